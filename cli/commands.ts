@@ -1,0 +1,131 @@
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { join } from 'node:path';
+import PDFDocument from 'pdfkit';
+import { causewayPattern, CAUSEWAY_SIZES } from '@ample/core/drafting';
+import { draft, type Draft } from '@ample/core/draft';
+import { bustAmounts, startingSize, wantedBustEase, bodyFrom } from '@ample/core/fit';
+import { jsonSchema, pageMap, paperFrom, readPattern, writeSvg, type DocumentKind } from '@ample/core/formats';
+import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
+import { flatMeasure, LEVELS } from '@ample/core/pattern';
+import { edgeLengths } from '@ample/core/truing';
+import { ok, refuse, type Result } from '@ample/core/units';
+import { ALTERATION_WORDS, sayFit, sayRefusal, type Units } from '@ample/core/words';
+import { formatLength } from '@ample/core/units';
+import { alterReport } from './report.ts';
+import { loadJob, readFile, type LoadedJob } from './resolve.ts';
+
+export const UNITS: Units = { unit: 'cm', fraction: 8 };
+export const says = (error: { code: string; data: Readonly<Record<string, string | number>> }): string => sayRefusal(error, UNITS);
+
+export const isDocumentKind = (text: string): text is DocumentKind => text === 'wearer' || text === 'pattern' || text === 'job';
+
+export const schema = (kind: DocumentKind): Result<unknown> => ok(jsonSchema(kind));
+
+export function sample(size: string | undefined): Result<unknown> {
+  if (size === undefined) return ok(causewayPattern());
+  return CAUSEWAY_SIZES.includes(size) ? ok(causewayPattern([size])) : refuse('size-unknown', { size, sizes: CAUSEWAY_SIZES.join(', ') });
+}
+
+export function measure(file: string, size: string): Result<unknown> {
+  const value = readFile(file);
+  if (!value.ok) return value;
+  const pattern = readPattern(value.value);
+  if (!pattern.ok) return pattern;
+  const pieces = pattern.value.sizes[size];
+  if (!pieces) return refuse('size-unknown', { size, sizes: Object.keys(pattern.value.sizes).join(', ') });
+  const flat = Object.fromEntries(LEVELS.flatMap((level) => {
+    const m = flatMeasure(pieces, level);
+    return m.ok && level !== 'lengthenShorten' ? [[level, m.value]] : [];
+  }));
+  return ok({ size, edges: Object.fromEntries(pieces.map((p) => [p.id, edgeLengths(p)])), flat });
+}
+
+export function size(file: string): Result<unknown> {
+  const loaded = loadJob(file);
+  if (!loaded.ok) return loaded;
+  const { job, wearer, pattern } = loaded.value;
+  const choice = startingSize(bodyFrom(wearer.sets), pattern, job.sizeMethod);
+  if (!choice.ok) return choice;
+  const { chosen, smaller, larger, reasons, method, measured } = choice.value;
+  return ok({ method, measured, size: chosen.size, chosen, smaller, larger, reasons: reasons.map((r) => ({ code: r.code, says: sayFit(r, UNITS) })) });
+}
+
+export function amounts(file: string): Result<unknown> {
+  const loaded = loadJob(file);
+  if (!loaded.ok) return loaded;
+  const { job, wearer, pattern } = loaded.value;
+  const body = bodyFrom(wearer.sets);
+  const choice = startingSize(body, pattern, job.sizeMethod);
+  if (job.size === null && !choice.ok) return choice;
+  const chosenSize = job.size ?? (choice.ok ? choice.value.chosen.size : '');
+  const found = bustAmounts(body, pattern, chosenSize, wearer.bustEase ?? wantedBustEase(pattern));
+  return ok({
+    size: chosenSize,
+    chosen: found.chosen?.school ?? null,
+    why: { code: found.why, says: sayFit({ code: found.why, data: {} }, UNITS) },
+    verdict: found.verdict,
+    large: found.large,
+    missing: found.missing,
+    schools: found.all.map((a) => ({ school: a.school, total: a.total, perHalf: a.half, terms: a.terms, factor: a.factor, overshoot: a.overshoot, chosen: a.school === found.chosen?.school })),
+  });
+}
+
+export interface AlterOptions {
+  readonly out: string | undefined;
+  readonly formats: readonly string[];
+  readonly paper: string;
+  readonly date: string;
+}
+
+export async function alter(file: string, options: AlterOptions): Promise<Result<unknown>> {
+  const loaded = loadJob(file);
+  if (!loaded.ok) return loaded;
+  const d = draft(loaded.value);
+  if (d.refusal) return { ok: false, error: d.refusal };
+  const refused = d.steps.find((s) => s.step.on && !s.outcome.ok);
+  if (refused && !refused.outcome.ok) return refused.outcome;
+  const report = alterReport(d, UNITS);
+  if (options.out === undefined) return ok(report);
+  const files = await writeFiles(loaded.value, d, options.out, options);
+  return files.ok ? ok({ ...report, files: files.value }) : files;
+}
+
+async function writeFiles(loaded: LoadedJob, d: Draft, out: string, options: AlterOptions): Promise<Result<readonly string[]>> {
+  const paper = paperFrom(options.paper);
+  if (!paper.ok) return paper;
+  mkdirSync(out, { recursive: true });
+  const title = `${loaded.pattern.name} ${d.size ?? ''} for ${loaded.wearer.name}`;
+  const files: string[] = [];
+  if (options.formats.includes('svg')) {
+    writeFileSync(join(out, 'pattern.svg'), writeSvg(d.pieces, { title, original: d.original }));
+    files.push('pattern.svg');
+  }
+  if (options.formats.includes('pdf')) {
+    const require = createRequire(import.meta.url);
+    const font = (weight: number) => new Uint8Array(readFileSync(require.resolve(`@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-${weight}-normal.woff`)));
+    const bytes = await writePdf(PDFDocument as unknown as PdfConstructor, {
+      map: pageMap(d.pieces, paper.value),
+      label: { wearer: loaded.wearer.name, pattern: loaded.pattern.name, size: d.size ?? '', date: options.date, changes: changesOf(d) },
+      original: d.original,
+      notes: [],
+      fonts: { text: font(400), bold: font(700) },
+    });
+    writeFileSync(join(out, 'pattern.pdf'), bytes);
+    files.push('pattern.pdf');
+  }
+  return ok(files);
+}
+
+/** What the label on each altered piece says. */
+function changesOf(d: Draft): Readonly<Record<string, string>> {
+  const out: Record<string, string> = {};
+  for (const { step, total, outcome } of d.steps) {
+    if (!step.on || !outcome.ok || total === null) continue;
+    const words = ALTERATION_WORDS[step.alteration];
+    const name = (total < 0 ? words?.lapName : words?.name) ?? step.alteration;
+    const id = outcome.value.altered;
+    out[id] = [out[id], `${name}: ${formatLength(total, 'cm', { sign: true })} over the front`].filter(Boolean).join('; ');
+  }
+  return out;
+}

@@ -1,0 +1,70 @@
+import { parseArgs } from 'node:util';
+import type { Result } from '@ample/core/units';
+import { alter, amounts, isDocumentKind, measure, sample, says, schema, size } from './commands.ts';
+import { tidy } from './report.ts';
+
+const USAGE = `usage:
+  ample schema wearer|pattern|job
+  ample sample causeway [--size N]
+  ample measure <pattern.json> --size N
+  ample size <job.json>
+  ample amounts <job.json>
+  ample alter <job.json> [--out DIR] [--formats pdf,svg] [--paper a4|letter]`;
+
+/** Exit codes: 0 done, 1 bad input (code and sentence on stderr), 2 wrong usage. */
+export async function main(argv: readonly string[], today: string): Promise<{ code: 0 | 1 | 2; out: string; err: string }> {
+  const usage = { code: 2 as const, out: '', err: `${USAGE}\n` };
+  let parsed;
+  try {
+    parsed = parseArgs({
+      args: [...argv],
+      allowPositionals: true,
+      options: { size: { type: 'string' }, out: { type: 'string' }, formats: { type: 'string', default: 'pdf,svg' }, paper: { type: 'string', default: 'a4' } },
+    });
+  } catch (error) {
+    return { ...usage, err: `${error instanceof Error ? error.message : ''}\n${USAGE}\n` };
+  }
+  const { positionals, values } = parsed;
+  const [command, argument, extra] = positionals;
+  if (!command || !argument || extra !== undefined) return usage;
+  const result = await run(command, argument, values, today);
+  if (result === null) return usage;
+  if (!result.ok) return { code: 1, out: '', err: `${result.error.code}: ${says(result.error)}\n` };
+  return { code: 0, out: `${JSON.stringify(tidy(result.value), null, 2)}\n`, err: '' };
+}
+
+interface Flags {
+  readonly size?: string | undefined;
+  readonly out?: string | undefined;
+  readonly formats?: string | undefined;
+  readonly paper?: string | undefined;
+}
+
+async function run(command: string, argument: string, flags: Flags, date: string): Promise<Result<unknown> | null> {
+  switch (command) {
+    case 'schema':
+      return isDocumentKind(argument) ? schema(argument) : null;
+    case 'sample':
+      return argument === 'causeway' ? sample(flags.size) : null;
+    case 'measure':
+      return flags.size === undefined ? null : measure(argument, flags.size);
+    case 'size':
+      return size(argument);
+    case 'amounts':
+      return amounts(argument);
+    case 'alter': {
+      const formats = (flags.formats ?? '').split(',').map((f) => f.trim());
+      if (formats.some((f) => f !== 'pdf' && f !== 'svg')) return null;
+      return alter(argument, { out: flags.out, formats, paper: flags.paper ?? 'a4', date });
+    }
+    default:
+      return null;
+  }
+}
+
+if (process.argv[1] && /main\.ts$|bin\.mjs$/.test(process.argv[1])) {
+  const done = await main(process.argv.slice(2), new Date().toISOString().slice(0, 10));
+  process.stdout.write(done.out);
+  process.stderr.write(done.err);
+  process.exitCode = done.code;
+}

@@ -1,0 +1,66 @@
+import type { Frame, Run } from '@ample/core/alterations';
+import type { Draft, DraftStep } from '@ample/core/draft';
+import type { Rigid } from '@ample/core/geometry';
+import { edgeLengths, type Finding } from '@ample/core/truing';
+import { degrees } from '@ample/core/units';
+import { sayFinding, sayStep, type Units } from '@ample/core/words';
+
+const round = (value: number): number => Math.round(value * 1e6) / 1e6;
+/** Numbers rounded to a millionth, so that a report reads the same on every machine. */
+export const tidy = (value: unknown): unknown => {
+  if (typeof value === 'number') return round(value);
+  if (Array.isArray(value)) return value.map(tidy);
+  if (value !== null && typeof value === 'object') return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, tidy(v)]));
+  return value;
+};
+
+/** A rigid motion the way one says it: a turn about a point, or a shift. */
+export function describeMotion(m: Rigid) {
+  if (Math.abs(m.angle) < 1e-12) return { turnDegrees: 0, about: null, shift: { x: m.x, y: m.y } };
+  // The fixed point c solves R·c + d = c.
+  const c = Math.cos(m.angle);
+  const s = Math.sin(m.angle);
+  const det = (1 - c) ** 2 + s ** 2;
+  return { turnDegrees: degrees(m.angle), about: { x: ((1 - c) * m.x - s * m.y) / det, y: (s * m.x + (1 - c) * m.y) / det }, shift: null };
+}
+
+const findingReport = (units: Units) => (f: Finding) => ({ ...f, message: sayFinding(f, units) });
+
+function runReport(run: Run, units: Units) {
+  const opened = run.frames.find((f: Frame) => f.stage === 'level');
+  return {
+    piece: run.altered,
+    edges: run.lengths,
+    darts: run.darts,
+    bustPoint: run.bustPoint,
+    panels: (opened?.panels ?? []).map((p) => ({ id: p.id, ...describeMotion(p.motion) })),
+    insertArea: run.inserted,
+    overlapArea: run.overlapped,
+    stages: run.frames.map((f) => ({ stage: f.stage, says: f.messages.map((m) => sayStep(m, units)) })),
+    findings: run.findings.map(findingReport(units)),
+  };
+}
+
+export function stepReport({ step, total, values, outcome }: DraftStep, units: Units) {
+  return {
+    id: step.id,
+    alteration: step.alteration,
+    on: step.on,
+    school: step.school,
+    total,
+    perHalf: total === null ? null : total / 2,
+    values,
+    ...(outcome.ok ? runReport(outcome.value, units) : { refused: outcome.error }),
+  };
+}
+
+export function alterReport(d: Draft, units: Units) {
+  return {
+    size: d.size,
+    steps: d.steps.map((s) => stepReport(s, units)),
+    pieces: Object.fromEntries(d.pieces.map((p) => [p.id, edgeLengths(p)])),
+    seams: d.check.walks.map((w) => ({ seam: w.seam.id, kind: w.seam.kind, first: w.first.length, second: w.second.length, ease: w.seam.ease, difference: w.difference })),
+    findings: d.check.findings.map(findingReport(units)),
+  };
+}
+

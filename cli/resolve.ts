@@ -1,0 +1,45 @@
+import { readFileSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
+import { causewayPattern } from '@ample/core/drafting';
+import type { ResolvedJob } from '@ample/core/draft';
+import { parseJson, readJob, readPattern, readWearer, type Job, type Wearer } from '@ample/core/formats';
+import type { Pattern } from '@ample/core/pattern';
+import { ok, refuse, type Result } from '@ample/core/units';
+
+export function readFile(file: string): Result<unknown> {
+  let text: string;
+  try {
+    text = readFileSync(file, 'utf8');
+  } catch {
+    return refuse('file-not-found', { file });
+  }
+  return parseJson(text);
+}
+
+/** A job with its wearer and pattern, inline or from files named relative to the job's folder. */
+export interface LoadedJob extends ResolvedJob {
+  readonly job: Job;
+  readonly wearer: Wearer;
+  readonly pattern: Pattern;
+}
+
+export function loadJob(file: string): Result<LoadedJob> {
+  const value = readFile(file);
+  if (!value.ok) return value;
+  const job = readJob(value.value);
+  if (!job.ok) return job;
+  const folder = dirname(resolve(file));
+  const wearer = loadPart(job.value.wearer, folder, 'wearer', readWearer);
+  if (!wearer.ok) return wearer;
+  const ref = job.value.pattern;
+  const pattern = 'sample' in ref ? ok(causewayPattern()) : loadPart(ref, folder, 'pattern', readPattern);
+  if (!pattern.ok) return pattern;
+  return ok({ job: job.value, wearer: wearer.value, pattern: pattern.value });
+}
+
+function loadPart<T>(ref: object, folder: string, kind: string, read: (value: unknown) => Result<T>): Result<T> {
+  if ('format' in ref) return read(ref);
+  if (!('file' in ref) || typeof ref.file !== 'string') return refuse('reference-not-here', { kind, ref: 'id' in ref ? String(ref.id) : '' });
+  const value = readFile(resolve(folder, ref.file));
+  return value.ok ? read(value.value) : value;
+}

@@ -1,0 +1,5 @@
+export * from './catalogue.ts';
+export * from './contract.ts';
+export * from './interpreter.ts';
+export * from './values.ts';
+export { fullBustSideDart, spreadReach } from './fullBustSideDart/definition.ts';

@@ -1,0 +1,32 @@
+import type { ChartRow } from '../pattern/index.ts';
+
+/**
+ * The size chart of the sample patterns: invented, in millimetres, sizes 1 to 8, for a draft cup of 50 and a
+ * height of 166 cm. Steps widen in the upper sizes, as bodies do.
+ */
+const bust = [800, 840, 880, 920, 960, 1010, 1060, 1120];
+const waist = [620, 660, 700, 740, 780, 835, 890, 955];
+const hip = [870, 910, 950, 990, 1030, 1075, 1120, 1175];
+const span = [168, 174, 180, 186, 192, 199, 206, 214];
+const height = [245, 250, 255, 260, 266, 272, 279, 287];
+const neck = [340, 348, 356, 364, 372, 382, 392, 404];
+
+export const SAMPLE_CHART: readonly ChartRow[] = bust.map((fullBust, i) => ({
+  size: String(i + 1),
+  body: {
+    highBust: fullBust - 50,
+    fullBust,
+    underbust: fullBust - 130,
+    waist: waist[i] ?? 0,
+    hip: hip[i] ?? 0,
+    neck: neck[i] ?? 0,
+    shoulder: 116 + 2 * i,
+    crossBack: 322 + 11 * i,
+    crossFront: 300 + 11 * i,
+    napeToWaist: 392 + 4 * i,
+    sideWaist: 190 + 2 * i,
+    neckPointToBustPoint: height[i] ?? 0,
+    bustSpan: span[i] ?? 0,
+    upperArm: 262 + 12 * i,
+  },
+}));

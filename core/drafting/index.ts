@@ -1,0 +1,3 @@
+export * from './bodice.ts';
+export * from './causeway.ts';
+export * from './chart.ts';

@@ -1,0 +1,81 @@
+import type { Pattern } from '../pattern/index.ts';
+import type { Body } from './body.ts';
+import { finishedBust } from './size.ts';
+
+export const SCHOOLS = ['finished', 'chart', 'cup', 'whole', 'knit'] as const;
+export type School = (typeof SCHOOLS)[number];
+
+/** One term of a sum, with where it comes from. */
+export interface Term {
+  readonly code: string;
+  readonly value: number;
+  readonly sign: 1 | -1;
+}
+
+/** One way of computing the bust amount. Lengths mm; `total` for the whole front, `half` on a half piece. */
+export interface Amount {
+  readonly school: School;
+  readonly total: number;
+  readonly half: number;
+  readonly terms: readonly Term[];
+  /** Multiplies the sum of the terms; 1 except for knits. */
+  readonly factor: number;
+  /** How much more than the default it asks for, where that is a warning. */
+  readonly overshoot: number | null;
+}
+
+export type AmountVerdict = 'none' | 'optional' | 'yes';
+
+export interface Amounts {
+  readonly size: string;
+  readonly all: readonly Amount[];
+  readonly chosen: Amount | null;
+  readonly why: string;
+  readonly verdict: AmountVerdict;
+  readonly missing: readonly string[];
+  readonly large: boolean;
+}
+
+/** Bust ease wanted on a pattern unless the wearer says otherwise, mm. */
+export const wantedBustEase = (pattern: Pattern): number => (pattern.fabric.kind === 'knit' ? 0 : 50);
+
+const sumOf = (terms: readonly Term[]): number => terms.reduce((sum, t) => sum + t.sign * t.value, 0);
+
+/**
+ * Every way of computing how much the bust of a size must grow (positive) or shrink, side by side, with the
+ * one to take by default and why: the finished measurement when the pieces or the envelope give one, since it
+ * measures what matters; else the chart; else cup against draft cup.
+ */
+export function bustAmounts(body: Body, pattern: Pattern, size: string, ease: number = wantedBustEase(pattern)): Amounts {
+  const row = pattern.chart.find((r) => r.size === size);
+  const { fullBust, highBust } = body;
+  const all: Amount[] = [];
+  const push = (school: School, terms: readonly Term[], factor = 1) => {
+    const total = sumOf(terms) * factor;
+    all.push({ school, total, half: total / 2, terms, factor, overshoot: null });
+  };
+  const full: Term | null = fullBust === undefined ? null : { code: 'body.fullBust', value: fullBust, sign: 1 };
+  const finished = finishedBust(pattern, size);
+  if (full && finished) push('finished', [full, { code: 'ease.wanted', value: ease, sign: 1 }, { code: `pattern.${finished.from}`, value: finished.value, sign: -1 }]);
+  if (full && row?.body.fullBust !== undefined) push('chart', [full, { code: 'chart.fullBust', value: row.body.fullBust, sign: -1 }]);
+  if (full && highBust !== undefined) {
+    const high: Term = { code: 'body.highBust', value: highBust, sign: -1 };
+    push('cup', [full, high, { code: 'draft.cup', value: pattern.draftCup, sign: -1 }]);
+    push('whole', [full, high]);
+  }
+  const order: readonly School[] = pattern.fabric.kind === 'knit' ? ['knit', 'finished', 'cup'] : ['finished', 'chart', 'cup'];
+  const base = all.find((a) => a.school === 'finished') ?? all.find((a) => a.school === 'cup');
+  if (pattern.fabric.kind === 'knit' && base) push('knit', base.terms, pattern.fabric.stretch > 0 ? Math.max(0, 1 - pattern.fabric.stretch) : 0.5);
+  const chosen = order.map((s) => all.find((a) => a.school === s)).find((a) => a !== undefined) ?? null;
+  const withOvershoot = all.map((a) => (a.school === 'whole' && chosen ? { ...a, overshoot: a.total - chosen.total } : a));
+  const size_ = Math.abs(chosen?.total ?? 0);
+  return {
+    size,
+    all: withOvershoot,
+    chosen,
+    why: chosen ? `amount.why.${chosen.school}${chosen.school === 'finished' && finished ? `.${finished.from}` : ''}` : 'amount.why.nothing',
+    verdict: size_ < 13 ? 'none' : size_ <= 25 ? 'optional' : 'yes',
+    missing: [...(fullBust === undefined ? ['fullBust'] : []), ...(highBust === undefined ? ['highBust'] : [])],
+    large: (chosen?.half ?? 0) > 38,
+  };
+}

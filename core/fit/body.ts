@@ -1,0 +1,59 @@
+import type { MeasurementKey } from '../pattern/index.ts';
+import { MEASUREMENT_CATALOGUE } from './catalogue.ts';
+
+/** A dated set: up to two readings of each measurement, mm. */
+export interface MeasurementSet {
+  readonly id: string;
+  readonly date: string;
+  readonly readings: Readonly<Partial<Record<MeasurementKey, readonly number[] | undefined>>>;
+  readonly notes: string;
+}
+
+/** Body measurements used for the sums, mm: the mean of the readings taken. */
+export type Body = Readonly<Partial<Record<MeasurementKey, number>>>;
+
+export function meanOf(readings: readonly number[] | undefined): number | undefined {
+  return readings && readings.length > 0 ? readings.reduce((a, b) => a + b, 0) / readings.length : undefined;
+}
+
+/** The body as of the newest set; a measurement missing there is taken from the newest older set that has it. */
+export function bodyFrom(sets: readonly MeasurementSet[]): Body {
+  const newestFirst = [...sets].sort((a, b) => b.date.localeCompare(a.date));
+  const body: Partial<Record<MeasurementKey, number>> = {};
+  for (const set of newestFirst)
+    for (const { key } of MEASUREMENT_CATALOGUE) {
+      const value = meanOf(set.readings[key]);
+      if (value !== undefined && body[key] === undefined) body[key] = value;
+    }
+  return body;
+}
+
+export type BodyProblemCode = 'measure-not-positive' | 'measure-looks-like-inches' | 'measure-looks-like-cm' | 'measure-unlikely' | 'full-below-high' | 'full-far-below-high' | 'waist-far-above-bust' | 'readings-differ';
+
+/** Something about the measurements: `stop` cannot be computed with, `ask` goes on with a question. */
+export interface BodyProblem {
+  readonly code: BodyProblemCode;
+  readonly grade: 'stop' | 'ask';
+  readonly key: MeasurementKey;
+  readonly data: Readonly<Record<string, string | number>>;
+}
+
+/** What is impossible and what is unlikely in a body. Warnings leave a way on. */
+export function checkBody(body: Body, set?: MeasurementSet): readonly BodyProblem[] {
+  const out: BodyProblem[] = [];
+  for (const { key, range } of MEASUREMENT_CATALOGUE) {
+    const value = body[key];
+    if (value === undefined) continue;
+    const readings = set?.readings[key];
+    if (!(value > 0)) out.push({ code: 'measure-not-positive', grade: 'stop', key, data: { value } });
+    else if (value < range[0] / 1.6 && value * 2.54 > range[0] && value * 2.54 < range[1]) out.push({ code: 'measure-looks-like-inches', grade: 'ask', key, data: { value, meant: value * 2.54 } });
+    else if (value > range[1] && value / 2.54 > range[0] && value / 2.54 < range[1]) out.push({ code: 'measure-looks-like-cm', grade: 'ask', key, data: { value, meant: value / 2.54 } });
+    else if (value < range[0] || value > range[1]) out.push({ code: 'measure-unlikely', grade: value > range[1] * 3 || value < range[0] / 5 ? 'stop' : 'ask', key, data: { value, lo: range[0], hi: range[1] } });
+    if (readings && readings.length === 2 && Math.abs((readings[0] ?? 0) - (readings[1] ?? 0)) > 10) out.push({ code: 'readings-differ', grade: 'ask', key, data: { first: readings[0] ?? 0, second: readings[1] ?? 0 } });
+  }
+  const { highBust, fullBust, waist } = body;
+  if (highBust !== undefined && fullBust !== undefined && fullBust < highBust)
+    out.push({ code: highBust - fullBust > 50 ? 'full-far-below-high' : 'full-below-high', grade: highBust - fullBust > 50 ? 'stop' : 'ask', key: 'fullBust', data: { by: highBust - fullBust } });
+  if (waist !== undefined && fullBust !== undefined && waist - fullBust > 300) out.push({ code: 'waist-far-above-bust', grade: 'stop', key: 'waist', data: { by: waist - fullBust } });
+  return out;
+}

@@ -1,0 +1,95 @@
+import { flatMeasure, type ChartRow, type Pattern } from '../pattern/index.ts';
+import { ok, refuse, type Result } from '../units/index.ts';
+import type { Body } from './body.ts';
+
+export type SizeMethod = 'highBust' | 'fullBust';
+export type SizeError = 'size-needs-high-bust' | 'size-needs-full-bust' | 'chart-has-no-bust';
+
+/** High bust of a chart row: printed, or bust less the draft cup. */
+export function chartHighBust(row: ChartRow, pattern: Pattern): number | undefined {
+  const { highBust, fullBust } = row.body;
+  return highBust ?? (fullBust === undefined ? undefined : fullBust - pattern.draftCup);
+}
+
+export interface SizeOption {
+  readonly size: string;
+  /** The chart measurement compared, and body − chart, mm. */
+  readonly chart: number;
+  readonly difference: number;
+  /** Garment bust less the wearer's full bust with no alteration, mm; null when unknown. */
+  readonly bustEase: number | null;
+  /** Full bust still wanted over this size's chart bust, mm. */
+  readonly bustOver: number | null;
+}
+
+export interface SizeChoice {
+  readonly method: SizeMethod;
+  readonly measured: number;
+  readonly chosen: SizeOption;
+  readonly smaller: SizeOption | null;
+  readonly larger: SizeOption | null;
+  readonly options: readonly SizeOption[];
+  /** Codes of the reasons, in the order they are said. */
+  readonly reasons: readonly { readonly code: string; readonly data: Readonly<Record<string, string | number>> }[];
+}
+
+export interface FinishedBust {
+  readonly value: number;
+  readonly from: 'pieces' | 'printed';
+}
+/** Patterns are immutable values, so what was measured once on a pattern holds. */
+const measured = new WeakMap<Pattern, Map<string, FinishedBust | null>>();
+
+/** The flat bust of a size: measured on the pieces, else the printed finished measurement. */
+export function finishedBust(pattern: Pattern, size: string): FinishedBust | null {
+  const known = measured.get(pattern) ?? new Map<string, FinishedBust | null>();
+  measured.set(pattern, known);
+  const kept = known.get(size);
+  if (kept !== undefined) return kept;
+  const flat = flatMeasure(pattern.sizes[size] ?? [], 'bust');
+  const printed = pattern.finished[size]?.bust;
+  const found: FinishedBust | null = flat.ok ? { value: flat.value, from: 'pieces' } : printed === undefined ? null : { value: printed, from: 'printed' };
+  known.set(size, found);
+  return found;
+}
+
+/**
+ * The size to start from. By high bust: the nearest; on a tie the smaller for knits and loose styles, the
+ * larger for fitted wovens. By full bust the same with the full bust, with a warning of what it costs.
+ */
+export function startingSize(body: Body, pattern: Pattern, method: SizeMethod = 'highBust'): Result<SizeChoice, SizeError> {
+  const measured = body[method];
+  if (measured === undefined) return refuse(method === 'highBust' ? 'size-needs-high-bust' : 'size-needs-full-bust');
+  const options = pattern.chart.flatMap((row): SizeOption[] => {
+    const chart = method === 'highBust' ? chartHighBust(row, pattern) : row.body.fullBust;
+    if (chart === undefined) return [];
+    const finished = finishedBust(pattern, row.size);
+    return [{
+      size: row.size,
+      chart,
+      difference: measured - chart,
+      bustEase: finished && body.fullBust !== undefined ? finished.value - body.fullBust : null,
+      bustOver: row.body.fullBust !== undefined && body.fullBust !== undefined ? body.fullBust - row.body.fullBust : null,
+    }];
+  });
+  const loose = pattern.fabric.kind === 'knit' || pattern.style === 'loose';
+  const sorted = [...options].sort((a, b) => {
+    const gap = Math.abs(a.difference) - Math.abs(b.difference);
+    return Math.abs(gap) > 1e-9 ? gap : loose ? a.chart - b.chart : b.chart - a.chart;
+  });
+  const chosen = sorted[0];
+  if (!chosen) return refuse('chart-has-no-bust');
+  const i = options.indexOf(chosen);
+  const tie = sorted[1] !== undefined && Math.abs(Math.abs(sorted[1].difference) - Math.abs(chosen.difference)) < 1e-9;
+  const reasons: { code: string; data: Readonly<Record<string, string | number>> }[] = [{ code: `size.${method}.nearest`, data: { size: chosen.size, measured, chart: chosen.chart, difference: chosen.difference } }, ...(tie ? [{ code: loose ? 'size.tie.smaller' : 'size.tie.larger', data: {} }] : [])];
+  const first = options[0];
+  const last = options.at(-1);
+  if (first && chosen === first && chosen.difference < -20) reasons.push({ code: 'size.below-chart', data: { by: -chosen.difference } });
+  if (last && chosen === last && chosen.difference > 20) reasons.push({ code: 'size.above-chart', data: { by: chosen.difference } });
+  if (method === 'fullBust' && body.highBust !== undefined) {
+    const row = pattern.chart.find((r) => r.size === chosen.size);
+    const high = row && chartHighBust(row, pattern);
+    if (high !== undefined) reasons.push({ code: 'size.fullBust.cost', data: { excess: high - body.highBust } });
+  }
+  return ok({ method, measured, chosen, smaller: options[i - 1] ?? null, larger: options[i + 1] ?? null, options, reasons });
+}

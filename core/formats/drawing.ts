@@ -1,0 +1,55 @@
+import { add, boundsOf, endOf, flatten, left, pointAt, scale, tangentAt, type Box, type Path, type Point } from '../geometry/index.ts';
+import { cuttingLine, dartShape, edgeOf, outlineOf, type Piece } from '../pattern/index.ts';
+
+/** A piece taken apart into what a printer, an SVG or a screen draws. Coordinates in piece space, mm. */
+export interface PieceDrawing {
+  readonly piece: Piece;
+  readonly cutting: Path;
+  readonly seam: Path;
+  readonly darts: readonly { readonly id: string; readonly legs: Path; readonly centre: Path; readonly tip: Point }[];
+  readonly notches: readonly { readonly id: string; readonly lines: readonly (readonly [Point, Point])[] }[];
+  readonly grain: readonly (readonly [Point, Point])[];
+  readonly levels: readonly { readonly name: string; readonly line: readonly [Point, Point] }[];
+  readonly bustPoint: Point | null;
+  readonly foldLine: readonly [Point, Point] | null;
+  readonly bounds: Box;
+}
+
+const NOTCH = 6;
+
+export function drawPiece(piece: Piece): PieceDrawing {
+  const cutting = cuttingLine(piece);
+  const bounds = boundsOf(flatten(cutting, 0.5));
+  const seamBox = boundsOf(flatten(outlineOf(piece), 0.5));
+  const fold = piece.fold === null ? undefined : edgeOf(piece, piece.fold);
+  return {
+    piece,
+    cutting,
+    seam: outlineOf(piece),
+    darts: piece.darts.map((d) => {
+      const s = dartShape(piece, d);
+      const middle = { x: (s.start.x + s.end.x) / 2, y: (s.start.y + s.end.y) / 2 };
+      return {
+        id: d.id,
+        legs: { start: s.start, segments: [{ kind: 'line', to: s.tip }, { kind: 'line', to: s.end }] },
+        centre: { start: s.tip, segments: [{ kind: 'line', to: middle }] },
+        tip: s.tip,
+      };
+    }),
+    notches: piece.marks.flatMap((m) => {
+      const edge = m.kind === 'notch' ? edgeOf(piece, m.edge) : undefined;
+      if (m.kind !== 'notch' || !edge) return [];
+      const out = left(tangentAt(edge.path, m.at));
+      const lines = Array.from({ length: m.count }, (_, i): readonly [Point, Point] => {
+        const at = pointAt(edge.path, m.at + (i - (m.count - 1) / 2) * 5);
+        return [at, add(at, scale(out, Math.max(NOTCH, edge.allowance * 0.6)))];
+      });
+      return [{ id: m.id, lines }];
+    }),
+    grain: piece.marks.flatMap((m) => (m.kind === 'grain' ? [[m.from, m.to] as const] : [])),
+    levels: piece.marks.flatMap((m) => (m.kind === 'level' && m.name !== 'waist' ? [{ name: m.name, line: [{ x: seamBox.minX, y: m.at.y }, { x: seamBox.maxX, y: m.at.y }] as const }] : [])),
+    bustPoint: piece.marks.find((m) => m.kind === 'bustPoint')?.at ?? null,
+    foldLine: fold ? [fold.path.start, endOf(fold.path)] : null,
+    bounds,
+  };
+}

@@ -1,0 +1,72 @@
+import type { Path, Point } from '../../geometry/index.ts';
+
+/** The part of the PDF library used here; the caller passes its constructor in, so core imports none. */
+export interface PdfDoc {
+  addPage(options: { size: [number, number]; margin: number }): PdfDoc;
+  save(): PdfDoc;
+  restore(): PdfDoc;
+  translate(x: number, y: number): PdfDoc;
+  moveTo(x: number, y: number): PdfDoc;
+  lineTo(x: number, y: number): PdfDoc;
+  bezierCurveTo(a: number, b: number, c: number, d: number, x: number, y: number): PdfDoc;
+  closePath(): PdfDoc;
+  rect(x: number, y: number, w: number, h: number): PdfDoc;
+  circle(x: number, y: number, r: number): PdfDoc;
+  clip(): PdfDoc;
+  stroke(): PdfDoc;
+  fill(color?: string): PdfDoc;
+  lineWidth(w: number): PdfDoc;
+  dash(length: number, options?: { space?: number }): PdfDoc;
+  undash(): PdfDoc;
+  strokeColor(color: string): PdfDoc;
+  fillColor(color: string): PdfDoc;
+  registerFont(name: string, source: Uint8Array | ArrayBuffer): PdfDoc;
+  font(name: string): PdfDoc;
+  fontSize(size: number): PdfDoc;
+  text(text: string, x: number, y: number, options?: { width?: number; align?: string; lineBreak?: boolean; lineGap?: number }): PdfDoc;
+  on(event: 'data' | 'end', listener: (chunk: Uint8Array) => void): unknown;
+  end(): void;
+}
+export type PdfConstructor = new (options: { autoFirstPage: boolean; pdfVersion: string; compress: boolean; info: Record<string, string | Date> }) => unknown;
+
+/** PDF counts in points of 1/72 inch: exact. */
+export const POINT = 72 / 25.4;
+
+/** Draws in millimetres on a PDF page. */
+export class MmCanvas {
+  constructor(readonly doc: PdfDoc) {}
+
+  path(path: Path, closed = false): this {
+    this.doc.moveTo(path.start.x * POINT, path.start.y * POINT);
+    for (const g of path.segments) {
+      if (g.kind === 'line') this.doc.lineTo(g.to.x * POINT, g.to.y * POINT);
+      else this.doc.bezierCurveTo(g.c1.x * POINT, g.c1.y * POINT, g.c2.x * POINT, g.c2.y * POINT, g.to.x * POINT, g.to.y * POINT);
+    }
+    if (closed) this.doc.closePath();
+    return this;
+  }
+  line(a: Point, b: Point): this {
+    this.doc.moveTo(a.x * POINT, a.y * POINT).lineTo(b.x * POINT, b.y * POINT);
+    return this;
+  }
+  rect(x: number, y: number, w: number, h: number): this {
+    this.doc.rect(x * POINT, y * POINT, w * POINT, h * POINT);
+    return this;
+  }
+  stroke(color: string, width: number, dash?: readonly [number, number]): this {
+    this.doc.lineWidth(width * POINT).strokeColor(color);
+    if (dash) this.doc.dash(dash[0] * POINT, { space: dash[1] * POINT });
+    this.doc.stroke();
+    if (dash) this.doc.undash();
+    return this;
+  }
+  text(text: string, x: number, y: number, size: number, options: { width?: number; bold?: boolean; color?: string; align?: string } = {}): this {
+    this.doc.font(options.bold ? 'bold' : 'text').fontSize(size * POINT).fillColor(options.color ?? '#1E2A38');
+    this.doc.text(text, x * POINT, y * POINT, {
+      lineBreak: options.width !== undefined,
+      ...(options.width !== undefined ? { width: options.width * POINT } : {}),
+      ...(options.align !== undefined ? { align: options.align } : {}),
+    });
+    return this;
+  }
+}

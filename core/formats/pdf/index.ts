@@ -1,0 +1,2 @@
+export * from './canvas.ts';
+export * from './write.ts';

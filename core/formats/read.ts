@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import { normalisePiece, patternSchema, validatePattern, type Pattern } from '../pattern/index.ts';
+import { ok, refuse, type Refusal, type Result } from '../units/index.ts';
+import { jobSchema, wearerSchema, type Job, type Wearer } from './schema.ts';
+
+export type DocumentKind = 'wearer' | 'pattern' | 'job';
+export type DocumentError = 'document-not-json' | 'document-wrong-format' | 'document-newer' | 'document-invalid' | 'pattern-invalid';
+
+export const DOCUMENT_SCHEMAS = { wearer: wearerSchema, pattern: patternSchema, job: jobSchema } as const;
+const VERSION = 1;
+
+/** The published JSON Schema of a document. */
+export const jsonSchema = (kind: DocumentKind): unknown => z.toJSONSchema(DOCUMENT_SCHEMAS[kind], { io: 'input' });
+
+/** JSON text to a value; a position in the text when it is broken. */
+export function parseJson(text: string): Result<unknown, DocumentError> {
+  try {
+    return ok(JSON.parse(text) as unknown);
+  } catch (error) {
+    return refuse('document-not-json', { detail: error instanceof Error ? error.message : '' });
+  }
+}
+
+function checkHead(value: unknown, kind: DocumentKind): Refusal<DocumentError> | null {
+  const head = z.looseObject({ format: z.string(), version: z.number() }).safeParse(value);
+  if (!head.success || head.data.format !== `ample-draft/${kind}`)
+    return { code: 'document-wrong-format', data: { expected: `ample-draft/${kind}`, got: head.success ? head.data.format : 'nothing' } };
+  if (head.data.version > VERSION) return { code: 'document-newer', data: { version: head.data.version, known: VERSION } };
+  return null;
+}
+
+function readDocument<T>(value: unknown, kind: DocumentKind, schema: z.ZodType<T>): Result<T, DocumentError> {
+  const wrong = checkHead(value, kind);
+  if (wrong) return { ok: false, error: wrong };
+  const parsed = schema.safeParse(value);
+  if (parsed.success) return ok(parsed.data);
+  const issue = parsed.error.issues[0];
+  return refuse('document-invalid', { where: issue ? issue.path.map(String).join('.') : '', what: issue?.message ?? '', count: parsed.error.issues.length });
+}
+
+export const readWearer = (value: unknown): Result<Wearer, DocumentError> => readDocument(value, 'wearer', wearerSchema);
+export const readJob = (value: unknown): Result<Job, DocumentError> => readDocument(value, 'job', jobSchema);
+
+/** A pattern that the kernel can take: validated, outlines clockwise, joins exact. The first problem is named. */
+export function readPattern(value: unknown): Result<Pattern, DocumentError> {
+  const read = readDocument(value, 'pattern', patternSchema);
+  if (!read.ok) return read;
+  const sizes = Object.fromEntries(Object.entries(read.value.sizes).map(([size, pieces]) => [size, pieces.map(normalisePiece)]));
+  const pattern: Pattern = { ...read.value, sizes };
+  const problem = validatePattern(pattern)[0];
+  return problem ? refuse('pattern-invalid', { problem: problem.code, ...problem.data }) : ok(pattern);
+}
+
+/** The text of a document as files keep it: readable, stable, with a final newline. */
+export const writeDocument = (document: unknown): string => `${JSON.stringify(document, null, 2)}\n`;

@@ -1,0 +1,64 @@
+import { z } from 'zod';
+import { measurementKeySchema, patternSchema, pointSchema } from '../pattern/index.ts';
+
+const id = z.string().min(1).max(80);
+const date = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a date like 2026-11-23');
+/** Readings are kept as typed: bounds are wide, the fit asks about what is unlikely. */
+const reading = z.number().min(-10_000).max(100_000);
+
+export const measurementSetSchema = z.object({
+  id,
+  date,
+  readings: z.partialRecord(measurementKeySchema, z.array(reading).min(1).max(2)),
+  notes: z.string().max(2000).default(''),
+});
+
+export const wearerSchema = z.object({
+  format: z.literal('ample-draft/wearer'),
+  version: z.literal(1),
+  id,
+  name: z.string().min(1).max(120),
+  sets: z.array(measurementSetSchema).max(200).default([]),
+  /** Preferred bust ease, mm; null takes the garment's default. */
+  bustEase: z.number().min(-200).max(600).nullable().default(null),
+  notes: z.string().max(2000).default(''),
+});
+
+const valueSchema = z.union([z.number(), z.string().max(80), pointSchema, z.null()]);
+
+export const stepSchema = z.object({
+  id,
+  alteration: id,
+  revision: z.number().int().min(1),
+  /** Which sum gives the amount; `own` takes values.total as typed. */
+  school: z.enum(['auto', 'finished', 'chart', 'cup', 'whole', 'knit', 'own']).default('auto'),
+  values: z.record(z.string().max(80), valueSchema).default({}),
+  side: z.enum(['both', 'left', 'right']).default('both'),
+  on: z.boolean().default(true),
+});
+
+const fileRef = z.object({ file: z.string().min(1).max(400) });
+const idRef = z.object({ id });
+const sampleRef = z.object({ sample: z.enum(['causeway']) });
+
+export const jobSchema = z.object({
+  format: z.literal('ample-draft/job'),
+  version: z.literal(1),
+  id,
+  title: z.string().max(160).default(''),
+  wearer: z.union([wearerSchema, fileRef, idRef]),
+  pattern: z.union([patternSchema, fileRef, sampleRef, idRef]),
+  /** The size chosen by hand; null follows the rule. */
+  size: id.nullable().default(null),
+  sizeMethod: z.enum(['highBust', 'fullBust']).default('highBust'),
+  steps: z.array(stepSchema).max(60).default([]),
+  due: date.nullable().default(null),
+  fabric: z.string().max(400).default(''),
+  notes: z.string().max(4000).default(''),
+  demo: z.boolean().default(false),
+});
+
+export type Wearer = z.infer<typeof wearerSchema>;
+export type Job = z.infer<typeof jobSchema>;
+export type Step = z.infer<typeof stepSchema>;
+export type MeasurementSetDocument = z.infer<typeof measurementSetSchema>;

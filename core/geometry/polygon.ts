@@ -1,0 +1,105 @@
+import { TOL } from '../units/tolerance.ts';
+import { spansOf, type Path } from './path.ts';
+import { pointOn, type Box, type Span } from './span.ts';
+import { cross, distance, lerp, norm, sub, type Point } from './vec.ts';
+
+/** Steps that keep the chord within `flat` of a cubic, from the bound on its second derivative. */
+function stepsFor(s: Span, flat: number): number {
+  if (s.kind === 'line') return 1;
+  const bend = Math.max(
+    norm({ x: s.a.x - 2 * s.c1.x + s.c2.x, y: s.a.y - 2 * s.c1.y + s.c2.y }),
+    norm({ x: s.c1.x - 2 * s.c2.x + s.b.x, y: s.c1.y - 2 * s.c2.y + s.b.y }),
+  );
+  return Math.min(400, Math.max(1, Math.ceil(Math.sqrt((0.75 * bend) / flat))));
+}
+
+/** Points along a path, chords within `flat` of the curve. For area tests, never for the model. */
+export function flatten(path: Path, flat: number = TOL.flat): readonly Point[] {
+  const out: Point[] = [path.start];
+  for (const s of spansOf(path)) {
+    const n = stepsFor(s, flat);
+    for (let i = 1; i <= n; i++) out.push(pointOn(s, i / n));
+  }
+  return out;
+}
+
+/** ½∮(x dy − y dx) over spans taken as a closed ring, exact for lines and cubics. Positive: clockwise as seen. */
+export function signedArea(spans: readonly Span[]): number {
+  let sum = 0;
+  let at = spans[0]?.a;
+  for (const s of spans) {
+    if (at) sum += cross(at, s.a) * 10;
+    sum +=
+      s.kind === 'line'
+        ? cross(s.a, s.b) * 10
+        : 6 * cross(s.a, s.c1) +
+          3 * cross(s.a, s.c2) +
+          cross(s.a, s.b) +
+          3 * cross(s.c1, s.c2) +
+          3 * cross(s.c1, s.b) +
+          6 * cross(s.c2, s.b);
+    at = s.b;
+  }
+  const first = spans[0];
+  if (at && first) sum += cross(at, first.a) * 10;
+  return sum / 20;
+}
+
+export function polygonArea(points: readonly Point[]): number {
+  let sum = 0;
+  for (let i = 0; i < points.length; i++)
+    sum += cross(points[i] as Point, points[(i + 1) % points.length] as Point);
+  return sum / 2;
+}
+
+/** Even–odd test; points on the boundary may fall either way. */
+export function insidePolygon(p: Point, ring: readonly Point[]): boolean {
+  let inside = false;
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const a = ring[i] as Point;
+    const b = ring[j] as Point;
+    if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x)
+      inside = !inside;
+  }
+  return inside;
+}
+
+export function boundsOf(points: readonly Point[]): Box {
+  let minX = Infinity;
+  let minY = Infinity;
+  let maxX = -Infinity;
+  let maxY = -Infinity;
+  for (const p of points) {
+    minX = Math.min(minX, p.x);
+    minY = Math.min(minY, p.y);
+    maxX = Math.max(maxX, p.x);
+    maxY = Math.max(maxY, p.y);
+  }
+  return { minX, minY, maxX, maxY };
+}
+
+/** Even points along a straight line between two points, for seeds and samples. */
+export const between = (a: Point, b: Point, n: number): readonly Point[] =>
+  Array.from({ length: n }, (_, i) => lerp(a, b, (i + 1) / (n + 1)));
+
+/** True when a closed ring of points does not cross itself (shared neighbours aside). */
+export function isSimplePolygon(points: readonly Point[]): boolean {
+  const ring = points.filter((p, i) => distance(p, points[(i + 1) % points.length] as Point) > 1e-6);
+  const n = ring.length;
+  for (let i = 0; i < n; i++) {
+    const a = ring[i] as Point;
+    const b = ring[(i + 1) % n] as Point;
+    for (let j = i + 2; j < n; j++) {
+      if (i === 0 && j === n - 1) continue;
+      const c = ring[j] as Point;
+      const d = ring[(j + 1) % n] as Point;
+      if (Math.max(a.x, b.x) < Math.min(c.x, d.x) || Math.max(c.x, d.x) < Math.min(a.x, b.x)) continue;
+      const o1 = cross(sub(b, a), sub(c, a));
+      const o2 = cross(sub(b, a), sub(d, a));
+      const o3 = cross(sub(d, c), sub(a, c));
+      const o4 = cross(sub(d, c), sub(b, c));
+      if (o1 * o2 < 0 && o3 * o4 < 0) return false;
+    }
+  }
+  return true;
+}

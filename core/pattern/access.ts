@@ -1,0 +1,55 @@
+import { endOf, flatten, insidePolygon, joinPaths, pathLength, pointAt, signedArea, spansOf, type Path, type Point, type Span } from '../geometry/index.ts';
+import type { Dart, Edge, EdgeRole, LevelName, Piece } from './types.ts';
+
+export const edgeOf = (piece: Piece, id: string): Edge | undefined => piece.edges.find((e) => e.id === id);
+
+/** The edge, where the document has been validated; throws naming what was expected. */
+export function requireEdge(piece: Piece, id: string): Edge {
+  const edge = edgeOf(piece, id);
+  if (!edge) throw new Error(`piece ${piece.id}: expected an edge "${id}", got ${piece.edges.map((e) => e.id).join(', ')}`);
+  return edge;
+}
+
+export const edgesWithRole = (piece: Piece, role: EdgeRole): readonly Edge[] => piece.edges.filter((e) => e.role === role);
+
+/** The seam line as one closed path, clockwise as seen. */
+export const outlineOf = (piece: Piece): Path => joinPaths(piece.edges.map((e) => e.path));
+export const outlineSpans = (piece: Piece): readonly Span[] => piece.edges.flatMap((e) => spansOf(e.path));
+/** Area inside the seam line, mm², exact for lines and cubics. */
+export const pieceArea = (piece: Piece): number => signedArea(outlineSpans(piece));
+export const isInside = (piece: Piece, p: Point): boolean => insidePolygon(p, flatten(outlineOf(piece), 0.1));
+
+/** A dart seen as its three points: `start` and `end` are the leg ends in outline order. */
+export interface DartShape {
+  readonly start: Point;
+  readonly end: Point;
+  readonly tip: Point;
+}
+export function dartShape(piece: Piece, dart: Dart): DartShape {
+  const mouth = requireEdge(piece, dart.mouth).path;
+  return { start: mouth.start, end: endOf(mouth), tip: dart.tip };
+}
+
+export const lengthOf = (piece: Piece, edges: readonly string[]): number =>
+  edges.reduce((sum, id) => sum + pathLength(requireEdge(piece, id).path), 0);
+
+export const bustPointOf = (piece: Piece): Point | undefined => piece.marks.find((m) => m.kind === 'bustPoint')?.at;
+
+export const levelOf = (piece: Piece, name: LevelName): Point | undefined =>
+  piece.marks.flatMap((m) => (m.kind === 'level' && m.name === name ? [m.at] : []))[0];
+
+/** Where a notch stands on the seam line. */
+export function notchPoint(piece: Piece, edge: string, at: number): Point | undefined {
+  const found = edgeOf(piece, edge);
+  return found && pointAt(found.path, at);
+}
+
+export const replaceEdge = (piece: Piece, id: string, path: Path): Piece => ({
+  ...piece,
+  edges: piece.edges.map((e) => (e.id === id ? { ...e, path } : e)),
+});
+
+export const replaceDart = (piece: Piece, dart: Dart): Piece => ({
+  ...piece,
+  darts: piece.darts.map((d) => (d.id === dart.id ? dart : d)),
+});

@@ -1,0 +1,97 @@
+import { cross, distance, endOf, intersectPaths, lineMeet, pathLength, polyline, sub, type Point } from '../geometry/index.ts';
+import { refuse, ok, type Result } from '../units/index.ts';
+import { dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
+import type { LevelName, Piece } from './types.ts';
+
+export type MeasureError = 'level-not-on-piece';
+
+/** A stretch of a measurement, so that a view can draw what was measured. */
+export interface LevelWidth {
+  readonly width: number;
+  readonly runs: readonly (readonly [Point, Point])[];
+}
+
+const far = 20_000;
+
+/**
+ * Width of a piece at the height `y`, square to the grain, on the seam lines, with darts folded out: where
+ * the line meets a dart leg it goes on from the other leg at the same distance from the tip. Starts at the
+ * leftmost seam line. Refuses when the level misses the piece.
+ */
+export function widthAt(piece: Piece, y: number): Result<LevelWidth, MeasureError> {
+  const outline = outlineOf(piece);
+  const darts = piece.darts.map((d) => dartShape(piece, d));
+  const hits = (from: Point) =>
+    intersectPaths(polyline([from, { x: from.x + far, y: from.y }]), outline)
+      .map((h) => h.point)
+      .filter((p) => p.x > from.x + 1e-4)
+      .sort((a, b) => a.x - b.x);
+  const first = hits({ x: -far / 2, y })[0];
+  if (!first) return refuse('level-not-on-piece', { piece: piece.name, y });
+  let at = first;
+  let width = 0;
+  const runs: (readonly [Point, Point])[] = [];
+  const used = new Set<number>();
+  for (let guard = 0; guard <= darts.length; guard++) {
+    const end = hits(at)[0];
+    let stop = end ?? at;
+    let next: Point | undefined;
+    let crossed = -1;
+    darts.forEach((d, i) => {
+      if (used.has(i)) return;
+      for (const [leg, other] of [[d.start, d.end], [d.end, d.start]] as const) {
+        const meet = lineMeet(at, { x: 1, y: 0 }, d.tip, sub(leg, d.tip));
+        if (!meet || meet.s < 1e-6 || meet.r < 0 || meet.r > 1 || meet.point.x >= stop.x) continue;
+        stop = meet.point;
+        const share = (meet.r * distance(leg, d.tip)) / distance(other, d.tip);
+        next = { x: d.tip.x + (other.x - d.tip.x) * share, y: d.tip.y + (other.y - d.tip.y) * share };
+        crossed = i;
+      }
+    });
+    width += stop.x - at.x;
+    runs.push([at, stop]);
+    if (!next) break;
+    used.add(crossed);
+    at = next;
+  }
+  return ok({ width, runs });
+}
+
+/**
+ * Width of one piece at a named level. Where the level is the piece's own lower seam (a bodice cut at the
+ * waist) the seam itself is measured, dart mouths left out; elsewhere a straight line across.
+ */
+export function levelWidth(piece: Piece, name: LevelName): Result<LevelWidth, MeasureError> {
+  const seam = name === 'waist' ? edgesWithRole(piece, 'waist') : [];
+  if (seam.length > 0)
+    return ok({
+      width: seam.reduce((sum, e) => sum + pathLength(e.path), 0),
+      runs: seam.map((e) => [e.path.start, endOf(e.path)] as const),
+    });
+  const at = levelOf(piece, name);
+  return at ? widthAt(piece, at.y) : refuse('level-not-on-piece', { piece: piece.name, level: name });
+}
+
+/** Flat measurement around the body at a level: every piece that carries it, half pieces doubled, darts folded out. */
+export function flatMeasure(pieces: readonly Piece[], name: LevelName): Result<number, MeasureError> {
+  let sum = 0;
+  let found = false;
+  for (const piece of pieces) {
+    const width = levelWidth(piece, name);
+    if (!width.ok) continue;
+    found = true;
+    sum += width.value.width * (piece.half ? 2 : 1);
+  }
+  return found ? ok(sum) : refuse('level-not-on-piece', { level: name });
+}
+
+/** Which way the body's side lies from the centre edge: +1 to the right, −1 to the left. */
+export function sideDirection(piece: Piece): 1 | -1 {
+  const centre = edgesWithRole(piece, piece.part === 'back' ? 'centreBack' : 'centreFront')[0];
+  const side = edgesWithRole(piece, 'side')[0];
+  if (!centre || !side) return 1;
+  return side.path.start.x >= centre.path.start.x ? 1 : -1;
+}
+
+/** Positive when c lies clockwise of a→b; used to tell which leg of a dart is upper. */
+export const sideOf = (a: Point, b: Point, c: Point): number => cross(sub(b, a), sub(c, a));

@@ -1,0 +1,44 @@
+import { distance, endOf, pathFromSpans, pathLength, polyline, reversePath, spansOf, type Path } from '../geometry/index.ts';
+import { TOL } from '../units/index.ts';
+import { edgeOf, pieceArea } from './access.ts';
+import type { Edge, Piece } from './types.ts';
+
+/** A mouth drawn along both legs through the tip says the same as one drawn straight across. */
+function straightMouth(piece: Piece): Piece {
+  const edges = piece.edges.map((edge) => {
+    const dart = piece.darts.find((d) => d.mouth === edge.id);
+    if (!dart || !spansOf(edge.path).some((s) => distance(s.b, dart.tip) < TOL.join)) return edge;
+    return { ...edge, path: polyline([edge.path.start, endOf(edge.path)]) };
+  });
+  return { ...piece, edges };
+}
+
+function reversePiece(piece: Piece): Piece {
+  const edges = [...piece.edges].reverse().map((e) => ({ ...e, path: reversePath(e.path) }));
+  return {
+    ...piece,
+    edges,
+    darts: piece.darts.map((d) => ({ ...d, foldToward: d.foldToward === 'start' ? 'end' : 'start' })),
+    marks: piece.marks.map((m) => {
+      const edge = m.kind === 'notch' ? edgeOf(piece, m.edge) : undefined;
+      return m.kind === 'notch' && edge ? { ...m, at: Math.max(0, pathLength(edge.path) - m.at) } : m;
+    }),
+  };
+}
+
+/** Closes the thousandths that files lose at joins, so that the kernel may rely on shared points. */
+function snapJoins(edges: readonly Edge[]): readonly Edge[] {
+  return edges.map((edge, i) => {
+    const before = edges[(i + edges.length - 1) % edges.length];
+    const start = before ? endOf(before.path) : edge.path.start;
+    if (distance(start, edge.path.start) > TOL.join) return edge;
+    const path: Path = { start, segments: edge.path.segments };
+    return { ...edge, path: pathFromSpans(spansOf(path)) };
+  });
+}
+
+/** Brings any valid piece to the model's convention: clockwise as seen, joins exact, dart mouths straight across. */
+export function normalisePiece(piece: Piece): Piece {
+  const snapped = { ...piece, edges: snapJoins(piece.edges) };
+  return straightMouth(pieceArea(snapped) < 0 ? reversePiece(snapped) : snapped);
+}

@@ -1,0 +1,120 @@
+import { z } from 'zod';
+
+/**
+ * The documents' shapes, and the only source of their types. Coordinates are mm in piece space
+ * (x right, y down, neck at the top); every number must be finite and within ten metres.
+ */
+const coordinate = z.number().min(-10_000).max(10_000);
+const id = z.string().min(1).max(80);
+const text = z.string().max(2000);
+
+export const pointSchema = z.object({ x: coordinate, y: coordinate });
+
+export const segmentSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('line'), to: pointSchema }),
+  z.object({ kind: z.literal('cubic'), c1: pointSchema, c2: pointSchema, to: pointSchema }),
+]);
+
+export const pathSchema = z.object({ start: pointSchema, segments: z.array(segmentSchema).min(1).max(400) });
+
+export const EDGE_ROLES = [
+  'centreFront', 'centreBack', 'neck', 'shoulder', 'armhole', 'side', 'waist', 'hem', 'princess', 'raglan', 'dart', 'other',
+] as const;
+export const edgeRoleSchema = z.enum(EDGE_ROLES);
+
+export const edgeSchema = z.object({
+  id,
+  role: edgeRoleSchema,
+  path: pathSchema,
+  /** Seam allowance outside the seam line, mm. */
+  allowance: z.number().min(0).max(100).default(15),
+});
+
+export const DART_KINDS = ['side', 'waist', 'shoulder', 'armhole', 'neck', 'french', 'other'] as const;
+export const dartSchema = z.object({
+  id,
+  kind: z.enum(DART_KINDS),
+  /** The edge (role `dart`) across the open end; the legs run from its two ends to the tip. */
+  mouth: id,
+  tip: pointSchema,
+  /** Towards which end of the mouth the closed dart is pressed. */
+  foldToward: z.enum(['start', 'end']),
+});
+
+export const LEVELS = ['bust', 'waist', 'hip', 'lengthenShorten'] as const;
+export const levelNameSchema = z.enum(LEVELS);
+
+export const markSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('notch'), id, edge: id, at: z.number().min(0).max(10_000), count: z.number().int().min(1).max(3).default(1) }),
+  z.object({ kind: z.literal('grain'), id, from: pointSchema, to: pointSchema }),
+  z.object({ kind: z.literal('level'), id, name: levelNameSchema, at: pointSchema }),
+  z.object({ kind: z.literal('bustPoint'), id, at: pointSchema }),
+  z.object({ kind: z.literal('drill'), id, at: pointSchema }),
+]);
+
+export const PARTS = ['front', 'back', 'sleeve', 'skirtFront', 'skirtBack', 'other'] as const;
+export const pieceSchema = z.object({
+  id,
+  name: z.string().min(1).max(120),
+  part: z.enum(PARTS),
+  /** How many are cut. */
+  cut: z.number().int().min(1).max(20).default(1),
+  /** The edge placed on the fold, or null. */
+  fold: id.nullable().default(null),
+  /** True when the piece is half of what it becomes on the body. */
+  half: z.boolean().default(true),
+  edges: z.array(edgeSchema).min(3).max(60),
+  darts: z.array(dartSchema).max(20).default([]),
+  marks: z.array(markSchema).max(200).default([]),
+  notes: text.default(''),
+});
+
+export const seamSideSchema = z.object({
+  piece: id,
+  /** Edges in the order walked; the dart mouths between them are left out. */
+  edges: z.array(id).min(1).max(20),
+  /** True when the walk runs against the outline. */
+  reversed: z.boolean().default(false),
+});
+export const SEAM_KINDS = ['shoulder', 'side', 'princess', 'waist', 'armhole', 'other'] as const;
+export const seamSchema = z.object({
+  id,
+  kind: z.enum(SEAM_KINDS),
+  first: seamSideSchema,
+  second: seamSideSchema,
+  /** How much longer the second side is drafted, mm. */
+  ease: z.number().min(-200).max(200).default(0),
+});
+
+export const MEASUREMENTS = [
+  'highBust', 'fullBust', 'underbust', 'waist', 'highHip', 'hip', 'hipDepth', 'neck', 'shoulder', 'shoulderSlope', 'crossBack', 'crossFront', 'napeToWaist', 'napeToBustPoint', 'napeToFrontWaist',
+  'frontWaistLength', 'neckPointToBustPoint', 'bustPointToWaist', 'bustSpan', 'napeToUnderarm', 'sideWaist', 'armhole', 'upperArm', 'wrist', 'shoulderToElbow', 'shoulderToWrist', 'crotchDepth',
+  'crotchLength', 'thigh', 'knee', 'skirtLength', 'height',
+] as const;
+export const measurementKeySchema = z.enum(MEASUREMENTS);
+
+export const chartRowSchema = z.object({
+  size: id,
+  body: z.partialRecord(measurementKeySchema, z.number().positive().max(4000)),
+});
+
+export const patternSchema = z.object({
+  format: z.literal('ample-draft/pattern'),
+  version: z.literal(1),
+  id,
+  house: z.string().max(120).default(''),
+  number: z.string().max(40).default(''),
+  name: z.string().min(1).max(120),
+  fabric: z.object({ kind: z.enum(['woven', 'knit']), stretch: z.number().min(0).max(2).default(0) }).default({ kind: 'woven', stretch: 0 }),
+  style: z.enum(['fitted', 'loose']).default('fitted'),
+  /** Full bust minus high bust that the draft assumes, mm. */
+  draftCup: z.number().min(0).max(400).default(50),
+  draftedHeight: z.number().min(500).max(2500).nullable().default(null),
+  chart: z.array(chartRowSchema).min(1).max(40),
+  /** Finished garment measurements printed on the envelope, whole body, mm. */
+  finished: z.record(id, z.object({ bust: z.number().positive().max(4000) })).default({}),
+  seams: z.array(seamSchema).max(100).default([]),
+  /** The pieces of every size, along the seam line. */
+  sizes: z.record(id, z.array(pieceSchema).max(60)),
+  notes: text.default(''),
+});

@@ -1,0 +1,3 @@
+export { type Cut } from './graph.ts';
+export * from './motion.ts';
+export * from './slash.ts';

@@ -1,0 +1,224 @@
+import { distance, endOf, insidePolygon, isRest, joinPaths, move, movePath, nearestOnPath, pathLength, polyline, signedArea, spansOf, sub, type Path, type Point, type Rigid } from '../geometry/index.ts';
+import type { Edge, Mark, Piece } from '../pattern/index.ts';
+import { ok, refuse, TOL, type Result } from '../units/index.ts';
+import { divide, type Cut, type GraphError, type HalfEdge, type Portion, type SlashGraph } from './graph.ts';
+import { DONE, motionOf, type PanelSpec, type Progress } from './motion.ts';
+import { joinPortions } from './rejoin.ts';
+
+export interface Hinge {
+  readonly id: string;
+  readonly at: Point;
+  /** The panels whose paper stays attached here. */
+  readonly panels: readonly [string, string];
+}
+
+export interface SlashSpec {
+  readonly cuts: readonly Cut[];
+  readonly hinges: readonly Hinge[];
+  /** Panels that move; a panel not named rests. */
+  readonly panels: readonly PanelSpec[];
+}
+
+export interface Panel {
+  readonly id: string;
+  /** Closed, before the motion. */
+  readonly outline: Path;
+  readonly motion: Rigid;
+}
+
+/** Paper between (positive area) or doubled under (negative area) two panels after the motion. */
+export interface Gap {
+  readonly cut: string | null;
+  readonly outline: Path;
+  /** mm², positive for paper to add, negative for paper that doubles. */
+  readonly area: number;
+}
+
+export interface LengthChange {
+  readonly before: number;
+  readonly after: number;
+}
+
+export interface SlashResult {
+  readonly piece: Piece;
+  readonly panels: readonly Panel[];
+  readonly gaps: readonly Gap[];
+  readonly lengths: Readonly<Record<string, LengthChange>>;
+}
+
+export type SlashError = GraphError | 'panel-not-found' | 'panels-not-separated' | 'hinge-torn' | 'overlap-too-large';
+
+/** A graph once divided can be opened at many amounts: dividing costs more than moving. */
+export interface Divided {
+  readonly piece: Piece;
+  readonly graph: SlashGraph;
+  /** Panel id of each face. */
+  readonly names: readonly string[];
+}
+
+/** Cuts the piece and gives each face the name of the panel whose seed it holds. */
+export function cutPiece(piece: Piece, spec: Pick<SlashSpec, 'cuts' | 'panels'>): Result<Divided, SlashError> {
+  const graph = divide(piece, spec.cuts);
+  if (!graph.ok) return graph;
+  const names = graph.value.faces.map((_, i) => `panel ${i + 1}`);
+  for (const panel of spec.panels) {
+    const face = graph.value.rings.findIndex((ring) => insidePolygon(panel.seed, ring));
+    if (face < 0) return refuse('panel-not-found', { panel: panel.id });
+    if (spec.panels.some((p) => p.id === names[face])) return refuse('panels-not-separated', { panel: panel.id, other: names[face] ?? '' });
+    names[face] = panel.id;
+  }
+  return ok({ piece, graph: graph.value, names });
+}
+
+/**
+ * Moves the panels of a divided piece and walks the outline together again: continuous at hinges, bridged
+ * straight where it opens, trimmed where it overlaps. Marks and dart tips go with their panel.
+ * Panels never deform; area after = area before + Σ gap areas, exactly. Refuses torn hinges.
+ */
+export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DONE): Result<SlashResult, SlashError> {
+  const { piece, graph, names } = divided;
+  const known = new Set(spec.panels.map((p) => p.id));
+  const motions = names.map((name): Rigid => (known.has(name) ? motionOf(spec.panels, name, at) : { angle: 0, x: 0, y: 0 }));
+  const motionNamed = (name: string): Rigid => motions[names.indexOf(name)] ?? { angle: 0, x: 0, y: 0 };
+  for (const hinge of spec.hinges) {
+    const apart = distance(move(motionNamed(hinge.panels[0]), hinge.at), move(motionNamed(hinge.panels[1]), hinge.at));
+    if (apart > TOL.same) return refuse('hinge-torn', { hinge: hinge.id, apart });
+  }
+  const panels = names.map((id, f): Panel => ({
+    id,
+    outline: joinPaths((graph.faces[f] ?? []).map((h) => (graph.halfEdges[h] as HalfEdge).path)),
+    motion: motions[f] as Rigid,
+  }));
+  if (motions.every(isRest)) {
+    const lengths = Object.fromEntries(piece.edges.map((e) => [e.id, { before: pathLength(e.path), after: pathLength(e.path) }]));
+    return ok({ piece, panels, gaps: [], lengths });
+  }
+
+  const faceOfPortion = new Map<number, number>();
+  graph.halfEdges.forEach((h, i) => h.portions.forEach((p) => faceOfPortion.set(p, graph.faceOf[i] as number)));
+  const moved = graph.portions.map((p, i) => movePath(p.path, motions[faceOfPortion.get(i) ?? 0] as Rigid));
+  const cutFrom = graph.portions.map(() => 0);
+  const bridges: (Path | null)[] = graph.portions.map(() => null);
+  const closings = new Map<number, Path | null>();
+  const n = graph.portions.length;
+  for (let i = 0; i < n; i++) {
+    const node = (graph.portions[i] as Portion).node;
+    if (node < 0) continue;
+    const j = (i + 1) % n;
+    const before = moved[i] as Path;
+    const after = moved[j] as Path;
+    const joint = joinPortions(before, after, cutDirection(graph, node, motions));
+    if (joint.before.segments.length === 0 || joint.after.segments.length === 0) return refuse('overlap-too-large', { edge: (graph.portions[i] as Portion).edge });
+    moved[i] = joint.before;
+    moved[j] = joint.after;
+    cutFrom[j] = (cutFrom[j] ?? 0) + pathLength(after) - pathLength(joint.after);
+    bridges[i] = joint.bridge;
+    closings.set(node, joint.closing);
+  }
+
+  const edges = piece.edges.map((edge): Edge => {
+    const parts = graph.portions.flatMap((p, i) => (p.edge === edge.id ? [moved[i] as Path, ...(bridges[i] ? [bridges[i] as Path] : [])] : []));
+    return { ...edge, path: joinPaths(parts) };
+  });
+  const faceAt = (p: Point): Rigid => motions[faceHolding(graph, p)] as Rigid;
+  const onEdge = (edge: string, at_: number): number => {
+    let before = 0;
+    let after = 0;
+    for (const [i, p] of graph.portions.entries()) {
+      if (p.edge !== edge) continue;
+      const size = pathLength(p.path);
+      const kept = pathLength(moved[i] as Path);
+      if (at_ <= before + size + 1e-9) return after + Math.min(kept, Math.max(0, at_ - before - (cutFrom[i] ?? 0)));
+      before += size;
+      after += kept + (bridges[i] ? pathLength(bridges[i] as Path) : 0);
+    }
+    return after;
+  };
+  const result: Piece = {
+    ...piece,
+    edges,
+    darts: piece.darts.map((d) => ({ ...d, tip: move(faceAt(d.tip), d.tip) })),
+    marks: piece.marks.map((m): Mark => {
+      if (m.kind === 'notch') return { ...m, at: onEdge(m.edge, m.at) };
+      if (m.kind !== 'grain') return { ...m, at: move(faceAt(m.at), m.at) };
+      const by = faceAt({ x: (m.from.x + m.to.x) / 2, y: (m.from.y + m.to.y) / 2 });
+      return { ...m, from: move(by, m.from), to: move(by, m.to) };
+    }),
+  };
+  const lengths = Object.fromEntries(piece.edges.map((e, i) => [e.id, { before: pathLength(e.path), after: pathLength((edges[i] as Edge).path) }]));
+  return ok({ piece: result, panels, gaps: gapsOf(graph, motions, closings), lengths });
+}
+
+/** Cut and move in one go. */
+export function slash(piece: Piece, spec: SlashSpec, at: Progress = DONE): Result<SlashResult, SlashError> {
+  const divided = cutPiece(piece, spec);
+  return divided.ok ? movePanels(divided.value, spec, at) : divided;
+}
+
+function faceHolding(graph: SlashGraph, p: Point): number {
+  const inside = graph.rings.findIndex((ring) => insidePolygon(p, ring));
+  if (inside >= 0) return inside;
+  const gaps = graph.rings.map((ring) => nearestOnPath(polyline(ring), p).distance);
+  return gaps.indexOf(Math.min(...gaps));
+}
+
+/** The mean direction of the cut at an outline node after both of its sides have moved. */
+function cutDirection(graph: SlashGraph, node: number, motions: readonly Rigid[]): Point {
+  let x = 0;
+  let y = 0;
+  graph.halfEdges.forEach((h, i) => {
+    if (h.from !== node || h.cut === null) return;
+    for (const side of [i, h.twin]) {
+      const m = motions[graph.faceOf[side] as number] as Rigid;
+      const d = sub(move(m, endOf(h.path)), move(m, h.path.start));
+      const size = Math.hypot(d.x, d.y) || 1;
+      x += d.x / size;
+      y += d.y / size;
+    }
+  });
+  return { x, y };
+}
+
+/**
+ * The strips between panels. Runs of one cut between the same two panels become one strip; where three or
+ * more panels meet, the little polygon between their images of the node is a gap of its own. At the outline
+ * the strip ends along the closing of the joint, so that the areas add up exactly.
+ */
+function gapsOf(graph: SlashGraph, motions: readonly Rigid[], closings: ReadonlyMap<number, Path | null>): readonly Gap[] {
+  const gaps: Gap[] = [];
+  const push = (cut: string | null, parts: readonly Path[]) => {
+    const outline = joinPaths(parts.filter((p) => p.segments.length > 0));
+    const area = outline.segments.length < 2 ? 0 : signedArea(spansOf(outline));
+    if (Math.abs(area) > 1e-9) gaps.push({ cut, outline, area });
+  };
+  graph.halfEdges.forEach((h, i) => {
+    if (h.cut === null || h.twin < i) return;
+    const right = motions[graph.faceOf[i] as number] as Rigid;
+    const leftSide = motions[graph.faceOf[h.twin] as number] as Rigid;
+    const a = h.path.start;
+    const b = endOf(h.path);
+    const ring = [move(leftSide, a), move(leftSide, b), move(right, b), move(right, a)];
+    push(h.cut, [polyline([...ring, ring[0] as Point])]);
+  });
+  graph.nodes.forEach((p, node) => {
+    const out = graph.halfEdges.map((h, i) => ({ h, i })).filter(({ h }) => h.from === node);
+    const ring = turnAround(graph, out.map(({ i }) => i)).map((f) => move(motions[f] as Rigid, p));
+    if (ring.length === 0) return;
+    const closing = closings.get(node);
+    push(null, closing ? [closing, polyline([endOf(closing), ...ring])] : [polyline([...ring, ring[0] as Point])]);
+  });
+  return gaps;
+}
+
+/** Faces around a node in clockwise order, beginning after the outline where there is one. */
+function turnAround(graph: SlashGraph, leaving: readonly number[]): readonly number[] {
+  const angle = (i: number): number => {
+    const path = (graph.halfEdges[i] as HalfEdge).path;
+    const s = spansOf(path)[0];
+    return s ? Math.atan2((s.kind === 'line' ? s.b : s.c1).y - s.a.y, (s.kind === 'line' ? s.b : s.c1).x - s.a.x) : 0;
+  };
+  const sorted = [...leaving].sort((p, q) => angle(p) - angle(q));
+  const first = sorted.findIndex((i) => (graph.halfEdges[i] as HalfEdge).cut === null);
+  const order = first < 0 ? sorted : [...sorted.slice(first), ...sorted.slice(0, first)];
+  return order.map((i) => graph.faceOf[i] as number);
+}

@@ -1,0 +1,5 @@
+export * from './check.ts';
+export * from './dart.ts';
+export * from './smooth.ts';
+export * from './walk.ts';
+export * from './width.ts';

@@ -1,0 +1,69 @@
+import { distance, endTangent, pathLength, startTangent, turnBetween } from '../geometry/index.ts';
+import { requireEdge, type Piece, type Seam, type SeamSide } from '../pattern/index.ts';
+import { degrees } from '../units/index.ts';
+
+/** One side of a seam laid out straight: its length and where its notches fall, mm from the walk's start. */
+export interface WalkedSide {
+  readonly piece: string;
+  readonly length: number;
+  readonly notches: readonly { readonly id: string; readonly at: number }[];
+  /** Where the walk passes from one edge to the next (a closed dart lies there). */
+  readonly joints: readonly number[];
+  /** Interior corner angles at the start and the end of the walk, degrees. */
+  readonly corners: readonly [number, number];
+}
+
+export interface Walk {
+  readonly seam: Seam;
+  readonly first: WalkedSide;
+  readonly second: WalkedSide;
+  /** second − first − intended ease: 0 when they match. */
+  readonly difference: number;
+}
+
+/** Interior angle, degrees, where an edge begins (`start`) or ends, measured to its neighbour on the outline. */
+export function cornerAngle(piece: Piece, edge: string, at: 'start' | 'end'): number {
+  const n = piece.edges.length;
+  const i = piece.edges.findIndex((e) => e.id === edge);
+  const first = piece.edges[at === 'start' ? (i + n - 1) % n : i];
+  const second = piece.edges[at === 'start' ? i : (i + 1) % n];
+  if (i < 0 || !first || !second) throw new Error(`cornerAngle: expected an edge "${edge}" on ${piece.id}`);
+  return 180 - degrees(turnBetween(endTangent(first.path), startTangent(second.path)));
+}
+
+export function walkSide(piece: Piece, side: SeamSide): WalkedSide {
+  let length = 0;
+  const joints: number[] = [];
+  const notches: { id: string; at: number }[] = [];
+  side.edges.forEach((id, i) => {
+    const size = pathLength(requireEdge(piece, id).path);
+    if (i > 0) joints.push(length);
+    for (const m of piece.marks)
+      if (m.kind === 'notch' && m.edge === id) notches.push({ id: m.id, at: length + (side.reversed ? size - m.at : m.at) });
+    length += size;
+  });
+  const first = side.edges[0] ?? '';
+  const last = side.edges.at(-1) ?? '';
+  const corners: readonly [number, number] = side.reversed
+    ? [cornerAngle(piece, first, 'end'), cornerAngle(piece, last, 'start')]
+    : [cornerAngle(piece, first, 'start'), cornerAngle(piece, last, 'end')];
+  return { piece: piece.id, length, notches: notches.sort((a, b) => a.at - b.at), joints, corners };
+}
+
+/** Walks the two sides of a seam against each other. Throws where the seam names what is not there. */
+export function walkSeam(pieces: readonly Piece[], seam: Seam): Walk {
+  const find = (id: string): Piece => {
+    const piece = pieces.find((p) => p.id === id);
+    if (!piece) throw new Error(`walkSeam: expected piece "${id}" for seam ${seam.id}`);
+    return piece;
+  };
+  const first = walkSide(find(seam.first.piece), seam.first);
+  const second = walkSide(find(seam.second.piece), seam.second);
+  return { seam, first, second, difference: second.length - first.length - seam.ease };
+}
+
+export const straightness = (piece: Piece, edge: string): number => {
+  const path = requireEdge(piece, edge).path;
+  const end = path.segments.at(-1)?.to ?? path.start;
+  return pathLength(path) - distance(path.start, end);
+};

@@ -1,0 +1,73 @@
+import { add, bisect, blend, distance, endOf, endTangent, left, mapPath, pathFromSpans, pathLength, placeAt, reversePath, rotate, rotateAbout, scale, spansOf, splitPath, startTangent, sub, type Path, type Point } from '../geometry/index.ts';
+import { replaceEdge, requireEdge, type Piece } from '../pattern/index.ts';
+import { mm, ok, refuse, type Mm, type Result } from '../units/index.ts';
+
+export interface RestoreSpec {
+  /** The side edge whose upper end stays and whose lower end moves. */
+  readonly side: string;
+  /** The waist or hem edge that meets the lower end. */
+  readonly waist: string;
+  /** Length the waist edge should have afterwards. */
+  readonly target: Mm;
+  readonly shape: 'straight' | 'curved';
+}
+
+/**
+ * Gives a waist its width back at the side seam, from nothing at the upper end of `side`. Straight: the seam
+ * turns about its upper end, so its length holds exactly. Curved: it leaves in its old direction and bends in,
+ * length held. The waist is redrawn square to the new seam. Refuses when the turn would pass 30°.
+ */
+export function restoreWidth(piece: Piece, spec: RestoreSpec): Result<{ readonly piece: Piece; readonly moved: number }, 'width-not-restored'> {
+  const sideEdge = requireEdge(piece, spec.side).path;
+  const waistEdge = requireEdge(piece, spec.waist).path;
+  // Work as if the side ran down into the waist; a mirrored half runs the other way round its outline.
+  const sideFirst = distance(endOf(sideEdge), waistEdge.start) < distance(sideEdge.start, endOf(waistEdge));
+  const flip = (p: Path): Path => (sideFirst ? p : reversePath(p));
+  const side = flip(sideEdge);
+  const waist = flip(waistEdge);
+  const length = pathLength(side);
+  const corner = endOf(side);
+  const n = piece.edges.length;
+  const at = piece.edges.findIndex((e) => e.id === spec.waist);
+  const endsAtDart = piece.edges[(at + (sideFirst ? 1 : n - 1)) % n]?.role === 'dart';
+
+  const drawSide = (angle: number): Path => {
+    if (spec.shape === 'straight') return mapPath(side, (p) => rotateAbout(p, side.start, angle));
+    const to = rotateAbout(corner, side.start, angle);
+    const u = rotate(startTangent(side), angle * 0.4);
+    const v = rotate(endTangent(side), angle * 1.5);
+    const curve = (end: Point) => pathFromSpans([blend(side.start, u, end, v)]);
+    let end = to;
+    for (let i = 0; i < 6; i++) end = add(side.start, scale(sub(end, side.start), length / pathLength(curve(end))));
+    return curve(end);
+  };
+  const drawWaist = (newSide: Path): Path => {
+    // Up to a waist dart the whole seam is redrawn; a waist that runs on to the centre keeps the part next to it.
+    const square = scale(left(endTangent(newSide)), sideFirst ? -1 : 1);
+    if (endsAtDart) return pathFromSpans([blend(endOf(newSide), square, endOf(waist), endTangent(waist))]);
+    const keep = splitPath(waist, placeAt(waist, pathLength(waist) * 0.6))[1];
+    return pathFromSpans([blend(endOf(newSide), square, keep.start, startTangent(keep)), ...spansOf(keep)]);
+  };
+  const excess = (angle: number): number => pathLength(drawWaist(drawSide(angle))) - spec.target;
+  const found = turnThatFits(excess);
+  if (found === null) return refuse('width-not-restored', { by: excess(0) });
+  const newSide = drawSide(found);
+  const drawn = drawWaist(newSide);
+  return ok({
+    piece: replaceEdge(replaceEdge(piece, spec.side, flip(newSide)), spec.waist, flip(drawn)),
+    moved: mm(distance(corner, endOf(newSide))),
+  });
+}
+
+/** The smallest turn either way, up to 30°, that leaves nothing over; null when none does. */
+function turnThatFits(excess: (angle: number) => number): number | null {
+  const step = Math.PI / 180;
+  const over = excess(0) > 0;
+  for (let i = 1; i <= 30; i++)
+    for (const way of [1, -1])
+      if (excess(way * i * step) > 0 !== over) {
+        const ends = [way * (i - 1) * step, way * i * step] as const;
+        return bisect(excess, Math.min(...ends), Math.max(...ends), 1e-10);
+      }
+  return null;
+}

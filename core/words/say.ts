@@ -1,0 +1,40 @@
+import { formatLength, type InchFraction, type LengthUnit } from '../units/index.ts';
+
+export interface Units {
+  readonly unit: LengthUnit;
+  readonly fraction: InchFraction;
+}
+
+export type Data = Readonly<Record<string, string | number>>;
+
+/** What a sentence may use: the data by key, as lengths, angles or words. */
+export interface Speaker {
+  /** A length in the user's unit. */
+  readonly len: (key: string) => string;
+  /** A length with its sign. */
+  readonly signed: (key: string) => string;
+  /** A length both ways, for amounts that are cut. */
+  readonly both: (key: string) => string;
+  readonly num: (key: string, digits?: number) => string;
+  readonly text: (key: string) => string;
+}
+
+export type Sentence = (s: Speaker) => string;
+
+export function speaker(data: Data, units: Units): Speaker {
+  const value = (key: string): number => {
+    const v = data[key];
+    return typeof v === 'number' ? v : Number(v);
+  };
+  const len = (key: string) => formatLength(value(key), units.unit, { fraction: units.fraction });
+  return {
+    len,
+    signed: (key) => formatLength(value(key), units.unit, { fraction: units.fraction, sign: true }),
+    both: (key) => {
+      const other = units.unit === 'cm' ? 'in' : 'cm';
+      return `${len(key)} (${formatLength(value(key), other, { fraction: units.fraction })})`;
+    },
+    num: (key, digits = 0) => value(key).toFixed(digits),
+    text: (key) => String(data[key] ?? ''),
+  };
+}

@@ -1,0 +1,44 @@
+import { Dialog } from 'radix-ui';
+
+const KEYS: readonly (readonly [string, string])[] = [
+  ['1 – 9', 'go to a station'],
+  ['N, B', 'on the table: next stage, back a stage'],
+  ['Tab, then arrows', 'choose a handle on the mat and nudge it by 1 mm or 1/16 in; Shift makes it five'],
+  ['Esc', 'drop a drag and put everything back'],
+  ['+, −, 0', 'on the table: nearer, farther, all in view'],
+  ['U', 'centimetres or inches'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
+  ['?', 'this page'],
+];
+
+export function Help({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  return (
+    <Dialog.Root open={open} onOpenChange={(o) => !o && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
+        <Dialog.Content className="fixed top-1/2 left-1/2 max-h-[90vh] w-[640px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-page p-6">
+          <Dialog.Title className="text-xl">How it goes</Dialog.Title>
+          <Dialog.Description className="mt-2">
+            Measure the body, see the size to start from, decide the amount, then carry the alteration out on the table a stage at a time, as you would on paper. Check, print, and trace; never cut your only original.
+          </Dialog.Description>
+          <table className="mt-4 w-full">
+            <tbody>
+              {KEYS.map(([key, what]) => (
+                <tr key={key} className="border-t border-line">
+                  <th scope="row" className="num w-56 py-1.5 pr-4 text-left font-medium">
+                    {key}
+                  </th>
+                  <td>{what}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="mt-4 text-sm">
+            Work safely: close the blade of a rotary cutter when you put it down and cut away from you; keep pins out of your mouth; tape and some papers scorch under an iron. Measure snug, never tight. For garments worn for medical reasons, or where something hurts, ask a clinician first; for children’s wear follow your local safety rules.
+          </p>
+          <Dialog.Close className="btn btn-main mt-4">Close</Dialog.Close>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}

@@ -1,0 +1,93 @@
+import { useEffect, useState } from 'react';
+import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { sayRefusal } from '@ample/core/words';
+import { Boundary } from '../ui/Boundary.tsx';
+import { startDrafting, useDraft } from '../store/draft.ts';
+import { history, openJob, startAutosave, useJob } from '../store/job.ts';
+import { switchUnits, useUnits } from '../store/prefs.ts';
+import { Help } from './Help.tsx';
+import { STATIONS } from './stations.ts';
+import { Tape } from './Tape.tsx';
+import { TopBar } from './TopBar.tsx';
+
+const typing = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);
+
+function useKeys(job: string | undefined, help: () => void): void {
+  const navigate = useNavigate();
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const command = e.ctrlKey || e.metaKey;
+      if (command && e.key.toLowerCase() === 'z' && job) {
+        if (typing(e.target) && (e.target as HTMLInputElement).value !== (e.target as HTMLInputElement).defaultValue) return;
+        e.preventDefault();
+        if (e.shiftKey) history().redo();
+        else history().undo();
+        return;
+      }
+      if (command || e.altKey || typing(e.target) || document.querySelector('[role="dialog"]')) return;
+      const station = STATIONS[Number(e.key) - 1];
+      if (station && job) void navigate(`/job/${job}/${station.id}`);
+      else if (e.key.toLowerCase() === 'u') switchUnits();
+      else if (e.key === '?') help();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [job, navigate, help]);
+}
+
+function WorkerTrouble() {
+  const trouble = useDraft((s) => s.trouble);
+  const units = useUnits();
+  if (!trouble) return null;
+  return (
+    <p role="alert" className="border-b border-pencil bg-white px-4 py-2">
+      {sayRefusal(trouble, units)}
+    </p>
+  );
+}
+
+/** The frame around every station. */
+export function Shell() {
+  const { job: id } = useParams();
+  const { pathname } = useLocation();
+  const [help, setHelp] = useState(false);
+  const open = useJob((s) => s.job?.id === id);
+  const [missing, setMissing] = useState(false);
+  const [showHelp] = useState(() => () => setHelp(true));
+  useKeys(id, showHelp);
+  useEffect(() => {
+    setMissing(id !== undefined && !openJob(id));
+    if (id === undefined) useJob.setState({ job: null, wearer: null });
+  }, [id]);
+  useEffect(startAutosave, []);
+  useEffect(() => startDrafting(), []);
+  const station = STATIONS.find((s) => pathname.endsWith(`/${s.id}`));
+  useEffect(() => {
+    document.title = station ? `${station.name} · Ample Draft` : 'Ample Draft';
+  }, [station]);
+  return (
+    <div className="flex h-full flex-col">
+      <TopBar onHelp={showHelp} />
+      {id !== undefined && <Tape />}
+      <WorkerTrouble />
+      <div className="min-h-0 flex-1">
+        {missing ? (
+          <main className="p-6">
+            <h1>This job is not here</h1>
+            <p className="my-2">It was cleared, or it belongs to another browser.</p>
+            <Link className="btn" to="/">
+              Back to the rail
+            </Link>
+          </main>
+        ) : (
+          (id === undefined || open) && (
+            <Boundary key={pathname} where={station?.name ?? 'The rail'}>
+              <Outlet />
+            </Boundary>
+          )
+        )}
+      </div>
+      <Help open={help} onClose={() => setHelp(false)} />
+    </div>
+  );
+}

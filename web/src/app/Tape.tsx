@@ -1,0 +1,52 @@
+import { NavLink, useParams } from 'react-router';
+import { useDraft } from '../store/draft.ts';
+import { pins, reached } from './progress.ts';
+import { STATIONS } from './stations.ts';
+
+/** The job's stations along a tape measure. Filled as far as the work has come; a pin with a count asks for attention. */
+export function Tape() {
+  const { job } = useParams();
+  const draft = useDraft((s) => s.draft);
+  const far = reached(draft);
+  const pinned = pins(draft);
+  return (
+    <nav aria-label="Stations of this job" className="border-b border-ink bg-[#f5d76b]">
+      <ol className="flex h-[58px]">
+        {STATIONS.map((s, i) => (
+          <li key={s.id} className="relative min-w-0 flex-1 border-r border-ink/60 last:border-r-0">
+            <NavLink
+              to={`/job/${job}/${s.id}`}
+              className={({ isActive }) => `relative flex h-full flex-col justify-end px-2 pb-1 focus-visible:-outline-offset-4 ${i < far ? 'bg-[#f5d76b]' : 'bg-[#fbf3d2]'} ${isActive ? '!bg-ink text-white' : ''}`}
+            >
+              {({ isActive }) => (
+                <>
+                  <svg aria-hidden="true" className="absolute inset-x-0 top-0 h-3 w-full" preserveAspectRatio="none" viewBox="0 0 100 12">
+                    {Array.from({ length: 10 }, (_, k) => (
+                      <line key={k} x1={k * 10} x2={k * 10} y1="0" y2={k === 5 ? 9 : 5} stroke={isActive ? '#fff' : '#1E2A38'} strokeWidth="0.8" vectorEffect="non-scaling-stroke" />
+                    ))}
+                  </svg>
+                  <span className="flex items-baseline gap-1.5 max-[900px]:flex-col max-[900px]:gap-0 max-[900px]:leading-tight">
+                    <span className="num text-lg font-medium max-[900px]:text-sm" aria-hidden="true">
+                      {i + 1}
+                    </span>
+                    <span className="truncate text-sm min-[901px]:text-base">{s.name}</span>
+                  </span>
+                  {pinned[s.id] !== undefined && (
+                    <span className="absolute top-2 right-1.5 flex items-center gap-0.5 bg-white px-1 text-sm leading-5 text-ink" title={`${pinned[s.id]} to look at`}>
+                      <svg width="8" height="14" viewBox="0 0 8 14" aria-hidden="true">
+                        <circle cx="4" cy="4" r="3.5" fill="#B32D24" />
+                        <line x1="4" y1="7" x2="4" y2="14" stroke="#1E2A38" />
+                      </svg>
+                      <span className="num">{pinned[s.id]}</span>
+                      <span className="sr-only"> to look at</span>
+                    </span>
+                  )}
+                </>
+              )}
+            </NavLink>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  );
+}

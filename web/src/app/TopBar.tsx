@@ -1,0 +1,77 @@
+import { format } from './time.ts';
+import { CircleHelp, Redo2, Undo2 } from 'lucide-react';
+import { Link } from 'react-router';
+import { useStore } from 'zustand';
+import { sayRefusal } from '@ample/core/words';
+import { useDraft } from '../store/draft.ts';
+import { exportWork } from '../store/export.ts';
+import { history, saveNow, useJob, useSave } from '../store/job.ts';
+import { switchUnits, useUnits } from '../store/prefs.ts';
+
+function Saved() {
+  const { state, at, trouble } = useSave();
+  const units = useUnits();
+  if (state === 'failed' && trouble)
+    return (
+      <div role="alert" className="flex items-center gap-2 border-l-4 border-pencil bg-white px-2 text-sm">
+        <span className="max-w-[46ch]">{sayRefusal(trouble, units)}</span>
+        <button className="btn" onClick={exportWork}>
+          Export to a file
+        </button>
+        <button className="btn" onClick={() => void saveNow()}>
+          Try again
+        </button>
+      </div>
+    );
+  return (
+    <span className="text-sm text-quiet" role="status">
+      {state === 'saving' ? 'saving…' : at ? `saved ${format(at)}` : 'saved'}
+    </span>
+  );
+}
+
+/** Wordmark, what is open, saved state, undo and redo, units, help. */
+export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
+  const job = useJob((s) => s.job);
+  const wearer = useJob((s) => s.wearer);
+  const size = useDraft((s) => s.draft?.size ?? null);
+  const pattern = useDraft((s) => s.pattern?.name ?? null);
+  const { unit } = useUnits();
+  const back = useStore(useJob.temporal, (s) => s.pastStates.length);
+  const forth = useStore(useJob.temporal, (s) => s.futureStates.length);
+  return (
+    <header className="flex min-h-[52px] flex-wrap items-center gap-x-4 gap-y-1 px-4 py-1">
+      <Link to="/" className="font-head text-lg font-semibold">
+        Ample Draft
+      </Link>
+      {job && wearer && (
+        <>
+          <span className="truncate">
+            {wearer.name}
+            {pattern && ` · ${pattern}`}
+            {size && ` · size ${size}`}
+          </span>
+          <span className="ml-auto" />
+          <Saved />
+          <button className="btn btn-plain" onClick={() => history().undo()} disabled={back === 0} title="Undo (Ctrl+Z)">
+            <Undo2 size={20} aria-hidden="true" />
+            <span className="sr-only">Undo</span>
+          </button>
+          <button className="btn btn-plain" onClick={() => history().redo()} disabled={forth === 0} title="Redo (Ctrl+Shift+Z)">
+            <Redo2 size={20} aria-hidden="true" />
+            <span className="sr-only">Redo</span>
+          </button>
+        </>
+      )}
+      {!job && <span className="ml-auto" />}
+      <button className="btn num" onClick={switchUnits} title="Switch between centimetres and inches (key U)" aria-label={`Units: ${unit === 'cm' ? 'centimetres' : 'inches'}. Switch.`}>
+        <span className={unit === 'cm' ? 'font-semibold underline underline-offset-4' : 'text-quiet'}>cm</span>
+        <span className={unit === 'in' ? 'font-semibold underline underline-offset-4' : 'text-quiet'}>in</span>
+      </button>
+      <button className="btn btn-plain" onClick={onHelp} title="Help (?)">
+        <CircleHelp size={20} aria-hidden="true" />
+        <span className="sr-only">Help</span>
+      </button>
+    </header>
+  );
+}

@@ -1,0 +1,25 @@
+import { config } from 'zod/v4/core';
+import '@fontsource/atkinson-hyperlegible/latin-400.css';
+import '@fontsource/atkinson-hyperlegible/latin-700.css';
+import '@fontsource/bitter/latin-600.css';
+import '@fontsource/spline-sans-mono/latin-400.css';
+import '@fontsource/spline-sans-mono/latin-500.css';
+import './styles.css';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router/dom';
+import { openLibrary } from './store/library.ts';
+import { router } from './app/router.tsx';
+
+// The page forbids making code from strings.
+config({ jitless: true });
+
+const root = document.getElementById('root');
+if (!root) throw new Error('main: expected an element #root');
+void openLibrary().then(() =>
+  createRoot(root).render(
+    <StrictMode>
+      <RouterProvider router={router} />
+    </StrictMode>,
+  ),
+);

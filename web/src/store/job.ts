@@ -1,0 +1,126 @@
+import { temporal } from 'zundo';
+import { create } from 'zustand';
+import type { Value } from '@ample/core/alterations';
+import type { Job, Step, Wearer } from '@ample/core/formats';
+import type { MeasurementKey, Pattern } from '@ample/core/pattern';
+import type { Refusal } from '@ample/core/units';
+import { saveDocuments, useLibrary } from './library.ts';
+import { clearJournal, writeJournal } from './journal.ts';
+
+/** The open job: the two documents one edits. Undo is a list of these. */
+interface OpenJob {
+  readonly job: Job | null;
+  readonly wearer: Wearer | null;
+}
+
+export const useJob = create<OpenJob>()(
+  temporal((): OpenJob => ({ job: null, wearer: null }), {
+    limit: 200,
+    equality: (a, b) => a.job === b.job && a.wearer === b.wearer,
+  }),
+);
+
+interface SaveState {
+  readonly state: 'saved' | 'saving' | 'failed';
+  readonly at: Date | null;
+  readonly trouble: Refusal | null;
+}
+export const useSave = create<SaveState>(() => ({ state: 'saved', at: null, trouble: null }));
+
+export const history = () => useJob.temporal.getState();
+
+/** Opens a job from the library; history starts afresh. */
+export function openJob(id: string): boolean {
+  const { jobs, wearers } = useLibrary.getState();
+  const job = jobs.find((j) => j.id === id);
+  const ref = job?.wearer;
+  const wearer = ref && 'id' in ref ? wearers.find((w) => w.id === ref.id) : ref && 'format' in ref ? ref : undefined;
+  if (!job || !wearer) return false;
+  if (useJob.getState().job?.id === id) return true;
+  history().pause();
+  useJob.setState({ job, wearer });
+  history().resume();
+  history().clear();
+  return true;
+}
+
+export function patternOf(job: Job | null, patterns: readonly Pattern[]): Pattern | null {
+  const ref = job?.pattern;
+  if (!ref) return null;
+  if ('format' in ref) return ref;
+  const id = 'id' in ref ? ref.id : 'sample' in ref ? ref.sample : '';
+  return patterns.find((p) => p.id === id) ?? null;
+}
+
+export const editJob = (change: (job: Job) => Job): void => useJob.setState((s) => (s.job ? { job: change(s.job) } : s));
+export const editStep = (id: string, change: (step: Step) => Step): void => editJob((j) => ({ ...j, steps: j.steps.map((s) => (s.id === id ? change(s) : s)) }));
+export const setValue = (step: string, key: string, value: Value): void =>
+  editStep(step, (s) => ({ ...s, values: { ...s.values, [key]: value as Step['values'][string] } }));
+/** An amount typed or dragged becomes one's own. */
+export const setOwnTotal = (step: string, total: number): void => editStep(step, (s) => ({ ...s, school: 'own', values: { ...s.values, total } }));
+
+/** One reading of the newest set; null takes it away. */
+export function setReading(key: MeasurementKey, index: 0 | 1, value: number | null): void {
+  useJob.setState((s) => {
+    if (!s.wearer) return s;
+    const sets = [...s.wearer.sets].sort((a, b) => b.date.localeCompare(a.date));
+    const newest = sets[0];
+    if (!newest) return s;
+    const now = [...(newest.readings[key] ?? [])];
+    if (value === null) now.splice(index, 1);
+    else now[Math.min(index, now.length)] = value;
+    const { [key]: _old, ...rest } = newest.readings;
+    const readings = now.length > 0 ? { ...rest, [key]: now } : rest;
+    return { wearer: { ...s.wearer, sets: s.wearer.sets.map((x) => (x.id === newest.id ? { ...newest, readings } : x)) } };
+  });
+}
+
+/**
+ * A gesture that changes the job many times but is undone as one: begin, change, then end or cancel.
+ * Cancel restores the documents of the beginning.
+ */
+export function beginGesture(): { readonly end: () => void; readonly cancel: () => void } {
+  const before = useJob.getState();
+  history().pause();
+  return {
+    end: () => {
+      const after = useJob.getState();
+      useJob.setState({ job: before.job, wearer: before.wearer });
+      history().resume();
+      if (after.job !== before.job || after.wearer !== before.wearer) useJob.setState({ job: after.job, wearer: after.wearer });
+    },
+    cancel: () => {
+      useJob.setState({ job: before.job, wearer: before.wearer });
+      history().resume();
+    },
+  };
+}
+
+let timer: ReturnType<typeof setTimeout> | undefined;
+let saves: Promise<void> = Promise.resolve();
+
+async function save(): Promise<void> {
+  const { job, wearer } = useJob.getState();
+  if (!job || !wearer) return;
+  const trouble = await saveDocuments(job, wearer);
+  if (!trouble) clearJournal({ job, wearer });
+  useSave.setState(trouble ? { state: 'failed', trouble } : { state: 'saved', at: new Date(), trouble: null });
+}
+
+export const saveNow = (): Promise<void> => {
+  clearTimeout(timer);
+  saves = saves.then(save);
+  return saves;
+};
+
+/** Saves a moment after every change; the journal holds it until then. */
+export function startAutosave(): () => void {
+  return useJob.subscribe((now, before) => {
+    if (!now.job || !now.wearer || now.job.id !== before.job?.id) return;
+    if (now.job === before.job && now.wearer === before.wearer) return;
+    writeJournal({ job: now.job, wearer: now.wearer });
+    useSave.setState({ state: 'saving' });
+    clearTimeout(timer);
+    timer = setTimeout(() => void saveNow(), 250);
+  });
+}

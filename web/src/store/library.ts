@@ -1,0 +1,126 @@
+import { create } from 'zustand';
+import { jobSchema, readJob, readPattern, readWearer, wearerSchema, type Job, type Wearer } from '@ample/core/formats';
+import type { Pattern } from '@ample/core/pattern';
+import type { Refusal, Result } from '@ample/core/units';
+import { DEMO_JOBS, DEMO_WEARERS, demoPattern } from '@ample/samples';
+import { AmpleDatabase, type Damaged } from './db.ts';
+import { readJournal } from './journal.ts';
+
+/** Everything on the rail and in the drawers. */
+interface Library {
+  readonly ready: boolean;
+  readonly wearers: readonly Wearer[];
+  readonly patterns: readonly Pattern[];
+  readonly jobs: readonly Job[];
+  readonly damaged: readonly Damaged[];
+  readonly trouble: Refusal | null;
+}
+
+export const db = new AmpleDatabase();
+export const useLibrary = create<Library>(() => ({ ready: false, wearers: [], patterns: [], jobs: [], damaged: [], trouble: null }));
+
+/** What went wrong with storage, by kind: a full disk has its own way on. */
+export function storageTrouble(error: unknown): Refusal {
+  const text = error instanceof Error ? `${error.name} ${error.message}` : String(error);
+  return /quota/i.test(text) ? { code: 'storage-full', data: {} } : { code: 'storage-failed', data: { detail: text.slice(0, 120) } };
+}
+
+/** Fills an empty browser with the demo scenario, once. */
+async function seed(): Promise<void> {
+  if (await db.meta.get('seeded')) return;
+  await db.transaction('rw', [db.wearers, db.patterns, db.jobs, db.meta], async () => {
+    await db.wearers.bulkPut([...DEMO_WEARERS]);
+    await db.patterns.put(demoPattern() as Pattern & { id: string });
+    await db.jobs.bulkPut([...DEMO_JOBS]);
+    await db.meta.put({ key: 'seeded', value: new Date().toISOString() });
+  });
+}
+
+/** Sound documents, and the damaged ones set aside whole. */
+async function load<T extends { id: string }>(kind: Damaged['kind'], rows: readonly unknown[], read: (value: unknown) => Result<T>, remove: (key: string) => Promise<void>): Promise<T[]> {
+  const sound: T[] = [];
+  for (const raw of rows) {
+    const result = read(raw);
+    if (result.ok) {
+      sound.push(result.value);
+      continue;
+    }
+    const key = String((raw as { id?: unknown }).id ?? '');
+    const { where, what } = result.error.data;
+    await db.damaged.add({ kind, key, detail: where === undefined ? result.error.code : `${where}: ${what}`, raw } as Damaged);
+    await remove(key);
+  }
+  return sound;
+}
+
+/** Reads everything from the browser; a journal from a tab that closed in the middle is taken over first. */
+export async function openLibrary(): Promise<void> {
+  try {
+    await seed();
+    const journal = readJournal();
+    if (journal) {
+      await db.jobs.put(journal.job);
+      await db.wearers.put(journal.wearer);
+    }
+    const wearers = await load('wearer', await db.wearers.toArray(), readWearer, (k) => db.wearers.delete(k));
+    const patterns = await load('pattern', await db.patterns.toArray(), readPattern, (k) => db.patterns.delete(k));
+    const jobs = await load('job', await db.jobs.toArray(), readJob, (k) => db.jobs.delete(k));
+    useLibrary.setState({ ready: true, wearers, patterns: patterns.length > 0 ? patterns : [demoPattern()], jobs, damaged: await db.damaged.toArray(), trouble: null });
+  } catch (error) {
+    // Without storage the app still works on the demo; nothing will be kept, and it says so.
+    useLibrary.setState({ ready: true, wearers: DEMO_WEARERS, patterns: [demoPattern()], jobs: DEMO_JOBS, trouble: storageTrouble(error) });
+  }
+}
+
+export async function saveDocuments(job: Job, wearer: Wearer): Promise<Refusal | null> {
+  useLibrary.setState((s) => ({
+    jobs: s.jobs.some((j) => j.id === job.id) ? s.jobs.map((j) => (j.id === job.id ? job : j)) : [...s.jobs, job],
+    wearers: s.wearers.some((w) => w.id === wearer.id) ? s.wearers.map((w) => (w.id === wearer.id ? wearer : w)) : [...s.wearers, wearer],
+  }));
+  try {
+    await db.transaction('rw', [db.jobs, db.wearers], async () => {
+      await db.jobs.put(job);
+      await db.wearers.put(wearer);
+    });
+    return null;
+  } catch (error) {
+    return storageTrouble(error);
+  }
+}
+
+/** A new wearer with an empty job on the first pattern. */
+export async function startOwn(name: string, title: string, today: string): Promise<string> {
+  const id = crypto.randomUUID().slice(0, 8);
+  const wearer = wearerSchema.parse({ format: 'ample-draft/wearer', version: 1, id: `w-${id}`, name, sets: [{ id: `s-${id}`, date: today, readings: {} }] });
+  const job = jobSchema.parse({ format: 'ample-draft/job', version: 1, id: `j-${id}`, title, wearer: { id: wearer.id }, pattern: { id: useLibrary.getState().patterns[0]?.id ?? 'causeway' } });
+  useLibrary.setState({ trouble: await saveDocuments(job, wearer) });
+  return job.id;
+}
+
+export async function clearDemo(): Promise<void> {
+  const { jobs, wearers } = useLibrary.getState();
+  const gone = jobs.filter((j) => j.demo).map((j) => j.id);
+  const kept = jobs.filter((j) => !j.demo);
+  const unused = DEMO_WEARERS.map((w) => w.id).filter((w) => !kept.some((j) => 'id' in j.wearer && j.wearer.id === w));
+  useLibrary.setState({ jobs: kept, wearers: wearers.filter((w) => !unused.includes(w.id)) });
+  try {
+    await db.jobs.bulkDelete(gone);
+    await db.wearers.bulkDelete(unused);
+  } catch (error) {
+    useLibrary.setState({ trouble: storageTrouble(error) });
+  }
+}
+
+export async function bringDemoBack(): Promise<void> {
+  try {
+    await db.meta.delete('seeded');
+  } catch (error) {
+    useLibrary.setState({ trouble: storageTrouble(error) });
+  }
+  await openLibrary();
+}
+
+export async function forgetDamaged(id: number): Promise<void> {
+  await db.damaged.delete(id);
+  useLibrary.setState((s) => ({ damaged: s.damaged.filter((d) => d.id !== id) }));
+}

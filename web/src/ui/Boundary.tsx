@@ -1,0 +1,35 @@
+import { Component, type ReactNode } from 'react';
+import { exportWork } from '../store/export.ts';
+
+interface Props {
+  readonly where: string;
+  readonly children: ReactNode;
+}
+
+/** Keeps a fault in one station from taking the work with it. */
+export class Boundary extends Component<Props, { readonly fault: string | null }> {
+  override state: { readonly fault: string | null } = { fault: null };
+
+  static getDerivedStateFromError(error: unknown) {
+    return { fault: error instanceof Error ? error.message : String(error) };
+  }
+
+  override render() {
+    if (this.state.fault === null) return this.props.children;
+    return (
+      <div role="alert" className="m-6 max-w-[60ch] border-l-4 border-pencil bg-white p-4">
+        <h2>{this.props.where} could not be shown</h2>
+        <p className="my-2">Your work is safe. Show it again, or undo the last change first; every other station still works.</p>
+        <p className="mb-3 text-sm text-quiet">{this.state.fault}</p>
+        <div className="flex gap-2">
+          <button className="btn" onClick={() => this.setState({ fault: null })}>
+            Show again
+          </button>
+          <button className="btn" onClick={exportWork}>
+            Export to a file
+          </button>
+        </div>
+      </div>
+    );
+  }
+}

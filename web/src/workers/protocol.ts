@@ -1,0 +1,27 @@
+import type { Draft, ResolvedJob } from '@ample/core/draft';
+import type { PaperId } from '@ample/core/formats';
+import type { PdfLabel } from '@ample/core/formats/pdf';
+import type { Pattern, Piece } from '@ample/core/pattern';
+
+/** Version of the messages: a worker from another build is refused rather than misread. */
+export const PROTOCOL = 1;
+
+export interface PdfRequest {
+  readonly pieces: readonly Piece[];
+  readonly original: readonly Piece[];
+  readonly paper: PaperId;
+  readonly label: PdfLabel;
+  readonly notes: readonly string[];
+  readonly fonts: { readonly text: string; readonly bold: string };
+}
+
+/** A pattern is large and seldom changes: null means the one sent last. */
+export type DraftRequest = Omit<ResolvedJob, 'pattern'> & { readonly pattern: Pattern | null };
+
+export type Request =
+  | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'draft'; readonly input: DraftRequest }
+  | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'pdf'; readonly input: PdfRequest };
+
+export type Reply =
+  | { readonly v: typeof PROTOCOL; readonly id: number; readonly ok: true; readonly value: Draft | Uint8Array }
+  | { readonly v: typeof PROTOCOL; readonly id: number; readonly ok: false; readonly message: string };
