@@ -2,4 +2,5 @@ export * from './catalogue.ts';
 export * from './contract.ts';
 export * from './interpreter.ts';
 export * from './values.ts';
+export { armholePath, findFront } from './fullBustSideDart/landmarks.ts';
 export { fullBustSideDart, spreadReach } from './fullBustSideDart/definition.ts';

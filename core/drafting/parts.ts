@@ -27,7 +27,7 @@ export function armholeCurve(shoulder: Point, alongShoulder: Point, pitch: Point
 export function neckCurve(centre: Point, neckPoint: Point, alongShoulder: Point): Path {
   const arrive = rotate(alongShoulder, -QUARTER);
   return pathFromSpans([
-    curve(centre, { x: centre.x + 0.58 * (neckPoint.x - centre.x), y: centre.y }, sub(neckPoint, scale(arrive, 0.5 * Math.abs(neckPoint.y - centre.y))), neckPoint),
+    curve(centre, { x: centre.x + 0.5 * (neckPoint.x - centre.x), y: centre.y }, sub(neckPoint, scale(arrive, 0.62 * Math.abs(neckPoint.y - centre.y))), neckPoint),
   ]);
 }
 

@@ -34,8 +34,17 @@ function readDocument<T>(value: unknown, kind: DocumentKind, schema: z.ZodType<T
   if (wrong) return { ok: false, error: wrong };
   const parsed = schema.safeParse(value);
   if (parsed.success) return ok(parsed.data);
-  const issue = parsed.error.issues[0];
-  return refuse('document-invalid', { where: issue ? issue.path.map(String).join('.') : '', what: issue?.message ?? '', count: parsed.error.issues.length });
+  const { where, what } = firstIssue(parsed.error.issues);
+  return refuse('document-invalid', { where, what, count: parsed.error.issues.length });
+}
+
+/** The first thing wrong; inside a choice of shapes, what is wrong with the fullest shape (it stands first). */
+function firstIssue(issues: readonly z.core.$ZodIssue[], above: readonly PropertyKey[] = []): { readonly where: string; readonly what: string } {
+  const issue = issues[0];
+  if (!issue) return { where: above.map(String).join('.'), what: '' };
+  const path = [...above, ...issue.path];
+  const inner = issue.code === 'invalid_union' ? issue.errors[0] : undefined;
+  return inner && inner.length > 0 ? firstIssue(inner, path) : { where: path.map(String).join('.'), what: issue.message };
 }
 
 export const readWearer = (value: unknown): Result<Wearer, DocumentError> => readDocument(value, 'wearer', wearerSchema);

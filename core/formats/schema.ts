@@ -37,9 +37,10 @@ export const stepSchema = z.object({
   on: z.boolean().default(true),
 });
 
-const fileRef = z.object({ file: z.string().min(1).max(400) });
-const idRef = z.object({ id });
-const sampleRef = z.object({ sample: z.enum(['causeway']) });
+// Strict, so that an inline document with a mistake is never mistaken for a reference to one.
+const fileRef = z.strictObject({ file: z.string().min(1).max(400) });
+const idRef = z.strictObject({ id });
+const sampleRef = z.strictObject({ sample: z.enum(['causeway']) });
 
 export const jobSchema = z.object({
   format: z.literal('ample-draft/job'),

@@ -1,7 +1,7 @@
 import { bisect } from './roots.ts';
 import { endOf, endTangent, joinPaths, pathFromSpans, pathLength, splitAtLength, startTangent, subPath, type Path } from './path.ts';
 import type { CubicSpan } from './span.ts';
-import { add, distance, left, midpoint, scale, sub, turnBetween, unit, type Point } from './vec.ts';
+import { add, distance, left, scale, sub, turnBetween, unit, type Point } from './vec.ts';
 
 /** A cubic from a to b leaving along `u` and arriving along `v` (unit vectors), handles a third of the chord. */
 export const blend = (a: Point, u: Point, b: Point, v: Point, handle = 1 / 3): CubicSpan => {
@@ -18,34 +18,32 @@ export function kinkAt(path: Path, at: number): number {
 
 /**
  * Smooths the kink at arc length `at`: the part within `reach` on both sides becomes two cubics whose end
- * tangents match what they join, and whose middle is pushed to the outside of the kink until the length is
- * what it was. Where that is impossible the middle stays on the chord side; the caller sees the length change.
- * Ends of the path are never moved.
+ * tangents match what they join and whose tangent in the middle is the mean of the two at the kink. The middle
+ * is pushed across the curve until the length is what it was, which stays within a tenth of the reach; where no
+ * such push exists the one nearest to it is taken, and the caller sees the length change. The ends never move.
  */
 export function fairAt(path: Path, at: number, reach: number): Path {
   const total = pathLength(path);
   const r = Math.min(reach, at * 0.9, (total - at) * 0.9);
   if (r < 0.5 || Math.abs(kinkAt(path, at)) < 1e-6) return path;
-  const from = at - r;
-  const to = at + r;
-  const [head, rest] = splitAtLength(path, from);
-  const [middle] = splitAtLength(rest, to - from);
-  const tail = splitAtLength(path, to)[1];
-  const a = middle.start;
-  const b = endOf(middle);
-  const u = startTangent(middle);
-  const v = endTangent(middle);
-  const corner = endOf(subPath(path, from, at));
-  const wanted = pathLength(middle);
-  const along = unit(sub(b, a));
-  const out = unit(sub(corner, midpoint(a, b)));
-  const side = out.x === 0 && out.y === 0 ? left(along) : out;
+  const head = splitAtLength(path, at - r)[0];
+  const tail = splitAtLength(path, at + r)[1];
+  const before = subPath(path, at - r, at);
+  const after = subPath(path, at, at + r);
+  const corner = endOf(before);
+  const along = unit(add(endTangent(before), startTangent(after)));
+  const across = left(along);
   const curve = (push: number): Path => {
-    const m = add(midpoint(a, b), scale(side, push));
-    return pathFromSpans([blend(a, u, m, along), blend(m, along, b, v)]);
+    const m = add(corner, scale(across, push));
+    return pathFromSpans([blend(before.start, startTangent(before), m, along), blend(m, along, endOf(after), endTangent(after))]);
   };
-  const excess = (push: number): number => pathLength(curve(push)) - wanted;
-  const most = distance(corner, midpoint(a, b)) * 1.5 + 0.5;
-  const push = excess(0) >= 0 || excess(most) <= 0 ? most / 3 : bisect(excess, 0, most, 1e-7);
+  const excess = (push: number): number => pathLength(curve(push)) - 2 * r;
+  const most = r / 10;
+  // The length grows towards one side and shrinks towards the other; look for the change of sign nearest to none.
+  const steps = [0, 0.05, 0.1, 0.2, 0.35, 0.5, 0.75, 1].flatMap((k) => [k * most, -k * most]).map((push) => ({ push, over: excess(push) }));
+  const start = steps[0] ?? { push: 0, over: 0 };
+  const other = steps.find((s) => s.over > 0 !== start.over > 0);
+  const nearest = steps.reduce((best, s) => (Math.abs(s.over) < Math.abs(best.over) ? s : best));
+  const push = other ? bisect(excess, Math.min(start.push, other.push), Math.max(start.push, other.push), 1e-8) : nearest.push;
   return joinPaths([head, curve(push), tail].filter((p) => p.segments.length > 0));
 }

@@ -1,5 +1,5 @@
 import { TOL } from '../units/tolerance.ts';
-import { intersectPaths } from './intersect.ts';
+import { intersectPaths, intersectSpans } from './intersect.ts';
 import { endOf, endTangent, joinPaths, pathFromSpans, polyline, spansOf, splitPath, startTangent, type Path } from './path.ts';
 import { curvatureOn, derivativeOn, pointOn, splitSpan, tangentOn, type CubicSpan, type Span } from './span.ts';
 import { add, cross, distance, left, lineMeet, norm, scale, sub, type Point } from './vec.ts';
@@ -45,8 +45,35 @@ function offsetSpan(s: Span, d: number, depth = 0): readonly Span[] {
 /** The path moved `d` mm to the left of travel (outward for a clockwise outline); joints inside are mitred. */
 export function offsetPath(path: Path, d: number): Path {
   if (d === 0 || path.segments.length === 0) return path;
-  const parts = spansOf(path).map((s) => pathFromSpans(offsetSpan(s, d)));
+  const parts = spansOf(path).map((s) => cutLoops(pathFromSpans(offsetSpan(s, d))));
   return joinPaths(joinCorners(parts, parts.map(() => d), false));
+}
+
+/**
+ * Where a hollow curve is tighter than the offset, the offset folds over itself; the little loop is cut off at
+ * its crossing, which is where a pencil held at that distance would turn.
+ */
+function cutLoops(path: Path): Path {
+  let spans: readonly Span[] = spansOf(path);
+  for (let guard = 0; guard < 8; guard++) {
+    const crossing = firstCrossing(spans);
+    if (!crossing) break;
+    const { i, j, s, t } = crossing;
+    const head = splitSpan(spans[i] as Span, s)[0];
+    const tail = splitSpan(spans[j] as Span, t)[1];
+    spans = [...spans.slice(0, i), head, tail, ...spans.slice(j + 1)];
+  }
+  return pathFromSpans(spans);
+}
+
+function firstCrossing(spans: readonly Span[]): { i: number; j: number; s: number; t: number } | null {
+  for (let i = 0; i < spans.length; i++)
+    for (let j = spans.length - 1; j > i; j--) {
+      const joint = j === i + 1 ? (spans[i] as Span).b : null;
+      const hit = intersectSpans(spans[i] as Span, spans[j] as Span).find((h) => !joint || distance(h.point, joint) > 1e-3);
+      if (hit) return { i, j, s: hit.s, t: hit.t };
+    }
+  return null;
 }
 
 /** Moves two neighbouring offset paths to meet: trimmed where they cross, mitred where they part. */

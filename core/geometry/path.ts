@@ -1,3 +1,4 @@
+import { TOL } from '../units/tolerance.ts';
 import { parameterAt, spanLength } from './length.ts';
 import { move, type Rigid } from './rigid.ts';
 import { mapSpan, pointOn, reverseSpan, splitSpan, tangentOn, type Span } from './span.ts';
@@ -68,7 +69,11 @@ export function placeAt(path: Path, at: number): PathPlace {
   for (let i = 0; i < spans.length; i++) {
     const s = spans[i] as Span;
     const n = spanLength(s);
-    if (rest <= n || i === spans.length - 1) return { span: i, t: parameterAt(s, rest) };
+    if (rest <= n || i === spans.length - 1) {
+      // At a joint exactly: a sliver of a span would have no direction of its own.
+      if (n - rest < TOL.same) return { span: i, t: 1 };
+      return { span: i, t: rest < TOL.same ? 0 : parameterAt(s, rest) };
+    }
     rest -= n;
   }
   return { span: 0, t: 0 };

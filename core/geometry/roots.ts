@@ -8,7 +8,7 @@ export function bernsteinRoots(coefficients: readonly number[], zero = 1e-11): r
   if (size === 0) return found;
   search(coefficients, 0, 1, size * zero, 0, found);
   found.sort((p, q) => p - q);
-  return found.filter((t, i) => i === 0 || t - (found[i - 1] as number) > 1e-7);
+  return found.filter((t, i) => i === 0 || t - (found[i - 1] as number) > 2e-5);
 }
 
 function search(
@@ -19,6 +19,11 @@ function search(
   depth: number,
   out: number[],
 ): void {
+  // Within the noise throughout: a touching root; going on would only find it again in every smaller part.
+  if (c.every((v) => Math.abs(v) < zero)) {
+    out.push((lo + hi) / 2);
+    return;
+  }
   let positive = false;
   let negative = false;
   for (const v of c) {

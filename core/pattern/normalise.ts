@@ -31,7 +31,8 @@ function snapJoins(edges: readonly Edge[]): readonly Edge[] {
   return edges.map((edge, i) => {
     const before = edges[(i + edges.length - 1) % edges.length];
     const start = before ? endOf(before.path) : edge.path.start;
-    if (distance(start, edge.path.start) > TOL.join) return edge;
+    const gap = distance(start, edge.path.start);
+    if (gap < 1e-9 || gap > TOL.join) return edge;
     const path: Path = { start, segments: edge.path.segments };
     return { ...edge, path: pathFromSpans(spansOf(path)) };
   });

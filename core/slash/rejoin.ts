@@ -16,15 +16,14 @@ export interface Joint {
  * Joins the moved portion that ended at a cut node with the one that began there. Apart: a straight bridge.
  * Overlapping: both are trimmed where they cross, or, when they run over each other without crossing, at the
  * middle of the overlap along the direction `across` of the cut. Nothing is lost from the area sum: what is
- * trimmed stays in `closing`.
+ * trimmed stays in `closing`. Null when the overlap is longer than the paper beside it.
  */
-export function joinPortions(before: Path, after: Path, across: Point): Joint {
+export function joinPortions(before: Path, after: Path, across: Point): Joint | null {
   const a = endOf(before);
   const b = after.start;
   if (distance(a, b) <= TOL.same) return { before, after, bridge: null, closing: null };
   const along = unit(add(endTangent(before), startTangent(after)));
-  const bridgeOnly = (): Joint => ({ before, after, bridge: polyline([a, b]), closing: polyline([a, b]) });
-  if (dot(sub(b, a), along) >= 0) return bridgeOnly();
+  if (dot(sub(b, a), along) >= 0) return { before, after, bridge: polyline([a, b]), closing: polyline([a, b]) };
 
   const near = 4 * distance(a, b) + 1;
   const cost = (h: PathHit): number => pathLength(before) - lengthTo(before, h.first) + lengthTo(after, h.second);
@@ -36,7 +35,7 @@ export function joinPortions(before: Path, after: Path, across: Point): Joint {
   const line = polyline([sub(m, reach), add(m, reach)]);
   const p = [...intersectPaths(before, line)].sort((x, y) => distance(x.point, a) - distance(y.point, a))[0];
   const q = [...intersectPaths(after, line)].sort((x, y) => distance(x.point, b) - distance(y.point, b))[0];
-  return p && q ? trimmed(before, after, p.first, q.first) : bridgeOnly();
+  return p && q ? trimmed(before, after, p.first, q.first) : null;
 }
 
 function trimmed(before: Path, after: Path, p: PathHit['first'], q: PathHit['first']): Joint {

@@ -108,7 +108,7 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     const before = moved[i] as Path;
     const after = moved[j] as Path;
     const joint = joinPortions(before, after, cutDirection(graph, node, motions));
-    if (joint.before.segments.length === 0 || joint.after.segments.length === 0) return refuse('overlap-too-large', { edge: (graph.portions[i] as Portion).edge });
+    if (!joint || joint.before.segments.length === 0 || joint.after.segments.length === 0) return refuse('overlap-too-large', { edge: (graph.portions[i] as Portion).edge });
     moved[i] = joint.before;
     moved[j] = joint.after;
     cutFrom[j] = (cutFrom[j] ?? 0) + pathLength(after) - pathLength(joint.after);

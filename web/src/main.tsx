@@ -1,4 +1,4 @@
-import { config } from 'zod/v4/core';
+import './zodSetup.ts';
 import '@fontsource/atkinson-hyperlegible/latin-400.css';
 import '@fontsource/atkinson-hyperlegible/latin-700.css';
 import '@fontsource/bitter/latin-600.css';
@@ -10,9 +10,6 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { openLibrary } from './store/library.ts';
 import { router } from './app/router.tsx';
-
-// The page forbids making code from strings.
-config({ jitless: true });
 
 const root = document.getElementById('root');
 if (!root) throw new Error('main: expected an element #root');

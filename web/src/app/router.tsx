@@ -1,31 +1,25 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { Body } from '../stations/body/Body.tsx';
-import { Check } from '../stations/check/Check.tsx';
-import { Compare, Toile } from '../stations/later/Later.tsx';
-import { PatternStation } from '../stations/pattern/Pattern.tsx';
-import { Plan } from '../stations/plan/Plan.tsx';
-import { Print } from '../stations/print/Print.tsx';
 import { Rail } from '../stations/rail/Rail.tsx';
-import { Size } from '../stations/size/Size.tsx';
-import { Table } from '../table/Table.tsx';
 import { Shell } from './Shell.tsx';
 
+/** Stations are loaded when they are opened, so that the rail is quick. */
 export const router = createBrowserRouter([
   { path: '/', element: <Shell />, children: [{ index: true, element: <Rail /> }] },
   {
     path: '/job/:job',
     element: <Shell />,
+    HydrateFallback: () => null,
     children: [
       { index: true, element: <Navigate to="body" replace /> },
-      { path: 'body', element: <Body /> },
-      { path: 'pattern', element: <PatternStation /> },
-      { path: 'size', element: <Size /> },
-      { path: 'compare', element: <Compare /> },
-      { path: 'plan', element: <Plan /> },
-      { path: 'table', element: <Table /> },
-      { path: 'check', element: <Check /> },
-      { path: 'toile', element: <Toile /> },
-      { path: 'print', element: <Print /> },
+      { path: 'body', lazy: async () => ({ Component: (await import('../stations/body/Body.tsx')).Body }) },
+      { path: 'pattern', lazy: async () => ({ Component: (await import('../stations/pattern/Pattern.tsx')).PatternStation }) },
+      { path: 'size', lazy: async () => ({ Component: (await import('../stations/size/Size.tsx')).Size }) },
+      { path: 'compare', lazy: async () => ({ Component: (await import('../stations/later/Later.tsx')).Compare }) },
+      { path: 'plan', lazy: async () => ({ Component: (await import('../stations/plan/Plan.tsx')).Plan }) },
+      { path: 'table', lazy: async () => ({ Component: (await import('../table/Table.tsx')).Table }) },
+      { path: 'check', lazy: async () => ({ Component: (await import('../stations/check/Check.tsx')).Check }) },
+      { path: 'toile', lazy: async () => ({ Component: (await import('../stations/later/Later.tsx')).Toile }) },
+      { path: 'print', lazy: async () => ({ Component: (await import('../stations/print/Print.tsx')).Print }) },
     ],
   },
   { path: '*', element: <Navigate to="/" replace /> },

@@ -33,8 +33,7 @@ export const history = () => useJob.temporal.getState();
 export function openJob(id: string): boolean {
   const { jobs, wearers } = useLibrary.getState();
   const job = jobs.find((j) => j.id === id);
-  const ref = job?.wearer;
-  const wearer = ref && 'id' in ref ? wearers.find((w) => w.id === ref.id) : ref && 'format' in ref ? ref : undefined;
+  const wearer = job && wearerOf(job, wearers);
   if (!job || !wearer) return false;
   if (useJob.getState().job?.id === id) return true;
   history().pause();
@@ -44,10 +43,17 @@ export function openJob(id: string): boolean {
   return true;
 }
 
+/** The wearer of a job: inline, or from the drawer. */
+export function wearerOf(job: Job, wearers: readonly Wearer[]): Wearer | undefined {
+  const ref = job.wearer;
+  if ('sets' in ref) return ref;
+  return 'id' in ref ? wearers.find((w) => w.id === ref.id) : undefined;
+}
+
 export function patternOf(job: Job | null, patterns: readonly Pattern[]): Pattern | null {
   const ref = job?.pattern;
   if (!ref) return null;
-  if ('format' in ref) return ref;
+  if ('chart' in ref) return ref;
   const id = 'id' in ref ? ref.id : 'sample' in ref ? ref.sample : '';
   return patterns.find((p) => p.id === id) ?? null;
 }

@@ -13,4 +13,6 @@ interface Prefs {
 export const usePrefs = create<Prefs>()(persist((): Prefs => ({ units: { unit: 'cm', fraction: 8 }, paper: 'a4', withOriginal: true }), { name: 'ample-draft.prefs' }));
 
 export const useUnits = (): Units => usePrefs((s) => s.units);
-export const switchUnits = (): void => usePrefs.setState((s) => ({ units: { ...s.units, unit: s.units.unit === 'cm' ? 'in' : 'cm' } }));
+export const switchUnits = (): void => {
+  usePrefs.setState((s) => ({ units: { ...s.units, unit: s.units.unit === 'cm' ? 'in' : 'cm' } }));
+};

@@ -1,10 +1,7 @@
-import { config } from 'zod/v4/core';
+import '../zodSetup.ts';
 import { draft, emptyCache, type DraftCache } from '@ample/core/draft';
 import type { Pattern } from '@ample/core/pattern';
 import { PROTOCOL, type Reply, type Request } from './protocol.ts';
-
-// The page forbids making code from strings.
-config({ jitless: true });
 
 /** Replays a job. Keeps nothing between messages but caches: the pattern sent last, and the steps made from it. */
 let pattern: Pattern | null = null;

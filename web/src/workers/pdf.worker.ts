@@ -1,4 +1,4 @@
-import PDFDocument from 'pdfkit/js/pdfkit.standalone.js';
+import PDFDocument from 'pdfkit';
 import { pageMap } from '@ample/core/formats';
 import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
 import { PROTOCOL, type Reply, type Request } from './protocol.ts';

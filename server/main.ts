@@ -1,0 +1,17 @@
+import { fileURLToPath } from 'node:url';
+import { createApp } from './app.ts';
+
+const dist = fileURLToPath(new URL('../web/dist', import.meta.url));
+const port = Number(process.env['PORT'] ?? 4180);
+const host = process.env['HOST'] ?? '127.0.0.1';
+
+const server = createApp(dist).listen(port, host, (error?: Error) => {
+  if (error) {
+    process.stderr.write(`The server could not start on port ${port}: ${error.message}. Set PORT to a free one.\n`);
+    process.exitCode = 1;
+    return;
+  }
+  process.stdout.write(`Ample Draft is at http://${host}:${port} with the demo scenario on the rail.\n`);
+});
+process.on('SIGTERM', () => server.close());
+process.on('SIGINT', () => server.close());

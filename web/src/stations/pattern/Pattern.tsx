@@ -1,0 +1,109 @@
+import { drawPiece, pathData } from '@ample/core/formats';
+import type { MeasurementKey, Pattern, Piece } from '@ample/core/pattern';
+import { MEASUREMENT_WORDS } from '@ample/core/words';
+import { patternOf, useJob } from '../../store/job.ts';
+import { useLibrary } from '../../store/library.ts';
+import { useDraft } from '../../store/draft.ts';
+import { Length, Station } from '../../ui/parts.tsx';
+
+const COLUMNS: readonly MeasurementKey[] = ['highBust', 'fullBust', 'waist', 'hip', 'napeToWaist', 'shoulder'];
+
+/** What the pattern was drafted for, to read; the pieces laid out small. */
+export function PatternStation() {
+  const job = useJob((s) => s.job);
+  const patterns = useLibrary((s) => s.patterns);
+  const size = useDraft((s) => s.draft?.size ?? null);
+  const pattern = patternOf(job, patterns);
+  if (!pattern) return <Station title="Pattern">The pattern of this job is not in the drawer. Open the job’s file again, or take the sample.</Station>;
+  const pieces = pattern.sizes[size ?? ''] ?? Object.values(pattern.sizes)[0] ?? [];
+  return (
+    <Station title={`${pattern.house} No. ${pattern.number} “${pattern.name}”`} lead={pattern.notes}>
+      <dl className="mb-4 flex flex-wrap gap-x-8 gap-y-2">
+        <Fact name="Cloth">{pattern.fabric.kind === 'woven' ? 'woven, no stretch' : 'knit'}</Fact>
+        <Fact name="Drafted for a cup of">
+          <Length value={pattern.draftCup} both />
+        </Fact>
+        {pattern.draftedHeight !== null && (
+          <Fact name="Drafted for a height of">
+            <Length value={pattern.draftedHeight} />
+          </Fact>
+        )}
+        <Fact name="Seam allowance">
+          <Length value={pieces[0]?.edges[0]?.allowance ?? 15} both />
+        </Fact>
+      </dl>
+      <Chart pattern={pattern} size={size} />
+      <p className="mt-1 mb-5 text-sm text-quiet">The draft cup is the difference of full and high bust the pattern was drawn for. It is not a bra size.</p>
+      <h2 className="mb-2">Pieces{size !== null && `, size ${size}`}</h2>
+      <div className="flex flex-wrap gap-6">
+        {pieces.map((p) => (
+          <SmallPiece key={p.id} piece={p} />
+        ))}
+      </div>
+    </Station>
+  );
+}
+
+const Fact = ({ name, children }: { readonly name: string; readonly children: React.ReactNode }) => (
+  <div>
+    <dt className="text-sm text-quiet">{name}</dt>
+    <dd>{children}</dd>
+  </div>
+);
+
+function Chart({ pattern, size }: { readonly pattern: Pattern; readonly size: string | null }) {
+  return (
+    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Size chart">
+      <table className="sheet w-full">
+        <caption className="sr-only">Body measurements each size is drafted for</caption>
+        <thead>
+          <tr className="border-b border-ink text-sm">
+            <th className="px-3 py-2 text-left font-normal">Size</th>
+            {COLUMNS.map((c) => (
+              <th key={c} className="px-3 py-2 text-right font-normal">
+                {MEASUREMENT_WORDS[c].name}
+              </th>
+            ))}
+            <th className="px-3 py-2 text-right font-normal">Finished bust</th>
+          </tr>
+        </thead>
+        <tbody>
+          {pattern.chart.map((row) => (
+            <tr key={row.size} className={`border-b border-line ${row.size === size ? 'bg-tissue font-bold' : ''}`}>
+              <th scope="row" className="num px-3 py-1.5 text-left">
+                {row.size}
+                {row.size === size && <span className="ml-2 font-sans text-sm font-normal">this job</span>}
+              </th>
+              {COLUMNS.map((c) => (
+                <td key={c} className="px-3 py-1.5 text-right">
+                  {row.body[c] !== undefined && <Length value={row.body[c]} />}
+                </td>
+              ))}
+              <td className="px-3 py-1.5 text-right">{pattern.finished[row.size] && <Length value={pattern.finished[row.size]?.bust ?? 0} />}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function SmallPiece({ piece }: { readonly piece: Piece }) {
+  const d = drawPiece(piece);
+  const { minX, minY, maxX, maxY } = d.bounds;
+  const line = { vectorEffect: 'non-scaling-stroke' as const, fill: 'none' };
+  return (
+    <figure className="m-0">
+      <svg viewBox={`${minX - 4} ${minY - 4} ${maxX - minX + 8} ${maxY - minY + 8}`} className="h-[230px]" role="img" aria-label={piece.name}>
+        <path d={pathData(d.cutting, true)} fill="#F3E7CF" stroke="#1E2A38" vectorEffect="non-scaling-stroke" />
+        <path d={pathData(d.seam, true)} stroke="#2B4C9B" {...line} />
+        {d.darts.map((t) => (
+          <path key={t.id} d={pathData(t.legs)} stroke="#2B4C9B" {...line} />
+        ))}
+      </svg>
+      <figcaption className="text-sm">
+        {piece.name}, {piece.fold !== null ? `cut ${piece.cut} on the fold` : `cut ${piece.cut}`}
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,117 @@
+import { Switch } from 'radix-ui';
+import { Link, useParams } from 'react-router';
+import type { Draft, DraftStep } from '@ample/core/draft';
+import type { Amount } from '@ample/core/fit';
+import type { Step } from '@ample/core/formats';
+import { ALTERATION_WORDS, SCHOOL_WORDS, sayFit, sayRefusal } from '@ample/core/words';
+import { bustStep } from '@ample/samples';
+import { useDraft } from '../../store/draft.ts';
+import { editJob, editStep, setOwnTotal } from '../../store/job.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { AmountSum } from '../../ui/AmountSum.tsx';
+import { LengthField } from '../../ui/LengthField.tsx';
+import { Length, Notice, Station } from '../../ui/parts.tsx';
+
+export function Plan() {
+  const draft = useDraft((s) => s.draft);
+  const units = useUnits();
+  if (!draft) return <Station title="Plan">Doing the sums…</Station>;
+  const chosen = draft.amounts?.chosen ?? null;
+  return (
+    <Station title="Plan" lead={chosen ? sayFit({ code: `verdict.${draft.amounts?.verdict ?? 'yes'}`, data: { total: chosen.total } }, units) : undefined} wide>
+      {draft.refusal && (
+        <div className="mb-4">
+          <Notice grade="fault">{sayRefusal(draft.refusal, units)}</Notice>
+        </div>
+      )}
+      {draft.steps.length === 0 && (
+        <div className="sheet mb-4 p-4">
+          <p className="mb-3">Nothing is planned. {chosen ? 'The bust can be altered by the amount below, or by your own.' : 'Measure full bust and high bust, or type your own amount.'}</p>
+          <button className="btn btn-main" onClick={() => editJob((j) => ({ ...j, steps: [...j.steps, bustStep(`s-${j.steps.length + 1}-${Math.random().toString(36).slice(2, 7)}`)] }))}>
+            Add the bust
+          </button>
+        </div>
+      )}
+      {draft.steps.map((s, i) => (
+        <Slip key={s.step.id} step={s} index={i} draft={draft} />
+      ))}
+    </Station>
+  );
+}
+
+function Slip({ step: { step, total, outcome }, index, draft }: { readonly step: DraftStep; readonly index: number; readonly draft: Draft }) {
+  const { job } = useParams();
+  const units = useUnits();
+  const words = ALTERATION_WORDS[step.alteration];
+  const amounts = draft.amounts;
+  const active = step.school === 'auto' ? amounts?.chosen?.school : step.school;
+  return (
+    <section className="sheet mb-5" aria-label={words?.name ?? step.alteration}>
+      <header className="flex flex-wrap items-center gap-4 border-b border-line px-4 py-3">
+        <span className="num text-xl">{index + 1}</span>
+        <div className="min-w-0 flex-1">
+          <h2>{(total !== null && total < 0 ? words?.lapName : words?.name) ?? step.alteration}</h2>
+          <p className="max-w-[76ch] text-sm">{words?.about}</p>
+        </div>
+        <label className="flex items-center gap-2">
+          <Switch.Root className="relative h-7 w-12 border border-ink bg-white data-[state=checked]:bg-ink" checked={step.on} onCheckedChange={(on) => editStep(step.id, (s) => ({ ...s, on }))} aria-label="This step is carried out">
+            <Switch.Thumb className="block size-5 translate-x-1 bg-ink data-[state=checked]:translate-x-6 data-[state=checked]:bg-white" />
+          </Switch.Root>
+          {step.on ? 'on' : 'off'}
+        </label>
+        <Link className="btn btn-main" to={`/job/${job}/table`}>
+          To the table
+        </Link>
+        <button className="btn" onClick={() => editJob((j) => ({ ...j, steps: j.steps.filter((s) => s.id !== step.id) }))}>
+          Take out
+        </button>
+      </header>
+      {!outcome.ok && step.on && (
+        <div className="p-4 pb-0">
+          <Notice grade="fault">{sayRefusal(outcome.error, units)}</Notice>
+        </div>
+      )}
+      <div className="p-4">
+        <h3 className="mb-1">How much</h3>
+        <p className="mb-3 max-w-[86ch]">{amounts && sayFit({ code: amounts.why, data: {} }, units)}</p>
+        <div className="grid gap-4 min-[700px]:grid-cols-2 min-[1150px]:grid-cols-4" role="radiogroup" aria-label="Ways of computing the amount">
+          {amounts?.all.map((a) => (
+            <School key={a.school} amount={a} step={step} on={active === a.school} suggested={amounts.chosen?.school === a.school} />
+          ))}
+        </div>
+        <div className={`mt-4 flex flex-wrap items-end gap-4 border p-3 ${active === 'own' ? 'border-2 border-carbon' : 'border-line'}`}>
+          <LengthField label="Your own amount over the whole front" value={total} signed big steps min={-160} max={300} width="w-64" onCommit={(v) => v !== null && setOwnTotal(step.id, v)} />
+          {total !== null && (
+            <p className="pb-2">
+              <Length value={total / 2} sign both /> on each half
+            </p>
+          )}
+          {active === 'own' && <strong className="pb-2">chosen</strong>}
+        </div>
+      </div>
+    </section>
+  );
+}
+
+function School({ amount, step, on, suggested }: { readonly amount: Amount; readonly step: Step; readonly on: boolean; readonly suggested: boolean }) {
+  const words = SCHOOL_WORDS[amount.school];
+  const { overshoot } = amount;
+  return (
+    <label className={`workings flex cursor-pointer flex-col p-3 ${on ? 'outline-2 outline-carbon' : ''}`}>
+      <span className="flex min-h-[40px] items-center gap-2">
+        <input type="radio" className="size-5 accent-carbon" name={`school-${step.id}`} checked={on} onChange={() => editStep(step.id, (s) => ({ ...s, school: suggested ? 'auto' : amount.school }))} />
+        <span className="font-head font-semibold">{words?.name}</span>
+      </span>
+      <span className="mb-2 block min-h-[44px] text-sm">
+        {words?.when}
+        {suggested && <strong> Suggested.</strong>}
+      </span>
+      <AmountSum amount={amount} />
+      {overshoot !== null && Math.abs(overshoot) > 1 && (
+        <span className="mt-2 block text-sm">
+          {overshoot > 0 ? 'More' : 'Less'} than suggested by <Length value={Math.abs(overshoot)} />: the draft already has a cup.
+        </span>
+      )}
+    </label>
+  );
+}

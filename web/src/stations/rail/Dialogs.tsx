@@ -1,0 +1,88 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { AlertDialog, Dialog } from 'radix-ui';
+import { useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { z } from 'zod';
+import { today } from '../../app/time.ts';
+import { startOwn } from '../../store/library.ts';
+
+const startSchema = z.object({
+  name: z.string().trim().min(1, 'Type the name of the wearer; a first name or a number will do.').max(120, 'Shorten the name to 120 letters.'),
+  title: z.string().trim().max(160, 'Shorten this to 160 letters.'),
+});
+
+const box = 'fixed top-1/2 left-1/2 w-[480px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 border border-ink bg-page p-6';
+
+export function StartOwn({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  const navigate = useNavigate();
+  const { register, handleSubmit, formState, reset } = useForm({ resolver: zodResolver(startSchema), defaultValues: { name: '', title: '' } });
+  const { errors } = formState;
+  return (
+    <Dialog.Root open={open} onOpenChange={(o) => !o && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
+        <Dialog.Content className={box}>
+          <Dialog.Title className="text-xl">Start my own</Dialog.Title>
+          <Dialog.Description className="mt-1">Who is it for, and what will it be? The pattern can be read under Pattern.</Dialog.Description>
+          <form
+            className="mt-4 space-y-4"
+            noValidate
+            onSubmit={(e) =>
+              void handleSubmit(async ({ name, title }) => {
+                const id = await startOwn(name, title, today());
+                reset();
+                onClose();
+                await navigate(`/job/${id}/body`);
+              })(e)
+            }
+          >
+            <div>
+              <label htmlFor="own-name" className="mb-1 block text-sm">
+                Wearer
+              </label>
+              <input id="own-name" className="field w-full" autoComplete="off" aria-invalid={errors.name !== undefined} aria-describedby="own-name-error" {...register('name')} />
+              <p id="own-name-error" role={errors.name ? 'alert' : undefined} className="mt-1 text-sm text-pencil">
+                {errors.name?.message}
+              </p>
+            </div>
+            <div>
+              <label htmlFor="own-title" className="mb-1 block text-sm">
+                What it will be (may stay empty)
+              </label>
+              <input id="own-title" className="field w-full" autoComplete="off" {...register('title')} />
+              <p className="mt-1 text-sm text-pencil">{errors.title?.message}</p>
+            </div>
+            <div className="flex gap-3">
+              <button className="btn btn-main" type="submit">
+                Hang it on the rail
+              </button>
+              <Dialog.Close className="btn" type="button">
+                Cancel
+              </Dialog.Close>
+            </div>
+          </form>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+export function ClearDemo({ open, onClose, onClear }: { readonly open: boolean; readonly onClose: () => void; readonly onClear: () => void }) {
+  return (
+    <AlertDialog.Root open={open} onOpenChange={(o) => !o && onClose()}>
+      <AlertDialog.Portal>
+        <AlertDialog.Overlay className="fixed inset-0 bg-ink/40" />
+        <AlertDialog.Content className={box}>
+          <AlertDialog.Title className="text-xl">Clear the demo</AlertDialog.Title>
+          <AlertDialog.Description className="mt-2">The choir’s jobs and singers are taken off the rail, with anything changed in them. The pattern and everything of your own stay.</AlertDialog.Description>
+          <div className="mt-5 flex gap-3">
+            <AlertDialog.Action className="btn btn-main" onClick={onClear}>
+              Clear the demo
+            </AlertDialog.Action>
+            <AlertDialog.Cancel className="btn">Keep it</AlertDialog.Cancel>
+          </div>
+        </AlertDialog.Content>
+      </AlertDialog.Portal>
+    </AlertDialog.Root>
+  );
+}

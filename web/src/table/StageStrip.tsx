@@ -1,0 +1,54 @@
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { STAGES, type Run } from '@ample/core/alterations';
+import { sayStep, STAGE_WORDS } from '@ample/core/words';
+import { useUnits } from '../store/prefs.ts';
+
+interface Props {
+  readonly run: Run;
+  readonly stage: number;
+  readonly onStage: (stage: number) => void;
+}
+
+/** The hands' steps: what to do now, and the strip of stages to go along. */
+export function StageStrip({ run, stage, onStage }: Props) {
+  const units = useUnits();
+  const frame = run.frames[stage];
+  const name = (i: number): string => {
+    const words = STAGE_WORDS[STAGES[i] ?? 'mark'];
+    return (run.frames[i]?.laps ? words?.lapName : undefined) ?? words?.name ?? '';
+  };
+  return (
+    <section aria-label="Stages" className="border-t border-ink bg-page">
+      <div className="h-[116px] overflow-auto px-4 py-2" aria-live="polite">
+        <ol className="max-w-[92ch] list-none space-y-1">
+          {frame?.messages.map((m) => (
+            <li key={m.code}>{sayStep(m, units)}</li>
+          ))}
+          {frame?.messages.length === 0 && <li>Nothing to do at this stage.</li>}
+        </ol>
+      </div>
+      <div className="flex items-stretch border-t border-line">
+        <button className="btn btn-plain !min-h-[52px]" onClick={() => onStage(Math.max(0, stage - 1))} disabled={stage === 0} title="Back a stage (B)">
+          <ChevronLeft size={22} aria-hidden="true" />
+          <span className="sr-only">Back a stage</span>
+        </button>
+        <ol className="flex min-w-0 flex-1">
+          {STAGES.map((s, i) => (
+            <li key={s} className="min-w-0 flex-1 border-l border-line">
+              <button className={`flex h-full w-full items-center justify-center gap-1.5 px-1 focus-visible:-outline-offset-4 ${i === stage ? 'bg-ink text-white' : i < stage ? 'bg-tissue' : 'bg-white'}`} aria-current={i === stage ? 'step' : undefined} onClick={() => onStage(i)}>
+                <span className="num text-sm max-[1100px]:hidden" aria-hidden="true">
+                  {i + 1}
+                </span>
+                {name(i)}
+              </button>
+            </li>
+          ))}
+        </ol>
+        <button className="btn btn-plain !min-h-[52px] border-l !border-l-line" onClick={() => onStage(Math.min(STAGES.length - 1, stage + 1))} disabled={stage === STAGES.length - 1} title="Next stage (N)">
+          <span>Next</span>
+          <ChevronRight size={22} aria-hidden="true" />
+        </button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,149 @@
+import { Link, useParams } from 'react-router';
+import { alterationById, type Param } from '@ample/core/alterations';
+import type { Draft, DraftStep } from '@ample/core/draft';
+import { CHOICE_WORDS, PARAM_WORDS, SCHOOL_WORDS, sayFinding, sayRefusal } from '@ample/core/words';
+import { setOwnTotal, setValue, editStep } from '../store/job.ts';
+import { useUnits } from '../store/prefs.ts';
+import { AmountSum } from '../ui/AmountSum.tsx';
+import { LengthField } from '../ui/LengthField.tsx';
+import { Length, Notice } from '../ui/parts.tsx';
+
+/** Every number of the open step, typed or opened into its sum. */
+export function WorkingsPanel({ draft, active }: { readonly draft: Draft; readonly active: DraftStep | null }) {
+  const units = useUnits();
+  const { job } = useParams();
+  if (!active) return <aside className="border-l border-line p-3" aria-label="Workings" />;
+  const { step, total, values, outcome } = active;
+  const definition = alterationById(step.alteration);
+  const sum = step.school === 'own' ? null : step.school === 'auto' ? draft.amounts?.chosen : draft.amounts?.all.find((a) => a.school === step.school);
+  const run = outcome.ok ? outcome.value : null;
+  return (
+    <aside className="overflow-auto border-l border-line p-3" aria-label="Workings">
+      {!outcome.ok && step.on && (
+        <div className="mb-3">
+          <Notice grade="fault">{sayRefusal(outcome.error, units)}</Notice>
+        </div>
+      )}
+      <div className="mb-3 flex items-end gap-3">
+        <LengthField label="Over the whole front" value={total} signed big steps width="w-36" min={-160} max={300} onCommit={(v) => v !== null && setOwnTotal(step.id, v)} />
+        {total !== null && (
+          <div className="pb-1">
+            <div className="text-sm">each half</div>
+            <Length value={total / 2} sign className="text-xl" />
+          </div>
+        )}
+      </div>
+      <div className="workings mb-3 p-3">
+        <h2 className="mb-1 !text-base">{sum ? `${SCHOOL_WORDS[sum.school]?.name ?? ''}` : 'Your own amount'}</h2>
+        {sum ? (
+          <AmountSum amount={sum} />
+        ) : (
+          <button className="btn" onClick={() => editStep(step.id, (s) => ({ ...s, school: 'auto' }))}>
+            Take the computed amount
+          </button>
+        )}
+        <div className="mt-2 flex flex-wrap gap-x-3 text-sm">
+          <Link className="underline" to={`/job/${job}/body`}>
+            measurements
+          </Link>
+          <Link className="underline" to={`/job/${job}/plan`}>
+            other sums
+          </Link>
+        </div>
+      </div>
+      {run && run.darts.length > 0 && total !== 0 && (
+        <table className="mb-3 w-full">
+          <tbody>
+            {run.darts.map((d) => (
+              <tr key={d.dart} className="border-b border-line">
+                <th scope="row" className="py-1 text-left font-normal">
+                  {d.kind === 'side' ? 'Side dart takes up' : 'Waist dart takes up'}
+                </th>
+                <td className="text-right">
+                  <Length value={d.intake} />
+                </td>
+              </tr>
+            ))}
+            {run.darts[0] && (
+              <tr className="border-b border-line">
+                <th scope="row" className="py-1 text-left font-normal">
+                  Side dart legs, both
+                </th>
+                <td className="text-right">
+                  <Length value={run.darts[0].legs[0]} />
+                </td>
+              </tr>
+            )}
+          </tbody>
+        </table>
+      )}
+      <div className="space-y-3">
+        {definition?.params.filter((p) => p.key !== 'total' && p.key !== 'hingePoint').map((p) => <ParamField key={p.key} param={p} step={active} value={values[p.key] ?? p.initial} draft={draft} />)}
+      </div>
+      {run && run.findings.length > 0 && (
+        <div className="mt-4 space-y-2">
+          <h2 className="!text-base">To look at</h2>
+          {run.findings.map((f, i) => (
+            <Notice key={`${f.code}${i}`} grade={f.grade}>
+              {sayFinding(f, units)}
+            </Notice>
+          ))}
+        </div>
+      )}
+    </aside>
+  );
+}
+
+interface FieldProps {
+  readonly param: Param;
+  readonly step: DraftStep;
+  readonly value: unknown;
+  readonly draft: Draft;
+}
+
+function ParamField({ param, step, value }: FieldProps) {
+  const id = step.step.id;
+  const label = PARAM_WORDS[param.key] ?? param.key;
+  if (param.kind === 'length') return <LengthField label={label} value={typeof value === 'number' ? value : param.initial} steps min={param.min} max={param.max} width="w-full" onCommit={(v) => v !== null && setValue(id, param.key, v)} />;
+  if (param.kind === 'choice')
+    return (
+      <label className="block">
+        <span className="mb-1 block text-sm">{label}</span>
+        <select className="field w-full" value={String(value)} onChange={(e) => setValue(id, param.key, e.target.value)}>
+          {param.options.map((o) => (
+            <option key={o} value={o}>
+              {CHOICE_WORDS[`${param.key}.${o}`] ?? o}
+            </option>
+          ))}
+        </select>
+      </label>
+    );
+  if (param.kind === 'share') {
+    const share = typeof value === 'number' ? value : param.initial;
+    return (
+      <label className="block">
+        <span className="mb-1 block text-sm">
+          {label}: <span className="num">{Math.round(share * 100)} %</span> of the way from the shoulder
+        </span>
+        <input type="range" className="h-10 w-full accent-carbon" min={param.min} max={param.max} step={0.01} value={share} onChange={(e) => setValue(id, param.key, Number(e.target.value))} />
+      </label>
+    );
+  }
+  const marked = step.outcome.ok ? step.outcome.value.frames[0]?.points.find((m) => m.kind === 'bustPoint')?.at : undefined;
+  const point = value !== null && typeof value === 'object' ? (value as { x: number; y: number }) : (marked ?? null);
+  if (!point) return null;
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm">{label}, from the centre front and the neck</legend>
+      <div className="flex gap-2">
+        <LengthField label="Bust point across" bare steps value={point.x} width="w-1/2" onCommit={(x) => x !== null && setValue(id, param.key, { ...point, x })} />
+        <LengthField label="Bust point down" bare steps value={point.y} width="w-1/2" onCommit={(y) => y !== null && setValue(id, param.key, { ...point, y })} />
+      </div>
+      {value !== null && (
+        <button className="btn mt-2" onClick={() => setValue(id, param.key, null)}>
+          Back to the measured one
+        </button>
+      )}
+    </fieldset>
+  );
+}

@@ -1,0 +1,79 @@
+import { select } from 'd3-selection';
+import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
+import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import type { Box, Point } from '@ample/core/geometry';
+
+export interface View {
+  readonly x: number;
+  readonly y: number;
+  readonly k: number;
+}
+
+export interface Viewport {
+  readonly svg: RefObject<SVGSVGElement | null>;
+  readonly view: View;
+  readonly fit: () => void;
+  readonly nearer: () => void;
+  readonly farther: () => void;
+  /** Screen to mat, mm. */
+  readonly toMat: (clientX: number, clientY: number) => Point;
+}
+
+/** Pan and zoom of the mat: wheel, pinch and drag on the empty mat; handles keep their own drags. */
+export function useViewport(content: Box): Viewport {
+  const svg = useRef<SVGSVGElement | null>(null);
+  const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
+  const [view, setView] = useState<View>({ x: 0, y: 0, k: 1 });
+  const at = useRef(view);
+  const { minX, minY, maxX, maxY } = content;
+
+  const fit = useCallback(() => {
+    const el = svg.current;
+    if (!el || !behaviour.current) return;
+    const { width, height } = el.getBoundingClientRect();
+    if (width === 0 || height === 0) return;
+    const k = Math.min(width / (maxX - minX), height / (maxY - minY));
+    const x = (width - (maxX - minX) * k) / 2 - minX * k;
+    const y = (height - (maxY - minY) * k) / 2 - minY * k;
+    select(el).call(behaviour.current.transform, zoomIdentity.translate(x, y).scale(k));
+  }, [minX, minY, maxX, maxY]);
+
+  useLayoutEffect(() => {
+    const el = svg.current;
+    if (!el) return;
+    const z = zoom<SVGSVGElement, unknown>()
+      .scaleExtent([0.2, 12])
+      .filter((e: Event) => !(e.target as Element).closest('[data-handle]') && !(e as MouseEvent).button)
+      .on('zoom', (e: { transform: View }) => {
+        const next = { x: e.transform.x, y: e.transform.y, k: e.transform.k };
+        at.current = next;
+        setView(next);
+      });
+    behaviour.current = z;
+    select(el).call(z).on('dblclick.zoom', null);
+    return () => {
+      select(el).on('.zoom', null);
+    };
+  }, []);
+
+  useEffect(() => {
+    const el = svg.current;
+    if (!el) return;
+    fit();
+    const watch = new ResizeObserver(fit);
+    watch.observe(el);
+    return () => watch.disconnect();
+  }, [fit]);
+
+  const by = useCallback((factor: number) => {
+    if (svg.current && behaviour.current) select(svg.current).call(behaviour.current.scaleBy, factor);
+  }, []);
+  const nearer = useCallback(() => by(1.25), [by]);
+  const farther = useCallback(() => by(0.8), [by]);
+  const toMat = useCallback((clientX: number, clientY: number): Point => {
+    const box = svg.current?.getBoundingClientRect();
+    const { x, y, k } = at.current;
+    return { x: (clientX - (box?.left ?? 0) - x) / k, y: (clientY - (box?.top ?? 0) - y) / k };
+  }, []);
+  return { svg, view, fit, nearer, farther, toMat };
+}

@@ -1,4 +1,0 @@
-declare module 'pdfkit/js/pdfkit.standalone.js' {
-  const PDFDocument: unknown;
-  export default PDFDocument;
-}
