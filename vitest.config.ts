@@ -2,7 +2,14 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
   test: {
-    include: ['core/**/*.test.ts', 'cli/**/*.test.ts', 'samples/**/*.test.ts', 'server/**/*.test.ts', 'web/src/**/*.test.{ts,tsx}', 'scripts/**/*.test.ts'],
+    include: [
+      'core/**/*.test.ts',
+      'cli/**/*.test.ts',
+      'samples/**/*.test.ts',
+      'server/**/*.test.ts',
+      'web/src/**/*.test.{ts,tsx}',
+      'scripts/**/*.test.ts',
+    ],
     testTimeout: 30_000,
     coverage: { include: ['core/**/*.{ts,tsx}', 'cli/**/*.ts', 'web/src/**/*.{ts,tsx}'] },
   },

@@ -24,14 +24,23 @@ beforeAll(() => {
 
 /** A front nobody here drew: other names, anticlockwise, side to the left, mouth drawn along the legs. */
 const foreign = () => {
-  const path = (...p: [number, number][]) => ({ start: { x: p[0]![0], y: p[0]![1] }, segments: p.slice(1).map(([x, y]) => ({ kind: 'line', to: { x, y } })) });
+  const path = (...p: [number, number][]) => ({
+    start: { x: p[0]![0], y: p[0]![1] },
+    segments: p.slice(1).map(([x, y]) => ({ kind: 'line', to: { x, y } })),
+  });
   return {
-    format: 'ample-draft/pattern', version: 1, id: 'theirs', name: 'Theirs',
+    format: 'ample-draft/pattern',
+    version: 1,
+    id: 'theirs',
+    name: 'Theirs',
     chart: [{ size: 'M', body: { fullBust: 920 } }],
     sizes: {
       M: [
         {
-          id: 'vorne', name: 'Front', part: 'front', half: true,
+          id: 'vorne',
+          name: 'Front',
+          part: 'front',
+          half: true,
           edges: [
             { id: 'neckline', role: 'neck', path: path([0, 80], [-60, 10]) },
             { id: 'top', role: 'shoulder', path: path([-60, 10], [-165, 40]) },
@@ -48,7 +57,15 @@ const foreign = () => {
     },
   };
 };
-const foreignJob = (values: object) => ({ format: 'ample-draft/job', version: 1, id: 'j', wearer: { format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W' }, pattern: { file: 'theirs.json' }, size: 'M', steps: [{ id: 's', alteration: 'full-bust-side-dart', revision: 1, school: 'own', values }] });
+const foreignJob = (values: object) => ({
+  format: 'ample-draft/job',
+  version: 1,
+  id: 'j',
+  wearer: { format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W' },
+  pattern: { file: 'theirs.json' },
+  size: 'M',
+  steps: [{ id: 's', alteration: 'full-bust-side-dart', revision: 1, school: 'own', values }],
+});
 
 describe('ample', () => {
   it('writes samples that it can measure', async () => {
@@ -69,12 +86,21 @@ describe('ample', () => {
 
   it('alters a pattern nobody here drew, mirrored and the other way round', async () => {
     file('theirs.json', foreign());
-    const report = await json('alter', file('foreign.json', foreignJob({ total: 40, bustPoint: { x: -95, y: 260 }, hingePoint: { x: -170, y: 150 }, waistWidth: 'keep' })));
+    const report = await json(
+      'alter',
+      file(
+        'foreign.json',
+        foreignJob({ total: 40, bustPoint: { x: -95, y: 260 }, hingePoint: { x: -170, y: 150 }, waistWidth: 'keep' }),
+      ),
+    );
     const [step] = report.steps;
     const upper = step.panels.find((p: any) => p.id === 'upperSide');
     expect(Math.abs(upper.turnDegrees)).toBeCloseTo(9.886, 3);
     expect(upper.about.x).toBeCloseTo(-170, 3);
-    expect(step.darts[0].legEnds.map((p: any) => p.x).sort((a: number, b: number) => a - b)).toEqual([expect.closeTo(-248, 3), expect.closeTo(-242.211, 3)]);
+    expect(step.darts[0].legEnds.map((p: any) => p.x).sort((a: number, b: number) => a - b)).toEqual([
+      expect.closeTo(-248, 3),
+      expect.closeTo(-242.211, 3),
+    ]);
     expect(step.edges.arm.after).toBeCloseTo(step.edges.arm.before, 3);
     expect(step.insertArea).toBeGreaterThan(0);
     expect(step.overlapArea).toBe(0);
@@ -82,7 +108,16 @@ describe('ample', () => {
 
   it('writes PDF and SVG and says which', async () => {
     const out = join(folder, 'out');
-    const report = await json('alter', file('job2.json', inlineDemoJob('tove-causeway')), '--out', out, '--formats', 'pdf,svg', '--paper', 'letter');
+    const report = await json(
+      'alter',
+      file('job2.json', inlineDemoJob('tove-causeway')),
+      '--out',
+      out,
+      '--formats',
+      'pdf,svg',
+      '--paper',
+      'letter',
+    );
     expect(report.files).toEqual(['pattern.svg', 'pattern.pdf']);
     expect(readFileSync(join(out, 'pattern.pdf')).subarray(0, 8).toString()).toBe('%PDF-1.7');
     expect(report.steps[0].overlapArea).toBeGreaterThan(0);
@@ -93,16 +128,36 @@ describe('ample', () => {
     ['document-not-json', () => ample('size', file('torn.json', '{"a":'))],
     ['document-wrong-format', () => ample('amounts', file('other.json', { a: 1 }))],
     ['size-unknown', () => ample('sample', 'causeway', '--size', '12')],
-    ['overlap-larger-than-dart', () => ample('alter', file('lap.json', foreignJob({ total: -80, bustPoint: { x: -95, y: 260 } })))],
-    ['spread-beyond-reach', () => ample('alter', file('far.json', foreignJob({ total: 290, bustPoint: { x: -95, y: 260 } })))],
+    [
+      'overlap-larger-than-dart',
+      () => ample('alter', file('lap.json', foreignJob({ total: -80, bustPoint: { x: -95, y: 260 } }))),
+    ],
+    [
+      'spread-beyond-reach',
+      () => ample('alter', file('far.json', foreignJob({ total: 290, bustPoint: { x: -95, y: 260 } }))),
+    ],
     ['size-has-no-pieces', () => ample('alter', file('none.json', { ...foreignJob({ total: 20 }), size: 'XL' }))],
-    ['paper-unknown', () => ample('alter', file('job3.json', inlineDemoJob('marit-causeway')), '--out', join(folder, 'o'), '--paper', 'napkin')],
-    ['pattern-invalid', () => {
-      const bad = foreign();
-      bad.sizes.M[0]!.edges[0]!.path.segments[0]!.to.x = -50;
-      file('theirs.json', bad);
-      return ample('alter', file('bad.json', foreignJob({ total: 20 })));
-    }],
+    [
+      'paper-unknown',
+      () =>
+        ample(
+          'alter',
+          file('job3.json', inlineDemoJob('marit-causeway')),
+          '--out',
+          join(folder, 'o'),
+          '--paper',
+          'napkin',
+        ),
+    ],
+    [
+      'pattern-invalid',
+      () => {
+        const bad = foreign();
+        bad.sizes.M[0]!.edges[0]!.path.segments[0]!.to.x = -50;
+        file('theirs.json', bad);
+        return ample('alter', file('bad.json', foreignJob({ total: 20 })));
+      },
+    ],
   ])('exits 1 with %s and a sentence', async (code, call) => {
     const done = await call();
     expect(done.code).toBe(1);
@@ -111,7 +166,17 @@ describe('ample', () => {
     expect(done.err).not.toContain('undefined');
   });
 
-  it.each([[[]], [['fly']], [['alter']], [['sample', 'other']], [['measure', 'x.json']], [['schema', 'cat']], [['size', 'a', 'b']], [['size', '--colour', 'red', 'x']], [['alter', 'x', '--formats', 'gif']]])('exits 2 with the usage for %j', async (args) => {
+  it.each([
+    [[]],
+    [['fly']],
+    [['alter']],
+    [['sample', 'other']],
+    [['measure', 'x.json']],
+    [['schema', 'cat']],
+    [['size', 'a', 'b']],
+    [['size', '--colour', 'red', 'x']],
+    [['alter', 'x', '--formats', 'gif']],
+  ])('exits 2 with the usage for %j', async (args) => {
     const done = await ample(...args);
     expect(done.code).toBe(2);
     expect(done.err).toContain('usage:');

@@ -16,15 +16,19 @@ import { alterReport } from './report.ts';
 import { loadJob, readFile, type LoadedJob } from './resolve.ts';
 
 export const UNITS: Units = { unit: 'cm', fraction: 8 };
-export const says = (error: { code: string; data: Readonly<Record<string, string | number>> }): string => sayRefusal(error, UNITS);
+export const says = (error: { code: string; data: Readonly<Record<string, string | number>> }): string =>
+  sayRefusal(error, UNITS);
 
-export const isDocumentKind = (text: string): text is DocumentKind => text === 'wearer' || text === 'pattern' || text === 'job';
+export const isDocumentKind = (text: string): text is DocumentKind =>
+  text === 'wearer' || text === 'pattern' || text === 'job';
 
 export const schema = (kind: DocumentKind): Result<unknown> => ok(jsonSchema(kind));
 
 export function sample(size: string | undefined): Result<unknown> {
   if (size === undefined) return ok(causewayPattern());
-  return CAUSEWAY_SIZES.includes(size) ? ok(causewayPattern([size])) : refuse('size-unknown', { size, sizes: CAUSEWAY_SIZES.join(', ') });
+  return CAUSEWAY_SIZES.includes(size)
+    ? ok(causewayPattern([size]))
+    : refuse('size-unknown', { size, sizes: CAUSEWAY_SIZES.join(', ') });
 }
 
 export function measure(file: string, size: string): Result<unknown> {
@@ -34,10 +38,12 @@ export function measure(file: string, size: string): Result<unknown> {
   if (!pattern.ok) return pattern;
   const pieces = pattern.value.sizes[size];
   if (!pieces) return refuse('size-unknown', { size, sizes: Object.keys(pattern.value.sizes).join(', ') });
-  const flat = Object.fromEntries(LEVELS.flatMap((level) => {
-    const m = flatMeasure(pieces, level);
-    return m.ok && level !== 'lengthenShorten' ? [[level, m.value]] : [];
-  }));
+  const flat = Object.fromEntries(
+    LEVELS.flatMap((level) => {
+      const m = flatMeasure(pieces, level);
+      return m.ok && level !== 'lengthenShorten' ? [[level, m.value]] : [];
+    }),
+  );
   return ok({ size, edges: Object.fromEntries(pieces.map((p) => [p.id, edgeLengths(p)])), flat });
 }
 
@@ -48,7 +54,15 @@ export function size(file: string): Result<unknown> {
   const choice = startingSize(bodyFrom(wearer.sets), pattern, job.sizeMethod);
   if (!choice.ok) return choice;
   const { chosen, smaller, larger, reasons, method, measured } = choice.value;
-  return ok({ method, measured, size: chosen.size, chosen, smaller, larger, reasons: reasons.map((r) => ({ code: r.code, says: sayFit(r, UNITS) })) });
+  return ok({
+    method,
+    measured,
+    size: chosen.size,
+    chosen,
+    smaller,
+    larger,
+    reasons: reasons.map((r) => ({ code: r.code, says: sayFit(r, UNITS) })),
+  });
 }
 
 export function amounts(file: string): Result<unknown> {
@@ -67,7 +81,15 @@ export function amounts(file: string): Result<unknown> {
     verdict: found.verdict,
     large: found.large,
     missing: found.missing,
-    schools: found.all.map((a) => ({ school: a.school, total: a.total, perHalf: a.half, terms: a.terms, factor: a.factor, overshoot: a.overshoot, chosen: a.school === found.chosen?.school })),
+    schools: found.all.map((a) => ({
+      school: a.school,
+      total: a.total,
+      perHalf: a.half,
+      terms: a.terms,
+      factor: a.factor,
+      overshoot: a.overshoot,
+      chosen: a.school === found.chosen?.school,
+    })),
   });
 }
 
@@ -91,7 +113,12 @@ export async function alter(file: string, options: AlterOptions): Promise<Result
   return files.ok ? ok({ ...report, files: files.value }) : files;
 }
 
-async function writeFiles(loaded: LoadedJob, d: Draft, out: string, options: AlterOptions): Promise<Result<readonly string[]>> {
+async function writeFiles(
+  loaded: LoadedJob,
+  d: Draft,
+  out: string,
+  options: AlterOptions,
+): Promise<Result<readonly string[]>> {
   const paper = paperFrom(options.paper);
   if (!paper.ok) return paper;
   mkdirSync(out, { recursive: true });
@@ -103,10 +130,21 @@ async function writeFiles(loaded: LoadedJob, d: Draft, out: string, options: Alt
   }
   if (options.formats.includes('pdf')) {
     const require = createRequire(import.meta.url);
-    const font = (weight: number) => new Uint8Array(readFileSync(require.resolve(`@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-${weight}-normal.woff`)));
+    const font = (weight: number) =>
+      new Uint8Array(
+        readFileSync(
+          require.resolve(`@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-${weight}-normal.woff`),
+        ),
+      );
     const bytes = await writePdf(PDFDocument as unknown as PdfConstructor, {
       map: pageMap(d.pieces, paper.value),
-      label: { wearer: loaded.wearer.name, pattern: loaded.pattern.name, size: d.size ?? '', date: options.date, changes: changesOf(d) },
+      label: {
+        wearer: loaded.wearer.name,
+        pattern: loaded.pattern.name,
+        size: d.size ?? '',
+        date: options.date,
+        changes: changesOf(d),
+      },
       original: d.original,
       notes: [],
       fonts: { text: font(400), bold: font(700) },
@@ -125,7 +163,9 @@ function changesOf(d: Draft): Readonly<Record<string, string>> {
     const words = ALTERATION_WORDS[step.alteration];
     const name = (total < 0 ? words?.lapName : words?.name) ?? step.alteration;
     const id = outcome.value.altered;
-    out[id] = [out[id], `${name}: ${formatLength(total, 'cm', { sign: true })} over the front`].filter(Boolean).join('; ');
+    out[id] = [out[id], `${name}: ${formatLength(total, 'cm', { sign: true })} over the front`]
+      .filter(Boolean)
+      .join('; ');
   }
   return out;
 }

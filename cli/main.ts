@@ -12,14 +12,22 @@ const USAGE = `usage:
   ample alter <job.json> [--out DIR] [--formats pdf,svg] [--paper a4|letter]`;
 
 /** Exit codes: 0 done, 1 bad input (code and sentence on stderr), 2 wrong usage. */
-export async function main(argv: readonly string[], today: string): Promise<{ code: 0 | 1 | 2; out: string; err: string }> {
+export async function main(
+  argv: readonly string[],
+  today: string,
+): Promise<{ code: 0 | 1 | 2; out: string; err: string }> {
   const usage = { code: 2 as const, out: '', err: `${USAGE}\n` };
   let parsed;
   try {
     parsed = parseArgs({
       args: [...argv],
       allowPositionals: true,
-      options: { size: { type: 'string' }, out: { type: 'string' }, formats: { type: 'string', default: 'pdf,svg' }, paper: { type: 'string', default: 'a4' } },
+      options: {
+        size: { type: 'string' },
+        out: { type: 'string' },
+        formats: { type: 'string', default: 'pdf,svg' },
+        paper: { type: 'string', default: 'a4' },
+      },
     });
   } catch (error) {
     return { ...usage, err: `${error instanceof Error ? error.message : ''}\n${USAGE}\n` };

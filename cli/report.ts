@@ -10,7 +10,8 @@ const round = (value: number): number => Math.round(value * 1e6) / 1e6;
 export const tidy = (value: unknown): unknown => {
   if (typeof value === 'number') return round(value);
   if (Array.isArray(value)) return value.map(tidy);
-  if (value !== null && typeof value === 'object') return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, tidy(v)]));
+  if (value !== null && typeof value === 'object')
+    return Object.fromEntries(Object.entries(value).map(([k, v]) => [k, tidy(v)]));
   return value;
 };
 
@@ -21,7 +22,11 @@ export function describeMotion(m: Rigid) {
   const c = Math.cos(m.angle);
   const s = Math.sin(m.angle);
   const det = (1 - c) ** 2 + s ** 2;
-  return { turnDegrees: degrees(m.angle), about: { x: ((1 - c) * m.x - s * m.y) / det, y: (s * m.x + (1 - c) * m.y) / det }, shift: null };
+  return {
+    turnDegrees: degrees(m.angle),
+    about: { x: ((1 - c) * m.x - s * m.y) / det, y: (s * m.x + (1 - c) * m.y) / det },
+    shift: null,
+  };
 }
 
 const findingReport = (units: Units) => (f: Finding) => ({ ...f, message: sayFinding(f, units) });
@@ -59,8 +64,14 @@ export function alterReport(d: Draft, units: Units) {
     size: d.size,
     steps: d.steps.map((s) => stepReport(s, units)),
     pieces: Object.fromEntries(d.pieces.map((p) => [p.id, edgeLengths(p)])),
-    seams: d.check.walks.map((w) => ({ seam: w.seam.id, kind: w.seam.kind, first: w.first.length, second: w.second.length, ease: w.seam.ease, difference: w.difference })),
+    seams: d.check.walks.map((w) => ({
+      seam: w.seam.id,
+      kind: w.seam.kind,
+      first: w.first.length,
+      second: w.second.length,
+      ease: w.seam.ease,
+      difference: w.difference,
+    })),
     findings: d.check.findings.map(findingReport(units)),
   };
 }
-

@@ -39,7 +39,8 @@ export function loadJob(file: string): Result<LoadedJob> {
 
 function loadPart<T>(ref: object, folder: string, kind: string, read: (value: unknown) => Result<T>): Result<T> {
   if ('format' in ref) return read(ref);
-  if (!('file' in ref) || typeof ref.file !== 'string') return refuse('reference-not-here', { kind, ref: 'id' in ref ? String(ref.id) : '' });
+  if (!('file' in ref) || typeof ref.file !== 'string')
+    return refuse('reference-not-here', { kind, ref: 'id' in ref ? String(ref.id) : '' });
   const value = readFile(resolve(folder, ref.file));
   return value.ok ? read(value.value) : value;
 }

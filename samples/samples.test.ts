@@ -27,6 +27,9 @@ describe('the demo scenario', () => {
   });
 
   it('stands as files that a terminal takes, in step with the code', () => {
-    for (const job of DEMO_JOBS) expect(readFileSync(new URL(`documents/${job.id}.job.json`, import.meta.url), 'utf8')).toBe(writeDocument(inlineDemoJob(job.id)));
+    for (const job of DEMO_JOBS)
+      expect(readFileSync(new URL(`documents/${job.id}.job.json`, import.meta.url), 'utf8')).toBe(
+        writeDocument(inlineDemoJob(job.id)),
+      );
   });
 });

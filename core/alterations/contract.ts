@@ -16,8 +16,22 @@ export interface Message {
 
 /** One value a user may set. The form, the parser and the file all read this. */
 export type Param =
-  | { readonly kind: 'length'; readonly key: string; readonly min: number; readonly max: number; readonly initial: number; readonly step: number; readonly signed?: boolean }
-  | { readonly kind: 'share'; readonly key: string; readonly min: number; readonly max: number; readonly initial: number }
+  | {
+      readonly kind: 'length';
+      readonly key: string;
+      readonly min: number;
+      readonly max: number;
+      readonly initial: number;
+      readonly step: number;
+      readonly signed?: boolean;
+    }
+  | {
+      readonly kind: 'share';
+      readonly key: string;
+      readonly min: number;
+      readonly max: number;
+      readonly initial: number;
+    }
   | { readonly kind: 'choice'; readonly key: string; readonly options: readonly string[]; readonly initial: string }
   /** A place on the piece; null lets the program find it. */
   | { readonly kind: 'point'; readonly key: string; readonly initial: null };
@@ -46,15 +60,66 @@ export interface Dimension {
 
 /** The primitives. Only the interpreter, the kernel and the truing code touch curves. */
 export type Instruction =
-  | { readonly op: 'mark'; readonly stage: Stage; readonly message: Message; readonly lines: readonly MarkLine[]; readonly points: readonly MarkPoint[] }
-  | { readonly op: 'slash'; readonly stage: Stage; readonly messages: Readonly<Partial<Record<Stage, Message>>>; readonly spec: SlashSpec; readonly dimensions: readonly Dimension[] }
-  | { readonly op: 'landmark'; readonly stage: Stage; readonly message: Message; readonly bustPoint?: Point; readonly levels?: Readonly<Partial<Record<LevelName, number>>> }
-  | { readonly op: 'retip'; readonly stage: Stage; readonly message: Message; readonly dart: string; readonly bustPoint: Point; readonly setback: number }
-  | { readonly op: 'narrow'; readonly stage: Stage; readonly message: Message; readonly dart: string; readonly change: number }
+  | {
+      readonly op: 'mark';
+      readonly stage: Stage;
+      readonly message: Message;
+      readonly lines: readonly MarkLine[];
+      readonly points: readonly MarkPoint[];
+    }
+  | {
+      readonly op: 'slash';
+      readonly stage: Stage;
+      readonly messages: Readonly<Partial<Record<Stage, Message>>>;
+      readonly spec: SlashSpec;
+      readonly dimensions: readonly Dimension[];
+    }
+  | {
+      readonly op: 'landmark';
+      readonly stage: Stage;
+      readonly message: Message;
+      readonly bustPoint?: Point;
+      readonly levels?: Readonly<Partial<Record<LevelName, number>>>;
+    }
+  | {
+      readonly op: 'retip';
+      readonly stage: Stage;
+      readonly message: Message;
+      readonly dart: string;
+      readonly bustPoint: Point;
+      readonly setback: number;
+    }
+  | {
+      readonly op: 'narrow';
+      readonly stage: Stage;
+      readonly message: Message;
+      readonly dart: string;
+      readonly change: number;
+    }
   | { readonly op: 'cap'; readonly stage: Stage; readonly message: Message; readonly dart: string }
-  | { readonly op: 'smooth'; readonly stage: Stage; readonly message: Message; readonly edge: string; readonly near: Point; readonly reach: number }
-  | { readonly op: 'smoothKinks'; readonly stage: Stage; readonly message: Message; readonly role: 'waist' | 'hem'; readonly reach: number }
-  | { readonly op: 'restoreWidth'; readonly stage: Stage; readonly message: Message; readonly side: string; readonly role: 'waist' | 'hem'; readonly shape: 'straight' | 'curved' }
+  | {
+      readonly op: 'smooth';
+      readonly stage: Stage;
+      readonly message: Message;
+      readonly edge: string;
+      readonly near: Point;
+      readonly reach: number;
+    }
+  | {
+      readonly op: 'smoothKinks';
+      readonly stage: Stage;
+      readonly message: Message;
+      readonly role: 'waist' | 'hem';
+      readonly reach: number;
+    }
+  | {
+      readonly op: 'restoreWidth';
+      readonly stage: Stage;
+      readonly message: Message;
+      readonly side: string;
+      readonly role: 'waist' | 'hem';
+      readonly shape: 'straight' | 'curved';
+    }
   | { readonly op: 'match'; readonly stage: Stage; readonly message: Message; readonly kinds: readonly Seam['kind'][] }
   | { readonly op: 'finding'; readonly stage: Stage; readonly finding: Finding };
 
@@ -138,4 +203,3 @@ export interface AlterationDefinition {
   /** What must hold afterwards; a finding is returned for each promise broken. */
   readonly holds: (before: Piece, after: Piece) => readonly Finding[];
 }
-

@@ -1,9 +1,42 @@
 import { pathLength } from '../geometry/index.ts';
 import { bustPointOf, dartShape, edgesWithRole, replaceEdge, type Mark, type Piece } from '../pattern/index.ts';
-import { cutPiece, DONE, movePanels, type Divided, type Gap, type LengthChange, type Panel, type SlashSpec } from '../slash/index.ts';
-import { capDart, checkPieces, measureDart, narrowDart, restoreWidth, retipDart, smoothKinks, smoothNear, type Finding } from '../truing/index.ts';
+import {
+  cutPiece,
+  DONE,
+  movePanels,
+  type Divided,
+  type Gap,
+  type LengthChange,
+  type Panel,
+  type SlashSpec,
+} from '../slash/index.ts';
+import {
+  capDart,
+  checkPieces,
+  measureDart,
+  narrowDart,
+  restoreWidth,
+  retipDart,
+  smoothKinks,
+  smoothNear,
+  type Finding,
+} from '../truing/index.ts';
 import { degrees, mm, ok, TOL, type Result } from '../units/index.ts';
-import { STAGES, type AlterationDefinition, type Context, type DartReport, type Dimension, type Frame, type MarkLine, type MarkPoint, type Message, type Program, type Run, type Stage, type Values } from './contract.ts';
+import {
+  STAGES,
+  type AlterationDefinition,
+  type Context,
+  type DartReport,
+  type Dimension,
+  type Frame,
+  type MarkLine,
+  type MarkPoint,
+  type Message,
+  type Program,
+  type Run,
+  type Stage,
+  type Values,
+} from './contract.ts';
 import { readValues } from './values.ts';
 
 interface State {
@@ -32,7 +65,18 @@ export function runAlteration(definition: AlterationDefinition, context: Context
 function interpret(definition: AlterationDefinition, context: Context, program: Program): Result<Run> {
   const original = context.pieces.find((p) => p.id === program.piece);
   if (!original) throw new Error(`interpret: expected piece "${program.piece}"`);
-  const state: State = { piece: original, lines: [], points: [], panels: [], gaps: [], dimensions: [], spec: null, divided: null, findings: [], frames: [] };
+  const state: State = {
+    piece: original,
+    lines: [],
+    points: [],
+    panels: [],
+    gaps: [],
+    dimensions: [],
+    spec: null,
+    divided: null,
+    findings: [],
+    frames: [],
+  };
   for (const stage of STAGES) {
     const messages: Message[] = [];
     for (const step of program.instructions) {
@@ -77,8 +121,15 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
 }
 
 /** Cut shows the panels at rest; open moves what opens; level brings what drops. */
-function runSlash(state: State, spec: SlashSpec, stage: Stage, from: Stage, dimensions: readonly Dimension[]): Result<void> {
-  const at = stage === from ? { open: 0, level: 0 } : stage === 'open' ? { open: 1, level: 0 } : stage === 'level' ? DONE : null;
+function runSlash(
+  state: State,
+  spec: SlashSpec,
+  stage: Stage,
+  from: Stage,
+  dimensions: readonly Dimension[],
+): Result<void> {
+  const at =
+    stage === from ? { open: 0, level: 0 } : stage === 'open' ? { open: 1, level: 0 } : stage === 'level' ? DONE : null;
   if (!at) return ok(undefined);
   if (!state.divided) {
     const divided = cutPiece(state.piece, spec);
@@ -95,7 +146,11 @@ function runSlash(state: State, spec: SlashSpec, stage: Stage, from: Stage, dime
   return ok(undefined);
 }
 
-function runStep(state: State, step: Exclude<Program['instructions'][number], { op: 'slash' }>, context: Context): void {
+function runStep(
+  state: State,
+  step: Exclude<Program['instructions'][number], { op: 'slash' }>,
+  context: Context,
+): void {
   const note = (finding: Finding) => state.findings.push(finding);
   switch (step.op) {
     case 'mark':
@@ -114,7 +169,14 @@ function runStep(state: State, step: Exclude<Program['instructions'][number], { 
       if (!dart) return;
       const done = retipDart(state.piece, dart, step.bustPoint, step.setback);
       state.piece = done.piece;
-      if (done.moved > 1) note({ code: 'tip-moved', grade: 'note', piece: state.piece.id, at: done.dart.tip, data: { dart: dart.kind, by: done.moved } });
+      if (done.moved > 1)
+        note({
+          code: 'tip-moved',
+          grade: 'note',
+          piece: state.piece.id,
+          at: done.dart.tip,
+          data: { dart: dart.kind, by: done.moved },
+        });
       return;
     }
     case 'narrow': {
@@ -130,11 +192,19 @@ function runStep(state: State, step: Exclude<Program['instructions'][number], { 
     case 'smooth': {
       const done = smoothNear(state.piece, step.edge, step.near, step.reach);
       state.piece = done.piece;
-      if (Math.abs(done.change) > TOL.armhole) note({ code: 'armhole-changed', grade: 'look', piece: state.piece.id, at: step.near, data: { by: done.change } });
+      if (Math.abs(done.change) > TOL.armhole)
+        note({
+          code: 'armhole-changed',
+          grade: 'look',
+          piece: state.piece.id,
+          at: step.near,
+          data: { by: done.change },
+        });
       return;
     }
     case 'smoothKinks':
-      for (const edge of edgesWithRole(state.piece, step.role)) state.piece = replaceEdge(state.piece, edge.id, smoothKinks(edge.path, 0.01, step.reach));
+      for (const edge of edgesWithRole(state.piece, step.role))
+        state.piece = replaceEdge(state.piece, edge.id, smoothKinks(edge.path, 0.01, step.reach));
       return;
     case 'restoreWidth':
       restore(state, step, context, note);
@@ -156,30 +226,51 @@ const moveLandmark = (m: Mark, step: Extract<Program['instructions'][number], { 
   return m.kind === 'level' && y !== undefined ? { ...m, at: { x: m.at.x, y } } : m;
 };
 
-function restore(state: State, step: Extract<Program['instructions'][number], { op: 'restoreWidth' }>, context: Context, note: (f: Finding) => void): void {
+function restore(
+  state: State,
+  step: Extract<Program['instructions'][number], { op: 'restoreWidth' }>,
+  context: Context,
+  note: (f: Finding) => void,
+): void {
   const before = context.pieces.find((p) => p.id === state.piece.id) ?? state.piece;
-  const total = (piece: Piece): number => edgesWithRole(piece, step.role).reduce((sum, e) => sum + pathLength(e.path), 0);
+  const total = (piece: Piece): number =>
+    edgesWithRole(piece, step.role).reduce((sum, e) => sum + pathLength(e.path), 0);
   const i = state.piece.edges.findIndex((e) => e.id === step.side);
   const n = state.piece.edges.length;
   const edge = [state.piece.edges[(i + 1) % n], state.piece.edges[(i + n - 1) % n]].find((e) => e?.role === step.role);
   const by = total(state.piece) - total(before);
   if (!edge) return void note({ code: 'waist-not-restored', grade: 'look', piece: state.piece.id, data: { by } });
-  const done = restoreWidth(state.piece, { side: step.side, waist: edge.id, target: mm(pathLength(edge.path) - by), shape: step.shape });
+  const done = restoreWidth(state.piece, {
+    side: step.side,
+    waist: edge.id,
+    target: mm(pathLength(edge.path) - by),
+    shape: step.shape,
+  });
   if (done.ok) state.piece = done.value.piece;
   else note({ code: 'waist-not-restored', grade: 'look', piece: state.piece.id, data: { by } });
 }
 
 export function lengthChanges(before: Piece, after: Piece): Readonly<Record<string, LengthChange>> {
-  return Object.fromEntries(before.edges.map((e) => {
-    const now = after.edges.find((x) => x.id === e.id);
-    return [e.id, { before: pathLength(e.path), after: now ? pathLength(now.path) : 0 }];
-  }));
+  return Object.fromEntries(
+    before.edges.map((e) => {
+      const now = after.edges.find((x) => x.id === e.id);
+      return [e.id, { before: pathLength(e.path), after: now ? pathLength(now.path) : 0 }];
+    }),
+  );
 }
 
 export function dartReports(piece: Piece): readonly DartReport[] {
   return piece.darts.map((dart) => {
     const shape = dartShape(piece, dart);
     const m = measureDart(shape);
-    return { dart: dart.id, kind: dart.kind, tip: shape.tip, legEnds: [shape.start, shape.end] as const, legs: [m.startLeg, m.endLeg] as const, intake: m.intake, openingDegrees: degrees(m.opening) };
+    return {
+      dart: dart.id,
+      kind: dart.kind,
+      tip: shape.tip,
+      legEnds: [shape.start, shape.end] as const,
+      legs: [m.startLeg, m.endLeg] as const,
+      intake: m.intake,
+      openingDegrees: degrees(m.opening),
+    };
   });
 }

@@ -21,11 +21,17 @@ function accepts(param: Param, value: Value): ValueError | null {
 export function readValues(definition: AlterationDefinition, values: Values): Result<Values, ValueError> {
   const out: Record<string, Value> = {};
   for (const key of Object.keys(values))
-    if (!definition.params.some((p) => p.key === key)) return refuse('value-unknown', { key, alteration: definition.id });
+    if (!definition.params.some((p) => p.key === key))
+      return refuse('value-unknown', { key, alteration: definition.id });
   for (const param of definition.params) {
     const value = values[param.key] ?? param.initial;
     const error = accepts(param, value);
-    if (error) return refuse(error, { key: param.key, value: String(value), ...('min' in param ? { min: param.min, max: param.max } : {}) });
+    if (error)
+      return refuse(error, {
+        key: param.key,
+        value: String(value),
+        ...('min' in param ? { min: param.min, max: param.max } : {}),
+      });
     out[param.key] = value;
   }
   return ok(out);

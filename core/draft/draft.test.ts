@@ -5,9 +5,25 @@ import { stepSchema, wearerSchema, type Step } from '../formats/schema.ts';
 import { draft, emptyCache, type ResolvedJob } from './index.ts';
 
 const pattern = causewayPattern();
-const wearer = (readings: Record<string, number[]>) => wearerSchema.parse({ format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W', sets: [{ id: 's', date: '2026-10-01', readings }] });
-const step = (fields: Partial<Step> = {}): Step => stepSchema.parse({ id: 'a', alteration: 'full-bust-side-dart', revision: 1, ...fields });
-const job = (steps: readonly Step[], readings: Record<string, number[]> = { highBust: [873], fullBust: [968] }, fields = {}): ResolvedJob => ({ job: { size: null, sizeMethod: 'highBust', steps: [...steps], ...fields }, wearer: wearer(readings), pattern });
+const wearer = (readings: Record<string, number[]>) =>
+  wearerSchema.parse({
+    format: 'ample-draft/wearer',
+    version: 1,
+    id: 'w',
+    name: 'W',
+    sets: [{ id: 's', date: '2026-10-01', readings }],
+  });
+const step = (fields: Partial<Step> = {}): Step =>
+  stepSchema.parse({ id: 'a', alteration: 'full-bust-side-dart', revision: 1, ...fields });
+const job = (
+  steps: readonly Step[],
+  readings: Record<string, number[]> = { highBust: [873], fullBust: [968] },
+  fields = {},
+): ResolvedJob => ({
+  job: { size: null, sizeMethod: 'highBust', steps: [...steps], ...fields },
+  wearer: wearer(readings),
+  pattern,
+});
 const code = (d: ReturnType<typeof draft>, i = 0) => {
   const outcome = d.steps[i]!.outcome;
   return outcome.ok ? 'ran' : outcome.error.code;
@@ -28,7 +44,9 @@ describe('the draft of a job', () => {
     const own = draft(job([step({ school: 'own', values: { total: 75 } })])).steps[0];
     expect(own?.total).toBe(75);
     expect(own?.values['setback']).toBe(40);
-    expect(draft(job([step({ school: 'own', values: { total: 75, setback: 22 } })])).steps[0]?.values['setback']).toBe(22);
+    expect(draft(job([step({ school: 'own', values: { total: 75, setback: 22 } })])).steps[0]?.values['setback']).toBe(
+      22,
+    );
     expect(alterationById('full-bust-side-dart')?.suggest(500)).toEqual({ setback: 50 });
   });
 

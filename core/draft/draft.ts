@@ -1,5 +1,16 @@
 import { alterationById, runAlteration, type Context, type Run, type Values } from '../alterations/index.ts';
-import { bodyFrom, bustAmounts, checkBody, startingSize, wantedBustEase, type Amounts, type Body, type BodyProblem, type SizeChoice, type SizeError } from '../fit/index.ts';
+import {
+  bodyFrom,
+  bustAmounts,
+  checkBody,
+  startingSize,
+  wantedBustEase,
+  type Amounts,
+  type Body,
+  type BodyProblem,
+  type SizeChoice,
+  type SizeError,
+} from '../fit/index.ts';
 import type { Job, Step, Wearer } from '../formats/schema.ts';
 import type { Pattern, Piece } from '../pattern/index.ts';
 import { checkPieces, type CheckReport } from '../truing/index.ts';
@@ -50,7 +61,13 @@ export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache)
   const ease = wearer.bustEase ?? wantedBustEase(pattern);
   const amounts = size === null ? null : bustAmounts(body, pattern, size, ease);
   const refusal: Refusal | null =
-    size === null ? (sizeChoice.ok ? null : sizeChoice.error) : original.length === 0 ? { code: 'size-has-no-pieces', data: { size } } : null;
+    size === null
+      ? sizeChoice.ok
+        ? null
+        : sizeChoice.error
+      : original.length === 0
+        ? { code: 'size-has-no-pieces', data: { size } }
+        : null;
 
   let pieces = original;
   const steps: DraftStep[] = [];
@@ -58,18 +75,42 @@ export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache)
     const { total, values } = valuesOf(step, amounts);
     const key = JSON.stringify([step, values, body.neckPointToBustPoint, body.bustSpan]);
     const kept = cache?.steps[i];
-    const done = kept && kept.from === pieces && kept.key === key ? kept.done : { step, total, values, outcome: runStep(step, total, values, pieces, pattern, original, body, bodyProblems) };
+    const done =
+      kept && kept.from === pieces && kept.key === key
+        ? kept.done
+        : { step, total, values, outcome: runStep(step, total, values, pieces, pattern, original, body, bodyProblems) };
     if (cache) cache.steps[i] = { from: pieces, key, done };
     steps.push(done);
     if (step.on && done.outcome.ok) pieces = done.outcome.value.pieces;
   }
-  return { body, bodyProblems, sizeChoice, size, amounts, original, steps, pieces, check: checkPieces(pieces, pattern.seams, original), refusal };
+  return {
+    body,
+    bodyProblems,
+    sizeChoice,
+    size,
+    amounts,
+    original,
+    steps,
+    pieces,
+    check: checkPieces(pieces, pattern.seams, original),
+    refusal,
+  };
 }
 
-function runStep(step: Step, total: number | null, values: Values, pieces: readonly Piece[], pattern: Pattern, original: readonly Piece[], body: Body, problems: readonly BodyProblem[]): Result<Run> {
+function runStep(
+  step: Step,
+  total: number | null,
+  values: Values,
+  pieces: readonly Piece[],
+  pattern: Pattern,
+  original: readonly Piece[],
+  body: Body,
+  problems: readonly BodyProblem[],
+): Result<Run> {
   const definition = alterationById(step.alteration);
   if (!definition) return refuse('alteration-unknown', { alteration: step.alteration });
-  if (definition.revision !== step.revision) return refuse('alteration-revision', { alteration: step.alteration, revision: step.revision });
+  if (definition.revision !== step.revision)
+    return refuse('alteration-revision', { alteration: step.alteration, revision: step.revision });
   if (pieces.length === 0) return refuse('no-pieces');
   const stop = problems.find((p) => p.grade === 'stop');
   if (stop && step.school !== 'own') return refuse('body-impossible', { key: stop.key });
@@ -87,8 +128,16 @@ function runStep(step: Step, total: number | null, values: Values, pieces: reado
 }
 
 /** The values a step runs with: its own, over what the fit suggests. */
-export function valuesOf(step: Step, amounts: Amounts | null): { readonly total: number | null; readonly values: Values } {
-  const chosen = step.school === 'own' ? null : step.school === 'auto' ? amounts?.chosen : amounts?.all.find((a) => a.school === step.school);
+export function valuesOf(
+  step: Step,
+  amounts: Amounts | null,
+): { readonly total: number | null; readonly values: Values } {
+  const chosen =
+    step.school === 'own'
+      ? null
+      : step.school === 'auto'
+        ? amounts?.chosen
+        : amounts?.all.find((a) => a.school === step.school);
   const typed = typeof step.values['total'] === 'number' ? step.values['total'] : null;
   const total = step.school === 'own' ? typed : (chosen?.total ?? null);
   const definition = alterationById(step.alteration);

@@ -29,8 +29,16 @@ function bodyOf(row: ChartRow): Body {
     return value;
   };
   return {
-    bust: need('fullBust'), waist: need('waist'), neck: need('neck'), shoulder: need('shoulder'), crossBack: need('crossBack'), crossFront: need('crossFront'),
-    napeToWaist: need('napeToWaist'), sideWaist: need('sideWaist'), bustHeight: need('neckPointToBustPoint'), bustSpan: need('bustSpan'),
+    bust: need('fullBust'),
+    waist: need('waist'),
+    neck: need('neck'),
+    shoulder: need('shoulder'),
+    crossBack: need('crossBack'),
+    crossFront: need('crossFront'),
+    napeToWaist: need('napeToWaist'),
+    sideWaist: need('sideWaist'),
+    bustHeight: need('neckPointToBustPoint'),
+    bustSpan: need('bustSpan'),
   };
 }
 
@@ -59,12 +67,24 @@ export function draftFront(row: ChartRow): Piece {
     tip = add(bustPoint, scale(unit(sub(midpoint(dart.a, dart.b), bustPoint)), SETBACK));
     dart = openDart(underarm, side, DART_BELOW, b.sideWaist - DART_BELOW, tip, intake);
   }
-  const waist = layOutWaist(dart.end, dart.alongAfter, bustPoint.x, bustPoint.y + SETBACK, (b.waist + BODICE_EASE.waist) / 4 + 6);
+  const waist = layOutWaist(
+    dart.end,
+    dart.alongAfter,
+    bustPoint.x,
+    bustPoint.y + SETBACK,
+    (b.waist + BODICE_EASE.waist) / 4 + 6,
+  );
   const centreWaist: Point = { x: 0, y: waist.height };
   const pitch: Point = { x: b.crossFront / 2, y: shoulderPoint.y + 0.55 * (underarm.y - shoulderPoint.y) };
   const armhole = armholeCurve(shoulderPoint, along, pitch, underarm, side);
   const piece: Piece = {
-    id: 'front', name: 'Bodice front', part: 'front', cut: 1, fold: 'centreFront', half: true, notes: '',
+    id: 'front',
+    name: 'Bodice front',
+    part: 'front',
+    cut: 1,
+    fold: 'centreFront',
+    half: true,
+    notes: '',
     edges: [
       edge('neck', 'neck', neckCurve(centreNeck, neckPoint, along)),
       edge('shoulder', 'shoulder', line(neckPoint, shoulderPoint)),
@@ -114,7 +134,8 @@ export function draftBack(row: ChartRow, front: Piece): Piece {
   const sewnFront = front.edges.filter((e) => e.role === 'waist').reduce((sum, e) => sum + pathLength(e.path), 0);
   const wantedWaist = (b.waist + BODICE_EASE.waist) / 2 - sewnFront;
   let underarm: Point = { x: width, y: frontUnderarm.y };
-  const layWaist = () => layOutWaist(add(underarm, scale(side, b.sideWaist)), side, 0.44 * width, underarm.y + bustBelow, wantedWaist);
+  const layWaist = () =>
+    layOutWaist(add(underarm, scale(side, b.sideWaist)), side, 0.44 * width, underarm.y + bustBelow, wantedWaist);
   let waist = layWaist();
   for (let i = 0; i < 40; i++) {
     underarm = { x: width, y: underarm.y + (NAPE_DROP + b.napeToWaist - waist.height) };
@@ -125,7 +146,13 @@ export function draftBack(row: ChartRow, front: Piece): Piece {
   const pitch: Point = { x: b.crossBack / 2 + 6, y: shoulder.end.y + 0.5 * (underarm.y - shoulder.end.y) };
   const armhole = armholeCurve(shoulder.end, shoulder.alongAfter, pitch, underarm, side);
   const piece: Piece = {
-    id: 'back', name: 'Bodice back', part: 'back', cut: 2, fold: null, half: true, notes: '',
+    id: 'back',
+    name: 'Bodice back',
+    part: 'back',
+    cut: 2,
+    fold: null,
+    half: true,
+    notes: '',
     edges: [
       edge('neck', 'neck', neckCurve(nape, neckPoint, along)),
       edge('shoulderNeck', 'shoulder', line(neckPoint, shoulder.a)),

@@ -28,12 +28,30 @@ export function causewayPattern(sizes: readonly string[] = CAUSEWAY_SIZES): Patt
     draftCup: 50,
     draftedHeight: 1660,
     chart: SAMPLE_CHART,
-    finished: Object.fromEntries(sizes.map((s) => [s, { bust: Math.round(expectOk(flatMeasure(pieces[s] ?? [], 'bust'), 'causeway bust') / 5) * 5 }])),
+    finished: Object.fromEntries(
+      sizes.map((s) => [
+        s,
+        { bust: Math.round(expectOk(flatMeasure(pieces[s] ?? [], 'bust'), 'causeway bust') / 5) * 5 },
+      ]),
+    ),
     seams: [
-      { id: 'shoulder', kind: 'shoulder', ease: 0, first: { piece: 'front', edges: ['shoulder'], reversed: false }, second: { piece: 'back', edges: ['shoulderNeck', 'shoulderArm'], reversed: true } },
-      { id: 'side', kind: 'side', ease: 0, first: { piece: 'front', edges: ['sideUpper', 'sideLower'], reversed: false }, second: { piece: 'back', edges: ['side'], reversed: true } },
+      {
+        id: 'shoulder',
+        kind: 'shoulder',
+        ease: 0,
+        first: { piece: 'front', edges: ['shoulder'], reversed: false },
+        second: { piece: 'back', edges: ['shoulderNeck', 'shoulderArm'], reversed: true },
+      },
+      {
+        id: 'side',
+        kind: 'side',
+        ease: 0,
+        first: { piece: 'front', edges: ['sideUpper', 'sideLower'], reversed: false },
+        second: { piece: 'back', edges: ['side'], reversed: true },
+      },
     ],
     sizes: pieces,
-    notes: 'Darted bodice to the waist, front on the fold, back opening. Drafted with 50 mm ease at the bust and 30 mm at the waist.',
+    notes:
+      'Darted bodice to the waist, front on the fold, back opening. Drafted with 50 mm ease at the bust and 30 mm at the waist.',
   };
 }

@@ -1,4 +1,19 @@
-import { add, blend, pathFromSpans, pathLength, polyline, rotate, rotateAbout, scale, sub, unit, distance, type CubicSpan, type Path, type Point } from '../geometry/index.ts';
+import {
+  add,
+  blend,
+  pathFromSpans,
+  pathLength,
+  polyline,
+  rotate,
+  rotateAbout,
+  scale,
+  sub,
+  unit,
+  distance,
+  type CubicSpan,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
 import type { Edge, EdgeRole } from '../pattern/index.ts';
 
 export const QUARTER = Math.PI / 2;
@@ -11,7 +26,13 @@ export const edge = (id: string, role: EdgeRole, path: Path, allowance = 15): Ed
 export const curve = (a: Point, c1: Point, c2: Point, b: Point): CubicSpan => ({ kind: 'cubic', a, c1, c2, b });
 
 /** An armhole: square to the shoulder, upright at the pitch point, square to the side seam at the underarm. */
-export function armholeCurve(shoulder: Point, alongShoulder: Point, pitch: Point, underarm: Point, alongSide: Point): { readonly path: Path; readonly notchAt: number } {
+export function armholeCurve(
+  shoulder: Point,
+  alongShoulder: Point,
+  pitch: Point,
+  underarm: Point,
+  alongSide: Point,
+): { readonly path: Path; readonly notchAt: number } {
   const arrive = rotate(alongSide, -QUARTER);
   const upper = blend(shoulder, rotate(alongShoulder, QUARTER), pitch, { x: 0, y: 1 }, 0.36);
   const lower = curve(
@@ -27,7 +48,12 @@ export function armholeCurve(shoulder: Point, alongShoulder: Point, pitch: Point
 export function neckCurve(centre: Point, neckPoint: Point, alongShoulder: Point): Path {
   const arrive = rotate(alongShoulder, -QUARTER);
   return pathFromSpans([
-    curve(centre, { x: centre.x + 0.5 * (neckPoint.x - centre.x), y: centre.y }, sub(neckPoint, scale(arrive, 0.62 * Math.abs(neckPoint.y - centre.y))), neckPoint),
+    curve(
+      centre,
+      { x: centre.x + 0.5 * (neckPoint.x - centre.x), y: centre.y },
+      sub(neckPoint, scale(arrive, 0.62 * Math.abs(neckPoint.y - centre.y))),
+      neckPoint,
+    ),
   ]);
 }
 
@@ -68,7 +94,14 @@ export function layOutWaist(side: Point, alongSide: Point, dartX: number, tipY: 
 }
 
 /** A dart cut into a straight seam: the seam beyond it turned so that it is straight again once the dart is closed. */
-export function openDart(start: Point, along: Point, before: number, after: number, tip: Point, intake: number): { readonly a: Point; readonly b: Point; readonly end: Point; readonly alongAfter: Point } {
+export function openDart(
+  start: Point,
+  along: Point,
+  before: number,
+  after: number,
+  tip: Point,
+  intake: number,
+): { readonly a: Point; readonly b: Point; readonly end: Point; readonly alongAfter: Point } {
   const a = add(start, scale(along, before));
   const angle = 2 * Math.asin(intake / 2 / distance(a, tip));
   const b = rotateAbout(a, tip, angle);

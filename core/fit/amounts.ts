@@ -46,7 +46,12 @@ const sumOf = (terms: readonly Term[]): number => terms.reduce((sum, t) => sum +
  * one to take by default and why: the finished measurement when the pieces or the envelope give one, since it
  * measures what matters; else the chart; else cup against draft cup.
  */
-export function bustAmounts(body: Body, pattern: Pattern, size: string, ease: number = wantedBustEase(pattern)): Amounts {
+export function bustAmounts(
+  body: Body,
+  pattern: Pattern,
+  size: string,
+  ease: number = wantedBustEase(pattern),
+): Amounts {
   const row = pattern.chart.find((r) => r.size === size);
   const { fullBust, highBust } = body;
   const all: Amount[] = [];
@@ -56,24 +61,36 @@ export function bustAmounts(body: Body, pattern: Pattern, size: string, ease: nu
   };
   const full: Term | null = fullBust === undefined ? null : { code: 'body.fullBust', value: fullBust, sign: 1 };
   const finished = finishedBust(pattern, size);
-  if (full && finished) push('finished', [full, { code: 'ease.wanted', value: ease, sign: 1 }, { code: `pattern.${finished.from}`, value: finished.value, sign: -1 }]);
-  if (full && row?.body.fullBust !== undefined) push('chart', [full, { code: 'chart.fullBust', value: row.body.fullBust, sign: -1 }]);
+  if (full && finished)
+    push('finished', [
+      full,
+      { code: 'ease.wanted', value: ease, sign: 1 },
+      { code: `pattern.${finished.from}`, value: finished.value, sign: -1 },
+    ]);
+  if (full && row?.body.fullBust !== undefined)
+    push('chart', [full, { code: 'chart.fullBust', value: row.body.fullBust, sign: -1 }]);
   if (full && highBust !== undefined) {
     const high: Term = { code: 'body.highBust', value: highBust, sign: -1 };
     push('cup', [full, high, { code: 'draft.cup', value: pattern.draftCup, sign: -1 }]);
     push('whole', [full, high]);
   }
-  const order: readonly School[] = pattern.fabric.kind === 'knit' ? ['knit', 'finished', 'cup'] : ['finished', 'chart', 'cup'];
+  const order: readonly School[] =
+    pattern.fabric.kind === 'knit' ? ['knit', 'finished', 'cup'] : ['finished', 'chart', 'cup'];
   const base = all.find((a) => a.school === 'finished') ?? all.find((a) => a.school === 'cup');
-  if (pattern.fabric.kind === 'knit' && base) push('knit', base.terms, pattern.fabric.stretch > 0 ? Math.max(0, 1 - pattern.fabric.stretch) : 0.5);
+  if (pattern.fabric.kind === 'knit' && base)
+    push('knit', base.terms, pattern.fabric.stretch > 0 ? Math.max(0, 1 - pattern.fabric.stretch) : 0.5);
   const chosen = order.map((s) => all.find((a) => a.school === s)).find((a) => a !== undefined) ?? null;
-  const withOvershoot = all.map((a) => (a.school === 'whole' && chosen ? { ...a, overshoot: a.total - chosen.total } : a));
+  const withOvershoot = all.map((a) =>
+    a.school === 'whole' && chosen ? { ...a, overshoot: a.total - chosen.total } : a,
+  );
   const size_ = Math.abs(chosen?.total ?? 0);
   return {
     size,
     all: withOvershoot,
     chosen,
-    why: chosen ? `amount.why.${chosen.school}${chosen.school === 'finished' && finished ? `.${finished.from}` : ''}` : 'amount.why.nothing',
+    why: chosen
+      ? `amount.why.${chosen.school}${chosen.school === 'finished' && finished ? `.${finished.from}` : ''}`
+      : 'amount.why.nothing',
     verdict: size_ < 13 ? 'none' : size_ <= 25 ? 'optional' : 'yes',
     missing: [...(fullBust === undefined ? ['fullBust'] : []), ...(highBust === undefined ? ['highBust'] : [])],
     large: (chosen?.half ?? 0) > 38,

@@ -28,7 +28,15 @@ export function bodyFrom(sets: readonly MeasurementSet[]): Body {
   return body;
 }
 
-export type BodyProblemCode = 'measure-not-positive' | 'measure-looks-like-inches' | 'measure-looks-like-cm' | 'measure-unlikely' | 'full-below-high' | 'full-far-below-high' | 'waist-far-above-bust' | 'readings-differ';
+export type BodyProblemCode =
+  | 'measure-not-positive'
+  | 'measure-looks-like-inches'
+  | 'measure-looks-like-cm'
+  | 'measure-unlikely'
+  | 'full-below-high'
+  | 'full-far-below-high'
+  | 'waist-far-above-bust'
+  | 'readings-differ';
 
 /** Something about the measurements: `stop` cannot be computed with, `ask` goes on with a question. */
 export interface BodyProblem {
@@ -46,14 +54,34 @@ export function checkBody(body: Body, set?: MeasurementSet): readonly BodyProble
     if (value === undefined) continue;
     const readings = set?.readings[key];
     if (!(value > 0)) out.push({ code: 'measure-not-positive', grade: 'stop', key, data: { value } });
-    else if (value < range[0] / 1.6 && value * 2.54 > range[0] && value * 2.54 < range[1]) out.push({ code: 'measure-looks-like-inches', grade: 'ask', key, data: { value, meant: value * 2.54 } });
-    else if (value > range[1] && value / 2.54 > range[0] && value / 2.54 < range[1]) out.push({ code: 'measure-looks-like-cm', grade: 'ask', key, data: { value, meant: value / 2.54 } });
-    else if (value < range[0] || value > range[1]) out.push({ code: 'measure-unlikely', grade: value > range[1] * 3 || value < range[0] / 5 ? 'stop' : 'ask', key, data: { value, lo: range[0], hi: range[1] } });
-    if (readings && readings.length === 2 && Math.abs((readings[0] ?? 0) - (readings[1] ?? 0)) > 10) out.push({ code: 'readings-differ', grade: 'ask', key, data: { first: readings[0] ?? 0, second: readings[1] ?? 0 } });
+    else if (value < range[0] / 1.6 && value * 2.54 > range[0] && value * 2.54 < range[1])
+      out.push({ code: 'measure-looks-like-inches', grade: 'ask', key, data: { value, meant: value * 2.54 } });
+    else if (value > range[1] && value / 2.54 > range[0] && value / 2.54 < range[1])
+      out.push({ code: 'measure-looks-like-cm', grade: 'ask', key, data: { value, meant: value / 2.54 } });
+    else if (value < range[0] || value > range[1])
+      out.push({
+        code: 'measure-unlikely',
+        grade: value > range[1] * 3 || value < range[0] / 5 ? 'stop' : 'ask',
+        key,
+        data: { value, lo: range[0], hi: range[1] },
+      });
+    if (readings && readings.length === 2 && Math.abs((readings[0] ?? 0) - (readings[1] ?? 0)) > 10)
+      out.push({
+        code: 'readings-differ',
+        grade: 'ask',
+        key,
+        data: { first: readings[0] ?? 0, second: readings[1] ?? 0 },
+      });
   }
   const { highBust, fullBust, waist } = body;
   if (highBust !== undefined && fullBust !== undefined && fullBust < highBust)
-    out.push({ code: highBust - fullBust > 50 ? 'full-far-below-high' : 'full-below-high', grade: highBust - fullBust > 50 ? 'stop' : 'ask', key: 'fullBust', data: { by: highBust - fullBust } });
-  if (waist !== undefined && fullBust !== undefined && waist - fullBust > 300) out.push({ code: 'waist-far-above-bust', grade: 'stop', key: 'waist', data: { by: waist - fullBust } });
+    out.push({
+      code: highBust - fullBust > 50 ? 'full-far-below-high' : 'full-below-high',
+      grade: highBust - fullBust > 50 ? 'stop' : 'ask',
+      key: 'fullBust',
+      data: { by: highBust - fullBust },
+    });
+  if (waist !== undefined && fullBust !== undefined && waist - fullBust > 300)
+    out.push({ code: 'waist-far-above-bust', grade: 'stop', key: 'waist', data: { by: waist - fullBust } });
   return out;
 }

@@ -13,8 +13,21 @@ export interface MeasurementDefinition {
   readonly essential: boolean;
 }
 
-const m = (key: MeasurementKey, kind: MeasurementDefinition['kind'], share: number, ease: number, lo: number, hi: number, essential = false): MeasurementDefinition => ({
-  key, kind, share, ease, range: [lo, hi], essential,
+const m = (
+  key: MeasurementKey,
+  kind: MeasurementDefinition['kind'],
+  share: number,
+  ease: number,
+  lo: number,
+  hi: number,
+  essential = false,
+): MeasurementDefinition => ({
+  key,
+  kind,
+  share,
+  ease,
+  range: [lo, hi],
+  essential,
 });
 
 /** In measuring order: top down, girths before lengths at each level. */
@@ -53,4 +66,5 @@ export const MEASUREMENT_CATALOGUE: readonly MeasurementDefinition[] = [
   m('height', 'length', 1, 0, 1200, 2200),
 ];
 
-export const definitionOf = (key: MeasurementKey): MeasurementDefinition | undefined => MEASUREMENT_CATALOGUE.find((d) => d.key === key);
+export const definitionOf = (key: MeasurementKey): MeasurementDefinition | undefined =>
+  MEASUREMENT_CATALOGUE.find((d) => d.key === key);

@@ -5,11 +5,18 @@ import { expectOk } from '../units/index.ts';
 import { bodyFrom, bustAmounts, checkBody, MEASUREMENT_CATALOGUE, startingSize, type MeasurementSet } from './index.ts';
 
 const pattern = causewayPattern();
-const set = (date: string, readings: MeasurementSet['readings']): MeasurementSet => ({ id: date, date, readings, notes: '' });
+const set = (date: string, readings: MeasurementSet['readings']): MeasurementSet => ({
+  id: date,
+  date,
+  readings,
+  notes: '',
+});
 
 describe('the body', () => {
   it('is the mean of two readings, and takes from an older set what the newest lacks', () => {
-    expect(bodyFrom([set('2026-01-01', { waist: [700], hip: [950] }), set('2026-06-01', { waist: [710, 714] })])).toEqual({ waist: 712, hip: 950 });
+    expect(
+      bodyFrom([set('2026-01-01', { waist: [700], hip: [950] }), set('2026-06-01', { waist: [710, 714] })]),
+    ).toEqual({ waist: 712, hip: 950 });
   });
 
   it.each([
@@ -58,13 +65,20 @@ describe('the starting size', () => {
   });
 
   it('derives the high bust of a chart that prints none', () => {
-    const bare: Pattern = { ...pattern, chart: pattern.chart.map((r) => ({ size: r.size, body: { fullBust: r.body.fullBust ?? 0 } })) };
+    const bare: Pattern = {
+      ...pattern,
+      chart: pattern.chart.map((r) => ({ size: r.size, body: { fullBust: r.body.fullBust ?? 0 } })),
+    };
     expect(expectOk(startingSize({ highBust: 873 }, bare), 'size').chosen.chart).toBe(870);
   });
 
   it('says when the body is beyond the chart, and what is missing', () => {
-    expect(expectOk(startingSize({ highBust: 1200 }, pattern), 'size').reasons.map((r) => r.code)).toContain('size.above-chart');
-    expect(expectOk(startingSize({ highBust: 600 }, pattern), 'size').reasons.map((r) => r.code)).toContain('size.below-chart');
+    expect(expectOk(startingSize({ highBust: 1200 }, pattern), 'size').reasons.map((r) => r.code)).toContain(
+      'size.above-chart',
+    );
+    expect(expectOk(startingSize({ highBust: 600 }, pattern), 'size').reasons.map((r) => r.code)).toContain(
+      'size.below-chart',
+    );
     expect(startingSize({}, pattern)).toMatchObject({ ok: false, error: { code: 'size-needs-high-bust' } });
   });
 });
@@ -81,9 +95,16 @@ describe('the amount, by every school', () => {
   });
 
   it('prefers the garment, then the chart, then the cup, and says why', () => {
-    expect(bustAmounts(body, pattern, '4')).toMatchObject({ chosen: { school: 'finished' }, why: 'amount.why.finished.pieces', verdict: 'yes' });
+    expect(bustAmounts(body, pattern, '4')).toMatchObject({
+      chosen: { school: 'finished' },
+      why: 'amount.why.finished.pieces',
+      verdict: 'yes',
+    });
     const printed: Pattern = { ...pattern, sizes: {}, finished: { '4': { bust: 970 } } };
-    expect(bustAmounts(body, printed, '4')).toMatchObject({ chosen: { school: 'finished', total: 48 }, why: 'amount.why.finished.printed' });
+    expect(bustAmounts(body, printed, '4')).toMatchObject({
+      chosen: { school: 'finished', total: 48 },
+      why: 'amount.why.finished.printed',
+    });
     const chartOnly: Pattern = { ...pattern, sizes: {}, finished: {} };
     expect(bustAmounts(body, chartOnly, '4').chosen?.school).toBe('chart');
     const noChart: Pattern = { ...chartOnly, chart: [{ size: '4', body: { highBust: 870 } }] };

@@ -48,7 +48,11 @@ export function finishedBust(pattern: Pattern, size: string): FinishedBust | nul
   if (kept !== undefined) return kept;
   const flat = flatMeasure(pattern.sizes[size] ?? [], 'bust');
   const printed = pattern.finished[size]?.bust;
-  const found: FinishedBust | null = flat.ok ? { value: flat.value, from: 'pieces' } : printed === undefined ? null : { value: printed, from: 'printed' };
+  const found: FinishedBust | null = flat.ok
+    ? { value: flat.value, from: 'pieces' }
+    : printed === undefined
+      ? null
+      : { value: printed, from: 'printed' };
   known.set(size, found);
   return found;
 }
@@ -57,20 +61,27 @@ export function finishedBust(pattern: Pattern, size: string): FinishedBust | nul
  * The size to start from. By high bust: the nearest; on a tie the smaller for knits and loose styles, the
  * larger for fitted wovens. By full bust the same with the full bust, with a warning of what it costs.
  */
-export function startingSize(body: Body, pattern: Pattern, method: SizeMethod = 'highBust'): Result<SizeChoice, SizeError> {
+export function startingSize(
+  body: Body,
+  pattern: Pattern,
+  method: SizeMethod = 'highBust',
+): Result<SizeChoice, SizeError> {
   const measured = body[method];
   if (measured === undefined) return refuse(method === 'highBust' ? 'size-needs-high-bust' : 'size-needs-full-bust');
   const options = pattern.chart.flatMap((row): SizeOption[] => {
     const chart = method === 'highBust' ? chartHighBust(row, pattern) : row.body.fullBust;
     if (chart === undefined) return [];
     const finished = finishedBust(pattern, row.size);
-    return [{
-      size: row.size,
-      chart,
-      difference: measured - chart,
-      bustEase: finished && body.fullBust !== undefined ? finished.value - body.fullBust : null,
-      bustOver: row.body.fullBust !== undefined && body.fullBust !== undefined ? body.fullBust - row.body.fullBust : null,
-    }];
+    return [
+      {
+        size: row.size,
+        chart,
+        difference: measured - chart,
+        bustEase: finished && body.fullBust !== undefined ? finished.value - body.fullBust : null,
+        bustOver:
+          row.body.fullBust !== undefined && body.fullBust !== undefined ? body.fullBust - row.body.fullBust : null,
+      },
+    ];
   });
   const loose = pattern.fabric.kind === 'knit' || pattern.style === 'loose';
   const sorted = [...options].sort((a, b) => {
@@ -81,15 +92,31 @@ export function startingSize(body: Body, pattern: Pattern, method: SizeMethod = 
   if (!chosen) return refuse('chart-has-no-bust');
   const i = options.indexOf(chosen);
   const tie = sorted[1] !== undefined && Math.abs(Math.abs(sorted[1].difference) - Math.abs(chosen.difference)) < 1e-9;
-  const reasons: { code: string; data: Readonly<Record<string, string | number>> }[] = [{ code: `size.${method}.nearest`, data: { size: chosen.size, measured, chart: chosen.chart, difference: chosen.difference } }, ...(tie ? [{ code: loose ? 'size.tie.smaller' : 'size.tie.larger', data: {} }] : [])];
+  const reasons: { code: string; data: Readonly<Record<string, string | number>> }[] = [
+    {
+      code: `size.${method}.nearest`,
+      data: { size: chosen.size, measured, chart: chosen.chart, difference: chosen.difference },
+    },
+    ...(tie ? [{ code: loose ? 'size.tie.smaller' : 'size.tie.larger', data: {} }] : []),
+  ];
   const first = options[0];
   const last = options.at(-1);
-  if (first && chosen === first && chosen.difference < -20) reasons.push({ code: 'size.below-chart', data: { by: -chosen.difference } });
-  if (last && chosen === last && chosen.difference > 20) reasons.push({ code: 'size.above-chart', data: { by: chosen.difference } });
+  if (first && chosen === first && chosen.difference < -20)
+    reasons.push({ code: 'size.below-chart', data: { by: -chosen.difference } });
+  if (last && chosen === last && chosen.difference > 20)
+    reasons.push({ code: 'size.above-chart', data: { by: chosen.difference } });
   if (method === 'fullBust' && body.highBust !== undefined) {
     const row = pattern.chart.find((r) => r.size === chosen.size);
     const high = row && chartHighBust(row, pattern);
     if (high !== undefined) reasons.push({ code: 'size.fullBust.cost', data: { excess: high - body.highBust } });
   }
-  return ok({ method, measured, chosen, smaller: options[i - 1] ?? null, larger: options[i + 1] ?? null, options, reasons });
+  return ok({
+    method,
+    measured,
+    chosen,
+    smaller: options[i - 1] ?? null,
+    larger: options[i + 1] ?? null,
+    options,
+    reasons,
+  });
 }

@@ -1,4 +1,16 @@
-import { add, boundsOf, endOf, flatten, left, pointAt, scale, tangentAt, type Box, type Path, type Point } from '../geometry/index.ts';
+import {
+  add,
+  boundsOf,
+  endOf,
+  flatten,
+  left,
+  pointAt,
+  scale,
+  tangentAt,
+  type Box,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
 import { cuttingLine, dartShape, edgeOf, outlineOf, type Piece } from '../pattern/index.ts';
 
 /** A piece taken apart into what a printer, an SVG or a screen draws. Coordinates in piece space, mm. */
@@ -31,7 +43,13 @@ export function drawPiece(piece: Piece): PieceDrawing {
       const middle = { x: (s.start.x + s.end.x) / 2, y: (s.start.y + s.end.y) / 2 };
       return {
         id: d.id,
-        legs: { start: s.start, segments: [{ kind: 'line', to: s.tip }, { kind: 'line', to: s.end }] },
+        legs: {
+          start: s.start,
+          segments: [
+            { kind: 'line', to: s.tip },
+            { kind: 'line', to: s.end },
+          ],
+        },
         centre: { start: s.tip, segments: [{ kind: 'line', to: middle }] },
         tip: s.tip,
       };
@@ -47,7 +65,19 @@ export function drawPiece(piece: Piece): PieceDrawing {
       return [{ id: m.id, lines }];
     }),
     grain: piece.marks.flatMap((m) => (m.kind === 'grain' ? [[m.from, m.to] as const] : [])),
-    levels: piece.marks.flatMap((m) => (m.kind === 'level' && m.name !== 'waist' ? [{ name: m.name, line: [{ x: seamBox.minX, y: m.at.y }, { x: seamBox.maxX, y: m.at.y }] as const }] : [])),
+    levels: piece.marks.flatMap((m) =>
+      m.kind === 'level' && m.name !== 'waist'
+        ? [
+            {
+              name: m.name,
+              line: [
+                { x: seamBox.minX, y: m.at.y },
+                { x: seamBox.maxX, y: m.at.y },
+              ] as const,
+            },
+          ]
+        : [],
+    ),
     bustPoint: piece.marks.find((m) => m.kind === 'bustPoint')?.at ?? null,
     foldLine: fold ? [fold.path.start, endOf(fold.path)] : null,
     bounds,

@@ -3,7 +3,21 @@ import { causewayPattern, draftCauseway } from '../drafting/index.ts';
 import { flatten } from '../geometry/index.ts';
 import { cuttingLine } from '../pattern/index.ts';
 import { workedFront } from '../testing/shapes.ts';
-import { jsonSchema, MARGIN, OVERLAP, pageMap, paperFrom, PAPERS, parseJson, readJob, readPattern, readWearer, rowLabel, writeDocument, writeSvg } from './index.ts';
+import {
+  jsonSchema,
+  MARGIN,
+  OVERLAP,
+  pageMap,
+  paperFrom,
+  PAPERS,
+  parseJson,
+  readJob,
+  readPattern,
+  readWearer,
+  rowLabel,
+  writeDocument,
+  writeSvg,
+} from './index.ts';
 
 const code = (r: { ok: boolean; error?: { code: string } }) => (r.ok ? 'ok' : r.error?.code);
 const round = (value: unknown) => JSON.parse(writeDocument(value)) as unknown;
@@ -19,7 +33,10 @@ describe('documents', () => {
   });
 
   it('fill in what may be left out', () => {
-    expect(readJob(job)).toMatchObject({ ok: true, value: { size: null, sizeMethod: 'highBust', steps: [], demo: false } });
+    expect(readJob(job)).toMatchObject({
+      ok: true,
+      value: { size: null, sizeMethod: 'highBust', steps: [], demo: false },
+    });
   });
 
   it.each([
@@ -30,16 +47,34 @@ describe('documents', () => {
     ['document-invalid', () => readWearer({ ...wearer, name: '' })],
     ['document-invalid', () => readWearer({ ...wearer, sets: [{ id: 's', date: 'yesterday', readings: {} }] })],
     ['document-invalid', () => readJob({ ...job, steps: [{ id: 'x' }] })],
-    ['pattern-invalid', () => readPattern({ ...causewayPattern(['4']), seams: [{ id: 's', kind: 'side', first: { piece: 'no', edges: ['a'] }, second: { piece: 'back', edges: ['side'] } }] })],
-    ['document-invalid', () => readPattern({ ...causewayPattern(['4']), sizes: { '4': [{ ...workedFront(), edges: [] }] } })],
+    [
+      'pattern-invalid',
+      () =>
+        readPattern({
+          ...causewayPattern(['4']),
+          seams: [
+            { id: 's', kind: 'side', first: { piece: 'no', edges: ['a'] }, second: { piece: 'back', edges: ['side'] } },
+          ],
+        }),
+    ],
+    [
+      'document-invalid',
+      () => readPattern({ ...causewayPattern(['4']), sizes: { '4': [{ ...workedFront(), edges: [] }] } }),
+    ],
     ['document-not-json', () => parseJson('{"format": ')],
   ])('refuse with %s', (expected, read) => {
     expect(code(read())).toBe(expected);
   });
 
   it('say where inside an inline wearer the mistake is, and never take it for a reference', () => {
-    const wrong = readJob({ ...job, wearer: { ...wearer, sets: [{ id: 's', date: '2026-01-01', readings: { waist: ['wide'] } }] } });
-    expect(wrong).toMatchObject({ ok: false, error: { code: 'document-invalid', data: { where: 'wearer.sets.0.readings.waist.0' } } });
+    const wrong = readJob({
+      ...job,
+      wearer: { ...wearer, sets: [{ id: 's', date: '2026-01-01', readings: { waist: ['wide'] } }] },
+    });
+    expect(wrong).toMatchObject({
+      ok: false,
+      error: { code: 'document-invalid', data: { where: 'wearer.sets.0.readings.waist.0' } },
+    });
   });
 
   it('publish a JSON Schema of each kind', () => {
@@ -57,7 +92,14 @@ describe('pages', () => {
 
   it.each(['a4', 'letter'] as const)('cover every point of every cutting line on %s, with none empty', (paper) => {
     const map = pageMap(pieces, paper);
-    const inTile = (x: number, y: number) => map.tiles.filter((t) => x >= t.column * map.step.width && x <= t.column * map.step.width + map.area.width && y >= t.row * map.step.height && y <= t.row * map.step.height + map.area.height);
+    const inTile = (x: number, y: number) =>
+      map.tiles.filter(
+        (t) =>
+          x >= t.column * map.step.width &&
+          x <= t.column * map.step.width + map.area.width &&
+          y >= t.row * map.step.height &&
+          y <= t.row * map.step.height + map.area.height,
+      );
     const touched = new Set<string>();
     for (const p of map.placed)
       for (const q of flatten(cuttingLine(p.drawing.piece), 0.5)) {
@@ -75,7 +117,12 @@ describe('pages', () => {
     expect(map.tiles.map((t) => t.page)).toEqual(map.tiles.map((_, i) => i + 2));
     expect(map.tiles[0]?.label).toBe('A1');
     expect([rowLabel(0), rowLabel(25), rowLabel(26)]).toEqual(['A', 'Z', 'AA']);
-    const boxes = map.placed.map((p) => ({ l: p.drawing.bounds.minX + p.dx, r: p.drawing.bounds.maxX + p.dx, t: p.drawing.bounds.minY + p.dy, b: p.drawing.bounds.maxY + p.dy }));
+    const boxes = map.placed.map((p) => ({
+      l: p.drawing.bounds.minX + p.dx,
+      r: p.drawing.bounds.maxX + p.dx,
+      t: p.drawing.bounds.minY + p.dy,
+      b: p.drawing.bounds.maxY + p.dy,
+    }));
     expect(boxes[0]!.r < boxes[1]!.l || boxes[0]!.b < boxes[1]!.t).toBe(true);
     expect(pageMap([], 'a4').pageCount).toBe(1);
     expect(code(paperFrom('A5'))).toBe('paper-unknown');
@@ -87,7 +134,17 @@ describe('svg', () => {
   it('is in millimetres, with a named group for every piece and kind of line', () => {
     const svg = writeSvg(pieces, { title: 'A < B', original: pieces });
     expect(svg).toMatch(/width="[\d.]+mm" height="[\d.]+mm"/);
-    for (const id of ['front', 'front-seam', 'front-cutting', 'front-darts', 'front-notches', 'front-grain', 'front-original', 'back-seam']) expect(svg).toContain(`id="${id}"`);
+    for (const id of [
+      'front',
+      'front-seam',
+      'front-cutting',
+      'front-darts',
+      'front-notches',
+      'front-grain',
+      'front-original',
+      'back-seam',
+    ])
+      expect(svg).toContain(`id="${id}"`);
     expect(svg).toContain('A &lt; B');
     expect(svg).not.toMatch(/NaN|undefined/);
   });

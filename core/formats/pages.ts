@@ -3,7 +3,10 @@ import type { Piece } from '../pattern/index.ts';
 import { ok, refuse, type Result } from '../units/index.ts';
 import { drawPiece, type PieceDrawing } from './drawing.ts';
 
-export const PAPERS = { a4: { name: 'A4', width: 210, height: 297 }, letter: { name: 'Letter', width: 215.9, height: 279.4 } } as const;
+export const PAPERS = {
+  a4: { name: 'A4', width: 210, height: 297 },
+  letter: { name: 'Letter', width: 215.9, height: 279.4 },
+} as const;
 export type PaperId = keyof typeof PAPERS;
 
 /** What most home printers cannot reach, and how much neighbouring pages share, mm. */
@@ -37,7 +40,8 @@ export interface PageMap {
   readonly pageCount: number;
 }
 
-export const rowLabel = (row: number): string => (row < 26 ? String.fromCharCode(65 + row) : rowLabel(Math.floor(row / 26) - 1) + rowLabel(row % 26));
+export const rowLabel = (row: number): string =>
+  row < 26 ? String.fromCharCode(65 + row) : rowLabel(Math.floor(row / 26) - 1) + rowLabel(row % 26);
 
 export const isPaper = (text: string): text is PaperId => text in PAPERS;
 
@@ -62,10 +66,16 @@ function arrange(drawings: readonly PieceDrawing[], down: boolean): readonly Pla
 function touches(ring: readonly Point[], x: number, y: number, w: number, h: number): boolean {
   const inside = (p: Point) => p.x >= x && p.x <= x + w && p.y >= y && p.y <= y + h;
   if (ring.some(inside) || insidePolygon({ x: x + w / 2, y: y + h / 2 }, ring)) return true;
-  const corners: readonly Point[] = [{ x, y }, { x: x + w, y }, { x: x + w, y: y + h }, { x, y: y + h }];
+  const corners: readonly Point[] = [
+    { x, y },
+    { x: x + w, y },
+    { x: x + w, y: y + h },
+    { x, y: y + h },
+  ];
   return ring.some((a, i) => {
     const b = ring[(i + 1) % ring.length] as Point;
-    if (Math.max(a.x, b.x) < x || Math.min(a.x, b.x) > x + w || Math.max(a.y, b.y) < y || Math.min(a.y, b.y) > y + h) return false;
+    if (Math.max(a.x, b.x) < x || Math.min(a.x, b.x) > x + w || Math.max(a.y, b.y) < y || Math.min(a.y, b.y) > y + h)
+      return false;
     return corners.some((c, k) => {
       const d = corners[(k + 1) % 4] as Point;
       const meet = lineMeet(a, sub(b, a), c, sub(d, c));

@@ -4,7 +4,8 @@ import { ok, refuse, type Refusal, type Result } from '../units/index.ts';
 import { jobSchema, wearerSchema, type Job, type Wearer } from './schema.ts';
 
 export type DocumentKind = 'wearer' | 'pattern' | 'job';
-export type DocumentError = 'document-not-json' | 'document-wrong-format' | 'document-newer' | 'document-invalid' | 'pattern-invalid';
+export type DocumentError =
+  'document-not-json' | 'document-wrong-format' | 'document-newer' | 'document-invalid' | 'pattern-invalid';
 
 export const DOCUMENT_SCHEMAS = { wearer: wearerSchema, pattern: patternSchema, job: jobSchema } as const;
 const VERSION = 1;
@@ -24,8 +25,12 @@ export function parseJson(text: string): Result<unknown, DocumentError> {
 function checkHead(value: unknown, kind: DocumentKind): Refusal<DocumentError> | null {
   const head = z.looseObject({ format: z.string(), version: z.number() }).safeParse(value);
   if (!head.success || head.data.format !== `ample-draft/${kind}`)
-    return { code: 'document-wrong-format', data: { expected: `ample-draft/${kind}`, got: head.success ? head.data.format : 'nothing' } };
-  if (head.data.version > VERSION) return { code: 'document-newer', data: { version: head.data.version, known: VERSION } };
+    return {
+      code: 'document-wrong-format',
+      data: { expected: `ample-draft/${kind}`, got: head.success ? head.data.format : 'nothing' },
+    };
+  if (head.data.version > VERSION)
+    return { code: 'document-newer', data: { version: head.data.version, known: VERSION } };
   return null;
 }
 
@@ -34,27 +39,44 @@ function readDocument<T>(value: unknown, kind: DocumentKind, schema: z.ZodType<T
   if (wrong) return { ok: false, error: wrong };
   const parsed = schema.safeParse(value);
   if (parsed.success) return ok(parsed.data);
-  const { where, what } = firstIssue(parsed.error.issues);
-  return refuse('document-invalid', { where, what, count: parsed.error.issues.length });
+  const issue = parsed.error.issues[0];
+  return refuse('document-invalid', {
+    where: issue ? issue.path.map(String).join('.') : '',
+    what: issue?.message ?? '',
+    count: parsed.error.issues.length,
+  });
 }
 
-/** The first thing wrong; inside a choice of shapes, what is wrong with the fullest shape (it stands first). */
-function firstIssue(issues: readonly z.core.$ZodIssue[], above: readonly PropertyKey[] = []): { readonly where: string; readonly what: string } {
-  const issue = issues[0];
-  if (!issue) return { where: above.map(String).join('.'), what: '' };
-  const path = [...above, ...issue.path];
-  const inner = issue.code === 'invalid_union' ? issue.errors[0] : undefined;
-  return inner && inner.length > 0 ? firstIssue(inner, path) : { where: path.map(String).join('.'), what: issue.message };
-}
+export const readWearer = (value: unknown): Result<Wearer, DocumentError> =>
+  readDocument(value, 'wearer', wearerSchema);
 
-export const readWearer = (value: unknown): Result<Wearer, DocumentError> => readDocument(value, 'wearer', wearerSchema);
-export const readJob = (value: unknown): Result<Job, DocumentError> => readDocument(value, 'job', jobSchema);
+/** A job; a wearer or pattern that stands inline is read first, so that a mistake in it is named where it is. */
+export function readJob(value: unknown): Result<Job, DocumentError> {
+  const inline = z.looseObject({ wearer: z.unknown(), pattern: z.unknown() }).safeParse(value);
+  if (inline.success)
+    for (const [key, schema] of [
+      ['wearer', wearerSchema],
+      ['pattern', patternSchema],
+    ] as const) {
+      const part = inline.data[key];
+      if (part === null || typeof part !== 'object' || !('format' in part)) continue;
+      const read = readDocument<unknown>(part, key, schema);
+      if (!read.ok)
+        return refuse(read.error.code, {
+          ...read.error.data,
+          ...(read.error.data['where'] === undefined ? {} : { where: `${key}.${read.error.data['where']}` }),
+        });
+    }
+  return readDocument(value, 'job', jobSchema);
+}
 
 /** A pattern that the kernel can take: validated, outlines clockwise, joins exact. The first problem is named. */
 export function readPattern(value: unknown): Result<Pattern, DocumentError> {
   const read = readDocument(value, 'pattern', patternSchema);
   if (!read.ok) return read;
-  const sizes = Object.fromEntries(Object.entries(read.value.sizes).map(([size, pieces]) => [size, pieces.map(normalisePiece)]));
+  const sizes = Object.fromEntries(
+    Object.entries(read.value.sizes).map(([size, pieces]) => [size, pieces.map(normalisePiece)]),
+  );
   const pattern: Pattern = { ...read.value, sizes };
   const problem = validatePattern(pattern)[0];
   return problem ? refuse('pattern-invalid', { problem: problem.code, ...problem.data }) : ok(pattern);

@@ -9,6 +9,10 @@ const n = (value: number): string => {
 export function pathData(path: Path, closed = false): string {
   const parts = [`M${n(path.start.x)} ${n(path.start.y)}`];
   for (const g of path.segments)
-    parts.push(g.kind === 'line' ? `L${n(g.to.x)} ${n(g.to.y)}` : `C${n(g.c1.x)} ${n(g.c1.y)} ${n(g.c2.x)} ${n(g.c2.y)} ${n(g.to.x)} ${n(g.to.y)}`);
+    parts.push(
+      g.kind === 'line'
+        ? `L${n(g.to.x)} ${n(g.to.y)}`
+        : `C${n(g.c1.x)} ${n(g.c1.y)} ${n(g.c2.x)} ${n(g.c2.y)} ${n(g.to.x)} ${n(g.to.y)}`,
+    );
   return parts.join('') + (closed ? 'Z' : '');
 }

@@ -1,5 +1,15 @@
 import { bisect } from './roots.ts';
-import { endOf, endTangent, joinPaths, pathFromSpans, pathLength, splitAtLength, startTangent, subPath, type Path } from './path.ts';
+import {
+  endOf,
+  endTangent,
+  joinPaths,
+  pathFromSpans,
+  pathLength,
+  splitAtLength,
+  startTangent,
+  subPath,
+  type Path,
+} from './path.ts';
 import type { CubicSpan } from './span.ts';
 import { add, distance, left, scale, sub, turnBetween, unit, type Point } from './vec.ts';
 
@@ -35,15 +45,22 @@ export function fairAt(path: Path, at: number, reach: number): Path {
   const across = left(along);
   const curve = (push: number): Path => {
     const m = add(corner, scale(across, push));
-    return pathFromSpans([blend(before.start, startTangent(before), m, along), blend(m, along, endOf(after), endTangent(after))]);
+    return pathFromSpans([
+      blend(before.start, startTangent(before), m, along),
+      blend(m, along, endOf(after), endTangent(after)),
+    ]);
   };
   const excess = (push: number): number => pathLength(curve(push)) - 2 * r;
   const most = r / 10;
   // The length grows towards one side and shrinks towards the other; look for the change of sign nearest to none.
-  const steps = [0, 0.05, 0.1, 0.2, 0.35, 0.5, 0.75, 1].flatMap((k) => [k * most, -k * most]).map((push) => ({ push, over: excess(push) }));
+  const steps = [0, 0.05, 0.1, 0.2, 0.35, 0.5, 0.75, 1]
+    .flatMap((k) => [k * most, -k * most])
+    .map((push) => ({ push, over: excess(push) }));
   const start = steps[0] ?? { push: 0, over: 0 };
   const other = steps.find((s) => s.over > 0 !== start.over > 0);
   const nearest = steps.reduce((best, s) => (Math.abs(s.over) < Math.abs(best.over) ? s : best));
-  const push = other ? bisect(excess, Math.min(start.push, other.push), Math.max(start.push, other.push), 1e-8) : nearest.push;
+  const push = other
+    ? bisect(excess, Math.min(start.push, other.push), Math.max(start.push, other.push), 1e-8)
+    : nearest.push;
   return joinPaths([head, curve(push), tail].filter((p) => p.segments.length > 0));
 }

@@ -1,18 +1,56 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  bernsteinRoots, compose, curvatureOn, distance, endOf, endTangent, fairAt, insidePolygon, intersectPaths, intersectSpans, inverse, isSimplePolygon, kinkAt, lineMeet, mirror, move,
-  nearestOnPath, offsetEdges, offsetPath, parameterAt, pathFromSpans, pathLength, pointAt, pointOn, polyline, reversePath, rotationAbout, signedArea, spanLength, spansOf, splitAtLength, startTangent, subPath, tangentAt,
-  type CubicSpan, type Path, type Point, type Span,
+  bernsteinRoots,
+  compose,
+  curvatureOn,
+  distance,
+  endOf,
+  endTangent,
+  fairAt,
+  insidePolygon,
+  intersectPaths,
+  intersectSpans,
+  inverse,
+  isSimplePolygon,
+  kinkAt,
+  lineMeet,
+  mirror,
+  move,
+  nearestOnPath,
+  offsetEdges,
+  offsetPath,
+  parameterAt,
+  pathFromSpans,
+  pathLength,
+  pointAt,
+  pointOn,
+  polyline,
+  reversePath,
+  rotationAbout,
+  signedArea,
+  spanLength,
+  spansOf,
+  splitAtLength,
+  startTangent,
+  subPath,
+  tangentAt,
+  type CubicSpan,
+  type Path,
+  type Point,
+  type Span,
 } from './index.ts';
 
 const p = (x: number, y: number): Point => ({ x, y });
 /** Thousandths: fine enough to be anywhere, never the subnormal numbers no pattern has. */
-const number = (lo: number, hi: number) => fc.integer({ min: Math.round(lo * 1000), max: Math.round(hi * 1000) }).map((v) => v / 1000);
+const number = (lo: number, hi: number) =>
+  fc.integer({ min: Math.round(lo * 1000), max: Math.round(hi * 1000) }).map((v) => v / 1000);
 const point = fc.record({ x: number(-200, 200), y: number(-200, 200) });
 const cubic: fc.Arbitrary<CubicSpan> = fc
   .record({ kind: fc.constant('cubic' as const), a: point, c1: point, c2: point, b: point })
-  .filter((s) => [distance(s.a, s.c1), distance(s.c1, s.c2), distance(s.c2, s.b), distance(s.a, s.b)].every((d) => d > 8));
+  .filter((s) =>
+    [distance(s.a, s.c1), distance(s.c1, s.c2), distance(s.c2, s.b), distance(s.a, s.b)].every((d) => d > 8),
+  );
 
 /** Length by brute force: chords of many small steps, Richardson-extrapolated. */
 function bruteLength(s: Span, n = 20_000): number {
@@ -30,7 +68,9 @@ const quarter = (r: number): CubicSpan => ({ kind: 'cubic', a: p(r, 0), c1: p(r,
 
 describe('arc length', () => {
   it('agrees with brute force on sane cubics to a thousandth of a millimetre', () => {
-    const sane: fc.Arbitrary<CubicSpan> = fc.record({ w: number(20, 300), h1: number(-80, 80), h2: number(-80, 80) }).map(({ w, h1, h2 }) => ({ kind: 'cubic', a: p(0, 0), c1: p(w / 3, h1), c2: p((2 * w) / 3, h2), b: p(w, 0) }));
+    const sane: fc.Arbitrary<CubicSpan> = fc
+      .record({ w: number(20, 300), h1: number(-80, 80), h2: number(-80, 80) })
+      .map(({ w, h1, h2 }) => ({ kind: 'cubic', a: p(0, 0), c1: p(w / 3, h1), c2: p((2 * w) / 3, h2), b: p(w, 0) }));
     fc.assert(
       fc.property(sane, (s) => {
         expect(Math.abs(spanLength(s) - bruteLength(s))).toBeLessThan(0.001);
@@ -93,7 +133,8 @@ describe('nearest point', () => {
     fc.assert(
       fc.property(cubic, point, (s, q) => {
         const near = nearestOnPath(pathFromSpans([s]), q);
-        for (let i = 0; i <= 200; i++) expect(near.distance).toBeLessThanOrEqual(distance(pointOn(s, i / 200), q) + 1e-6);
+        for (let i = 0; i <= 200; i++)
+          expect(near.distance).toBeLessThanOrEqual(distance(pointOn(s, i / 200), q) + 1e-6);
       }),
       { seed: 14, numRuns: 60 },
     );
@@ -156,17 +197,29 @@ describe('intersections', () => {
 
 describe('offset', () => {
   it('keeps within 0.05 mm of the true distance on curves, both sides', () => {
-    const curves: readonly CubicSpan[] = [quarter(80), { kind: 'cubic', a: p(0, 0), c1: p(10, 70), c2: p(60, 110), b: p(140, 115) }, { kind: 'cubic', a: p(0, 0), c1: p(40, 40), c2: p(80, -40), b: p(120, 0) }];
+    const curves: readonly CubicSpan[] = [
+      quarter(80),
+      { kind: 'cubic', a: p(0, 0), c1: p(10, 70), c2: p(60, 110), b: p(140, 115) },
+      { kind: 'cubic', a: p(0, 0), c1: p(40, 40), c2: p(80, -40), b: p(120, 0) },
+    ];
     for (const s of curves)
       for (const d of [15, -15, 6]) {
         const out = offsetPath(pathFromSpans([s]), d);
         const total = pathLength(out);
-        for (let i = 0; i <= 100; i++) expect(Math.abs(nearestOnPath(pathFromSpans([s]), pointAt(out, (i / 100) * total)).distance - Math.abs(d))).toBeLessThan(0.05);
+        for (let i = 0; i <= 100; i++)
+          expect(
+            Math.abs(nearestOnPath(pathFromSpans([s]), pointAt(out, (i / 100) * total)).distance - Math.abs(d)),
+          ).toBeLessThan(0.05);
       }
   });
 
   it('mitres the corners of a rectangle with a distance for each edge', () => {
-    const edges = [polyline([p(0, 0), p(100, 0)]), polyline([p(100, 0), p(100, 60)]), polyline([p(100, 60), p(0, 60)]), polyline([p(0, 60), p(0, 0)])];
+    const edges = [
+      polyline([p(0, 0), p(100, 0)]),
+      polyline([p(100, 0), p(100, 60)]),
+      polyline([p(100, 60), p(0, 60)]),
+      polyline([p(0, 60), p(0, 0)]),
+    ];
     const out = offsetEdges(edges, [10, 15, 20, 0], true);
     expect(out[0]?.start).toEqual(p(0, -10));
     expect(endOf(out[0] as Path)).toEqual(p(115, -10));

@@ -35,8 +35,7 @@ function lineHits(l: LineSpan, other: Span): readonly SpanHit[] {
   for (const t of candidates) {
     const point = pointOn(other, t);
     const s = dot(sub(point, l.a), d) / (size * size);
-    if (s * size > -REACH && (s - 1) * size < REACH)
-      hits.push({ s: Math.min(1, Math.max(0, s)), t, point });
+    if (s * size > -REACH && (s - 1) * size < REACH) hits.push({ s: Math.min(1, Math.max(0, s)), t, point });
   }
   return hits;
 }
@@ -93,8 +92,7 @@ function curveHits(p: Span, q: Span): readonly SpanHit[] {
       ];
     };
     for (const x of halves(top.p, top.s, small(a)))
-      for (const y of halves(top.q, top.t, small(b)))
-        stack.push({ p: x.sp, q: y.sp, s: x.r, t: y.r });
+      for (const y of halves(top.q, top.t, small(b))) stack.push({ p: x.sp, q: y.sp, s: x.r, t: y.r });
   }
   return hits;
 }
@@ -107,7 +105,8 @@ export function intersectSpans(p: Span, q: Span): readonly SpanHit[] {
   else if (q.kind === 'line') hits = lineHits(q, p).map((h) => ({ ...h, s: h.t, t: h.s }));
   else hits = curveHits(p, q);
   const distinct: SpanHit[] = [];
-  for (const h of hits) if (!distinct.some((d) => distance(d.point, h.point) < 1e-4 && Math.abs(d.s - h.s) < 1e-3)) distinct.push(h);
+  for (const h of hits)
+    if (!distinct.some((d) => distance(d.point, h.point) < 1e-4 && Math.abs(d.s - h.s) < 1e-3)) distinct.push(h);
   return distinct.sort((a, b) => a.s - b.s);
 }
 
@@ -118,7 +117,13 @@ export function intersectPaths(p: Path, q: Path): readonly PathHit[] {
   spansOf(p).forEach((a, i) => {
     others.forEach((b, j) => {
       for (const h of intersectSpans(a, b)) {
-        if (hits.some((k) => distance(k.point, h.point) < 1e-4 && Math.abs(k.first.span - i) <= 1 && Math.abs(k.second.span - j) <= 1)) continue;
+        if (
+          hits.some(
+            (k) =>
+              distance(k.point, h.point) < 1e-4 && Math.abs(k.first.span - i) <= 1 && Math.abs(k.second.span - j) <= 1,
+          )
+        )
+          continue;
         hits.push({ first: { span: i, t: h.s }, second: { span: j, t: h.t }, point: h.point });
       }
     });

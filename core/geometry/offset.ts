@@ -1,14 +1,23 @@
 import { TOL } from '../units/tolerance.ts';
 import { intersectPaths, intersectSpans } from './intersect.ts';
-import { endOf, endTangent, joinPaths, pathFromSpans, polyline, spansOf, splitPath, startTangent, type Path } from './path.ts';
+import {
+  endOf,
+  endTangent,
+  joinPaths,
+  pathFromSpans,
+  polyline,
+  spansOf,
+  splitPath,
+  startTangent,
+  type Path,
+} from './path.ts';
 import { curvatureOn, derivativeOn, pointOn, splitSpan, tangentOn, type CubicSpan, type Span } from './span.ts';
 import { add, cross, distance, left, lineMeet, norm, scale, sub, type Point } from './vec.ts';
 
 /** A mitre longer than this many allowances is cut off square: a spike is no use on a table. */
 const MITRE_LIMIT = 4;
 
-const offsetPoint = (s: Span, t: number, d: number): Point =>
-  add(pointOn(s, t), scale(left(tangentOn(s, t)), d));
+const offsetPoint = (s: Span, t: number, d: number): Point => add(pointOn(s, t), scale(left(tangentOn(s, t)), d));
 
 /**
  * One cubic for the offset of one cubic: ends offset along the normal, end tangents kept, handles scaled by
@@ -46,7 +55,13 @@ function offsetSpan(s: Span, d: number, depth = 0): readonly Span[] {
 export function offsetPath(path: Path, d: number): Path {
   if (d === 0 || path.segments.length === 0) return path;
   const parts = spansOf(path).map((s) => cutLoops(pathFromSpans(offsetSpan(s, d))));
-  return joinPaths(joinCorners(parts, parts.map(() => d), false));
+  return joinPaths(
+    joinCorners(
+      parts,
+      parts.map(() => d),
+      false,
+    ),
+  );
 }
 
 /**
@@ -70,7 +85,9 @@ function firstCrossing(spans: readonly Span[]): { i: number; j: number; s: numbe
   for (let i = 0; i < spans.length; i++)
     for (let j = spans.length - 1; j > i; j--) {
       const joint = j === i + 1 ? (spans[i] as Span).b : null;
-      const hit = intersectSpans(spans[i] as Span, spans[j] as Span).find((h) => !joint || distance(h.point, joint) > 1e-3);
+      const hit = intersectSpans(spans[i] as Span, spans[j] as Span).find(
+        (h) => !joint || distance(h.point, joint) > 1e-3,
+      );
       if (hit) return { i, j, s: hit.s, t: hit.t };
     }
   return null;

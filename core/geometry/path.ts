@@ -17,9 +17,7 @@ export function spansOf(path: Path): readonly Span[] {
   let a = path.start;
   return path.segments.map((g): Span => {
     const s: Span =
-      g.kind === 'line'
-        ? { kind: 'line', a, b: g.to }
-        : { kind: 'cubic', a, c1: g.c1, c2: g.c2, b: g.to };
+      g.kind === 'line' ? { kind: 'line', a, b: g.to } : { kind: 'cubic', a, c1: g.c1, c2: g.c2, b: g.to };
     a = g.to;
     return s;
   });
@@ -97,8 +95,7 @@ export const tangentAt = (path: Path, at: number): Point => {
   return tangentOn(spanAt(path, place), place.t);
 };
 export const startTangent = (path: Path): Point => tangentOn(spanAt(path, { span: 0, t: 0 }), 0);
-export const endTangent = (path: Path): Point =>
-  tangentOn(spanAt(path, { span: path.segments.length - 1, t: 1 }), 1);
+export const endTangent = (path: Path): Point => tangentOn(spanAt(path, { span: path.segments.length - 1, t: 1 }), 1);
 
 /** Arc length from the start to a place. */
 export function lengthTo(path: Path, place: PathPlace): number {
@@ -117,14 +114,10 @@ export function splitPath(path: Path, place: PathPlace): readonly [Path, Path] {
   const before = [...spans.slice(0, place.span), ...(place.t > 0 ? [one] : [])];
   const after = [...(place.t < 1 ? [two] : []), ...spans.slice(place.span + 1)];
   const empty: Path = { start: at, segments: [] };
-  return [
-    before.length ? pathFromSpans(before) : empty,
-    after.length ? pathFromSpans(after) : empty,
-  ];
+  return [before.length ? pathFromSpans(before) : empty, after.length ? pathFromSpans(after) : empty];
 }
 
-export const splitAtLength = (path: Path, at: number): readonly [Path, Path] =>
-  splitPath(path, placeAt(path, at));
+export const splitAtLength = (path: Path, at: number): readonly [Path, Path] => splitPath(path, placeAt(path, at));
 
 /** The part between two arc lengths, from < to. */
 export function subPath(path: Path, from: number, to: number): Path {

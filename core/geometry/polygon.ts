@@ -47,8 +47,7 @@ export function signedArea(spans: readonly Span[]): number {
 
 export function polygonArea(points: readonly Point[]): number {
   let sum = 0;
-  for (let i = 0; i < points.length; i++)
-    sum += cross(points[i] as Point, points[(i + 1) % points.length] as Point);
+  for (let i = 0; i < points.length; i++) sum += cross(points[i] as Point, points[(i + 1) % points.length] as Point);
   return sum / 2;
 }
 
@@ -58,8 +57,7 @@ export function insidePolygon(p: Point, ring: readonly Point[]): boolean {
   for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
     const a = ring[i] as Point;
     const b = ring[j] as Point;
-    if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x)
-      inside = !inside;
+    if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
   }
   return inside;
 }

@@ -42,5 +42,4 @@ export function inverse(m: Rigid): Rigid {
 
 export const isRest = (m: Rigid): boolean => m.angle === 0 && m.x === 0 && m.y === 0;
 
-export const rotateAbout = (p: Point, about: Point, angle: number): Point =>
-  add(about, rotate(sub(p, about), angle));
+export const rotateAbout = (p: Point, about: Point, angle: number): Point => add(about, rotate(sub(p, about), angle));

@@ -11,14 +11,7 @@ export function bernsteinRoots(coefficients: readonly number[], zero = 1e-11): r
   return found.filter((t, i) => i === 0 || t - (found[i - 1] as number) > 2e-5);
 }
 
-function search(
-  c: readonly number[],
-  lo: number,
-  hi: number,
-  zero: number,
-  depth: number,
-  out: number[],
-): void {
+function search(c: readonly number[], lo: number, hi: number, zero: number, depth: number, out: number[]): void {
   // Within the noise throughout: a touching root; going on would only find it again in every smaller part.
   if (c.every((v) => Math.abs(v) < zero)) {
     out.push((lo + hi) / 2);
@@ -41,7 +34,14 @@ function search(
     rows.push(last.slice(1).map((v, i) => (v + (last[i] as number)) / 2));
   }
   const m = (lo + hi) / 2;
-  search(rows.map((r) => r[0] as number), lo, m, zero, depth + 1, out);
+  search(
+    rows.map((r) => r[0] as number),
+    lo,
+    m,
+    zero,
+    depth + 1,
+    out,
+  );
   search(rows.map((r) => r.at(-1) as number).reverse(), m, hi, zero, depth + 1, out);
 }
 

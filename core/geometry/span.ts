@@ -59,10 +59,7 @@ export function curvatureOn(s: Span, t: number): number {
   const speed = Math.hypot(d.x, d.y);
   if (speed < 1e-9) return 0;
   const u = 1 - t;
-  const e = add(
-    scale(sub(add(s.c2, s.a), scale(s.c1, 2)), 6 * u),
-    scale(sub(add(s.b, s.c1), scale(s.c2, 2)), 6 * t),
-  );
+  const e = add(scale(sub(add(s.c2, s.a), scale(s.c1, 2)), 6 * u), scale(sub(add(s.b, s.c1), scale(s.c2, 2)), 6 * t));
   return (d.x * e.y - d.y * e.x) / (speed * speed * speed);
 }
 
@@ -88,9 +85,7 @@ export function splitSpan(s: Span, t: number): readonly [Span, Span] {
 }
 
 export const reverseSpan = (s: Span): Span =>
-  s.kind === 'line'
-    ? { kind: 'line', a: s.b, b: s.a }
-    : { kind: 'cubic', a: s.b, c1: s.c2, c2: s.c1, b: s.a };
+  s.kind === 'line' ? { kind: 'line', a: s.b, b: s.a } : { kind: 'cubic', a: s.b, c1: s.c2, c2: s.c1, b: s.a };
 
 export const mapSpan = (s: Span, f: (p: Point) => Point): Span =>
   s.kind === 'line'
@@ -122,7 +117,4 @@ export function hullBox(s: Span): Box {
 }
 
 export const boxesMeet = (p: Box, q: Box, slack = 0): boolean =>
-  p.minX <= q.maxX + slack &&
-  q.minX <= p.maxX + slack &&
-  p.minY <= q.maxY + slack &&
-  q.minY <= p.maxY + slack;
+  p.minX <= q.maxX + slack && q.minX <= p.maxX + slack && p.minY <= q.maxY + slack && q.minY <= p.maxY + slack;

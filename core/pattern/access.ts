@@ -1,4 +1,16 @@
-import { endOf, flatten, insidePolygon, joinPaths, pathLength, pointAt, signedArea, spansOf, type Path, type Point, type Span } from '../geometry/index.ts';
+import {
+  endOf,
+  flatten,
+  insidePolygon,
+  joinPaths,
+  pathLength,
+  pointAt,
+  signedArea,
+  spansOf,
+  type Path,
+  type Point,
+  type Span,
+} from '../geometry/index.ts';
 import type { Dart, Edge, EdgeRole, LevelName, Piece } from './types.ts';
 
 export const edgeOf = (piece: Piece, id: string): Edge | undefined => piece.edges.find((e) => e.id === id);
@@ -6,11 +18,13 @@ export const edgeOf = (piece: Piece, id: string): Edge | undefined => piece.edge
 /** The edge, where the document has been validated; throws naming what was expected. */
 export function requireEdge(piece: Piece, id: string): Edge {
   const edge = edgeOf(piece, id);
-  if (!edge) throw new Error(`piece ${piece.id}: expected an edge "${id}", got ${piece.edges.map((e) => e.id).join(', ')}`);
+  if (!edge)
+    throw new Error(`piece ${piece.id}: expected an edge "${id}", got ${piece.edges.map((e) => e.id).join(', ')}`);
   return edge;
 }
 
-export const edgesWithRole = (piece: Piece, role: EdgeRole): readonly Edge[] => piece.edges.filter((e) => e.role === role);
+export const edgesWithRole = (piece: Piece, role: EdgeRole): readonly Edge[] =>
+  piece.edges.filter((e) => e.role === role);
 
 /** The seam line as one closed path, clockwise as seen. */
 export const outlineOf = (piece: Piece): Path => joinPaths(piece.edges.map((e) => e.path));

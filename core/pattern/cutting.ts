@@ -7,5 +7,11 @@ import type { Piece } from './types.ts';
  */
 export function cuttingLine(piece: Piece): Path {
   const allowances = piece.edges.map((e) => (e.id === piece.fold ? 0 : e.allowance));
-  return joinPaths(offsetEdges(piece.edges.map((e) => e.path), allowances, true));
+  return joinPaths(
+    offsetEdges(
+      piece.edges.map((e) => e.path),
+      allowances,
+      true,
+    ),
+  );
 }

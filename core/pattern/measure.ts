@@ -1,4 +1,14 @@
-import { cross, distance, endOf, intersectPaths, lineMeet, pathLength, polyline, sub, type Point } from '../geometry/index.ts';
+import {
+  cross,
+  distance,
+  endOf,
+  intersectPaths,
+  lineMeet,
+  pathLength,
+  polyline,
+  sub,
+  type Point,
+} from '../geometry/index.ts';
 import { refuse, ok, type Result } from '../units/index.ts';
 import { dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
 import type { LevelName, Piece } from './types.ts';
@@ -39,7 +49,10 @@ export function widthAt(piece: Piece, y: number): Result<LevelWidth, MeasureErro
     let crossed = -1;
     darts.forEach((d, i) => {
       if (used.has(i)) return;
-      for (const [leg, other] of [[d.start, d.end], [d.end, d.start]] as const) {
+      for (const [leg, other] of [
+        [d.start, d.end],
+        [d.end, d.start],
+      ] as const) {
         const meet = lineMeet(at, { x: 1, y: 0 }, d.tip, sub(leg, d.tip));
         if (!meet || meet.s < 1e-6 || meet.r < 0 || meet.r > 1 || meet.point.x >= stop.x) continue;
         stop = meet.point;

@@ -1,4 +1,13 @@
-import { distance, endOf, pathFromSpans, pathLength, polyline, reversePath, spansOf, type Path } from '../geometry/index.ts';
+import {
+  distance,
+  endOf,
+  pathFromSpans,
+  pathLength,
+  polyline,
+  reversePath,
+  spansOf,
+  type Path,
+} from '../geometry/index.ts';
 import { TOL } from '../units/index.ts';
 import { edgeOf, pieceArea } from './access.ts';
 import type { Edge, Piece } from './types.ts';

@@ -3,13 +3,28 @@ import { draftCauseway, causewayPattern } from '../drafting/index.ts';
 import { endOf, isSimplePolygon, flatten, pathLength, polyline } from '../geometry/index.ts';
 import { edge, line, rectangle, workedFront } from '../testing/shapes.ts';
 import { expectOk } from '../units/index.ts';
-import { cuttingLine, edgeOf, flatMeasure, levelOf, mirrorPiece, normalisePiece, pieceArea, validatePattern, validatePiece, widthAt, type Piece } from './index.ts';
+import {
+  cuttingLine,
+  edgeOf,
+  flatMeasure,
+  levelOf,
+  mirrorPiece,
+  normalisePiece,
+  pieceArea,
+  validatePattern,
+  validatePiece,
+  widthAt,
+  type Piece,
+} from './index.ts';
 
 const problems = (piece: Piece) => validatePiece(piece).map((x) => x.code);
 
 describe('validation names what is wrong and where', () => {
   const box = rectangle(100, 80);
-  const withEdge = (i: number, e: Piece['edges'][number]): Piece => ({ ...box, edges: box.edges.map((old, k) => (k === i ? e : old)) });
+  const withEdge = (i: number, e: Piece['edges'][number]): Piece => ({
+    ...box,
+    edges: box.edges.map((old, k) => (k === i ? e : old)),
+  });
 
   it('finds nothing in a sound piece', () => {
     expect(problems(box)).toEqual([]);
@@ -20,10 +35,27 @@ describe('validation names what is wrong and where', () => {
     ['edges-do-not-join', withEdge(1, edge('right', 'side', line([101, 0], [100, 80])))],
     ['outline-open', withEdge(3, edge('left', 'centreFront', line([0, 80], [0, 5])))],
     ['edge-repeated', withEdge(1, edge('top', 'side', line([100, 0], [100, 80])))],
-    ['outline-crosses', { ...box, edges: [edge('a', 'other', line([0, 0], [100, 80])), edge('b', 'other', line([100, 80], [100, 0])), edge('c', 'other', line([100, 0], [0, 80])), edge('d', 'other', line([0, 80], [0, 0]))] }],
+    [
+      'outline-crosses',
+      {
+        ...box,
+        edges: [
+          edge('a', 'other', line([0, 0], [100, 80])),
+          edge('b', 'other', line([100, 80], [100, 0])),
+          edge('c', 'other', line([100, 0], [0, 80])),
+          edge('d', 'other', line([0, 80], [0, 0])),
+        ],
+      },
+    ],
     ['fold-edge-missing', { ...box, fold: 'nowhere' }],
-    ['dart-mouth-missing', { ...box, darts: [{ id: 'd', kind: 'side', mouth: 'gone', tip: { x: 50, y: 40 }, foldToward: 'end' }] }],
-    ['dart-tip-outside', { ...box, darts: [{ id: 'd', kind: 'side', mouth: 'right', tip: { x: 150, y: 40 }, foldToward: 'end' }] }],
+    [
+      'dart-mouth-missing',
+      { ...box, darts: [{ id: 'd', kind: 'side', mouth: 'gone', tip: { x: 50, y: 40 }, foldToward: 'end' }] },
+    ],
+    [
+      'dart-tip-outside',
+      { ...box, darts: [{ id: 'd', kind: 'side', mouth: 'right', tip: { x: 150, y: 40 }, foldToward: 'end' }] },
+    ],
     ['notch-edge-missing', { ...box, marks: [{ kind: 'notch', id: 'n', edge: 'gone', at: 3, count: 1 }] }],
     ['notch-off-edge', { ...box, marks: [{ kind: 'notch', id: 'n', edge: 'top', at: 130, count: 1 }] }],
   ])('%s', (code, piece) => {
@@ -31,7 +63,10 @@ describe('validation names what is wrong and where', () => {
   });
 
   it('says how far apart two edges are', () => {
-    expect(validatePiece(withEdge(1, edge('right', 'side', line([101, 0], [100, 80]))))[0]).toMatchObject({ code: 'edges-do-not-join', data: { edge: 'top', next: 'right', gap: 1 } });
+    expect(validatePiece(withEdge(1, edge('right', 'side', line([101, 0], [100, 80]))))[0]).toMatchObject({
+      code: 'edges-do-not-join',
+      data: { edge: 'top', next: 'right', gap: 1 },
+    });
   });
 
   it('finds seams that name what is not there', () => {
@@ -46,7 +81,19 @@ describe('normalising', () => {
     const front = workedFront();
     const against: Piece = {
       ...front,
-      edges: [...front.edges].reverse().map((e) => ({ ...e, path: { start: endOf(e.path), segments: [...e.path.segments].reverse().map((_, i, all) => ({ kind: 'line' as const, to: i === all.length - 1 ? e.path.start : (e.path.segments[e.path.segments.length - 2 - i] as { to: { x: number; y: number } }).to })) } })),
+      edges: [...front.edges].reverse().map((e) => ({
+        ...e,
+        path: {
+          start: endOf(e.path),
+          segments: [...e.path.segments].reverse().map((_, i, all) => ({
+            kind: 'line' as const,
+            to:
+              i === all.length - 1
+                ? e.path.start
+                : (e.path.segments[e.path.segments.length - 2 - i] as { to: { x: number; y: number } }).to,
+          })),
+        },
+      })),
     };
     expect(pieceArea(against)).toBeCloseTo(-pieceArea(front), 6);
     const back = normalisePiece(against);
@@ -56,13 +103,24 @@ describe('normalising', () => {
 
   it('reads a mouth drawn along the dart legs as a mouth drawn across', () => {
     const front = workedFront();
-    const drawn: Piece = { ...front, edges: front.edges.map((e) => (e.id === 'mouth' ? { ...e, path: line([225, 255], [120, 261], [228, 275]) } : e)) };
-    expect(edgeOf(normalisePiece(drawn), 'mouth')?.path).toEqual(polyline([{ x: 225, y: 255 }, { x: 228, y: 275 }]));
+    const drawn: Piece = {
+      ...front,
+      edges: front.edges.map((e) => (e.id === 'mouth' ? { ...e, path: line([225, 255], [120, 261], [228, 275]) } : e)),
+    };
+    expect(edgeOf(normalisePiece(drawn), 'mouth')?.path).toEqual(
+      polyline([
+        { x: 225, y: 255 },
+        { x: 228, y: 275 },
+      ]),
+    );
   });
 
   it('closes the thousandths a file loses', () => {
     const box = rectangle(100, 80);
-    const loose: Piece = { ...box, edges: box.edges.map((e, i) => (i === 1 ? { ...e, path: line([100.001, 0], [100, 80]) } : e)) };
+    const loose: Piece = {
+      ...box,
+      edges: box.edges.map((e, i) => (i === 1 ? { ...e, path: line([100.001, 0], [100, 80]) } : e)),
+    };
     expect(edgeOf(normalisePiece(loose), 'right')?.path.start).toEqual({ x: 100, y: 0 });
   });
 
@@ -79,7 +137,14 @@ describe('flat measurement', () => {
   it('folds an upright dart out of a level line', () => {
     const box: Piece = {
       ...rectangle(100, 80),
-      edges: [edge('top', 'neck', line([0, 0], [100, 0])), edge('right', 'side', line([100, 0], [100, 80])), edge('h1', 'hem', line([100, 80], [60, 80])), edge('m', 'dart', line([60, 80], [40, 80])), edge('h2', 'hem', line([40, 80], [0, 80])), edge('left', 'centreFront', line([0, 80], [0, 0]))],
+      edges: [
+        edge('top', 'neck', line([0, 0], [100, 0])),
+        edge('right', 'side', line([100, 0], [100, 80])),
+        edge('h1', 'hem', line([100, 80], [60, 80])),
+        edge('m', 'dart', line([60, 80], [40, 80])),
+        edge('h2', 'hem', line([40, 80], [0, 80])),
+        edge('left', 'centreFront', line([0, 80], [0, 0])),
+      ],
       darts: [{ id: 'd', kind: 'waist', mouth: 'm', tip: { x: 50, y: 40 }, foldToward: 'end' }],
     };
     // Half-way down the dart half of its 20 mm intake is folded out.

@@ -18,7 +18,18 @@ export const segmentSchema = z.discriminatedUnion('kind', [
 export const pathSchema = z.object({ start: pointSchema, segments: z.array(segmentSchema).min(1).max(400) });
 
 export const EDGE_ROLES = [
-  'centreFront', 'centreBack', 'neck', 'shoulder', 'armhole', 'side', 'waist', 'hem', 'princess', 'raglan', 'dart', 'other',
+  'centreFront',
+  'centreBack',
+  'neck',
+  'shoulder',
+  'armhole',
+  'side',
+  'waist',
+  'hem',
+  'princess',
+  'raglan',
+  'dart',
+  'other',
 ] as const;
 export const edgeRoleSchema = z.enum(EDGE_ROLES);
 
@@ -45,7 +56,13 @@ export const LEVELS = ['bust', 'waist', 'hip', 'lengthenShorten'] as const;
 export const levelNameSchema = z.enum(LEVELS);
 
 export const markSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('notch'), id, edge: id, at: z.number().min(0).max(10_000), count: z.number().int().min(1).max(3).default(1) }),
+  z.object({
+    kind: z.literal('notch'),
+    id,
+    edge: id,
+    at: z.number().min(0).max(10_000),
+    count: z.number().int().min(1).max(3).default(1),
+  }),
   z.object({ kind: z.literal('grain'), id, from: pointSchema, to: pointSchema }),
   z.object({ kind: z.literal('level'), id, name: levelNameSchema, at: pointSchema }),
   z.object({ kind: z.literal('bustPoint'), id, at: pointSchema }),
@@ -87,9 +104,38 @@ export const seamSchema = z.object({
 });
 
 export const MEASUREMENTS = [
-  'highBust', 'fullBust', 'underbust', 'waist', 'highHip', 'hip', 'hipDepth', 'neck', 'shoulder', 'shoulderSlope', 'crossBack', 'crossFront', 'napeToWaist', 'napeToBustPoint', 'napeToFrontWaist',
-  'frontWaistLength', 'neckPointToBustPoint', 'bustPointToWaist', 'bustSpan', 'napeToUnderarm', 'sideWaist', 'armhole', 'upperArm', 'wrist', 'shoulderToElbow', 'shoulderToWrist', 'crotchDepth',
-  'crotchLength', 'thigh', 'knee', 'skirtLength', 'height',
+  'highBust',
+  'fullBust',
+  'underbust',
+  'waist',
+  'highHip',
+  'hip',
+  'hipDepth',
+  'neck',
+  'shoulder',
+  'shoulderSlope',
+  'crossBack',
+  'crossFront',
+  'napeToWaist',
+  'napeToBustPoint',
+  'napeToFrontWaist',
+  'frontWaistLength',
+  'neckPointToBustPoint',
+  'bustPointToWaist',
+  'bustSpan',
+  'napeToUnderarm',
+  'sideWaist',
+  'armhole',
+  'upperArm',
+  'wrist',
+  'shoulderToElbow',
+  'shoulderToWrist',
+  'crotchDepth',
+  'crotchLength',
+  'thigh',
+  'knee',
+  'skirtLength',
+  'height',
 ] as const;
 export const measurementKeySchema = z.enum(MEASUREMENTS);
 
@@ -105,7 +151,9 @@ export const patternSchema = z.object({
   house: z.string().max(120).default(''),
   number: z.string().max(40).default(''),
   name: z.string().min(1).max(120),
-  fabric: z.object({ kind: z.enum(['woven', 'knit']), stretch: z.number().min(0).max(2).default(0) }).default({ kind: 'woven', stretch: 0 }),
+  fabric: z
+    .object({ kind: z.enum(['woven', 'knit']), stretch: z.number().min(0).max(2).default(0) })
+    .default({ kind: 'woven', stretch: 0 }),
   style: z.enum(['fitted', 'loose']).default('fitted'),
   /** Full bust minus high bust that the draft assumes, mm. */
   draftCup: z.number().min(0).max(400).default(50),

@@ -4,9 +4,21 @@ import { edgeOf, isInside, outlineOf, pieceArea } from './access.ts';
 import type { Pattern, Piece } from './types.ts';
 
 export type ProblemCode =
-  | 'edges-do-not-join' | 'outline-open' | 'outline-crosses' | 'outline-anticlockwise' | 'edge-repeated' | 'edge-without-length'
-  | 'fold-edge-missing' | 'dart-mouth-missing' | 'dart-tip-outside' | 'notch-edge-missing' | 'notch-off-edge'
-  | 'seam-piece-missing' | 'seam-edge-missing' | 'size-without-pieces' | 'chart-size-repeated';
+  | 'edges-do-not-join'
+  | 'outline-open'
+  | 'outline-crosses'
+  | 'outline-anticlockwise'
+  | 'edge-repeated'
+  | 'edge-without-length'
+  | 'fold-edge-missing'
+  | 'dart-mouth-missing'
+  | 'dart-tip-outside'
+  | 'notch-edge-missing'
+  | 'notch-off-edge'
+  | 'seam-piece-missing'
+  | 'seam-edge-missing'
+  | 'size-without-pieces'
+  | 'chart-size-repeated';
 
 export interface Problem {
   readonly code: ProblemCode;
@@ -16,7 +28,8 @@ export interface Problem {
 /** Everything wrong with one piece, each exactly located. An empty list means the kernel can take it. */
 export function validatePiece(piece: Piece): readonly Problem[] {
   const out: Problem[] = [];
-  const say = (code: ProblemCode, data: Problem['data'] = {}) => out.push({ code, data: { piece: piece.name, ...data } });
+  const say = (code: ProblemCode, data: Problem['data'] = {}) =>
+    out.push({ code, data: { piece: piece.name, ...data } });
   const n = piece.edges.length;
   piece.edges.forEach((edge, i) => {
     const next = piece.edges[(i + 1) % n];
@@ -39,7 +52,8 @@ export function validatePiece(piece: Piece): readonly Problem[] {
     if (mark.kind !== 'notch') continue;
     const edge = edgeOf(piece, mark.edge);
     if (!edge) say('notch-edge-missing', { notch: mark.id, edge: mark.edge });
-    else if (mark.at > pathLength(edge.path) + TOL.join) say('notch-off-edge', { notch: mark.id, edge: mark.edge, length: pathLength(edge.path) });
+    else if (mark.at > pathLength(edge.path) + TOL.join)
+      say('notch-off-edge', { notch: mark.id, edge: mark.edge, length: pathLength(edge.path) });
   }
   return out;
 }
@@ -48,7 +62,8 @@ export function validatePiece(piece: Piece): readonly Problem[] {
 export function validatePattern(pattern: Pattern): readonly Problem[] {
   const out: Problem[] = [];
   pattern.chart.forEach((row, i) => {
-    if (pattern.chart.findIndex((r) => r.size === row.size) !== i) out.push({ code: 'chart-size-repeated', data: { size: row.size } });
+    if (pattern.chart.findIndex((r) => r.size === row.size) !== i)
+      out.push({ code: 'chart-size-repeated', data: { size: row.size } });
   });
   for (const [size, pieces] of Object.entries(pattern.sizes)) {
     if (pieces.length === 0) out.push({ code: 'size-without-pieces', data: { size } });
@@ -59,7 +74,8 @@ export function validatePattern(pattern: Pattern): readonly Problem[] {
         if (!piece) out.push({ code: 'seam-piece-missing', data: { size, seam: seam.id, piece: side.piece } });
         else
           for (const edge of side.edges)
-            if (!edgeOf(piece, edge)) out.push({ code: 'seam-edge-missing', data: { size, seam: seam.id, piece: piece.name, edge } });
+            if (!edgeOf(piece, edge))
+              out.push({ code: 'seam-edge-missing', data: { size, seam: seam.id, piece: piece.name, edge } });
       }
   }
   return out;

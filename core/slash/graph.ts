@@ -1,4 +1,24 @@
-import { angleOf, distance, dot, endTangent, flatten, intersectPaths, joinPaths, lerp, lineMeet, nearestOnPath, norm, polyline, scale, splitPath, startTangent, sub, type Path, type PathPlace, type Point } from '../geometry/index.ts';
+import {
+  angleOf,
+  distance,
+  dot,
+  endTangent,
+  flatten,
+  intersectPaths,
+  joinPaths,
+  lerp,
+  lineMeet,
+  nearestOnPath,
+  norm,
+  polyline,
+  scale,
+  splitPath,
+  startTangent,
+  sub,
+  type Path,
+  type PathPlace,
+  type Point,
+} from '../geometry/index.ts';
 import type { Piece } from '../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../units/index.ts';
 
@@ -53,7 +73,14 @@ function brokenCuts(cuts: readonly Cut[]): readonly { readonly a: Point; readonl
       if (i === j) return;
       const v = sub(o.b, o.a);
       const meet = lineMeet(s.a, u, o.a, v);
-      if (meet && meet.s * size > -SNAP && (meet.s - 1) * size < SNAP && meet.r * norm(v) > -SNAP && (meet.r - 1) * norm(v) < SNAP) stops.push(meet.s);
+      if (
+        meet &&
+        meet.s * size > -SNAP &&
+        (meet.s - 1) * size < SNAP &&
+        meet.r * norm(v) > -SNAP &&
+        (meet.r - 1) * norm(v) < SNAP
+      )
+        stops.push(meet.s);
       for (const p of [o.a, o.b]) {
         const t = dot(sub(p, s.a), u) / (size * size);
         if (t > 0 && t < 1 && distance(lerp(s.a, s.b, t), p) < SNAP) stops.push(t);
@@ -91,14 +118,19 @@ export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, G
   for (const s of ends)
     for (const edge of piece.edges)
       for (const hit of intersectPaths(polyline([nodes[s.from] as Point, nodes[s.to] as Point]), edge.path)) {
-        const nearEnd = [s.from, s.to].some((n) => onOutline.has(n) && distance(nodes[n] as Point, hit.point) < 5 * TOL.join);
+        const nearEnd = [s.from, s.to].some(
+          (n) => onOutline.has(n) && distance(nodes[n] as Point, hit.point) < 5 * TOL.join,
+        );
         if (!nearEnd) return refuse('cut-leaves-piece', { cut: s.cut, edge: edge.id, piece: piece.name });
       }
 
   // The outline, edge by edge, split where cuts end. A cut at a corner splits nothing.
   const portions: Portion[] = [];
   piece.edges.forEach((edge, e) => {
-    const here = [...onOutline].filter(([, at]) => at.edge === e).map(([node, at]) => ({ node, ...at.place })).sort((a, b) => a.span - b.span || a.t - b.t);
+    const here = [...onOutline]
+      .filter(([, at]) => at.edge === e)
+      .map(([node, at]) => ({ node, ...at.place }))
+      .sort((a, b) => a.span - b.span || a.t - b.t);
     let rest = edge.path;
     for (const stop of here) {
       const p = nodes[stop.node] as Point;
@@ -119,7 +151,8 @@ export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, G
   const first = piece.edges[0];
   for (const [node, at] of onOutline) {
     const last = portions.at(-1);
-    if (last && first && at.edge === 0 && distance(nodes[node] as Point, first.path.start) < TOL.join) portions[portions.length - 1] = { ...last, node };
+    if (last && first && at.edge === 0 && distance(nodes[node] as Point, first.path.start) < TOL.join)
+      portions[portions.length - 1] = { ...last, node };
   }
 
   const halfEdges: HalfEdge[] = [];

@@ -1,4 +1,14 @@
-import { compose, move, REST, rotationAbout, scale, sub, translation, type Point, type Rigid } from '../geometry/index.ts';
+import {
+  compose,
+  move,
+  REST,
+  rotationAbout,
+  scale,
+  sub,
+  translation,
+  type Point,
+  type Rigid,
+} from '../geometry/index.ts';
 
 /**
  * What a panel does, said the way one says it at the table, so that the same words give every moment of
@@ -53,4 +63,9 @@ export function motionOf(panels: readonly PanelSpec[], id: string, at: Progress,
   }
 }
 
-export const follow = (panel: string, point: Point, axis: 'both' | 'x' | 'y' = 'both'): Motion => ({ kind: 'carry', panel, point, axis });
+export const follow = (panel: string, point: Point, axis: 'both' | 'x' | 'y' = 'both'): Motion => ({
+  kind: 'carry',
+  panel,
+  point,
+  axis,
+});

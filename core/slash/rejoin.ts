@@ -1,4 +1,25 @@
-import { add, distance, dot, endOf, endTangent, intersectPaths, joinPaths, lengthTo, midpoint, pathLength, polyline, reversePath, scale, splitPath, startTangent, sub, unit, type Path, type PathHit, type Point } from '../geometry/index.ts';
+import {
+  add,
+  distance,
+  dot,
+  endOf,
+  endTangent,
+  intersectPaths,
+  joinPaths,
+  lengthTo,
+  midpoint,
+  pathLength,
+  polyline,
+  reversePath,
+  scale,
+  splitPath,
+  startTangent,
+  sub,
+  unit,
+  type Path,
+  type PathHit,
+  type Point,
+} from '../geometry/index.ts';
 import { TOL } from '../units/index.ts';
 
 /** How two moved portions of the outline meet again at a cut node. */
@@ -27,7 +48,9 @@ export function joinPortions(before: Path, after: Path, across: Point): Joint | 
 
   const near = 4 * distance(a, b) + 1;
   const cost = (h: PathHit): number => pathLength(before) - lengthTo(before, h.first) + lengthTo(after, h.second);
-  const crossing = intersectPaths(before, after).filter((h) => cost(h) < near).sort((p, q) => cost(p) - cost(q))[0];
+  const crossing = intersectPaths(before, after)
+    .filter((h) => cost(h) < near)
+    .sort((p, q) => cost(p) - cost(q))[0];
   if (crossing) return trimmed(before, after, crossing.first, crossing.second);
 
   const m = midpoint(a, b);
@@ -44,6 +67,8 @@ function trimmed(before: Path, after: Path, p: PathHit['first'], q: PathHit['fir
   const x = endOf(kept);
   const y = rest.start;
   const bridge = distance(x, y) <= TOL.same ? null : polyline([x, y]);
-  const closing = joinPaths([reversePath(tail), ...(bridge ? [bridge] : []), reversePath(head)].filter((s) => s.segments.length > 0));
+  const closing = joinPaths(
+    [reversePath(tail), ...(bridge ? [bridge] : []), reversePath(head)].filter((s) => s.segments.length > 0),
+  );
   return { before: kept, after: rest, bridge, closing };
 }

@@ -1,4 +1,21 @@
-import { distance, endOf, insidePolygon, isRest, joinPaths, move, movePath, nearestOnPath, pathLength, polyline, signedArea, spansOf, sub, type Path, type Point, type Rigid } from '../geometry/index.ts';
+import {
+  distance,
+  endOf,
+  insidePolygon,
+  isRest,
+  joinPaths,
+  move,
+  movePath,
+  nearestOnPath,
+  pathLength,
+  polyline,
+  signedArea,
+  spansOf,
+  sub,
+  type Path,
+  type Point,
+  type Rigid,
+} from '../geometry/index.ts';
 import type { Edge, Mark, Piece } from '../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../units/index.ts';
 import { divide, type Cut, type GraphError, type HalfEdge, type Portion, type SlashGraph } from './graph.ts';
@@ -64,7 +81,8 @@ export function cutPiece(piece: Piece, spec: Pick<SlashSpec, 'cuts' | 'panels'>)
   for (const panel of spec.panels) {
     const face = graph.value.rings.findIndex((ring) => insidePolygon(panel.seed, ring));
     if (face < 0) return refuse('panel-not-found', { panel: panel.id });
-    if (spec.panels.some((p) => p.id === names[face])) return refuse('panels-not-separated', { panel: panel.id, other: names[face] ?? '' });
+    if (spec.panels.some((p) => p.id === names[face]))
+      return refuse('panels-not-separated', { panel: panel.id, other: names[face] ?? '' });
     names[face] = panel.id;
   }
   return ok({ piece, graph: graph.value, names });
@@ -78,7 +96,9 @@ export function cutPiece(piece: Piece, spec: Pick<SlashSpec, 'cuts' | 'panels'>)
 export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DONE): Result<SlashResult, SlashError> {
   const { piece, graph, names } = divided;
   const known = new Set(spec.panels.map((p) => p.id));
-  const motions = names.map((name): Rigid => (known.has(name) ? motionOf(spec.panels, name, at) : { angle: 0, x: 0, y: 0 }));
+  const motions = names.map((name): Rigid =>
+    known.has(name) ? motionOf(spec.panels, name, at) : { angle: 0, x: 0, y: 0 },
+  );
   const motionNamed = (name: string): Rigid => motions[names.indexOf(name)] ?? { angle: 0, x: 0, y: 0 };
   for (const hinge of spec.hinges) {
     const apart = distance(move(motionNamed(hinge.panels[0]), hinge.at), move(motionNamed(hinge.panels[1]), hinge.at));
@@ -90,7 +110,9 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     motion: motions[f] as Rigid,
   }));
   if (motions.every(isRest)) {
-    const lengths = Object.fromEntries(piece.edges.map((e) => [e.id, { before: pathLength(e.path), after: pathLength(e.path) }]));
+    const lengths = Object.fromEntries(
+      piece.edges.map((e) => [e.id, { before: pathLength(e.path), after: pathLength(e.path) }]),
+    );
     return ok({ piece, panels, gaps: [], lengths });
   }
 
@@ -108,7 +130,8 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     const before = moved[i] as Path;
     const after = moved[j] as Path;
     const joint = joinPortions(before, after, cutDirection(graph, node, motions));
-    if (!joint || joint.before.segments.length === 0 || joint.after.segments.length === 0) return refuse('overlap-too-large', { edge: (graph.portions[i] as Portion).edge });
+    if (!joint || joint.before.segments.length === 0 || joint.after.segments.length === 0)
+      return refuse('overlap-too-large', { edge: (graph.portions[i] as Portion).edge });
     moved[i] = joint.before;
     moved[j] = joint.after;
     cutFrom[j] = (cutFrom[j] ?? 0) + pathLength(after) - pathLength(joint.after);
@@ -117,7 +140,9 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
   }
 
   const edges = piece.edges.map((edge): Edge => {
-    const parts = graph.portions.flatMap((p, i) => (p.edge === edge.id ? [moved[i] as Path, ...(bridges[i] ? [bridges[i] as Path] : [])] : []));
+    const parts = graph.portions.flatMap((p, i) =>
+      p.edge === edge.id ? [moved[i] as Path, ...(bridges[i] ? [bridges[i] as Path] : [])] : [],
+    );
     return { ...edge, path: joinPaths(parts) };
   });
   const faceAt = (p: Point): Rigid => motions[faceHolding(graph, p)] as Rigid;
@@ -145,7 +170,9 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
       return { ...m, from: move(by, m.from), to: move(by, m.to) };
     }),
   };
-  const lengths = Object.fromEntries(piece.edges.map((e, i) => [e.id, { before: pathLength(e.path), after: pathLength((edges[i] as Edge).path) }]));
+  const lengths = Object.fromEntries(
+    piece.edges.map((e, i) => [e.id, { before: pathLength(e.path), after: pathLength((edges[i] as Edge).path) }]),
+  );
   return ok({ piece: result, panels, gaps: gapsOf(graph, motions, closings), lengths });
 }
 
@@ -184,7 +211,11 @@ function cutDirection(graph: SlashGraph, node: number, motions: readonly Rigid[]
  * more panels meet, the little polygon between their images of the node is a gap of its own. At the outline
  * the strip ends along the closing of the joint, so that the areas add up exactly.
  */
-function gapsOf(graph: SlashGraph, motions: readonly Rigid[], closings: ReadonlyMap<number, Path | null>): readonly Gap[] {
+function gapsOf(
+  graph: SlashGraph,
+  motions: readonly Rigid[],
+  closings: ReadonlyMap<number, Path | null>,
+): readonly Gap[] {
   const gaps: Gap[] = [];
   const push = (cut: string | null, parts: readonly Path[]) => {
     const outline = joinPaths(parts.filter((p) => p.segments.length > 0));
@@ -202,7 +233,10 @@ function gapsOf(graph: SlashGraph, motions: readonly Rigid[], closings: Readonly
   });
   graph.nodes.forEach((p, node) => {
     const out = graph.halfEdges.map((h, i) => ({ h, i })).filter(({ h }) => h.from === node);
-    const ring = turnAround(graph, out.map(({ i }) => i)).map((f) => move(motions[f] as Rigid, p));
+    const ring = turnAround(
+      graph,
+      out.map(({ i }) => i),
+    ).map((f) => move(motions[f] as Rigid, p));
     if (ring.length === 0) return;
     const closing = closings.get(node);
     push(null, closing ? [closing, polyline([endOf(closing), ...ring])] : [polyline([...ring, ring[0] as Point])]);

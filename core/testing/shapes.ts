@@ -3,13 +3,27 @@ import { pathFromSpans, polyline, type CubicSpan, type Path, type Point } from '
 import type { Piece } from '../pattern/index.ts';
 
 /** Shapes for tests: the worked example of the craft, and random pieces. */
-export const edge = (id: string, role: Piece['edges'][number]['role'], path: Path, allowance = 15): Piece['edges'][number] => ({ id, role, path, allowance });
-export const line = (...points: readonly (readonly [number, number])[]): Path => polyline(points.map(([x, y]) => ({ x, y })));
+export const edge = (
+  id: string,
+  role: Piece['edges'][number]['role'],
+  path: Path,
+  allowance = 15,
+): Piece['edges'][number] => ({ id, role, path, allowance });
+export const line = (...points: readonly (readonly [number, number])[]): Path =>
+  polyline(points.map(([x, y]) => ({ x, y })));
 
 /** A rectangle, clockwise as seen, with named edges. */
 export function rectangle(width: number, height: number): Piece {
   return {
-    id: 'box', name: 'Box', part: 'other', cut: 1, fold: null, half: false, notes: '', darts: [], marks: [],
+    id: 'box',
+    name: 'Box',
+    part: 'other',
+    cut: 1,
+    fold: null,
+    half: false,
+    notes: '',
+    darts: [],
+    marks: [],
     edges: [
       edge('top', 'neck', line([0, 0], [width, 0])),
       edge('right', 'side', line([width, 0], [width, height])),
@@ -25,7 +39,13 @@ export function rectangle(width: number, height: number): Piece {
  */
 export function workedFront(): Piece {
   return {
-    id: 'f', name: 'Worked front', part: 'front', cut: 1, fold: 'cf', half: true, notes: '',
+    id: 'f',
+    name: 'Worked front',
+    part: 'front',
+    cut: 1,
+    fold: 'cf',
+    half: true,
+    notes: '',
     edges: [
       edge('n', 'neck', line([0, 80], [60, 10])),
       edge('s', 'shoulder', line([60, 10], [165, 40])),
@@ -48,7 +68,10 @@ export function workedFront(): Piece {
 
 /** A smooth random blob around a centre: star-shaped, so never crossing itself, with curved edges. */
 export const blobArbitrary = fc
-  .record({ radii: fc.array(fc.integer({ min: 110, max: 160 }), { minLength: 6, maxLength: 9 }), bulge: fc.integer({ min: -4, max: 16 }).map((v) => v / 100) })
+  .record({
+    radii: fc.array(fc.integer({ min: 110, max: 160 }), { minLength: 6, maxLength: 9 }),
+    bulge: fc.integer({ min: -4, max: 16 }).map((v) => v / 100),
+  })
   .map(({ radii, bulge }): Piece => {
     const n = radii.length;
     const at = (i: number): Point => {
@@ -59,9 +82,23 @@ export const blobArbitrary = fc
     const edges = radii.map((_, i) => {
       const a = at(i);
       const b = at(i + 1);
-      const out = (t: number): Point => ({ x: (a.x + (b.x - a.x) * t) * (1 + bulge), y: (a.y + (b.y - a.y) * t) * (1 + bulge) });
+      const out = (t: number): Point => ({
+        x: (a.x + (b.x - a.x) * t) * (1 + bulge),
+        y: (a.y + (b.y - a.y) * t) * (1 + bulge),
+      });
       const span: CubicSpan = { kind: 'cubic', a, c1: out(1 / 3), c2: out(2 / 3), b };
       return edge(`e${i}`, 'other', pathFromSpans([span]));
     });
-    return { id: 'blob', name: 'Blob', part: 'other', cut: 1, fold: null, half: false, notes: '', darts: [], marks: [{ kind: 'notch', id: 'n0', edge: 'e0', at: 10, count: 1 }], edges };
+    return {
+      id: 'blob',
+      name: 'Blob',
+      part: 'other',
+      cut: 1,
+      fold: null,
+      half: false,
+      notes: '',
+      darts: [],
+      marks: [{ kind: 'notch', id: 'n0', edge: 'e0', at: 10, count: 1 }],
+      edges,
+    };
   });

@@ -5,9 +5,26 @@ import { measureDart } from './dart.ts';
 import { cornerAngle, straightness, walkSeam, type Walk } from './walk.ts';
 
 export type FindingCode =
-  | 'seam-lengths-differ' | 'seam-corner-not-smooth' | 'dart-legs-differ' | 'dart-too-large' | 'dart-nearly-gone' | 'dart-past-bust-point'
-  | 'corner-not-square' | 'centre-not-straight' | 'outline-crosses' | 'notches-differ'
-  | 'large-spread' | 'small-amount' | 'tip-moved' | 'waist-grew' | 'waist-not-restored' | 'back-needs-look' | 'facing-follows' | 'neighbour-follows' | 'armhole-changed' | 'dart-tip-too-near';
+  | 'seam-lengths-differ'
+  | 'seam-corner-not-smooth'
+  | 'dart-legs-differ'
+  | 'dart-too-large'
+  | 'dart-nearly-gone'
+  | 'dart-past-bust-point'
+  | 'corner-not-square'
+  | 'centre-not-straight'
+  | 'outline-crosses'
+  | 'notches-differ'
+  | 'large-spread'
+  | 'small-amount'
+  | 'tip-moved'
+  | 'waist-grew'
+  | 'waist-not-restored'
+  | 'back-needs-look'
+  | 'facing-follows'
+  | 'neighbour-follows'
+  | 'armhole-changed'
+  | 'dart-tip-too-near';
 
 /** What was found: where, by how much. `fault` must be mended, `look` deserves a look, `note` is good to know. */
 export interface Finding {
@@ -24,7 +41,9 @@ export interface CheckReport {
 }
 
 /** Corners of a half piece that must be square for the two halves to run on smoothly. */
-function squareCorners(piece: Piece): readonly { readonly edge: string; readonly at: 'start' | 'end'; readonly where: string }[] {
+function squareCorners(
+  piece: Piece,
+): readonly { readonly edge: string; readonly at: 'start' | 'end'; readonly where: string }[] {
   const centre = [...edgesWithRole(piece, 'centreFront'), ...edgesWithRole(piece, 'centreBack')];
   const first = centre[0];
   const last = centre.at(-1);
@@ -47,25 +66,64 @@ export function checkPiece(piece: Piece): readonly Finding[] {
     const shape = dartShape(piece, dart);
     const m = measureDart(shape);
     const by = Math.abs(m.startLeg - m.endLeg);
-    if (by > TOL.legs) out.push({ code: 'dart-legs-differ', grade: 'fault', piece: piece.id, at: shape.tip, data: { dart: dart.kind, by } });
-    if (m.intake > 76) out.push({ code: 'dart-too-large', grade: 'look', piece: piece.id, at: shape.tip, data: { dart: dart.kind, intake: m.intake } });
-    if (m.intake < 6) out.push({ code: 'dart-nearly-gone', grade: 'look', piece: piece.id, at: shape.tip, data: { dart: dart.kind, intake: m.intake } });
+    if (by > TOL.legs)
+      out.push({
+        code: 'dart-legs-differ',
+        grade: 'fault',
+        piece: piece.id,
+        at: shape.tip,
+        data: { dart: dart.kind, by },
+      });
+    if (m.intake > 76)
+      out.push({
+        code: 'dart-too-large',
+        grade: 'look',
+        piece: piece.id,
+        at: shape.tip,
+        data: { dart: dart.kind, intake: m.intake },
+      });
+    if (m.intake < 6)
+      out.push({
+        code: 'dart-nearly-gone',
+        grade: 'look',
+        piece: piece.id,
+        at: shape.tip,
+        data: { dart: dart.kind, intake: m.intake },
+      });
   }
   for (const corner of squareCorners(piece)) {
     const angle = cornerAngle(piece, corner.edge, corner.at);
     const edge = requireEdge(piece, corner.edge).path;
     const at = corner.at === 'start' ? edge.start : (edge.segments.at(-1)?.to ?? edge.start);
-    if (Math.abs(angle - 90) > TOL.squareDegrees) out.push({ code: 'corner-not-square', grade: 'fault', piece: piece.id, at, data: { where: corner.where, angle } });
+    if (Math.abs(angle - 90) > TOL.squareDegrees)
+      out.push({
+        code: 'corner-not-square',
+        grade: 'fault',
+        piece: piece.id,
+        at,
+        data: { where: corner.where, angle },
+      });
   }
   for (const edge of [...edgesWithRole(piece, 'centreFront'), ...edgesWithRole(piece, 'centreBack')])
     if (edge.id === piece.fold && straightness(piece, edge.id) > TOL.legs)
-      out.push({ code: 'centre-not-straight', grade: 'fault', piece: piece.id, at: edge.path.start, data: { by: straightness(piece, edge.id) } });
-  if (!isSimplePolygon(flatten(outlineOf(piece), 0.2))) out.push({ code: 'outline-crosses', grade: 'fault', piece: piece.id, data: {} });
+      out.push({
+        code: 'centre-not-straight',
+        grade: 'fault',
+        piece: piece.id,
+        at: edge.path.start,
+        data: { by: straightness(piece, edge.id) },
+      });
+  if (!isSimplePolygon(flatten(outlineOf(piece), 0.2)))
+    out.push({ code: 'outline-crosses', grade: 'fault', piece: piece.id, data: {} });
   return out;
 }
 
 /** Walks every seam and looks over every piece. `baseline` (the untouched pieces) excuses what the draft itself had. */
-export function checkPieces(pieces: readonly Piece[], seams: readonly Seam[], baseline?: readonly Piece[]): CheckReport {
+export function checkPieces(
+  pieces: readonly Piece[],
+  seams: readonly Seam[],
+  baseline?: readonly Piece[],
+): CheckReport {
   const findings: Finding[] = pieces.flatMap(checkPiece);
   const has = (seam: Seam) => [seam.first, seam.second].every((s) => pieces.some((p) => p.id === s.piece));
   const walks = seams.filter(has).map((seam) => walkSeam(pieces, seam));
@@ -73,19 +131,41 @@ export function checkPieces(pieces: readonly Piece[], seams: readonly Seam[], ba
     const { seam } = walk;
     const drafted = baseline ? walkSeam(baseline, seam) : undefined;
     if (Math.abs(walk.difference) > TOL.seam + Math.abs(drafted?.difference ?? 0))
-      findings.push({ code: 'seam-lengths-differ', grade: 'fault', piece: walk.first.piece, data: { seam: seam.id, kind: seam.kind, first: walk.first.length, second: walk.second.length, by: walk.difference } });
+      findings.push({
+        code: 'seam-lengths-differ',
+        grade: 'fault',
+        piece: walk.first.piece,
+        data: {
+          seam: seam.id,
+          kind: seam.kind,
+          first: walk.first.length,
+          second: walk.second.length,
+          by: walk.difference,
+        },
+      });
     if (seam.kind === 'shoulder' || seam.kind === 'side')
       [0, 1].forEach((k) => {
         const sum = (walk.first.corners[k] ?? 0) + (walk.second.corners[k] ?? 0);
         const was = drafted ? (drafted.first.corners[k] ?? 0) + (drafted.second.corners[k] ?? 0) : 180;
         if (Math.abs(sum - 180) > TOL.smoothDegrees + Math.abs(was - 180))
-          findings.push({ code: 'seam-corner-not-smooth', grade: 'look', piece: walk.first.piece, data: { seam: seam.id, kind: seam.kind, end: k === 0 ? 'start' : 'end', sum } });
+          findings.push({
+            code: 'seam-corner-not-smooth',
+            grade: 'look',
+            piece: walk.first.piece,
+            data: { seam: seam.id, kind: seam.kind, end: k === 0 ? 'start' : 'end', sum },
+          });
       });
     const a = walk.first.notches;
     const b = walk.second.notches;
     if (a.length > 0 && a.length === b.length) {
       const worst = Math.max(...a.map((n, i) => Math.abs(n.at - (b[i]?.at ?? n.at))));
-      if (worst > 3) findings.push({ code: 'notches-differ', grade: 'look', piece: walk.first.piece, data: { seam: seam.id, kind: seam.kind, by: worst } });
+      if (worst > 3)
+        findings.push({
+          code: 'notches-differ',
+          grade: 'look',
+          piece: walk.first.piece,
+          data: { seam: seam.id, kind: seam.kind, by: worst },
+        });
     }
   }
   return { walks, findings };

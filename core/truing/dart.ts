@@ -1,5 +1,35 @@
-import { add, angleOf, cross, distance, dot, endOf, intersectPaths, mapPath, midpoint, mirror, norm, pathLength, polyline, reversePath, scale, splitAtLength, splitPath, sub, unit, type Path, type Point } from '../geometry/index.ts';
-import { dartShape, replaceDart, replaceEdge, sideDirection, type Dart, type DartShape, type Piece } from '../pattern/index.ts';
+import {
+  add,
+  angleOf,
+  cross,
+  distance,
+  dot,
+  endOf,
+  intersectPaths,
+  mapPath,
+  midpoint,
+  mirror,
+  norm,
+  pathLength,
+  polyline,
+  reversePath,
+  scale,
+  splitAtLength,
+  splitPath,
+  sub,
+  unit,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
+import {
+  dartShape,
+  replaceDart,
+  replaceEdge,
+  sideDirection,
+  type Dart,
+  type DartShape,
+  type Piece,
+} from '../pattern/index.ts';
 
 /** What a dart takes up, for reports. Lengths mm, opening in radians. */
 export interface DartMeasure {
@@ -97,7 +127,7 @@ export function centreLine(piece: Piece, dart: Dart): { readonly from: Point; re
 
 /**
  * Takes `change` (mm, positive narrows) off a dart's intake, half at each leg end, along the straight mouth;
- * the seams beside it grow by that much (or give it up, along themselves, when it widens). The tip stays and keeps the legs equal.
+ * the seams beside it grow by that much (or give it up when it widens); both leg ends stay on the line across the mouth. The tip stays and keeps the legs equal.
  */
 export function narrowDart(piece: Piece, dart: Dart, change: number): Piece {
   const i = piece.edges.findIndex((e) => e.id === dart.mouth);
@@ -106,14 +136,21 @@ export function narrowDart(piece: Piece, dart: Dart, change: number): Piece {
   const u = scale(unit(sub(end, start)), change / 2);
   const a = add(start, u);
   const b = sub(end, u);
-  const grown = (path: Path, to: Point): Path => (change >= 0 ? stretchEnd(path, to) : splitAtLength(path, pathLength(path) + change / 2)[0]);
+  const grown = (path: Path, to: Point): Path =>
+    change >= 0 ? stretchEnd(path, to) : shortenEnd(path, to, -change / 2);
   const before = piece.edges[(i + n - 1) % n];
   const after = piece.edges[(i + 1) % n];
   if (i < 0 || !before || !after) throw new Error(`narrowDart: expected the mouth "${dart.mouth}" on ${piece.id}`);
   const first = grown(before.path, a);
   const second = reversePath(grown(reversePath(after.path), b));
   const edges = piece.edges.map((edge) =>
-    edge === before ? { ...edge, path: first } : edge === after ? { ...edge, path: second } : edge.id === dart.mouth ? { ...edge, path: polyline([endOf(first), second.start]) } : edge,
+    edge === before
+      ? { ...edge, path: first }
+      : edge === after
+        ? { ...edge, path: second }
+        : edge.id === dart.mouth
+          ? { ...edge, path: polyline([endOf(first), second.start]) }
+          : edge,
   );
   return { ...piece, edges };
 }
@@ -128,3 +165,8 @@ function stretchEnd(path: Path, to: Point): Path {
     : { start: path.start, segments: [...path.segments, { kind: 'line', to }] };
 }
 
+/** The path shortened so that it ends at `to`, a little inside its old end: its last centimetre is drawn anew. */
+function shortenEnd(path: Path, to: Point, by: number): Path {
+  const kept = splitAtLength(path, Math.max(0, pathLength(path) - by - 10))[0];
+  return { start: path.start, segments: [...kept.segments, { kind: 'line', to }] };
+}

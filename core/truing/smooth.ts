@@ -1,12 +1,30 @@
-import { fairAt, kinkAt, nearestLength, pathLength, spansOf, spanLength, type Path, type Point } from '../geometry/index.ts';
+import {
+  fairAt,
+  kinkAt,
+  nearestLength,
+  pathLength,
+  spansOf,
+  spanLength,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
 import { requireEdge, replaceEdge, type Piece } from '../pattern/index.ts';
 
 /** Smooths one edge where it is nearest to a point (a hinge), length held. Says how much the length changed. */
-export function smoothNear(piece: Piece, edge: string, near: Point, reach: number): { readonly piece: Piece; readonly change: number; readonly kink: number } {
+export function smoothNear(
+  piece: Piece,
+  edge: string,
+  near: Point,
+  reach: number,
+): { readonly piece: Piece; readonly change: number; readonly kink: number } {
   const path = requireEdge(piece, edge).path;
   const at = jointNear(path, near);
   const faired = fairAt(path, at, reach);
-  return { piece: replaceEdge(piece, edge, faired), change: pathLength(faired) - pathLength(path), kink: kinkAt(path, at) };
+  return {
+    piece: replaceEdge(piece, edge, faired),
+    change: pathLength(faired) - pathLength(path),
+    kink: kinkAt(path, at),
+  };
 }
 
 /** Arc length of the joint between spans nearest to a point; kinks only sit at joints. */
@@ -29,7 +47,9 @@ function jointNear(path: Path, near: Point): number {
 export function smoothKinks(path: Path, least: number, reach: number): Path {
   let out = path;
   for (let guard = 0; guard < 12; guard++) {
-    const joints = spansOf(out).slice(0, -1).reduce<number[]>((sum, s) => [...sum, (sum.at(-1) ?? 0) + spanLength(s)], []);
+    const joints = spansOf(out)
+      .slice(0, -1)
+      .reduce<number[]>((sum, s) => [...sum, (sum.at(-1) ?? 0) + spanLength(s)], []);
     const kink = joints.find((at) => Math.abs(kinkAt(out, at)) > least);
     if (kink === undefined) return out;
     const next = fairAt(out, kink, reach);

@@ -4,7 +4,21 @@ import { endOf, pathLength, polyline, type Point } from '../geometry/index.ts';
 import { dartShape, edgeOf, type Piece, type Seam } from '../pattern/index.ts';
 import { rectangle, workedFront } from '../testing/shapes.ts';
 import { expectOk, mm } from '../units/index.ts';
-import { balancedTip, capDart, capPeak, checkPiece, checkPieces, cornerAngle, dartCap, measureDart, narrowDart, restoreWidth, retipDart, smoothNear, walkSeam } from './index.ts';
+import {
+  balancedTip,
+  capDart,
+  capPeak,
+  checkPiece,
+  checkPieces,
+  cornerAngle,
+  dartCap,
+  measureDart,
+  narrowDart,
+  restoreWidth,
+  retipDart,
+  smoothNear,
+  walkSeam,
+} from './index.ts';
 
 const p = (x: number, y: number): Point => ({ x, y });
 
@@ -74,14 +88,22 @@ describe('walking seams', () => {
   });
 
   it('reports a longer side, a moved notch and a bent corner', () => {
-    const seam: Seam = { id: 's', kind: 'side', ease: 0, first: { piece: 'a', edges: ['right'], reversed: false }, second: { piece: 'b', edges: ['right'], reversed: false } };
+    const seam: Seam = {
+      id: 's',
+      kind: 'side',
+      ease: 0,
+      first: { piece: 'a', edges: ['right'], reversed: false },
+      second: { piece: 'b', edges: ['right'], reversed: false },
+    };
     const notch = (at: number) => [{ kind: 'notch' as const, id: 'n', edge: 'right', at, count: 1 }];
     const a: Piece = { ...rectangle(100, 80), id: 'a', marks: notch(20) };
     const b: Piece = { ...rectangle(100, 83), id: 'b', marks: notch(30) };
     const codes = checkPieces([a, b], [seam]).findings.map((f) => f.code);
     expect(codes).toContain('seam-lengths-differ');
     expect(codes).toContain('notches-differ');
-    expect(checkPieces([a, b], [{ ...seam, ease: 3 }]).findings.map((f) => f.code)).not.toContain('seam-lengths-differ');
+    expect(checkPieces([a, b], [{ ...seam, ease: 3 }]).findings.map((f) => f.code)).not.toContain(
+      'seam-lengths-differ',
+    );
   });
 
   it('sees unequal legs and a centre that is not square', () => {
@@ -104,7 +126,10 @@ describe('truing widths and curves', () => {
     ['curved', -15],
     ['curved', 12],
   ] as const)('gives the waist its width %s by %d mm, side length held', (shape, by) => {
-    const done = expectOk(restoreWidth(front, { side: 'sideLower', waist: 'waistSide', target: mm(waistSide + by), shape }), 'restore').piece;
+    const done = expectOk(
+      restoreWidth(front, { side: 'sideLower', waist: 'waistSide', target: mm(waistSide + by), shape }),
+      'restore',
+    ).piece;
     expect(pathLength(edgeOf(done, 'waistSide')!.path)).toBeCloseTo(waistSide + by, 5);
     expect(Math.abs(pathLength(edgeOf(done, 'sideLower')!.path) - side)).toBeLessThan(0.05);
     expect(edgeOf(done, 'sideLower')!.path.start).toEqual(edgeOf(front, 'sideLower')!.path.start);
@@ -112,7 +137,9 @@ describe('truing widths and curves', () => {
   });
 
   it('refuses a width no turn can give', () => {
-    expect(restoreWidth(front, { side: 'sideLower', waist: 'waistSide', target: mm(waistSide + 400), shape: 'straight' })).toMatchObject({ ok: false, error: { code: 'width-not-restored' } });
+    expect(
+      restoreWidth(front, { side: 'sideLower', waist: 'waistSide', target: mm(waistSide + 400), shape: 'straight' }),
+    ).toMatchObject({ ok: false, error: { code: 'width-not-restored' } });
   });
 
   it('smooths an edge at its kink without changing its length', () => {

@@ -39,7 +39,8 @@ export function walkSide(piece: Piece, side: SeamSide): WalkedSide {
     const size = pathLength(requireEdge(piece, id).path);
     if (i > 0) joints.push(length);
     for (const m of piece.marks)
-      if (m.kind === 'notch' && m.edge === id) notches.push({ id: m.id, at: length + (side.reversed ? size - m.at : m.at) });
+      if (m.kind === 'notch' && m.edge === id)
+        notches.push({ id: m.id, at: length + (side.reversed ? size - m.at : m.at) });
     length += size;
   });
   const first = side.edges[0] ?? '';

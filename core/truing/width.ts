@@ -1,4 +1,26 @@
-import { add, bisect, blend, distance, endOf, endTangent, left, mapPath, pathFromSpans, pathLength, placeAt, reversePath, rotate, rotateAbout, scale, spansOf, splitPath, startTangent, sub, type Path, type Point } from '../geometry/index.ts';
+import {
+  add,
+  bisect,
+  blend,
+  distance,
+  endOf,
+  endTangent,
+  left,
+  mapPath,
+  pathFromSpans,
+  pathLength,
+  placeAt,
+  reversePath,
+  rotate,
+  rotateAbout,
+  scale,
+  spansOf,
+  splitPath,
+  startTangent,
+  sub,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
 import { replaceEdge, requireEdge, type Piece } from '../pattern/index.ts';
 import { mm, ok, refuse, type Mm, type Result } from '../units/index.ts';
 
@@ -17,7 +39,10 @@ export interface RestoreSpec {
  * turns about its upper end, so its length holds exactly. Curved: it leaves in its old direction and bends in,
  * length held. The waist is redrawn square to the new seam. Refuses when the turn would pass 30°.
  */
-export function restoreWidth(piece: Piece, spec: RestoreSpec): Result<{ readonly piece: Piece; readonly moved: number }, 'width-not-restored'> {
+export function restoreWidth(
+  piece: Piece,
+  spec: RestoreSpec,
+): Result<{ readonly piece: Piece; readonly moved: number }, 'width-not-restored'> {
   const sideEdge = requireEdge(piece, spec.side).path;
   const waistEdge = requireEdge(piece, spec.waist).path;
   // Work as if the side ran down into the waist; a mirrored half runs the other way round its outline.

@@ -14,7 +14,13 @@ const SUFFIX: readonly (readonly [RegExp, keyof typeof FACTOR])[] = [
   [/(?:in|ins|inch|inches|"|″|”|'')$/, 'in'],
 ];
 const GLYPHS: Readonly<Record<string, string>> = {
-  '½': '1/2', '¼': '1/4', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8',
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
 };
 const NUMBER = /^(\d+(?:\.\d*)?|\.\d+)$/;
 const FRACTION = /^(?:(\d+)[\s-]+)?(\d+)\/(\d+)$/;
@@ -25,7 +31,11 @@ const FRACTION = /^(?:(\d+)[\s-]+)?(\d+)\/(\d+)$/;
  * Refuses what it cannot read whole rather than reading a part of it. Exact: the typed number times its factor.
  */
 export function parseLength(text: string, unit: LengthUnit | 'mm'): Result<Mm, LengthError> {
-  let rest = text.trim().toLowerCase().replace(/[½¼¾⅛⅜⅝⅞]/g, (g) => ` ${GLYPHS[g] ?? ''}`).trim();
+  let rest = text
+    .trim()
+    .toLowerCase()
+    .replace(/[½¼¾⅛⅜⅝⅞]/g, (g) => ` ${GLYPHS[g] ?? ''}`)
+    .trim();
   if (rest === '') return refuse('length-empty');
   let sign = 1;
   const signed = /^([+\-−–])\s*/.exec(rest);

@@ -1,7 +1,6 @@
 /** An expected outcome that can be refused. Exceptions are kept for our own bugs. */
 export type Result<T, C extends string = string> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly error: Refusal<C> };
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly error: Refusal<C> };
 
 /** A refusal carries a code and its data; the sentence lives in `core/words`. */
 export interface Refusal<C extends string = string> {
@@ -19,7 +18,5 @@ export const refuse = <C extends string>(
 /** Unwraps a result whose success is guaranteed by the caller; throws with the code otherwise. */
 export function expectOk<T>(result: Result<T>, what: string): T {
   if (result.ok) return result.value;
-  throw new Error(
-    `${what}: expected success, got ${result.error.code} ${JSON.stringify(result.error.data)}`,
-  );
+  throw new Error(`${what}: expected success, got ${result.error.code} ${JSON.stringify(result.error.data)}`);
 }

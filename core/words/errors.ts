@@ -10,18 +10,26 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'armhole-missing': (s) => `“${s.text('piece')}” has no armhole edge to hinge on. Name that edge before altering.`,
   'no-side-dart': (s) => `“${s.text('piece')}” has no side dart; this way of altering needs one.`,
   'dart-not-in-side-seam': (s) => `The side dart of “${s.text('piece')}” does not open between two side seam edges.`,
-  'bust-point-outside': (s) => `The bust point lies outside “${s.text('piece')}”. Check bust height and bust span, or place it on the piece.`,
-  'hinge-not-on-armhole': (s) => `The hinge is ${s.len('by')} from the armhole seam line of “${s.text('piece')}”. Put it on the seam line.`,
-  'hinge-below-bust-point': (s) => `The hinge lies below the bust point of “${s.text('piece')}”. Move it up the armhole.`,
-  'spread-beyond-reach': (s) => `A spread of ${s.len('wanted')} on each half is beyond the reach of this hinge (${s.len('reach')}). Move the hinge towards the side, or spread less.`,
-  'overlap-larger-than-dart': (s) => `Overlapping by ${s.len('wanted')} on each half would close the side dart altogether; it allows ${s.len('most')}. Lap less, or start from a smaller size.`,
-  'line-misses-hem': (s) => `Straight down from the bust point, line 1 meets the edge “${s.text('edge')}” instead of the waist or hem. Move the bust point.`,
+  'bust-point-outside': (s) =>
+    `The bust point lies outside “${s.text('piece')}”. Check bust height and bust span, or place it on the piece.`,
+  'hinge-not-on-armhole': (s) =>
+    `The hinge is ${s.len('by')} from the armhole seam line of “${s.text('piece')}”. Put it on the seam line.`,
+  'hinge-below-bust-point': (s) =>
+    `The hinge lies below the bust point of “${s.text('piece')}”. Move it up the armhole.`,
+  'spread-beyond-reach': (s) =>
+    `A spread of ${s.len('wanted')} on each half is beyond the reach of this hinge (${s.len('reach')}). Move the hinge towards the side, or spread less.`,
+  'overlap-larger-than-dart': (s) =>
+    `Overlapping by ${s.len('wanted')} on each half would close the side dart altogether; it allows ${s.len('most')}. Lap less, or start from a smaller size.`,
+  'line-misses-hem': (s) =>
+    `Straight down from the bust point, line 1 meets the edge “${s.text('edge')}” instead of the waist or hem. Move the bust point.`,
   'overlap-too-large': (s) => `The paper would overlap past the end of the edge “${s.text('edge')}”. Lap less.`,
-  'cut-leaves-piece': (s) => `A cut would leave the piece “${s.text('piece')}” through the edge “${s.text('edge')}”. Move the bust point or the hinge.`,
+  'cut-leaves-piece': (s) =>
+    `A cut would leave the piece “${s.text('piece')}” through the edge “${s.text('edge')}”. Move the bust point or the hinge.`,
   'cut-too-short': () => 'A cut has no length. Move its ends apart.',
   'cut-divides-nothing': (s) => `The cuts do not divide “${s.text('piece')}”.`,
   'panel-not-found': (s) => `The cuts leave no panel “${s.text('panel')}”. Move the bust point or the hinge.`,
-  'panels-not-separated': (s) => `The cuts do not separate “${s.text('panel')}” from “${s.text('other')}”. Move the bust point or the hinge.`,
+  'panels-not-separated': (s) =>
+    `The cuts do not separate “${s.text('panel')}” from “${s.text('other')}”. Move the bust point or the hinge.`,
   'hinge-torn': (s) => `The hinge “${s.text('hinge')}” would tear by ${s.len('apart')}.`,
   'value-unknown': (s) => `There is nothing called “${s.text('key')}” to set here.`,
   'value-wrong-kind': (s) => `“${s.text('value')}” does not fit “${s.text('key')}”.`,
@@ -31,43 +39,57 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'size-needs-full-bust': () => 'Measure the full bust to choose by it.',
   'chart-has-no-bust': () => 'The size chart gives no bust for any size.',
   'size-has-no-pieces': (s) => `The pattern has no pieces in size ${s.text('size')}. Choose another size.`,
-  'alteration-unknown': (s) => `This version does not know the alteration “${s.text('alteration')}”. The step is kept and left out.`,
-  'alteration-revision': (s) => `“${s.text('alteration')}” was saved as revision ${s.text('revision')}, which this version cannot replay. The step is kept and left out.`,
+  'alteration-unknown': (s) =>
+    `This version does not know the alteration “${s.text('alteration')}”. The step is kept and left out.`,
+  'alteration-revision': (s) =>
+    `“${s.text('alteration')}” was saved as revision ${s.text('revision')}, which this version cannot replay. The step is kept and left out.`,
   'no-pieces': () => 'There is no piece to alter in this size.',
-  'body-impossible': () => 'A measurement cannot be right, so no amount is taken from it. Correct it on Body, or type your own amount.',
+  'body-impossible': () =>
+    'A measurement cannot be right, so no amount is taken from it. Correct it on Body, or type your own amount.',
   'amount-unknown': () => 'The amount cannot be computed yet: full bust and high bust are needed, or type your own.',
   'document-not-json': (s) => `This is not a document of ours, or it is damaged: ${s.text('detail')}.`,
   'document-wrong-format': (s) => `Expected a document of the kind ${s.text('expected')}, found ${s.text('got')}.`,
-  'document-newer': (s) => `This document was written by a newer version (${s.text('version')}); this one reads up to ${s.text('known')}.`,
+  'document-newer': (s) =>
+    `This document was written by a newer version (${s.text('version')}); this one reads up to ${s.text('known')}.`,
   'document-invalid': (s) => `The document is not right at “${s.text('where')}”: ${s.text('what')}.`,
   'pattern-invalid': (s) => `The pattern cannot be used: ${PROBLEMS[s.text('problem')]?.(s) ?? s.text('problem')}`,
-  'file-not-found': (s) => `There is no file “${s.text('file')}”. Give the name of a file that exists, from the folder of the job.`,
-  'reference-not-here': (s) => `The job refers to “${s.text('ref')}”, which is not in this file. Put the ${s.text('kind')} inline or name its file.`,
+  'file-not-found': (s) =>
+    `There is no file “${s.text('file')}”. Give the name of a file that exists, from the folder of the job.`,
+  'reference-not-here': (s) =>
+    `The job refers to “${s.text('ref')}”, which is not in this file. Put the ${s.text('kind')} inline or name its file.`,
   'level-not-on-piece': (s) => `No piece is marked with the ${s.text('level')} level.`,
   'size-unknown': (s) => `There is no size “${s.text('size')}”. The sizes are ${s.text('sizes')}.`,
-  'storage-full': () => 'This device has no room left to save. Your work is still open: export it to a file, then free some space.',
+  'storage-full': () =>
+    'This device has no room left to save. Your work is still open: export it to a file, then free some space.',
   'storage-failed': (s) => `Saving did not work (${s.text('detail')}). Your work is still open: export it to a file.`,
-  'document-damaged': (s) => `A saved ${s.text('kind')} is damaged and was set aside, not deleted: ${s.text('detail')}. You can export it as it is.`,
-  'worker-crashed': () => 'The drawing stopped and was started again. Nothing is lost; the last change is tried once more.',
+  'document-damaged': (s) =>
+    `A saved ${s.text('kind')} is damaged and was set aside, not deleted: ${s.text('detail')}. You can export it as it is.`,
+  'worker-crashed': () =>
+    'The drawing stopped and was started again. Nothing is lost; the last change is tried once more.',
   'worker-slow': () => 'The drawing took too long and was stopped. Make the last change smaller, or undo it.',
   'pdf-failed': (s) => `The pages could not be made: ${s.text('detail')}. Try another paper, or report what you did.`,
   'paper-unknown': (s) => `There is no paper “${s.text('paper')}”. Choose a4 or letter.`,
 };
 
 const PROBLEMS: Readonly<Record<string, Sentence>> = {
-  'edges-do-not-join': (s) => `on “${s.text('piece')}”, the edge “${s.text('edge')}” ends ${s.len('gap')} away from where “${s.text('next')}” begins. Make them meet.`,
-  'outline-open': (s) => `the outline of “${s.text('piece')}” is not closed: “${s.text('edge')}” ends ${s.len('gap')} away from “${s.text('next')}”.`,
+  'edges-do-not-join': (s) =>
+    `on “${s.text('piece')}”, the edge “${s.text('edge')}” ends ${s.len('gap')} away from where “${s.text('next')}” begins. Make them meet.`,
+  'outline-open': (s) =>
+    `the outline of “${s.text('piece')}” is not closed: “${s.text('edge')}” ends ${s.len('gap')} away from “${s.text('next')}”.`,
   'outline-crosses': (s) => `the outline of “${s.text('piece')}” crosses itself.`,
   'outline-anticlockwise': (s) => `the outline of “${s.text('piece')}” runs the wrong way round.`,
   'edge-repeated': (s) => `“${s.text('piece')}” has two edges called “${s.text('edge')}”.`,
   'edge-without-length': (s) => `the edge “${s.text('edge')}” of “${s.text('piece')}” has no length.`,
   'fold-edge-missing': (s) => `the fold of “${s.text('piece')}” names an edge “${s.text('edge')}” that is not there.`,
-  'dart-mouth-missing': (s) => `the dart “${s.text('dart')}” of “${s.text('piece')}” names an edge “${s.text('edge')}” that is not there.`,
+  'dart-mouth-missing': (s) =>
+    `the dart “${s.text('dart')}” of “${s.text('piece')}” names an edge “${s.text('edge')}” that is not there.`,
   'dart-tip-outside': (s) => `the tip of the dart “${s.text('dart')}” lies outside “${s.text('piece')}”.`,
   'notch-edge-missing': (s) => `a notch of “${s.text('piece')}” names an edge “${s.text('edge')}” that is not there.`,
-  'notch-off-edge': (s) => `a notch on “${s.text('edge')}” of “${s.text('piece')}” lies beyond its end (${s.len('length')}).`,
+  'notch-off-edge': (s) =>
+    `a notch on “${s.text('edge')}” of “${s.text('piece')}” lies beyond its end (${s.len('length')}).`,
   'seam-piece-missing': (s) => `the seam “${s.text('seam')}” names a piece “${s.text('piece')}” that is not there.`,
-  'seam-edge-missing': (s) => `the seam “${s.text('seam')}” names an edge “${s.text('edge')}” that “${s.text('piece')}” does not have.`,
+  'seam-edge-missing': (s) =>
+    `the seam “${s.text('seam')}” names an edge “${s.text('edge')}” that “${s.text('piece')}” does not have.`,
   'size-without-pieces': (s) => `size ${s.text('size')} has no pieces.`,
   'chart-size-repeated': (s) => `the size chart lists ${s.text('size')} twice.`,
 };

@@ -3,24 +3,37 @@ import type { Sentence } from './say.ts';
 
 /** What was found on the table, and what to do about it. */
 export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
-  'seam-lengths-differ': (s) => `The ${s.text('kind')} seam does not match: ${s.len('first')} against ${s.len('second')}, ${s.len('by')} apart. Adjust the longer side, or ease it in if the cloth allows.`,
-  'seam-corner-not-smooth': (s) => `Where the ${s.text('kind')} seam ${s.text('end') === 'start' ? 'begins' : 'ends'}, the two corners make ${s.num('sum', 1)}° together; they should run on smoothly (180°). Redraw the edge across the seam.`,
-  'dart-legs-differ': (s) => `The legs of the ${s.text('dart')} dart differ by ${s.len('by')}. Move its tip sideways until they are equal.`,
-  'dart-too-large': (s) => `The ${s.text('dart')} dart takes up ${s.len('intake')}: too much to press flat in most cloth. Split it in two, or cut it away and leave a seam allowance.`,
-  'dart-nearly-gone': (s) => `The ${s.text('dart')} dart takes up only ${s.len('intake')}. Ease it in, or leave it out.`,
+  'seam-lengths-differ': (s) =>
+    `The ${s.text('kind')} seam does not match: ${s.len('first')} against ${s.len('second')}, ${s.len('by')} apart. Adjust the longer side, or ease it in if the cloth allows.`,
+  'seam-corner-not-smooth': (s) =>
+    `Where the ${s.text('kind')} seam ${s.text('end') === 'start' ? 'begins' : 'ends'}, the two corners make ${s.num('sum', 1)}° together; they should run on smoothly (180°). Redraw the edge across the seam.`,
+  'dart-legs-differ': (s) =>
+    `The legs of the ${s.text('dart')} dart differ by ${s.len('by')}. Move its tip sideways until they are equal.`,
+  'dart-too-large': (s) =>
+    `The ${s.text('dart')} dart takes up ${s.len('intake')}: too much to press flat in most cloth. Split it in two, or cut it away and leave a seam allowance.`,
+  'dart-nearly-gone': (s) =>
+    `The ${s.text('dart')} dart takes up only ${s.len('intake')}. Ease it in, or leave it out.`,
   'dart-past-bust-point': () => 'The dart reaches past the bust point. Bring its tip back.',
-  'corner-not-square': (s) => `The corner at the ${s.text('where')} is ${s.num('angle', 1)}°; on a centre line it must be square, or the two halves meet in a point.`,
+  'corner-not-square': (s) =>
+    `The corner at the ${s.text('where')} is ${s.num('angle', 1)}°; on a centre line it must be square, or the two halves meet in a point.`,
   'centre-not-straight': (s) => `The fold is not straight: ${s.len('by')} longer than a straight line.`,
   'outline-crosses': () => 'The outline crosses itself. Undo the last change or make it smaller.',
   'notches-differ': (s) => `The notches of the ${s.text('kind')} seam are ${s.len('by')} apart.`,
-  'large-spread': (s) => `A spread of ${s.len('s')} on each half makes a dart too big for one. Ways on: two darts, a cut-away dart, the change in two steps, or a princess line.`,
-  'small-amount': (s) => `A change of ${s.len('total')} over the whole front is small; many would leave the pattern alone and look at the toile first.`,
-  'tip-moved': (s) => `The tip of the ${s.text('dart')} dart was moved ${s.len('by')} sideways so that both legs are equal.`,
-  'waist-grew': (s) => `The waist of this half is ${s.signed('by')} different from the draft. A skirt or waistband sewn to it must follow.`,
-  'waist-not-restored': (s) => `The waist could not be given its width back at the side seam (${s.signed('by')} left). Take it in the waist dart instead.`,
-  'back-needs-look': () => 'The front has changed and the back has not: look at the back at the side seam and across the shoulder blades before cutting cloth.',
+  'large-spread': (s) =>
+    `A spread of ${s.len('s')} on each half makes a dart too big for one. Ways on: two darts, a cut-away dart, the change in two steps, or a princess line.`,
+  'small-amount': (s) =>
+    `A change of ${s.len('total')} over the whole front is small; many would leave the pattern alone and look at the toile first.`,
+  'tip-moved': (s) =>
+    `The tip of the ${s.text('dart')} dart was moved ${s.len('by')} sideways so that both legs are equal.`,
+  'waist-grew': (s) =>
+    `The waist of this half is ${s.signed('by')} different from the draft. A skirt or waistband sewn to it must follow.`,
+  'waist-not-restored': (s) =>
+    `The waist could not be given its width back at the side seam (${s.signed('by')} left). Take it in the waist dart instead.`,
+  'back-needs-look': () =>
+    'The front has changed and the back has not: look at the back at the side seam and across the shoulder blades before cutting cloth.',
   'facing-follows': () => 'Trace a front facing or lining again from the altered front.',
   'neighbour-follows': (s) => `${s.text('name')} must follow this change.`,
   'armhole-changed': (s) => `The armhole is ${s.signed('by')} different; the sleeve would no longer fit.`,
-  'dart-tip-too-near': (s) => `The dart ends ${s.len('by')} from the bust point. Bring the tip back, or the point will show.`,
+  'dart-tip-too-near': (s) =>
+    `The dart ends ${s.len('by')} from the bust point. Bring the tip back, or the point will show.`,
 };

@@ -3,22 +3,29 @@ import type { Sentence } from './say.ts';
 
 /** Why this size, why this amount. */
 export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
-  'size.highBust.nearest': (s) => `High bust ${s.len('measured')}: size ${s.text('size')} is drafted for ${s.len('chart')}, the nearest (${s.signed('difference')}). The high bust fits neck, shoulders and armholes, which are the hardest to change.`,
-  'size.fullBust.nearest': (s) => `Full bust ${s.len('measured')}: size ${s.text('size')} is drafted for ${s.len('chart')}, the nearest (${s.signed('difference')}).`,
-  'size.fullBust.cost': (s) => `Chosen so, the high bust of the draft is ${s.signed('excess')} against the body: neck and shoulders follow that.`,
+  'size.highBust.nearest': (s) =>
+    `High bust ${s.len('measured')}: size ${s.text('size')} is drafted for ${s.len('chart')}, the nearest (${s.signed('difference')}). The high bust fits neck, shoulders and armholes, which are the hardest to change.`,
+  'size.fullBust.nearest': (s) =>
+    `Full bust ${s.len('measured')}: size ${s.text('size')} is drafted for ${s.len('chart')}, the nearest (${s.signed('difference')}).`,
+  'size.fullBust.cost': (s) =>
+    `Chosen so, the high bust of the draft is ${s.signed('excess')} against the body: neck and shoulders follow that.`,
   'size.tie.smaller': () => 'Two sizes are equally near; for a knit or a loose style the smaller is taken.',
   'size.tie.larger': () => 'Two sizes are equally near; for a fitted woven the larger is taken.',
   'size.below-chart': (s) => `The chart ends ${s.len('by')} above this measurement; the smallest size is taken.`,
   'size.above-chart': (s) => `The chart ends ${s.len('by')} below this measurement; the largest size is taken.`,
-  'amount.why.finished.pieces': () => 'The pattern pieces are here, so the garment itself can be measured: body plus wanted ease, less the flat bust. That measures what matters.',
-  'amount.why.finished.printed': () => 'The envelope prints the finished bust, so body plus wanted ease is compared with the garment itself.',
+  'amount.why.finished.pieces': () =>
+    'The pattern pieces are here, so the garment itself can be measured: body plus wanted ease, less the flat bust. That measures what matters.',
+  'amount.why.finished.printed': () =>
+    'The envelope prints the finished bust, so body plus wanted ease is compared with the garment itself.',
   'amount.why.chart': () => 'No finished bust is known, so the full bust is compared with the size chart.',
-  'amount.why.cup': () => 'Only the chart is known, so the difference of full and high bust is compared with the cup of the draft.',
+  'amount.why.cup': () =>
+    'Only the chart is known, so the difference of full and high bust is compared with the cup of the draft.',
   'amount.why.knit': () => 'Stretch gives part of the difference, so only a share is spread.',
   'amount.why.whole': () => 'Nothing else can be computed.',
   'amount.why.nothing': () => 'Full bust and high bust are needed for the sum.',
   'verdict.none': (s) => `${s.signed('total')} over the whole front: leave the bust as it is.`,
-  'verdict.optional': (s) => `${s.signed('total')} over the whole front: worth it when the style is fitted or drag lines show.`,
+  'verdict.optional': (s) =>
+    `${s.signed('total')} over the whole front: worth it when the style is fitted or drag lines show.`,
   'verdict.yes': (s) => `${s.signed('total')} over the whole front: alter the bust.`,
 };
 
@@ -43,11 +50,17 @@ export const TERM_WORDS: Readonly<Record<string, string>> = {
 
 export const BODY_WORDS: Readonly<Record<BodyProblemCode, Sentence>> = {
   'measure-not-positive': () => 'A measurement must be more than nothing. Measure again.',
-  'measure-looks-like-inches': (s) => `${s.len('value')} is very little here. Did you mean ${s.text('inches')} inches (${s.len('meant')})?`,
-  'measure-looks-like-cm': (s) => `${s.len('value')} is very much here. Did you mean ${s.text('cm')} cm (${s.len('meant')})?`,
-  'measure-unlikely': (s) => `${s.len('value')} is outside what is usual (${s.len('lo')} to ${s.len('hi')}). Check it; keep it if it is right.`,
-  'full-below-high': (s) => `The full bust is ${s.len('by')} below the high bust. That can be; read both again to be sure.`,
-  'full-far-below-high': (s) => `The full bust is ${s.len('by')} below the high bust, which cannot be. One of the two was misread or they are swapped.`,
+  'measure-looks-like-inches': (s) =>
+    `${s.len('value')} is very little here. Did you mean ${s.text('inches')} inches (${s.len('meant')})?`,
+  'measure-looks-like-cm': (s) =>
+    `${s.len('value')} is very much here. Did you mean ${s.text('cm')} cm (${s.len('meant')})?`,
+  'measure-unlikely': (s) =>
+    `${s.len('value')} is outside what is usual (${s.len('lo')} to ${s.len('hi')}). Check it; keep it if it is right.`,
+  'full-below-high': (s) =>
+    `The full bust is ${s.len('by')} below the high bust. That can be; read both again to be sure.`,
+  'full-far-below-high': (s) =>
+    `The full bust is ${s.len('by')} below the high bust, which cannot be. One of the two was misread or they are swapped.`,
   'waist-far-above-bust': (s) => `The waist is ${s.len('by')} above the full bust. Check both readings.`,
-  'readings-differ': (s) => `The two readings differ by more than ${s.text('limit') || '1 cm'}: ${s.len('first')} and ${s.len('second')}. Take a third.`,
+  'readings-differ': (s) =>
+    `The two readings differ by more than ${s.text('limit') || '1 cm'}: ${s.len('first')} and ${s.len('second')}. Take a third.`,
 };

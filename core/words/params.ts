@@ -1,9 +1,12 @@
 /** Names of alterations, their values and choices. */
-export const ALTERATION_WORDS: Readonly<Record<string, { readonly name: string; readonly lapName: string; readonly about: string }>> = {
+export const ALTERATION_WORDS: Readonly<
+  Record<string, { readonly name: string; readonly lapName: string; readonly about: string }>
+> = {
   'full-bust-side-dart': {
     name: 'Full bust, with a side dart',
     lapName: 'Small bust, with a side dart',
-    about: 'Gives the front more (or less) room at the bust without touching neck, shoulder or armhole. The side swings about a hinge on the armhole seam line; the side dart takes up what opens.',
+    about:
+      'Gives the front more (or less) room at the bust without touching neck, shoulder or armhole. The side swings about a hinge on the armhole seam line; the side dart takes up what opens.',
   },
 };
 
@@ -34,9 +37,25 @@ export const CHOICE_WORDS: Readonly<Record<string, string>> = {
 };
 
 export const EDGE_WORDS: Readonly<Record<string, string>> = {
-  centreFront: 'centre front', centreBack: 'centre back', neck: 'neck', shoulder: 'shoulder', armhole: 'armhole', side: 'side seam', waist: 'waist', hem: 'hem', princess: 'princess seam', raglan: 'raglan seam', dart: 'dart end', other: 'edge',
+  centreFront: 'centre front',
+  centreBack: 'centre back',
+  neck: 'neck',
+  shoulder: 'shoulder',
+  armhole: 'armhole',
+  side: 'side seam',
+  waist: 'waist',
+  hem: 'hem',
+  princess: 'princess seam',
+  raglan: 'raglan seam',
+  dart: 'dart end',
+  other: 'edge',
 };
 
 export const SEAM_WORDS: Readonly<Record<string, string>> = {
-  shoulder: 'Shoulder seam', side: 'Side seam', princess: 'Princess seam', waist: 'Waist seam', armhole: 'Armhole and cap', other: 'Seam',
+  shoulder: 'Shoulder seam',
+  side: 'Side seam',
+  princess: 'Princess seam',
+  waist: 'Waist seam',
+  armhole: 'Armhole and cap',
+  other: 'Seam',
 };

@@ -3,11 +3,39 @@ import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE } from '../alterations/index.ts';
 import { MEASUREMENT_CATALOGUE, SCHOOLS } from '../fit/index.ts';
-import { ALTERATION_WORDS, BODY_WORDS, CHOICE_WORDS, ERROR_WORDS, FINDING_WORDS, FIT_WORDS, MEASUREMENT_WORDS, PARAM_WORDS, PROBLEM_WORDS, sayFinding, sayRefusal, sayStep, SCHOOL_WORDS, STEP_WORDS, TERM_WORDS } from './index.ts';
+import {
+  ALTERATION_WORDS,
+  BODY_WORDS,
+  CHOICE_WORDS,
+  ERROR_WORDS,
+  FINDING_WORDS,
+  FIT_WORDS,
+  MEASUREMENT_WORDS,
+  PARAM_WORDS,
+  PROBLEM_WORDS,
+  sayFinding,
+  sayRefusal,
+  sayStep,
+  SCHOOL_WORDS,
+  STEP_WORDS,
+  TERM_WORDS,
+} from './index.ts';
 
 const root = new URL('..', import.meta.url).pathname;
-const files = (folder: string): string[] => readdirSync(folder).flatMap((f) => (f === 'node_modules' ? [] : statSync(join(folder, f)).isDirectory() ? files(join(folder, f)) : f.endsWith('.ts') && !f.endsWith('.test.ts') ? [join(folder, f)] : []));
-const source = files(root).filter((f) => !f.includes('/words/')).map((f) => readFileSync(f, 'utf8')).join('\n');
+const files = (folder: string): string[] =>
+  readdirSync(folder).flatMap((f) =>
+    f === 'node_modules'
+      ? []
+      : statSync(join(folder, f)).isDirectory()
+        ? files(join(folder, f))
+        : f.endsWith('.ts') && !f.endsWith('.test.ts')
+          ? [join(folder, f)]
+          : [],
+  );
+const source = files(root)
+  .filter((f) => !f.includes('/words/'))
+  .map((f) => readFileSync(f, 'utf8'))
+  .join('\n');
 const codes = (pattern: RegExp): string[] => [...new Set([...source.matchAll(pattern)].map((m) => m[1] as string))];
 const cm = { unit: 'cm', fraction: 8 } as const;
 
@@ -30,7 +58,9 @@ describe('every code has its sentence', () => {
     expect(codes(/code: '([\w-]+)', grade/g).filter((c) => !(c in FINDING_WORDS) && !(c in BODY_WORDS))).toEqual([]);
     expect(codes(/say\([^']*'([\w-]+)'/g).filter((c) => !(c in PROBLEM_WORDS))).toEqual([]);
     expect(codes(/code: '((?:body|ease|chart|draft)\.\w+)'/g).filter((c) => !(c in TERM_WORDS))).toEqual([]);
-    expect(SCHOOLS.filter((s) => !(s in SCHOOL_WORDS) || !(`amount.why.${s}` in FIT_WORDS || s === 'finished'))).toEqual([]);
+    expect(
+      SCHOOLS.filter((s) => !(s in SCHOOL_WORDS) || !(`amount.why.${s}` in FIT_WORDS || s === 'finished')),
+    ).toEqual([]);
     expect(MEASUREMENT_CATALOGUE.filter((d) => !MEASUREMENT_WORDS[d.key])).toEqual([]);
     for (const d of CATALOGUE) {
       expect(ALTERATION_WORDS[d.id]).toBeDefined();
@@ -50,8 +80,15 @@ describe('sentences', () => {
   });
 
   it('say what is wrong, where, and what to do', () => {
-    expect(sayRefusal({ code: 'overlap-larger-than-dart', data: { wanted: 30, most: 18.2 } }, cm)).toBe('Overlapping by 3.0 cm on each half would close the side dart altogether; it allows 1.8 cm. Lap less, or start from a smaller size.');
-    expect(sayFinding({ code: 'seam-lengths-differ', grade: 'fault', data: { kind: 'side', first: 200, second: 205, by: 5 } }, cm)).toContain('0.5 cm apart');
+    expect(sayRefusal({ code: 'overlap-larger-than-dart', data: { wanted: 30, most: 18.2 } }, cm)).toBe(
+      'Overlapping by 3.0 cm on each half would close the side dart altogether; it allows 1.8 cm. Lap less, or start from a smaller size.',
+    );
+    expect(
+      sayFinding(
+        { code: 'seam-lengths-differ', grade: 'fault', data: { kind: 'side', first: 200, second: 205, by: 5 } },
+        cm,
+      ),
+    ).toContain('0.5 cm apart');
   });
 
   it('show a code that has none rather than nothing', () => {
@@ -59,7 +96,8 @@ describe('sentences', () => {
   });
 
   it('speak without raised voice', () => {
-    const every = source + readFileSync(join(root, 'words/steps.ts'), 'utf8') + readFileSync(join(root, 'words/errors.ts'), 'utf8');
+    const every =
+      source + readFileSync(join(root, 'words/steps.ts'), 'utf8') + readFileSync(join(root, 'words/errors.ts'), 'utf8');
     expect(/[a-z]!['`]/.test(every.replace(/!\[|!==?|!\w|!\(/g, ''))).toBe(false);
   });
 });

@@ -1,14 +1,37 @@
-import { add, cross, dot, intersectPaths, pathLength, pointAt, polyline, rotateAbout, sub, tangentAt, type Point } from '../../geometry/index.ts';
+import {
+  add,
+  cross,
+  dot,
+  intersectPaths,
+  pathLength,
+  pointAt,
+  polyline,
+  rotateAbout,
+  sub,
+  tangentAt,
+  type Point,
+} from '../../geometry/index.ts';
 import { dartShape, edgesWithRole, isInside, type Edge, type Piece } from '../../pattern/index.ts';
 import { follow, type SlashSpec } from '../../slash/index.ts';
 import type { Finding } from '../../truing/index.ts';
 import { degrees, ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Program, Values } from '../contract.ts';
 import { choiceOf, numberOf, pointOf } from '../values.ts';
-import { centreX, dartMouthPoint, findBustPoint, findFront, hingeAt, hingeNear, lineOneFoot, lineThree, type Front } from './landmarks.ts';
+import {
+  centreX,
+  dartMouthPoint,
+  findBustPoint,
+  findFront,
+  hingeAt,
+  hingeNear,
+  lineOneFoot,
+  lineThree,
+  type Front,
+} from './landmarks.ts';
 
 /** How far the hinge lets the bust point go sideways: past a quarter turn the paper would swing back up. */
-export const spreadReach = (hinge: Point, bustPoint: Point, dir: 1 | -1): number => Math.max(0, (hinge.x - bustPoint.x) * dir);
+export const spreadReach = (hinge: Point, bustPoint: Point, dir: 1 | -1): number =>
+  Math.max(0, (hinge.x - bustPoint.x) * dir);
 
 /** Moves the bust point sideways by s about the hinge: P′ = (P.x + s, H.y + √(|HP|² − (P.x + s − H.x)²)). */
 export function movedBustPoint(hinge: Point, p: Point, dir: 1 | -1, s: number): Point | null {
@@ -62,15 +85,32 @@ function layOut(context: Context, values: Values, s: number): Result<Layout> {
   if (s > reach || (!moved && s > 0)) return refuse('spread-beyond-reach', { wanted: s, reach });
   const shape = dartShape(front.piece, front.dart);
   const dartAngle = Math.abs(turnOf(p, shape.start, shape.end));
-  if (!moved || (s < 0 && Math.abs(turnOf(hinge, p, moved)) >= dartAngle)) return refuse('overlap-larger-than-dart', { wanted: -s, most: mostOverlap(hinge, p, front.dir, dartAngle) });
+  if (!moved || (s < 0 && Math.abs(turnOf(hinge, p, moved)) >= dartAngle))
+    return refuse('overlap-larger-than-dart', { wanted: -s, most: mostOverlap(hinge, p, front.dir, dartAngle) });
   const turn = turnOf(hinge, p, moved);
   const foot = lineOneFoot(front, p);
   if (!foot.ok) return foot;
   const level = lineThree(front, p, foot.value.at);
-  const across = polyline([{ x: p.x, y: level.y }, { x: centreX(front) - front.dir * 500, y: level.y }]);
+  const across = polyline([
+    { x: p.x, y: level.y },
+    { x: centreX(front) - front.dir * 500, y: level.y },
+  ]);
   const centreAt = edgesWithRole(front.piece, 'centreFront').flatMap((e) => intersectPaths(across, e.path))[0]?.point;
   if (!centreAt) return refuse('centre-front-missing', { piece: front.piece.name });
-  return ok({ front, p, source, moved, turn, hinge, hingeEdge: place.value.edge.id, foot: foot.value.at, footRole: foot.value.edge.role, mouth: dartMouthPoint(front, p), level, centreAt });
+  return ok({
+    front,
+    p,
+    source,
+    moved,
+    turn,
+    hinge,
+    hingeEdge: place.value.edge.id,
+    foot: foot.value.at,
+    footRole: foot.value.edge.role,
+    mouth: dartMouthPoint(front, p),
+    level,
+    centreAt,
+  });
 }
 
 /** The overlap that would close the dart entirely. */
@@ -93,10 +133,25 @@ function slashSpec(l: Layout): SlashSpec {
       { id: 'bustPoint', at: p, panels: ['upperSide', 'lowerSide'] },
     ],
     panels: [
-      { id: 'centreUpper', seed: add(centreAt, { x: front.dir * 0.5, y: -0.5 }), motion: { kind: 'rest' }, stage: 'open' },
-      { id: 'upperSide', seed: inside(front.upperSide), motion: { kind: 'turn', about: hinge, angle: l.turn }, stage: 'open' },
+      {
+        id: 'centreUpper',
+        seed: add(centreAt, { x: front.dir * 0.5, y: -0.5 }),
+        motion: { kind: 'rest' },
+        stage: 'open',
+      },
+      {
+        id: 'upperSide',
+        seed: inside(front.upperSide),
+        motion: { kind: 'turn', about: hinge, angle: l.turn },
+        stage: 'open',
+      },
       { id: 'lowerSide', seed: inside(front.lowerSide), motion: follow('upperSide', p), stage: 'open' },
-      { id: 'centreLower', seed: add(centreAt, { x: front.dir * 0.5, y: 0.5 }), motion: follow('upperSide', p, 'y'), stage: 'level' },
+      {
+        id: 'centreLower',
+        seed: add(centreAt, { x: front.dir * 0.5, y: 0.5 }),
+        motion: follow('upperSide', p, 'y'),
+        stage: 'level',
+      },
     ],
   };
 }
@@ -123,11 +178,16 @@ function plan(context: Context, values: Values): Result<Program> {
 
   const steps: Instruction[] = [
     {
-      op: 'mark', stage: 'mark', message: { code: 'fba.mark.bustPoint', data: { source: l.source } }, lines: [],
+      op: 'mark',
+      stage: 'mark',
+      message: { code: 'fba.mark.bustPoint', data: { source: l.source } },
+      lines: [],
       points: [{ id: 'bustPoint', kind: 'bustPoint', at: p }],
     },
     {
-      op: 'mark', stage: 'mark', message: { code: 'fba.mark.lines', data: { share: numberOf(values, 'hinge') } },
+      op: 'mark',
+      stage: 'mark',
+      message: { code: 'fba.mark.lines', data: { share: numberOf(values, 'hinge') } },
       lines: [
         { id: 'line1', label: '1', points: [l.foot, p, hinge] },
         { id: 'line2', label: '2', points: [l.mouth, p] },
@@ -136,7 +196,9 @@ function plan(context: Context, values: Values): Result<Program> {
       points: [{ id: 'hinge', kind: 'hinge', at: hinge }],
     },
     {
-      op: 'slash', stage: 'cut', spec: slashSpec(l),
+      op: 'slash',
+      stage: 'cut',
+      spec: slashSpec(l),
       messages: {
         cut: { code: 'fba.cut', data },
         open: { code: lap ? 'fba.lap' : 'fba.open', data },
@@ -144,25 +206,78 @@ function plan(context: Context, values: Values): Result<Program> {
       },
       dimensions: [{ id: 'spread', from: { x: p.x, y: moved.y }, to: moved, value: Math.abs(s) }],
     },
-    { op: 'landmark', stage: 'dart', message: { code: middle ? 'fba.bustPoint.middle' : 'fba.bustPoint.moved', data }, bustPoint, levels: { bust: bustPoint.y } },
+    {
+      op: 'landmark',
+      stage: 'dart',
+      message: { code: middle ? 'fba.bustPoint.middle' : 'fba.bustPoint.moved', data },
+      bustPoint,
+      levels: { bust: bustPoint.y },
+    },
     { op: 'retip', stage: 'dart', message: { code: 'fba.dart.retip', data }, dart: front.dart.id, bustPoint, setback },
   ];
   if (waistDart) {
-    if (keepsDart) steps.push({ op: 'narrow', stage: 'dart', message: { code: 'fba.waistDart.keep', data }, dart: waistDart.id, change: s });
+    if (keepsDart)
+      steps.push({
+        op: 'narrow',
+        stage: 'dart',
+        message: { code: 'fba.waistDart.keep', data },
+        dart: waistDart.id,
+        change: s,
+      });
     const below = Math.max(10, Math.abs(waistDart.tip.y - p.y));
-    steps.push({ op: 'retip', stage: 'dart', message: { code: keepsDart ? 'fba.waistDart.retip' : lap ? 'fba.waistDart.narrower' : 'fba.waistDart.wider', data: { ...data, below } }, dart: waistDart.id, bustPoint, setback: below });
+    steps.push({
+      op: 'retip',
+      stage: 'dart',
+      message: {
+        code: keepsDart ? 'fba.waistDart.retip' : lap ? 'fba.waistDart.narrower' : 'fba.waistDart.wider',
+        data: { ...data, below },
+      },
+      dart: waistDart.id,
+      bustPoint,
+      setback: below,
+    });
   }
-  steps.push({ op: 'smooth', stage: 'true', message: { code: 'fba.true.armhole', data }, edge: l.hingeEdge, near: hinge, reach: 30 });
+  steps.push({
+    op: 'smooth',
+    stage: 'true',
+    message: { code: 'fba.true.armhole', data },
+    edge: l.hingeEdge,
+    near: hinge,
+    reach: 30,
+  });
   if (widthGrows) {
-    if (shape === 'keep') steps.push({ op: 'finding', stage: 'true', finding: { code: 'waist-grew', grade: 'look', piece: front.piece.id, data: { by: s } } });
-    else steps.push({ op: 'restoreWidth', stage: 'true', message: { code: lap ? 'fba.true.addBack' : 'fba.true.taper', data: { ...data, shape } }, side: front.lowerSide.id, role: hemRole, shape: shape === 'curved' ? 'curved' : 'straight' });
-    steps.push({ op: 'smoothKinks', stage: 'true', message: { code: 'fba.true.waist', data }, role: hemRole, reach: 20 });
+    if (shape === 'keep')
+      steps.push({
+        op: 'finding',
+        stage: 'true',
+        finding: { code: 'waist-grew', grade: 'look', piece: front.piece.id, data: { by: s } },
+      });
+    else
+      steps.push({
+        op: 'restoreWidth',
+        stage: 'true',
+        message: { code: lap ? 'fba.true.addBack' : 'fba.true.taper', data: { ...data, shape } },
+        side: front.lowerSide.id,
+        role: hemRole,
+        shape: shape === 'curved' ? 'curved' : 'straight',
+      });
+    steps.push({
+      op: 'smoothKinks',
+      stage: 'true',
+      message: { code: 'fba.true.waist', data },
+      role: hemRole,
+      reach: 20,
+    });
   }
   steps.push({ op: 'cap', stage: 'true', message: { code: 'fba.true.cap', data }, dart: front.dart.id });
-  if (waistDart) steps.push({ op: 'cap', stage: 'true', message: { code: 'fba.true.capWaist', data }, dart: waistDart.id });
+  if (waistDart)
+    steps.push({ op: 'cap', stage: 'true', message: { code: 'fba.true.capWaist', data }, dart: waistDart.id });
   steps.push({ op: 'match', stage: 'match', message: { code: 'fba.match', data }, kinds: ['side', 'shoulder'] });
   for (const finding of advice(front.piece, total)) steps.push({ op: 'finding', stage: 'match', finding });
-  return ok({ piece: front.piece.id, instructions: s === 0 ? steps.filter((i) => i.stage === 'mark' || i.stage === 'cut' || i.op === 'match') : steps });
+  return ok({
+    piece: front.piece.id,
+    instructions: s === 0 ? steps.filter((i) => i.stage === 'mark' || i.stage === 'cut' || i.op === 'match') : steps,
+  });
 }
 
 /** What a dressmaker would say before it is too late. */
@@ -179,11 +294,13 @@ function advice(piece: Piece, total: number): readonly Finding[] {
 
 /** Promises kept by the procedure, checked on every run. */
 function holds(before: Piece, after: Piece): readonly Finding[] {
-  const sum = (piece: Piece, role: Edge['role']): number => edgesWithRole(piece, role).reduce((n, e) => n + pathLength(e.path), 0);
+  const sum = (piece: Piece, role: Edge['role']): number =>
+    edgesWithRole(piece, role).reduce((n, e) => n + pathLength(e.path), 0);
   const out: Finding[] = [];
   for (const role of ['armhole', 'shoulder', 'neck'] as const) {
     const by = sum(after, role) - sum(before, role);
-    if (Math.abs(by) > (role === 'armhole' ? TOL.armhole : TOL.legs)) out.push({ code: 'armhole-changed', grade: 'fault', piece: after.id, data: { by, role } });
+    if (Math.abs(by) > (role === 'armhole' ? TOL.armhole : TOL.legs))
+      out.push({ code: 'armhole-changed', grade: 'fault', piece: after.id, data: { by, role } });
   }
   return out;
 }
@@ -204,7 +321,21 @@ export const fullBustSideDart: AlterationDefinition = {
     { kind: 'choice', key: 'waistWidth', options: ['straight', 'curved', 'keep'], initial: 'straight' },
   ],
   requires: ['centreFront', 'armhole', 'side', 'dart'],
-  refusals: ['front-not-found', 'centre-front-missing', 'armhole-missing', 'no-side-dart', 'dart-not-in-side-seam', 'bust-point-outside', 'hinge-not-on-armhole', 'hinge-below-bust-point', 'spread-beyond-reach', 'overlap-larger-than-dart', 'line-misses-hem', 'overlap-too-large', 'cut-leaves-piece'],
+  refusals: [
+    'front-not-found',
+    'centre-front-missing',
+    'armhole-missing',
+    'no-side-dart',
+    'dart-not-in-side-seam',
+    'bust-point-outside',
+    'hinge-not-on-armhole',
+    'hinge-below-bust-point',
+    'spread-beyond-reach',
+    'overlap-larger-than-dart',
+    'line-misses-hem',
+    'overlap-too-large',
+    'cut-leaves-piece',
+  ],
   examples: [
     { name: 'full', values: { total: 50 } },
     { name: 'small', values: { total: -20 } },

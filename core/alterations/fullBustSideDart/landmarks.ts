@@ -1,5 +1,34 @@
-import { distance, endOf, intersectPaths, joinPaths, lineMeet, midpoint, nearestOnPath, pathLength, pointAt, polyline, reversePath, sub, unit, add, scale, type Path, type Point } from '../../geometry/index.ts';
-import { bustPointOf, dartShape, edgesWithRole, isInside, levelOf, requireEdge, sideDirection, type Dart, type Edge, type Piece } from '../../pattern/index.ts';
+import {
+  distance,
+  endOf,
+  intersectPaths,
+  joinPaths,
+  lineMeet,
+  midpoint,
+  nearestOnPath,
+  pathLength,
+  pointAt,
+  polyline,
+  reversePath,
+  sub,
+  unit,
+  add,
+  scale,
+  type Path,
+  type Point,
+} from '../../geometry/index.ts';
+import {
+  bustPointOf,
+  dartShape,
+  edgesWithRole,
+  isInside,
+  levelOf,
+  requireEdge,
+  sideDirection,
+  type Dart,
+  type Edge,
+  type Piece,
+} from '../../pattern/index.ts';
 import { centreLine } from '../../truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Values } from '../contract.ts';
@@ -29,7 +58,14 @@ export function findFront(pieces: readonly Piece[]): Result<Front> {
   if (!a || !b || a.role !== 'side' || b.role !== 'side') return refuse('dart-not-in-side-seam', { piece: piece.name });
   const top = (e: Edge): number => Math.min(e.path.start.y, endOf(e.path).y);
   const [upperSide, lowerSide] = top(a) < top(b) ? [a, b] : [b, a];
-  return ok({ piece, dir: sideDirection(piece), dart, upperSide, lowerSide, waistDart: piece.darts.find((d) => d.kind === 'waist') ?? null });
+  return ok({
+    piece,
+    dir: sideDirection(piece),
+    dart,
+    upperSide,
+    lowerSide,
+    waistDart: piece.darts.find((d) => d.kind === 'waist') ?? null,
+  });
 }
 
 /** Where the neck line meets the shoulder: the wearer's bust height is measured from here. */
@@ -48,7 +84,11 @@ export const centreX = (front: Front): number => edgesWithRole(front.piece, 'cen
 export type BustPointSource = 'placed' | 'wearer' | 'pattern' | 'darts' | 'tip';
 
 /** The bust point by the chosen source, falling back in craft order to what can be known; says which it took. */
-export function findBustPoint(front: Front, context: Context, values: Values): { readonly at: Point; readonly source: BustPointSource } {
+export function findBustPoint(
+  front: Front,
+  context: Context,
+  values: Values,
+): { readonly at: Point; readonly source: BustPointSource } {
   const placed = pointOf(values, 'bustPoint');
   if (placed) return { at: placed, source: 'placed' };
   const { neckPointToBustPoint: height, bustSpan } = context.wearer;
@@ -106,7 +146,8 @@ export function hingeAt(front: Front, share: number): ArmholePlace {
 export function hingeNear(front: Front, p: Point): Result<ArmholePlace> {
   const places = edgesWithRole(front.piece, 'armhole').map((edge) => ({ edge, near: nearestOnPath(edge.path, p) }));
   const best = places.sort((a, b) => a.near.distance - b.near.distance)[0];
-  if (!best || best.near.distance > 2) return refuse('hinge-not-on-armhole', { piece: front.piece.name, by: best?.near.distance ?? 0 });
+  if (!best || best.near.distance > 2)
+    return refuse('hinge-not-on-armhole', { piece: front.piece.name, by: best?.near.distance ?? 0 });
   return ok({ edge: best.edge, at: best.near.point });
 }
 
@@ -121,7 +162,8 @@ export function lineOneFoot(front: Front, p: Point): Result<{ readonly at: Point
   const down = polyline([p, { x: p.x, y: p.y + 5000 }]);
   let best: { at: Point; edge: Edge } | null = null;
   for (const edge of front.piece.edges)
-    for (const hit of intersectPaths(down, edge.path)) if (!best || hit.point.y > best.at.y) best = { at: hit.point, edge };
+    for (const hit of intersectPaths(down, edge.path))
+      if (!best || hit.point.y > best.at.y) best = { at: hit.point, edge };
   if (!best) return refuse('bust-point-outside', { piece: front.piece.name });
   const allowed = ['waist', 'hem', 'dart', 'other'];
   return allowed.includes(best.edge.role) ? ok(best) : refuse('line-misses-hem', { edge: best.edge.id });

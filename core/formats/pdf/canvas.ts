@@ -23,11 +23,23 @@ export interface PdfDoc {
   registerFont(name: string, source: Uint8Array | ArrayBuffer): PdfDoc;
   font(name: string): PdfDoc;
   fontSize(size: number): PdfDoc;
-  text(text: string, x: number, y: number, options?: { width?: number; align?: string; lineBreak?: boolean; lineGap?: number }): PdfDoc;
+  text(
+    text: string,
+    x: number,
+    y: number,
+    options?: { width?: number; align?: string; lineBreak?: boolean; lineGap?: number },
+  ): PdfDoc;
   on(event: 'data' | 'end', listener: (chunk: Uint8Array) => void): unknown;
   end(): void;
 }
-export type PdfConstructor = new (options: { autoFirstPage: boolean; pdfVersion: string; compress: boolean; info: Record<string, string | Date> }) => unknown;
+export type PdfConstructor = new (options: {
+  autoFirstPage: boolean;
+  /** Null: no built-in font is wanted, the page's own are registered. */
+  font: null;
+  pdfVersion: string;
+  compress: boolean;
+  info: Record<string, string | Date>;
+}) => unknown;
 
 /** PDF counts in points of 1/72 inch: exact. */
 export const POINT = 72 / 25.4;
@@ -40,7 +52,15 @@ export class MmCanvas {
     this.doc.moveTo(path.start.x * POINT, path.start.y * POINT);
     for (const g of path.segments) {
       if (g.kind === 'line') this.doc.lineTo(g.to.x * POINT, g.to.y * POINT);
-      else this.doc.bezierCurveTo(g.c1.x * POINT, g.c1.y * POINT, g.c2.x * POINT, g.c2.y * POINT, g.to.x * POINT, g.to.y * POINT);
+      else
+        this.doc.bezierCurveTo(
+          g.c1.x * POINT,
+          g.c1.y * POINT,
+          g.c2.x * POINT,
+          g.c2.y * POINT,
+          g.to.x * POINT,
+          g.to.y * POINT,
+        );
     }
     if (closed) this.doc.closePath();
     return this;
@@ -60,8 +80,17 @@ export class MmCanvas {
     if (dash) this.doc.undash();
     return this;
   }
-  text(text: string, x: number, y: number, size: number, options: { width?: number; bold?: boolean; color?: string; align?: string } = {}): this {
-    this.doc.font(options.bold ? 'bold' : 'text').fontSize(size * POINT).fillColor(options.color ?? '#1E2A38');
+  text(
+    text: string,
+    x: number,
+    y: number,
+    size: number,
+    options: { width?: number; bold?: boolean; color?: string; align?: string } = {},
+  ): this {
+    this.doc
+      .font(options.bold ? 'bold' : 'text')
+      .fontSize(size * POINT)
+      .fillColor(options.color ?? '#1E2A38');
     this.doc.text(text, x * POINT, y * POINT, {
       lineBreak: options.width !== undefined,
       ...(options.width !== undefined ? { width: options.width * POINT } : {}),

@@ -34,9 +34,15 @@ export function writePdf(Constructor: PdfConstructor, input: PdfInput): Promise<
   const paper = PAPERS[input.map.paper];
   const doc = new Constructor({
     autoFirstPage: false,
+    font: null,
     pdfVersion: '1.7',
     compress: true,
-    info: { Title: `${input.label.pattern} ${input.label.size} for ${input.label.wearer}`, Producer: 'Ample Draft', Creator: 'Ample Draft', CreationDate: new Date(`${input.label.date}T12:00:00Z`) },
+    info: {
+      Title: `${input.label.pattern} ${input.label.size} for ${input.label.wearer}`,
+      Producer: 'Ample Draft',
+      Creator: 'Ample Draft',
+      CreationDate: new Date(`${input.label.date}T12:00:00Z`),
+    },
   }) as PdfDoc;
   const chunks: Uint8Array[] = [];
   const done = new Promise<Uint8Array>((resolve) => {
@@ -73,17 +79,37 @@ function firstPage(c: MmCanvas, { map, label, notes }: PdfInput): void {
   c.text(`${label.wearer} · ${label.date} · Ample Draft`, x, 24, 4.2);
   c.rect(x, 34, TEST_SQUARE, TEST_SQUARE).stroke(INK, 0.3);
   c.text('This square measures 100 mm.', x + 4, 38, 4.2, { bold: true });
-  c.text('Print at 100 %, without fitting to the page. Measure it both ways before you cut or tape anything; if it is not 100 mm, change the printer’s scaling and print this page again.', x + 4, 46, 4.2, { width: 90 });
+  c.text(
+    'Print at 100 %, without fitting to the page. Measure it both ways before you cut or tape anything; if it is not 100 mm, change the printer’s scaling and print this page again.',
+    x + 4,
+    46,
+    4.2,
+    { width: 90 },
+  );
   const side = TEST_SQUARE_INCH;
-  if (paper.width >= x + TEST_SQUARE + 8 + 40) c.text('4 in square: corner marks on the square below the map.', x + TEST_SQUARE + 6, 38, 4.2, { width: paper.width - x - TEST_SQUARE - 18 });
-  notes.forEach((note, i) => c.text(note, x + TEST_SQUARE + 6, 58 + i * 26, 3.9, { width: paper.width - x - TEST_SQUARE - 18 }));
+  if (paper.width >= x + TEST_SQUARE + 8 + 40)
+    c.text('4 in square: corner marks on the square below the map.', x + TEST_SQUARE + 6, 38, 4.2, {
+      width: paper.width - x - TEST_SQUARE - 18,
+    });
+  notes.forEach((note, i) =>
+    c.text(note, x + TEST_SQUARE + 6, 58 + i * 26, 3.9, { width: paper.width - x - TEST_SQUARE - 18 }),
+  );
   // The inch square shares the lower part of the page with the map.
   const top = 146;
   c.rect(x, top, side, side).stroke(INK, 0.3);
   c.text('This square measures 4 in.', x + 4, top + 4, 4.2, { bold: true });
   drawMap(c, map, { x: x + 6, y: top + 14 }, side - 12, side - 22);
-  c.text(`${map.tiles.length} pages to join, ${map.rows} rows of ${map.columns}`, x + side + 6, top + 4, 4.2, { width: paper.width - x - side - 16, bold: true });
-  c.text('Trim or fold each page along its thin frame at the right and the bottom, lay it over its neighbour so that the joining marks meet, and tape. Close the blade of a rotary cutter when you put it down.', x + side + 6, top + 18, 3.9, { width: paper.width - x - side - 16 });
+  c.text(`${map.tiles.length} pages to join, ${map.rows} rows of ${map.columns}`, x + side + 6, top + 4, 4.2, {
+    width: paper.width - x - side - 16,
+    bold: true,
+  });
+  c.text(
+    'Trim or fold each page along its thin frame at the right and the bottom, lay it over its neighbour so that the joining marks meet, and tape. Close the blade of a rotary cutter when you put it down.',
+    x + side + 6,
+    top + 18,
+    3.9,
+    { width: paper.width - x - side - 16 },
+  );
 }
 
 function drawMap(c: MmCanvas, map: PageMap, at: Point, w: number, h: number): void {
@@ -97,7 +123,17 @@ function drawMap(c: MmCanvas, map: PageMap, at: Point, w: number, h: number): vo
   for (const p of map.placed) {
     const shrink = (q: Point): Point => ({ x: at.x + (q.x + p.dx) * k, y: at.y + (q.y + p.dy) * k });
     const path = p.drawing.cutting;
-    c.path({ start: shrink(path.start), segments: path.segments.map((g) => (g.kind === 'line' ? { kind: 'line', to: shrink(g.to) } : { kind: 'cubic', c1: shrink(g.c1), c2: shrink(g.c2), to: shrink(g.to) })) }, true).stroke(BLUE, 0.3);
+    c.path(
+      {
+        start: shrink(path.start),
+        segments: path.segments.map((g) =>
+          g.kind === 'line'
+            ? { kind: 'line', to: shrink(g.to) }
+            : { kind: 'cubic', c1: shrink(g.c1), c2: shrink(g.c2), to: shrink(g.to) },
+        ),
+      },
+      true,
+    ).stroke(BLUE, 0.3);
   }
 }
 
@@ -118,20 +154,33 @@ function tilePage(c: MmCanvas, input: PdfInput, tile: Tile): void {
   c.rect(MARGIN, MARGIN, map.area.width, map.area.height).stroke(GREY, 0.15);
   joinMarks(c, map, tile);
   c.text(tile.label, MARGIN + 3, MARGIN + 2.5, 6, { bold: true, color: GREY });
-  c.text(`${label.pattern} ${label.size} · ${label.wearer} · page ${tile.page} of ${map.pageCount}`, MARGIN + 2, PAPERS[map.paper].height - MARGIN + 2.5, 3.2, { color: INK });
+  c.text(
+    `${label.pattern} ${label.size} · ${label.wearer} · page ${tile.page} of ${map.pageCount}`,
+    MARGIN + 2,
+    PAPERS[map.paper].height - MARGIN + 2.5,
+    3.2,
+    { color: INK },
+  );
 }
 
 /** Half lozenges on the middle of each shared overlap; they become whole when two pages lie right. */
 function joinMarks(c: MmCanvas, map: PageMap, tile: Tile): void {
-  const has = (row: number, column: number): string | null => map.tiles.find((t) => t.row === row && t.column === column)?.label ?? null;
+  const has = (row: number, column: number): string | null =>
+    map.tiles.find((t) => t.row === row && t.column === column)?.label ?? null;
   const { width, height } = map.area;
   const half = (map.area.width - map.step.width) / 2;
   const mark = (x: number, y: number, horizontal: boolean, name: string) => {
     const p = { x: MARGIN + x, y: MARGIN + y };
     const d = 3.5;
     const points = [add(p, { x: -d, y: 0 }), add(p, { x: 0, y: -d }), add(p, { x: d, y: 0 }), add(p, { x: 0, y: d })];
-    c.path({ start: points[0] as Point, segments: points.slice(1).map((to) => ({ kind: 'line', to })) }, true).stroke(INK, 0.25);
-    c.line(add(p, horizontal ? { x: 0, y: -d } : { x: -d, y: 0 }), add(p, horizontal ? { x: 0, y: d } : { x: d, y: 0 })).stroke(INK, 0.15);
+    c.path({ start: points[0] as Point, segments: points.slice(1).map((to) => ({ kind: 'line', to })) }, true).stroke(
+      INK,
+      0.25,
+    );
+    c.line(
+      add(p, horizontal ? { x: 0, y: -d } : { x: -d, y: 0 }),
+      add(p, horizontal ? { x: 0, y: d } : { x: d, y: 0 }),
+    ).stroke(INK, 0.15);
     c.text(name, p.x + 4.4, p.y - 1.6, 3.2, { color: GREY });
   };
   const rightName = has(tile.row, tile.column + 1);
@@ -161,7 +210,10 @@ function drawPlaced(c: MmCanvas, { drawing }: Placed, { label, original }: PdfIn
   for (const notch of drawing.notches) for (const [a, b] of notch.lines) c.line(a, b).stroke(INK, 0.4);
   for (const [a, b] of drawing.grain) {
     c.line(a, b).stroke(INK, 0.3);
-    for (const [tip, other] of [[a, b], [b, a]] as const) {
+    for (const [tip, other] of [
+      [a, b],
+      [b, a],
+    ] as const) {
       const u = unit(sub(other, tip));
       c.line(tip, add(tip, add(scale(u, 4), scale(left(u), 2)))).stroke(INK, 0.3);
       c.line(tip, add(tip, add(scale(u, 4), scale(left(u), -2)))).stroke(INK, 0.3);
@@ -179,7 +231,12 @@ function drawPlaced(c: MmCanvas, { drawing }: Placed, { label, original }: PdfIn
   }
 }
 
-function pieceLabel(c: MmCanvas, piece: Piece, box: { minX: number; maxX: number; minY: number; maxY: number }, label: PdfLabel): void {
+function pieceLabel(
+  c: MmCanvas,
+  piece: Piece,
+  box: { minX: number; maxX: number; minY: number; maxY: number },
+  label: PdfLabel,
+): void {
   const x = box.minX + (box.maxX - box.minX) * 0.3;
   const y = box.minY + (box.maxY - box.minY) * 0.3;
   const cut = piece.fold !== null ? `cut ${piece.cut} on the fold` : `cut ${piece.cut}`;

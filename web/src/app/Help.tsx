@@ -19,7 +19,8 @@ export function Help({ open, onClose }: { readonly open: boolean; readonly onClo
         <Dialog.Content className="fixed top-1/2 left-1/2 max-h-[90vh] w-[640px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-page p-6">
           <Dialog.Title className="text-xl">How it goes</Dialog.Title>
           <Dialog.Description className="mt-2">
-            Measure the body, see the size to start from, decide the amount, then carry the alteration out on the table a stage at a time, as you would on paper. Check, print, and trace; never cut your only original.
+            Measure the body, see the size to start from, decide the amount, then carry the alteration out on the table
+            a stage at a time, as you would on paper. Check, print, and trace; never cut your only original.
           </Dialog.Description>
           <table className="mt-4 w-full">
             <tbody>
@@ -34,7 +35,10 @@ export function Help({ open, onClose }: { readonly open: boolean; readonly onClo
             </tbody>
           </table>
           <p className="mt-4 text-sm">
-            Work safely: close the blade of a rotary cutter when you put it down and cut away from you; keep pins out of your mouth; tape and some papers scorch under an iron. Measure snug, never tight. For garments worn for medical reasons, or where something hurts, ask a clinician first; for children’s wear follow your local safety rules.
+            Work safely: close the blade of a rotary cutter when you put it down and cut away from you; keep pins out of
+            your mouth; tape and some papers scorch under an iron. Measure snug, never tight. For garments worn for
+            medical reasons, or where something hurts, ask a clinician first; for children’s wear follow your local
+            safety rules.
           </p>
           <Dialog.Close className="btn btn-main mt-4">Close</Dialog.Close>
         </Dialog.Content>

@@ -3,14 +3,16 @@ import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { sayRefusal } from '@ample/core/words';
 import { Boundary } from '../ui/Boundary.tsx';
 import { startDrafting, useDraft } from '../store/draft.ts';
-import { history, openJob, startAutosave, useJob } from '../store/job.ts';
+import { history, openJob, startAutosave, useJob, wearerOf } from '../store/job.ts';
+import { useLibrary } from '../store/library.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
 import { Help } from './Help.tsx';
 import { STATIONS } from './stations.ts';
 import { Tape } from './Tape.tsx';
 import { TopBar } from './TopBar.tsx';
 
-const typing = (target: EventTarget | null): boolean => target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);
 
 function useKeys(job: string | undefined, help: () => void): void {
   const navigate = useNavigate();
@@ -18,7 +20,8 @@ function useKeys(job: string | undefined, help: () => void): void {
     const onKey = (e: KeyboardEvent) => {
       const command = e.ctrlKey || e.metaKey;
       if (command && e.key.toLowerCase() === 'z' && job) {
-        if (typing(e.target) && (e.target as HTMLInputElement).value !== (e.target as HTMLInputElement).defaultValue) return;
+        if (typing(e.target) && (e.target as HTMLInputElement).value !== (e.target as HTMLInputElement).defaultValue)
+          return;
         e.preventDefault();
         if (e.shiftKey) history().redo();
         else history().undo();
@@ -52,12 +55,12 @@ export function Shell() {
   const { pathname } = useLocation();
   const [help, setHelp] = useState(false);
   const open = useJob((s) => s.job?.id === id);
-  const [missing, setMissing] = useState(false);
+  const missing = useLibrary((s) => id !== undefined && !s.jobs.some((j) => j.id === id && wearerOf(j, s.wearers)));
   const [showHelp] = useState(() => () => setHelp(true));
   useKeys(id, showHelp);
   useEffect(() => {
-    setMissing(id !== undefined && !openJob(id));
-    if (id === undefined) useJob.setState({ job: null, wearer: null });
+    if (id !== undefined) openJob(id);
+    else useJob.setState({ job: null, wearer: null });
   }, [id]);
   useEffect(startAutosave, []);
   useEffect(() => startDrafting(), []);

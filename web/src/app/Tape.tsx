@@ -16,13 +16,29 @@ export function Tape() {
           <li key={s.id} className="relative min-w-0 flex-1 border-r border-ink/60 last:border-r-0">
             <NavLink
               to={`/job/${job}/${s.id}`}
-              className={({ isActive }) => `relative flex h-full flex-col justify-end px-2 pb-1 focus-visible:-outline-offset-4 ${i < far ? 'bg-[#f5d76b]' : 'bg-[#fbf3d2]'} ${isActive ? '!bg-ink text-white' : ''}`}
+              className={({ isActive }) =>
+                `relative flex h-full flex-col justify-end px-2 pb-1 focus-visible:-outline-offset-4 ${i < far ? 'bg-[#f5d76b]' : 'bg-[#fbf3d2]'} ${isActive ? '!bg-ink text-white' : ''}`
+              }
             >
               {({ isActive }) => (
                 <>
-                  <svg aria-hidden="true" className="absolute inset-x-0 top-0 h-3 w-full" preserveAspectRatio="none" viewBox="0 0 100 12">
+                  <svg
+                    aria-hidden="true"
+                    className="absolute inset-x-0 top-0 h-3 w-full"
+                    preserveAspectRatio="none"
+                    viewBox="0 0 100 12"
+                  >
                     {Array.from({ length: 10 }, (_, k) => (
-                      <line key={k} x1={k * 10} x2={k * 10} y1="0" y2={k === 5 ? 9 : 5} stroke={isActive ? '#fff' : '#1E2A38'} strokeWidth="0.8" vectorEffect="non-scaling-stroke" />
+                      <line
+                        key={k}
+                        x1={k * 10}
+                        x2={k * 10}
+                        y1="0"
+                        y2={k === 5 ? 9 : 5}
+                        stroke={isActive ? '#fff' : '#1E2A38'}
+                        strokeWidth="0.8"
+                        vectorEffect="non-scaling-stroke"
+                      />
                     ))}
                   </svg>
                   <span className="flex items-baseline gap-1.5 max-[900px]:flex-col max-[900px]:gap-0 max-[900px]:leading-tight">
@@ -32,7 +48,10 @@ export function Tape() {
                     <span className="truncate text-sm min-[901px]:text-base">{s.name}</span>
                   </span>
                   {pinned[s.id] !== undefined && (
-                    <span className="absolute top-2 right-1.5 flex items-center gap-0.5 bg-white px-1 text-sm leading-5 text-ink" title={`${pinned[s.id]} to look at`}>
+                    <span
+                      className="absolute top-2 right-1.5 flex items-center gap-0.5 bg-white px-1 text-sm leading-5 text-ink"
+                      title={`${pinned[s.id]} to look at`}
+                    >
                       <svg width="8" height="14" viewBox="0 0 8 14" aria-hidden="true">
                         <circle cx="4" cy="4" r="3.5" fill="#B32D24" />
                         <line x1="4" y1="7" x2="4" y2="14" stroke="#1E2A38" />

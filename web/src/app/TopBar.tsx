@@ -53,18 +53,33 @@ export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
           </span>
           <span className="ml-auto" />
           <Saved />
-          <button className="btn btn-plain" onClick={() => history().undo()} disabled={back === 0} title="Undo (Ctrl+Z)">
+          <button
+            className="btn btn-plain"
+            onClick={() => history().undo()}
+            disabled={back === 0}
+            title="Undo (Ctrl+Z)"
+          >
             <Undo2 size={20} aria-hidden="true" />
             <span className="sr-only">Undo</span>
           </button>
-          <button className="btn btn-plain" onClick={() => history().redo()} disabled={forth === 0} title="Redo (Ctrl+Shift+Z)">
+          <button
+            className="btn btn-plain"
+            onClick={() => history().redo()}
+            disabled={forth === 0}
+            title="Redo (Ctrl+Shift+Z)"
+          >
             <Redo2 size={20} aria-hidden="true" />
             <span className="sr-only">Redo</span>
           </button>
         </>
       )}
       {!job && <span className="ml-auto" />}
-      <button className="btn num" onClick={switchUnits} title="Switch between centimetres and inches (key U)" aria-label={`Units: ${unit === 'cm' ? 'centimetres' : 'inches'}. Switch.`}>
+      <button
+        className="btn num"
+        onClick={switchUnits}
+        title="Switch between centimetres and inches (key U)"
+        aria-label={`Units: ${unit === 'cm' ? 'centimetres' : 'inches'}. Switch.`}
+      >
         <span className={unit === 'cm' ? 'font-semibold underline underline-offset-4' : 'text-quiet'}>cm</span>
         <span className={unit === 'in' ? 'font-semibold underline underline-offset-4' : 'text-quiet'}>in</span>
       </button>

@@ -11,7 +11,11 @@ export function reached(draft: Draft | null): number {
 /** What wants attention, by station. */
 export function pins(draft: Draft | null): Readonly<Partial<Record<StationId, number>>> {
   if (!draft) return {};
-  const faults = draft.check.findings.filter((f) => f.grade !== 'note').length + draft.steps.flatMap((s) => (s.outcome.ok && s.step.on ? s.outcome.value.findings : [])).filter((f) => f.code === 'back-needs-look').length;
+  const faults =
+    draft.check.findings.filter((f) => f.grade !== 'note').length +
+    draft.steps
+      .flatMap((s) => (s.outcome.ok && s.step.on ? s.outcome.value.findings : []))
+      .filter((f) => f.code === 'back-needs-look').length;
   const refused = draft.steps.filter((s) => s.step.on && !s.outcome.ok).length;
   return {
     ...(draft.bodyProblems.length > 0 ? { body: draft.bodyProblems.length } : {}),

@@ -12,7 +12,10 @@ export const router = createBrowserRouter([
     children: [
       { index: true, element: <Navigate to="body" replace /> },
       { path: 'body', lazy: async () => ({ Component: (await import('../stations/body/Body.tsx')).Body }) },
-      { path: 'pattern', lazy: async () => ({ Component: (await import('../stations/pattern/Pattern.tsx')).PatternStation }) },
+      {
+        path: 'pattern',
+        lazy: async () => ({ Component: (await import('../stations/pattern/Pattern.tsx')).PatternStation }),
+      },
       { path: 'size', lazy: async () => ({ Component: (await import('../stations/size/Size.tsx')).Size }) },
       { path: 'compare', lazy: async () => ({ Component: (await import('../stations/later/Later.tsx')).Compare }) },
       { path: 'plan', lazy: async () => ({ Component: (await import('../stations/plan/Plan.tsx')).Plan }) },

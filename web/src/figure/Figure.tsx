@@ -51,10 +51,20 @@ export function Figure({ of }: { readonly of: MeasurementKey }) {
   const back = tape?.view === 'back';
   return (
     <figure className="m-0">
-      <svg viewBox="0 0 200 420" className="mx-auto block h-[380px]" role="img" aria-label={`Figure from the ${back ? 'back' : 'front'} with the tape in place`}>
+      <svg
+        viewBox="0 0 200 420"
+        className="mx-auto block h-[380px]"
+        role="img"
+        aria-label={`Figure from the ${back ? 'back' : 'front'} with the tape in place`}
+      >
         <path d={BODY} fill="#fff" stroke="#1E2A38" strokeWidth="1.6" strokeLinejoin="round" />
         {back ? (
-          <path d="M100 72V200M78 104Q72 126 80 146M122 104Q128 126 120 146" fill="none" stroke="#1E2A38" strokeWidth="0.8" />
+          <path
+            d="M100 72V200M78 104Q72 126 80 146M122 104Q128 126 120 146"
+            fill="none"
+            stroke="#1E2A38"
+            strokeWidth="0.8"
+          />
         ) : (
           <path d="M64 146Q78 166 98 150M102 150Q122 166 136 146" fill="none" stroke="#1E2A38" strokeWidth="0.9" />
         )}

@@ -29,7 +29,11 @@ export function startDrafting(make: () => Worker = makeWorker): () => void {
     const { job, wearer } = useJob.getState();
     const pattern = patternOf(job, useLibrary.getState().patterns);
     if (!job || !wearer || !pattern) return;
-    const input: ResolvedJob = { job: { size: job.size, sizeMethod: job.sizeMethod, steps: job.steps }, wearer: { sets: wearer.sets, bustEase: wearer.bustEase }, pattern };
+    const input: ResolvedJob = {
+      job: { size: job.size, sizeMethod: job.sizeMethod, steps: job.steps },
+      wearer: { sets: wearer.sets, bustEase: wearer.bustEase },
+      pattern,
+    };
     jobs.set(input, job.id);
     client.ask(input);
   };

@@ -11,7 +11,12 @@ export function download(name: string, data: BlobPart, type: string): void {
   setTimeout(() => URL.revokeObjectURL(url), 10_000);
 }
 
-export const fileName = (text: string): string => text.normalize('NFKD').replace(/[^\w-]+/g, '-').replace(/^-+|-+$/g, '').toLowerCase();
+export const fileName = (text: string): string =>
+  text
+    .normalize('NFKD')
+    .replace(/[^\w-]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .toLowerCase();
 
 /** The open job with its wearer and pattern inline: one file that opens anywhere, the terminal included. */
 export function exportWork(): void {

@@ -58,12 +58,15 @@ export function patternOf(job: Job | null, patterns: readonly Pattern[]): Patter
   return patterns.find((p) => p.id === id) ?? null;
 }
 
-export const editJob = (change: (job: Job) => Job): void => useJob.setState((s) => (s.job ? { job: change(s.job) } : s));
-export const editStep = (id: string, change: (step: Step) => Step): void => editJob((j) => ({ ...j, steps: j.steps.map((s) => (s.id === id ? change(s) : s)) }));
+export const editJob = (change: (job: Job) => Job): void =>
+  useJob.setState((s) => (s.job ? { job: change(s.job) } : s));
+export const editStep = (id: string, change: (step: Step) => Step): void =>
+  editJob((j) => ({ ...j, steps: j.steps.map((s) => (s.id === id ? change(s) : s)) }));
 export const setValue = (step: string, key: string, value: Value): void =>
   editStep(step, (s) => ({ ...s, values: { ...s.values, [key]: value as Step['values'][string] } }));
 /** An amount typed or dragged becomes one's own. */
-export const setOwnTotal = (step: string, total: number): void => editStep(step, (s) => ({ ...s, school: 'own', values: { ...s.values, total } }));
+export const setOwnTotal = (step: string, total: number): void =>
+  editStep(step, (s) => ({ ...s, school: 'own', values: { ...s.values, total } }));
 
 /** One reading of the newest set; null takes it away. */
 export function setReading(key: MeasurementKey, index: 0 | 1, value: number | null): void {
@@ -77,7 +80,9 @@ export function setReading(key: MeasurementKey, index: 0 | 1, value: number | nu
     else now[Math.min(index, now.length)] = value;
     const { [key]: _old, ...rest } = newest.readings;
     const readings = now.length > 0 ? { ...rest, [key]: now } : rest;
-    return { wearer: { ...s.wearer, sets: s.wearer.sets.map((x) => (x.id === newest.id ? { ...newest, readings } : x)) } };
+    return {
+      wearer: { ...s.wearer, sets: s.wearer.sets.map((x) => (x.id === newest.id ? { ...newest, readings } : x)) },
+    };
   });
 }
 
@@ -93,7 +98,8 @@ export function beginGesture(): { readonly end: () => void; readonly cancel: () 
       const after = useJob.getState();
       useJob.setState({ job: before.job, wearer: before.wearer });
       history().resume();
-      if (after.job !== before.job || after.wearer !== before.wearer) useJob.setState({ job: after.job, wearer: after.wearer });
+      if (after.job !== before.job || after.wearer !== before.wearer)
+        useJob.setState({ job: after.job, wearer: after.wearer });
     },
     cancel: () => {
       useJob.setState({ job: before.job, wearer: before.wearer });

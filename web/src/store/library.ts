@@ -17,12 +17,21 @@ interface Library {
 }
 
 export const db = new AmpleDatabase();
-export const useLibrary = create<Library>(() => ({ ready: false, wearers: [], patterns: [], jobs: [], damaged: [], trouble: null }));
+export const useLibrary = create<Library>(() => ({
+  ready: false,
+  wearers: [],
+  patterns: [],
+  jobs: [],
+  damaged: [],
+  trouble: null,
+}));
 
 /** What went wrong with storage, by kind: a full disk has its own way on. */
 export function storageTrouble(error: unknown): Refusal {
   const text = error instanceof Error ? `${error.name} ${error.message}` : String(error);
-  return /quota/i.test(text) ? { code: 'storage-full', data: {} } : { code: 'storage-failed', data: { detail: text.slice(0, 120) } };
+  return /quota/i.test(text)
+    ? { code: 'storage-full', data: {} }
+    : { code: 'storage-failed', data: { detail: text.slice(0, 120) } };
 }
 
 /** Fills an empty browser with the demo scenario, once. */
@@ -37,7 +46,12 @@ async function seed(): Promise<void> {
 }
 
 /** Sound documents, and the damaged ones set aside whole. */
-async function load<T extends { id: string }>(kind: Damaged['kind'], rows: readonly unknown[], read: (value: unknown) => Result<T>, remove: (key: string) => Promise<void>): Promise<T[]> {
+async function load<T extends { id: string }>(
+  kind: Damaged['kind'],
+  rows: readonly unknown[],
+  read: (value: unknown) => Result<T>,
+  remove: (key: string) => Promise<void>,
+): Promise<T[]> {
   const sound: T[] = [];
   for (const raw of rows) {
     const result = read(raw);
@@ -47,7 +61,12 @@ async function load<T extends { id: string }>(kind: Damaged['kind'], rows: reado
     }
     const key = String((raw as { id?: unknown }).id ?? '');
     const { where, what } = result.error.data;
-    await db.damaged.add({ kind, key, detail: where === undefined ? result.error.code : `${where}: ${what}`, raw } as Damaged);
+    await db.damaged.add({
+      kind,
+      key,
+      detail: where === undefined ? result.error.code : `${where}: ${what}`,
+      raw,
+    } as Damaged);
     await remove(key);
   }
   return sound;
@@ -65,17 +84,32 @@ export async function openLibrary(): Promise<void> {
     const wearers = await load('wearer', await db.wearers.toArray(), readWearer, (k) => db.wearers.delete(k));
     const patterns = await load('pattern', await db.patterns.toArray(), readPattern, (k) => db.patterns.delete(k));
     const jobs = await load('job', await db.jobs.toArray(), readJob, (k) => db.jobs.delete(k));
-    useLibrary.setState({ ready: true, wearers, patterns: patterns.length > 0 ? patterns : [demoPattern()], jobs, damaged: await db.damaged.toArray(), trouble: null });
+    useLibrary.setState({
+      ready: true,
+      wearers,
+      patterns: patterns.length > 0 ? patterns : [demoPattern()],
+      jobs,
+      damaged: await db.damaged.toArray(),
+      trouble: null,
+    });
   } catch (error) {
     // Without storage the app still works on the demo; nothing will be kept, and it says so.
-    useLibrary.setState({ ready: true, wearers: DEMO_WEARERS, patterns: [demoPattern()], jobs: DEMO_JOBS, trouble: storageTrouble(error) });
+    useLibrary.setState({
+      ready: true,
+      wearers: DEMO_WEARERS,
+      patterns: [demoPattern()],
+      jobs: DEMO_JOBS,
+      trouble: storageTrouble(error),
+    });
   }
 }
 
 export async function saveDocuments(job: Job, wearer: Wearer): Promise<Refusal | null> {
   useLibrary.setState((s) => ({
     jobs: s.jobs.some((j) => j.id === job.id) ? s.jobs.map((j) => (j.id === job.id ? job : j)) : [...s.jobs, job],
-    wearers: s.wearers.some((w) => w.id === wearer.id) ? s.wearers.map((w) => (w.id === wearer.id ? wearer : w)) : [...s.wearers, wearer],
+    wearers: s.wearers.some((w) => w.id === wearer.id)
+      ? s.wearers.map((w) => (w.id === wearer.id ? wearer : w))
+      : [...s.wearers, wearer],
   }));
   try {
     await db.transaction('rw', [db.jobs, db.wearers], async () => {
@@ -91,8 +125,21 @@ export async function saveDocuments(job: Job, wearer: Wearer): Promise<Refusal |
 /** A new wearer with an empty job on the first pattern. */
 export async function startOwn(name: string, title: string, today: string): Promise<string> {
   const id = crypto.randomUUID().slice(0, 8);
-  const wearer = wearerSchema.parse({ format: 'ample-draft/wearer', version: 1, id: `w-${id}`, name, sets: [{ id: `s-${id}`, date: today, readings: {} }] });
-  const job = jobSchema.parse({ format: 'ample-draft/job', version: 1, id: `j-${id}`, title, wearer: { id: wearer.id }, pattern: { id: useLibrary.getState().patterns[0]?.id ?? 'causeway' } });
+  const wearer = wearerSchema.parse({
+    format: 'ample-draft/wearer',
+    version: 1,
+    id: `w-${id}`,
+    name,
+    sets: [{ id: `s-${id}`, date: today, readings: {} }],
+  });
+  const job = jobSchema.parse({
+    format: 'ample-draft/job',
+    version: 1,
+    id: `j-${id}`,
+    title,
+    wearer: { id: wearer.id },
+    pattern: { id: useLibrary.getState().patterns[0]?.id ?? 'causeway' },
+  });
   useLibrary.setState({ trouble: await saveDocuments(job, wearer) });
   return job.id;
 }

@@ -10,7 +10,11 @@ interface Prefs {
 }
 
 /** How this person likes to see things; kept in the browser, not in a job. */
-export const usePrefs = create<Prefs>()(persist((): Prefs => ({ units: { unit: 'cm', fraction: 8 }, paper: 'a4', withOriginal: true }), { name: 'ample-draft.prefs' }));
+export const usePrefs = create<Prefs>()(
+  persist((): Prefs => ({ units: { unit: 'cm', fraction: 8 }, paper: 'a4', withOriginal: true }), {
+    name: 'ample-draft.prefs',
+  }),
+);
 
 export const useUnits = (): Units => usePrefs((s) => s.units);
 export const switchUnits = (): void => {

@@ -49,7 +49,15 @@ export function AlteredPiece(props: Props) {
       <PieceView piece={piece} ghost={marking ? undefined : run.original} gaps={gaps} />
       {live &&
         live.panels.map((p) => (
-          <path key={p.id} d={pathData(p.outline, true)} fill="none" stroke="#B32D24" strokeWidth="1.4" transform={`translate(${p.motion.x} ${p.motion.y}) rotate(${(p.motion.angle * 180) / Math.PI})`} {...thin} />
+          <path
+            key={p.id}
+            d={pathData(p.outline, true)}
+            fill="none"
+            stroke="#B32D24"
+            strokeWidth="1.4"
+            transform={`translate(${p.motion.x} ${p.motion.y}) rotate(${(p.motion.angle * 180) / Math.PI})`}
+            {...thin}
+          />
         ))}
       {marking &&
         frame.lines.map((l) => {
@@ -58,7 +66,17 @@ export function AlteredPiece(props: Props) {
           const at = { x: (middle.x + next.x) / 2, y: (middle.y + next.y) / 2 };
           return (
             <g key={l.id}>
-              <path d={pathData({ start: l.points[0] ?? { x: 0, y: 0 }, segments: l.points.slice(1).map((to) => ({ kind: 'line' as const, to })) })} fill="none" stroke="#B32D24" strokeWidth="2.2" strokeDasharray={stage === 'mark' ? '9 5' : undefined} {...thin} />
+              <path
+                d={pathData({
+                  start: l.points[0] ?? { x: 0, y: 0 },
+                  segments: l.points.slice(1).map((to) => ({ kind: 'line' as const, to })),
+                })}
+                fill="none"
+                stroke="#B32D24"
+                strokeWidth="2.2"
+                strokeDasharray={stage === 'mark' ? '9 5' : undefined}
+                {...thin}
+              />
               <g transform={`translate(${at.x} ${at.y}) scale(${1 / k})`}>
                 <circle r="11" fill="#fff" stroke="#B32D24" strokeWidth="1.5" />
                 <text textAnchor="middle" y="5.5" fontSize="16" fill="#B32D24" fontWeight="700">
@@ -87,7 +105,11 @@ function GapDimension({ run, total, k, shown }: Props & { readonly shown: boolea
   const right = Math.max(from.x, to.x);
   return (
     <g stroke="#1E2A38" aria-hidden="true">
-      <path d={`M${from.x} ${from.y}V${y + 8 / k}M${to.x} ${to.y}V${y + 8 / k}M${from.x} ${y}H${to.x}`} strokeWidth="1.4" {...thin} />
+      <path
+        d={`M${from.x} ${from.y}V${y + 8 / k}M${to.x} ${to.y}V${y + 8 / k}M${from.x} ${y}H${to.x}`}
+        strokeWidth="1.4"
+        {...thin}
+      />
       <g transform={`translate(${right} ${y}) scale(${1 / k})`} stroke="none">
         <rect x="10" y="-17" width={text.length * 13.4 + 18} height="50" fill="#fff" stroke="#1E2A38" strokeWidth="1" />
         <text x="18" y="6" fontSize="22" className="num" fill="#1E2A38">
@@ -122,16 +144,42 @@ function Handles({ run, stepId, total, stage, offset, k, toMat }: Props) {
   const open = stage === 'open' || stage === 'level';
   return (
     <>
-      <Handle {...common} name="Hinge" at={hinge} value={share * 100} text={`${Math.round(share * 100)} hundredths of the armhole from the shoulder`} onDrag={(to) => setValue(stepId, 'hinge', hingeFromDrag(to, armhole))} onNudge={(by) => setValue(stepId, 'hinge', hingeFromDrag({ x: hinge.x + by.x * 3, y: hinge.y + by.y * 3 }, armhole))}>
+      <Handle
+        {...common}
+        name="Hinge"
+        at={hinge}
+        value={share * 100}
+        text={`${Math.round(share * 100)} hundredths of the armhole from the shoulder`}
+        onDrag={(to) => setValue(stepId, 'hinge', hingeFromDrag(to, armhole))}
+        onNudge={(by) =>
+          setValue(stepId, 'hinge', hingeFromDrag({ x: hinge.x + by.x * 3, y: hinge.y + by.y * 3 }, armhole))
+        }
+      >
         <PinShape />
       </Handle>
       {early && (
-        <Handle {...common} name="Bust point" at={p} value={p.x} text={`${say(p.x)} across, ${say(p.y)} down`} onDrag={(to) => setValue(stepId, 'bustPoint', bustPointFromDrag(to, unit))} onNudge={(by) => setValue(stepId, 'bustPoint', { x: p.x + by.x, y: p.y + by.y })}>
+        <Handle
+          {...common}
+          name="Bust point"
+          at={p}
+          value={p.x}
+          text={`${say(p.x)} across, ${say(p.y)} down`}
+          onDrag={(to) => setValue(stepId, 'bustPoint', bustPointFromDrag(to, unit))}
+          onNudge={(by) => setValue(stepId, 'bustPoint', { x: p.x + by.x, y: p.y + by.y })}
+        >
           <CrossShape />
         </Handle>
       )}
       {open && (
-        <Handle {...common} name="Gap" at={moved} value={total / 2} text={`${say(total / 2)} on each half`} onDrag={(to) => setOwnTotal(stepId, amountFromDrag(to, p, dir, limits, unit))} onNudge={(by) => setOwnTotal(stepId, Math.min(limits.max, Math.max(limits.min, total + 2 * dir * by.x)))}>
+        <Handle
+          {...common}
+          name="Gap"
+          at={moved}
+          value={total / 2}
+          text={`${say(total / 2)} on each half`}
+          onDrag={(to) => setOwnTotal(stepId, amountFromDrag(to, p, dir, limits, unit))}
+          onNudge={(by) => setOwnTotal(stepId, Math.min(limits.max, Math.max(limits.min, total + 2 * dir * by.x)))}
+        >
           <GapShape />
         </Handle>
       )}
@@ -140,7 +188,17 @@ function Handles({ run, stepId, total, stage, offset, k, toMat }: Props) {
           <g transform={`translate(${bust.x} ${bust.y}) scale(${1 / k})`}>
             <CrossShape />
           </g>
-          <Handle {...common} name="Side dart tip" at={dart.tip} value={setback} text={`${say(setback)} behind the bust point`} onDrag={(to) => setValue(stepId, 'setback', setbackFromDrag(to, bust, dir, unit))} onNudge={(by) => setValue(stepId, 'setback', setbackFromDrag({ x: dart.tip.x + by.x, y: 0 }, bust, dir, unit))}>
+          <Handle
+            {...common}
+            name="Side dart tip"
+            at={dart.tip}
+            value={setback}
+            text={`${say(setback)} behind the bust point`}
+            onDrag={(to) => setValue(stepId, 'setback', setbackFromDrag(to, bust, dir, unit))}
+            onNudge={(by) =>
+              setValue(stepId, 'setback', setbackFromDrag({ x: dart.tip.x + by.x, y: 0 }, bust, dir, unit))
+            }
+          >
             <TipShape />
           </Handle>
         </>

@@ -47,7 +47,12 @@ export function Handle({ name, at, value, text, k, toMat, offset, onDrag, onNudg
   };
   const onKey = (e: KeyboardEvent) => {
     if (e.key === 'Escape') return finish('cancel');
-    const arrows: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+    const arrows: Readonly<Record<string, readonly [number, number]>> = {
+      ArrowLeft: [-1, 0],
+      ArrowRight: [1, 0],
+      ArrowUp: [0, -1],
+      ArrowDown: [0, 1],
+    };
     const way = arrows[e.key];
     if (!way) return;
     e.preventDefault();
@@ -74,7 +79,13 @@ export function Handle({ name, at, value, text, k, toMat, offset, onDrag, onNudg
       <title>{`${name}: ${text}`}</title>
       <circle r="22" fill="transparent" />
       <circle r="16" fill="none" stroke="#fff" strokeWidth="5" className="opacity-0 group-focus-visible:opacity-100" />
-      <circle r="16" fill="none" stroke="#2B4C9B" strokeWidth="2.5" className="opacity-0 group-hover:opacity-70 group-focus-visible:opacity-100" />
+      <circle
+        r="16"
+        fill="none"
+        stroke="#2B4C9B"
+        strokeWidth="2.5"
+        className="opacity-0 group-hover:opacity-70 group-focus-visible:opacity-100"
+      />
       {children}
     </g>
   );

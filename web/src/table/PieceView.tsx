@@ -16,14 +16,40 @@ const thin = { vectorEffect: 'non-scaling-stroke' as const };
 /** One piece of tissue on the mat: cutting line, seam line, darts, notches, grain; inserts and overlaps on it. */
 export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quiet }: Props) {
   const d = drawPiece(piece);
-  const line = ([a, b]: readonly [{ x: number; y: number }, { x: number; y: number }]) => `M${a.x} ${a.y}L${b.x} ${b.y}`;
+  const line = ([a, b]: readonly [{ x: number; y: number }, { x: number; y: number }]) =>
+    `M${a.x} ${a.y}L${b.x} ${b.y}`;
   return (
     <g>
-      <path d={pathData(d.cutting, true)} fill="#F3E7CF" stroke="#1E2A38" strokeWidth="1" {...thin} style={{ filter: 'drop-shadow(1px 2px 1.5px rgb(0 0 0 / .35))' }} opacity={quiet ? 0.92 : 1} />
+      <path
+        d={pathData(d.cutting, true)}
+        fill="#F3E7CF"
+        stroke="#1E2A38"
+        strokeWidth="1"
+        {...thin}
+        style={{ filter: 'drop-shadow(1px 2px 1.5px rgb(0 0 0 / .35))' }}
+        opacity={quiet ? 0.92 : 1}
+      />
       {gaps.map((g, i) => (
-        <path key={i} d={pathData(g.outline, true)} fill={g.area > 0 ? '#FFF3B0' : 'url(#hatch)'} stroke={g.area > 0 ? '#B8862B' : '#B32D24'} strokeWidth="0.8" strokeOpacity="0.7" {...thin} />
+        <path
+          key={i}
+          d={pathData(g.outline, true)}
+          fill={g.area > 0 ? '#FFF3B0' : 'url(#hatch)'}
+          stroke={g.area > 0 ? '#B8862B' : '#B32D24'}
+          strokeWidth="0.8"
+          strokeOpacity="0.7"
+          {...thin}
+        />
       ))}
-      {ghost && <path d={pathData(outlineOf(ghost), true)} fill="none" stroke="#6d6758" strokeWidth="1" strokeDasharray="2 3" {...thin} />}
+      {ghost && (
+        <path
+          d={pathData(outlineOf(ghost), true)}
+          fill="none"
+          stroke="#6d6758"
+          strokeWidth="1"
+          strokeDasharray="2 3"
+          {...thin}
+        />
+      )}
       {d.levels.map((l) => (
         <path key={l.name} d={line(l.line)} stroke="#8C8878" strokeWidth="0.8" strokeDasharray="8 4" {...thin} />
       ))}
@@ -38,7 +64,14 @@ export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quie
         <path key={n.id} d={n.lines.map(line).join('')} stroke="#1E2A38" strokeWidth="1.6" {...thin} />
       ))}
       {d.grain.map((g, i) => (
-        <path key={i} d={`${line(g)}M${g[0].x - 2.5} ${g[0].y + 5}L${g[0].x} ${g[0].y}L${g[0].x + 2.5} ${g[0].y + 5}M${g[1].x - 2.5} ${g[1].y - 5}L${g[1].x} ${g[1].y}L${g[1].x + 2.5} ${g[1].y - 5}`} stroke="#1E2A38" strokeWidth="0.9" fill="none" {...thin} />
+        <path
+          key={i}
+          d={`${line(g)}M${g[0].x - 2.5} ${g[0].y + 5}L${g[0].x} ${g[0].y}L${g[0].x + 2.5} ${g[0].y + 5}M${g[1].x - 2.5} ${g[1].y - 5}L${g[1].x} ${g[1].y}L${g[1].x + 2.5} ${g[1].y - 5}`}
+          stroke="#1E2A38"
+          strokeWidth="0.9"
+          fill="none"
+          {...thin}
+        />
       ))}
       {d.foldLine && <path d={line(d.foldLine)} stroke="#1E2A38" strokeWidth="2.4" strokeDasharray="12 4" {...thin} />}
     </g>

@@ -18,7 +18,11 @@ export function Slips({ steps, active }: { readonly steps: readonly DraftStep[];
               <div className="num text-sm text-quiet">{i + 1}</div>
               <div>{(total !== null && total < 0 ? words?.lapName : words?.name) ?? step.alteration}</div>
               <div className="mt-1 text-sm">
-                {!step.on ? 'switched off' : !outcome.ok ? 'cannot be carried out' : total !== null && <Length value={total} sign />}
+                {!step.on
+                  ? 'switched off'
+                  : !outcome.ok
+                    ? 'cannot be carried out'
+                    : total !== null && <Length value={total} sign />}
                 {step.on && outcome.ok && ' over the front'}
               </div>
             </li>

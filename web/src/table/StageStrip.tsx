@@ -28,14 +28,23 @@ export function StageStrip({ run, stage, onStage }: Props) {
         </ol>
       </div>
       <div className="flex items-stretch border-t border-line">
-        <button className="btn btn-plain !min-h-[52px]" onClick={() => onStage(Math.max(0, stage - 1))} disabled={stage === 0} title="Back a stage (B)">
+        <button
+          className="btn btn-plain !min-h-[52px]"
+          onClick={() => onStage(Math.max(0, stage - 1))}
+          disabled={stage === 0}
+          title="Back a stage (B)"
+        >
           <ChevronLeft size={22} aria-hidden="true" />
           <span className="sr-only">Back a stage</span>
         </button>
         <ol className="flex min-w-0 flex-1">
           {STAGES.map((s, i) => (
             <li key={s} className="min-w-0 flex-1 border-l border-line">
-              <button className={`flex h-full w-full items-center justify-center gap-1.5 px-1 focus-visible:-outline-offset-4 ${i === stage ? 'bg-ink text-white' : i < stage ? 'bg-tissue' : 'bg-white'}`} aria-current={i === stage ? 'step' : undefined} onClick={() => onStage(i)}>
+              <button
+                className={`flex h-full w-full items-center justify-center gap-1.5 px-1 focus-visible:-outline-offset-4 ${i === stage ? 'bg-ink text-white' : i < stage ? 'bg-tissue' : 'bg-white'}`}
+                aria-current={i === stage ? 'step' : undefined}
+                onClick={() => onStage(i)}
+              >
                 <span className="num text-sm max-[1100px]:hidden" aria-hidden="true">
                   {i + 1}
                 </span>
@@ -44,7 +53,12 @@ export function StageStrip({ run, stage, onStage }: Props) {
             </li>
           ))}
         </ol>
-        <button className="btn btn-plain !min-h-[52px] border-l !border-l-line" onClick={() => onStage(Math.min(STAGES.length - 1, stage + 1))} disabled={stage === STAGES.length - 1} title="Next stage (N)">
+        <button
+          className="btn btn-plain !min-h-[52px] border-l !border-l-line"
+          onClick={() => onStage(Math.min(STAGES.length - 1, stage + 1))}
+          disabled={stage === STAGES.length - 1}
+          title="Next stage (N)"
+        >
           <span>Next</span>
           <ChevronRight size={22} aria-hidden="true" />
         </button>

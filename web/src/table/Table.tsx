@@ -30,7 +30,15 @@ function layOut(original: readonly Piece[]): { readonly at: readonly Point[]; re
     bottom = Math.max(bottom, b.maxY - b.minY);
     return p;
   });
-  return { at, mat: { minX: 0, minY: 0, maxX: Math.max(300, Math.ceil((x - GAP + MARGIN + 25) / 50) * 50), maxY: Math.max(300, Math.ceil((bottom + 2 * MARGIN + 30) / 50) * 50) } };
+  return {
+    at,
+    mat: {
+      minX: 0,
+      minY: 0,
+      maxX: Math.max(300, Math.ceil((x - GAP + MARGIN + 25) / 50) * 50),
+      maxY: Math.max(300, Math.ceil((bottom + 2 * MARGIN + 30) / 50) * 50),
+    },
+  };
 }
 
 export function Table() {
@@ -73,7 +81,15 @@ export function Table() {
   );
 }
 
-function MatView({ original, active, stage }: { readonly original: readonly Piece[]; readonly active: DraftStep | null; readonly stage: number }) {
+function MatView({
+  original,
+  active,
+  stage,
+}: {
+  readonly original: readonly Piece[];
+  readonly active: DraftStep | null;
+  readonly stage: number;
+}) {
   const { at, mat } = useMemo(() => layOut(original), [original]);
   const viewport = useViewport(mat);
   const { svg, view, toMat } = viewport;
@@ -82,7 +98,12 @@ function MatView({ original, active, stage }: { readonly original: readonly Piec
   useZoomKeys(viewport);
   return (
     <div className="relative min-h-0 flex-1 bg-[#0d332f]">
-      <svg ref={svg} className="absolute inset-0 h-full w-full touch-none select-none" role="group" aria-label="Cutting mat with the pattern pieces">
+      <svg
+        ref={svg}
+        className="absolute inset-0 h-full w-full touch-none select-none"
+        role="group"
+        aria-label="Cutting mat with the pattern pieces"
+      >
         <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
           <MatGround box={mat} k={view.k} />
           {original.map((piece, i) => {
@@ -91,7 +112,16 @@ function MatView({ original, active, stage }: { readonly original: readonly Piec
             return (
               <g key={piece.id}>
                 {altered ? (
-                  <AlteredPiece run={run} stepId={active?.step.id ?? ''} total={active?.total ?? 0} stage={STAGES[stage] ?? 'mark'} progress={progress} offset={offset} k={view.k} toMat={toMat} />
+                  <AlteredPiece
+                    run={run}
+                    stepId={active?.step.id ?? ''}
+                    total={active?.total ?? 0}
+                    stage={STAGES[stage] ?? 'mark'}
+                    progress={progress}
+                    offset={offset}
+                    k={view.k}
+                    toMat={toMat}
+                  />
                 ) : (
                   <g transform={`translate(${offset.x} ${offset.y})`}>
                     <PieceView piece={piece} quiet />
@@ -121,10 +151,23 @@ function MatView({ original, active, stage }: { readonly original: readonly Piec
   );
 }
 
-function PieceName({ piece, offset, k, altered }: { readonly piece: Piece; readonly offset: Point; readonly k: number; readonly altered: boolean }) {
+function PieceName({
+  piece,
+  offset,
+  k,
+  altered,
+}: {
+  readonly piece: Piece;
+  readonly offset: Point;
+  readonly k: number;
+  readonly altered: boolean;
+}) {
   const grain = piece.marks.find((m) => m.kind === 'grain');
   const { bounds } = drawPiece(piece);
-  const x = piece.part === 'back' ? bounds.minX + (bounds.maxX - bounds.minX) * 0.34 : (grain?.kind === 'grain' ? grain.from.x : bounds.minX) + 9;
+  const x =
+    piece.part === 'back'
+      ? bounds.minX + (bounds.maxX - bounds.minX) * 0.34
+      : (grain?.kind === 'grain' ? grain.from.x : bounds.minX) + 9;
   const y = bounds.minY + (bounds.maxY - bounds.minY) * 0.36;
   return (
     <g transform={`translate(${x + offset.x} ${y + offset.y}) scale(${1 / k})`} fill="#1E2A38" aria-hidden="true">

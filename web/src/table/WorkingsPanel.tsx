@@ -15,7 +15,12 @@ export function WorkingsPanel({ draft, active }: { readonly draft: Draft; readon
   if (!active) return <aside className="border-l border-line p-3" aria-label="Workings" />;
   const { step, total, values, outcome } = active;
   const definition = alterationById(step.alteration);
-  const sum = step.school === 'own' ? null : step.school === 'auto' ? draft.amounts?.chosen : draft.amounts?.all.find((a) => a.school === step.school);
+  const sum =
+    step.school === 'own'
+      ? null
+      : step.school === 'auto'
+        ? draft.amounts?.chosen
+        : draft.amounts?.all.find((a) => a.school === step.school);
   const run = outcome.ok ? outcome.value : null;
   return (
     <aside className="overflow-auto border-l border-line p-3" aria-label="Workings">
@@ -25,7 +30,17 @@ export function WorkingsPanel({ draft, active }: { readonly draft: Draft; readon
         </div>
       )}
       <div className="mb-3 flex items-end gap-3">
-        <LengthField label="Over the whole front" value={total} signed big steps width="w-36" min={-160} max={300} onCommit={(v) => v !== null && setOwnTotal(step.id, v)} />
+        <LengthField
+          label="Over the whole front"
+          value={total}
+          signed
+          big
+          steps
+          width="w-36"
+          min={-160}
+          max={300}
+          onCommit={(v) => v !== null && setOwnTotal(step.id, v)}
+        />
         {total !== null && (
           <div className="pb-1">
             <div className="text-sm">each half</div>
@@ -78,7 +93,11 @@ export function WorkingsPanel({ draft, active }: { readonly draft: Draft; readon
         </table>
       )}
       <div className="space-y-3">
-        {definition?.params.filter((p) => p.key !== 'total' && p.key !== 'hingePoint').map((p) => <ParamField key={p.key} param={p} step={active} value={values[p.key] ?? p.initial} draft={draft} />)}
+        {definition?.params
+          .filter((p) => p.key !== 'total' && p.key !== 'hingePoint')
+          .map((p) => (
+            <ParamField key={p.key} param={p} step={active} value={values[p.key] ?? p.initial} draft={draft} />
+          ))}
       </div>
       {run && run.findings.length > 0 && (
         <div className="mt-4 space-y-2">
@@ -104,12 +123,27 @@ interface FieldProps {
 function ParamField({ param, step, value }: FieldProps) {
   const id = step.step.id;
   const label = PARAM_WORDS[param.key] ?? param.key;
-  if (param.kind === 'length') return <LengthField label={label} value={typeof value === 'number' ? value : param.initial} steps min={param.min} max={param.max} width="w-full" onCommit={(v) => v !== null && setValue(id, param.key, v)} />;
+  if (param.kind === 'length')
+    return (
+      <LengthField
+        label={label}
+        value={typeof value === 'number' ? value : param.initial}
+        steps
+        min={param.min}
+        max={param.max}
+        width="w-full"
+        onCommit={(v) => v !== null && setValue(id, param.key, v)}
+      />
+    );
   if (param.kind === 'choice')
     return (
       <label className="block">
         <span className="mb-1 block text-sm">{label}</span>
-        <select className="field w-full" value={String(value)} onChange={(e) => setValue(id, param.key, e.target.value)}>
+        <select
+          className="field w-full"
+          value={String(value)}
+          onChange={(e) => setValue(id, param.key, e.target.value)}
+        >
           {param.options.map((o) => (
             <option key={o} value={o}>
               {CHOICE_WORDS[`${param.key}.${o}`] ?? o}
@@ -125,19 +159,43 @@ function ParamField({ param, step, value }: FieldProps) {
         <span className="mb-1 block text-sm">
           {label}: <span className="num">{Math.round(share * 100)} %</span> of the way from the shoulder
         </span>
-        <input type="range" className="h-10 w-full accent-carbon" min={param.min} max={param.max} step={0.01} value={share} onChange={(e) => setValue(id, param.key, Number(e.target.value))} />
+        <input
+          type="range"
+          className="h-10 w-full accent-carbon"
+          min={param.min}
+          max={param.max}
+          step={0.01}
+          value={share}
+          onChange={(e) => setValue(id, param.key, Number(e.target.value))}
+        />
       </label>
     );
   }
-  const marked = step.outcome.ok ? step.outcome.value.frames[0]?.points.find((m) => m.kind === 'bustPoint')?.at : undefined;
+  const marked = step.outcome.ok
+    ? step.outcome.value.frames[0]?.points.find((m) => m.kind === 'bustPoint')?.at
+    : undefined;
   const point = value !== null && typeof value === 'object' ? (value as { x: number; y: number }) : (marked ?? null);
   if (!point) return null;
   return (
     <fieldset>
       <legend className="mb-1 text-sm">{label}, from the centre front and the neck</legend>
       <div className="flex gap-2">
-        <LengthField label="Bust point across" bare steps value={point.x} width="w-1/2" onCommit={(x) => x !== null && setValue(id, param.key, { ...point, x })} />
-        <LengthField label="Bust point down" bare steps value={point.y} width="w-1/2" onCommit={(y) => y !== null && setValue(id, param.key, { ...point, y })} />
+        <LengthField
+          label="Bust point across"
+          bare
+          steps
+          value={point.x}
+          width="w-1/2"
+          onCommit={(x) => x !== null && setValue(id, param.key, { ...point, x })}
+        />
+        <LengthField
+          label="Bust point down"
+          bare
+          steps
+          value={point.y}
+          width="w-1/2"
+          onCommit={(y) => y !== null && setValue(id, param.key, { ...point, y })}
+        />
       </div>
       {value !== null && (
         <button className="btn mt-2" onClick={() => setValue(id, param.key, null)}>

@@ -5,7 +5,10 @@ import type { Progress } from '@ample/core/slash';
 const LASTS = 340;
 const at = (stage: number): Progress => {
   const name = STAGES[stage] ?? 'mark';
-  return { open: name === 'mark' || name === 'cut' ? 0 : 1, level: name === 'mark' || name === 'cut' || name === 'open' ? 0 : 1 };
+  return {
+    open: name === 'mark' || name === 'cut' ? 0 : 1,
+    level: name === 'mark' || name === 'cut' || name === 'open' ? 0 : 1,
+  };
 };
 
 /** How far the paper has come: moves over a third of a second when the stage changes, at once for reduced motion. */
@@ -26,7 +29,10 @@ export function useStageMotion(stage: number): Progress {
     const step = (now: number) => {
       const t = Math.min(1, (now - begun) / LASTS);
       const ease = t * t * (3 - 2 * t);
-      const next = { open: start.open + (goal.open - start.open) * ease, level: start.level + (goal.level - start.level) * ease };
+      const next = {
+        open: start.open + (goal.open - start.open) * ease,
+        level: start.level + (goal.level - start.level) * ease,
+      };
       from.current = next;
       setProgress(next);
       if (t < 1) frame = requestAnimationFrame(step);

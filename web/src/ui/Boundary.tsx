@@ -19,7 +19,9 @@ export class Boundary extends Component<Props, { readonly fault: string | null }
     return (
       <div role="alert" className="m-6 max-w-[60ch] border-l-4 border-pencil bg-white p-4">
         <h2>{this.props.where} could not be shown</h2>
-        <p className="my-2">Your work is safe. Show it again, or undo the last change first; every other station still works.</p>
+        <p className="my-2">
+          Your work is safe. Show it again, or undo the last change first; every other station still works.
+        </p>
         <p className="mb-3 text-sm text-quiet">{this.state.fault}</p>
         <div className="flex gap-2">
           <button className="btn" onClick={() => this.setState({ fault: null })}>

@@ -1,4 +1,4 @@
-import { useEffect, useId, useState, type KeyboardEvent } from 'react';
+import { useId, useState, type KeyboardEvent } from 'react';
 import { formatLength, parseLength, roundToUnit } from '@ample/core/units';
 import { sayRefusal } from '@ample/core/words';
 import { useUnits } from '../store/prefs.ts';
@@ -22,28 +22,50 @@ interface Props {
 }
 
 /** A length as people write it. Kept exact; only the display is rounded. A wrong entry stays and says why. */
-export function LengthField({ label, bare, value, onCommit, min, max, signed, optional, big, width = 'w-28', steps, onFocus, describedBy }: Props) {
+export function LengthField({
+  label,
+  bare,
+  value,
+  onCommit,
+  min,
+  max,
+  signed,
+  optional,
+  big,
+  width = 'w-28',
+  steps,
+  onFocus,
+  describedBy,
+}: Props) {
   const units = useUnits();
   const id = useId();
-  const [text, setText] = useState<string | null>(null);
-  const [error, setError] = useState<string | null>(null);
-  const show = value === null ? '' : formatLength(value, units.unit, { fraction: units.fraction, bare: true, sign: signed === true });
-  useEffect(() => {
-    setText(null);
-    setError(null);
-  }, [value, units.unit]);
-
+  // What is being typed belongs to the value it would replace: when that changes elsewhere, the entry is dropped.
+  const [entry, setEntry] = useState<{
+    readonly text: string;
+    readonly error: string | null;
+    readonly of: string;
+  } | null>(null);
+  const of = `${String(value)} ${units.unit}`;
+  const text = entry?.of === of ? entry.text : null;
+  const error = entry?.of === of ? entry.error : null;
+  const setText = (next: string | null) => setEntry(next === null ? null : { text: next, error: null, of });
+  const fail = (says: string) => setEntry({ text: text ?? '', error: says, of });
+  const show =
+    value === null
+      ? ''
+      : formatLength(value, units.unit, { fraction: units.fraction, bare: true, sign: signed === true });
   const commit = () => {
     if (text === null || text === show) return setText(null);
     if (text.trim() === '' && optional) {
-      setError(null);
+      setText(null);
       return onCommit(null);
     }
     const read = parseLength(text, units.unit);
-    if (!read.ok) return setError(sayRefusal(read.error, units));
+    if (!read.ok) return fail(sayRefusal(read.error, units));
     if ((min !== undefined && read.value < min) || (max !== undefined && read.value > max))
-      return setError(sayRefusal({ code: 'value-out-of-range', data: { key: label, min: min ?? -10000, max: max ?? 10000 } }, units));
-    setError(null);
+      return fail(
+        sayRefusal({ code: 'value-out-of-range', data: { key: label, min: min ?? -10000, max: max ?? 10000 } }, units),
+      );
     setText(null);
     onCommit(read.value);
   };
@@ -51,7 +73,6 @@ export function LengthField({ label, bare, value, onCommit, min, max, signed, op
     if (e.key === 'Enter') commit();
     if (e.key === 'Escape') {
       setText(null);
-      setError(null);
     }
     if (steps && value !== null && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) {
       e.preventDefault();
@@ -78,7 +99,10 @@ export function LengthField({ label, bare, value, onCommit, min, max, signed, op
           aria-invalid={error !== null}
           aria-describedby={[error ? `${id}-error` : '', describedBy ?? ''].filter(Boolean).join(' ') || undefined}
         />
-        <span className="pointer-events-none absolute top-1/2 right-2.5 -translate-y-1/2 text-sm text-quiet" aria-hidden="true">
+        <span
+          className="pointer-events-none absolute top-1/2 right-2.5 -translate-y-1/2 text-sm text-quiet"
+          aria-hidden="true"
+        >
           {units.unit}
         </span>
       </div>

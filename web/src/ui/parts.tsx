@@ -3,7 +3,17 @@ import { formatLength } from '@ample/core/units';
 import { useUnits } from '../store/prefs.ts';
 
 /** A length in the chosen unit. */
-export function Length({ value, sign, both, className }: { readonly value: number; readonly sign?: boolean; readonly both?: boolean; readonly className?: string }) {
+export function Length({
+  value,
+  sign,
+  both,
+  className,
+}: {
+  readonly value: number;
+  readonly sign?: boolean;
+  readonly both?: boolean;
+  readonly className?: string;
+}) {
   const { unit, fraction } = useUnits();
   const text = formatLength(value, unit, { fraction, sign: sign === true });
   const other = formatLength(value, unit === 'cm' ? 'in' : 'cm', { fraction, sign: sign === true });
@@ -16,7 +26,13 @@ export function Length({ value, sign, both, className }: { readonly value: numbe
 }
 
 /** A remark with a mark of its own, so that its grade never hangs on colour. */
-export function Notice({ grade, children }: { readonly grade: 'fault' | 'look' | 'note'; readonly children: ReactNode }) {
+export function Notice({
+  grade,
+  children,
+}: {
+  readonly grade: 'fault' | 'look' | 'note';
+  readonly children: ReactNode;
+}) {
   const word = { fault: 'Mend', look: 'Look', note: 'Note' }[grade];
   const style = { fault: 'border-pencil', look: 'border-brass', note: 'border-line' }[grade];
   return (
@@ -27,7 +43,17 @@ export function Notice({ grade, children }: { readonly grade: 'fault' | 'look' |
   );
 }
 
-export function Station({ title, lead, children, wide }: { readonly title: string; readonly lead?: ReactNode; readonly children: ReactNode; readonly wide?: boolean }) {
+export function Station({
+  title,
+  lead,
+  children,
+  wide,
+}: {
+  readonly title: string;
+  readonly lead?: ReactNode;
+  readonly children: ReactNode;
+  readonly wide?: boolean;
+}) {
   return (
     <main className="h-full overflow-auto" tabIndex={-1}>
       <div className={`mx-auto px-6 py-5 ${wide ? 'max-w-[1400px]' : 'max-w-[1160px]'}`}>

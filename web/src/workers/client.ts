@@ -16,7 +16,12 @@ export interface DraftClient {
  * One worker that always works on the newest job. A crash or a hang ends it and starts another, which tries the
  * newest job once more; a second failure of the same job is reported and waits for the next change.
  */
-export function draftClient(make: WorkerFactory, onDraft: (d: Draft, of: ResolvedJob) => void, onTrouble: (r: Refusal | null) => void, patience = PATIENCE): DraftClient {
+export function draftClient(
+  make: WorkerFactory,
+  onDraft: (d: Draft, of: ResolvedJob) => void,
+  onTrouble: (r: Refusal | null) => void,
+  patience = PATIENCE,
+): DraftClient {
   let worker: Worker | null = null;
   let id = 0;
   let busy: ResolvedJob | null = null;
@@ -67,7 +72,12 @@ export function draftClient(make: WorkerFactory, onDraft: (d: Draft, of: Resolve
     busy = input;
     id += 1;
     timer = setTimeout(() => fail('worker-slow'), patience);
-    const request: Request = { v: PROTOCOL, id, kind: 'draft', input: { ...input, pattern: input.pattern === sent ? null : input.pattern } };
+    const request: Request = {
+      v: PROTOCOL,
+      id,
+      kind: 'draft',
+      input: { ...input, pattern: input.pattern === sent ? null : input.pattern },
+    };
     sent = input.pattern;
     worker.postMessage(request);
   }

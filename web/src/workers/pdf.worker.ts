@@ -13,7 +13,13 @@ self.onmessage = async (event: MessageEvent<Request>) => {
   let reply: Reply;
   try {
     const [text, bold] = await Promise.all([bytes(input.fonts.text), bytes(input.fonts.bold)]);
-    const value = await writePdf(PDFDocument as unknown as PdfConstructor, { map: pageMap(input.pieces, input.paper), label: input.label, original: input.original, notes: input.notes, fonts: { text, bold } });
+    const value = await writePdf(PDFDocument as unknown as PdfConstructor, {
+      map: pageMap(input.pieces, input.paper),
+      label: input.label,
+      original: input.original,
+      notes: input.notes,
+      fonts: { text, bold },
+    });
     reply = { v: PROTOCOL, id, ok: true, value };
   } catch (error) {
     reply = { v: PROTOCOL, id, ok: false, message: error instanceof Error ? error.message : String(error) };

@@ -41,7 +41,20 @@ export function Body() {
           </thead>
           <tbody>
             {shown.map((d) => (
-              <Row key={d.key} definition={d} readings={newest.readings[d.key]} before={meanOf(older?.readings[d.key])} onFocus={() => setFocused(d.key)} problems={problems.filter((p) => p.key === d.key).map((p) => ({ grade: p.grade, says: sayBodyProblem(p, units), meant: typeof p.data['meant'] === 'number' ? p.data['meant'] : null }))} />
+              <Row
+                key={d.key}
+                definition={d}
+                readings={newest.readings[d.key]}
+                before={meanOf(older?.readings[d.key])}
+                onFocus={() => setFocused(d.key)}
+                problems={problems
+                  .filter((p) => p.key === d.key)
+                  .map((p) => ({
+                    grade: p.grade,
+                    says: sayBodyProblem(p, units),
+                    meant: typeof p.data['meant'] === 'number' ? p.data['meant'] : null,
+                  }))}
+              />
             ))}
           </tbody>
         </table>
@@ -67,7 +80,11 @@ interface RowProps {
   readonly readings: readonly number[] | undefined;
   readonly before: number | undefined;
   readonly onFocus: () => void;
-  readonly problems: readonly { readonly grade: 'stop' | 'ask'; readonly says: string; readonly meant: number | null }[];
+  readonly problems: readonly {
+    readonly grade: 'stop' | 'ask';
+    readonly says: string;
+    readonly meant: number | null;
+  }[];
 }
 
 function Row({ definition, readings, before, onFocus, problems }: RowProps) {
@@ -83,11 +100,21 @@ function Row({ definition, readings, before, onFocus, problems }: RowProps) {
         </th>
         {([0, 1] as const).map((i) => (
           <td key={i} className="py-1.5 pr-2">
-            <LengthField label={`${name}, ${i === 0 ? 'first' : 'second'} reading`} bare optional width="w-full min-w-[96px] max-w-[120px]" value={readings?.[i] ?? null} onCommit={(v) => setReading(key, i, v)} onFocus={onFocus} />
+            <LengthField
+              label={`${name}, ${i === 0 ? 'first' : 'second'} reading`}
+              bare
+              optional
+              width="w-full min-w-[96px] max-w-[120px]"
+              value={readings?.[i] ?? null}
+              onCommit={(v) => setReading(key, i, v)}
+              onFocus={onFocus}
+            />
           </td>
         ))}
         <td className="px-3 text-right">{used !== undefined && <Length value={used} />}</td>
-        <td className="px-3 text-right text-quiet max-[700px]:hidden">{used !== undefined && before !== undefined && <Length value={used - before} sign />}</td>
+        <td className="px-3 text-right text-quiet max-[700px]:hidden">
+          {used !== undefined && before !== undefined && <Length value={used - before} sign />}
+        </td>
       </tr>
       {problems.length > 0 && (
         <tr className="border-b border-line">

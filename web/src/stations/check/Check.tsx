@@ -19,9 +19,15 @@ export function Check() {
     return seen.has(key) ? false : seen.add(key);
   });
   const order = { fault: 0, look: 1, note: 2 };
-  const changed = draft.steps.flatMap((s) => (s.step.on && s.outcome.ok ? Object.entries(s.outcome.value.lengths) : [])).filter(([id]) => !/dart/i.test(id));
+  const changed = draft.steps
+    .flatMap((s) => (s.step.on && s.outcome.ok ? Object.entries(s.outcome.value.lengths) : []))
+    .filter(([id]) => !/dart/i.test(id));
   return (
-    <Station title="Check" lead="Each pair of edges that is sewn together, drawn straight and laid side by side with darts closed. Notches must meet; the difference must be nothing, or the ease the pattern intends." wide>
+    <Station
+      title="Check"
+      lead="Each pair of edges that is sewn together, drawn straight and laid side by side with darts closed. Notches must meet; the difference must be nothing, or the ease the pattern intends."
+      wide
+    >
       <div className="grid gap-6 min-[1000px]:grid-cols-[minmax(0,1fr)_420px]">
         <div className="flex flex-col gap-4">
           {draft.check.walks.map((w) => (
@@ -50,7 +56,13 @@ export function Check() {
                     <td className="px-3 text-right">
                       <Length value={l.after} />
                     </td>
-                    <td className="px-3 text-right">{Math.abs(l.after - l.before) < TOL.legs ? 'as before' : <Length value={l.after - l.before} sign />}</td>
+                    <td className="px-3 text-right">
+                      {Math.abs(l.after - l.before) < TOL.legs ? (
+                        'as before'
+                      ) : (
+                        <Length value={l.after - l.before} sign />
+                      )}
+                    </td>
                   </tr>
                 ))}
               </tbody>
@@ -59,7 +71,9 @@ export function Check() {
         </div>
         <section aria-label="Findings" className="space-y-2">
           <h2>Findings</h2>
-          {findings.length === 0 && <Notice grade="note">Nothing to mend. Every seam matches and every corner is true.</Notice>}
+          {findings.length === 0 && (
+            <Notice grade="note">Nothing to mend. Every seam matches and every corner is true.</Notice>
+          )}
           {[...findings]
             .sort((a, b) => order[a.grade] - order[b.grade])
             .map((f, i) => (
@@ -89,7 +103,8 @@ function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameOf: (id:
   const good = Math.abs(walk.difference) <= TOL.seam;
   const longest = Math.max(walk.first.length, walk.second.length);
   const x = (v: number) => 20 + (v / longest) * 680;
-  const say = (v: number, sign = false) => formatLength(v, unit, { fraction: unit === 'in' ? 16 : fraction, digits: 1, sign });
+  const say = (v: number, sign = false) =>
+    formatLength(v, unit, { fraction: unit === 'in' ? 16 : fraction, digits: 1, sign });
   const side = (s: WalkedSide, y: number, up: boolean) => (
     <g>
       <line x1={x(0)} x2={x(s.length)} y1={y} y2={y} stroke="#2B4C9B" strokeWidth="5" />
@@ -123,7 +138,12 @@ function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameOf: (id:
           {good ? 'they meet' : 'they differ'} · difference <span className="num">{say(walk.difference, true)}</span>
         </span>
       </figcaption>
-      <svg viewBox="0 0 720 164" className="mt-1 block w-full" role="img" aria-label={`${nameOf(walk.first.piece)} ${say(walk.first.length)}, ${nameOf(walk.second.piece)} ${say(walk.second.length)}`}>
+      <svg
+        viewBox="0 0 720 164"
+        className="mt-1 block w-full"
+        role="img"
+        aria-label={`${nameOf(walk.first.piece)} ${say(walk.first.length)}, ${nameOf(walk.second.piece)} ${say(walk.second.length)}`}
+      >
         {side(walk.first, 68, true)}
         {side(walk.second, 96, false)}
       </svg>

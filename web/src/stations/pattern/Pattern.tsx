@@ -14,7 +14,12 @@ export function PatternStation() {
   const patterns = useLibrary((s) => s.patterns);
   const size = useDraft((s) => s.draft?.size ?? null);
   const pattern = patternOf(job, patterns);
-  if (!pattern) return <Station title="Pattern">The pattern of this job is not in the drawer. Open the job’s file again, or take the sample.</Station>;
+  if (!pattern)
+    return (
+      <Station title="Pattern">
+        The pattern of this job is not in the drawer. Open the job’s file again, or take the sample.
+      </Station>
+    );
   const pieces = pattern.sizes[size ?? ''] ?? Object.values(pattern.sizes)[0] ?? [];
   return (
     <Station title={`${pattern.house} No. ${pattern.number} “${pattern.name}”`} lead={pattern.notes}>
@@ -33,7 +38,9 @@ export function PatternStation() {
         </Fact>
       </dl>
       <Chart pattern={pattern} size={size} />
-      <p className="mt-1 mb-5 text-sm text-quiet">The draft cup is the difference of full and high bust the pattern was drawn for. It is not a bra size.</p>
+      <p className="mt-1 mb-5 text-sm text-quiet">
+        The draft cup is the difference of full and high bust the pattern was drawn for. It is not a bra size.
+      </p>
       <h2 className="mb-2">Pieces{size !== null && `, size ${size}`}</h2>
       <div className="flex flex-wrap gap-6">
         {pieces.map((p) => (
@@ -79,7 +86,9 @@ function Chart({ pattern, size }: { readonly pattern: Pattern; readonly size: st
                   {row.body[c] !== undefined && <Length value={row.body[c]} />}
                 </td>
               ))}
-              <td className="px-3 py-1.5 text-right">{pattern.finished[row.size] && <Length value={pattern.finished[row.size]?.bust ?? 0} />}</td>
+              <td className="px-3 py-1.5 text-right">
+                {pattern.finished[row.size] && <Length value={pattern.finished[row.size]?.bust ?? 0} />}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -94,7 +103,12 @@ function SmallPiece({ piece }: { readonly piece: Piece }) {
   const line = { vectorEffect: 'non-scaling-stroke' as const, fill: 'none' };
   return (
     <figure className="m-0">
-      <svg viewBox={`${minX - 4} ${minY - 4} ${maxX - minX + 8} ${maxY - minY + 8}`} className="h-[230px]" role="img" aria-label={piece.name}>
+      <svg
+        viewBox={`${minX - 4} ${minY - 4} ${maxX - minX + 8} ${maxY - minY + 8}`}
+        className="h-[230px]"
+        role="img"
+        aria-label={piece.name}
+      >
         <path d={pathData(d.cutting, true)} fill="#F3E7CF" stroke="#1E2A38" vectorEffect="non-scaling-stroke" />
         <path d={pathData(d.seam, true)} stroke="#2B4C9B" {...line} />
         {d.darts.map((t) => (

@@ -18,7 +18,15 @@ export function Plan() {
   if (!draft) return <Station title="Plan">Doing the sums…</Station>;
   const chosen = draft.amounts?.chosen ?? null;
   return (
-    <Station title="Plan" lead={chosen ? sayFit({ code: `verdict.${draft.amounts?.verdict ?? 'yes'}`, data: { total: chosen.total } }, units) : undefined} wide>
+    <Station
+      title="Plan"
+      lead={
+        chosen
+          ? sayFit({ code: `verdict.${draft.amounts?.verdict ?? 'yes'}`, data: { total: chosen.total } }, units)
+          : undefined
+      }
+      wide
+    >
       {draft.refusal && (
         <div className="mb-4">
           <Notice grade="fault">{sayRefusal(draft.refusal, units)}</Notice>
@@ -26,8 +34,21 @@ export function Plan() {
       )}
       {draft.steps.length === 0 && (
         <div className="sheet mb-4 p-4">
-          <p className="mb-3">Nothing is planned. {chosen ? 'The bust can be altered by the amount below, or by your own.' : 'Measure full bust and high bust, or type your own amount.'}</p>
-          <button className="btn btn-main" onClick={() => editJob((j) => ({ ...j, steps: [...j.steps, bustStep(`s-${j.steps.length + 1}-${Math.random().toString(36).slice(2, 7)}`)] }))}>
+          <p className="mb-3">
+            Nothing is planned.{' '}
+            {chosen
+              ? 'The bust can be altered by the amount below, or by your own.'
+              : 'Measure full bust and high bust, or type your own amount.'}
+          </p>
+          <button
+            className="btn btn-main"
+            onClick={() =>
+              editJob((j) => ({
+                ...j,
+                steps: [...j.steps, bustStep(`s-${j.steps.length + 1}-${Math.random().toString(36).slice(2, 7)}`)],
+              }))
+            }
+          >
             Add the bust
           </button>
         </div>
@@ -39,7 +60,15 @@ export function Plan() {
   );
 }
 
-function Slip({ step: { step, total, outcome }, index, draft }: { readonly step: DraftStep; readonly index: number; readonly draft: Draft }) {
+function Slip({
+  step: { step, total, outcome },
+  index,
+  draft,
+}: {
+  readonly step: DraftStep;
+  readonly index: number;
+  readonly draft: Draft;
+}) {
   const { job } = useParams();
   const units = useUnits();
   const words = ALTERATION_WORDS[step.alteration];
@@ -54,7 +83,12 @@ function Slip({ step: { step, total, outcome }, index, draft }: { readonly step:
           <p className="max-w-[76ch] text-sm">{words?.about}</p>
         </div>
         <label className="flex items-center gap-2">
-          <Switch.Root className="relative h-7 w-12 border border-ink bg-white data-[state=checked]:bg-ink" checked={step.on} onCheckedChange={(on) => editStep(step.id, (s) => ({ ...s, on }))} aria-label="This step is carried out">
+          <Switch.Root
+            className="relative h-7 w-12 border border-ink bg-white data-[state=checked]:bg-ink"
+            checked={step.on}
+            onCheckedChange={(on) => editStep(step.id, (s) => ({ ...s, on }))}
+            aria-label="This step is carried out"
+          >
             <Switch.Thumb className="block size-5 translate-x-1 bg-ink data-[state=checked]:translate-x-6 data-[state=checked]:bg-white" />
           </Switch.Root>
           {step.on ? 'on' : 'off'}
@@ -62,7 +96,10 @@ function Slip({ step: { step, total, outcome }, index, draft }: { readonly step:
         <Link className="btn btn-main" to={`/job/${job}/table`}>
           To the table
         </Link>
-        <button className="btn" onClick={() => editJob((j) => ({ ...j, steps: j.steps.filter((s) => s.id !== step.id) }))}>
+        <button
+          className="btn"
+          onClick={() => editJob((j) => ({ ...j, steps: j.steps.filter((s) => s.id !== step.id) }))}
+        >
           Take out
         </button>
       </header>
@@ -74,13 +111,35 @@ function Slip({ step: { step, total, outcome }, index, draft }: { readonly step:
       <div className="p-4">
         <h3 className="mb-1">How much</h3>
         <p className="mb-3 max-w-[86ch]">{amounts && sayFit({ code: amounts.why, data: {} }, units)}</p>
-        <div className="grid gap-4 min-[700px]:grid-cols-2 min-[1150px]:grid-cols-4" role="radiogroup" aria-label="Ways of computing the amount">
+        <div
+          className="grid gap-4 min-[700px]:grid-cols-2 min-[1150px]:grid-cols-4"
+          role="radiogroup"
+          aria-label="Ways of computing the amount"
+        >
           {amounts?.all.map((a) => (
-            <School key={a.school} amount={a} step={step} on={active === a.school} suggested={amounts.chosen?.school === a.school} />
+            <School
+              key={a.school}
+              amount={a}
+              step={step}
+              on={active === a.school}
+              suggested={amounts.chosen?.school === a.school}
+            />
           ))}
         </div>
-        <div className={`mt-4 flex flex-wrap items-end gap-4 border p-3 ${active === 'own' ? 'border-2 border-carbon' : 'border-line'}`}>
-          <LengthField label="Your own amount over the whole front" value={total} signed big steps min={-160} max={300} width="w-64" onCommit={(v) => v !== null && setOwnTotal(step.id, v)} />
+        <div
+          className={`mt-4 flex flex-wrap items-end gap-4 border p-3 ${active === 'own' ? 'border-2 border-carbon' : 'border-line'}`}
+        >
+          <LengthField
+            label="Your own amount over the whole front"
+            value={total}
+            signed
+            big
+            steps
+            min={-160}
+            max={300}
+            width="w-64"
+            onCommit={(v) => v !== null && setOwnTotal(step.id, v)}
+          />
           {total !== null && (
             <p className="pb-2">
               <Length value={total / 2} sign both /> on each half
@@ -93,13 +152,29 @@ function Slip({ step: { step, total, outcome }, index, draft }: { readonly step:
   );
 }
 
-function School({ amount, step, on, suggested }: { readonly amount: Amount; readonly step: Step; readonly on: boolean; readonly suggested: boolean }) {
+function School({
+  amount,
+  step,
+  on,
+  suggested,
+}: {
+  readonly amount: Amount;
+  readonly step: Step;
+  readonly on: boolean;
+  readonly suggested: boolean;
+}) {
   const words = SCHOOL_WORDS[amount.school];
   const { overshoot } = amount;
   return (
     <label className={`workings flex cursor-pointer flex-col p-3 ${on ? 'outline-2 outline-carbon' : ''}`}>
       <span className="flex min-h-[40px] items-center gap-2">
-        <input type="radio" className="size-5 accent-carbon" name={`school-${step.id}`} checked={on} onChange={() => editStep(step.id, (s) => ({ ...s, school: suggested ? 'auto' : amount.school }))} />
+        <input
+          type="radio"
+          className="size-5 accent-carbon"
+          name={`school-${step.id}`}
+          checked={on}
+          onChange={() => editStep(step.id, (s) => ({ ...s, school: suggested ? 'auto' : amount.school }))}
+        />
         <span className="font-head font-semibold">{words?.name}</span>
       </span>
       <span className="mb-2 block min-h-[44px] text-sm">
@@ -109,7 +184,8 @@ function School({ amount, step, on, suggested }: { readonly amount: Amount; read
       <AmountSum amount={amount} />
       {overshoot !== null && Math.abs(overshoot) > 1 && (
         <span className="mt-2 block text-sm">
-          {overshoot > 0 ? 'More' : 'Less'} than suggested by <Length value={Math.abs(overshoot)} />: the draft already has a cup.
+          {overshoot > 0 ? 'More' : 'Less'} than suggested by <Length value={Math.abs(overshoot)} />: the draft already
+          has a cup.
         </span>
       )}
     </label>

@@ -49,25 +49,46 @@ export function Print() {
         pieces,
         original: withOriginal ? draft.original : [],
         paper,
-        label: { wearer: wearer.name, pattern: pattern.name, size: draft.size ?? '', date: today(), changes: changesOf(draft, units) },
+        label: {
+          wearer: wearer.name,
+          pattern: pattern.name,
+          size: draft.size ?? '',
+          date: today(),
+          changes: changesOf(draft, units),
+        },
         notes: [],
         fonts: { text: textFont, bold: boldFont },
       });
       download(`${name}.pdf`, bytes as BlobPart, 'application/pdf');
       setState('idle');
     } catch (error) {
-      setState({ failed: sayRefusal({ code: 'pdf-failed', data: { detail: error instanceof Error ? error.message : String(error) } }, units) });
+      setState({
+        failed: sayRefusal(
+          { code: 'pdf-failed', data: { detail: error instanceof Error ? error.message : String(error) } },
+          units,
+        ),
+      });
     }
   };
   return (
-    <Station title="Print" lead="True scale, tiled. Print at 100 %, measure the square on the first page, then join the pages by their marks. The pieces carry wearer, pattern, size, date and what was changed." wide>
+    <Station
+      title="Print"
+      lead="True scale, tiled. Print at 100 %, measure the square on the first page, then join the pages by their marks. The pieces carry wearer, pattern, size, date and what was changed."
+      wide
+    >
       <div className="grid gap-6 min-[900px]:grid-cols-[320px_minmax(0,1fr)]">
         <div className="space-y-4">
           <fieldset className="sheet p-4">
             <legend className="bg-page px-1 text-sm">Paper</legend>
             {(Object.keys(PAPERS) as PaperId[]).map((id) => (
               <label key={id} className="flex min-h-[40px] items-center gap-2">
-                <input type="radio" name="paper" className="size-5 accent-carbon" checked={paper === id} onChange={() => usePrefs.setState({ paper: id })} />
+                <input
+                  type="radio"
+                  name="paper"
+                  className="size-5 accent-carbon"
+                  checked={paper === id}
+                  onChange={() => usePrefs.setState({ paper: id })}
+                />
                 {PAPERS[id].name}
                 <span className="num text-sm text-quiet">
                   {PAPERS[id].width} × {PAPERS[id].height} mm
@@ -79,21 +100,48 @@ export function Print() {
             <legend className="bg-page px-1 text-sm">Pieces</legend>
             {draft.pieces.map((p) => (
               <label key={p.id} className="flex min-h-[40px] items-center gap-2">
-                <input type="checkbox" className="size-5 accent-carbon" checked={!left.includes(p.id)} onChange={(e) => setLeft((l) => (e.target.checked ? l.filter((x) => x !== p.id) : [...l, p.id]))} />
+                <input
+                  type="checkbox"
+                  className="size-5 accent-carbon"
+                  checked={!left.includes(p.id)}
+                  onChange={(e) => setLeft((l) => (e.target.checked ? l.filter((x) => x !== p.id) : [...l, p.id]))}
+                />
                 {p.name}
               </label>
             ))}
             <label className="flex min-h-[40px] items-center gap-2 border-t border-line pt-1">
-              <input type="checkbox" className="size-5 accent-carbon" checked={withOriginal} onChange={(e) => usePrefs.setState({ withOriginal: e.target.checked })} />
+              <input
+                type="checkbox"
+                className="size-5 accent-carbon"
+                checked={withOriginal}
+                onChange={(e) => usePrefs.setState({ withOriginal: e.target.checked })}
+              />
               thin outline of the untouched piece
             </label>
           </fieldset>
           <div className="flex flex-col items-start gap-2">
-            <button className="btn btn-main" disabled={pieces.length === 0 || state === 'busy'} onClick={() => void pdf()}>
+            <button
+              className="btn btn-main"
+              disabled={pieces.length === 0 || state === 'busy'}
+              onClick={() => void pdf()}
+            >
               <Download size={20} aria-hidden="true" />
               {state === 'busy' ? 'Making the pages…' : `PDF, ${map.pageCount} pages`}
             </button>
-            <button className="btn" disabled={pieces.length === 0} onClick={() => download(`${name}.svg`, writeSvg(pieces, { title: `${pattern.name} ${draft.size ?? ''} for ${wearer.name}`, original: withOriginal ? draft.original : [] }), 'image/svg+xml')}>
+            <button
+              className="btn"
+              disabled={pieces.length === 0}
+              onClick={() =>
+                download(
+                  `${name}.svg`,
+                  writeSvg(pieces, {
+                    title: `${pattern.name} ${draft.size ?? ''} for ${wearer.name}`,
+                    original: withOriginal ? draft.original : [],
+                  }),
+                  'image/svg+xml',
+                )
+              }
+            >
               SVG, one sheet
             </button>
             <button className="btn" onClick={exportWork}>
@@ -105,7 +153,8 @@ export function Print() {
         </div>
         <figure className="sheet m-0 p-4">
           <figcaption className="mb-2">
-            <span className="num">{map.tiles.length}</span> pages to join, {map.rows} rows of {map.columns}, and a first page with this map and the test squares
+            <span className="num">{map.tiles.length}</span> pages to join, {map.rows} rows of {map.columns}, and a first
+            page with this map and the test squares
           </figcaption>
           <MapView map={map} />
         </figure>
@@ -119,18 +168,44 @@ function MapView({ map }: { readonly map: PageMap }) {
   const height = map.rows * map.step.height + 10;
   if (map.tiles.length === 0) return null;
   return (
-    <svg viewBox={`-2 -2 ${width + 4} ${height + 4}`} className="block max-h-[470px] w-full" role="img" aria-label={`Page map: ${map.tiles.length} pages`}>
+    <svg
+      viewBox={`-2 -2 ${width + 4} ${height + 4}`}
+      className="block max-h-[470px] w-full"
+      role="img"
+      aria-label={`Page map: ${map.tiles.length} pages`}
+    >
       {map.tiles.map((t) => (
         <g key={t.label}>
-          <rect x={t.column * map.step.width} y={t.row * map.step.height} width={map.area.width} height={map.area.height} fill="#fff" stroke="#8C8878" vectorEffect="non-scaling-stroke" />
-          <text x={t.column * map.step.width + 8} y={t.row * map.step.height + 24} fontSize="20" className="num" fill="#5A5F66">
+          <rect
+            x={t.column * map.step.width}
+            y={t.row * map.step.height}
+            width={map.area.width}
+            height={map.area.height}
+            fill="#fff"
+            stroke="#8C8878"
+            vectorEffect="non-scaling-stroke"
+          />
+          <text
+            x={t.column * map.step.width + 8}
+            y={t.row * map.step.height + 24}
+            fontSize="20"
+            className="num"
+            fill="#5A5F66"
+          >
             {t.label}
           </text>
         </g>
       ))}
       {map.placed.map((p) => (
         <g key={p.drawing.piece.id} transform={`translate(${p.dx} ${p.dy})`} fill="none">
-          <path d={pathData(p.drawing.cutting, true)} stroke="#1E2A38" strokeWidth="1.5" fill="#F3E7CF" fillOpacity="0.6" vectorEffect="non-scaling-stroke" />
+          <path
+            d={pathData(p.drawing.cutting, true)}
+            stroke="#1E2A38"
+            strokeWidth="1.5"
+            fill="#F3E7CF"
+            fillOpacity="0.6"
+            vectorEffect="non-scaling-stroke"
+          />
           <path d={pathData(p.drawing.seam, true)} stroke="#2B4C9B" vectorEffect="non-scaling-stroke" />
           {p.drawing.darts.map((t) => (
             <path key={t.id} d={pathData(t.legs)} stroke="#2B4C9B" vectorEffect="non-scaling-stroke" />

@@ -7,15 +7,23 @@ import { today } from '../../app/time.ts';
 import { startOwn } from '../../store/library.ts';
 
 const startSchema = z.object({
-  name: z.string().trim().min(1, 'Type the name of the wearer; a first name or a number will do.').max(120, 'Shorten the name to 120 letters.'),
+  name: z
+    .string()
+    .trim()
+    .min(1, 'Type the name of the wearer; a first name or a number will do.')
+    .max(120, 'Shorten the name to 120 letters.'),
   title: z.string().trim().max(160, 'Shorten this to 160 letters.'),
 });
 
-const box = 'fixed top-1/2 left-1/2 w-[480px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 border border-ink bg-page p-6';
+const box =
+  'fixed top-1/2 left-1/2 w-[480px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 border border-ink bg-page p-6';
 
 export function StartOwn({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   const navigate = useNavigate();
-  const { register, handleSubmit, formState, reset } = useForm({ resolver: zodResolver(startSchema), defaultValues: { name: '', title: '' } });
+  const { register, handleSubmit, formState, reset } = useForm({
+    resolver: zodResolver(startSchema),
+    defaultValues: { name: '', title: '' },
+  });
   const { errors } = formState;
   return (
     <Dialog.Root open={open} onOpenChange={(o) => !o && onClose()}>
@@ -23,7 +31,9 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
         <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
         <Dialog.Content className={box}>
           <Dialog.Title className="text-xl">Start my own</Dialog.Title>
-          <Dialog.Description className="mt-1">Who is it for, and what will it be? The pattern can be read under Pattern.</Dialog.Description>
+          <Dialog.Description className="mt-1">
+            Who is it for, and what will it be? The pattern can be read under Pattern.
+          </Dialog.Description>
           <form
             className="mt-4 space-y-4"
             noValidate
@@ -40,7 +50,14 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
               <label htmlFor="own-name" className="mb-1 block text-sm">
                 Wearer
               </label>
-              <input id="own-name" className="field w-full" autoComplete="off" aria-invalid={errors.name !== undefined} aria-describedby="own-name-error" {...register('name')} />
+              <input
+                id="own-name"
+                className="field w-full"
+                autoComplete="off"
+                aria-invalid={errors.name !== undefined}
+                aria-describedby="own-name-error"
+                {...register('name')}
+              />
               <p id="own-name-error" role={errors.name ? 'alert' : undefined} className="mt-1 text-sm text-pencil">
                 {errors.name?.message}
               </p>
@@ -67,14 +84,25 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
   );
 }
 
-export function ClearDemo({ open, onClose, onClear }: { readonly open: boolean; readonly onClose: () => void; readonly onClear: () => void }) {
+export function ClearDemo({
+  open,
+  onClose,
+  onClear,
+}: {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly onClear: () => void;
+}) {
   return (
     <AlertDialog.Root open={open} onOpenChange={(o) => !o && onClose()}>
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 bg-ink/40" />
         <AlertDialog.Content className={box}>
           <AlertDialog.Title className="text-xl">Clear the demo</AlertDialog.Title>
-          <AlertDialog.Description className="mt-2">The choir’s jobs and singers are taken off the rail, with anything changed in them. The pattern and everything of your own stay.</AlertDialog.Description>
+          <AlertDialog.Description className="mt-2">
+            The choir’s jobs and singers are taken off the rail, with anything changed in them. The pattern and
+            everything of your own stay.
+          </AlertDialog.Description>
           <div className="mt-5 flex gap-3">
             <AlertDialog.Action className="btn btn-main" onClick={onClear}>
               Clear the demo

@@ -39,7 +39,12 @@ export function Rail() {
             <Notice grade="look">
               <p>{sayRefusal({ code: 'document-damaged', data: { kind: d.kind, detail: d.detail } }, units)}</p>
               <div className="mt-2 flex gap-2">
-                <button className="btn" onClick={() => download(`${d.kind}-${d.key}.damaged.json`, JSON.stringify(d.raw, null, 2), 'application/json')}>
+                <button
+                  className="btn"
+                  onClick={() =>
+                    download(`${d.kind}-${d.key}.damaged.json`, JSON.stringify(d.raw, null, 2), 'application/json')
+                  }
+                >
                   Export it as it is
                 </button>
                 <button className="btn" onClick={() => void forgetDamaged(d.id)}>
@@ -86,7 +91,11 @@ export function Rail() {
                 return (
                   <li key={w.id} className="flex justify-between gap-4 border-b border-line py-2">
                     <span>{w.name}</span>
-                    <span className="text-sm text-quiet">{newest && Object.keys(newest.readings).length > 0 ? `measured ${longDate(newest.date)}` : 'not measured yet'}</span>
+                    <span className="text-sm text-quiet">
+                      {newest && Object.keys(newest.readings).length > 0
+                        ? `measured ${longDate(newest.date)}`
+                        : 'not measured yet'}
+                    </span>
                   </li>
                 );
               })}
@@ -117,7 +126,15 @@ export function Rail() {
   );
 }
 
-function Tag({ job, wearer, pattern }: { readonly job: Job; readonly wearer: Wearer | undefined; readonly pattern: string | undefined }) {
+function Tag({
+  job,
+  wearer,
+  pattern,
+}: {
+  readonly job: Job;
+  readonly wearer: Wearer | undefined;
+  readonly pattern: string | undefined;
+}) {
   const [next, station] = nextAction(job, wearer);
   return (
     <li className="flex flex-col items-center">
@@ -125,7 +142,11 @@ function Tag({ job, wearer, pattern }: { readonly job: Job; readonly wearer: Wea
         <path d="M30 4c9 0 9 10 2 12l-2 1v8" fill="none" stroke="#5A5F66" strokeWidth="2.5" />
         <path d="M30 24v16" stroke="#8C8878" strokeWidth="1.5" />
       </svg>
-      <Link to={`/job/${job.id}/${station}`} className="block w-full border border-ink bg-tissue px-4 pt-3 pb-3 hover:bg-[#f9f1df]" style={{ clipPath: 'polygon(12% 0, 88% 0, 100% 10%, 100% 100%, 0 100%, 0 10%)' }}>
+      <Link
+        to={`/job/${job.id}/${station}`}
+        className="block w-full border border-ink bg-tissue px-4 pt-3 pb-3 hover:bg-[#f9f1df]"
+        style={{ clipPath: 'polygon(12% 0, 88% 0, 100% 10%, 100% 100%, 0 100%, 0 10%)' }}
+      >
         <span className="mx-auto mb-2 block h-3 w-3 rounded-full border border-ink bg-page" aria-hidden="true" />
         <span className="block font-head text-lg font-semibold">{wearer?.name ?? 'Unknown wearer'}</span>
         <span className="block">

@@ -28,7 +28,12 @@ export function Ladder({ rules, chosen }: { readonly rules: readonly Rule[]; rea
     const rung = r.rungs.find((g) => g.size === chosen);
     return rung ? [`${scaleOf(r)(rung.at)},${i * ROW + 66}`] : [];
   });
-  const describe = rules.map((r) => `${MEASUREMENT_WORDS[r.key].name}: wearer ${r.wearer === null ? 'not measured' : formatLength(r.wearer, unit, { fraction })}, size ${chosen ?? 'none'} ${formatLength(r.rungs.find((g) => g.size === chosen)?.at ?? 0, unit, { fraction })}`).join('; ');
+  const describe = rules
+    .map(
+      (r) =>
+        `${MEASUREMENT_WORDS[r.key].name}: wearer ${r.wearer === null ? 'not measured' : formatLength(r.wearer, unit, { fraction })}, size ${chosen ?? 'none'} ${formatLength(r.rungs.find((g) => g.size === chosen)?.at ?? 0, unit, { fraction })}`,
+    )
+    .join('; ');
   return (
     <svg viewBox={`0 0 ${WIDTH} ${height}`} className="sheet block w-full" role="img" aria-label={describe}>
       <polyline points={line.join(' ')} fill="none" stroke="#2B4C9B" strokeWidth="5" strokeOpacity="0.35" />
@@ -47,8 +52,23 @@ export function Ladder({ rules, chosen }: { readonly rules: readonly Rule[]; rea
               const on = g.size === chosen;
               return (
                 <g key={g.size}>
-                  <line x1={x(g.at)} x2={x(g.at)} y1={y - (on ? 12 : 7)} y2={y + (on ? 12 : 7)} stroke={on ? '#2B4C9B' : '#1E2A38'} strokeWidth={on ? 4 : 1.5} />
-                  <text x={x(g.at)} y={y + 32} textAnchor="middle" fontSize={on ? 20 : 17} fontWeight={on ? 700 : 400} className="num" fill={on ? '#2B4C9B' : '#5A5F66'}>
+                  <line
+                    x1={x(g.at)}
+                    x2={x(g.at)}
+                    y1={y - (on ? 12 : 7)}
+                    y2={y + (on ? 12 : 7)}
+                    stroke={on ? '#2B4C9B' : '#1E2A38'}
+                    strokeWidth={on ? 4 : 1.5}
+                  />
+                  <text
+                    x={x(g.at)}
+                    y={y + 32}
+                    textAnchor="middle"
+                    fontSize={on ? 20 : 17}
+                    fontWeight={on ? 700 : 400}
+                    className="num"
+                    fill={on ? '#2B4C9B' : '#5A5F66'}
+                  >
                     {g.size}
                   </text>
                 </g>
@@ -57,7 +77,14 @@ export function Ladder({ rules, chosen }: { readonly rules: readonly Rule[]; rea
             {wx !== null ? (
               <g>
                 <path d={`M${wx} ${y - 2}l-8 -15h16z`} fill="#B32D24" />
-                <text x={wx + (anchor === 'start' ? -8 : anchor === 'end' ? 8 : 0)} y={y - 23} textAnchor={anchor} fontSize="17" className="num" fill="#B32D24">
+                <text
+                  x={wx + (anchor === 'start' ? -8 : anchor === 'end' ? 8 : 0)}
+                  y={y - 23}
+                  textAnchor={anchor}
+                  fontSize="17"
+                  className="num"
+                  fill="#B32D24"
+                >
                   {formatLength(r.wearer ?? 0, unit, { fraction })}
                 </text>
               </g>

@@ -1,0 +1,66 @@
+/** Imports run one way: units → geometry → pattern → slash, truing → alterations → fit → draft → formats; words beside them. */
+const order = ['units', 'geometry', 'pattern', 'slash', 'truing', 'alterations', 'fit', 'draft'];
+const below = (folder) => order.slice(0, order.indexOf(folder));
+const oneWay = order.map((folder) => ({
+  name: `core-${folder}-looks-down-only`,
+  severity: 'error',
+  from: { path: `^core/${folder}/`, pathNot: '\\.test\\.ts$' },
+  to: {
+    path: '^core/',
+    pathNot: `^core/(${[...below(folder), folder].join('|')})/${folder === 'draft' ? '|^core/formats/schema\\.ts$' : ''}`,
+  },
+}));
+
+module.exports = {
+  forbidden: [
+    ...oneWay,
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, dependencyTypesNot: ['type-only'] } },
+    {
+      name: 'core-stands-alone',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$|^core/testing/' },
+      to: { pathNot: '^core/|^node_modules/zod/' },
+    },
+    {
+      name: 'computation-does-not-speak',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '^core/words/|\\.test\\.ts$' },
+      to: { path: '^core/words/' },
+    },
+    {
+      name: 'pdf-stays-behind-its-own-path',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '^core/formats/pdf/' },
+      to: { path: '^core/formats/pdf/' },
+    },
+    {
+      name: 'drafting-knows-no-alteration',
+      severity: 'error',
+      from: { path: '^core/drafting/' },
+      to: { path: '^core/(alterations|fit|draft|formats|words)/' },
+    },
+    {
+      name: 'nothing-imports-the-interface',
+      severity: 'error',
+      from: { pathNot: '^(web|e2e)/' },
+      to: { path: '^web/' },
+    },
+    {
+      name: 'tests-are-not-imported',
+      severity: 'error',
+      from: { pathNot: '\\.test\\.tsx?$' },
+      to: { path: '\\.test\\.tsx?$|^core/testing/', pathNot: '^core/testing/shapes\\.ts$' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^|/)dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+    },
+  },
+};

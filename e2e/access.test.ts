@@ -1,0 +1,101 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, openMarit, STATIONS, storedJob, test } from './app.ts';
+
+for (const station of ['rail', ...STATIONS])
+  test(`axe finds nothing serious on ${station}`, async ({ page }) => {
+    if (station === 'rail') await page.goto('/');
+    else await openMarit(page, station);
+    await page.waitForTimeout(400);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+    expect(serious.map((v) => [v.id, v.nodes.map((n) => n.target.join(' '))])).toEqual([]);
+  });
+
+test('the whole journey by keyboard alone', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByRole('link', { name: /Marit Quell/ })).toBeVisible();
+  const tabTo = async (what: string) => {
+    for (let i = 0; i < 60; i++) {
+      await page.keyboard.press('Tab');
+      const name = await page.evaluate(() => {
+        const el = document.activeElement;
+        if (el === document.body) return '';
+        const labelled = el instanceof HTMLInputElement ? (el.labels?.[0]?.textContent ?? '') : '';
+        return `${el?.getAttribute('aria-label') ?? ''} ${labelled} ${el?.textContent ?? ''}`;
+      });
+      if (name.includes(what)) return;
+    }
+    throw new Error(`Tab never reached "${what}"`);
+  };
+  await tabTo('Marit Quell');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('group', { name: /Cutting mat/ })).toBeVisible();
+  await page.keyboard.press('1');
+  await tabTo('Full bust, first reading');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('98');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('98');
+  await page.keyboard.press('Enter');
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press('3');
+  await expect(page.getByText('Size 4', { exact: true })).toBeVisible();
+  await page.keyboard.press('5');
+  await expect(page.getByRole('radio')).toHaveCount(4);
+  await tabTo('Against the garment');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('radio', { name: /Against the size chart/ })).toBeChecked();
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press('6');
+  await expect(page.getByRole('group', { name: /Cutting mat/ })).toBeVisible();
+  await page.keyboard.press('n');
+  await page.keyboard.press('n');
+  await tabTo('Gap');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Shift+ArrowRight');
+  // 98.0 − 92.0 = 6.0, and six steps of 1 mm on each half.
+  await expect(page.getByRole('textbox', { name: 'Over the whole front' })).toHaveValue('+7.2');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('textbox', { name: 'Over the whole front' })).toHaveValue('+6.2');
+  await page.keyboard.press('7');
+  await expect(page.getByText(/they meet/)).toHaveCount(2);
+  await page.keyboard.press('9');
+  await tabTo('PDF');
+  const waiting = page.waitForEvent('download');
+  await page.keyboard.press('Enter');
+  expect((await waiting).suggestedFilename()).toMatch(/marit-quell-causeway-4\.pdf/);
+  expect((await storedJob(page)).steps[0]?.school).toBe('own');
+});
+
+test('text is never smaller than 15 px, and fonts are our own', async ({ page }) => {
+  for (const station of STATIONS) {
+    await openMarit(page, station);
+    await page.waitForTimeout(300);
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll('body *')]
+        .filter(
+          (e) =>
+            [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent?.trim()) &&
+            !e.closest('.sr-only, title, svg') &&
+            parseFloat(getComputedStyle(e).fontSize) < 15,
+        )
+        .map((e) => e.textContent?.slice(0, 40)),
+    );
+    expect(small).toEqual([]);
+  }
+  const faces = await page.evaluate(() =>
+    [...document.fonts].filter((f) => f.status === 'loaded').map((f) => f.family.replace(/"/g, '')),
+  );
+  expect(faces).toEqual(expect.arrayContaining(['Atkinson Hyperlegible', 'Bitter', 'Spline Sans Mono']));
+});
+
+test('works on a tablet held upright: nothing runs off the side', async ({ page }) => {
+  await page.setViewportSize({ width: 820, height: 1180 });
+  for (const station of STATIONS) {
+    await openMarit(page, station);
+    await page.waitForTimeout(200);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  }
+});

@@ -1,0 +1,53 @@
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Every page of every test: no request may leave the machine, and nothing may go wrong unseen. */
+export const test = base.extend<{ page: Page }>({
+  page: async ({ page, baseURL }, use) => {
+    const outside: string[] = [];
+    const faults: string[] = [];
+    page.on('request', (r) => {
+      const url = r.url();
+      if (!url.startsWith(baseURL ?? '') && !/^(blob|data):/.test(url)) outside.push(url);
+    });
+    page.on('pageerror', (e) => faults.push(e.message));
+    page.on('console', (m) => {
+      if (m.type() === 'error' && !/ERR_FILE_NOT_FOUND/.test(m.text())) faults.push(m.text());
+    });
+    await use(page);
+    expect(outside, 'requests that left the machine').toEqual([]);
+    expect(faults, 'errors in the page').toEqual([]);
+  },
+});
+export { expect };
+
+export const STATIONS = ['body', 'pattern', 'size', 'compare', 'plan', 'table', 'check', 'toile', 'print'] as const;
+
+export async function openMarit(page: Page, station: string): Promise<void> {
+  await page.goto(`/job/marit-causeway/${station}`);
+  await expect(page.getByRole('link', { name: 'Ample Draft' })).toBeVisible();
+  await expect(page.getByText('size 4').first()).toBeVisible();
+}
+
+/** The job as the database holds it. */
+export const storedJob = (page: Page, id = 'marit-causeway') =>
+  page.evaluate(
+    (key) =>
+      new Promise<{ steps: { school: string; values: Record<string, unknown> }[]; size: string | null }>(
+        (resolve, reject) => {
+          const open = indexedDB.open('ample-draft');
+          open.onerror = () => reject(new Error('no database'));
+          open.onsuccess = () => {
+            const get = open.result.transaction('jobs').objectStore('jobs').get(key);
+            get.onsuccess = () => resolve(get.result as never);
+          };
+        },
+      ),
+    id,
+  );
+
+/** Where a handle's middle is on the screen. */
+export async function middleOf(page: Page, name: string): Promise<{ x: number; y: number }> {
+  const box = await page.getByRole('slider', { name, exact: true }).boundingBox();
+  if (!box) throw new Error(`no handle "${name}" on the mat`);
+  return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+}

@@ -1,0 +1,38 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4199;
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  timeout: 60_000,
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  reporter: [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    acceptDownloads: true,
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node --import tsx server/main.ts',
+    cwd: '..',
+    url: `http://127.0.0.1:${PORT}/api/health`,
+    env: { PORT: String(PORT) },
+    reuseExistingServer: false,
+  },
+});

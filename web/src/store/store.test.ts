@@ -1,0 +1,157 @@
+// @vitest-environment jsdom
+import 'fake-indexeddb/auto';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
+import { readJournal, writeJournal } from './journal.ts';
+import {
+  beginGesture,
+  history,
+  openJob,
+  saveNow,
+  setOwnTotal,
+  setReading,
+  setValue,
+  startAutosave,
+  useJob,
+  useSave,
+} from './job.ts';
+import { bringDemoBack, clearDemo, db, forgetDamaged, openLibrary, startOwn, useLibrary } from './library.ts';
+
+const ID = 'marit-causeway';
+const step = () => useJob.getState().job!.steps[0]!;
+beforeEach(async () => {
+  localStorage.clear();
+  await db.delete();
+  await db.open();
+  history().clear();
+  useJob.setState({ job: null, wearer: null });
+  await openLibrary();
+  openJob(ID);
+});
+
+describe('the library', () => {
+  it('opens an empty browser with the demo on the rail, once', async () => {
+    expect(
+      useLibrary
+        .getState()
+        .jobs.map((j) => j.id)
+        .sort(),
+    ).toEqual(DEMO_JOBS.map((j) => j.id).sort());
+    await clearDemo();
+    await openLibrary();
+    expect(useLibrary.getState().jobs).toEqual([]);
+    await bringDemoBack();
+    expect(useLibrary.getState().jobs).toHaveLength(3);
+  });
+
+  it('keeps what is one’s own when the demo is cleared', async () => {
+    const id = await startOwn('Nele', 'Blouse', '2026-11-23');
+    await clearDemo();
+    await openLibrary();
+    expect(useLibrary.getState().jobs.map((j) => j.id)).toEqual([id]);
+    expect(useLibrary.getState().wearers.map((w) => w.name)).toEqual(['Nele']);
+    expect(useLibrary.getState().patterns).toHaveLength(1);
+  });
+
+  it('sets a damaged document aside whole, and goes on with the rest', async () => {
+    const broken = { ...DEMO_JOBS[1]!, steps: 'eaten by moths' };
+    await db.jobs.put(broken as never);
+    await openLibrary();
+    const { jobs, damaged } = useLibrary.getState();
+    expect(jobs.map((j) => j.id)).not.toContain(broken.id);
+    expect(jobs).toHaveLength(2);
+    expect(damaged[0]).toMatchObject({ kind: 'job', key: broken.id, raw: broken });
+    await forgetDamaged(damaged[0]!.id);
+    expect(await db.damaged.count()).toBe(0);
+  });
+
+  it('still opens when the browser gives no storage, and says so', async () => {
+    const failing = vi.spyOn(db.meta, 'get').mockRejectedValue(new Error('no storage here'));
+    await openLibrary();
+    failing.mockRestore();
+    expect(useLibrary.getState().trouble).toMatchObject({ code: 'storage-failed' });
+    expect(useLibrary.getState().jobs).toHaveLength(3);
+  });
+});
+
+describe('editing', () => {
+  it('undo returns to the exact document, redo to the exact change', () => {
+    const before = useJob.getState().job;
+    setOwnTotal('bust', 60);
+    const after = useJob.getState().job;
+    setValue('bust', 'setback', 33);
+    history().undo();
+    expect(useJob.getState().job).toBe(after);
+    history().undo();
+    expect(useJob.getState().job).toBe(before);
+    history().redo();
+    expect(useJob.getState().job).toBe(after);
+  });
+
+  it('undoes a whole drag as one, and Escape leaves no trace', () => {
+    const before = useJob.getState().job;
+    const drag = beginGesture();
+    for (const total of [50, 55, 60, 65]) setOwnTotal('bust', total);
+    drag.end();
+    expect(step().values['total']).toBe(65);
+    expect(history().pastStates).toHaveLength(1);
+    history().undo();
+    expect(useJob.getState().job).toBe(before);
+    const dropped = beginGesture();
+    setOwnTotal('bust', 99);
+    dropped.cancel();
+    expect(useJob.getState().job).toBe(before);
+    expect(history().pastStates).toHaveLength(0);
+  });
+
+  it('changes one reading of the newest set and leaves the older set alone', () => {
+    const older = useJob.getState().wearer!.sets[0];
+    setReading('fullBust', 1, 975);
+    setReading('waist', 1, null);
+    const { sets } = useJob.getState().wearer!;
+    expect(sets[1]!.readings.fullBust).toEqual([967, 975]);
+    expect(sets[1]!.readings.waist).toEqual([752]);
+    expect(sets[0]).toBe(older);
+    setReading('waist', 0, null);
+    expect(useJob.getState().wearer!.sets[1]!.readings).not.toHaveProperty('waist');
+  });
+});
+
+describe('saving', () => {
+  it('keeps every change in the journal at once, in the database soon, and both agree', async () => {
+    const stop = startAutosave();
+    setOwnTotal('bust', 61);
+    expect(readJournal()?.job.steps[0]?.values['total']).toBe(61);
+    await saveNow();
+    stop();
+    expect(readJournal()).toBeNull();
+    expect((await db.jobs.get(ID))?.steps[0]?.values['total']).toBe(61);
+    expect(useSave.getState()).toMatchObject({ state: 'saved', trouble: null });
+  });
+
+  it('a tab that closed before the database was written loses nothing', async () => {
+    setOwnTotal('bust', 62);
+    writeJournal({ job: useJob.getState().job!, wearer: useJob.getState().wearer! });
+    await openLibrary();
+    expect(useLibrary.getState().jobs.find((j) => j.id === ID)?.steps[0]?.values['total']).toBe(62);
+  });
+
+  it('a torn journal is left alone', () => {
+    localStorage.setItem('ample-draft.journal', '{"job": {');
+    expect(readJournal()).toBeNull();
+  });
+
+  it('a full disk is said plainly; the work stays open and saves once there is room', async () => {
+    setOwnTotal('bust', 63);
+    const full = vi
+      .spyOn(db.jobs, 'put')
+      .mockRejectedValue(Object.assign(new Error('The quota has been exceeded.'), { name: 'QuotaExceededError' }));
+    await saveNow();
+    expect(useSave.getState()).toMatchObject({ state: 'failed', trouble: { code: 'storage-full' } });
+    expect(step().values['total']).toBe(63);
+    full.mockRestore();
+    await saveNow();
+    expect(useSave.getState().state).toBe('saved');
+    expect(DEMO_WEARERS).toHaveLength(3);
+  });
+});
