@@ -46,7 +46,8 @@ function offsetSpan(s: Span, d: number, depth = 0): readonly Span[] {
     worst = Math.max(worst, Math.abs(cross(sub(p, true_), tangentOn(s, t))));
     worst = Math.max(worst, Math.max(0, distance(p, true_) - 2));
   }
-  if (worst < TOL.offset || depth >= 7) return [candidate];
+  // Where a hollow is tighter than the offset, the offset runs backwards; a pencil would not draw that part.
+  if (worst < TOL.offset || depth >= 7) return 1 + curvatureOn(s, 0.5) * d < 0 ? [] : [candidate];
   const [x, y] = splitSpan(s, 0.5);
   return [...offsetSpan(x, d, depth + 1), ...offsetSpan(y, d, depth + 1)];
 }
@@ -54,7 +55,7 @@ function offsetSpan(s: Span, d: number, depth = 0): readonly Span[] {
 /** The path moved `d` mm to the left of travel (outward for a clockwise outline); joints inside are mitred. */
 export function offsetPath(path: Path, d: number): Path {
   if (d === 0 || path.segments.length === 0) return path;
-  const parts = spansOf(path).map((s) => cutLoops(pathFromSpans(offsetSpan(s, d))));
+  const parts = spansOf(path).map((s) => cutLoops(drawn(s, d)));
   return joinPaths(
     joinCorners(
       parts,
@@ -62,6 +63,12 @@ export function offsetPath(path: Path, d: number): Path {
       false,
     ),
   );
+}
+
+/** The offset of one span; where nothing of it runs forwards, the straight line between its ends. */
+function drawn(s: Span, d: number): Path {
+  const spans = offsetSpan(s, d);
+  return spans.length > 0 ? pathFromSpans(spans) : polyline([offsetPoint(s, 0, d), offsetPoint(s, 1, d)]);
 }
 
 /**

@@ -105,15 +105,19 @@ export function lengthTo(path: Path, place: PathPlace): number {
   return sum + spanLength(spanAt(path, place), place.t);
 }
 
-/** Splits at a place; an end place gives one empty side (a path without segments). */
+/**
+ * Splits at a place; an end place gives one empty side (a path without segments). A place within rounding of a
+ * joint splits there: a sliver of a span would have no direction of its own.
+ */
 export function splitPath(path: Path, place: PathPlace): readonly [Path, Path] {
   const spans = spansOf(path);
   const cut = spanAt(path, place);
-  const [one, two] = splitSpan(cut, place.t);
-  const at = one.b;
-  const before = [...spans.slice(0, place.span), ...(place.t > 0 ? [one] : [])];
-  const after = [...(place.t < 1 ? [two] : []), ...spans.slice(place.span + 1)];
-  const empty: Path = { start: at, segments: [] };
+  const p = pointOn(cut, place.t);
+  const t = distance(p, cut.a) < TOL.same ? 0 : distance(p, cut.b) < TOL.same ? 1 : place.t;
+  const [one, two] = splitSpan(cut, t);
+  const before = [...spans.slice(0, place.span), ...(t > 0 ? [one] : [])];
+  const after = [...(t < 1 ? [two] : []), ...spans.slice(place.span + 1)];
+  const empty: Path = { start: one.b, segments: [] };
   return [before.length ? pathFromSpans(before) : empty, after.length ? pathFromSpans(after) : empty];
 }
 

@@ -24,6 +24,13 @@ function search(c: readonly number[], lo: number, hi: number, zero: number, dept
     if (v < zero) negative = true;
   }
   if (!positive || !negative) return;
+  const first = c[0] as number;
+  const last = c.at(-1) as number;
+  if (first * last < 0 && signChanges(c) === 1) {
+    // Exactly one root: no need to halve the interval fifty times.
+    out.push(lo + (hi - lo) * onlyRoot(c, first < 0));
+    return;
+  }
   if (depth === 46) {
     out.push((lo + hi) / 2);
     return;
@@ -43,6 +50,44 @@ function search(c: readonly number[], lo: number, hi: number, zero: number, dept
     out,
   );
   search(rows.map((r) => r.at(-1) as number).reverse(), m, hi, zero, depth + 1, out);
+}
+
+function signChanges(c: readonly number[]): number {
+  let changes = 0;
+  let before = 0;
+  for (const v of c) {
+    if (v === 0) continue;
+    if (before !== 0 && v > 0 !== before > 0) changes += 1;
+    before = v;
+  }
+  return changes;
+}
+
+/** Value and derivative of a Bernstein polynomial at t. */
+function evaluate(c: readonly number[], t: number): readonly [number, number] {
+  const b = [...c];
+  for (let k = c.length - 1; k > 1; k--)
+    for (let i = 0; i < k; i++) b[i] = (b[i] as number) + ((b[i + 1] as number) - (b[i] as number)) * t;
+  const slope = (c.length - 1) * ((b[1] as number) - (b[0] as number));
+  return [(b[0] as number) + ((b[1] as number) - (b[0] as number)) * t, slope];
+}
+
+/** The root of a polynomial with one sign change: Newton, kept inside its bracket. */
+function onlyRoot(c: readonly number[], rising: boolean): number {
+  let lo = 0;
+  let hi = 1;
+  let t = (c[0] as number) / ((c[0] as number) - (c.at(-1) as number));
+  for (let i = 0; i < 60 && hi - lo > 1e-15; i++) {
+    const [value, slope] = evaluate(c, t);
+    if (value === 0) return t;
+    if (value < 0 === rising) lo = t;
+    else hi = t;
+    const next = t - value / slope;
+    const guarded = next > lo && next < hi ? next : (lo + hi) / 2;
+    if (Math.abs(guarded - t) < 1e-15) return guarded;
+    t = guarded;
+  }
+  return t;
 }
 
 /** A root of f between lo and hi where it changes sign; bisection, so it always ends. */

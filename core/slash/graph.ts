@@ -4,6 +4,7 @@ import {
   dot,
   endTangent,
   flatten,
+  hullBox,
   intersectPaths,
   joinPaths,
   lerp,
@@ -12,6 +13,7 @@ import {
   norm,
   polyline,
   scale,
+  spansOf,
   splitPath,
   startTangent,
   sub,
@@ -94,6 +96,14 @@ function brokenCuts(cuts: readonly Cut[]): readonly { readonly a: Point; readonl
   });
 }
 
+/** A quick no: the point is outside the box of the path's control points, so it is not on the path. */
+function mayTouch(path: Path, p: Point): boolean {
+  return spansOf(path).some((s) => {
+    const b = hullBox(s);
+    return p.x >= b.minX - TOL.join && p.x <= b.maxX + TOL.join && p.y >= b.minY - TOL.join && p.y <= b.maxY + TOL.join;
+  });
+}
+
 /** Divides a piece by cuts into panels. Cuts that leave the piece or divide nothing are refused. */
 export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, GraphError> {
   const segments = brokenCuts(cuts);
@@ -110,7 +120,7 @@ export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, G
   const onOutline = new Map<number, { edge: number; place: PathPlace }>();
   nodes.forEach((p, n) => {
     piece.edges.forEach((edge, e) => {
-      if (onOutline.has(n)) return;
+      if (onOutline.has(n) || !mayTouch(edge.path, p)) return;
       const near = nearestOnPath(edge.path, p);
       if (near.distance < TOL.join) onOutline.set(n, { edge: e, place: near });
     });

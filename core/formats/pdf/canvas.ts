@@ -6,6 +6,7 @@ export interface PdfDoc {
   save(): PdfDoc;
   restore(): PdfDoc;
   translate(x: number, y: number): PdfDoc;
+  rotate(degrees: number, options: { origin: [number, number] }): PdfDoc;
   moveTo(x: number, y: number): PdfDoc;
   lineTo(x: number, y: number): PdfDoc;
   bezierCurveTo(a: number, b: number, c: number, d: number, x: number, y: number): PdfDoc;

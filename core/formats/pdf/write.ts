@@ -87,13 +87,13 @@ function firstPage(c: MmCanvas, { map, label, notes }: PdfInput): void {
     { width: 90 },
   );
   const side = TEST_SQUARE_INCH;
-  if (paper.width >= x + TEST_SQUARE + 8 + 40)
-    c.text('4 in square: corner marks on the square below the map.', x + TEST_SQUARE + 6, 38, 4.2, {
-      width: paper.width - x - TEST_SQUARE - 18,
-    });
-  notes.forEach((note, i) =>
-    c.text(note, x + TEST_SQUARE + 6, 58 + i * 26, 3.9, { width: paper.width - x - TEST_SQUARE - 18 }),
-  );
+  const beside = { x: x + TEST_SQUARE + 6, width: paper.width - x - TEST_SQUARE - 18 };
+  c.text('What was changed', beside.x, 38, 4.2, { bold: true });
+  const told = [
+    ...map.placed.map((p) => `${p.drawing.piece.name}: ${label.changes[p.drawing.piece.id] ?? 'as drafted'}.`),
+    ...notes,
+  ];
+  told.forEach((line, i) => c.text(line, beside.x, 46 + i * 22, 4.2, { width: beside.width }));
   // The inch square shares the lower part of the page with the map.
   const top = 146;
   c.rect(x, top, side, side).stroke(INK, 0.3);
@@ -227,7 +227,10 @@ function drawPlaced(c: MmCanvas, { drawing }: Placed, { label, original }: PdfIn
   pieceLabel(c, drawing.piece, drawing.bounds, label);
   if (drawing.foldLine) {
     const m = midpoint(...drawing.foldLine);
-    c.text('place on the fold', m.x + 3, m.y, 4, { color: INK });
+    c.doc.save();
+    c.doc.rotate(-90, { origin: [(m.x + 6) * POINT, m.y * POINT] });
+    c.text('place on the fold', m.x + 6, m.y - 4, 4, { color: INK });
+    c.doc.restore();
   }
 }
 
@@ -237,11 +240,12 @@ function pieceLabel(
   box: { minX: number; maxX: number; minY: number; maxY: number },
   label: PdfLabel,
 ): void {
-  const x = box.minX + (box.maxX - box.minX) * 0.3;
+  // Beside the grain line of a piece on the fold, where the tissue is widest; elsewhere nearer the middle.
+  const x = piece.fold !== null ? box.minX + 32 : box.minX + (box.maxX - box.minX) * 0.34;
   const y = box.minY + (box.maxY - box.minY) * 0.3;
   const cut = piece.fold !== null ? `cut ${piece.cut} on the fold` : `cut ${piece.cut}`;
   c.text(piece.name, x, y, 6, { bold: true, width: 90 });
   c.text(`${label.pattern}, size ${label.size} · ${cut}`, x, y + 9, 3.8, { width: 90 });
   c.text(`${label.wearer} · ${label.date}`, x, y + 15, 3.8, { width: 90 });
-  c.text(label.changes[piece.id] ?? 'as drafted', x, y + 21, 3.8, { width: 84 });
+  c.text(label.changes[piece.id] ?? 'as drafted', x, y + 21, 3.8, { width: 80 });
 }

@@ -1,6 +1,7 @@
 import { temporal } from 'zundo';
 import { create } from 'zustand';
 import type { Value } from '@ample/core/alterations';
+import type { Point } from '@ample/core/geometry';
 import type { Job, Step, Wearer } from '@ample/core/formats';
 import type { MeasurementKey, Pattern } from '@ample/core/pattern';
 import type { Refusal } from '@ample/core/units';
@@ -67,6 +68,37 @@ export const setValue = (step: string, key: string, value: Value): void =>
 /** An amount typed or dragged becomes one's own. */
 export const setOwnTotal = (step: string, total: number): void =>
   editStep(step, (s) => ({ ...s, school: 'own', values: { ...s.values, total } }));
+
+/**
+ * Nudges go from what the job says now, not from what was drawn last: keys can come faster than drawings.
+ * `shown` is what the drawing used while the job leaves the value to be worked out.
+ */
+export function nudgeTotal(
+  step: string,
+  shown: number,
+  by: number,
+  limits: { readonly min: number; readonly max: number },
+): void {
+  const now = useJob.getState().job?.steps.find((s) => s.id === step);
+  const from = now?.school === 'own' && typeof now.values['total'] === 'number' ? now.values['total'] : shown;
+  setOwnTotal(step, Math.min(limits.max, Math.max(limits.min, from + by)));
+}
+export function nudgeNumber(
+  step: string,
+  key: string,
+  shown: number,
+  by: number,
+  limits: { readonly min: number; readonly max: number },
+): void {
+  const now = useJob.getState().job?.steps.find((s) => s.id === step)?.values[key];
+  const from = typeof now === 'number' ? now : shown;
+  setValue(step, key, Math.min(limits.max, Math.max(limits.min, from + by)));
+}
+export function nudgePoint(step: string, key: string, shown: Point, by: Point): void {
+  const now = useJob.getState().job?.steps.find((s) => s.id === step)?.values[key];
+  const from = now !== null && typeof now === 'object' ? now : shown;
+  setValue(step, key, { x: from.x + by.x, y: from.y + by.y });
+}
 
 /** One reading of the newest set; null takes it away. */
 export function setReading(key: MeasurementKey, index: 0 | 1, value: number | null): void {

@@ -5,7 +5,7 @@ import { pathData } from '@ample/core/formats';
 import { sideDirection, type Piece } from '@ample/core/pattern';
 import { cutPiece, movePanels, type Divided, type Progress } from '@ample/core/slash';
 import { formatLength } from '@ample/core/units';
-import { setOwnTotal, setValue } from '../store/job.ts';
+import { nudgeNumber, nudgePoint, nudgeTotal, setOwnTotal, setValue } from '../store/job.ts';
 import { useUnits } from '../store/prefs.ts';
 import { bustPointFromDrag } from './gestures/bustPoint.ts';
 import { amountFromDrag } from './gestures/amount.ts';
@@ -151,9 +151,7 @@ function Handles({ run, stepId, total, stage, offset, k, toMat }: Props) {
         value={share * 100}
         text={`${Math.round(share * 100)} hundredths of the armhole from the shoulder`}
         onDrag={(to) => setValue(stepId, 'hinge', hingeFromDrag(to, armhole))}
-        onNudge={(by) =>
-          setValue(stepId, 'hinge', hingeFromDrag({ x: hinge.x + by.x * 3, y: hinge.y + by.y * 3 }, armhole))
-        }
+        onNudge={(by) => nudgeNumber(stepId, 'hinge', share, (by.x + by.y) / 100, { min: 0.3, max: 0.95 })}
       >
         <PinShape />
       </Handle>
@@ -165,7 +163,7 @@ function Handles({ run, stepId, total, stage, offset, k, toMat }: Props) {
           value={p.x}
           text={`${say(p.x)} across, ${say(p.y)} down`}
           onDrag={(to) => setValue(stepId, 'bustPoint', bustPointFromDrag(to, unit))}
-          onNudge={(by) => setValue(stepId, 'bustPoint', { x: p.x + by.x, y: p.y + by.y })}
+          onNudge={(by) => nudgePoint(stepId, 'bustPoint', p, by)}
         >
           <CrossShape />
         </Handle>
@@ -178,7 +176,7 @@ function Handles({ run, stepId, total, stage, offset, k, toMat }: Props) {
           value={total / 2}
           text={`${say(total / 2)} on each half`}
           onDrag={(to) => setOwnTotal(stepId, amountFromDrag(to, p, dir, limits, unit))}
-          onNudge={(by) => setOwnTotal(stepId, Math.min(limits.max, Math.max(limits.min, total + 2 * dir * by.x)))}
+          onNudge={(by) => nudgeTotal(stepId, total, 2 * dir * by.x, limits)}
         >
           <GapShape />
         </Handle>
@@ -195,9 +193,7 @@ function Handles({ run, stepId, total, stage, offset, k, toMat }: Props) {
             value={setback}
             text={`${say(setback)} behind the bust point`}
             onDrag={(to) => setValue(stepId, 'setback', setbackFromDrag(to, bust, dir, unit))}
-            onNudge={(by) =>
-              setValue(stepId, 'setback', setbackFromDrag({ x: dart.tip.x + by.x, y: 0 }, bust, dir, unit))
-            }
+            onNudge={(by) => nudgeNumber(stepId, 'setback', setback, dir * by.x, { min: 5, max: 80 })}
           >
             <TipShape />
           </Handle>

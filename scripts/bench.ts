@@ -1,0 +1,98 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import PDFDocument from 'pdfkit';
+import { fullBustSideDart, runAlteration, type Context } from '@ample/core/alterations';
+import { causewayPattern } from '@ample/core/drafting';
+import { pageMap } from '@ample/core/formats';
+import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
+import { distance, flatten, move, type Point, type Rigid } from '@ample/core/geometry';
+import { cuttingLine, outlineOf, type Piece } from '@ample/core/pattern';
+import { cutPiece, movePanels } from '@ample/core/slash';
+import { walkSeam } from '@ample/core/truing';
+import { expectOk } from '@ample/core/units';
+
+/**
+ * How long the hot paths take, each against a budget and against a plain baseline in the same run: the outline
+ * flattened to 0.1 mm and moved point by point. Ratios travel between machines; milliseconds do not.
+ */
+const pattern = causewayPattern(['4']);
+const pieces = pattern.sizes['4'] as readonly Piece[];
+const front = pieces[0] as Piece;
+const context: Context = { pieces, seams: pattern.seams, original: pieces, wearer: {} };
+
+function median(work: () => unknown, times = 400): number {
+  for (let i = 0; i < times / 4; i++) work();
+  const taken = Array.from({ length: times }, () => {
+    const t = performance.now();
+    work();
+    return performance.now() - t;
+  });
+  return taken.sort((a, b) => a - b)[Math.floor(times / 2)] as number;
+}
+
+const turn: Rigid = { angle: 0.1, x: 3, y: 2 };
+/** Flatten, move every point, measure the ring. */
+const baseline = () => {
+  const ring = flatten(outlineOf(front), 0.1).map((p) => move(turn, p));
+  return ring.reduce((sum, p, i) => sum + distance(p, ring[(i + 1) % ring.length] as Point), 0);
+};
+
+const values = { total: 48, whose: 'pattern' };
+const run = expectOk(runAlteration(fullBustSideDart, context, values), 'bench');
+const spec = run.slash;
+if (!spec) throw new Error('bench: expected a slash');
+const divided = expectOk(cutPiece(front, spec), 'bench cut');
+const side = pattern.seams.find((s) => s.kind === 'side');
+if (!side) throw new Error('bench: expected a side seam');
+
+const font = (weight: number) =>
+  new Uint8Array(
+    readFileSync(
+      createRequire(import.meta.url).resolve(
+        `@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-${weight}-normal.woff`,
+      ),
+    ),
+  );
+const many: readonly Piece[] = Array.from({ length: 4 }, (_, i) =>
+  pieces.map((p) => ({ ...p, id: `${p.id}${i}` })),
+).flat();
+const map = pageMap(many, 'a4');
+const pdf = () =>
+  writePdf(PDFDocument as unknown as PdfConstructor, {
+    map: { ...map, tiles: map.tiles.slice(0, 29), pageCount: 30 },
+    label: { wearer: 'Bench', pattern: 'Causeway', size: '4', date: '2026-11-23', changes: {} },
+    original: [],
+    notes: [],
+    fonts: { text: font(400), bold: font(700) },
+  });
+
+const base = median(baseline);
+const rows: { name: string; ms: number; budget: number }[] = [
+  { name: 'flattened baseline', ms: base, budget: 1 },
+  { name: 'move the panels of one slash', ms: median(() => movePanels(divided, spec)), budget: 1 },
+  { name: 'cut into panels', ms: median(() => cutPiece(front, spec)), budget: 2 },
+  {
+    name: 'whole alteration, seven stages',
+    ms: median(() => runAlteration(fullBustSideDart, context, values), 120),
+    budget: 16,
+  },
+  { name: 'cutting line of one piece', ms: median(() => cuttingLine(front)), budget: 4 },
+  { name: 'walk one seam', ms: median(() => walkSeam(pieces, side)), budget: 1 },
+];
+const pdfTimes: number[] = [];
+for (let i = 0; i < 4; i++) {
+  const t = performance.now();
+  await pdf();
+  pdfTimes.push(performance.now() - t);
+}
+rows.push({ name: 'PDF of 30 pages', ms: pdfTimes.sort((a, b) => a - b)[1] as number, budget: 2000 });
+
+let over = 0;
+for (const { name, ms, budget } of rows) {
+  const verdict = ms <= budget ? 'within' : 'OVER';
+  if (ms > budget) over += 1;
+  process.stdout.write(
+    `${name.padEnd(34)} ${ms.toFixed(3).padStart(9)} ms   budget ${String(budget).padStart(5)} ms  ${verdict.padEnd(6)}  ${(ms / base).toFixed(1).padStart(8)} × baseline\n`,
+  );
+}
+process.exitCode = over === 0 ? 0 : 1;
