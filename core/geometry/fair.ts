@@ -53,14 +53,16 @@ export function fairAt(path: Path, at: number, reach: number): Path {
   const excess = (push: number): number => pathLength(curve(push)) - 2 * r;
   const most = r / 10;
   // The length grows towards one side and shrinks towards the other; look for the change of sign nearest to none.
-  const steps = [0, 0.05, 0.1, 0.2, 0.35, 0.5, 0.75, 1]
-    .flatMap((k) => [k * most, -k * most])
-    .map((push) => ({ push, over: excess(push) }));
-  const start = steps[0] ?? { push: 0, over: 0 };
-  const other = steps.find((s) => s.over > 0 !== start.over > 0);
-  const nearest = steps.reduce((best, s) => (Math.abs(s.over) < Math.abs(best.over) ? s : best));
-  const push = other
-    ? bisect(excess, Math.min(start.push, other.push), Math.max(start.push, other.push), 1e-8)
-    : nearest.push;
+  const start = excess(0);
+  let nearest = { push: 0, over: start };
+  let push: number | null = null;
+  for (const k of [0.05, -0.05, 0.2, -0.2, 0.5, -0.5, 1, -1]) {
+    const over = excess(k * most);
+    if (Math.abs(over) < Math.abs(nearest.over)) nearest = { push: k * most, over };
+    if (over > 0 === start > 0) continue;
+    push = bisect(excess, Math.min(0, k * most), Math.max(0, k * most), 1e-7);
+    break;
+  }
+  push ??= nearest.push;
   return joinPaths([head, curve(push), tail].filter((p) => p.segments.length > 0));
 }

@@ -1,7 +1,7 @@
 import { bernsteinRoots } from './roots.ts';
 import { boxesMeet, derivativeOn, hullBox, pointOn, splitSpan, type LineSpan, type Span } from './span.ts';
 import { spansOf, type Path, type PathPlace } from './path.ts';
-import { cross, distance, dot, left, norm, sub, unit, type Point } from './vec.ts';
+import { cross, distance, dot, left, lineMeet, norm, sub, unit, type Point } from './vec.ts';
 
 export interface SpanHit {
   readonly s: number;
@@ -38,6 +38,18 @@ function lineHits(l: LineSpan, other: Span): readonly SpanHit[] {
     if (s * size > -REACH && (s - 1) * size < REACH) hits.push({ s: Math.min(1, Math.max(0, s)), t, point });
   }
   return hits;
+}
+
+/** Where two straight spans meet; parallel ones give no hit. */
+function straightHits(p: LineSpan, q: LineSpan): readonly SpanHit[] {
+  const u = sub(p.b, p.a);
+  const v = sub(q.b, q.a);
+  const meet = lineMeet(p.a, u, q.a, v);
+  if (!meet) return [];
+  const inside = (t: number, size: number): boolean => t * size > -REACH && (t - 1) * size < REACH;
+  if (!inside(meet.s, norm(u)) || !inside(meet.r, norm(v))) return [];
+  const t = Math.min(1, Math.max(0, meet.r));
+  return [{ s: Math.min(1, Math.max(0, meet.s)), t, point: pointOn(q, t) }];
 }
 
 /** Newton on both parameters at once; keeps the start where the curves are tangent. */
@@ -101,6 +113,7 @@ function curveHits(p: Span, q: Span): readonly SpanHit[] {
 export function intersectSpans(p: Span, q: Span): readonly SpanHit[] {
   if (!boxesMeet(hullBox(p), hullBox(q), REACH)) return [];
   let hits: readonly SpanHit[];
+  if (p.kind === 'line' && q.kind === 'line') return straightHits(p, q);
   if (p.kind === 'line') hits = lineHits(p, q);
   else if (q.kind === 'line') hits = lineHits(q, p).map((h) => ({ ...h, s: h.t, t: h.s }));
   else hits = curveHits(p, q);

@@ -1,6 +1,6 @@
 import { spanLength } from './length.ts';
 import { spansOf, type Path, type PathPlace } from './path.ts';
-import { pointOn, type Span } from './span.ts';
+import { hullBox, pointOn, type Span } from './span.ts';
 import { distance, dot, sub, type Point } from './vec.ts';
 
 export interface Nearest extends PathPlace {
@@ -26,7 +26,7 @@ function nearestOnSpan(s: Span, p: Point): { readonly t: number; readonly d: num
   const g = (Math.sqrt(5) - 1) / 2;
   let lo = Math.max(0, best.t - 1 / steps);
   let hi = Math.min(1, best.t + 1 / steps);
-  for (let i = 0; i < 48; i++) {
+  for (let i = 0; i < 40; i++) {
     const a = hi - g * (hi - lo);
     const b = lo + g * (hi - lo);
     if (distance(pointOn(s, a), p) < distance(pointOn(s, b), p)) hi = b;
@@ -37,10 +37,19 @@ function nearestOnSpan(s: Span, p: Point): { readonly t: number; readonly d: num
   return d < best.d ? { t, d } : best;
 }
 
+/** True when not even the box of the control points comes as near as what is already found. */
+function outOfReach(s: Span, p: Point, best: number): boolean {
+  const b = hullBox(s);
+  const dx = Math.max(b.minX - p.x, 0, p.x - b.maxX);
+  const dy = Math.max(b.minY - p.y, 0, p.y - b.maxY);
+  return dx * dx + dy * dy > best * best;
+}
+
 /** The point of a path nearest to p. An empty path answers with its start. */
 export function nearestOnPath(path: Path, p: Point): Nearest {
   let best: Nearest = { span: 0, t: 0, point: path.start, distance: distance(path.start, p) };
   spansOf(path).forEach((s, span) => {
+    if (outOfReach(s, p, best.distance)) return;
     const { t, d } = nearestOnSpan(s, p);
     if (d < best.distance) best = { span, t, point: pointOn(s, t), distance: d };
   });

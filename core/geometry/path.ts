@@ -33,7 +33,7 @@ export function pathFromSpans(spans: readonly Span[]): Path {
   const segments: Segment[] = [];
   let at = first.a;
   for (const s of spans) {
-    if (distance(at, s.a) > 1e-9) segments.push({ kind: 'line', to: s.a });
+    if (distance(at, s.a) > TOL.same) segments.push({ kind: 'line', to: s.a });
     segments.push(toSegment(s));
     at = s.b;
   }

@@ -31,7 +31,7 @@ export const outlineOf = (piece: Piece): Path => joinPaths(piece.edges.map((e) =
 export const outlineSpans = (piece: Piece): readonly Span[] => piece.edges.flatMap((e) => spansOf(e.path));
 /** Area inside the seam line, mm², exact for lines and cubics. */
 export const pieceArea = (piece: Piece): number => signedArea(outlineSpans(piece));
-export const isInside = (piece: Piece, p: Point): boolean => insidePolygon(p, flatten(outlineOf(piece), 0.1));
+export const isInside = (piece: Piece, p: Point): boolean => insidePolygon(p, flatten(outlineOf(piece), 0.5));
 
 /** A dart seen as its three points: `start` and `end` are the leg ends in outline order. */
 export interface DartShape {

@@ -192,7 +192,7 @@ export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, G
   }
   const { faceOf, faces } = traceFaces(halfEdges);
   if (faces.length < 2) return refuse('cut-divides-nothing', { piece: piece.name });
-  const rings = faces.map((f) => flatten(joinPaths(f.map((h) => (halfEdges[h] as HalfEdge).path)), 0.2));
+  const rings = faces.map((f) => flatten(joinPaths(f.map((h) => (halfEdges[h] as HalfEdge).path)), 0.5));
   return ok({ nodes, portions, halfEdges, faceOf, faces, rings });
 }
 

@@ -4,6 +4,7 @@ import {
   insidePolygon,
   isRest,
   joinPaths,
+  midpoint,
   move,
   movePath,
   nearestOnPath,
@@ -71,6 +72,12 @@ export interface Divided {
   readonly graph: SlashGraph;
   /** Panel id of each face. */
   readonly names: readonly string[];
+  /** What every movement needs and none changes: panel outlines, lengths, and the face each mark lies in. */
+  readonly outlines: readonly Path[];
+  readonly edgeLengths: readonly number[];
+  readonly portionLengths: readonly number[];
+  readonly dartFaces: readonly number[];
+  readonly markFaces: readonly number[];
 }
 
 /** Cuts the piece and gives each face the name of the panel whose seed it holds. */
@@ -85,7 +92,20 @@ export function cutPiece(piece: Piece, spec: Pick<SlashSpec, 'cuts' | 'panels'>)
       return refuse('panels-not-separated', { panel: panel.id, other: names[face] ?? '' });
     names[face] = panel.id;
   }
-  return ok({ piece, graph: graph.value, names });
+  const { faces, halfEdges, portions } = graph.value;
+  const faceAt = (p: Point): number => faceHolding(graph.value, p);
+  return ok({
+    piece,
+    graph: graph.value,
+    names,
+    outlines: faces.map((f) => joinPaths(f.map((h) => (halfEdges[h] as HalfEdge).path))),
+    edgeLengths: piece.edges.map((e) => pathLength(e.path)),
+    portionLengths: portions.map((p) => pathLength(p.path)),
+    dartFaces: piece.darts.map((d) => faceAt(d.tip)),
+    markFaces: piece.marks.map((m) =>
+      m.kind === 'notch' ? -1 : faceAt(m.kind === 'grain' ? midpoint(m.from, m.to) : m.at),
+    ),
+  });
 }
 
 /**
@@ -94,7 +114,7 @@ export function cutPiece(piece: Piece, spec: Pick<SlashSpec, 'cuts' | 'panels'>)
  * Panels never deform; area after = area before + Σ gap areas, exactly. Refuses torn hinges.
  */
 export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DONE): Result<SlashResult, SlashError> {
-  const { piece, graph, names } = divided;
+  const { piece, graph, names, outlines, edgeLengths, portionLengths } = divided;
   const known = new Set(spec.panels.map((p) => p.id));
   const motions = names.map((name): Rigid =>
     known.has(name) ? motionOf(spec.panels, name, at) : { angle: 0, x: 0, y: 0 },
@@ -106,12 +126,12 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
   }
   const panels = names.map((id, f): Panel => ({
     id,
-    outline: joinPaths((graph.faces[f] ?? []).map((h) => (graph.halfEdges[h] as HalfEdge).path)),
+    outline: outlines[f] as Path,
     motion: motions[f] as Rigid,
   }));
   if (motions.every(isRest)) {
     const lengths = Object.fromEntries(
-      piece.edges.map((e) => [e.id, { before: pathLength(e.path), after: pathLength(e.path) }]),
+      piece.edges.map((e, i) => [e.id, { before: edgeLengths[i] as number, after: edgeLengths[i] as number }]),
     );
     return ok({ piece, panels, gaps: [], lengths });
   }
@@ -145,14 +165,14 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     );
     return { ...edge, path: joinPaths(parts) };
   });
-  const faceAt = (p: Point): Rigid => motions[faceHolding(graph, p)] as Rigid;
+  const keptLengths = moved.map(pathLength);
   const onEdge = (edge: string, at_: number): number => {
     let before = 0;
     let after = 0;
     for (const [i, p] of graph.portions.entries()) {
       if (p.edge !== edge) continue;
-      const size = pathLength(p.path);
-      const kept = pathLength(moved[i] as Path);
+      const size = portionLengths[i] as number;
+      const kept = keptLengths[i] as number;
       if (at_ <= before + size + 1e-9) return after + Math.min(kept, Math.max(0, at_ - before - (cutFrom[i] ?? 0)));
       before += size;
       after += kept + (bridges[i] ? pathLength(bridges[i] as Path) : 0);
@@ -162,16 +182,15 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
   const result: Piece = {
     ...piece,
     edges,
-    darts: piece.darts.map((d) => ({ ...d, tip: move(faceAt(d.tip), d.tip) })),
-    marks: piece.marks.map((m): Mark => {
+    darts: piece.darts.map((d, i) => ({ ...d, tip: move(motions[divided.dartFaces[i] as number] as Rigid, d.tip) })),
+    marks: piece.marks.map((m, i): Mark => {
       if (m.kind === 'notch') return { ...m, at: onEdge(m.edge, m.at) };
-      if (m.kind !== 'grain') return { ...m, at: move(faceAt(m.at), m.at) };
-      const by = faceAt({ x: (m.from.x + m.to.x) / 2, y: (m.from.y + m.to.y) / 2 });
-      return { ...m, from: move(by, m.from), to: move(by, m.to) };
+      const by = motions[divided.markFaces[i] as number] as Rigid;
+      return m.kind === 'grain' ? { ...m, from: move(by, m.from), to: move(by, m.to) } : { ...m, at: move(by, m.at) };
     }),
   };
   const lengths = Object.fromEntries(
-    piece.edges.map((e, i) => [e.id, { before: pathLength(e.path), after: pathLength((edges[i] as Edge).path) }]),
+    piece.edges.map((e, i) => [e.id, { before: edgeLengths[i] as number, after: pathLength((edges[i] as Edge).path) }]),
   );
   return ok({ piece: result, panels, gaps: gapsOf(graph, motions, closings), lengths });
 }
