@@ -106,6 +106,18 @@ describe('ample', () => {
     expect(step.overlapArea).toBe(0);
   });
 
+  it('carries out the example of the documentation, to the numbers it states', async () => {
+    const doc = readFileSync(new URL('../docs/cli.md', import.meta.url), 'utf8');
+    const example = /<!-- example -->\s*```json\n([\s\S]*?)```/.exec(doc)?.[1] ?? '';
+    const [step] = (await json('alter', file('example.json', example))).steps;
+    const panel = (id: string) => step.panels.find((p: any) => p.id === id);
+    expect(Math.abs(panel('upperSide').turnDegrees)).toBeCloseTo(9.886, 3);
+    expect(panel('lowerSide').shift.x).toBeCloseTo(20, 3);
+    expect(panel('lowerSide').shift.y).toBeCloseTo(11.244, 3);
+    expect(step.darts[0].legEnds[0].x).toBeCloseTo(242.211, 3);
+    expect(step.darts[0].legEnds[1].y).toBeCloseTo(286.244, 3);
+  });
+
   it('writes PDF and SVG and says which', async () => {
     const out = join(folder, 'out');
     const report = await json(

@@ -42,7 +42,9 @@ test('from the rail to a printed page', async ({ page }) => {
     ).toBeVisible();
     if (stage !== 'Match') await page.keyboard.press('n');
   }
-  await expect(page.getByText(/look at the back at the side seam/)).toBeVisible();
+  await expect(
+    page.getByRole('region', { name: 'Stages' }).getByText(/look at the back at the side seam/),
+  ).toBeVisible();
 
   await page.getByRole('link', { name: /Check/ }).click();
   await expect(page.getByText(/they meet/)).toHaveCount(2);

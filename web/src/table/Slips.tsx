@@ -7,7 +7,7 @@ import { Length } from '../ui/parts.tsx';
 export function Slips({ steps, active }: { readonly steps: readonly DraftStep[]; readonly active: string | null }) {
   const { job } = useParams();
   return (
-    <aside className="overflow-auto border-r border-line p-3 max-[999px]:max-h-36" aria-label="Plan">
+    <aside className="shrink-0 overflow-auto border-r border-line p-3" aria-label="Plan">
       <h2 className="mb-2">Plan</h2>
       {steps.length === 0 && <p className="mb-3">Nothing is planned yet.</p>}
       <ol className="space-y-2">

@@ -1,6 +1,6 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { STAGES, type Run } from '@ample/core/alterations';
-import { sayStep, STAGE_WORDS } from '@ample/core/words';
+import { sayFinding, sayStep, STAGE_WORDS } from '@ample/core/words';
 import { useUnits } from '../store/prefs.ts';
 
 interface Props {
@@ -24,6 +24,15 @@ export function StageStrip({ run, stage, onStage }: Props) {
           {frame?.messages.map((m) => (
             <li key={m.code}>{sayStep(m, units)}</li>
           ))}
+          {STAGES[stage] === 'match' &&
+            run.findings
+              .filter((f) => f.grade !== 'note')
+              .map((f, i) => (
+                <li key={`${f.code}${i}`}>
+                  <strong>{f.grade === 'fault' ? 'Mend: ' : 'Look: '}</strong>
+                  {sayFinding(f, units)}
+                </li>
+              ))}
           {frame?.messages.length === 0 && <li>Nothing to do at this stage.</li>}
         </ol>
       </div>

@@ -69,10 +69,10 @@ export function Table() {
     );
   const run = active?.outcome.ok ? active.outcome.value : null;
   return (
-    <main className="flex h-full flex-col min-[1000px]:grid min-[1000px]:grid-cols-[220px_minmax(0,1fr)_316px] min-[1000px]:grid-rows-[minmax(0,1fr)]">
+    <main className="flex h-full flex-col overflow-auto min-[1000px]:grid min-[1000px]:overflow-hidden min-[1000px]:grid-cols-[220px_minmax(0,1fr)_316px] min-[1000px]:grid-rows-[minmax(0,1fr)]">
       <h1 className="sr-only">The table</h1>
       <Slips steps={draft.steps} active={active?.step.id ?? null} />
-      <div className="flex min-h-[420px] min-w-0 flex-1 flex-col">
+      <div className="flex min-w-0 flex-1 flex-col">
         <MatView original={draft.original} active={active} stage={stage} />
         {run && <StageStrip run={run} stage={stage} onStage={setStage} />}
       </div>
@@ -97,7 +97,7 @@ function MatView({
   const run = active?.step.on && active.outcome.ok ? active.outcome.value : null;
   useZoomKeys(viewport);
   return (
-    <div className="relative min-h-0 flex-1 bg-[#0d332f]">
+    <div className="relative h-[600px] shrink-0 bg-[#0d332f] min-[1000px]:h-auto min-[1000px]:min-h-0 min-[1000px]:flex-1">
       <svg
         ref={svg}
         className="absolute inset-0 h-full w-full touch-none select-none"
@@ -162,6 +162,8 @@ function PieceName({
   readonly k: number;
   readonly altered: boolean;
 }) {
+  // Too far out to read anything on the paper.
+  if (k < 0.7) return null;
   const grain = piece.marks.find((m) => m.kind === 'grain');
   const { bounds } = drawPiece(piece);
   const x =

@@ -23,7 +23,7 @@ export function WorkingsPanel({ draft, active }: { readonly draft: Draft; readon
         : draft.amounts?.all.find((a) => a.school === step.school);
   const run = outcome.ok ? outcome.value : null;
   return (
-    <aside className="overflow-auto border-l border-line p-3" aria-label="Workings">
+    <aside className="shrink-0 border-l border-line p-3 min-[1000px]:overflow-auto" aria-label="Workings">
       {!outcome.ok && step.on && (
         <div className="mb-3">
           <Notice grade="fault">{sayRefusal(outcome.error, units)}</Notice>

@@ -8,7 +8,7 @@ export function AmountSum({ amount }: { readonly amount: Amount }) {
   const { unit, fraction } = useUnits();
   const say = (v: number, sign = false) => formatLength(v, unit, { fraction, sign, bare: true });
   return (
-    <table className="num w-full">
+    <table className="num w-full max-w-[300px]">
       <tbody>
         {amount.terms.map((t, i) => (
           <tr key={t.code}>

@@ -1,0 +1,73 @@
+import { spawn } from 'node:child_process';
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureInstalled, root, tool } from './run.mjs';
+
+/** One picture of every main view, from the demo scenario, at 1280 × 800. */
+await ensureInstalled();
+const { chromium } = await import('@playwright/test');
+const build = await tool('vite/bin/vite.js', ['build', join(root, 'web'), '--logLevel', 'warn']);
+if (build.code !== 0) process.exit(build.code);
+const PORT = 4188;
+const server = spawn(process.execPath, ['--import', 'tsx', join(root, 'server/main.ts')], {
+  cwd: root,
+  env: { ...process.env, PORT: String(PORT) },
+  stdio: 'ignore',
+});
+const base = `http://127.0.0.1:${PORT}`;
+for (let i = 0; i < 50; i++) {
+  if (
+    await fetch(`${base}/api/health`)
+      .then((r) => r.ok)
+      .catch(() => false)
+  )
+    break;
+  await new Promise((r) => setTimeout(r, 200));
+}
+const folder = join(root, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+const args = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args });
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const shot = async (name) => {
+    await page.evaluate(() => document.fonts.ready);
+    await page.waitForTimeout(600);
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+    process.stdout.write(`${name}.png\n`);
+  };
+  await page.goto(base);
+  await shot('rail');
+  for (const station of ['body', 'pattern', 'size', 'plan', 'table', 'check', 'print']) {
+    await page.goto(`${base}/job/marit-causeway/${station}`);
+    await page.getByText('size 4').first().waitFor();
+    await shot(station === 'table' ? 'table-mark' : station);
+    if (station !== 'table') continue;
+    await page.keyboard.press('n');
+    await page.keyboard.press('n');
+    await shot('table-open');
+    for (let i = 0; i < 3; i++) await page.keyboard.press('n');
+    await shot('table-true');
+  }
+  await page.goto(`${base}/job/tove-causeway/table`);
+  await page.getByText('size 5').first().waitFor();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('n');
+  await shot('table-lap');
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await page.goto(`${base}/job/marit-causeway/table`);
+  await page.getByText('size 4').first().waitFor();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('n');
+  await shot('table-tablet');
+} finally {
+  await browser.close();
+  server.kill();
+}
