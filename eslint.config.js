@@ -33,6 +33,11 @@ export default ts.config(
       'jsx-a11y/label-has-associated-control': ['error', { assert: 'either', depth: 4 }],
     },
   },
-  { files: ['scripts/**', 'e2e/**', 'cli/**', 'server/**', '*.config.*'], languageOptions: { globals: globals.node } },
+  {
+    files: ['scripts/**', 'e2e/**', 'cli/**', 'server/**', '*.config.*', '*.cjs'],
+    languageOptions: { globals: globals.node },
+  },
+  // Runs in the page it photographs as well.
+  { files: ['scripts/screenshots.mjs', 'e2e/**'], languageOptions: { globals: globals.browser } },
   { files: ['**/*.test.ts', '**/*.test.tsx'], rules: { '@typescript-eslint/no-explicit-any': 'off' } },
 );

@@ -115,8 +115,7 @@ test('dragging the gap, the bust point, the hinge and the dart tip changes the n
   await page.keyboard.press('n');
   await expect(total(page)).toHaveValue('+4.8');
   await drag('Gap', 14, 0);
-  await expect(total(page)).not.toHaveValue('+4.8');
-  expect(parseFloat(await total(page).inputValue())).toBeGreaterThan(5.5);
+  await expect.poll(async () => parseFloat(await total(page).inputValue())).toBeGreaterThan(5.5);
   await undo.click();
   await expect(total(page)).toHaveValue('+4.8');
 

@@ -3,4 +3,4 @@ export * from './contract.ts';
 export * from './interpreter.ts';
 export * from './values.ts';
 export { armholePath, findFront } from './fullBustSideDart/landmarks.ts';
-export { fullBustSideDart, spreadReach } from './fullBustSideDart/definition.ts';
+export { fullBustSideDart } from './fullBustSideDart/definition.ts';

@@ -6,7 +6,6 @@ import { rectangle, workedFront } from '../testing/shapes.ts';
 import { expectOk, mm } from '../units/index.ts';
 import {
   balancedTip,
-  capDart,
   capPeak,
   checkPiece,
   checkPieces,

@@ -16,7 +16,8 @@ import { workedFront } from '../../testing/shapes.ts';
 import { measureDart, walkSeam } from '../../truing/index.ts';
 import { expectOk } from '../../units/index.ts';
 import { runAlteration, STAGES, type Run, type Values } from '../index.ts';
-import { fullBustSideDart as fba, movedBustPoint } from './definition.ts';
+import { fullBustSideDart as fba } from './definition.ts';
+import { movedBustPoint, spreadReach } from './layout.ts';
 
 const pattern = causewayPattern();
 const run = (pieces: readonly Piece[], values: Values) =>
@@ -178,6 +179,79 @@ describe('on every size of the sample', () => {
     const other = flipped.darts.find((d) => d.kind === 'side')!.tip;
     expect(distance(other, { x: 200 - tip.x, y: tip.y })).toBeLessThan(1e-6);
     expect(roleLength(altered(flipped), 'armhole')).toBeCloseTo(roleLength(front, 'armhole'), 3);
+  });
+});
+
+describe('what the hands are told', () => {
+  const pieces = pattern.sizes['4']!;
+  const says = (values: Values, stage: string) => ran(pieces, values).frames.find((f) => f.stage === stage)!.messages;
+  const codes = (values: Values, stage: string) => says(values, stage).map((m) => m.code);
+
+  it('follows the choices, stage by stage', () => {
+    expect(codes({ total: 40 }, 'mark')).toEqual(['fba.mark.bustPoint', 'fba.mark.lines']);
+    expect(codes({ total: 40 }, 'open')).toEqual(['fba.open']);
+    expect(codes({ total: -12 }, 'open')).toEqual(['fba.lap']);
+    expect(codes({ total: 40 }, 'level')).toEqual(['fba.level.down']);
+    expect(codes({ total: -12 }, 'level')).toEqual(['fba.level.up']);
+    expect(codes({ total: 40 }, 'dart')).toEqual(['fba.bustPoint.middle', 'fba.dart.retip', 'fba.waistDart.wider']);
+    expect(codes({ total: 40, newBustPoint: 'moved', waistDart: 'keep' }, 'dart')).toEqual([
+      'fba.bustPoint.moved',
+      'fba.dart.retip',
+      'fba.waistDart.keep',
+      'fba.waistDart.retip',
+    ]);
+    expect(codes({ total: 40, waistDart: 'keep' }, 'true')).toEqual([
+      'fba.true.armhole',
+      'fba.true.taper',
+      'fba.true.waist',
+      'fba.true.cap',
+      'fba.true.capWaist',
+    ]);
+    expect(codes({ total: -12, waistDart: 'keep' }, 'true')).toContain('fba.true.addBack');
+    expect(codes({ total: 40, waistDart: 'keep', waistWidth: 'keep' }, 'true')).not.toContain('fba.true.taper');
+    expect(codes({ total: 40 }, 'match')).toEqual(['fba.match']);
+  });
+
+  it('gives the amounts that are cut: the spread, the drop and the turn', () => {
+    const [open] = says({ total: 40 }, 'open');
+    const [level] = says({ total: 40 }, 'level');
+    const r = ran(pieces, { total: 40 });
+    const dimension = r.frames.find((f) => f.stage === 'open')!.dimensions[0]!;
+    expect(open!.data['s']).toBe(20);
+    expect(dimension.value).toBe(20);
+    expect(distance(dimension.from, dimension.to)).toBeCloseTo(20, 9);
+    expect(dimension.from.y).toBe(dimension.to.y);
+    const drop = describeMotion(r.panels.find((q) => q.id === 'centreLower')!.motion).shift!;
+    expect(level!.data['dy']).toBeCloseTo(drop.y, 9);
+  });
+
+  it('shows the lines only while they are drawn and cut, the pins throughout', () => {
+    const r = ran(pieces, { total: 40 });
+    for (const f of r.frames) {
+      expect(f.lines.length > 0).toBe(f.stage === 'mark' || f.stage === 'cut');
+      expect(f.points.some((q) => q.kind === 'hinge')).toBe(true);
+    }
+    expect(r.frames.at(-1)!.points.some((q) => q.kind === 'newBustPoint')).toBe(true);
+  });
+
+  it('marks the new bust point and its level; the waist level goes with the waist', () => {
+    const r = ran(pieces, { total: 40 });
+    const after = altered(r);
+    const level = (name: string, piece: Piece) =>
+      piece.marks.find((m) => m.kind === 'level' && m.name === name) as { at: Point };
+    expect(level('bust', after).at.y).toBeCloseTo(r.bustPoint!.y, 9);
+    expect(level('waist', after).at.y).toBeCloseTo(edgeOf(after, 'centreFront')!.path.start.y, 3);
+    expect(r.bustPoint!.x - level('bust', pieces[0]!).at.x).toBeGreaterThan(0);
+    expect(r.bustPoint!.x).toBeCloseTo(
+      pieces[0]!.marks.find((m) => m.kind === 'bustPoint')!.kind === 'bustPoint' ? 93 + 10 : 0,
+      6,
+    );
+  });
+
+  it('knows its reach: a quarter turn', () => {
+    expect(spreadReach({ x: 170, y: 150 }, { x: 95, y: 260 }, 1)).toBe(75);
+    expect(spreadReach({ x: -170, y: 150 }, { x: -95, y: 260 }, -1)).toBe(75);
+    expect(movedBustPoint({ x: 170, y: 150 }, { x: 95, y: 260 }, 1, 75)!.y).toBeCloseTo(150 + Math.hypot(75, 110), 9);
   });
 });
 
