@@ -20,7 +20,12 @@ function useKeys(job: string | undefined, help: () => void): void {
     const onKey = (e: KeyboardEvent) => {
       const command = e.ctrlKey || e.metaKey;
       if (command && e.key.toLowerCase() === 'z' && job) {
-        if (typing(e.target) && (e.target as HTMLInputElement).value !== (e.target as HTMLInputElement).defaultValue)
+        // Half-typed text takes its own undo first.
+        if (
+          e.target instanceof HTMLInputElement &&
+          e.target.type === 'text' &&
+          e.target.value !== e.target.defaultValue
+        )
           return;
         e.preventDefault();
         if (e.shiftKey) history().redo();

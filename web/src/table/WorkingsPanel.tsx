@@ -2,7 +2,7 @@ import { Link, useParams } from 'react-router';
 import { alterationById, type Param } from '@ample/core/alterations';
 import type { Draft, DraftStep } from '@ample/core/draft';
 import { CHOICE_WORDS, PARAM_WORDS, SCHOOL_WORDS, sayFinding, sayRefusal } from '@ample/core/words';
-import { setOwnTotal, setValue, editStep } from '../store/job.ts';
+import { setOwnTotal, setValue, editStep, useJob } from '../store/job.ts';
 import { useUnits } from '../store/prefs.ts';
 import { AmountSum } from '../ui/AmountSum.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
@@ -10,10 +10,17 @@ import { Length, Notice } from '../ui/parts.tsx';
 
 /** Every number of the open step, typed or opened into its sum. */
 export function WorkingsPanel({ draft, active }: { readonly draft: Draft; readonly active: DraftStep | null }) {
+  if (!active) return <aside className="border-l border-line p-3" aria-label="Workings" />;
+  return <StepWorkings key={active.step.id} draft={draft} active={active} />;
+}
+
+function StepWorkings({ draft, active }: { readonly draft: Draft; readonly active: DraftStep }) {
   const units = useUnits();
   const { job } = useParams();
-  if (!active) return <aside className="border-l border-line p-3" aria-label="Workings" />;
-  const { step, total, values, outcome } = active;
+  const { total, outcome } = active;
+  // Choices show at once, as the job has them; the numbers follow with the draft.
+  const step = useJob((s) => s.job?.steps.find((x) => x.id === active.step.id)) ?? active.step;
+  const values = { ...active.values, ...step.values };
   const definition = alterationById(step.alteration);
   const sum =
     step.school === 'own'

@@ -6,7 +6,7 @@ import type { Step } from '@ample/core/formats';
 import { ALTERATION_WORDS, SCHOOL_WORDS, sayFit, sayRefusal } from '@ample/core/words';
 import { bustStep } from '@ample/samples';
 import { useDraft } from '../../store/draft.ts';
-import { editJob, editStep, setOwnTotal } from '../../store/job.ts';
+import { editJob, editStep, setOwnTotal, useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { AmountSum } from '../../ui/AmountSum.tsx';
 import { LengthField } from '../../ui/LengthField.tsx';
@@ -61,7 +61,7 @@ export function Plan() {
 }
 
 function Slip({
-  step: { step, total, outcome },
+  step: { step: drafted, total, outcome },
   index,
   draft,
 }: {
@@ -69,6 +69,8 @@ function Slip({
   readonly index: number;
   readonly draft: Draft;
 }) {
+  // Choices show at once, as the job has them; the sums follow with the draft.
+  const step = useJob((s) => s.job?.steps.find((x) => x.id === drafted.id)) ?? drafted;
   const { job } = useParams();
   const units = useUnits();
   const words = ALTERATION_WORDS[step.alteration];

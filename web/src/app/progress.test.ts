@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest';
+import { draft, type Draft } from '@ample/core/draft';
+import { stepSchema, wearerSchema } from '@ample/core/formats';
+import { bustStep, demoPattern } from '@ample/samples';
+import { pins, reached } from './progress.ts';
+
+const make = (readings: Record<string, number[]>, steps: readonly ReturnType<typeof bustStep>[] = []): Draft =>
+  draft({
+    job: { size: null, sizeMethod: 'highBust', steps: steps.map((s) => stepSchema.parse(s)) },
+    wearer: wearerSchema.parse({
+      format: 'ample-draft/wearer',
+      version: 1,
+      id: 'w',
+      name: 'W',
+      sets: [{ id: 's', date: '2026-10-01', readings }],
+    }),
+    pattern: demoPattern(),
+  });
+const body = { highBust: [873], fullBust: [968] };
+
+describe('the tape', () => {
+  it('is filled as far as the work has come', () => {
+    expect(reached(null)).toBe(1);
+    expect(reached(make({}))).toBe(1);
+    expect(reached(make(body))).toBe(3);
+    expect(reached(make(body, [{ ...bustStep('a'), on: false }]))).toBe(5);
+    expect(reached(make(body, [bustStep('a')]))).toBe(7);
+  });
+
+  it('pins what wants attention where it is mended', () => {
+    expect(pins(null)).toEqual({});
+    expect(pins(make({}))).toEqual({ size: 1 });
+    expect(pins(make(body))).toEqual({});
+    expect(pins(make(body, [bustStep('a')]))).toEqual({ check: 1 });
+    const beyond = { ...bustStep('a'), school: 'own' as const, values: { total: 290 } };
+    expect(pins(make(body, [beyond]))).toEqual({ plan: 1, table: 1 });
+    expect(pins(make({ highBust: [960], fullBust: [880] })).body).toBe(1);
+  });
+});
