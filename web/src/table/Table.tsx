@@ -7,6 +7,7 @@ import { drawPiece } from '@ample/core/formats';
 import type { Box, Point } from '@ample/core/geometry';
 import type { Piece } from '@ample/core/pattern';
 import { useDraft } from '../store/draft.ts';
+import { PieceBoundary } from '../ui/Boundary.tsx';
 import { AlteredPiece } from './AlteredPiece.tsx';
 import { MatGround } from './MatGround.tsx';
 import { PieceView } from './PieceView.tsx';
@@ -110,7 +111,7 @@ function MatView({
             const offset = at[i] ?? { x: 0, y: 0 };
             const altered = run && run.altered === piece.id;
             return (
-              <g key={piece.id}>
+              <PieceBoundary key={piece.id} name={piece.name} of={altered ? run : piece}>
                 {altered ? (
                   <AlteredPiece
                     run={run}
@@ -128,7 +129,7 @@ function MatView({
                   </g>
                 )}
                 <PieceName piece={piece} offset={offset} k={view.k} altered={altered === true && stage > 1} />
-              </g>
+              </PieceBoundary>
             );
           })}
         </g>

@@ -35,3 +35,32 @@ export class Boundary extends Component<Props, { readonly fault: string | null }
     );
   }
 }
+
+interface PieceProps {
+  readonly name: string;
+  /** Changes when the piece does: a new draft is tried again by itself. */
+  readonly of: unknown;
+  readonly children: ReactNode;
+}
+
+/** Keeps a fault in one piece from taking the others off the mat. */
+export class PieceBoundary extends Component<PieceProps, { readonly failed: boolean }> {
+  override state: { readonly failed: boolean } = { failed: false };
+
+  static getDerivedStateFromError() {
+    return { failed: true };
+  }
+
+  override componentDidUpdate(before: PieceProps) {
+    if (this.state.failed && before.of !== this.props.of) this.setState({ failed: false });
+  }
+
+  override render() {
+    if (!this.state.failed) return this.props.children;
+    return (
+      <text x="40" y="60" fontSize="16" fill="#fff" role="alert">
+        {this.props.name} cannot be drawn. Undo the last change.
+      </text>
+    );
+  }
+}

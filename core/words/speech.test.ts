@@ -1,0 +1,63 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { fullBustSideDart, runAlteration } from '../alterations/index.ts';
+import { causewayPattern } from '../drafting/index.ts';
+import { bustAmounts, startingSize } from '../fit/index.ts';
+import { sayBodyProblem, sayFinding, sayFit, sayRefusal, sayStep, type Units } from './index.ts';
+import { checkBody } from '../fit/index.ts';
+
+const pattern = causewayPattern();
+const units = fc.constantFrom<Units>({ unit: 'cm', fraction: 8 }, { unit: 'in', fraction: 16 });
+/** What no sentence may ever show a person. */
+const sound = (text: string) => {
+  expect(text).not.toMatch(/undefined|NaN|Infinity|\[object|null/);
+  expect(text.length).toBeGreaterThan(10);
+  expect(text).toMatch(/[.?]$/);
+};
+
+describe('everything that is ever said is a whole sentence', () => {
+  it('by an alteration, whether it runs or refuses', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...Object.keys(pattern.sizes)),
+        fc.integer({ min: -60, max: 260 }),
+        fc.constantFrom('widen', 'keep'),
+        fc.constantFrom('straight', 'curved', 'keep'),
+        units,
+        (size, total, waistDart, waistWidth, u) => {
+          const pieces = pattern.sizes[size]!;
+          const context = { pieces, seams: pattern.seams, original: pieces, wearer: {} };
+          const run = runAlteration(fullBustSideDart, context, { total, waistDart, waistWidth });
+          if (!run.ok) return sound(sayRefusal(run.error, u));
+          for (const f of run.value.frames) for (const m of f.messages) sound(sayStep(m, u));
+          for (const f of run.value.findings) sound(sayFinding(f, u));
+        },
+      ),
+      { seed: 51, numRuns: 80 },
+    );
+  });
+
+  it('about any body and size', () => {
+    const girth = fc.integer({ min: -50, max: 2600 });
+    fc.assert(
+      fc.property(
+        girth,
+        girth,
+        girth,
+        fc.constantFrom('highBust', 'fullBust'),
+        units,
+        (highBust, fullBust, waist, method, u) => {
+          const body = { highBust, fullBust, waist };
+          for (const p of checkBody(body)) sound(sayBodyProblem(p, u));
+          const choice = startingSize(body, pattern, method as 'highBust' | 'fullBust');
+          if (!choice.ok) return sound(sayRefusal(choice.error, u));
+          for (const r of choice.value.reasons) sound(sayFit(r, u));
+          const amounts = bustAmounts(body, pattern, choice.value.chosen.size);
+          sound(sayFit({ code: amounts.why, data: {} }, u));
+          sound(sayFit({ code: `verdict.${amounts.verdict}`, data: { total: amounts.chosen?.total ?? 0 } }, u));
+        },
+      ),
+      { seed: 52, numRuns: 120 },
+    );
+  });
+});
