@@ -3,7 +3,7 @@ import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { sayRefusal } from '@ample/core/words';
 import { Boundary } from '../ui/Boundary.tsx';
 import { startDrafting, useDraft } from '../store/draft.ts';
-import { history, openJob, startAutosave, useJob, wearerOf } from '../store/job.ts';
+import { closeJob, history, openJob, startAutosave, useJob, wearerOf } from '../store/job.ts';
 import { useLibrary } from '../store/library.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
 import { Help } from './Help.tsx';
@@ -65,7 +65,7 @@ export function Shell() {
   useKeys(id, showHelp);
   useEffect(() => {
     if (id !== undefined) openJob(id);
-    else useJob.setState({ job: null, wearer: null });
+    else closeJob();
   }, [id]);
   useEffect(startAutosave, []);
   useEffect(() => startDrafting(), []);

@@ -5,7 +5,7 @@ import type { Point } from '@ample/core/geometry';
 import type { Job, Step, Wearer } from '@ample/core/formats';
 import type { MeasurementKey, Pattern } from '@ample/core/pattern';
 import type { Refusal } from '@ample/core/units';
-import { saveDocuments, useLibrary } from './library.ts';
+import { putInLibrary, saveDocuments, useLibrary } from './library.ts';
 import { clearJournal, writeJournal } from './journal.ts';
 
 /** The open job: the two documents one edits. Undo is a list of these. */
@@ -32,11 +32,12 @@ export const history = () => useJob.temporal.getState();
 
 /** Opens a job from the library; history starts afresh. */
 export function openJob(id: string): boolean {
+  if (useJob.getState().job?.id === id) return true;
+  flush();
   const { jobs, wearers } = useLibrary.getState();
   const job = jobs.find((j) => j.id === id);
   const wearer = job && wearerOf(job, wearers);
   if (!job || !wearer) return false;
-  if (useJob.getState().job?.id === id) return true;
   history().pause();
   useJob.setState({ job, wearer });
   history().resume();
@@ -143,19 +144,33 @@ export function beginGesture(): { readonly end: () => void; readonly cancel: () 
 let timer: ReturnType<typeof setTimeout> | undefined;
 let saves: Promise<void> = Promise.resolve();
 
-async function save(): Promise<void> {
-  const { job, wearer } = useJob.getState();
-  if (!job || !wearer) return;
+async function save(job: Job, wearer: Wearer): Promise<void> {
   const trouble = await saveDocuments(job, wearer);
   if (!trouble) clearJournal({ job, wearer });
   useSave.setState(trouble ? { state: 'failed', trouble } : { state: 'saved', at: new Date(), trouble: null });
 }
 
+/** Saves the documents as they are at this moment, whatever is opened next. */
 export const saveNow = (): Promise<void> => {
   clearTimeout(timer);
-  saves = saves.then(save);
+  timer = undefined;
+  const { job, wearer } = useJob.getState();
+  if (job && wearer) saves = saves.then(() => save(job, wearer));
   return saves;
 };
+
+/** A change still waiting to be saved is saved before another job takes its place. */
+function flush(): void {
+  const { job, wearer } = useJob.getState();
+  if (timer === undefined || !job || !wearer) return;
+  putInLibrary(job, wearer);
+  void saveNow();
+}
+
+export function closeJob(): void {
+  flush();
+  useJob.setState({ job: null, wearer: null });
+}
 
 /** Saves a moment after every change; the journal holds it until then. */
 export function startAutosave(): () => void {

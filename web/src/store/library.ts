@@ -104,13 +104,15 @@ export async function openLibrary(): Promise<void> {
   }
 }
 
+/** The rail shows a change at once; the database follows. */
+export function putInLibrary(job: Job, wearer: Wearer): void {
+  const put = <T extends { id: string }>(all: readonly T[], one: T): readonly T[] =>
+    all.some((x) => x.id === one.id) ? all.map((x) => (x.id === one.id ? one : x)) : [...all, one];
+  useLibrary.setState((s) => ({ jobs: put(s.jobs, job), wearers: put(s.wearers, wearer) }));
+}
+
 export async function saveDocuments(job: Job, wearer: Wearer): Promise<Refusal | null> {
-  useLibrary.setState((s) => ({
-    jobs: s.jobs.some((j) => j.id === job.id) ? s.jobs.map((j) => (j.id === job.id ? job : j)) : [...s.jobs, job],
-    wearers: s.wearers.some((w) => w.id === wearer.id)
-      ? s.wearers.map((w) => (w.id === wearer.id ? wearer : w))
-      : [...s.wearers, wearer],
-  }));
+  putInLibrary(job, wearer);
   try {
     await db.transaction('rw', [db.jobs, db.wearers], async () => {
       await db.jobs.put(job);

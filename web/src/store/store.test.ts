@@ -5,6 +5,7 @@ import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
 import { readJournal, writeJournal } from './journal.ts';
 import {
   beginGesture,
+  closeJob,
   history,
   openJob,
   saveNow,
@@ -134,6 +135,20 @@ describe('saving', () => {
     writeJournal({ job: useJob.getState().job!, wearer: useJob.getState().wearer! });
     await openLibrary();
     expect(useLibrary.getState().jobs.find((j) => j.id === ID)?.steps[0]?.values['total']).toBe(62);
+  });
+
+  it('a change made just before leaving the job is there when it is opened again, and in the database', async () => {
+    const stop = startAutosave();
+    setOwnTotal('bust', 64);
+    closeJob();
+    expect(useJob.getState().job).toBeNull();
+    openJob(ID);
+    expect(step().values['total']).toBe(64);
+    setOwnTotal('bust', 65);
+    openJob('tove-causeway');
+    await saveNow();
+    stop();
+    expect((await db.jobs.get(ID))?.steps[0]?.values['total']).toBe(65);
   });
 
   it('a torn journal is left alone', () => {

@@ -19,7 +19,13 @@ export function StageStrip({ run, stage, onStage }: Props) {
   };
   return (
     <section aria-label="Stages" className="border-t border-ink bg-page">
-      <div className="h-[116px] overflow-auto px-4 py-2" aria-live="polite">
+      <div
+        className="h-[122px] overflow-auto px-4 py-2 focus-visible:-outline-offset-4"
+        aria-live="polite"
+        role="group"
+        aria-label="What to do now"
+        tabIndex={0}
+      >
         <ol className="max-w-[92ch] list-none space-y-1">
           {frame?.messages.map((m) => (
             <li key={m.code}>{sayStep(m, units)}</li>
