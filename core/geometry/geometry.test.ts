@@ -227,6 +227,18 @@ describe('offset', () => {
     expect(endOf(out[2] as Path)).toEqual(p(0, 80));
   });
 
+  it('lets a short span vanish where its neighbours cross beyond it', () => {
+    // A step of 6 mm in a seam, too short for 15 mm of allowance inside the corner.
+    const step = polyline([p(0, 0), p(50, 0), p(50, -6), p(100, -6)]);
+    for (const d of [15, -15]) {
+      const out = offsetPath(step, d);
+      const ring = spansOf(out).map((s) => s.a);
+      expect(isSimplePolygon([...ring, endOf(out), p(100, 60 * Math.sign(d)), p(0, 60 * Math.sign(d))])).toBe(true);
+      expect(out.start).toEqual(p(0, -d));
+      expect(endOf(out)).toEqual(p(100, -6 - d));
+    }
+  });
+
   it('cuts the loop off where a hollow is tighter than the offset', () => {
     const hollow: CubicSpan = { kind: 'cubic', a: p(0, 0), c1: p(0, 30), c2: p(10, 30), b: p(10, 0) };
     expect(Math.max(...[0.2, 0.5, 0.8].map((t) => Math.abs(curvatureOn(hollow, t))))).toBeGreaterThan(1 / 12);

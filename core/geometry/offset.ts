@@ -56,13 +56,15 @@ function offsetSpan(s: Span, d: number, depth = 0): readonly Span[] {
 export function offsetPath(path: Path, d: number): Path {
   if (d === 0 || path.segments.length === 0) return path;
   const parts = spansOf(path).map((s) => cutLoops(drawn(s, d)));
-  return joinPaths(
+  const joined = joinPaths(
     joinCorners(
       parts,
       parts.map(() => d),
       false,
     ),
   );
+  // A short span between two others can vanish in its offset: its neighbours then cross beyond it.
+  return parts.length > 2 ? cutLoops(joined) : joined;
 }
 
 /** The offset of one span; where nothing of it runs forwards, the straight line between its ends. */

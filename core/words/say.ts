@@ -30,9 +30,10 @@ export function speaker(data: Data, units: Units): Speaker {
   return {
     len,
     signed: (key) => formatLength(value(key), units.unit, { fraction: units.fraction, sign: true }),
+    // What is cut is given to a sixteenth, whatever is shown elsewhere.
     both: (key) => {
       const other = units.unit === 'cm' ? 'in' : 'cm';
-      return `${len(key)} (${formatLength(value(key), other, { fraction: units.fraction })})`;
+      return `${formatLength(value(key), units.unit, { fraction: 16 })} (${formatLength(value(key), other, { fraction: 16 })})`;
     },
     num: (key, digits = 0) => value(key).toFixed(digits),
     text: (key) => String(data[key] ?? ''),
