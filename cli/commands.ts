@@ -10,8 +10,7 @@ import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
 import { flatMeasure, LEVELS } from '@ample/core/pattern';
 import { edgeLengths } from '@ample/core/truing';
 import { ok, refuse, type Result } from '@ample/core/units';
-import { ALTERATION_WORDS, sayFit, sayRefusal, type Units } from '@ample/core/words';
-import { formatLength } from '@ample/core/units';
+import { labelChanges, sayFit, sayRefusal, type Units } from '@ample/core/words';
 import { alterReport } from './report.ts';
 import { loadJob, readFile, type LoadedJob } from './resolve.ts';
 
@@ -143,7 +142,7 @@ async function writeFiles(
         pattern: loaded.pattern.name,
         size: d.size ?? '',
         date: options.date,
-        changes: changesOf(d),
+        changes: labelChanges(d.steps, UNITS),
       },
       original: d.original,
       notes: [],
@@ -153,19 +152,4 @@ async function writeFiles(
     files.push('pattern.pdf');
   }
   return ok(files);
-}
-
-/** What the label on each altered piece says. */
-function changesOf(d: Draft): Readonly<Record<string, string>> {
-  const out: Record<string, string> = {};
-  for (const { step, total, outcome } of d.steps) {
-    if (!step.on || !outcome.ok || total === null) continue;
-    const words = ALTERATION_WORDS[step.alteration];
-    const name = (total < 0 ? words?.lapName : words?.name) ?? step.alteration;
-    const id = outcome.value.altered;
-    out[id] = [out[id], `${name}: ${formatLength(total, 'cm', { sign: true })} over the front`]
-      .filter(Boolean)
-      .join('; ');
-  }
-  return out;
 }

@@ -1,11 +1,11 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureInstalled, root, tool } from './run.mjs';
+import { chromium } from '@playwright/test';
+import { CHROMIUM } from '../e2e/chromium.ts';
+import { root, tool } from './run.mjs';
 
 /** One picture of every main view, from the demo scenario, at 1280 × 800. */
-await ensureInstalled();
-const { chromium } = await import('@playwright/test');
 const build = await tool('vite/bin/vite.js', ['build', join(root, 'web'), '--logLevel', 'warn']);
 if (build.code !== 0) process.exit(build.code);
 const PORT = 4188;
@@ -26,17 +26,7 @@ for (let i = 0; i < 50; i++) {
 }
 const folder = join(root, 'docs/screenshots');
 mkdirSync(folder, { recursive: true });
-const args = [
-  '--headless',
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args });
+const browser = await chromium.launch(CHROMIUM);
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   const shot = async (name) => {

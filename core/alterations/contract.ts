@@ -47,7 +47,7 @@ export interface MarkLine {
 /** A pin, or a point marked in pencil. */
 export interface MarkPoint {
   readonly id: string;
-  readonly kind: 'hinge' | 'bustPoint' | 'newBustPoint' | 'dartTip' | 'hingeInside';
+  readonly kind: 'hinge' | 'bustPoint' | 'newBustPoint';
   readonly at: Point;
 }
 /** A dimension to draw: measured from `from` to `to`, square to what it measures. */

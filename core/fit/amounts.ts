@@ -1,4 +1,5 @@
 import type { Pattern } from '../pattern/index.ts';
+import { ADVICE } from '../units/index.ts';
 import type { Body } from './body.ts';
 import { finishedBust } from './size.ts';
 
@@ -91,8 +92,8 @@ export function bustAmounts(
     why: chosen
       ? `amount.why.${chosen.school}${chosen.school === 'finished' && finished ? `.${finished.from}` : ''}`
       : 'amount.why.nothing',
-    verdict: size_ < 13 ? 'none' : size_ <= 25 ? 'optional' : 'yes',
+    verdict: size_ < ADVICE.smallBust ? 'none' : size_ <= ADVICE.optionalBust ? 'optional' : 'yes',
     missing: [...(fullBust === undefined ? ['fullBust'] : []), ...(highBust === undefined ? ['highBust'] : [])],
-    large: (chosen?.half ?? 0) > 38,
+    large: (chosen?.half ?? 0) > ADVICE.largeSpread,
   };
 }

@@ -65,6 +65,3 @@ export const MEASUREMENT_CATALOGUE: readonly MeasurementDefinition[] = [
   m('skirtLength', 'length', 1, 0, 300, 1200),
   m('height', 'length', 1, 0, 1200, 2200),
 ];
-
-export const definitionOf = (key: MeasurementKey): MeasurementDefinition | undefined =>
-  MEASUREMENT_CATALOGUE.find((d) => d.key === key);

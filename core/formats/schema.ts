@@ -62,4 +62,3 @@ export const jobSchema = z.object({
 export type Wearer = z.infer<typeof wearerSchema>;
 export type Job = z.infer<typeof jobSchema>;
 export type Step = z.infer<typeof stepSchema>;
-export type MeasurementSetDocument = z.infer<typeof measurementSetSchema>;

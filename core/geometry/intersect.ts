@@ -1,3 +1,4 @@
+import { TOL } from '../units/tolerance.ts';
 import { bernsteinRoots } from './roots.ts';
 import { boxesMeet, derivativeOn, hullBox, pointOn, splitSpan, type LineSpan, type Span } from './span.ts';
 import { spansOf, type Path, type PathPlace } from './path.ts';
@@ -14,9 +15,6 @@ export interface PathHit {
   readonly point: Point;
 }
 
-/** How far outside 0..1 a hit may fall and still count, in mm along the span: ends that touch are hits. */
-const REACH = 1e-7;
-
 /** All places where a line span meets any span. A line lying along the other gives no hit. */
 function lineHits(l: LineSpan, other: Span): readonly SpanHit[] {
   const d = sub(l.b, l.a);
@@ -30,12 +28,12 @@ function lineHits(l: LineSpan, other: Span): readonly SpanHit[] {
   const hits: SpanHit[] = [];
   const candidates = new Set(bernsteinRoots(heights));
   // Ends that touch within rounding are hits even when the polynomial just misses zero there.
-  if (Math.abs(heights[0] as number) < REACH) candidates.add(0);
-  if (Math.abs(heights.at(-1) as number) < REACH) candidates.add(1);
+  if (Math.abs(heights[0] as number) < TOL.reach) candidates.add(0);
+  if (Math.abs(heights.at(-1) as number) < TOL.reach) candidates.add(1);
   for (const t of candidates) {
     const point = pointOn(other, t);
     const s = dot(sub(point, l.a), d) / (size * size);
-    if (s * size > -REACH && (s - 1) * size < REACH) hits.push({ s: Math.min(1, Math.max(0, s)), t, point });
+    if (s * size > -TOL.reach && (s - 1) * size < TOL.reach) hits.push({ s: Math.min(1, Math.max(0, s)), t, point });
   }
   return hits;
 }
@@ -46,7 +44,7 @@ function straightHits(p: LineSpan, q: LineSpan): readonly SpanHit[] {
   const v = sub(q.b, q.a);
   const meet = lineMeet(p.a, u, q.a, v);
   if (!meet) return [];
-  const inside = (t: number, size: number): boolean => t * size > -REACH && (t - 1) * size < REACH;
+  const inside = (t: number, size: number): boolean => t * size > -TOL.reach && (t - 1) * size < TOL.reach;
   if (!inside(meet.s, norm(u)) || !inside(meet.r, norm(v))) return [];
   const t = Math.min(1, Math.max(0, meet.r));
   return [{ s: Math.min(1, Math.max(0, meet.s)), t, point: pointOn(q, t) }];
@@ -87,11 +85,11 @@ function curveHits(p: Span, q: Span): readonly SpanHit[] {
     if (!top) break;
     const a = hullBox(top.p);
     const b = hullBox(top.q);
-    if (!boxesMeet(a, b, REACH)) continue;
-    const small = (x: typeof a): boolean => x.maxX - x.minX < 1e-3 && x.maxY - x.minY < 1e-3;
+    if (!boxesMeet(a, b, TOL.reach)) continue;
+    const small = (x: typeof a): boolean => x.maxX - x.minX < TOL.box && x.maxY - x.minY < TOL.box;
     if (small(a) && small(b)) {
       const hit = refine(p, q, (top.s[0] + top.s[1]) / 2, (top.t[0] + top.t[1]) / 2);
-      if (distance(hit.point, pointOn(q, hit.t)) < 1e-4) hits.push(hit);
+      if (distance(hit.point, pointOn(q, hit.t)) < TOL.hit) hits.push(hit);
       continue;
     }
     const halves = (sp: Span, r: readonly [number, number], tiny: boolean) => {
@@ -111,7 +109,7 @@ function curveHits(p: Span, q: Span): readonly SpanHit[] {
 
 /** All hits of two spans with both parameters; symmetric in its arguments; touching ends count. */
 export function intersectSpans(p: Span, q: Span): readonly SpanHit[] {
-  if (!boxesMeet(hullBox(p), hullBox(q), REACH)) return [];
+  if (!boxesMeet(hullBox(p), hullBox(q), TOL.reach)) return [];
   let hits: readonly SpanHit[];
   if (p.kind === 'line' && q.kind === 'line') return straightHits(p, q);
   if (p.kind === 'line') hits = lineHits(p, q);
@@ -119,7 +117,7 @@ export function intersectSpans(p: Span, q: Span): readonly SpanHit[] {
   else hits = curveHits(p, q);
   const distinct: SpanHit[] = [];
   for (const h of hits)
-    if (!distinct.some((d) => distance(d.point, h.point) < 1e-4 && Math.abs(d.s - h.s) < 1e-3)) distinct.push(h);
+    if (!distinct.some((d) => distance(d.point, h.point) < TOL.hit && Math.abs(d.s - h.s) < 1e-3)) distinct.push(h);
   return distinct.sort((a, b) => a.s - b.s);
 }
 
@@ -133,7 +131,9 @@ export function intersectPaths(p: Path, q: Path): readonly PathHit[] {
         if (
           hits.some(
             (k) =>
-              distance(k.point, h.point) < 1e-4 && Math.abs(k.first.span - i) <= 1 && Math.abs(k.second.span - j) <= 1,
+              distance(k.point, h.point) < TOL.hit &&
+              Math.abs(k.first.span - i) <= 1 &&
+              Math.abs(k.second.span - j) <= 1,
           )
         )
           continue;

@@ -45,7 +45,6 @@ export const polyline = (points: readonly Point[]): Path => ({
   segments: points.slice(1).map((to) => ({ kind: 'line', to })),
 });
 
-export const startOf = (path: Path): Point => path.start;
 export const endOf = (path: Path): Point => path.segments.at(-1)?.to ?? path.start;
 
 export function pathLength(path: Path): number {

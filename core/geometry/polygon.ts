@@ -1,7 +1,7 @@
 import { TOL } from '../units/tolerance.ts';
 import { spansOf, type Path } from './path.ts';
 import { pointOn, type Box, type Span } from './span.ts';
-import { cross, distance, lerp, norm, sub, type Point } from './vec.ts';
+import { cross, distance, norm, sub, type Point } from './vec.ts';
 
 /** Steps that keep the chord within `flat` of a cubic, from the bound on its second derivative. */
 function stepsFor(s: Span, flat: number): number {
@@ -45,12 +45,6 @@ export function signedArea(spans: readonly Span[]): number {
   return sum / 20;
 }
 
-export function polygonArea(points: readonly Point[]): number {
-  let sum = 0;
-  for (let i = 0; i < points.length; i++) sum += cross(points[i] as Point, points[(i + 1) % points.length] as Point);
-  return sum / 2;
-}
-
 /** Even–odd test; points on the boundary may fall either way. */
 export function insidePolygon(p: Point, ring: readonly Point[]): boolean {
   let inside = false;
@@ -75,10 +69,6 @@ export function boundsOf(points: readonly Point[]): Box {
   }
   return { minX, minY, maxX, maxY };
 }
-
-/** Even points along a straight line between two points, for seeds and samples. */
-export const between = (a: Point, b: Point, n: number): readonly Point[] =>
-  Array.from({ length: n }, (_, i) => lerp(a, b, (i + 1) / (n + 1)));
 
 /** True when a closed ring of points does not cross itself (shared neighbours aside). */
 export function isSimplePolygon(points: readonly Point[]): boolean {

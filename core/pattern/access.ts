@@ -3,8 +3,6 @@ import {
   flatten,
   insidePolygon,
   joinPaths,
-  pathLength,
-  pointAt,
   signedArea,
   spansOf,
   type Path,
@@ -44,19 +42,10 @@ export function dartShape(piece: Piece, dart: Dart): DartShape {
   return { start: mouth.start, end: endOf(mouth), tip: dart.tip };
 }
 
-export const lengthOf = (piece: Piece, edges: readonly string[]): number =>
-  edges.reduce((sum, id) => sum + pathLength(requireEdge(piece, id).path), 0);
-
 export const bustPointOf = (piece: Piece): Point | undefined => piece.marks.find((m) => m.kind === 'bustPoint')?.at;
 
 export const levelOf = (piece: Piece, name: LevelName): Point | undefined =>
   piece.marks.flatMap((m) => (m.kind === 'level' && m.name === name ? [m.at] : []))[0];
-
-/** Where a notch stands on the seam line. */
-export function notchPoint(piece: Piece, edge: string, at: number): Point | undefined {
-  const found = edgeOf(piece, edge);
-  return found && pointAt(found.path, at);
-}
 
 export const replaceEdge = (piece: Piece, id: string, path: Path): Piece => ({
   ...piece,

@@ -1,14 +1,4 @@
-import {
-  cross,
-  distance,
-  endOf,
-  intersectPaths,
-  lineMeet,
-  pathLength,
-  polyline,
-  sub,
-  type Point,
-} from '../geometry/index.ts';
+import { distance, endOf, intersectPaths, lineMeet, pathLength, polyline, sub, type Point } from '../geometry/index.ts';
 import { refuse, ok, type Result } from '../units/index.ts';
 import { dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
 import type { LevelName, Piece } from './types.ts';
@@ -105,6 +95,3 @@ export function sideDirection(piece: Piece): 1 | -1 {
   if (!centre || !side) return 1;
   return side.path.start.x >= centre.path.start.x ? 1 : -1;
 }
-
-/** Positive when c lies clockwise of a→b; used to tell which leg of a dart is upper. */
-export const sideOf = (a: Point, b: Point, c: Point): number => cross(sub(b, a), sub(c, a));

@@ -62,8 +62,6 @@ export interface SlashGraph {
   readonly rings: readonly (readonly Point[])[];
 }
 
-const SNAP = 1e-4;
-
 /** Cuts broken at every meeting with each other, as straight segments between shared points. */
 function brokenCuts(cuts: readonly Cut[]): readonly { readonly a: Point; readonly b: Point; readonly cut: string }[] {
   const raw = cuts.flatMap((c) => c.points.slice(1).map((b, i) => ({ a: c.points[i] as Point, b, cut: c.id })));
@@ -77,21 +75,21 @@ function brokenCuts(cuts: readonly Cut[]): readonly { readonly a: Point; readonl
       const meet = lineMeet(s.a, u, o.a, v);
       if (
         meet &&
-        meet.s * size > -SNAP &&
-        (meet.s - 1) * size < SNAP &&
-        meet.r * norm(v) > -SNAP &&
-        (meet.r - 1) * norm(v) < SNAP
+        meet.s * size > -TOL.node &&
+        (meet.s - 1) * size < TOL.node &&
+        meet.r * norm(v) > -TOL.node &&
+        (meet.r - 1) * norm(v) < TOL.node
       )
         stops.push(meet.s);
       for (const p of [o.a, o.b]) {
         const t = dot(sub(p, s.a), u) / (size * size);
-        if (t > 0 && t < 1 && distance(lerp(s.a, s.b, t), p) < SNAP) stops.push(t);
+        if (t > 0 && t < 1 && distance(lerp(s.a, s.b, t), p) < TOL.node) stops.push(t);
       }
     });
     const sorted = [...new Set(stops)].filter((t) => t >= 0 && t <= 1).sort((p, q) => p - q);
     return sorted.slice(1).flatMap((t, k) => {
       const t0 = sorted[k] as number;
-      return (t - t0) * size < SNAP ? [] : [{ a: lerp(s.a, s.b, t0), b: lerp(s.a, s.b, t), cut: s.cut }];
+      return (t - t0) * size < TOL.node ? [] : [{ a: lerp(s.a, s.b, t0), b: lerp(s.a, s.b, t), cut: s.cut }];
     });
   });
 }
@@ -110,7 +108,7 @@ export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, G
   if (segments.length === 0) return refuse('cut-too-short');
   const nodes: Point[] = [];
   const nodeAt = (p: Point): number => {
-    const found = nodes.findIndex((n) => distance(n, p) < 2 * SNAP);
+    const found = nodes.findIndex((n) => distance(n, p) < 2 * TOL.node);
     if (found >= 0) return found;
     return nodes.push(p) - 1;
   };

@@ -1,6 +1,27 @@
-import { flatten, isSimplePolygon, pathLength, type Point } from '../geometry/index.ts';
-import { dartShape, edgesWithRole, outlineOf, requireEdge, type Piece, type Seam } from '../pattern/index.ts';
-import { TOL } from '../units/index.ts';
+import {
+  cross,
+  distance,
+  dot,
+  flatten,
+  isSimplePolygon,
+  midpoint,
+  norm,
+  pathLength,
+  sub,
+  unit,
+  type Point,
+} from '../geometry/index.ts';
+import {
+  bustPointOf,
+  dartShape,
+  edgesWithRole,
+  outlineOf,
+  requireEdge,
+  type Dart,
+  type Piece,
+  type Seam,
+} from '../pattern/index.ts';
+import { ADVICE, TOL } from '../units/index.ts';
 import { measureDart } from './dart.ts';
 import { cornerAngle, straightness, walkSeam, type Walk } from './walk.ts';
 
@@ -22,7 +43,6 @@ export type FindingCode =
   | 'waist-not-restored'
   | 'back-needs-look'
   | 'facing-follows'
-  | 'neighbour-follows'
   | 'armhole-changed'
   | 'dart-tip-too-near';
 
@@ -59,10 +79,31 @@ function squareCorners(
   ].filter((c) => c.where !== 'shoulder');
 }
 
+/** Where a dart that aims at the bust point ends too near to it, or beyond it. */
+function checkAim(piece: Piece, dart: Dart): Finding | null {
+  const bustPoint = bustPointOf(piece);
+  if (!bustPoint || (dart.kind !== 'side' && dart.kind !== 'waist' && dart.kind !== 'french')) return null;
+  const { start, end, tip } = dartShape(piece, dart);
+  const mouth = midpoint(start, end);
+  const toBust = sub(bustPoint, mouth);
+  const along = unit(toBust);
+  const reach = sub(tip, mouth);
+  if (Math.abs(cross(reach, along)) > ADVICE.aimsAside) return null;
+  const short = norm(toBust) - dot(reach, along);
+  const at = { piece: piece.id, at: tip };
+  if (short < 0) return { code: 'dart-past-bust-point', grade: 'look', ...at, data: { dart: dart.kind, by: -short } };
+  const by = distance(tip, bustPoint);
+  return by < ADVICE.tipNear
+    ? { code: 'dart-tip-too-near', grade: 'look', ...at, data: { dart: dart.kind, by } }
+    : null;
+}
+
 /** Everything the table would look at on one piece. */
 export function checkPiece(piece: Piece): readonly Finding[] {
   const out: Finding[] = [];
   for (const dart of piece.darts) {
+    const aim = checkAim(piece, dart);
+    if (aim) out.push(aim);
     const shape = dartShape(piece, dart);
     const m = measureDart(shape);
     const by = Math.abs(m.startLeg - m.endLeg);
@@ -74,7 +115,7 @@ export function checkPiece(piece: Piece): readonly Finding[] {
         at: shape.tip,
         data: { dart: dart.kind, by },
       });
-    if (m.intake > 76)
+    if (m.intake > ADVICE.dartLarge)
       out.push({
         code: 'dart-too-large',
         grade: 'look',
@@ -82,7 +123,7 @@ export function checkPiece(piece: Piece): readonly Finding[] {
         at: shape.tip,
         data: { dart: dart.kind, intake: m.intake },
       });
-    if (m.intake < 6)
+    if (m.intake < ADVICE.dartSmall)
       out.push({
         code: 'dart-nearly-gone',
         grade: 'look',
@@ -160,7 +201,7 @@ export function checkPieces(
     const b = walk.second.notches;
     if (a.length > 0 && a.length === b.length) {
       const worst = Math.max(...a.map((n, i) => Math.abs(n.at - (b[i]?.at ?? n.at))));
-      if (worst > 3)
+      if (worst > TOL.notch)
         findings.push({
           code: 'notches-differ',
           grade: 'look',

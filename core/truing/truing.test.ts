@@ -105,6 +105,20 @@ describe('walking seams', () => {
     );
   });
 
+  it('sees a dart that ends at the bust point, and one that runs past it', () => {
+    const front = pattern.sizes['4']![0]!;
+    const side = front.darts.find((d) => d.kind === 'side')!;
+    const bustPoint = front.marks.find((m) => m.kind === 'bustPoint') as { at: Point };
+    const tipped = (x: number) =>
+      checkPiece({ ...front, darts: [{ ...side, tip: p(bustPoint.at.x + x, bustPoint.at.y) }] });
+    expect(tipped(25).map((f) => f.code)).not.toContain('dart-tip-too-near');
+    expect(tipped(8).find((f) => f.code === 'dart-tip-too-near')?.data['by']).toBeCloseTo(8, 6);
+    // The dart slopes a little, so 12 mm across is a hair less along it.
+    expect(Math.abs(Number(tipped(-12).find((f) => f.code === 'dart-past-bust-point')?.data['by']) - 12)).toBeLessThan(
+      0.1,
+    );
+  });
+
   it('sees unequal legs and a centre that is not square', () => {
     const front = workedFront();
     const codes = checkPiece(front).map((f) => f.code);

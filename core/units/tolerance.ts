@@ -20,6 +20,32 @@ export const TOL = {
   squareDegrees: 1.5,
   /** Corners that must run smoothly on across a seam, degrees. */
   smoothDegrees: 3,
-  /** Root finding on parameters. */
-  root: 1e-10,
+  /** Cuts that end or meet within this are joined: the kernel's planar graph needs shared nodes. */
+  node: 1e-4,
+  /** How far past its end a span still counts as met, so that touching ends are hits. */
+  reach: 1e-7,
+  /** Two hits of the same spans closer than this are one hit. */
+  hit: 1e-4,
+  /** Boxes smaller than this are refined by Newton instead of halved again. */
+  box: 1e-3,
+  /** A hinge placed by hand this near the armhole seam line is set onto it. */
+  hinge: 2,
+  /** Notches farther apart than this are worth a look. */
+  notch: 3,
+} as const;
+
+/** The craft's own thresholds, mm: not accuracies but advice. */
+export const ADVICE = {
+  /** Over the whole front: below `small` leave it, up to `optional` only for fitted styles. */
+  smallBust: 13,
+  optionalBust: 25,
+  /** A spread on each half beyond this makes a dart too big for one. */
+  largeSpread: 38,
+  /** A dart that takes up more than this will not press flat; one below the other is not worth sewing. */
+  dartLarge: 76,
+  dartSmall: 6,
+  /** A dart that ends nearer to the bust point than this shows its point. */
+  tipNear: 15,
+  /** A dart this far aside of the bust point does not aim at it. */
+  aimsAside: 40,
 } as const;

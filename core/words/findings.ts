@@ -13,7 +13,8 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
     `The ${s.text('dart')} dart takes up ${s.len('intake')}: too much to press flat in most cloth. Split it in two, or cut it away and leave a seam allowance.`,
   'dart-nearly-gone': (s) =>
     `The ${s.text('dart')} dart takes up only ${s.len('intake')}. Ease it in, or leave it out.`,
-  'dart-past-bust-point': () => 'The dart reaches past the bust point. Bring its tip back.',
+  'dart-past-bust-point': (s) =>
+    `The ${s.text('dart')} dart reaches ${s.len('by')} past the bust point. Bring its tip back.`,
   'corner-not-square': (s) =>
     `The corner at the ${s.text('where')} is ${s.num('angle', 1)}°; on a centre line it must be square, or the two halves meet in a point.`,
   'centre-not-straight': (s) => `The fold is not straight: ${s.len('by')} longer than a straight line.`,
@@ -32,8 +33,7 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
   'back-needs-look': () =>
     'The front has changed and the back has not: look at the back at the side seam and across the shoulder blades before cutting cloth.',
   'facing-follows': () => 'Trace a front facing or lining again from the altered front.',
-  'neighbour-follows': (s) => `${s.text('name')} must follow this change.`,
   'armhole-changed': (s) => `The armhole is ${s.signed('by')} different; the sleeve would no longer fit.`,
   'dart-tip-too-near': (s) =>
-    `The dart ends ${s.len('by')} from the bust point. Bring the tip back, or the point will show.`,
+    `The ${s.text('dart')} dart ends ${s.len('by')} from the bust point. Bring the tip back, or the point will show.`,
 };

@@ -9,6 +9,7 @@ import { STEP_WORDS } from './steps.ts';
 
 export * from './errors.ts';
 export * from './findings.ts';
+export * from './label.ts';
 export * from './fit.ts';
 export * from './measurements.ts';
 export * from './params.ts';

@@ -1,3 +1,5 @@
+import type { Dart } from '../pattern/index.ts';
+
 /** Names of alterations, their values and choices. */
 export const ALTERATION_WORDS: Readonly<
   Record<string, { readonly name: string; readonly lapName: string; readonly about: string }>
@@ -36,21 +38,6 @@ export const CHOICE_WORDS: Readonly<Record<string, string>> = {
   'waistWidth.keep': 'leave the change in',
 };
 
-export const EDGE_WORDS: Readonly<Record<string, string>> = {
-  centreFront: 'centre front',
-  centreBack: 'centre back',
-  neck: 'neck',
-  shoulder: 'shoulder',
-  armhole: 'armhole',
-  side: 'side seam',
-  waist: 'waist',
-  hem: 'hem',
-  princess: 'princess seam',
-  raglan: 'raglan seam',
-  dart: 'dart end',
-  other: 'edge',
-};
-
 export const SEAM_WORDS: Readonly<Record<string, string>> = {
   shoulder: 'Shoulder seam',
   side: 'Side seam',
@@ -58,4 +45,14 @@ export const SEAM_WORDS: Readonly<Record<string, string>> = {
   waist: 'Waist seam',
   armhole: 'Armhole and cap',
   other: 'Seam',
+};
+
+export const DART_WORDS: Readonly<Record<Dart['kind'], string>> = {
+  side: 'Side dart',
+  waist: 'Waist dart',
+  shoulder: 'Shoulder dart',
+  armhole: 'Armhole dart',
+  neck: 'Neck dart',
+  french: 'French dart',
+  other: 'Dart',
 };

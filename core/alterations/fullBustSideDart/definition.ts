@@ -1,7 +1,7 @@
 import { pathLength } from '../../geometry/index.ts';
 import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
 import type { Finding } from '../../truing/index.ts';
-import { degrees, ok, TOL, type Result } from '../../units/index.ts';
+import { ADVICE, degrees, ok, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Program, Values } from '../contract.ts';
 import { choiceOf, numberOf } from '../values.ts';
 import { layOut, slashSpec } from './layout.ts';
@@ -135,8 +135,8 @@ function advice(piece: Piece, total: number): readonly Finding[] {
   const out: Finding[] = [];
   const at = { piece: piece.id, data: { total, s: total / 2 } };
   if (total === 0) return out;
-  if (Math.abs(total) < 13) out.push({ code: 'small-amount', grade: 'note', ...at });
-  if (total / 2 > 38) out.push({ code: 'large-spread', grade: 'look', ...at });
+  if (Math.abs(total) < ADVICE.smallBust) out.push({ code: 'small-amount', grade: 'note', ...at });
+  if (total / 2 > ADVICE.largeSpread) out.push({ code: 'large-spread', grade: 'look', ...at });
   out.push({ code: 'back-needs-look', grade: 'look', ...at });
   out.push({ code: 'facing-follows', grade: 'note', ...at });
   return out;

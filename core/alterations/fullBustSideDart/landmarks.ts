@@ -30,7 +30,7 @@ import {
   type Piece,
 } from '../../pattern/index.ts';
 import { centreLine } from '../../truing/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { Context, Values } from '../contract.ts';
 import { choiceOf, numberOf, pointOf } from '../values.ts';
 
@@ -146,7 +146,7 @@ export function hingeAt(front: Front, share: number): ArmholePlace {
 export function hingeNear(front: Front, p: Point): Result<ArmholePlace> {
   const places = edgesWithRole(front.piece, 'armhole').map((edge) => ({ edge, near: nearestOnPath(edge.path, p) }));
   const best = places.sort((a, b) => a.near.distance - b.near.distance)[0];
-  if (!best || best.near.distance > 2)
+  if (!best || best.near.distance > TOL.hinge)
     return refuse('hinge-not-on-armhole', { piece: front.piece.name, by: best?.near.distance ?? 0 });
   return ok({ edge: best.edge, at: best.near.point });
 }

@@ -4,7 +4,7 @@ import type { Pattern } from '@ample/core/pattern';
 import type { Refusal, Result } from '@ample/core/units';
 import { DEMO_JOBS, DEMO_WEARERS, demoPattern } from '@ample/samples';
 import { AmpleDatabase, type Damaged } from './db.ts';
-import { readJournal } from './journal.ts';
+import { clearJournal, readJournal } from './journal.ts';
 
 /** Everything on the rail and in the drawers. */
 interface Library {
@@ -45,53 +45,81 @@ async function seed(): Promise<void> {
   });
 }
 
-/** Sound documents, and the damaged ones set aside whole. */
-async function load<T extends { id: string }>(
-  kind: Damaged['kind'],
-  rows: readonly unknown[],
-  read: (value: unknown) => Result<T>,
-  remove: (key: string) => Promise<void>,
-): Promise<T[]> {
+interface Read<T> {
+  readonly sound: T[];
+  readonly damaged: readonly Omit<Damaged, 'id'>[];
+}
+
+/** Sound documents, and the damaged ones whole. */
+function readAll<T>(kind: Damaged['kind'], rows: readonly unknown[], read: (value: unknown) => Result<T>): Read<T> {
   const sound: T[] = [];
+  const damaged: Omit<Damaged, 'id'>[] = [];
   for (const raw of rows) {
     const result = read(raw);
     if (result.ok) {
       sound.push(result.value);
       continue;
     }
-    const key = String((raw as { id?: unknown }).id ?? '');
     const { where, what } = result.error.data;
-    await db.damaged.add({
+    damaged.push({
       kind,
-      key,
+      key: String((raw as { id?: unknown }).id ?? ''),
       detail: where === undefined ? result.error.code : `${where}: ${what}`,
       raw,
-    } as Damaged);
-    await remove(key);
+    });
   }
-  return sound;
+  return { sound, damaged };
 }
 
-/** Reads everything from the browser; a journal from a tab that closed in the middle is taken over first. */
+/** Moves damaged documents out of the way; each leaves its place only once it is safe in the other. */
+async function setAside(found: readonly Omit<Damaged, 'id'>[]): Promise<void> {
+  const tables = { wearer: db.wearers, pattern: db.patterns, job: db.jobs };
+  for (const d of found)
+    await db.transaction('rw', [db.damaged, tables[d.kind]], async () => {
+      await db.damaged.add(d as Damaged);
+      await tables[d.kind].delete(d.key);
+    });
+}
+
+/**
+ * Reads everything from the browser; a journal from a tab that closed in the middle is taken over. Reading and
+ * writing fail apart: with a full disk the rail still shows everything there is.
+ */
 export async function openLibrary(): Promise<void> {
-  try {
-    await seed();
-    const journal = readJournal();
-    if (journal) {
-      await db.jobs.put(journal.job);
-      await db.wearers.put(journal.wearer);
+  let trouble: Refusal | null = null;
+  const attempt = async (write: () => Promise<unknown>) => {
+    try {
+      await write();
+    } catch (error) {
+      trouble = storageTrouble(error);
     }
-    const wearers = await load('wearer', await db.wearers.toArray(), readWearer, (k) => db.wearers.delete(k));
-    const patterns = await load('pattern', await db.patterns.toArray(), readPattern, (k) => db.patterns.delete(k));
-    const jobs = await load('job', await db.jobs.toArray(), readJob, (k) => db.jobs.delete(k));
+  };
+  try {
+    await attempt(seed);
+    const wearers = readAll('wearer', await db.wearers.toArray(), readWearer);
+    const patterns = readAll('pattern', await db.patterns.toArray(), readPattern);
+    const jobs = readAll('job', await db.jobs.toArray(), readJob);
+    const found = [...wearers.damaged, ...patterns.damaged, ...jobs.damaged];
+    await attempt(() => setAside(found));
+    const kept = await db.damaged.toArray();
+    // What could not be set aside for want of room is shown all the same, and stays where it is.
+    const stuck = found.filter((d) => !kept.some((k) => k.kind === d.kind && k.key === d.key));
+    const empty = trouble !== null && jobs.sound.length === 0 && wearers.sound.length === 0;
     useLibrary.setState({
       ready: true,
-      wearers,
-      patterns: patterns.length > 0 ? patterns : [demoPattern()],
-      jobs,
-      damaged: await db.damaged.toArray(),
-      trouble: null,
+      wearers: empty ? DEMO_WEARERS : wearers.sound,
+      patterns: patterns.sound.length > 0 ? patterns.sound : [demoPattern()],
+      jobs: empty ? DEMO_JOBS : jobs.sound,
+      damaged: [...kept, ...stuck.map((d, i) => ({ ...d, id: -1 - i }))],
     });
+    const journal = readJournal();
+    if (journal) {
+      const failed = await saveDocuments(journal.job, journal.wearer);
+      if (failed) trouble = failed;
+      // Once the database holds it, an old journal must not bring back what is thrown away later.
+      else clearJournal(journal);
+    }
+    useLibrary.setState({ trouble });
   } catch (error) {
     // Without storage the app still works on the demo; nothing will be kept, and it says so.
     useLibrary.setState({

@@ -75,6 +75,36 @@ describe('the library', () => {
   });
 });
 
+describe('a full disk when the browser opens', () => {
+  const full = () =>
+    Promise.reject(Object.assign(new Error('The quota has been exceeded.'), { name: 'QuotaExceededError' }));
+
+  it('hides none of one’s own jobs: the last change is shown from the journal, and kept there', async () => {
+    const id = await startOwn('Nele', 'Blouse', '2026-11-23');
+    openJob(id);
+    setReading('waist', 0, 713);
+    writeJournal({ job: useJob.getState().job!, wearer: useJob.getState().wearer! });
+    const put = vi.spyOn(db.jobs, 'put').mockImplementation(full as never);
+    await openLibrary();
+    put.mockRestore();
+    const { jobs, wearers, trouble } = useLibrary.getState();
+    expect(jobs.map((j) => j.id)).toContain(id);
+    expect(wearers.find((w) => w.name === 'Nele')?.sets[0]?.readings.waist).toEqual([713]);
+    expect(trouble).toMatchObject({ code: 'storage-full' });
+    expect(readJournal()?.job.id).toBe(id);
+  });
+
+  it('shows a damaged document that cannot be set aside, and leaves it where it is', async () => {
+    await db.jobs.put({ ...DEMO_JOBS[1]!, steps: 'moths' } as never);
+    const add = vi.spyOn(db.damaged, 'add').mockImplementation(full as never);
+    await openLibrary();
+    add.mockRestore();
+    expect(useLibrary.getState().damaged[0]).toMatchObject({ key: DEMO_JOBS[1]!.id });
+    expect(useLibrary.getState().jobs).toHaveLength(2);
+    expect(await db.jobs.get(DEMO_JOBS[1]!.id)).toMatchObject({ steps: 'moths' });
+  });
+});
+
 describe('editing', () => {
   it('undo returns to the exact document, redo to the exact change', () => {
     const before = useJob.getState().job;
@@ -135,6 +165,7 @@ describe('saving', () => {
     writeJournal({ job: useJob.getState().job!, wearer: useJob.getState().wearer! });
     await openLibrary();
     expect(useLibrary.getState().jobs.find((j) => j.id === ID)?.steps[0]?.values['total']).toBe(62);
+    expect(readJournal()).toBeNull();
   });
 
   it('a change made just before leaving the job is there when it is opened again, and in the database', async () => {

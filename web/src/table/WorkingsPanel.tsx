@@ -1,7 +1,7 @@
 import { Link, useParams } from 'react-router';
 import { alterationById, type Param } from '@ample/core/alterations';
 import type { Draft, DraftStep } from '@ample/core/draft';
-import { CHOICE_WORDS, PARAM_WORDS, SCHOOL_WORDS, sayFinding, sayRefusal } from '@ample/core/words';
+import { CHOICE_WORDS, DART_WORDS, PARAM_WORDS, SCHOOL_WORDS, sayFinding, sayRefusal } from '@ample/core/words';
 import { setOwnTotal, setValue, editStep, useJob } from '../store/job.ts';
 import { useUnits } from '../store/prefs.ts';
 import { AmountSum } from '../ui/AmountSum.tsx';
@@ -29,6 +29,7 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
         ? draft.amounts?.chosen
         : draft.amounts?.all.find((a) => a.school === step.school);
   const run = outcome.ok ? outcome.value : null;
+  const side = run?.darts.find((d) => d.kind === 'side');
   return (
     <aside className="shrink-0 border-l border-line p-3 min-[1000px]:overflow-auto" aria-label="Workings">
       {!outcome.ok && step.on && (
@@ -79,20 +80,20 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
             {run.darts.map((d) => (
               <tr key={d.dart} className="border-b border-line">
                 <th scope="row" className="py-1 text-left font-normal">
-                  {d.kind === 'side' ? 'Side dart takes up' : 'Waist dart takes up'}
+                  {DART_WORDS[d.kind]} takes up
                 </th>
                 <td className="text-right">
                   <Length value={d.intake} />
                 </td>
               </tr>
             ))}
-            {run.darts[0] && (
+            {side && (
               <tr className="border-b border-line">
                 <th scope="row" className="py-1 text-left font-normal">
                   Side dart legs, both
                 </th>
                 <td className="text-right">
-                  <Length value={run.darts[0].legs[0]} />
+                  <Length value={side.legs[0]} />
                 </td>
               </tr>
             )}

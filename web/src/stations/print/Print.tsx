@@ -1,9 +1,7 @@
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { pageMap, PAPERS, pathData, writeSvg, type PageMap, type PaperId } from '@ample/core/formats';
-import type { PdfLabel } from '@ample/core/formats/pdf';
-import { ALTERATION_WORDS, sayRefusal } from '@ample/core/words';
-import { formatLength } from '@ample/core/units';
+import { labelChanges, sayRefusal } from '@ample/core/words';
 import textFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff?url';
 import boldFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff?url';
 import { today } from '../../app/time.ts';
@@ -13,22 +11,6 @@ import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { Notice, Station } from '../../ui/parts.tsx';
 import { makePdf } from '../../workers/client.ts';
-import type { Draft } from '@ample/core/draft';
-import type { Units } from '@ample/core/words';
-
-/** What the label on each altered piece says. Inches are written out: printed fonts lack the sign. */
-function changesOf(draft: Draft, { unit, fraction }: Units): PdfLabel['changes'] {
-  const out: Record<string, string> = {};
-  for (const { step, total, outcome } of draft.steps) {
-    if (!step.on || !outcome.ok || total === null) continue;
-    const words = ALTERATION_WORDS[step.alteration];
-    const amount = formatLength(total, unit, { fraction, sign: true }).replace('″', ' in');
-    const line = `${(total < 0 ? words?.lapName : words?.name) ?? step.alteration}: ${amount} over the front`;
-    const id = outcome.value.altered;
-    out[id] = out[id] ? `${out[id]}; ${line}` : line;
-  }
-  return out;
-}
 
 /** Page map at scale, paper, pieces; the files. */
 export function Print() {
@@ -54,7 +36,7 @@ export function Print() {
           pattern: pattern.name,
           size: draft.size ?? '',
           date: today(),
-          changes: changesOf(draft, units),
+          changes: labelChanges(draft.steps, units),
         },
         notes: [],
         fonts: { text: textFont, bold: boldFont },
