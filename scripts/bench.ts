@@ -20,8 +20,9 @@ const pieces = pattern.sizes['4'] as readonly Piece[];
 const front = pieces[0] as Piece;
 const context: Context = { pieces, seams: pattern.seams, original: pieces, wearer: {} };
 
-function median(work: () => unknown, times = 400): number {
-  for (let i = 0; i < times / 4; i++) work();
+/** Median of many runs, after as many to warm up: what a drag meets, not what the first call meets. */
+function median(work: () => unknown, times = 1000): number {
+  for (let i = 0; i < times; i++) work();
   const taken = Array.from({ length: times }, () => {
     const t = performance.now();
     work();

@@ -1,4 +1,5 @@
-import { bisect } from './roots.ts';
+import { TOL } from '../units/tolerance.ts';
+import { solveBetween } from './roots.ts';
 import {
   endOf,
   endTangent,
@@ -60,7 +61,7 @@ export function fairAt(path: Path, at: number, reach: number): Path {
     const over = excess(k * most);
     if (Math.abs(over) < Math.abs(nearest.over)) nearest = { push: k * most, over };
     if (over > 0 === start > 0) continue;
-    push = bisect(excess, Math.min(0, k * most), Math.max(0, k * most), 1e-7);
+    push = solveBetween(excess, 0, k * most, TOL.length);
     break;
   }
   push ??= nearest.push;

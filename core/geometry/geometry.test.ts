@@ -29,6 +29,7 @@ import {
   reversePath,
   rotationAbout,
   signedArea,
+  solveBetween,
   spanLength,
   spansOf,
   splitAtLength,
@@ -186,6 +187,17 @@ describe('intersections', () => {
       }),
       { seed: 16, numRuns: 25 },
     );
+  });
+
+  it('solves between two signs, quickly and to the tolerance', () => {
+    let calls = 0;
+    const f = (x: number) => {
+      calls += 1;
+      return x ** 3 - 2;
+    };
+    expect(solveBetween(f, 0, 2, 1e-10)).toBeCloseTo(Math.cbrt(2), 9);
+    expect(solveBetween((x) => 2 - x ** 3, 2, 0, 1e-10)).toBeCloseTo(Math.cbrt(2), 9);
+    expect(calls).toBeLessThan(25);
   });
 
   it('isolates roots, double ones too', () => {

@@ -26,11 +26,24 @@ function nearestOnSpan(s: Span, p: Point): { readonly t: number; readonly d: num
   const g = (Math.sqrt(5) - 1) / 2;
   let lo = Math.max(0, best.t - 1 / steps);
   let hi = Math.min(1, best.t + 1 / steps);
+  let a = hi - g * (hi - lo);
+  let b = lo + g * (hi - lo);
+  let da = distance(pointOn(s, a), p);
+  let db = distance(pointOn(s, b), p);
   for (let i = 0; i < 40; i++) {
-    const a = hi - g * (hi - lo);
-    const b = lo + g * (hi - lo);
-    if (distance(pointOn(s, a), p) < distance(pointOn(s, b), p)) hi = b;
-    else lo = a;
+    if (da < db) {
+      hi = b;
+      b = a;
+      db = da;
+      a = hi - g * (hi - lo);
+      da = distance(pointOn(s, a), p);
+    } else {
+      lo = a;
+      a = b;
+      da = db;
+      b = lo + g * (hi - lo);
+      db = distance(pointOn(s, b), p);
+    }
   }
   const t = (lo + hi) / 2;
   const d = distance(pointOn(s, t), p);

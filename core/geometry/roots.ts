@@ -102,3 +102,27 @@ export function bisect(f: (x: number) => number, lo: number, hi: number, toleran
   }
   return (a + b) / 2;
 }
+
+/**
+ * A root of a smooth f between two places where it has opposite signs, by the Illinois form of false position: a
+ * handful of evaluations where bisection takes thirty. Stops when |f| is within `zero`.
+ */
+export function solveBetween(f: (x: number) => number, from: number, to: number, zero: number): number {
+  let [a, b] = [from, to];
+  let fa = f(a);
+  let fb = f(b);
+  let x = b;
+  for (let i = 0; i < 60; i++) {
+    x = b - (fb * (b - a)) / (fb - fa);
+    const fx = f(x);
+    if (Math.abs(fx) <= zero) break;
+    if (fx > 0 === fb > 0) fa /= 2;
+    else {
+      a = b;
+      fa = fb;
+    }
+    b = x;
+    fb = fx;
+  }
+  return x;
+}

@@ -140,6 +140,8 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
   graph.halfEdges.forEach((h, i) => h.portions.forEach((p) => faceOfPortion.set(p, graph.faceOf[i] as number)));
   const moved = graph.portions.map((p, i) => movePath(p.path, motions[faceOfPortion.get(i) ?? 0] as Rigid));
   const cutFrom = graph.portions.map(() => 0);
+  // A rigid motion keeps lengths: only what is trimmed is measured again.
+  const keptLengths = [...portionLengths];
   const bridges: (Path | null)[] = graph.portions.map(() => null);
   const closings = new Map<number, Path | null>();
   const n = graph.portions.length;
@@ -154,7 +156,12 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
       return refuse('overlap-too-large', { edge: (graph.portions[i] as Portion).edge });
     moved[i] = joint.before;
     moved[j] = joint.after;
-    cutFrom[j] = (cutFrom[j] ?? 0) + pathLength(after) - pathLength(joint.after);
+    if (joint.before !== before) keptLengths[i] = pathLength(joint.before);
+    if (joint.after !== after) {
+      const kept = pathLength(joint.after);
+      cutFrom[j] = (cutFrom[j] ?? 0) + (keptLengths[j] as number) - kept;
+      keptLengths[j] = kept;
+    }
     bridges[i] = joint.bridge;
     closings.set(node, joint.closing);
   }
@@ -165,7 +172,7 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     );
     return { ...edge, path: joinPaths(parts) };
   });
-  const keptLengths = moved.map(pathLength);
+  const bridgeLengths = bridges.map((b) => (b ? pathLength(b) : 0));
   const onEdge = (edge: string, at_: number): number => {
     let before = 0;
     let after = 0;
@@ -175,7 +182,7 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
       const kept = keptLengths[i] as number;
       if (at_ <= before + size + 1e-9) return after + Math.min(kept, Math.max(0, at_ - before - (cutFrom[i] ?? 0)));
       before += size;
-      after += kept + (bridges[i] ? pathLength(bridges[i] as Path) : 0);
+      after += kept + (bridgeLengths[i] as number);
     }
     return after;
   };
@@ -190,7 +197,13 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     }),
   };
   const lengths = Object.fromEntries(
-    piece.edges.map((e, i) => [e.id, { before: edgeLengths[i] as number, after: pathLength((edges[i] as Edge).path) }]),
+    piece.edges.map((e, i) => {
+      const after = graph.portions.reduce(
+        (sum, q, k) => (q.edge === e.id ? sum + (keptLengths[k] as number) + (bridgeLengths[k] as number) : sum),
+        0,
+      );
+      return [e.id, { before: edgeLengths[i] as number, after }];
+    }),
   );
   return ok({ piece: result, panels, gaps: gapsOf(graph, motions, closings), lengths });
 }
@@ -245,6 +258,8 @@ function gapsOf(
     if (h.cut === null || h.twin < i) return;
     const right = motions[graph.faceOf[i] as number] as Rigid;
     const leftSide = motions[graph.faceOf[h.twin] as number] as Rigid;
+    // Two panels that did not move apart have nothing between them.
+    if (right.angle === leftSide.angle && right.x === leftSide.x && right.y === leftSide.y) return;
     const a = h.path.start;
     const b = endOf(h.path);
     const ring = [move(leftSide, a), move(leftSide, b), move(right, b), move(right, a)];
