@@ -3,6 +3,7 @@ import { bustPointOf, dartShape, edgesWithRole, replaceEdge, type Mark, type Pie
 import {
   cutPiece,
   DONE,
+  NOT_YET,
   movePanels,
   type Divided,
   type Gap,
@@ -128,8 +129,7 @@ function runSlash(
   from: Stage,
   dimensions: readonly Dimension[],
 ): Result<void> {
-  const at =
-    stage === from ? { open: 0, level: 0 } : stage === 'open' ? { open: 1, level: 0 } : stage === 'level' ? DONE : null;
+  const at = stage === from ? NOT_YET : stage === 'open' ? { ...NOT_YET, open: 1 } : stage === 'level' ? DONE : null;
   if (!at) return ok(undefined);
   if (!state.divided) {
     const divided = cutPiece(state.piece, spec);

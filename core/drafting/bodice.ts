@@ -1,6 +1,7 @@
 import { add, midpoint, pathLength, scale, sub, unit, type Point } from '../geometry/index.ts';
 import { mirrorPiece, type ChartRow, type Piece } from '../pattern/index.ts';
 import { capDart } from '../truing/index.ts';
+import { bodyOf, NAPE_DROP, neckWidth, underarmBelowNeck } from './body.ts';
 import { armholeCurve, edge, layOutWaist, leaning, line, neckCurve, openDart, rad } from './parts.ts';
 
 /** Ease on the whole body, mm, drafted into the block. */
@@ -8,43 +9,6 @@ export const BODICE_EASE = { bust: 50, waist: 30 } as const;
 /** Where the side dart leaves the side seam, below the underarm. */
 const DART_BELOW = 55;
 const SETBACK = 25;
-
-interface Body {
-  readonly bust: number;
-  readonly waist: number;
-  readonly neck: number;
-  readonly shoulder: number;
-  readonly crossBack: number;
-  readonly crossFront: number;
-  readonly napeToWaist: number;
-  readonly sideWaist: number;
-  readonly bustHeight: number;
-  readonly bustSpan: number;
-}
-
-function bodyOf(row: ChartRow): Body {
-  const need = (key: keyof ChartRow['body']): number => {
-    const value = row.body[key];
-    if (value === undefined) throw new Error(`drafting: expected ${key} in size ${row.size}`);
-    return value;
-  };
-  return {
-    bust: need('fullBust'),
-    waist: need('waist'),
-    neck: need('neck'),
-    shoulder: need('shoulder'),
-    crossBack: need('crossBack'),
-    crossFront: need('crossFront'),
-    napeToWaist: need('napeToWaist'),
-    sideWaist: need('sideWaist'),
-    bustHeight: need('neckPointToBustPoint'),
-    bustSpan: need('bustSpan'),
-  };
-}
-
-const neckWidth = (b: Body): number => b.neck / 5.4;
-const underarmBelowNeck = (b: Body): number => b.napeToWaist + NAPE_DROP - b.sideWaist - 22;
-const NAPE_DROP = 22;
 
 /** The front: side dart and waist dart aimed at the bust point; centre front at x = 0, neck point at y = 0. */
 export function draftFront(row: ChartRow): Piece {

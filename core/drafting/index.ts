@@ -1,3 +1,4 @@
 export * from './bodice.ts';
 export * from './causeway.ts';
 export * from './chart.ts';
+export * from './samples.ts';

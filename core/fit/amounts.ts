@@ -37,8 +37,9 @@ export interface Amounts {
   readonly large: boolean;
 }
 
-/** Bust ease wanted on a pattern unless the wearer says otherwise, mm. */
-export const wantedBustEase = (pattern: Pattern): number => (pattern.fabric.kind === 'knit' ? 0 : 50);
+/** Bust ease wanted on a pattern unless the wearer says otherwise, mm: the draft's own, else the usual of its cloth. */
+export const wantedBustEase = (pattern: Pattern): number =>
+  pattern.bustEase ?? (pattern.fabric.kind === 'knit' ? 0 : 50);
 
 const sumOf = (terms: readonly Term[]): number => terms.reduce((sum, t) => sum + t.sign * t.value, 0);
 

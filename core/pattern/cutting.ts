@@ -1,16 +1,26 @@
-import { joinPaths, offsetEdges, type Path } from '../geometry/index.ts';
+import { joinPaths, offsetEdges, polyline, type Path } from '../geometry/index.ts';
+import { dartShape } from './access.ts';
 import type { Piece } from './types.ts';
 
 /**
  * The line to cut along: the seam line offset outward by each edge's allowance, corners mitred, dart caps
- * included because they are edges. The fold has no allowance. Closed; derived, never stored.
+ * included because they are edges; a dart cut away is followed along its legs. The fold has no allowance.
+ * Closed; derived, never stored.
  */
 export function cuttingLine(piece: Piece): Path {
-  const allowances = piece.edges.map((e) => (e.id === piece.fold ? 0 : e.allowance));
+  const lines = piece.edges.flatMap((e): readonly { readonly path: Path; readonly allowance: number }[] => {
+    const dart = piece.darts.find((d) => d.mouth === e.id && d.cutAway !== undefined);
+    if (dart?.cutAway === undefined) return [{ path: e.path, allowance: e.id === piece.fold ? 0 : e.allowance }];
+    const { start, end, tip } = dartShape(piece, dart);
+    return [
+      { path: polyline([start, tip]), allowance: dart.cutAway },
+      { path: polyline([tip, end]), allowance: dart.cutAway },
+    ];
+  });
   return joinPaths(
     offsetEdges(
-      piece.edges.map((e) => e.path),
-      allowances,
+      lines.map((l) => l.path),
+      lines.map((l) => l.allowance),
       true,
     ),
   );

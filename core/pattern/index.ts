@@ -6,3 +6,4 @@ export * from './normalise.ts';
 export * from './schema.ts';
 export * from './types.ts';
 export * from './validate.ts';
+export * from './split.ts';

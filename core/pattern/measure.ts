@@ -90,7 +90,11 @@ export function flatMeasure(pieces: readonly Piece[], name: LevelName): Result<n
 
 /** Which way the body's side lies from the centre edge: +1 to the right, −1 to the left. */
 export function sideDirection(piece: Piece): 1 | -1 {
-  const centre = edgesWithRole(piece, piece.part === 'back' ? 'centreBack' : 'centreFront')[0];
+  const centre = [
+    ...edgesWithRole(piece, 'centreFront'),
+    ...edgesWithRole(piece, 'centreBack'),
+    ...edgesWithRole(piece, 'princess'),
+  ][0];
   const side = edgesWithRole(piece, 'side')[0];
   if (!centre || !side) return 1;
   return side.path.start.x >= centre.path.start.x ? 1 : -1;

@@ -28,6 +28,9 @@ export const EDGE_ROLES = [
   'hem',
   'princess',
   'raglan',
+  /** The seam under a cut-on sleeve, from its hem to the side. */
+  'underarm',
+  'sleeveHem',
   'dart',
   'other',
 ] as const;
@@ -50,6 +53,8 @@ export const dartSchema = z.object({
   tip: pointSchema,
   /** Towards which end of the mouth the closed dart is pressed. */
   foldToward: z.enum(['start', 'end']),
+  /** Cut along its legs instead of folded: the seam allowance there, mm; absent for a folded dart. */
+  cutAway: z.number().min(3).max(60).optional(),
 });
 
 export const LEVELS = ['bust', 'waist', 'hip', 'lengthenShorten'] as const;
@@ -69,7 +74,7 @@ export const markSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('drill'), id, at: pointSchema }),
 ]);
 
-export const PARTS = ['front', 'back', 'sleeve', 'skirtFront', 'skirtBack', 'other'] as const;
+export const PARTS = ['front', 'sideFront', 'back', 'sideBack', 'sleeve', 'skirtFront', 'skirtBack', 'other'] as const;
 export const pieceSchema = z.object({
   id,
   name: z.string().min(1).max(120),
@@ -93,7 +98,7 @@ export const seamSideSchema = z.object({
   /** True when the walk runs against the outline. */
   reversed: z.boolean().default(false),
 });
-export const SEAM_KINDS = ['shoulder', 'side', 'princess', 'waist', 'armhole', 'other'] as const;
+export const SEAM_KINDS = ['shoulder', 'side', 'princess', 'raglan', 'waist', 'armhole', 'other'] as const;
 export const seamSchema = z.object({
   id,
   kind: z.enum(SEAM_KINDS),
@@ -157,6 +162,8 @@ export const patternSchema = z.object({
   style: z.enum(['fitted', 'loose']).default('fitted'),
   /** Full bust minus high bust that the draft assumes, mm. */
   draftCup: z.number().min(0).max(400).default(50),
+  /** Ease at the bust that the draft was meant to have, whole body, mm; null takes the usual of its cloth. */
+  bustEase: z.number().min(-400).max(600).nullable().default(null),
   draftedHeight: z.number().min(500).max(2500).nullable().default(null),
   chart: z.array(chartRowSchema).min(1).max(40),
   /** Finished garment measurements printed on the envelope, whole body, mm. */

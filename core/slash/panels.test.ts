@@ -30,8 +30,8 @@ describe('motions', () => {
       panel('a', { kind: 'shift', by: p(10, 4) }),
       panel('b', { kind: 'turn', about: p(5, 5), angle: 0.4 }, 'level'),
     ];
-    expect(motionOf(panels, 'a', { open: 0.5, level: 0 })).toEqual({ angle: 0, x: 5, y: 2 });
-    expect(motionOf(panels, 'b', { open: 1, level: 0.25 }).angle).toBeCloseTo(0.1, 12);
+    expect(motionOf(panels, 'a', { open: 0.5, level: 0, close: 0 })).toEqual({ angle: 0, x: 5, y: 2 });
+    expect(motionOf(panels, 'b', { open: 1, level: 0.25, close: 0 }).angle).toBeCloseTo(0.1, 12);
     expect(distance(move(motionOf(panels, 'b', DONE), p(5, 5)), p(5, 5))).toBeLessThan(1e-12);
   });
 
@@ -43,11 +43,11 @@ describe('motions', () => {
       panel('later', follow('lead', p(10, 0), 'y'), 'level'),
     ];
     for (const open of [0.2, 0.7, 1]) {
-      const led = move(motionOf(panels, 'lead', { open, level: 0 }), p(10, 0));
-      expect(distance(move(motionOf(panels, 'same', { open, level: 0 }), p(10, 0)), led)).toBeLessThan(1e-12);
-      expect(motionOf(panels, 'later', { open, level: 0 })).toEqual({ angle: 0, x: 0, y: 0 });
+      const led = move(motionOf(panels, 'lead', { open, level: 0, close: 0 }), p(10, 0));
+      expect(distance(move(motionOf(panels, 'same', { open, level: 0, close: 0 }), p(10, 0)), led)).toBeLessThan(1e-12);
+      expect(motionOf(panels, 'later', { open, level: 0, close: 0 })).toEqual({ angle: 0, x: 0, y: 0 });
     }
-    expect(motionOf(panels, 'later', { open: 1, level: 0.5 }).y).toBeCloseTo(5 * Math.sin(1), 12);
+    expect(motionOf(panels, 'later', { open: 1, level: 0.5, close: 0 }).y).toBeCloseTo(5 * Math.sin(1), 12);
   });
 
   it('chain one after the other, and refuse to go round in a circle', () => {
@@ -147,7 +147,7 @@ describe('three panels meeting inside a random piece', () => {
         const divided = cutPiece(piece, spec);
         fc.pre(divided.ok);
         if (!divided.ok) return;
-        const at = (open: number) => movePanels(divided.value, spec, { open, level: 0 });
+        const at = (open: number) => movePanels(divided.value, spec, { open, level: 0, close: 0 });
         const now = at(t / 100);
         const next = at((t + 1) / 100);
         fc.pre(now.ok && next.ok);

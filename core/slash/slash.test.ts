@@ -130,7 +130,7 @@ describe('the slash kernel, on random pieces', () => {
   each(
     'gives back the same piece at the beginning of the movement',
     ({ piece, spec }) => {
-      expect(expectOk(slash(piece, spec, { open: 0, level: 0 }), 'slash').piece).toEqual(piece);
+      expect(expectOk(slash(piece, spec, { open: 0, level: 0, close: 0 }), 'slash').piece).toEqual(piece);
     },
     25,
   );
@@ -214,7 +214,8 @@ describe('the slash kernel, by hand', () => {
         { id: 'lower', seed: p(80, 60), motion: follow('upper', p(50, 40)), stage: 'open' },
       ],
     };
-    for (const t of [0.1, 0.5, 0.9, 1]) expect(slash(rectangle(100, 80), spec, { open: t, level: 0 }).ok).toBe(true);
+    for (const t of [0.1, 0.5, 0.9, 1])
+      expect(slash(rectangle(100, 80), spec, { open: t, level: 0, close: 0 }).ok).toBe(true);
   });
 
   it('adds up where three panels meet at a point', () => {

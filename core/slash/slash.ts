@@ -10,6 +10,7 @@ import {
   nearestOnPath,
   pathLength,
   polyline,
+  reversePath,
   signedArea,
   spansOf,
   sub,
@@ -50,6 +51,8 @@ export interface Gap {
   readonly outline: Path;
   /** mm², positive for paper to add, negative for paper that doubles. */
   readonly area: number;
+  /** A dart's wedge folded away, or what is left of it: no paper is added or doubled there. */
+  readonly fold?: boolean;
 }
 
 export interface LengthChange {
@@ -136,6 +139,7 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     return ok({ piece, panels, gaps: [], lengths });
   }
 
+  const folds = new Set(spec.panels.flatMap((p) => (p.fold ? [names.indexOf(p.id)] : [])));
   const faceOfPortion = new Map<number, number>();
   graph.halfEdges.forEach((h, i) => h.portions.forEach((p) => faceOfPortion.set(p, graph.faceOf[i] as number)));
   const moved = graph.portions.map((p, i) => movePath(p.path, motions[faceOfPortion.get(i) ?? 0] as Rigid));
@@ -145,10 +149,13 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
   const bridges: (Path | null)[] = graph.portions.map(() => null);
   const closings = new Map<number, Path | null>();
   const n = graph.portions.length;
+  const folded = (i: number): boolean => folds.has(faceOfPortion.get(i) ?? -1);
   for (let i = 0; i < n; i++) {
     const node = (graph.portions[i] as Portion).node;
     if (node < 0) continue;
     const j = (i + 1) % n;
+    // A folded wedge leaves a straight line from neighbour to neighbour, drawn below.
+    if (folded(i) || folded(j)) continue;
     const before = moved[i] as Path;
     const after = moved[j] as Path;
     const joint = joinPortions(before, after, cutDirection(graph, node, motions));
@@ -166,12 +173,23 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     closings.set(node, joint.closing);
   }
 
-  const edges = piece.edges.map((edge): Edge => {
+  for (let i = 0; i < n; i++) {
+    if (!folded(i)) continue;
+    const before = moved[(i + n - 1) % n] as Path;
+    const after = moved[(i + 1) % n] as Path;
+    if (folded((i + 1) % n)) return refuse('panels-not-separated', { panel: 'fold', other: piece.name });
+    moved[i] = polyline([endOf(before), after.start]);
+    keptLengths[i] = pathLength(moved[i] as Path);
+  }
+  const edges = piece.edges.flatMap((edge): readonly Edge[] => {
     const parts = graph.portions.flatMap((p, i) =>
       p.edge === edge.id ? [moved[i] as Path, ...(bridges[i] ? [bridges[i] as Path] : [])] : [],
     );
-    return { ...edge, path: joinPaths(parts) };
+    const path = joinPaths(parts);
+    // A mouth that has closed is an edge no longer.
+    return folds.size > 0 && pathLength(path) < TOL.join ? [] : [{ ...edge, path }];
   });
+  const gone = (edge: string): boolean => !edges.some((e) => e.id === edge);
   const bridgeLengths = bridges.map((b) => (b ? pathLength(b) : 0));
   const onEdge = (edge: string, at_: number): number => {
     let before = 0;
@@ -188,12 +206,14 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
   };
   const result: Piece = {
     ...piece,
-    edges,
-    darts: piece.darts.map((d, i) => ({ ...d, tip: move(motions[divided.dartFaces[i] as number] as Rigid, d.tip) })),
-    marks: piece.marks.map((m, i): Mark => {
-      if (m.kind === 'notch') return { ...m, at: onEdge(m.edge, m.at) };
+    edges: folds.size > 0 ? rejoined(edges) : edges,
+    darts: piece.darts.flatMap((d, i) =>
+      gone(d.mouth) ? [] : [{ ...d, tip: move(motions[divided.dartFaces[i] as number] as Rigid, d.tip) }],
+    ),
+    marks: piece.marks.flatMap((m, i): readonly Mark[] => {
+      if (m.kind === 'notch') return gone(m.edge) ? [] : [{ ...m, at: onEdge(m.edge, m.at) }];
       const by = motions[divided.markFaces[i] as number] as Rigid;
-      return m.kind === 'grain' ? { ...m, from: move(by, m.from), to: move(by, m.to) } : { ...m, at: move(by, m.at) };
+      return [m.kind === 'grain' ? { ...m, from: move(by, m.from), to: move(by, m.to) } : { ...m, at: move(by, m.at) }];
     }),
   };
   const lengths = Object.fromEntries(
@@ -205,7 +225,7 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
       return [e.id, { before: edgeLengths[i] as number, after }];
     }),
   );
-  return ok({ piece: result, panels, gaps: gapsOf(graph, motions, closings), lengths });
+  return ok({ piece: result, panels, gaps: gapsOf(graph, motions, closings, folds), lengths });
 }
 
 /** Cut and move in one go. */
@@ -247,6 +267,7 @@ function gapsOf(
   graph: SlashGraph,
   motions: readonly Rigid[],
   closings: ReadonlyMap<number, Path | null>,
+  folds: ReadonlySet<number>,
 ): readonly Gap[] {
   const gaps: Gap[] = [];
   const push = (cut: string | null, parts: readonly Path[]) => {
@@ -256,6 +277,7 @@ function gapsOf(
   };
   graph.halfEdges.forEach((h, i) => {
     if (h.cut === null || h.twin < i) return;
+    if (folds.has(graph.faceOf[i] as number) || folds.has(graph.faceOf[h.twin] as number)) return;
     const right = motions[graph.faceOf[i] as number] as Rigid;
     const leftSide = motions[graph.faceOf[h.twin] as number] as Rigid;
     // Two panels that did not move apart have nothing between them.
@@ -270,12 +292,40 @@ function gapsOf(
     const ring = turnAround(
       graph,
       out.map(({ i }) => i),
-    ).map((f) => move(motions[f] as Rigid, p));
+    )
+      .filter((f) => !folds.has(f))
+      .map((f) => move(motions[f] as Rigid, p));
     if (ring.length === 0) return;
     const closing = closings.get(node);
     push(null, closing ? [closing, polyline([endOf(closing), ...ring])] : [polyline([...ring, ring[0] as Point])]);
   });
+  // A folded wedge goes; what is left of it lies between its legs as its neighbours carry them.
+  for (const f of folds) {
+    const face = (graph.faces[f] as readonly number[]).map((i) => graph.halfEdges[i] as HalfEdge);
+    const was = joinPaths(face.map((h) => h.path));
+    gaps.push({ cut: null, outline: was, area: -signedArea(spansOf(was)), fold: true });
+    const legs = face.filter((h) => h.cut !== null);
+    const now = joinPaths(
+      legs.map((h) => {
+        const twin = (graph.halfEdges[h.twin] as HalfEdge).path;
+        return reversePath(movePath(twin, motions[graph.faceOf[h.twin] as number] as Rigid));
+      }),
+    );
+    const closed = joinPaths([now, polyline([endOf(now), now.start])]);
+    gaps.push({ cut: null, outline: closed, area: signedArea(spansOf(closed)), fold: true });
+  }
   return gaps;
+}
+
+/** Closes the rounding left where a vanished mouth let two edges meet. */
+function rejoined(edges: readonly Edge[]): readonly Edge[] {
+  return edges.map((edge, i) => {
+    const before = edges[(i + edges.length - 1) % edges.length] as Edge;
+    const start = endOf(before.path);
+    return distance(start, edge.path.start) === 0 || distance(start, edge.path.start) > TOL.join
+      ? edge
+      : { ...edge, path: { start, segments: edge.path.segments } };
+  });
 }
 
 /** Faces around a node in clockwise order, beginning after the outline where there is one. */

@@ -187,6 +187,7 @@ export function checkPieces(
       });
     if (seam.kind === 'shoulder' || seam.kind === 'side')
       [0, 1].forEach((k) => {
+        if (walk.first.meets[k] === 'princess') return;
         const sum = (walk.first.corners[k] ?? 0) + (walk.second.corners[k] ?? 0);
         const was = drafted ? (drafted.first.corners[k] ?? 0) + (drafted.second.corners[k] ?? 0) : 180;
         if (Math.abs(sum - 180) > TOL.smoothDegrees + Math.abs(was - 180))

@@ -11,6 +11,8 @@ export interface WalkedSide {
   readonly joints: readonly number[];
   /** Interior corner angles at the start and the end of the walk, degrees. */
   readonly corners: readonly [number, number];
+  /** The edges that meet the walk at its two ends: a princess seam runs on there, nothing need be square. */
+  readonly meets: readonly [string, string];
 }
 
 export interface Walk {
@@ -48,7 +50,13 @@ export function walkSide(piece: Piece, side: SeamSide): WalkedSide {
   const corners: readonly [number, number] = side.reversed
     ? [cornerAngle(piece, first, 'end'), cornerAngle(piece, last, 'start')]
     : [cornerAngle(piece, first, 'start'), cornerAngle(piece, last, 'end')];
-  return { piece: piece.id, length, notches: notches.sort((a, b) => a.at - b.at), joints, corners };
+  const n = piece.edges.length;
+  const beside = (id: string, step: number): string =>
+    piece.edges[(piece.edges.findIndex((e) => e.id === id) + step + n) % n]?.role ?? '';
+  const meets: readonly [string, string] = side.reversed
+    ? [beside(first, 1), beside(last, -1)]
+    : [beside(first, -1), beside(last, 1)];
+  return { piece: piece.id, length, notches: notches.sort((a, b) => a.at - b.at), joints, corners, meets };
 }
 
 /** Walks the two sides of a seam against each other. Throws where the seam names what is not there. */
