@@ -1,6 +1,8 @@
 export * from './catalogue.ts';
 export * from './contract.ts';
 export * from './interpreter.ts';
+export * from './propose.ts';
 export * from './values.ts';
-export { armholePath, findFront } from './fullBustSideDart/landmarks.ts';
+export { findFront } from './bust/front.ts';
+export { hingePath } from './bust/landmarks.ts';
 export { fullBustSideDart } from './fullBustSideDart/definition.ts';

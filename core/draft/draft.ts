@@ -12,7 +12,7 @@ import {
   type SizeError,
 } from '../fit/index.ts';
 import type { Job, Step, Wearer } from '../formats/schema.ts';
-import type { Pattern, Piece } from '../pattern/index.ts';
+import type { Pattern, Piece, Seam } from '../pattern/index.ts';
 import { checkPieces, type CheckReport } from '../truing/index.ts';
 import { refuse, type Refusal, type Result } from '../units/index.ts';
 
@@ -40,6 +40,8 @@ export interface Draft {
   readonly original: readonly Piece[];
   readonly steps: readonly DraftStep[];
   readonly pieces: readonly Piece[];
+  /** The seams, naming the edges as the steps left them. */
+  readonly seams: readonly Seam[];
   readonly check: CheckReport;
   readonly refusal: Refusal | null;
 }
@@ -70,6 +72,7 @@ export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache)
         : null;
 
   let pieces = original;
+  let seams: readonly Seam[] = pattern.seams;
   const steps: DraftStep[] = [];
   for (const [i, step] of job.steps.entries()) {
     const { total, values } = valuesOf(step, amounts);
@@ -78,10 +81,21 @@ export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache)
     const done =
       kept && kept.from === pieces && kept.key === key
         ? kept.done
-        : { step, total, values, outcome: runStep(step, total, values, pieces, pattern, original, body, bodyProblems) };
+        : {
+            step,
+            total,
+            values,
+            outcome: runStep(
+              step,
+              total,
+              values,
+              { pieces, seams, original, originalSeams: pattern.seams, wearer: wearerOf(body) },
+              bodyProblems,
+            ),
+          };
     if (cache) cache.steps[i] = { from: pieces, key, done };
     steps.push(done);
-    if (step.on && done.outcome.ok) pieces = done.outcome.value.pieces;
+    if (step.on && done.outcome.ok) ({ pieces, seams } = done.outcome.value);
   }
   return {
     body,
@@ -92,38 +106,34 @@ export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache)
     original,
     steps,
     pieces,
-    check: checkPieces(pieces, pattern.seams, original),
+    seams,
+    check: checkPieces(pieces, seams, original, pattern.seams),
     refusal,
   };
 }
+
+const wearerOf = (body: Body): Context['wearer'] => ({
+  ...(body.neckPointToBustPoint !== undefined ? { neckPointToBustPoint: body.neckPointToBustPoint } : {}),
+  ...(body.bustSpan !== undefined ? { bustSpan: body.bustSpan } : {}),
+});
 
 function runStep(
   step: Step,
   total: number | null,
   values: Values,
-  pieces: readonly Piece[],
-  pattern: Pattern,
-  original: readonly Piece[],
-  body: Body,
+  context: Context,
   problems: readonly BodyProblem[],
 ): Result<Run> {
   const definition = alterationById(step.alteration);
   if (!definition) return refuse('alteration-unknown', { alteration: step.alteration });
   if (definition.revision !== step.revision)
     return refuse('alteration-revision', { alteration: step.alteration, revision: step.revision });
-  if (pieces.length === 0) return refuse('no-pieces');
-  const stop = problems.find((p) => p.grade === 'stop');
-  if (stop && step.school !== 'own') return refuse('body-impossible', { key: stop.key });
-  if (total === null) return refuse('amount-unknown', { school: step.school });
-  const context: Context = {
-    pieces,
-    seams: pattern.seams,
-    original,
-    wearer: {
-      ...(body.neckPointToBustPoint !== undefined ? { neckPointToBustPoint: body.neckPointToBustPoint } : {}),
-      ...(body.bustSpan !== undefined ? { bustSpan: body.bustSpan } : {}),
-    },
-  };
+  if (context.pieces.length === 0) return refuse('no-pieces');
+  if (definition.amount === 'total') {
+    const stop = problems.find((p) => p.grade === 'stop');
+    if (stop && step.school !== 'own') return refuse('body-impossible', { key: stop.key });
+    if (total === null) return refuse('amount-unknown', { school: step.school });
+  }
   return runAlteration(definition, context, values);
 }
 
@@ -138,9 +148,14 @@ export function valuesOf(
       : step.school === 'auto'
         ? amounts?.chosen
         : amounts?.all.find((a) => a.school === step.school);
-  const typed = typeof step.values['total'] === 'number' ? step.values['total'] : null;
-  const total = step.school === 'own' ? typed : (chosen?.total ?? null);
   const definition = alterationById(step.alteration);
+  // What is not measured by the bust has its amount among its own values.
+  if (definition && definition.amount !== 'total') return { total: null, values: step.values };
+  const typed = typeof step.values['total'] === 'number' ? step.values['total'] : null;
+  // A knit takes the share asked for instead of the one that goes with its stretch.
+  const share =
+    chosen?.school === 'knit' && step.knitFactor !== null && chosen.factor > 0 ? step.knitFactor / chosen.factor : 1;
+  const total = step.school === 'own' ? typed : chosen ? chosen.total * share : null;
   const suggested = definition && total !== null ? definition.suggest(total) : {};
   return { total, values: { ...suggested, ...step.values, ...(total !== null ? { total } : {}) } };
 }

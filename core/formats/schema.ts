@@ -32,6 +32,8 @@ export const stepSchema = z.object({
   revision: z.number().int().min(1),
   /** Which sum gives the amount; `own` takes values.total as typed. */
   school: z.enum(['auto', 'finished', 'chart', 'cup', 'whole', 'knit', 'own']).default('auto'),
+  /** Share of the amount a knit takes, chosen by hand; null follows the stretch. */
+  knitFactor: z.number().min(0).max(1).nullable().default(null),
   values: z.record(z.string().max(80), valueSchema).default({}),
   side: z.enum(['both', 'left', 'right']).default('both'),
   on: z.boolean().default(true),
@@ -40,7 +42,7 @@ export const stepSchema = z.object({
 // Strict, so that an inline document with a mistake is never mistaken for a reference to one.
 const fileRef = z.strictObject({ file: z.string().min(1).max(400) });
 const idRef = z.strictObject({ id });
-const sampleRef = z.strictObject({ sample: z.enum(['causeway']) });
+const sampleRef = z.strictObject({ sample: id });
 
 export const jobSchema = z.object({
   format: z.literal('ample-draft/job'),

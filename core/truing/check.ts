@@ -164,6 +164,7 @@ export function checkPieces(
   pieces: readonly Piece[],
   seams: readonly Seam[],
   baseline?: readonly Piece[],
+  baselineSeams: readonly Seam[] = seams,
 ): CheckReport {
   // A piece that is the baseline's own was looked over when it was drafted.
   const findings: Finding[] = pieces.flatMap((p) => (baseline?.includes(p) ? [] : checkPiece(p)));
@@ -171,7 +172,8 @@ export function checkPieces(
   const walks = seams.filter(has).map((seam) => walkSeam(pieces, seam));
   for (const walk of walks) {
     const { seam } = walk;
-    const drafted = baseline ? walkSeam(baseline, seam) : undefined;
+    const then = baselineSeams.find((s) => s.id === seam.id);
+    const drafted = baseline && then ? walkSeam(baseline, then) : undefined;
     if (Math.abs(walk.difference) > TOL.seam + Math.abs(drafted?.difference ?? 0))
       findings.push({
         code: 'seam-lengths-differ',

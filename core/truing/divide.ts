@@ -1,5 +1,14 @@
 import { distance, endOf, fairAt, kinkAt, pathLength, polyline, type Path, type Point } from '../geometry/index.ts';
-import { dartShape, freshId, type Dart, type Edge, type Mark, type Piece } from '../pattern/index.ts';
+import {
+  dartShape,
+  freshId,
+  type Dart,
+  type Edge,
+  type Mark,
+  type Piece,
+  type Seam,
+  type SeamSide,
+} from '../pattern/index.ts';
 
 /** Half of a piece divided along two darts: where it was cut, and how the seam between the halves is named. */
 export interface DividedPiece {
@@ -121,4 +130,26 @@ function fairCorners(path: Path, reach: number): Path {
     if (Math.abs(kinkAt(out, at)) > 1e-6) out = fairAt(out, at, reach);
   });
   return out;
+}
+
+/** Seams that named edges of the undivided piece name the part that has them now; the new seam between the parts is added. */
+export function seamsAfterDivision(seams: readonly Seam[], before: Piece, centre: Piece, side: Piece): readonly Seam[] {
+  const follow = (s: SeamSide): SeamSide =>
+    s.piece === before.id && s.edges.every((e) => side.edges.some((x) => x.id === e)) ? { ...s, piece: side.id } : s;
+  const whole = (s: SeamSide): boolean => {
+    const owner = [centre, side].find((p) => p.id === s.piece);
+    return !owner || s.edges.every((e) => owner.edges.some((x) => x.id === e));
+  };
+  return [
+    ...seams
+      .map((s) => ({ ...s, first: follow(s.first), second: follow(s.second) }))
+      .filter((s) => whole(s.first) && whole(s.second)),
+    {
+      id: 'princess front',
+      kind: 'princess',
+      ease: 0,
+      first: { piece: centre.id, edges: ['princess'], reversed: false },
+      second: { piece: side.id, edges: ['princess'], reversed: true },
+    },
+  ];
 }

@@ -6,3 +6,4 @@ export * from './width.ts';
 export * from './divide.ts';
 export * from './rotate.ts';
 export * from './rotateDart.ts';
+export * from './redraw.ts';

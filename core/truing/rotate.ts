@@ -151,7 +151,7 @@ const blocked = (piece: Piece, from: Point, to: Point): boolean =>
 
 /** What a dart in an edge of this role is called; one low in the side that runs up to the bust is a French dart. */
 export function kindOfDart(role: Edge['role'], mouth: Point, tip: Point): Dart['kind'] {
-  if (role === 'side') return mouth.y - tip.y > 0.7 * Math.abs(mouth.x - tip.x) ? 'french' : 'side';
+  if (role === 'side') return mouth.y - tip.y > 0.5 * Math.abs(mouth.x - tip.x) ? 'french' : 'side';
   if (role === 'waist' || role === 'hem') return 'waist';
   return role === 'shoulder' || role === 'armhole' || role === 'neck' ? role : 'other';
 }

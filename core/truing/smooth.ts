@@ -1,10 +1,18 @@
 import {
+  blend,
+  endOf,
+  endTangent,
   fairAt,
+  joinPaths,
   kinkAt,
   nearestLength,
+  pathFromSpans,
   pathLength,
   spansOf,
   spanLength,
+  splitAtLength,
+  startTangent,
+  subPath,
   type Path,
   type Point,
 } from '../geometry/index.ts';
@@ -41,6 +49,32 @@ function jointNear(path: Path, near: Point): number {
     }
   }
   return gap < 1 ? best : wanted;
+}
+
+/**
+ * Draws the part of a path between two arc lengths again as one curve that leaves and arrives in the old
+ * directions, as near to the old length as such a curve comes without a bulge. The ends never move.
+ */
+export function fairRun(path: Path, from: number, to: number): Path {
+  const total = pathLength(path);
+  const a = Math.max(0, from);
+  const b = Math.min(total, to);
+  if (b - a < 2) return path;
+  const [head] = splitAtLength(path, a);
+  const [, tail] = splitAtLength(path, b);
+  const run = subPath(path, a, b);
+  const drawn = (handle: number): Path =>
+    pathFromSpans([blend(run.start, startTangent(run), endOf(run), endTangent(run), handle)]);
+  const goal = pathLength(run);
+  // Longer handles make a longer curve; beyond these it would bulge or fold back.
+  let low = 0.2;
+  let high = 0.62;
+  for (let i = 0; i < 40; i++) {
+    const middle = (low + high) / 2;
+    if (pathLength(drawn(middle)) < goal) low = middle;
+    else high = middle;
+  }
+  return joinPaths([head, drawn((low + high) / 2), tail].filter((p) => p.segments.length > 0));
 }
 
 /** Smooths every kink inside an edge sharper than `least` radians, length held; used on waists after a spread. */

@@ -44,6 +44,8 @@ export const ADVICE = {
   /** A dart that takes up more than this will not press flat; one below the other is not worth sewing. */
   dartLarge: 76,
   dartSmall: 6,
+  /** A side seam takes up this much as ease without a dart. */
+  easeMost: 15,
   /** A dart that ends nearer to the bust point than this shows its point. */
   tipNear: 15,
   /** A dart this far aside of the bust point does not aim at it. */

@@ -1,0 +1,44 @@
+import type { AlterationDefinition } from '../contract.ts';
+import { findFront, type BustHow } from '../bust/front.ts';
+import { BUST_REFUSALS, pick, suggestSetback } from '../bust/params.ts';
+import { bustProgram } from '../bust/program.ts';
+import { seamsHold } from '../bust/promises.ts';
+import { suits } from '../bust/suits.ts';
+
+const HOW: BustHow = { hinge: 'armhole', dart: 'none' };
+
+export const fullBustNoDart: AlterationDefinition = {
+  id: 'full-bust-no-dart',
+  revision: 1,
+  family: 'bust',
+  params: pick(
+    'total',
+    'ending',
+    'whose',
+    'bustPoint',
+    'hinge',
+    'hingePoint',
+    'below',
+    'setback',
+    'newBustPoint',
+    'waistWidth',
+  ),
+  amount: 'total',
+  requires: ['centreFront', 'armhole', 'side'],
+  refusals: [...BUST_REFUSALS, 'armhole-missing', 'front-has-side-dart', 'too-much-to-ease'],
+  examples: [
+    { name: 'newDart', on: 'causeway-shirt', values: { total: 40 } },
+    { name: 'intoHem', on: 'causeway-shirt', values: { total: 24, ending: 'hem' } },
+    { name: 'eased', on: 'causeway-shirt', values: { total: 14, ending: 'ease' } },
+    { name: 'small', on: 'causeway-shirt', values: { total: -20 } },
+  ],
+  source:
+    'The three-line slash of a front without darts; the opening is kept as a dart, let down to the hem, or eased.',
+  suggest: suggestSetback,
+  suits: (pieces) => {
+    const front = pieces.find((p) => p.part === 'front');
+    return suits(findFront(pieces, HOW), 'no-dart', front && front.darts.length > 0 ? 'possible' : 'best');
+  },
+  plan: (context, values) => bustProgram(context, values, HOW),
+  holds: seamsHold,
+};
