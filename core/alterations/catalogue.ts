@@ -10,6 +10,16 @@ import { fullBustRaglan } from './fullBustRaglan/definition.ts';
 import { fullBustShoulderDart } from './fullBustShoulderDart/definition.ts';
 import { fullBustSideDart } from './fullBustSideDart/definition.ts';
 import { fullBustWaistDart } from './fullBustWaistDart/definition.ts';
+import { bustPoint } from './bustPoint/definition.ts';
+import { dartCutAway } from './dartCutAway/definition.ts';
+import { dartEase } from './dartEase/definition.ts';
+import { dartRaise } from './dartRaise/definition.ts';
+import { dartRotate } from './dartRotate/definition.ts';
+import { dartSetback } from './dartSetback/definition.ts';
+import { dartSplit } from './dartSplit/definition.ts';
+import { dartWaistWidth } from './dartWaistWidth/definition.ts';
+import { princessApex } from './princessApex/definition.ts';
+import { princessLine } from './princessLine/definition.ts';
 
 /** Every alteration the app knows. One line each. */
 export const CATALOGUE: readonly AlterationDefinition[] = [
@@ -24,6 +34,16 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   fullBustPrincessArmhole,
   fullBustPrincessShoulder,
   fullBustCutOnSleeve,
+  bustPoint,
+  dartRaise,
+  dartSetback,
+  dartRotate,
+  dartSplit,
+  dartCutAway,
+  dartEase,
+  dartWaistWidth,
+  princessApex,
+  princessLine,
 ];
 
 export const alterationById = (id: string): AlterationDefinition | undefined => CATALOGUE.find((d) => d.id === id);

@@ -11,7 +11,18 @@ import {
   startTangent,
   type Path,
 } from './path.ts';
-import { curvatureOn, derivativeOn, pointOn, splitSpan, tangentOn, type CubicSpan, type Span } from './span.ts';
+import { spanLength } from './length.ts';
+import {
+  boxesMeet,
+  curvatureOn,
+  derivativeOn,
+  hullBox,
+  pointOn,
+  splitSpan,
+  tangentOn,
+  type CubicSpan,
+  type Span,
+} from './span.ts';
 import { add, cross, distance, left, lineMeet, norm, scale, sub, type Point } from './vec.ts';
 
 /** A mitre longer than this many allowances is cut off square: a spike is no use on a table. */
@@ -100,6 +111,41 @@ function firstCrossing(spans: readonly Span[]): { i: number; j: number; s: numbe
       if (hit) return { i, j, s: hit.s, t: hit.t };
     }
   return null;
+}
+
+/**
+ * A closed path without the loops it makes over itself: at each crossing the shorter way round is left out, as
+ * where a notch is narrower than the allowance around it. At most eight loops.
+ */
+export function dropLoops(path: Path): Path {
+  let spans: readonly Span[] = spansOf(path);
+  for (let guard = 0; guard < 8; guard++) {
+    const lengths = spans.map((s) => spanLength(s));
+    const total = lengths.reduce((sum, l) => sum + l, 0);
+    let best: { i: number; j: number; s: number; t: number; loop: number } | null = null;
+    for (let i = 0; i < spans.length; i++)
+      for (let j = i + 2; j < spans.length; j++) {
+        if (i === 0 && j === spans.length - 1) continue;
+        const p = spans[i] as Span;
+        const q = spans[j] as Span;
+        if (!boxesMeet(hullBox(p), hullBox(q))) continue;
+        const hit = intersectSpans(p, q)[0];
+        if (!hit) continue;
+        const loop = lengths.slice(i, j).reduce((sum, l) => sum + l, 0);
+        if (!best || Math.min(loop, total - loop) < best.loop)
+          best = { i, j, s: hit.s, t: hit.t, loop: Math.min(loop, total - loop) };
+      }
+    if (!best) break;
+    const { i, j, s, t } = best;
+    const inner = lengths.slice(i, j).reduce((sum, l) => sum + l, 0);
+    const head = splitSpan(spans[i] as Span, s);
+    const tail = splitSpan(spans[j] as Span, t);
+    spans =
+      inner <= total / 2
+        ? [...spans.slice(0, i), head[0], tail[1], ...spans.slice(j + 1)]
+        : [head[1], ...spans.slice(i + 1, j), tail[0]];
+  }
+  return pathFromSpans(spans);
 }
 
 /** Moves two neighbouring offset paths to meet: trimmed where they cross, mitred where they part. */

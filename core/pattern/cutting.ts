@@ -1,4 +1,4 @@
-import { joinPaths, offsetEdges, polyline, type Path } from '../geometry/index.ts';
+import { dropLoops, flatten, isSimplePolygon, joinPaths, offsetEdges, polyline, type Path } from '../geometry/index.ts';
 import { dartShape } from './access.ts';
 import type { Piece } from './types.ts';
 
@@ -17,11 +17,13 @@ export function cuttingLine(piece: Piece): Path {
       { path: polyline([tip, end]), allowance: dart.cutAway },
     ];
   });
-  return joinPaths(
+  const line = joinPaths(
     offsetEdges(
       lines.map((l) => l.path),
       lines.map((l) => l.allowance),
       true,
     ),
   );
+  // A dart's end narrower than the allowance beside it would fold the line over itself.
+  return isSimplePolygon(flatten(line, 0.5)) ? line : dropLoops(line);
 }

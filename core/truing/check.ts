@@ -174,7 +174,10 @@ export function checkPieces(
     const { seam } = walk;
     const then = baselineSeams.find((s) => s.id === seam.id);
     const drafted = baseline && then ? walkSeam(baseline, then) : undefined;
-    if (Math.abs(walk.difference) > TOL.seam + Math.abs(drafted?.difference ?? 0))
+    if (
+      Math.abs(walk.difference) >
+      (seam.kind === 'princess' ? TOL.princess : TOL.seam) + Math.abs(drafted?.difference ?? 0)
+    )
       findings.push({
         code: 'seam-lengths-differ',
         grade: 'fault',

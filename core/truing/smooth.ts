@@ -77,18 +77,21 @@ export function fairRun(path: Path, from: number, to: number): Path {
   return joinPaths([head, drawn((low + high) / 2), tail].filter((p) => p.segments.length > 0));
 }
 
-/** Smooths every kink inside an edge sharper than `least` radians, length held; used on waists after a spread. */
+/**
+ * Smooths every kink inside an edge sharper than `least` radians: kinks that lie near each other are drawn over
+ * with one curve, from `reach` before the first to `reach` after the last. Used on waists and hems.
+ */
 export function smoothKinks(path: Path, least: number, reach: number): Path {
-  let out = path;
-  for (let guard = 0; guard < 12; guard++) {
-    const joints = spansOf(out)
-      .slice(0, -1)
-      .reduce<number[]>((sum, s) => [...sum, (sum.at(-1) ?? 0) + spanLength(s)], []);
-    const kink = joints.find((at) => Math.abs(kinkAt(out, at)) > least);
-    if (kink === undefined) return out;
-    const next = fairAt(out, kink, reach);
-    if (next === out) return out;
-    out = next;
+  const joints = spansOf(path)
+    .slice(0, -1)
+    .reduce<number[]>((sum, s) => [...sum, (sum.at(-1) ?? 0) + spanLength(s)], []);
+  const kinks = joints.filter((at) => Math.abs(kinkAt(path, at)) > least);
+  const runs: { from: number; to: number }[] = [];
+  for (const at of kinks) {
+    const last = runs.at(-1);
+    if (last && at - reach <= last.to) last.to = at + reach;
+    else runs.push({ from: at - reach, to: at + reach });
   }
-  return out;
+  // From the far end, so that what is drawn anew does not move the places still to come.
+  return runs.reduceRight((out, run) => fairRun(out, run.from, run.to), path);
 }

@@ -14,6 +14,8 @@ export const TOL = {
   legs: 0.1,
   /** Seams walked against each other: the craft's half a millimetre. */
   seam: 0.5,
+  /** Princess seams run over a curve one way and back on the other piece: a millimetre, as one walks them. */
+  princess: 1,
   /** An armhole after smoothing at a hinge. */
   armhole: 1,
   /** Corners that must be square, degrees; a set square on paper is no better. */

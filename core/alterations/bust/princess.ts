@@ -103,7 +103,7 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
   const turn = turnOf(hinge, p, moved);
   const lines = findLines(f, p, inside, numberOf(values, 'below'));
   if (!lines.ok) return lines;
-  const { foot, mouth, levelAt, sideEdge, along } = lines.value;
+  const { foot, low, mouth, levelAt, sideEdge, along } = lines.value;
   const dy = moved.y - p.y;
   const closes = { motion: { kind: 'turn' as const, about: moved, angle: turn }, stage: 'close' as const };
   const junction = { x: p.x, y: levelAt.y };
@@ -236,6 +236,14 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
       ...ends(spread.value.run),
     },
   ];
+  steps.push({
+    op: 'fairRun',
+    stage: 'true',
+    message: { code: 'fba.true.waist', data: { ...data, role } },
+    edge: low,
+    from: 0,
+    to: Infinity,
+  });
   if (shape === 'keep')
     steps.push({
       op: 'finding',
@@ -303,6 +311,8 @@ interface Spread {
 
 interface Lines {
   readonly foot: Point;
+  /** The waist or hem that line 1 rises from. */
+  readonly low: string;
   readonly mouth: Point;
   readonly levelAt: Point;
   readonly sideEdge: string;
@@ -339,7 +349,7 @@ function findLines({ side, dir, seam, apex }: Panels, p: Point, inside: number, 
   const length = pathLength(top.path);
   const reach = Math.min(below, length - 20);
   const along = top.path.start.y < endOf(top.path).y ? reach : length - reach;
-  return ok({ foot, mouth: pointAt(top.path, along), levelAt: level, sideEdge: top.id, along });
+  return ok({ foot, low: low.id, mouth: pointAt(top.path, along), levelAt: level, sideEdge: top.id, along });
 }
 
 /** The stretch of a princess seam around its apex that is drawn anew, and how long the seam is afterwards. */
