@@ -2,7 +2,8 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
-import { causewayPattern, CAUSEWAY_SIZES } from '@ample/core/drafting';
+import { CATALOGUE, propose } from '@ample/core/alterations';
+import { SAMPLE_SIZES, samplePattern, type SampleId } from '@ample/core/drafting';
 import { draft, type Draft } from '@ample/core/draft';
 import { bustAmounts, startingSize, wantedBustEase, bodyFrom } from '@ample/core/fit';
 import { jsonSchema, pageMap, paperFrom, readPattern, writeSvg, type DocumentKind } from '@ample/core/formats';
@@ -10,7 +11,16 @@ import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
 import { flatMeasure, LEVELS } from '@ample/core/pattern';
 import { edgeLengths } from '@ample/core/truing';
 import { ok, refuse, type Result } from '@ample/core/units';
-import { labelChanges, sayFit, sayRefusal, type Units } from '@ample/core/words';
+import {
+  ALTERATION_WORDS,
+  handSheet,
+  labelChanges,
+  printableSheet,
+  sayFit,
+  sayRefusal,
+  sayWhy,
+  type Units,
+} from '@ample/core/words';
 import { alterReport } from './report.ts';
 import { loadJob, readFile, type LoadedJob } from './resolve.ts';
 
@@ -23,11 +33,40 @@ export const isDocumentKind = (text: string): text is DocumentKind =>
 
 export const schema = (kind: DocumentKind): Result<unknown> => ok(jsonSchema(kind));
 
-export function sample(size: string | undefined): Result<unknown> {
-  if (size === undefined) return ok(causewayPattern());
-  return CAUSEWAY_SIZES.includes(size)
-    ? ok(causewayPattern([size]))
-    : refuse('size-unknown', { size, sizes: CAUSEWAY_SIZES.join(', ') });
+export function sample(id: SampleId, size: string | undefined): Result<unknown> {
+  if (size === undefined) return ok(samplePattern(id));
+  return SAMPLE_SIZES.includes(size)
+    ? ok(samplePattern(id, [size]))
+    : refuse('size-unknown', { size, sizes: SAMPLE_SIZES.join(', ') });
+}
+
+/** Every alteration: what it is called, what may be set, what it is shown on. */
+export const alterations = (): Result<unknown> =>
+  ok(
+    CATALOGUE.map((d) => ({
+      id: d.id,
+      revision: d.revision,
+      family: d.family,
+      name: ALTERATION_WORDS[d.id]?.name,
+      about: ALTERATION_WORDS[d.id]?.about,
+      values: d.params,
+      examples: d.examples,
+    })),
+  );
+
+/** Which alterations suit the pattern of a job, the best first, and why. */
+export function suits(file: string): Result<unknown> {
+  const loaded = loadJob(file);
+  if (!loaded.ok) return loaded;
+  const d = draft(loaded.value);
+  if (d.refusal) return { ok: false, error: d.refusal };
+  const told = (family: 'bust' | 'dart') =>
+    propose(d.original, family).map((p) => ({
+      alteration: p.id,
+      grade: p.grade,
+      why: { ...p.why, says: sayWhy(p.why, UNITS) },
+    }));
+  return ok({ size: d.size, bust: told('bust'), darts: told('dart') });
 }
 
 export function measure(file: string, size: string): Result<unknown> {
@@ -146,6 +185,7 @@ async function writeFiles(
       },
       original: d.original,
       notes: [],
+      sheets: d.steps.flatMap((s) => handSheet(s, UNITS) ?? []).map(printableSheet),
       fonts: { text: font(400), bold: font(700) },
     });
     writeFileSync(join(out, 'pattern.pdf'), bytes);

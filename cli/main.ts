@@ -1,14 +1,17 @@
 import { parseArgs } from 'node:util';
 import type { Result } from '@ample/core/units';
-import { alter, amounts, isDocumentKind, measure, sample, says, schema, size } from './commands.ts';
+import { isSample, SAMPLE_IDS } from '@ample/core/drafting';
+import { alter, alterations, amounts, isDocumentKind, measure, sample, says, schema, size, suits } from './commands.ts';
 import { tidy } from './report.ts';
 
 const USAGE = `usage:
   ample schema wearer|pattern|job
-  ample sample causeway [--size N]
+  ample sample <id> [--size N]        (${SAMPLE_IDS.join(', ')})
+  ample alterations
   ample measure <pattern.json> --size N
   ample size <job.json>
   ample amounts <job.json>
+  ample suits <job.json>
   ample alter <job.json> [--out DIR] [--formats pdf,svg] [--paper a4|letter]`;
 
 /** Exit codes: 0 done, 1 bad input (code and sentence on stderr), 2 wrong usage. */
@@ -34,8 +37,8 @@ export async function main(
   }
   const { positionals, values } = parsed;
   const [command, argument, extra] = positionals;
-  if (!command || !argument || extra !== undefined) return usage;
-  const result = await run(command, argument, values, today);
+  if (!command || extra !== undefined || (argument === undefined) !== (command === 'alterations')) return usage;
+  const result = await run(command, argument ?? '', values, today);
   if (result === null) return usage;
   if (!result.ok) return { code: 1, out: '', err: `${result.error.code}: ${says(result.error)}\n` };
   return { code: 0, out: `${JSON.stringify(tidy(result.value), null, 2)}\n`, err: '' };
@@ -53,7 +56,11 @@ async function run(command: string, argument: string, flags: Flags, date: string
     case 'schema':
       return isDocumentKind(argument) ? schema(argument) : null;
     case 'sample':
-      return argument === 'causeway' ? sample(flags.size) : null;
+      return isSample(argument) ? sample(argument, flags.size) : null;
+    case 'alterations':
+      return alterations();
+    case 'suits':
+      return suits(argument);
     case 'measure':
       return flags.size === undefined ? null : measure(argument, flags.size);
     case 'size':

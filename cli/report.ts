@@ -1,5 +1,5 @@
-import type { Frame, Run } from '@ample/core/alterations';
-import type { Draft, DraftStep } from '@ample/core/draft';
+import type { PieceChange, Run } from '@ample/core/alterations';
+import { waysOn, type Draft, type DraftStep } from '@ample/core/draft';
 import type { Rigid } from '@ample/core/geometry';
 import { edgeLengths, type Finding } from '@ample/core/truing';
 import { degrees } from '@ample/core/units';
@@ -31,22 +31,32 @@ export function describeMotion(m: Rigid) {
 
 const findingReport = (units: Units) => (f: Finding) => ({ ...f, message: sayFinding(f, units) });
 
-function runReport(run: Run, units: Units) {
-  const opened = run.frames.find((f: Frame) => f.stage === 'level');
+const changeReport = (run: Run, change: PieceChange) => {
+  const opened = run.frames.find((f) => f.stage === 'level')?.pieces.find((p) => p.piece.id === change.piece);
   return {
-    piece: run.altered,
-    edges: run.lengths,
-    darts: run.darts,
-    bustPoint: run.bustPoint,
+    piece: change.piece,
+    edges: change.lengths,
+    darts: change.darts,
+    bustPoint: change.bustPoint,
     panels: (opened?.panels ?? []).map((p) => ({ id: p.id, ...describeMotion(p.motion) })),
-    insertArea: run.inserted,
-    overlapArea: run.overlapped,
+    insertArea: change.inserted,
+    overlapArea: change.overlapped,
+  };
+};
+
+function runReport(run: Run, units: Units) {
+  const [first, ...others] = run.changes;
+  return {
+    ...(first ? changeReport(run, first) : {}),
+    ...(others.length > 0 ? { others: others.map((c) => changeReport(run, c)) } : {}),
     stages: run.frames.map((f) => ({ stage: f.stage, says: f.messages.map((m) => sayStep(m, units)) })),
     findings: run.findings.map(findingReport(units)),
   };
 }
 
-export function stepReport({ step, total, values, outcome }: DraftStep, units: Units) {
+export function stepReport(drafted: DraftStep, units: Units) {
+  const { step, total, values, outcome } = drafted;
+  const ways = waysOn(drafted);
   return {
     id: step.id,
     alteration: step.alteration,
@@ -55,6 +65,7 @@ export function stepReport({ step, total, values, outcome }: DraftStep, units: U
     total,
     perHalf: total === null ? null : total / 2,
     values,
+    ...(ways.length > 0 ? { waysOn: ways } : {}),
     ...(outcome.ok ? runReport(outcome.value, units) : { refused: outcome.error }),
   };
 }

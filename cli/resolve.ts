@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
-import { causewayPattern } from '@ample/core/drafting';
+import { isSample, SAMPLE_IDS, samplePattern } from '@ample/core/drafting';
 import type { ResolvedJob } from '@ample/core/draft';
 import { parseJson, readJob, readPattern, readWearer, type Job, type Wearer } from '@ample/core/formats';
 import type { Pattern } from '@ample/core/pattern';
@@ -32,10 +32,13 @@ export function loadJob(file: string): Result<LoadedJob> {
   const wearer = loadPart(job.value.wearer, folder, 'wearer', readWearer);
   if (!wearer.ok) return wearer;
   const ref = job.value.pattern;
-  const pattern = 'sample' in ref ? ok(causewayPattern()) : loadPart(ref, folder, 'pattern', readPattern);
+  const pattern = 'sample' in ref ? loadSample(ref.sample) : loadPart(ref, folder, 'pattern', readPattern);
   if (!pattern.ok) return pattern;
   return ok({ job: job.value, wearer: wearer.value, pattern: pattern.value });
 }
+
+const loadSample = (id: string): Result<Pattern> =>
+  isSample(id) ? ok(samplePattern(id)) : refuse('sample-unknown', { sample: id, samples: SAMPLE_IDS.join(', ') });
 
 function loadPart<T>(ref: object, folder: string, kind: string, read: (value: unknown) => Result<T>): Result<T> {
   if ('format' in ref) return read(ref);

@@ -6,3 +6,4 @@ export * from './values.ts';
 export { findFront } from './bust/front.ts';
 export { hingePath } from './bust/landmarks.ts';
 export { fullBustSideDart } from './fullBustSideDart/definition.ts';
+export { dartReports, lengthChanges } from './report.ts';

@@ -26,6 +26,8 @@ const lengthen = (instructions: readonly Instruction[] = []): AlterationDefiniti
     { kind: 'choice', key: 'where', options: ['middle', 'low'], initial: 'middle' },
     { kind: 'point', key: 'at', initial: null },
   ],
+  amount: 'by',
+  suits: () => ({ grade: 'possible', why: { code: 'why', data: {} } }),
   requires: [],
   refusals: ['too-much'],
   examples: [],
@@ -80,20 +82,22 @@ const lengthen = (instructions: readonly Instruction[] = []): AlterationDefiniti
     });
   },
   holds: (before, after) =>
-    pathLength(edgeOf(after, 'top')!.path) === pathLength(edgeOf(before, 'top')!.path)
+    pathLength(edgeOf(after[0]!, 'top')!.path) === pathLength(edgeOf(before[0]!, 'top')!.path)
       ? []
       : [{ code: 'waist-grew', grade: 'fault', data: { by: 0 } }],
 });
 const box = rectangle(100, 80);
-const context: Context = { pieces: [box], seams: [], original: [box], wearer: {} };
+const context: Context = { pieces: [box], seams: [], original: [box], originalSeams: [], wearer: {} };
 
 describe('the interpreter', () => {
   it('yields the seven stages in order, each with what is said then', () => {
     const run = expectOk(runAlteration(lengthen(), context, {}), 'run');
     expect(run.frames.map((f) => f.stage)).toEqual([...STAGES]);
     expect(run.frames.map((f) => f.messages.map((m) => m.code).join())).toEqual(['m', 'c', 'o', '', '', '', '']);
-    expect(run.frames.map((f) => pathLength(edgeOf(f.piece, 'right')!.path))).toEqual([80, 80, 90, 90, 90, 90, 90]);
-    expect(run.inserted).toBeCloseTo(1000, 9);
+    expect(run.frames.map((f) => pathLength(edgeOf(f.pieces[0]!.piece, 'right')!.path))).toEqual([
+      80, 80, 90, 90, 90, 90, 90,
+    ]);
+    expect(run.changes[0]!.inserted).toBeCloseTo(1000, 9);
     expect(run.frames.some((f) => f.laps)).toBe(false);
   });
 
@@ -107,7 +111,7 @@ describe('the interpreter', () => {
     const marked: Piece = { ...box, marks: [{ kind: 'level', id: 'w', name: 'waist', at: { x: 5, y: 70 } }] };
     const run = expectOk(runAlteration(lengthen([landmark]), { ...context, pieces: [marked] }, {}), 'run');
     const y = (stage: string) =>
-      (run.frames.find((f) => f.stage === stage)!.piece.marks[0] as { at: { y: number } }).at.y;
+      (run.frames.find((f) => f.stage === stage)!.pieces[0]!.piece.marks[0] as { at: { y: number } }).at.y;
     expect([y('cut'), y('level'), y('dart')]).toEqual([70, 80, 77]);
   });
 

@@ -1,1 +1,2 @@
 export * from './draft.ts';
+export * from './waysOn.ts';

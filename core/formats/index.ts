@@ -4,3 +4,5 @@ export * from './read.ts';
 export * from './schema.ts';
 export * from './svg.ts';
 export * from './svgPath.ts';
+export * from './diagram.ts';
+export * from './diagramSvg.ts';

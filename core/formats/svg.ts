@@ -3,7 +3,7 @@ import { outlineOf } from '../pattern/index.ts';
 import { drawPiece } from './drawing.ts';
 import { pathData } from './svgPath.ts';
 
-const escape = (text: string): string =>
+export const escapeXml = (text: string): string =>
   text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c] ?? c);
 const lineData = ([a, b]: readonly [{ x: number; y: number }, { x: number; y: number }]): string =>
   pathData({ start: a, segments: [{ kind: 'line', to: b }] });
@@ -28,10 +28,10 @@ export function writeSvg(pieces: readonly Piece[], options: SvgOptions): string 
     height = Math.max(height, d.bounds.maxY - d.bounds.minY + 2 * gap);
     const g = (name: string, style: string, data: readonly string[]) =>
       data.length
-        ? `    <g id="${escape(`${piece.id}-${name}`)}" ${style}>${data.map((p) => `<path d="${p}"/>`).join('')}</g>\n`
+        ? `    <g id="${escapeXml(`${piece.id}-${name}`)}" ${style}>${data.map((p) => `<path d="${p}"/>`).join('')}</g>\n`
         : '';
     return (
-      `  <g id="${escape(piece.id)}" transform="translate(${dx.toFixed(3)} ${dy.toFixed(3)})" fill="none" stroke="#1E2A38" stroke-width="0.4">\n    <title>${escape(piece.name)}</title>\n` +
+      `  <g id="${escapeXml(piece.id)}" transform="translate(${dx.toFixed(3)} ${dy.toFixed(3)})" fill="none" stroke="#1E2A38" stroke-width="0.4">\n    <title>${escapeXml(piece.name)}</title>\n` +
       g(
         'original',
         'stroke="#8A8577" stroke-width="0.25" stroke-dasharray="1 1"',
@@ -53,5 +53,5 @@ export function writeSvg(pieces: readonly Piece[], options: SvgOptions): string 
       '  </g>\n'
     );
   });
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${x.toFixed(1)}mm" height="${height.toFixed(1)}mm" viewBox="0 0 ${x.toFixed(1)} ${height.toFixed(1)}">\n  <title>${escape(options.title)}</title>\n${groups.join('')}</svg>\n`;
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${x.toFixed(1)}mm" height="${height.toFixed(1)}mm" viewBox="0 0 ${x.toFixed(1)} ${height.toFixed(1)}">\n  <title>${escapeXml(options.title)}</title>\n${groups.join('')}</svg>\n`;
 }

@@ -8,18 +8,62 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'front-not-found': () => 'This pattern has no front piece. Mark one piece as the front.',
   'centre-front-missing': (s) => `“${s.text('piece')}” has no centre front edge. Name that edge before altering.`,
   'armhole-missing': (s) => `“${s.text('piece')}” has no armhole edge to hinge on. Name that edge before altering.`,
+  'raglan-missing': (s) => `“${s.text('piece')}” has no raglan seam to hinge on. Name that edge before altering.`,
+  'underarm-missing': (s) => `“${s.text('piece')}” has no underarm curve to hinge on: its sleeve is not cut on.`,
+  'overarm-missing': (s) => `“${s.text('piece')}” has no overarm seam for the second hinge.`,
+  'side-missing': (s) => `“${s.text('piece')}” has no side seam edge. Name that edge before altering.`,
+  'front-has-princess': (s) =>
+    `“${s.text('piece')}” is one of two front panels; take the alteration for princess seams.`,
+  'front-has-side-dart': (s) => `“${s.text('piece')}” has a side dart; take the alteration that works through it.`,
+  'no-such-dart': (s) => `“${s.text('piece')}” has no ${s.text('dart')} dart. Choose one that it has.`,
+  'no-dart': (s) => `“${s.text('piece')}” has no dart to work on.`,
+  'back-not-found': () => 'This pattern has no back piece. Mark one piece as the back.',
+  'side-front-not-found': () => 'This pattern has no side front panel; take the alteration for a front in one piece.',
+  'princess-missing': (s) => `“${s.text('piece')}” has no princess seam edge. Name that edge before altering.`,
+  'princess-not-from-armhole': (s) =>
+    `The princess seam of “${s.text('piece')}” begins at the shoulder, not at the armhole.`,
+  'princess-not-from-shoulder': (s) =>
+    `The princess seam of “${s.text('piece')}” begins at the armhole, not at the shoulder.`,
+  'apex-notch-missing': (s) =>
+    `“${s.text('piece')}” has no notch on its princess seam at the bust. Mark the apex there.`,
+  'princess-needs-two-darts': (s) =>
+    `“${s.text('piece')}” needs a waist dart and one other dart to be cut into panels.`,
+  'bust-point-unknown': (s) =>
+    `The bust point of “${s.text('piece')}” is not known. Measure bust height and bust span, or place it on the piece.`,
+  'too-much-to-ease': (s) =>
+    `The side seam would have to ease in ${s.len('intake')}; ${s.len('most')} is the most. Keep the new dart, or let it down to the hem.`,
+  'dart-not-found': (s) => `There is no such dart on “${s.text('piece')}”.`,
+  'rotation-same-place': (s) => `The ${s.text('dart')} dart is there already. Choose another place.`,
+  'rotation-line-blocked': (s) =>
+    `The line from the new place to the bust point would leave “${s.text('piece')}”. Choose another place.`,
+  'pivot-outside': (s) =>
+    `The point to turn about lies outside “${s.text('piece')}”. Place the bust point on the piece.`,
+  'dart-too-small': (s) => `The ${s.text('dart')} dart is too narrow to turn.`,
+  'no-such-seam': (s) =>
+    `“${s.text('piece')}” has no ${s.text('role')} seam with room for a dart. Choose another place.`,
+  'no-room-to-split': (s) =>
+    `There is no seam ${s.len('apart')} beside the ${s.text('dart')} dart for a second one. Put them closer together.`,
+  'dart-too-narrow-to-cut': (s) =>
+    `The ${s.text('dart')} dart takes up ${s.len('intake')}; to be cut away it needs at least ${s.len('least')}. Fold it, or take a smaller allowance.`,
+  'dart-cannot-give': (s) =>
+    `The waist darts can give at most ${s.len('most')} around the whole waist, not ${s.len('wanted')}. Take the rest at the side seams.`,
+  'box-needs-side-dart': (s) =>
+    `Only a dart in the side seam can be moved in a box; move the tip of the ${s.text('dart')} dart instead.`,
+  'no-room-to-slide': (s) => `There is room to slide by ${s.len('most')}, not by ${s.len('wanted')}.`,
+  'no-amount': () => 'Say by how much: the amount is nothing.',
+  'sample-unknown': (s) => `There is no sample pattern “${s.text('sample')}”. There are ${s.text('samples')}.`,
   'no-side-dart': (s) => `“${s.text('piece')}” has no side dart; this way of altering needs one.`,
   'dart-not-in-side-seam': (s) => `The side dart of “${s.text('piece')}” does not open between two side seam edges.`,
   'bust-point-outside': (s) =>
     `The bust point lies outside “${s.text('piece')}”. Check bust height and bust span, or place it on the piece.`,
   'hinge-not-on-armhole': (s) =>
-    `The hinge is ${s.len('by')} from the armhole seam line of “${s.text('piece')}”. Put it on the seam line.`,
+    `The hinge is ${s.len('by')} from the seam line of “${s.text('piece')}”. Put it on the seam line.`,
   'hinge-below-bust-point': (s) =>
     `The hinge lies below the bust point of “${s.text('piece')}”. Move it up the armhole.`,
   'spread-beyond-reach': (s) =>
     `A spread of ${s.len('wanted')} on each half is beyond the reach of this hinge (${s.len('reach')}). Move the hinge towards the side, or spread less.`,
   'overlap-larger-than-dart': (s) =>
-    `Overlapping by ${s.len('wanted')} on each half would close the side dart altogether; it allows ${s.len('most')}. Lap less, or start from a smaller size.`,
+    `Overlapping by ${s.len('wanted')} on each half would close the ${s.text('dart') || 'side'} dart altogether; it allows ${s.len('most')}. Lap less, or start from a smaller size.`,
   'line-misses-hem': (s) =>
     `Straight down from the bust point, line 1 meets the edge “${s.text('edge')}” instead of the waist or hem. Move the bust point.`,
   'overlap-too-large': (s) => `The paper would overlap past the end of the edge “${s.text('edge')}”. Lap less.`,

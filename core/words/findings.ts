@@ -21,7 +21,7 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
   'outline-crosses': () => 'The outline crosses itself. Undo the last change or make it smaller.',
   'notches-differ': (s) => `The notches of the ${s.text('kind')} seam are ${s.len('by')} apart.`,
   'large-spread': (s) =>
-    `A spread of ${s.len('s')} on each half makes a dart too big for one. Ways on: two darts, a cut-away dart, the change in two steps, or a princess line.`,
+    `A spread of ${s.len('s')} on each half makes a dart too big for one. Ways on: two darts, a cut-away dart, the change in two steps, or a princess line; each is one step on the plan.`,
   'small-amount': (s) =>
     `A change of ${s.len('total')} over the whole front is small; many would leave the pattern alone and look at the toile first.`,
   'tip-moved': (s) =>
@@ -33,7 +33,8 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
   'back-needs-look': () =>
     'The front has changed and the back has not: look at the back at the side seam and across the shoulder blades before cutting cloth.',
   'facing-follows': () => 'Trace a front facing or lining again from the altered front.',
-  'armhole-changed': (s) => `The armhole is ${s.signed('by')} different; the sleeve would no longer fit.`,
+  'armhole-changed': (s) =>
+    `The ${s.text('role') || 'armhole'} is ${s.signed('by')} different; what is sewn to it would no longer fit.`,
   'dart-tip-too-near': (s) =>
     `The ${s.text('dart')} dart ends ${s.len('by')} from the bust point. Bring the tip back, or the point will show.`,
 };

@@ -3,6 +3,7 @@ import type { BodyProblem } from '../fit/index.ts';
 import type { Refusal } from '../units/index.ts';
 import { ERROR_WORDS } from './errors.ts';
 import { FINDING_WORDS } from './findings.ts';
+import { WHY_WORDS } from './alterations.ts';
 import { BODY_WORDS, FIT_WORDS } from './fit.ts';
 import { speaker, type Data, type Units } from './say.ts';
 import { STEP_WORDS } from './steps.ts';
@@ -14,6 +15,8 @@ export * from './fit.ts';
 export * from './measurements.ts';
 export * from './params.ts';
 export * from './say.ts';
+export * from './sheet.ts';
+export * from './slip.ts';
 export * from './steps.ts';
 
 /** The sentence of a code. A code without words shows itself: a test makes sure there is none. */
@@ -28,6 +31,9 @@ function sentence(
 
 export const sayStep = (m: { readonly code: string; readonly data: Data }, units: Units): string =>
   sentence(STEP_WORDS, m.code, m.data, units);
+/** Why an alteration suits a pattern, or what the pattern lacks for it. */
+export const sayWhy = (m: { readonly code: string; readonly data: Data }, units: Units): string =>
+  sentence({ ...WHY_WORDS, ...ERROR_WORDS }, m.code, m.data, units);
 export const sayFinding = (f: Finding, units: Units): string => sentence(FINDING_WORDS, f.code, f.data, units);
 export const sayRefusal = (r: Refusal, units: Units): string => sentence(ERROR_WORDS, r.code, r.data, units);
 export const sayFit = (m: { readonly code: string; readonly data: Data }, units: Units): string =>

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { fullBustSideDart, runAlteration } from '../alterations/index.ts';
+import { CATALOGUE, runAlteration } from '../alterations/index.ts';
 import { causewayPattern } from '../drafting/index.ts';
+import { sampleIn } from '../testing/samples.ts';
 import { bustAmounts, startingSize } from '../fit/index.ts';
 import { sayBodyProblem, sayFinding, sayFit, sayRefusal, sayStep, type Units } from './index.ts';
 import { checkBody } from '../fit/index.ts';
@@ -19,21 +20,21 @@ describe('everything that is ever said is a whole sentence', () => {
   it('by an alteration, whether it runs or refuses', () => {
     fc.assert(
       fc.property(
-        fc.constantFrom(...Object.keys(pattern.sizes)),
+        fc.constantFrom(...CATALOGUE.flatMap((d) => d.examples.map((example) => ({ d, example })))),
+        fc.constantFrom('2', '7'),
         fc.integer({ min: -60, max: 260 }),
-        fc.constantFrom('widen', 'keep'),
-        fc.constantFrom('straight', 'curved', 'keep'),
         units,
-        (size, total, waistDart, waistWidth, u) => {
-          const pieces = pattern.sizes[size]!;
-          const context = { pieces, seams: pattern.seams, original: pieces, wearer: {} };
-          const run = runAlteration(fullBustSideDart, context, { total, waistDart, waistWidth });
+        ({ d, example }, size, total, u) => {
+          const { pieces, seams } = sampleIn(example.on, size);
+          const context = { pieces, seams, original: pieces, originalSeams: seams, wearer: {} };
+          const values = { ...example.values, ...(d.amount === 'total' ? { total } : {}) };
+          const run = runAlteration(d, context, values);
           if (!run.ok) return sound(sayRefusal(run.error, u));
           for (const f of run.value.frames) for (const m of f.messages) sound(sayStep(m, u));
           for (const f of run.value.findings) sound(sayFinding(f, u));
         },
       ),
-      { seed: 51, numRuns: 80 },
+      { seed: 51, numRuns: 250 },
     );
   });
 

@@ -1,7 +1,8 @@
 import { readFileSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
-import { CATALOGUE } from '../alterations/index.ts';
+import { CATALOGUE, propose } from '../alterations/index.ts';
+import { draftSample, SAMPLE_IDS } from '../drafting/index.ts';
 import { MEASUREMENT_CATALOGUE, SCHOOLS } from '../fit/index.ts';
 import {
   ALTERATION_WORDS,
@@ -16,9 +17,11 @@ import {
   sayFinding,
   sayRefusal,
   sayStep,
+  sayWhy,
   SCHOOL_WORDS,
   STEP_WORDS,
   TERM_WORDS,
+  WAY_WORDS,
 } from './index.ts';
 
 const root = new URL('..', import.meta.url).pathname;
@@ -48,16 +51,27 @@ describe('every code has its sentence', () => {
   });
 
   it('steps of the hands', () => {
-    const said = codes(/'(fba\.[\w.]+)'/g);
-    expect(said.length).toBeGreaterThan(12);
+    const said = codes(
+      /'((?:fba|princess|princessLine|apex|rotate|split|cutAway|ease|gather|setback|waistDarts|raise|lower|bustPoint|dart)\.[\w.]+)'/g,
+    ).filter((c) => !(c in TERM_WORDS));
+    expect(said.length).toBeGreaterThan(60);
     expect(said.filter((c) => !(c in STEP_WORDS))).toEqual([]);
     expect(Object.keys(STEP_WORDS).filter((c) => !said.includes(c))).toEqual([]);
+  });
+
+  it('why an alteration suits a pattern, or does not', () => {
+    for (const id of SAMPLE_IDS)
+      for (const family of ['bust', 'dart'] as const)
+        for (const p of propose(draftSample(id, '4'), family)) expect(sayWhy(p.why, cm)).toMatch(/^[A-Z“].*\.$/);
+    expect(Object.keys(WAY_WORDS)).toEqual(['split', 'cutAway', 'twoSteps', 'princess']);
   });
 
   it('findings, problems, terms, schools, measurements, values and choices', () => {
     expect(codes(/code: '([\w-]+)', grade/g).filter((c) => !(c in FINDING_WORDS) && !(c in BODY_WORDS))).toEqual([]);
     expect(codes(/say\([^']*'([\w-]+)'/g).filter((c) => !(c in PROBLEM_WORDS))).toEqual([]);
-    expect(codes(/code: '((?:body|ease|chart|draft)\.\w+)'/g).filter((c) => !(c in TERM_WORDS))).toEqual([]);
+    expect(
+      codes(/code: '((?:body|ease|chart|draft)\.\w+)'/g).filter((c) => !(c in TERM_WORDS) && !(c in STEP_WORDS)),
+    ).toEqual([]);
     expect(
       SCHOOLS.filter((s) => !(s in SCHOOL_WORDS) || !(`amount.why.${s}` in FIT_WORDS || s === 'finished')),
     ).toEqual([]);

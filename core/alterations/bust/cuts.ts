@@ -62,15 +62,18 @@ export function slashSpec(l: Layout, closing: Closing): SlashSpec {
   const goals = rays.flatMap((r, i) => (r.name === 'goal' ? [i] : []));
   const firstGoal = goals[0] ?? -1;
   const lastGoal = goals[1] ?? -1;
-  const swing: Motion = second
-    ? {
-        kind: 'chain',
-        motions: [
-          { kind: 'turn', about: hinge, angle: l.turn },
-          { kind: 'turn', about: second.at, angle: second.angle },
-        ],
-      }
-    : { kind: 'turn', about: hinge, angle: l.turn };
+  const carry: Motion | null = l.carried === null ? null : { kind: 'turn', about: p, angle: l.carried };
+  const swing: Motion = carry
+    ? { kind: 'chain', motions: [{ kind: 'turn', about: hinge, angle: l.turn }, carry] }
+    : second
+      ? {
+          kind: 'chain',
+          motions: [
+            { kind: 'turn', about: hinge, angle: l.turn },
+            { kind: 'turn', about: second.at, angle: second.angle },
+          ],
+        }
+      : { kind: 'turn', about: hinge, angle: l.turn };
   const turnBy = (angle: number): PanelSpec['after'] => ({
     motion: { kind: 'turn', about: l.moved, angle },
     stage: 'close',
@@ -90,7 +93,9 @@ export function slashSpec(l: Layout, closing: Closing): SlashSpec {
     const motion: Motion = above
       ? second && i >= rays.findIndex((r) => r.name === 'second')
         ? { kind: 'turn', about: second.at, angle: second.angle }
-        : { kind: 'rest' }
+        : carry && i >= lastGoal
+          ? carry
+          : { kind: 'rest' }
       : upper
         ? swing
         : follow('upperSide', p);
@@ -108,7 +113,7 @@ export function slashSpec(l: Layout, closing: Closing): SlashSpec {
         ? turnBy(l.whole)
         : goal && firstGoal > line2 && i >= line2 && i < firstGoal
           ? turnBy(l.whole)
-          : goal && firstGoal < line2 && i >= lastGoal && i < line2
+          : goal && !carry && firstGoal < line2 && i >= lastGoal && i < line2
             ? turnBy(-l.whole)
             : undefined;
     return { ...base, id: name, motion, ...(after ? { after } : {}) };

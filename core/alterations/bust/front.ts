@@ -6,8 +6,11 @@ import { ok, refuse, type Result } from '../../units/index.ts';
 export interface BustHow {
   /** Seam that carries the hinge. */
   readonly hinge: Extract<EdgeRole, 'armhole' | 'raglan' | 'underarm'>;
-  /** `side`: line 2 runs through the side dart. `none`: it begins in the bare side seam. Else the opening is turned into this dart. */
-  readonly dart: 'side' | 'none' | Exclude<Dart['kind'], 'side' | 'other'>;
+  /**
+   * `side`: line 2 runs through the side dart. `none`: it begins in the bare side seam. `either`: whichever there is.
+   * Else the opening is turned into this dart.
+   */
+  readonly dart: 'side' | 'none' | 'either' | Exclude<Dart['kind'], 'side' | 'other'>;
 }
 
 /** The front piece, its darts and what lies around them. `dir` is +1 where the side is to the right. */
@@ -38,13 +41,13 @@ export function findFront(pieces: readonly Piece[], how: BustHow): Result<Front>
   const sideDart = piece.darts.find((d) => d.kind === 'side') ?? null;
   const waistDart = piece.darts.find((d) => d.kind === 'waist') ?? null;
   const found = { piece, dir: sideDirection(piece), hingeEdges, sides, waistDart };
-  if (how.dart === 'side') {
+  if (how.dart === 'side' || (how.dart === 'either' && sideDart)) {
     if (!sideDart) return refuse('no-side-dart', data);
     if (besideDart(piece, sideDart).some((e) => e.role !== 'side')) return refuse('dart-not-in-side-seam', data);
     return ok({ ...found, sideDart, goal: null });
   }
   if (sideDart) return refuse('front-has-side-dart', data);
-  if (how.dart === 'none') return ok({ ...found, sideDart: null, goal: null });
+  if (how.dart === 'none' || how.dart === 'either') return ok({ ...found, sideDart: null, goal: null });
   const goal = piece.darts.find((d) => d.kind === how.dart);
   if (!goal) return refuse('no-such-dart', { ...data, dart: how.dart });
   return ok({ ...found, sideDart: null, goal: how.dart === 'waist' ? null : goal });

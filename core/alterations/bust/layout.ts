@@ -65,6 +65,8 @@ export interface Layout {
   readonly hinge: Point;
   readonly hingeEdge: string;
   readonly second: SecondHinge | null;
+  /** Lapping into a dart above the hinge: what the paper between dart and hinge turns by about the bust point. */
+  readonly carried: number | null;
   readonly foot: Point;
   readonly footRole: string;
   readonly footEdge: string;
@@ -146,21 +148,49 @@ interface Swing {
   readonly turn: number;
   readonly whole: number;
   readonly second: SecondHinge | null;
+  readonly carried: number | null;
 }
 
-function findSwing(front: Front, values: Values, p: Point, place: HingePlace, s: number): Result<Swing> {
+/** True where the dart that takes the opening up lies between the centre and the hinge. */
+function goalAbove(front: Front, p: Point, hinge: Point): boolean {
+  if (!front.goal) return false;
+  const { start, end } = dartShape(front.piece, front.goal);
+  const up = { x: 0, y: -1 };
+  const aside = (q: Point): number => front.dir * Math.atan2(cross(up, sub(q, p)), dot(up, sub(q, p)));
+  return Math.max(aside(start), aside(end)) < aside(hinge);
+}
+
+/**
+ * The letting out run backwards: the paper between dart and hinge turns about the bust point, narrowing the dart,
+ * and carries the hinge with it; the side swings back about the hinge by as much, so line 2 stays shut.
+ */
+function lapIntoGoal(p: Point, dir: 1 | -1, hinge: Point, s: number): Result<Swing> {
+  const aimed = (phi: number): Point => rotateAbout(rotateAbout(p, hinge, -phi), p, phi);
+  const missing = (phi: number): number => (aimed(phi).x - p.x) * dir - s;
+  const most = -dir * 1.2;
+  const step = most / 60;
+  for (let phi = 0; Math.abs(phi) < Math.abs(most); phi += step)
+    if (missing(phi) > 0 !== missing(phi + step) > 0) {
+      const found = bisect(missing, Math.min(phi, phi + step), Math.max(phi, phi + step), 1e-12);
+      return ok({ moved: aimed(found), turn: -found, whole: found, second: null, carried: found });
+    }
+  return refuse('overlap-too-large', { edge: 'hinge' });
+}
+
+function findSwing(front: Front, values: Values, p: Point, place: HingePlace, s: number, alone = false): Result<Swing> {
   const { dir, piece } = front;
   const share = 'overarmShare' in values ? numberOf(values, 'overarmShare') : 0;
   const two = 'hinges' in values && choiceOf(values, 'hinges') === 'two';
   if (!two) {
     const hinge = place.at;
+    if (s < 0 && goalAbove(front, p, hinge)) return lapIntoGoal(p, dir, hinge, s);
     if (hinge.y >= p.y) return refuse('hinge-below-bust-point', { piece: piece.name });
     const reach = spreadReach(hinge, p, dir);
     const moved = movedBustPoint(hinge, p, dir, s);
     if (s > reach || (!moved && s > 0)) return refuse('spread-beyond-reach', { wanted: s, reach });
     if (!moved) return refuse('overlap-too-large', { edge: place.edge.id });
     const turn = turnOf(hinge, p, moved);
-    return ok({ moved, turn, whole: turn, second: null });
+    return ok({ moved, turn, whole: turn, second: null, carried: null });
   }
   // Two hinges: the sleeve swings about the overarm by its share of the spread, the side about the underarm by the rest.
   const overarm = edgesWithRole(piece, 'shoulder')[0];
@@ -169,8 +199,7 @@ function findSwing(front: Front, values: Values, p: Point, place: HingePlace, s:
   const size = pathLength(overarm.path);
   const at = pointAt(overarm.path, size * (dir === 1 ? along : 1 - along));
   const reach = Math.abs(at.x - p.x);
-  // The underarm lies almost level with the bust point, so lapping is left to the overarm alone.
-  const carried = s < 0 ? s : s * share;
+  const carried = s * (alone ? 1 : share);
   const first = movedBustPoint(at, p, dir, carried);
   if (!first || carried > reach) return refuse('spread-beyond-reach', { wanted: s, reach });
   const angle = turnOf(at, p, first);
@@ -183,11 +212,13 @@ function findSwing(front: Front, values: Values, p: Point, place: HingePlace, s:
   const limit = Math.abs(most) < 1e-6 ? 1e-6 : most;
   const sameSign = missing(0) > 0 === missing(limit) > 0;
   if (Math.abs(missing(0)) < 1e-9)
-    return ok({ moved: aimed(0), turn: 0, whole: angle, second: { at, edge: overarm.id, angle } });
+    return ok({ moved: aimed(0), turn: 0, whole: angle, second: { at, edge: overarm.id, angle }, carried: null });
   const other = -dir * Math.sign(s) * 0.6;
   const far = sameSign ? other : limit;
+  // Lapping where the underarm lies almost level with the bust point is left to the overarm alone.
+  if (missing(0) > 0 === missing(far) > 0 && s < 0 && !alone) return findSwing(front, values, p, place, s, true);
   if (missing(0) > 0 === missing(far) > 0)
     return refuse('spread-beyond-reach', { wanted: s, reach: s + missing(limit) });
   const turn = bisect(missing, Math.min(0, far), Math.max(0, far), 1e-12);
-  return ok({ moved: aimed(turn), turn, whole: turn + angle, second: { at, edge: overarm.id, angle } });
+  return ok({ moved: aimed(turn), turn, whole: turn + angle, second: { at, edge: overarm.id, angle }, carried: null });
 }

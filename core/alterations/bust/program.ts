@@ -22,10 +22,10 @@ const choice = (values: Values, key: string, otherwise: string): string =>
   key in values ? choiceOf(values, key) : otherwise;
 
 /** What is to be done with the opening in the side, for this amount. */
-function closingOf(how: BustHow, values: Values, s: number): Closing {
-  if (how.dart === 'side') return 'open';
+function closingOf(l: Layout, how: BustHow, values: Values, s: number): Closing {
+  if (l.front.sideDart) return 'open';
   if (how.dart === 'waist') return 'hem';
-  if (how.dart !== 'none') return 'goal';
+  if (l.front.goal) return 'goal';
   // Without a dart there is nothing to lap into: the whole side goes in, down to the hem.
   return s < 0 || choiceOf(values, 'ending') === 'hem' ? 'hem' : 'open';
 }
@@ -41,8 +41,8 @@ export function bustProgram(context: Context, values: Values, how: BustHow): Res
   if (!laid.ok) return laid;
   const l = laid.value;
   const { front, p, moved, hinge } = l;
-  const closing = closingOf(how, values, s);
-  const ease = how.dart === 'none' && closing === 'open' && choiceOf(values, 'ending') === 'ease';
+  const closing = closingOf(l, how, values, s);
+  const ease = l.bare !== null && closing === 'open' && choiceOf(values, 'ending') === 'ease';
   const intake = Math.abs(l.whole) * Math.hypot(l.mouth.x - p.x, l.mouth.y - p.y);
   if (ease && intake > ADVICE.easeMost) return refuse('too-much-to-ease', { intake, most: ADVICE.easeMost });
   const setback = numberOf(values, 'setback');
@@ -140,12 +140,24 @@ function opening(l: Layout, data: Data, s: number, closing: Closing): readonly I
       spec: slashSpec(l, closing),
       messages: {
         cut: { code: l.second ? 'fba.cut.two' : 'fba.cut', data },
-        open: { code: l.second ? (lap ? 'fba.lap.two' : 'fba.open.two') : lap ? 'fba.lap' : 'fba.open', data },
+        open: {
+          code:
+            l.carried !== null
+              ? 'fba.lap.goal'
+              : l.second
+                ? lap
+                  ? 'fba.lap.two'
+                  : 'fba.open.two'
+                : lap
+                  ? 'fba.lap'
+                  : 'fba.open',
+          data,
+        },
         level: {
           code: lap ? 'fba.level.up' : 'fba.level.down',
           data: { dy: Math.abs(moved.y - p.y), drop: moved.y - p.y },
         },
-        ...(closing === 'open'
+        ...(closing === 'open' || l.carried !== null
           ? {}
           : {
               dart: {

@@ -7,7 +7,7 @@ import { suits } from './suits.ts';
 
 interface Through {
   readonly id: string;
-  readonly dart: Exclude<BustHow['dart'], 'side' | 'none'>;
+  readonly dart: Exclude<BustHow['dart'], 'side' | 'none' | 'either'>;
   readonly on: string;
   readonly source: string;
 }

@@ -7,7 +7,11 @@ import { pick } from '../bust/params.ts';
 import type { AlterationDefinition, Context, Instruction, Program, Values } from '../contract.ts';
 import { choiceOf } from '../values.ts';
 
-const AIMED: readonly Dart['kind'][] = ['side', 'french', 'waist'];
+const TIP: Readonly<Partial<Record<Dart['kind'], string>>> = {
+  side: 'bustPoint.tip.side',
+  french: 'bustPoint.tip.french',
+  waist: 'bustPoint.tip.waist',
+};
 
 /** Finds the bust point, or moves it to the wearer's own; the tips of the darts go with it where asked. */
 function plan(context: Context, values: Values): Result<Program> {
@@ -37,7 +41,7 @@ function plan(context: Context, values: Values): Result<Program> {
   };
   const moves = piece.darts.filter(
     (d) =>
-      AIMED.includes(d.kind) &&
+      d.kind in TIP &&
       (follow === 'together' ||
         (follow === 'side' && d.kind !== 'waist') ||
         (follow === 'waist' && d.kind === 'waist')),
@@ -61,7 +65,7 @@ function plan(context: Context, values: Values): Result<Program> {
       {
         op: 'retip',
         stage: 'dart',
-        message: { code: `bustPoint.tip.${d.kind}`, data: { ...data, setback: back(d, was) } },
+        message: { code: TIP[d.kind] ?? 'bustPoint.moved', data: { ...data, setback: back(d, was) } },
         dart: d.id,
         bustPoint: found.at,
         setback: back(d, was),

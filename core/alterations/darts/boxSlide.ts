@@ -50,8 +50,9 @@ export function boxSlide(piece: Piece, dart: Dart, by: number): Result<BoxSlide>
     const shift = { x: h, y: -by };
     return distance(far, add(start, shift)) + distance(add(end, shift), near) - whole;
   };
-  const reach = 2 + Math.abs(by);
-  const h = excess(-reach) > 0 === excess(reach) > 0 ? 0 : bisect(excess, -reach, reach, 1e-9);
+  // The nearest sideways shift that does it; farther out the seams grow again on both sides.
+  const reach = [0.5, 1, 2, 4, 8, 16].find((r) => excess(-r) > 0 !== excess(r) > 0);
+  const h = reach === undefined ? 0 : bisect(excess, -reach, reach, 1e-9);
   const shift = { x: h, y: -by };
   const corners = [a, { x: inner, y: top }, { x: inner, y: bottom }, b];
   return ok({

@@ -5,7 +5,7 @@ import { bustProgram } from '../bust/program.ts';
 import { seamsHold } from '../bust/promises.ts';
 import { suits } from '../bust/suits.ts';
 
-const HOW: BustHow = { hinge: 'underarm', dart: 'none' };
+const HOW: BustHow = { hinge: 'underarm', dart: 'either' };
 
 export const fullBustCutOnSleeve: AlterationDefinition = {
   id: 'full-bust-cut-on-sleeve',
@@ -22,7 +22,14 @@ export const fullBustCutOnSleeve: AlterationDefinition = {
   ],
   amount: 'total',
   requires: ['centreFront', 'shoulder', 'underarm', 'side'],
-  refusals: [...BUST_REFUSALS, 'underarm-missing', 'overarm-missing', 'front-has-side-dart', 'too-much-to-ease'],
+  refusals: [
+    ...BUST_REFUSALS,
+    'underarm-missing',
+    'overarm-missing',
+    'dart-not-in-side-seam',
+    'overlap-larger-than-dart',
+    'too-much-to-ease',
+  ],
   examples: [
     { name: 'twoHinges', on: 'causeway-cut-on', values: { total: 40 } },
     { name: 'oneHinge', on: 'causeway-cut-on', values: { total: 14, hinges: 'one' } },

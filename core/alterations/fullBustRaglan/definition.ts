@@ -5,7 +5,7 @@ import { bustProgram } from '../bust/program.ts';
 import { seamsHold } from '../bust/promises.ts';
 import { suits } from '../bust/suits.ts';
 
-const HOW: BustHow = { hinge: 'raglan', dart: 'none' };
+const HOW: BustHow = { hinge: 'raglan', dart: 'either' };
 
 export const fullBustRaglan: AlterationDefinition = {
   id: 'full-bust-raglan',
@@ -18,7 +18,13 @@ export const fullBustRaglan: AlterationDefinition = {
   ],
   amount: 'total',
   requires: ['centreFront', 'raglan', 'side'],
-  refusals: [...BUST_REFUSALS, 'raglan-missing', 'front-has-side-dart', 'too-much-to-ease'],
+  refusals: [
+    ...BUST_REFUSALS,
+    'raglan-missing',
+    'dart-not-in-side-seam',
+    'overlap-larger-than-dart',
+    'too-much-to-ease',
+  ],
   examples: [
     { name: 'newDart', on: 'ebb', values: { total: 40 } },
     { name: 'eased', on: 'ebb', values: { total: 14, ending: 'ease' } },

@@ -16,6 +16,8 @@ export interface PdfDoc {
   clip(): PdfDoc;
   stroke(): PdfDoc;
   fill(color?: string): PdfDoc;
+  fillAndStroke(fill: string, stroke: string): PdfDoc;
+  heightOfString(text: string, options: { width: number }): number;
   lineWidth(w: number): PdfDoc;
   dash(length: number, options?: { space?: number }): PdfDoc;
   undash(): PdfDoc;
@@ -74,12 +76,26 @@ export class MmCanvas {
     this.doc.rect(x * POINT, y * POINT, w * POINT, h * POINT);
     return this;
   }
-  stroke(color: string, width: number, dash?: readonly [number, number]): this {
-    this.doc.lineWidth(width * POINT).strokeColor(color);
-    if (dash) this.doc.dash(dash[0] * POINT, { space: dash[1] * POINT });
-    this.doc.stroke();
-    if (dash) this.doc.undash();
+  circle(at: Point, r: number): this {
+    this.doc.circle(at.x * POINT, at.y * POINT, r * POINT);
     return this;
+  }
+  stroke(color: string, width: number, dash: readonly number[] = []): this {
+    this.doc.lineWidth(width * POINT).strokeColor(color);
+    const [on, off] = dash;
+    if (on !== undefined && off !== undefined) this.doc.dash(on * POINT, { space: off * POINT });
+    this.doc.stroke();
+    if (off !== undefined) this.doc.undash();
+    return this;
+  }
+  fillAndStroke(fill: string, color: string, width: number): this {
+    this.doc.lineWidth(width * POINT).fillAndStroke(fill, color);
+    return this;
+  }
+  /** Height of a text set in lines of a width, mm. */
+  height(text: string, size: number, width: number): number {
+    this.doc.font('text').fontSize(size * POINT);
+    return this.doc.heightOfString(text, { width: width * POINT }) / POINT;
   }
   text(
     text: string,

@@ -1,2 +1,3 @@
 export * from './canvas.ts';
 export * from './write.ts';
+export { type PrintedSheet } from './sheet.ts';

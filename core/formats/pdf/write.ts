@@ -1,6 +1,7 @@
 import { add, left, midpoint, scale, sub, unit, type Point } from '../../geometry/index.ts';
 import { outlineOf, type Piece } from '../../pattern/index.ts';
 import { MARGIN, PAPERS, type PageMap, type Placed, type Tile } from '../pages.ts';
+import { printSheet, type PrintedSheet } from './sheet.ts';
 import { MmCanvas, POINT, type PdfConstructor, type PdfDoc } from './canvas.ts';
 
 const INK = '#1E2A38';
@@ -22,6 +23,8 @@ export interface PdfInput {
   /** Untouched pieces to draw thin behind the altered ones; empty for none. */
   readonly original: readonly Piece[];
   readonly notes: readonly string[];
+  /** Hand sheets, printed after the tiles. */
+  readonly sheets?: readonly PrintedSheet[];
   readonly fonts: { readonly text: Uint8Array; readonly bold: Uint8Array };
 }
 
@@ -68,6 +71,7 @@ export function writePdf(Constructor: PdfConstructor, input: PdfInput): Promise<
     page();
     tilePage(canvas, input, tile);
   }
+  for (const sheet of input.sheets ?? []) printSheet(canvas, sheet, paper, page);
   doc.end();
   return done;
 }

@@ -1,0 +1,42 @@
+import type { Context, Values } from '../alterations/index.ts';
+import { runAlteration, type AlterationDefinition, type Run } from '../alterations/index.ts';
+import { samplePattern, type SampleId } from '../drafting/index.ts';
+import type { Piece, Seam } from '../pattern/index.ts';
+import type { Result } from '../units/index.ts';
+
+const drafted = new Map<string, { readonly pieces: readonly Piece[]; readonly seams: readonly Seam[] }>();
+
+/** A sample pattern in one size, drafted once for all tests of a file. */
+export function sampleIn(id: string, size: string) {
+  const key = `${id} ${size}`;
+  const known = drafted.get(key);
+  if (known) return known;
+  const pattern = samplePattern(id as SampleId, [size]);
+  const made = { pieces: pattern.sizes[size] as readonly Piece[], seams: pattern.seams };
+  drafted.set(key, made);
+  return made;
+}
+
+/** What an alteration sees on an untouched sample, or after another run. */
+export function contextOn(id: string, size: string, after?: Run): Context {
+  const { pieces, seams } = sampleIn(id, size);
+  return {
+    pieces: after?.pieces ?? pieces,
+    seams: after?.seams ?? seams,
+    original: pieces,
+    originalSeams: seams,
+    wearer: {},
+  };
+}
+
+/** Runs an alteration on a sample, the bust point taken from the pattern. */
+export function runOn(
+  definition: AlterationDefinition,
+  id: string,
+  size: string,
+  values: Values,
+  after?: Run,
+): Result<Run> {
+  const whose = definition.params.some((p) => p.key === 'whose') && !('whose' in values) ? { whose: 'pattern' } : {};
+  return runAlteration(definition, contextOn(id, size, after), { ...whose, ...values });
+}

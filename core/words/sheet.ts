@@ -1,0 +1,96 @@
+import { STAGES, type Frame, type Run } from '../alterations/index.ts';
+import type { DraftStep } from '../draft/index.ts';
+import { diagramOf, type Diagram } from '../formats/index.ts';
+import { movePath } from '../geometry/index.ts';
+import { formatLength } from '../units/index.ts';
+import { sayFinding, sayStep } from './index.ts';
+import type { Units } from './say.ts';
+import { printable } from './label.ts';
+import { stepAmount, stepName } from './slip.ts';
+import { STAGE_WORDS } from './steps.ts';
+
+/** One stage of the hands' work: what to do, numbered, and the drawings that go with it. */
+export interface SheetStage {
+  readonly heading: string;
+  readonly lines: readonly string[];
+  readonly diagrams: readonly Diagram[];
+}
+
+/** The hand sheet of one alteration: everything in it comes from the program that was carried out. */
+export interface HandSheet {
+  readonly title: string;
+  readonly amount: string;
+  readonly stages: readonly SheetStage[];
+  readonly checks: readonly string[];
+}
+
+/** The hand sheet of a step; null where the step is off or refused. */
+export function handSheet(step: DraftStep, units: Units): HandSheet | null {
+  if (!step.step.on || !step.outcome.ok) return null;
+  const run = step.outcome.value;
+  return {
+    title: stepName(step),
+    amount: stepAmount(step, units),
+    stages: run.frames.flatMap((frame, i): readonly SheetStage[] => {
+      if (frame.messages.length === 0) return [];
+      return [
+        {
+          heading: stageName(frame),
+          lines: frame.messages.map((m) => sayStep(m, units)),
+          diagrams: frame.stage === 'match' ? [] : diagramsOf(run, i, units),
+        },
+      ];
+    }),
+    checks: run.findings.map((f) => sayFinding(f, units)),
+  };
+}
+
+export const stageName = (frame: Pick<Frame, 'stage' | 'laps'>): string => {
+  const words = STAGE_WORDS[frame.stage];
+  return (frame.laps ? words?.lapName : undefined) ?? words?.name ?? frame.stage;
+};
+
+/** The pieces as they lie at the end of a stage; those that nothing has happened to yet are left out. */
+export function diagramsOf(run: Run, index: number, units: Units): readonly Diagram[] {
+  const frame = run.frames[index];
+  if (!frame) return [];
+  const early = STAGES.indexOf(frame.stage) < 2;
+  return frame.pieces
+    .filter((p, i) => i === 0 || p.lines.length > 0 || p.panels.length > 0 || !early)
+    .map((p) =>
+      diagramOf({
+        piece: p.piece,
+        ghost: early ? undefined : run.changes.find((c) => c.piece === p.piece.id)?.original,
+        lines: p.lines,
+        points: p.points,
+        gaps: p.gaps,
+        dimensions:
+          frame.stage === 'open' || frame.stage === 'level'
+            ? p.dimensions.map((d) => ({
+                from: d.from,
+                to: d.to,
+                text: formatLength(d.value, units.unit, { fraction: 16 }),
+              }))
+            : [],
+        panels:
+          frame.stage === 'open' || frame.stage === 'level' ? p.panels.map((x) => movePath(x.outline, x.motion)) : [],
+      }),
+    );
+}
+
+/** The sheet as the shipped fonts can print it. */
+export function printableSheet(sheet: HandSheet): HandSheet {
+  return {
+    title: printable(sheet.title),
+    amount: printable(sheet.amount),
+    checks: sheet.checks.map(printable),
+    stages: sheet.stages.map((s) => ({
+      heading: s.heading,
+      lines: s.lines.map(printable),
+      diagrams: s.diagrams.map((d) => ({
+        ...d,
+        shapes: d.shapes.map((x) => (x.kind === 'dimension' ? { ...x, text: printable(x.text) } : x)),
+      })),
+    })),
+  };
+}

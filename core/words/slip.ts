@@ -1,0 +1,34 @@
+import { alterationById } from '../alterations/index.ts';
+import type { DraftStep } from '../draft/index.ts';
+import { formatLength } from '../units/index.ts';
+import { ALTERATION_WORDS } from './alterations.ts';
+import type { Units } from './say.ts';
+
+/** The value that says how much a step does: its own, or what it runs with. Null where nothing is counted. */
+export function amountOf({ step, total, values }: Pick<DraftStep, 'step' | 'total' | 'values'>): number | null {
+  const definition = alterationById(step.alteration);
+  if (!definition?.amount) return null;
+  if (definition.amount === 'total') return total;
+  const param = definition.params.find((p) => p.key === definition.amount);
+  const value = values[definition.amount] ?? (param && 'initial' in param ? param.initial : null);
+  return typeof value === 'number' ? value : null;
+}
+
+/** What a step is called, with the direction of its amount. */
+export function stepName(step: Pick<DraftStep, 'step' | 'total' | 'values'>): string {
+  const words = ALTERATION_WORDS[step.step.alteration];
+  const amount = amountOf(step);
+  return (amount !== null && amount < 0 ? words?.lapName : words?.name) ?? step.step.alteration;
+}
+
+/** How much, as slips and labels write it; empty where nothing is counted. */
+export function stepAmount(step: Pick<DraftStep, 'step' | 'total' | 'values'>, { unit, fraction }: Units): string {
+  const amount = amountOf(step);
+  if (amount === null) return '';
+  const key = alterationById(step.step.alteration)?.amount;
+  const over = ALTERATION_WORDS[step.step.alteration]?.over ?? '';
+  const signed = key === 'total' || key === 'by';
+  const text =
+    key === 'share' ? `${Math.round(amount * 100)} %` : formatLength(amount, unit, { fraction, sign: signed });
+  return [text, over].filter(Boolean).join(' ');
+}
