@@ -56,6 +56,7 @@ test('from the rail to a printed page', async ({ page }) => {
   const promised = Number(
     /(\d+) pages/.exec((await page.getByRole('button', { name: /^PDF/ }).textContent()) ?? '')?.[1],
   );
+  await page.getByLabel('hand sheet after the pages').uncheck();
   const pdf = await downloadPdf(page);
   const info = execFileSync('pdfinfo', [pdf], { encoding: 'utf8' });
   expect(Number(/Pages:\s+(\d+)/.exec(info)?.[1])).toBe(promised);
@@ -120,7 +121,7 @@ test('dragging the gap, the bust point, the hinge and the dart tip changes the n
   await expect(total(page)).toHaveValue('+4.8');
 
   for (let i = 0; i < 2; i++) await page.keyboard.press('n');
-  await drag('Side dart tip', 12, 0);
+  await drag('Dart tip', 12, 0);
   await expect.poll(async () => Number((await storedJob(page)).steps[0]?.values['setback'])).toBeGreaterThan(36);
 });
 

@@ -98,9 +98,9 @@ describe.each(bust.map((d) => [d.id, d] as const))('%s, on all its samples, size
 });
 
 describe('what one does one can undo', () => {
-  const sided = bust.filter(
-    (d) => d.params.some((p) => p.key === 'newBustPoint') && d.examples.some((e) => e.on.startsWith('causeway')),
-  );
+  // With two hinges the sleeve swings back from another place; there the promises above must do.
+  const keys = (d: AlterationDefinition) => d.params.map((p) => p.key);
+  const sided = bust.filter((d) => keys(d).includes('newBustPoint') && !keys(d).includes('hinges'));
   it.each(sided.map((d) => [d.id, d] as const))('%s: taking in what was let out restores the lengths', (_id, d) => {
     const on = d.examples[0]!.on;
     fc.assert(

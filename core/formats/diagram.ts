@@ -7,7 +7,8 @@ export type Pen = 'paper' | 'insert' | 'overlap' | 'ghost' | 'cutting' | 'seam' 
 
 export type Shape =
   | { readonly kind: 'line'; readonly pen: Pen; readonly path: Path; readonly closed: boolean }
-  | { readonly kind: 'pin' | 'cross'; readonly at: Point }
+  | { readonly kind: 'pin'; readonly at: Point }
+  | { readonly kind: 'cross'; readonly at: Point }
   | { readonly kind: 'label'; readonly at: Point; readonly text: string }
   | { readonly kind: 'dimension'; readonly from: Point; readonly to: Point; readonly text: string };
 

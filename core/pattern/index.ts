@@ -7,3 +7,4 @@ export * from './schema.ts';
 export * from './types.ts';
 export * from './validate.ts';
 export * from './split.ts';
+export * from './snap.ts';

@@ -1,4 +1,4 @@
-import type { Dart } from '../pattern/index.ts';
+import type { Dart, EdgeRole, SnapKind } from '../pattern/index.ts';
 
 export * from './alterations.ts';
 
@@ -9,7 +9,7 @@ export const PARAM_WORDS: Readonly<Record<string, string>> = {
   hinge: 'Hinge along its seam',
   hingePoint: 'Hinge placed by hand',
   setback: 'Dart ends before the bust point by',
-  below: 'New dart below the underarm by',
+  below: 'Line 2 starts below the underarm by',
   ending: 'What opened at the side',
   hinges: 'Hinges',
   overarmShare: 'Share of the spread at the overarm',
@@ -98,3 +98,39 @@ export const DART_WORDS: Readonly<Record<Dart['kind'], string>> = {
   french: 'French dart',
   other: 'Dart',
 };
+
+/** What one takes hold of on the table. */
+export const GRIP_WORDS: Readonly<Record<string, string>> = {
+  hinge: 'Hinge',
+  bustPoint: 'Bust point',
+  gap: 'Gap',
+  tip: 'Dart tip',
+  target: 'New place',
+};
+
+/** Names of edges by their role, as a sewist says them. */
+export const ROLE_WORDS: Readonly<Record<EdgeRole, string>> = {
+  centreFront: 'centre front',
+  centreBack: 'centre back',
+  neck: 'neck',
+  shoulder: 'shoulder',
+  armhole: 'armhole',
+  side: 'side seam',
+  waist: 'waist',
+  hem: 'hem',
+  princess: 'princess seam',
+  raglan: 'raglan seam',
+  underarm: 'underarm',
+  sleeveHem: 'sleeve hem',
+  dart: 'dart',
+  other: 'edge',
+};
+
+/** What a drag was drawn to. */
+export function saySnap(snap: { readonly kind: SnapKind; readonly role?: EdgeRole }): string {
+  const edge = snap.role ? ROLE_WORDS[snap.role] : '';
+  if (snap.kind === 'notch') return `at the notch, ${edge}`;
+  if (snap.kind === 'third') return `at a third of the ${edge}`;
+  if (snap.kind === 'corner') return `at the end of the ${edge}`;
+  return snap.kind === 'grain' ? 'straight along the grain' : 'square to the grain';
+}

@@ -22,6 +22,7 @@ export const router = createBrowserRouter([
       { path: 'table', lazy: async () => ({ Component: (await import('../table/Table.tsx')).Table }) },
       { path: 'check', lazy: async () => ({ Component: (await import('../stations/check/Check.tsx')).Check }) },
       { path: 'toile', lazy: async () => ({ Component: (await import('../stations/later/Later.tsx')).Toile }) },
+      { path: 'sheet', lazy: async () => ({ Component: (await import('../stations/sheet/Sheet.tsx')).Sheet }) },
       { path: 'print', lazy: async () => ({ Component: (await import('../stations/print/Print.tsx')).Print }) },
     ],
   },

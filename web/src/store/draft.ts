@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Draft, ResolvedJob } from '@ample/core/draft';
-import type { Pattern } from '@ample/core/pattern';
+import type { Pattern, Piece } from '@ample/core/pattern';
 import type { Refusal } from '@ample/core/units';
 import { draftClient } from '../workers/client.ts';
 import { patternOf, useJob } from './job.ts';
@@ -43,4 +43,15 @@ export function startDrafting(make: () => Worker = makeWorker): () => void {
     off();
     client.stop();
   };
+}
+
+/** The pieces before a step: what the carried-out steps before it made of them; after all steps for none. */
+export function piecesBefore(draft: Draft, step: string | null): readonly Piece[] {
+  let pieces = draft.original;
+  if (step === null) return draft.pieces;
+  for (const s of draft.steps) {
+    if (s.step.id === step) break;
+    if (s.step.on && s.outcome.ok) pieces = s.outcome.value.pieces;
+  }
+  return pieces;
 }

@@ -153,7 +153,7 @@ export async function saveDocuments(job: Job, wearer: Wearer): Promise<Refusal |
 }
 
 /** A new wearer with an empty job on the first pattern. */
-export async function startOwn(name: string, title: string, today: string): Promise<string> {
+export async function startOwn(name: string, title: string, today: string, pattern: string): Promise<string> {
   const id = crypto.randomUUID().slice(0, 8);
   const wearer = wearerSchema.parse({
     format: 'ample-draft/wearer',
@@ -168,7 +168,7 @@ export async function startOwn(name: string, title: string, today: string): Prom
     id: `j-${id}`,
     title,
     wearer: { id: wearer.id },
-    pattern: { id: useLibrary.getState().patterns[0]?.id ?? 'causeway' },
+    pattern: { id: pattern },
   });
   useLibrary.setState({ trouble: await saveDocuments(job, wearer) });
   return job.id;

@@ -7,11 +7,13 @@ interface Prefs {
   readonly units: Units;
   readonly paper: PaperId;
   readonly withOriginal: boolean;
+  /** Print the hand sheets after the pages. */
+  readonly withSheet: boolean;
 }
 
 /** How this person likes to see things; kept in the browser, not in a job. */
 export const usePrefs = create<Prefs>()(
-  persist((): Prefs => ({ units: { unit: 'cm', fraction: 8 }, paper: 'a4', withOriginal: true }), {
+  persist((): Prefs => ({ units: { unit: 'cm', fraction: 8 }, paper: 'a4', withOriginal: true, withSheet: true }), {
     name: 'ample-draft.prefs',
   }),
 );

@@ -42,11 +42,11 @@ describe('the library', () => {
     await openLibrary();
     expect(useLibrary.getState().jobs).toEqual([]);
     await bringDemoBack();
-    expect(useLibrary.getState().jobs).toHaveLength(3);
+    expect(useLibrary.getState().jobs).toHaveLength(5);
   });
 
   it('keeps what is one’s own when the demo is cleared', async () => {
-    const id = await startOwn('Nele', 'Blouse', '2026-11-23');
+    const id = await startOwn('Nele', 'Blouse', '2026-11-23', 'causeway');
     await clearDemo();
     await openLibrary();
     expect(useLibrary.getState().jobs.map((j) => j.id)).toEqual([id]);
@@ -60,7 +60,7 @@ describe('the library', () => {
     await openLibrary();
     const { jobs, damaged } = useLibrary.getState();
     expect(jobs.map((j) => j.id)).not.toContain(broken.id);
-    expect(jobs).toHaveLength(2);
+    expect(jobs).toHaveLength(4);
     expect(damaged[0]).toMatchObject({ kind: 'job', key: broken.id, raw: broken });
     await forgetDamaged(damaged[0]!.id);
     expect(await db.damaged.count()).toBe(0);
@@ -71,7 +71,7 @@ describe('the library', () => {
     await openLibrary();
     failing.mockRestore();
     expect(useLibrary.getState().trouble).toMatchObject({ code: 'storage-failed' });
-    expect(useLibrary.getState().jobs).toHaveLength(3);
+    expect(useLibrary.getState().jobs).toHaveLength(5);
   });
 });
 
@@ -80,7 +80,7 @@ describe('a full disk when the browser opens', () => {
     Promise.reject(Object.assign(new Error('The quota has been exceeded.'), { name: 'QuotaExceededError' }));
 
   it('hides none of one’s own jobs: the last change is shown from the journal, and kept there', async () => {
-    const id = await startOwn('Nele', 'Blouse', '2026-11-23');
+    const id = await startOwn('Nele', 'Blouse', '2026-11-23', 'causeway');
     openJob(id);
     setReading('waist', 0, 713);
     writeJournal({ job: useJob.getState().job!, wearer: useJob.getState().wearer! });
@@ -100,7 +100,7 @@ describe('a full disk when the browser opens', () => {
     await openLibrary();
     add.mockRestore();
     expect(useLibrary.getState().damaged[0]).toMatchObject({ key: DEMO_JOBS[1]!.id });
-    expect(useLibrary.getState().jobs).toHaveLength(2);
+    expect(useLibrary.getState().jobs).toHaveLength(4);
     expect(await db.jobs.get(DEMO_JOBS[1]!.id)).toMatchObject({ steps: 'moths' });
   });
 });

@@ -12,9 +12,11 @@ export interface HandleProps {
   readonly toMat: (x: number, y: number) => Point;
   /** Where the piece lies on the mat. */
   readonly offset: Point;
-  /** A drag to a point of the piece, or a nudge by so much. */
-  readonly onDrag: (to: Point) => void;
+  /** A drag to a point of the piece (`free` while Alt keeps it from being drawn to anything), or a nudge by so much. */
+  readonly onDrag: (to: Point, free: boolean) => void;
   readonly onNudge: (by: Point) => void;
+  /** The drag is over, however it ended. */
+  readonly onDrop?: () => void;
   readonly children: ReactNode;
 }
 
@@ -22,7 +24,7 @@ export interface HandleProps {
  * Something on the mat one can take hold of: by finger or pointer (Escape puts everything back), or with Tab and
  * the arrow keys, by 1 mm or 1/16 in, five with Shift.
  */
-export function Handle({ name, at, value, text, k, toMat, offset, onDrag, onNudge, children }: HandleProps) {
+export function Handle({ name, at, value, text, k, toMat, offset, onDrag, onNudge, onDrop, children }: HandleProps) {
   const gesture = useRef<ReturnType<typeof beginGesture> | null>(null);
   const grip = useRef<Point>({ x: 0, y: 0 });
   const point = (e: PointerEvent): Point => {
@@ -32,6 +34,7 @@ export function Handle({ name, at, value, text, k, toMat, offset, onDrag, onNudg
   const finish = (how: 'end' | 'cancel') => {
     gesture.current?.[how]();
     gesture.current = null;
+    onDrop?.();
   };
   const onDown = (e: PointerEvent<SVGGElement>) => {
     if (e.button !== 0) return;
@@ -43,7 +46,7 @@ export function Handle({ name, at, value, text, k, toMat, offset, onDrag, onNudg
     gesture.current = beginGesture();
   };
   const onMove = (e: PointerEvent) => {
-    if (gesture.current) onDrag(point(e));
+    if (gesture.current) onDrag(point(e), e.altKey);
   };
   const onKey = (e: KeyboardEvent) => {
     if (e.key === 'Escape') return finish('cancel');
@@ -68,7 +71,7 @@ export function Handle({ name, at, value, text, k, toMat, offset, onDrag, onNudg
       tabIndex={0}
       role="slider"
       aria-label={name}
-      aria-valuenow={Math.round(value * 10) / 10}
+      aria-valuenow={Math.round(value * 100) / 100}
       aria-valuetext={text}
       onPointerDown={onDown}
       onPointerMove={onMove}
@@ -116,3 +119,10 @@ export const GapShape = () => (
   </g>
 );
 export const TipShape = () => <path d="M0 -8L8 0L0 8L-8 0Z" fill="#fff" stroke="#2B4C9B" strokeWidth="2.5" />;
+/** Where a dart is to go: a pencilled arrow onto the seam. */
+export const TargetShape = () => (
+  <g>
+    <circle r="10" fill="#fff" stroke="#2B4C9B" strokeWidth="2.5" />
+    <path d="M-5 0H5M0 -5V5" stroke="#2B4C9B" strokeWidth="2.5" />
+  </g>
+);

@@ -1,10 +1,19 @@
 import { Link, useParams } from 'react-router';
 import { alterationById, type Param } from '@ample/core/alterations';
 import type { Draft, DraftStep } from '@ample/core/draft';
-import { CHOICE_WORDS, DART_WORDS, PARAM_WORDS, SCHOOL_WORDS, sayFinding, sayRefusal } from '@ample/core/words';
+import {
+  ALTERATION_WORDS,
+  CHOICE_WORDS,
+  DART_WORDS,
+  PARAM_WORDS,
+  SCHOOL_WORDS,
+  sayFinding,
+  sayRefusal,
+} from '@ample/core/words';
 import { setOwnTotal, setValue, editStep, useJob } from '../store/job.ts';
 import { useUnits } from '../store/prefs.ts';
 import { AmountSum } from '../ui/AmountSum.tsx';
+import { WaysOn } from '../ui/WaysOn.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { Length, Notice } from '../ui/parts.tsx';
 
@@ -29,7 +38,9 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
         ? draft.amounts?.chosen
         : draft.amounts?.all.find((a) => a.school === step.school);
   const run = outcome.ok ? outcome.value : null;
-  const side = run?.darts.find((d) => d.kind === 'side');
+  const darts = run?.changes.flatMap((c) => c.darts.map((d) => ({ ...d, piece: c.piece }))) ?? [];
+  const several = new Set(darts.map((d) => d.piece)).size > 1;
+  const counted = definition?.amount === 'total';
   return (
     <aside className="shrink-0 border-l border-line p-3 min-[1000px]:overflow-auto" aria-label="Workings">
       {!outcome.ok && step.on && (
@@ -37,66 +48,71 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
           <Notice grade="fault">{sayRefusal(outcome.error, units)}</Notice>
         </div>
       )}
-      <div className="mb-3 flex items-end gap-3">
-        <LengthField
-          label="Over the whole front"
-          value={total}
-          signed
-          big
-          steps
-          width="w-36"
-          min={-160}
-          max={300}
-          onCommit={(v) => v !== null && setOwnTotal(step.id, v)}
-        />
-        {total !== null && (
-          <div className="pb-1">
-            <div className="text-sm">each half</div>
-            <Length value={total / 2} sign className="text-xl" />
-          </div>
-        )}
-      </div>
-      <div className="workings mb-3 p-3">
-        <h2 className="mb-1 !text-base">{sum ? `${SCHOOL_WORDS[sum.school]?.name ?? ''}` : 'Your own amount'}</h2>
-        {sum ? (
-          <AmountSum amount={sum} />
-        ) : (
-          <button className="btn" onClick={() => editStep(step.id, (s) => ({ ...s, school: 'auto' }))}>
-            Take the computed amount
-          </button>
-        )}
-        <div className="mt-2 flex flex-wrap gap-x-3 text-sm">
-          <Link className="underline" to={`/job/${job}/body`}>
-            measurements
-          </Link>
-          <Link className="underline" to={`/job/${job}/plan`}>
-            other sums
-          </Link>
+      {!counted && (
+        <div className="mb-3">
+          <h2>{ALTERATION_WORDS[step.alteration]?.name}</h2>
+          <p className="text-sm">{ALTERATION_WORDS[step.alteration]?.about}</p>
         </div>
-      </div>
-      {run && run.darts.length > 0 && total !== 0 && (
-        <table className="mb-3 w-full">
+      )}
+      {counted && (
+        <div className="mb-3 flex items-end gap-3">
+          <LengthField
+            label="Over the whole front"
+            value={total}
+            signed
+            big
+            steps
+            width="w-36"
+            min={-160}
+            max={300}
+            onCommit={(v) => v !== null && setOwnTotal(step.id, v)}
+          />
+          {total !== null && (
+            <div className="pb-1">
+              <div className="text-sm">each half</div>
+              <Length value={total / 2} sign className="text-xl" />
+            </div>
+          )}
+        </div>
+      )}
+      {counted && (
+        <div className="workings mb-3 p-3">
+          <h2 className="mb-1 !text-base">{sum ? `${SCHOOL_WORDS[sum.school]?.name ?? ''}` : 'Your own amount'}</h2>
+          {sum ? (
+            <AmountSum amount={sum} />
+          ) : (
+            <button className="btn" onClick={() => editStep(step.id, (s) => ({ ...s, school: 'auto' }))}>
+              Take the computed amount
+            </button>
+          )}
+          <div className="mt-2 flex flex-wrap gap-x-3 text-sm">
+            <Link className="underline" to={`/job/${job}/body`}>
+              measurements
+            </Link>
+            <Link className="underline" to={`/job/${job}/plan`}>
+              other sums
+            </Link>
+          </div>
+        </div>
+      )}
+      <WaysOn step={active} />
+      {darts.length > 0 && total !== 0 && (
+        <table className="my-3 w-full">
           <tbody>
-            {run.darts.map((d) => (
-              <tr key={d.dart} className="border-b border-line">
+            {darts.map((d) => (
+              <tr key={`${d.piece} ${d.dart}`} className="border-b border-line">
                 <th scope="row" className="py-1 text-left font-normal">
-                  {DART_WORDS[d.kind]} takes up
+                  {DART_WORDS[d.kind]}
+                  {several && `, ${d.piece}`}
+                  <span className="block text-sm text-quiet">
+                    legs <Length value={d.legs[0]} />
+                  </span>
                 </th>
                 <td className="text-right">
                   <Length value={d.intake} />
                 </td>
               </tr>
             ))}
-            {side && (
-              <tr className="border-b border-line">
-                <th scope="row" className="py-1 text-left font-normal">
-                  Side dart legs, both
-                </th>
-                <td className="text-right">
-                  <Length value={side.legs[0]} />
-                </td>
-              </tr>
-            )}
           </tbody>
         </table>
       )}
@@ -137,6 +153,7 @@ function ParamField({ param, step, value }: FieldProps) {
         label={label}
         value={typeof value === 'number' ? value : param.initial}
         steps
+        signed={param.signed === true}
         min={param.min}
         max={param.max}
         width="w-full"
@@ -165,7 +182,7 @@ function ParamField({ param, step, value }: FieldProps) {
     return (
       <label className="block">
         <span className="mb-1 block text-sm">
-          {label}: <span className="num">{Math.round(share * 100)} %</span> of the way from the shoulder
+          {label}: <span className="num">{Math.round(share * 100)} %</span>
         </span>
         <input
           type="range"
@@ -179,9 +196,7 @@ function ParamField({ param, step, value }: FieldProps) {
       </label>
     );
   }
-  const marked = step.outcome.ok
-    ? step.outcome.value.frames[0]?.points.find((m) => m.kind === 'bustPoint')?.at
-    : undefined;
+  const marked = step.outcome.ok ? step.outcome.value.grips.find((g) => g.key === param.key)?.at : undefined;
   const point = value !== null && typeof value === 'object' ? (value as { x: number; y: number }) : (marked ?? null);
   if (!point) return null;
   return (
@@ -189,7 +204,7 @@ function ParamField({ param, step, value }: FieldProps) {
       <legend className="mb-1 text-sm">{label}, from the centre front and the neck</legend>
       <div className="flex gap-2">
         <LengthField
-          label="Bust point across"
+          label={`${label} across`}
           bare
           steps
           value={point.x}
@@ -197,7 +212,7 @@ function ParamField({ param, step, value }: FieldProps) {
           onCommit={(x) => x !== null && setValue(id, param.key, { ...point, x })}
         />
         <LengthField
-          label="Bust point down"
+          label={`${label} down`}
           bare
           steps
           value={point.y}
@@ -207,7 +222,7 @@ function ParamField({ param, step, value }: FieldProps) {
       </div>
       {value !== null && (
         <button className="btn mt-2" onClick={() => setValue(id, param.key, null)}>
-          Back to the measured one
+          {param.key === 'bustPoint' ? 'Back to the measured one' : 'Back to the seam and share'}
         </button>
       )}
     </fieldset>

@@ -1,44 +1,41 @@
 import { useEffect, useRef, useState } from 'react';
-import { STAGES } from '@ample/core/alterations';
-import type { Progress } from '@ample/core/slash';
 
 const LASTS = 340;
-const at = (stage: number): Progress => {
-  const name = STAGES[stage] ?? 'mark';
-  return {
-    open: name === 'mark' || name === 'cut' ? 0 : 1,
-    level: name === 'mark' || name === 'cut' || name === 'open' ? 0 : 1,
-  };
-};
 
-/** How far the paper has come: moves over a third of a second when the stage changes, at once for reduced motion. */
-export function useStageMotion(stage: number): Progress {
-  const [progress, setProgress] = useState<Progress>(() => at(stage));
-  const from = useRef(progress);
+/** A stage on its way in: which one's paper moves, and how far it has come. */
+export interface StageMotion {
+  /** The stage whose movement is shown; its own frame at `t` = 1. */
+  readonly stage: number;
+  readonly t: number;
+}
+
+/**
+ * Moves the paper over a third of a second when the stage goes one on or one back, at once for reduced motion
+ * and for jumps. Going back, the paper of the stage left behind moves back.
+ */
+export function useStageMotion(stage: number): StageMotion {
+  const [motion, setMotion] = useState<StageMotion>({ stage, t: 1 });
+  const before = useRef(stage);
   useEffect(() => {
-    const goal = at(stage);
-    const start = from.current;
+    const from = before.current;
+    before.current = stage;
     const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
-    if (still || (start.open === goal.open && start.level === goal.level)) {
-      from.current = goal;
-      setProgress(goal);
+    if (still || Math.abs(stage - from) !== 1) {
+      setMotion({ stage, t: 1 });
       return;
     }
+    const on = stage > from;
     let frame = 0;
     const begun = performance.now();
     const step = (now: number) => {
       const t = Math.min(1, (now - begun) / LASTS);
       const ease = t * t * (3 - 2 * t);
-      const next = {
-        open: start.open + (goal.open - start.open) * ease,
-        level: start.level + (goal.level - start.level) * ease,
-      };
-      from.current = next;
-      setProgress(next);
-      if (t < 1) frame = requestAnimationFrame(step);
+      if (t >= 1) return setMotion({ stage, t: 1 });
+      setMotion({ stage: on ? stage : from, t: on ? ease : 1 - ease });
+      frame = requestAnimationFrame(step);
     };
-    frame = requestAnimationFrame(step);
+    step(begun);
     return () => cancelAnimationFrame(frame);
   }, [stage]);
-  return progress;
+  return motion;
 }

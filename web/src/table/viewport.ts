@@ -13,11 +13,16 @@ export interface Viewport {
   readonly svg: RefObject<SVGSVGElement | null>;
   readonly view: View;
   readonly fit: () => void;
+  /** Brings a part of the mat as near as it fits. */
+  readonly show: (box: Box) => void;
   readonly nearer: () => void;
   readonly farther: () => void;
   /** Screen to mat, mm. */
   readonly toMat: (clientX: number, clientY: number) => Point;
 }
+
+/** Width of the strip of tools beside the mat, pixels. */
+const TOOLS = 82;
 
 /** Pan and zoom of the mat: wheel, pinch and drag on the empty mat; handles keep their own drags. */
 export function useViewport(content: Box): Viewport {
@@ -30,8 +35,10 @@ export function useViewport(content: Box): Viewport {
   const fit = useCallback(() => {
     const el = svg.current;
     if (!el || !behaviour.current) return;
-    const { width, height } = el.getBoundingClientRect();
-    if (width === 0 || height === 0) return;
+    const { width: whole, height } = el.getBoundingClientRect();
+    // The tools keep a strip of their own at the right.
+    const width = whole - TOOLS;
+    if (width <= 0 || height === 0) return;
     const k = Math.min(width / (maxX - minX), height / (maxY - minY));
     const x = (width - (maxX - minX) * k) / 2 - minX * k;
     const y = (height - (maxY - minY) * k) / 2 - minY * k;
@@ -43,7 +50,11 @@ export function useViewport(content: Box): Viewport {
     if (!el) return;
     const z = zoom<SVGSVGElement, unknown>()
       .scaleExtent([0.2, 12])
-      .filter((e: Event) => !(e.target as Element).closest('[data-handle]') && !(e as MouseEvent).button)
+      // Handles and pieces keep their own drags; two fingers always mean the mat, the wheel too.
+      .filter((e: Event) => {
+        if (e.type === 'wheel' || ('touches' in e && (e as TouchEvent).touches.length > 1)) return true;
+        return !(e.target as Element).closest('[data-handle], [data-piece]') && !(e as MouseEvent).button;
+      })
       .on('zoom', (e: { transform: View }) => {
         const next = { x: e.transform.x, y: e.transform.y, k: e.transform.k };
         at.current = next;
@@ -65,6 +76,16 @@ export function useViewport(content: Box): Viewport {
     return () => watch.disconnect();
   }, [fit]);
 
+  const show = useCallback((box: Box) => {
+    const el = svg.current;
+    if (!el || !behaviour.current) return;
+    const { width, height } = el.getBoundingClientRect();
+    const k = Math.min(width / (box.maxX - box.minX), height / (box.maxY - box.minY)) * 0.92;
+    const x = width / 2 - ((box.minX + box.maxX) / 2) * k;
+    const y = height / 2 - ((box.minY + box.maxY) / 2) * k;
+    select(el).call(behaviour.current.transform, zoomIdentity.translate(x, y).scale(k));
+  }, []);
+
   const by = useCallback((factor: number) => {
     if (svg.current && behaviour.current) select(svg.current).call(behaviour.current.scaleBy, factor);
   }, []);
@@ -75,5 +96,5 @@ export function useViewport(content: Box): Viewport {
     const { x, y, k } = at.current;
     return { x: (clientX - (box?.left ?? 0) - x) / k, y: (clientY - (box?.top ?? 0) - y) / k };
   }, []);
-  return { svg, view, fit, nearer, farther, toMat };
+  return { svg, view, fit, show, nearer, farther, toMat };
 }

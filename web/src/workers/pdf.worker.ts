@@ -18,6 +18,7 @@ self.onmessage = async (event: MessageEvent<Request>) => {
       label: input.label,
       original: input.original,
       notes: input.notes,
+      sheets: input.sheets,
       fonts: { text, bold },
     });
     reply = { v: PROTOCOL, id, ok: true, value };

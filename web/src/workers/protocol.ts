@@ -1,10 +1,10 @@
 import type { Draft, ResolvedJob } from '@ample/core/draft';
 import type { PaperId } from '@ample/core/formats';
-import type { PdfLabel } from '@ample/core/formats/pdf';
+import type { PdfLabel, PrintedSheet } from '@ample/core/formats/pdf';
 import type { Pattern, Piece } from '@ample/core/pattern';
 
 /** Version of the messages: a worker from another build is refused rather than misread. */
-export const PROTOCOL = 1;
+export const PROTOCOL = 2;
 
 export interface PdfRequest {
   readonly pieces: readonly Piece[];
@@ -12,6 +12,7 @@ export interface PdfRequest {
   readonly paper: PaperId;
   readonly label: PdfLabel;
   readonly notes: readonly string[];
+  readonly sheets: readonly PrintedSheet[];
   readonly fonts: { readonly text: string; readonly bold: string };
 }
 

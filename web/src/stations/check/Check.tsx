@@ -1,7 +1,9 @@
 import { Link, useParams } from 'react-router';
+import type { Draft } from '@ample/core/draft';
+import { pathLength } from '@ample/core/geometry';
 import type { Walk, WalkedSide } from '@ample/core/truing';
 import { formatLength, TOL } from '@ample/core/units';
-import { SEAM_WORDS, sayFinding } from '@ample/core/words';
+import { ROLE_WORDS, SEAM_WORDS, sayFinding } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Length, Notice, Station } from '../../ui/parts.tsx';
@@ -19,9 +21,7 @@ export function Check() {
     return seen.has(key) ? false : seen.add(key);
   });
   const order = { fault: 0, look: 1, note: 2 };
-  const changed = draft.steps
-    .flatMap((s) => (s.step.on && s.outcome.ok ? Object.entries(s.outcome.value.lengths) : []))
-    .filter(([id]) => !/dart/i.test(id));
+  const changed = seamLengths(draft);
   return (
     <Station
       title="Check"
@@ -35,7 +35,9 @@ export function Check() {
           ))}
           {changed.length > 0 && (
             <table className="sheet w-full">
-              <caption className="px-3 pt-2 text-left font-head font-semibold">Seam lines of the altered piece</caption>
+              <caption className="px-3 pt-2 text-left font-head font-semibold">
+                Seam lines of the altered pieces
+              </caption>
               <thead>
                 <tr className="border-b border-ink text-sm">
                   <th className="px-3 py-1 text-left font-normal">Edge</th>
@@ -45,10 +47,10 @@ export function Check() {
                 </tr>
               </thead>
               <tbody>
-                {changed.map(([id, l]) => (
+                {changed.map(([id, name, l]) => (
                   <tr key={id} className="border-b border-line">
                     <th scope="row" className="px-3 py-1.5 text-left font-normal">
-                      {edgeName(id)}
+                      {name}
                     </th>
                     <td className="px-3 text-right">
                       <Length value={l.before} />
@@ -96,11 +98,28 @@ export function Check() {
 }
 
 /** "sideUpper" reads "side upper"; ids of foreign patterns stay as they were named. */
-const edgeName = (id: string): string => id.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
+/** The seam lines of every altered piece, by what they are called, before and after the whole plan; darts left out. */
+function seamLengths(draft: Draft) {
+  return draft.original.flatMap((before) => {
+    const after = draft.pieces.find((p) => p.id === before.id);
+    if (!after || after === before) return [];
+    const roles = [...new Set(before.edges.map((e) => e.role))].filter((r) => r !== 'dart');
+    const sum = (edges: typeof before.edges, role: string) =>
+      edges.filter((e) => e.role === role).reduce((n, e) => n + pathLength(e.path), 0);
+    return roles.map(
+      (role) =>
+        [
+          `${before.id} ${role}`,
+          `${before.name}, ${ROLE_WORDS[role]}`,
+          { before: sum(before.edges, role), after: sum(after.edges, role) },
+        ] as const,
+    );
+  });
+}
 
 function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameOf: (id: string) => string }) {
   const { unit, fraction } = useUnits();
-  const good = Math.abs(walk.difference) <= TOL.seam;
+  const good = Math.abs(walk.difference) <= (walk.seam.kind === 'princess' ? TOL.princess : TOL.seam);
   const longest = Math.max(walk.first.length, walk.second.length);
   const x = (v: number) => 20 + (v / longest) * 680;
   const say = (v: number, sign = false) =>

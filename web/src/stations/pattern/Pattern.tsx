@@ -1,8 +1,10 @@
-import { drawPiece, pathData } from '@ample/core/formats';
+import { alterationById, propose } from '@ample/core/alterations';
+import { drawPiece, pathData, type Job, type Step } from '@ample/core/formats';
 import type { MeasurementKey, Pattern, Piece } from '@ample/core/pattern';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
-import { patternOf, useJob } from '../../store/job.ts';
+import { editJob, patternOf, useJob } from '../../store/job.ts';
 import { useLibrary } from '../../store/library.ts';
+import { PatternOptions } from './PatternOptions.tsx';
 import { useDraft } from '../../store/draft.ts';
 import { Length, Station } from '../../ui/parts.tsx';
 
@@ -23,8 +25,13 @@ export function PatternStation() {
   const pieces = pattern.sizes[size ?? ''] ?? Object.values(pattern.sizes)[0] ?? [];
   return (
     <Station title={`${pattern.house} No. ${pattern.number} “${pattern.name}”`} lead={pattern.notes}>
+      <ChangePattern current={pattern.id} />
       <dl className="mb-4 flex flex-wrap gap-x-8 gap-y-2">
-        <Fact name="Cloth">{pattern.fabric.kind === 'woven' ? 'woven, no stretch' : 'knit'}</Fact>
+        <Fact name="Cloth">
+          {pattern.fabric.kind === 'woven'
+            ? 'woven, no stretch'
+            : `knit, stretches by ${Math.round(pattern.fabric.stretch * 100)} %`}
+        </Fact>
         <Fact name="Drafted for a cup of">
           <Length value={pattern.draftCup} both />
         </Fact>
@@ -49,6 +56,39 @@ export function PatternStation() {
       </div>
     </Station>
   );
+}
+
+/** Another pattern for the same job: the plan stays, and is taken out where it cannot be carried out. */
+function ChangePattern({ current }: { readonly current: string }) {
+  return (
+    <label className="mb-4 block max-w-[460px]">
+      <span className="mb-1 block text-sm">Pattern of this job</span>
+      <select
+        className="field w-full"
+        value={current}
+        onChange={(e) => {
+          const id = e.target.value;
+          editJob((j) => ({ ...j, pattern: { id }, steps: followPattern(j.steps, id) }));
+        }}
+      >
+        <PatternOptions />
+      </select>
+    </label>
+  );
+}
+
+/** The bust steps of a plan, done the way that suits the other pattern; the rest as it is. */
+function followPattern(steps: readonly Step[], id: string): Step[] {
+  const pattern = patternOf({ pattern: { id } } as Job, useLibrary.getState().patterns);
+  const pieces = Object.values(pattern?.sizes ?? {})[0] ?? [];
+  const best = propose(pieces, 'bust')[0];
+  return steps.map((s) => {
+    const bust = alterationById(s.alteration)?.family === 'bust';
+    const fits = propose(pieces, 'bust').some((p) => p.id === s.alteration && p.grade !== 'no');
+    if (!bust || fits || !best) return s;
+    const values: Step['values'] = typeof s.values['total'] === 'number' ? { total: s.values['total'] } : {};
+    return { ...s, alteration: best.id, revision: best.revision, values };
+  });
 }
 
 const Fact = ({ name, children }: { readonly name: string; readonly children: React.ReactNode }) => (

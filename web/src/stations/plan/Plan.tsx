@@ -1,16 +1,20 @@
+import { ArrowDown, ArrowUp } from 'lucide-react';
 import { Switch } from 'radix-ui';
 import { Link, useParams } from 'react-router';
+import { alterationById } from '@ample/core/alterations';
 import type { Draft, DraftStep } from '@ample/core/draft';
 import type { Amount } from '@ample/core/fit';
 import type { Step } from '@ample/core/formats';
-import { ALTERATION_WORDS, SCHOOL_WORDS, sayFit, sayRefusal } from '@ample/core/words';
-import { bustStep } from '@ample/samples';
-import { useDraft } from '../../store/draft.ts';
-import { editJob, editStep, setOwnTotal, useJob } from '../../store/job.ts';
+import { ALTERATION_WORDS, SCHOOL_WORDS, sayFit, sayRefusal, stepAmount, stepName } from '@ample/core/words';
+import { bustStepFor } from '@ample/samples';
+import { piecesBefore, useDraft } from '../../store/draft.ts';
+import { editJob, editStep, freshStepId, moveStep, setOwnTotal, useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { AmountSum } from '../../ui/AmountSum.tsx';
 import { LengthField } from '../../ui/LengthField.tsx';
 import { Length, Notice, Station } from '../../ui/parts.tsx';
+import { WaysOn } from '../../ui/WaysOn.tsx';
+import { AddStep, BustProposals } from './Proposals.tsx';
 
 export function Plan() {
   const draft = useDraft((s) => s.draft);
@@ -42,12 +46,7 @@ export function Plan() {
           </p>
           <button
             className="btn btn-main"
-            onClick={() =>
-              editJob((j) => ({
-                ...j,
-                steps: [...j.steps, bustStep(`s-${j.steps.length + 1}-${Math.random().toString(36).slice(2, 7)}`)],
-              }))
-            }
+            onClick={() => editJob((j) => ({ ...j, steps: [...j.steps, bustStepFor(freshStepId(), draft.original)] }))}
           >
             Add the bust
           </button>
@@ -56,12 +55,18 @@ export function Plan() {
       {draft.steps.map((s, i) => (
         <Slip key={s.step.id} step={s} index={i} draft={draft} />
       ))}
+      {draft.original.length > 0 && (
+        <AddStep
+          pieces={draft.pieces}
+          hasBust={draft.steps.some((s) => alterationById(s.step.alteration)?.family === 'bust')}
+        />
+      )}
     </Station>
   );
 }
 
 function Slip({
-  step: { step: drafted, total, outcome },
+  step: whole,
   index,
   draft,
 }: {
@@ -69,6 +74,7 @@ function Slip({
   readonly index: number;
   readonly draft: Draft;
 }) {
+  const { step: drafted, total, outcome } = whole;
   // Choices show at once, as the job has them; the sums follow with the draft.
   const step = useJob((s) => s.job?.steps.find((x) => x.id === drafted.id)) ?? drafted;
   const { job } = useParams();
@@ -76,12 +82,17 @@ function Slip({
   const words = ALTERATION_WORDS[step.alteration];
   const amounts = draft.amounts;
   const active = step.school === 'auto' ? amounts?.chosen?.school : step.school;
+  const definition = alterationById(step.alteration);
+  const before = piecesBefore(draft, step.id);
   return (
     <section className="sheet mb-5" aria-label={words?.name ?? step.alteration}>
       <header className="flex flex-wrap items-center gap-4 border-b border-line px-4 py-3">
         <span className="num text-xl">{index + 1}</span>
         <div className="min-w-0 flex-1">
-          <h2>{(total !== null && total < 0 ? words?.lapName : words?.name) ?? step.alteration}</h2>
+          <h2>
+            {stepName(whole)}
+            {definition?.amount !== 'total' && <span className="num ml-3 text-lg">{stepAmount(whole, units)}</span>}
+          </h2>
           <p className="max-w-[76ch] text-sm">{words?.about}</p>
         </div>
         <label className="flex items-center gap-2">
@@ -95,7 +106,24 @@ function Slip({
           </Switch.Root>
           {step.on ? 'on' : 'off'}
         </label>
-        <Link className="btn btn-main" to={`/job/${job}/table`}>
+        {draft.steps.length > 1 && (
+          <span className="flex gap-1">
+            <button className="btn !px-2" disabled={index === 0} onClick={() => moveStep(step.id, -1)} title="Earlier">
+              <ArrowUp size={20} aria-hidden="true" />
+              <span className="sr-only">{stepName(whole)} earlier</span>
+            </button>
+            <button
+              className="btn !px-2"
+              disabled={index === draft.steps.length - 1}
+              onClick={() => moveStep(step.id, 1)}
+              title="Later"
+            >
+              <ArrowDown size={20} aria-hidden="true" />
+              <span className="sr-only">{stepName(whole)} later</span>
+            </button>
+          </span>
+        )}
+        <Link className="btn btn-main" to={`/job/${job}/table?step=${step.id}`}>
           To the table
         </Link>
         <button
@@ -110,46 +138,54 @@ function Slip({
           <Notice grade="fault">{sayRefusal(outcome.error, units)}</Notice>
         </div>
       )}
-      <div className="p-4">
-        <h3 className="mb-1">How much</h3>
-        <p className="mb-3 max-w-[86ch]">{amounts && sayFit({ code: amounts.why, data: {} }, units)}</p>
-        <div
-          className="grid gap-4 min-[700px]:grid-cols-2 min-[1150px]:grid-cols-4"
-          role="radiogroup"
-          aria-label="Ways of computing the amount"
-        >
-          {amounts?.all.map((a) => (
-            <School
-              key={a.school}
-              amount={a}
-              step={step}
-              on={active === a.school}
-              suggested={amounts.chosen?.school === a.school}
+      {step.on && (
+        <div className="px-4 pt-4 empty:hidden">
+          <WaysOn step={whole} />
+        </div>
+      )}
+      {definition?.family === 'bust' && <BustProposals pieces={before} step={step.id} current={step.alteration} />}
+      {definition?.amount === 'total' && (
+        <div className="p-4">
+          <h3 className="mb-1">How much</h3>
+          <p className="mb-3 max-w-[86ch]">{amounts && sayFit({ code: amounts.why, data: {} }, units)}</p>
+          <div
+            className="grid gap-4 min-[700px]:grid-cols-2 min-[1150px]:grid-cols-4"
+            role="radiogroup"
+            aria-label="Ways of computing the amount"
+          >
+            {amounts?.all.map((a) => (
+              <School
+                key={a.school}
+                amount={a}
+                step={step}
+                on={active === a.school}
+                suggested={amounts.chosen?.school === a.school}
+              />
+            ))}
+          </div>
+          <div
+            className={`mt-4 flex flex-wrap items-end gap-4 border p-3 ${active === 'own' ? 'border-2 border-carbon' : 'border-line'}`}
+          >
+            <LengthField
+              label="Your own amount over the whole front"
+              value={total}
+              signed
+              big
+              steps
+              min={-160}
+              max={300}
+              width="w-64"
+              onCommit={(v) => v !== null && setOwnTotal(step.id, v)}
             />
-          ))}
+            {total !== null && (
+              <p className="pb-2">
+                <Length value={total / 2} sign both /> on each half
+              </p>
+            )}
+            {active === 'own' && <strong className="pb-2">chosen</strong>}
+          </div>
         </div>
-        <div
-          className={`mt-4 flex flex-wrap items-end gap-4 border p-3 ${active === 'own' ? 'border-2 border-carbon' : 'border-line'}`}
-        >
-          <LengthField
-            label="Your own amount over the whole front"
-            value={total}
-            signed
-            big
-            steps
-            min={-160}
-            max={300}
-            width="w-64"
-            onCommit={(v) => v !== null && setOwnTotal(step.id, v)}
-          />
-          {total !== null && (
-            <p className="pb-2">
-              <Length value={total / 2} sign both /> on each half
-            </p>
-          )}
-          {active === 'own' && <strong className="pb-2">chosen</strong>}
-        </div>
-      </div>
+      )}
     </section>
   );
 }
@@ -184,6 +220,24 @@ function School({
         {suggested && <strong> Suggested.</strong>}
       </span>
       <AmountSum amount={amount} />
+      {amount.school === 'knit' && (
+        <span className="mt-2 block text-sm">
+          <span className="block">
+            Share taken: <span className="num">{Math.round((step.knitFactor ?? amount.factor) * 100)} %</span>
+            {step.knitFactor === null ? ', from how far the cloth stretches' : ', by hand'}
+          </span>
+          <input
+            type="range"
+            className="h-10 w-full accent-carbon"
+            aria-label="Share of the amount a knit takes"
+            min={0}
+            max={1}
+            step={0.05}
+            value={step.knitFactor ?? amount.factor}
+            onChange={(e) => editStep(step.id, (s) => ({ ...s, knitFactor: Number(e.target.value) }))}
+          />
+        </span>
+      )}
       {overshoot !== null && Math.abs(overshoot) > 1 && (
         <span className="mt-2 block text-sm">
           {overshoot > 0 ? 'More' : 'Less'} than suggested by <Length value={Math.abs(overshoot)} />: the draft already

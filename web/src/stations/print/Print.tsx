@@ -1,7 +1,8 @@
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
 import { pageMap, PAPERS, pathData, writeSvg, type PageMap, type PaperId } from '@ample/core/formats';
-import { labelChanges, sayRefusal } from '@ample/core/words';
+import { handSheet, labelChanges, printableSheet, sayRefusal } from '@ample/core/words';
 import textFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff?url';
 import boldFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff?url';
 import { today } from '../../app/time.ts';
@@ -16,8 +17,9 @@ import { makePdf } from '../../workers/client.ts';
 export function Print() {
   const { draft, pattern } = useDraft();
   const wearer = useJob((s) => s.wearer);
-  const { paper, withOriginal } = usePrefs();
+  const { paper, withOriginal, withSheet } = usePrefs();
   const units = useUnits();
+  const { job } = useParams();
   const [left, setLeft] = useState<readonly string[]>([]);
   const [state, setState] = useState<'idle' | 'busy' | { readonly failed: string }>('idle');
   const pieces = useMemo(() => (draft?.pieces ?? []).filter((p) => !left.includes(p.id)), [draft, left]);
@@ -39,6 +41,7 @@ export function Print() {
           changes: labelChanges(draft.steps, units),
         },
         notes: [],
+        sheets: withSheet ? draft.steps.flatMap((s) => handSheet(s, units) ?? []).map(printableSheet) : [],
         fonts: { text: textFont, bold: boldFont },
       });
       download(`${name}.pdf`, bytes as BlobPart, 'application/pdf');
@@ -100,6 +103,20 @@ export function Print() {
               />
               thin outline of the untouched piece
             </label>
+            <div className="flex min-h-[40px] items-center gap-2">
+              <label className="flex items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-5 accent-carbon"
+                  checked={withSheet}
+                  onChange={(e) => usePrefs.setState({ withSheet: e.target.checked })}
+                />
+                hand sheet after the pages
+              </label>
+              <Link className="ml-auto underline" to={`/job/${job}/sheet`}>
+                read it
+              </Link>
+            </div>
           </fieldset>
           <div className="flex flex-col items-start gap-2">
             <button
@@ -108,7 +125,9 @@ export function Print() {
               onClick={() => void pdf()}
             >
               <Download size={20} aria-hidden="true" />
-              {state === 'busy' ? 'Making the pages…' : `PDF, ${map.pageCount} pages`}
+              {state === 'busy'
+                ? 'Making the pages…'
+                : `PDF, ${map.pageCount} pages${withSheet && draft.steps.length > 0 ? ' and hand sheet' : ''}`}
             </button>
             <button
               className="btn"

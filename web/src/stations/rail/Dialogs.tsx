@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { z } from 'zod';
 import { today } from '../../app/time.ts';
 import { startOwn } from '../../store/library.ts';
+import { PatternOptions } from '../pattern/PatternOptions.tsx';
 
 const startSchema = z.object({
   name: z
@@ -13,6 +14,7 @@ const startSchema = z.object({
     .min(1, 'Type the name of the wearer; a first name or a number will do.')
     .max(120, 'Shorten the name to 120 letters.'),
   title: z.string().trim().max(160, 'Shorten this to 160 letters.'),
+  pattern: z.string().min(1, 'Choose a pattern.'),
 });
 
 const box =
@@ -22,7 +24,7 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
   const navigate = useNavigate();
   const { register, handleSubmit, formState, reset } = useForm({
     resolver: zodResolver(startSchema),
-    defaultValues: { name: '', title: '' },
+    defaultValues: { name: '', title: '', pattern: 'causeway' },
   });
   const { errors } = formState;
   return (
@@ -32,14 +34,14 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
         <Dialog.Content className={box}>
           <Dialog.Title className="text-xl">Start my own</Dialog.Title>
           <Dialog.Description className="mt-1">
-            Who is it for, and what will it be? The pattern can be read under Pattern.
+            Who is it for, what will it be, and from which pattern? The pattern can be changed later under Pattern.
           </Dialog.Description>
           <form
             className="mt-4 space-y-4"
             noValidate
             onSubmit={(e) =>
-              void handleSubmit(async ({ name, title }) => {
-                const id = await startOwn(name, title, today());
+              void handleSubmit(async ({ name, title, pattern }) => {
+                const id = await startOwn(name, title, today(), pattern);
                 reset();
                 onClose();
                 await navigate(`/job/${id}/body`);
@@ -68,6 +70,14 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
               </label>
               <input id="own-title" className="field w-full" autoComplete="off" {...register('title')} />
               <p className="mt-1 text-sm text-pencil">{errors.title?.message}</p>
+            </div>
+            <div>
+              <label htmlFor="own-pattern" className="mb-1 block text-sm">
+                Pattern
+              </label>
+              <select id="own-pattern" className="field w-full" {...register('pattern')}>
+                <PatternOptions />
+              </select>
             </div>
             <div className="flex gap-3">
               <button className="btn btn-main" type="submit">

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { isSample, SAMPLE_IDS, SAMPLE_SIZES, sampleName } from '@ample/core/drafting';
 import type { Job, Wearer } from '@ample/core/formats';
 import { sayRefusal } from '@ample/core/words';
 import { bringDemoBack, clearDemo, forgetDamaged, useLibrary } from '../../store/library.ts';
@@ -106,15 +107,13 @@ export function Rail() {
               Patterns
             </h2>
             <ul>
-              {patterns.map((p) => (
-                <li key={p.id} className="flex justify-between gap-4 border-b border-line py-2">
-                  <span>
-                    {p.house} No. {p.number} “{p.name}”
-                  </span>
-                  <span className="text-sm whitespace-nowrap text-quiet">
-                    sizes {p.chart[0]?.size}–{p.chart.at(-1)?.size}
-                  </span>
-                </li>
+              {patterns
+                .filter((p) => !isSample(p.id))
+                .map((p) => (
+                  <PatternRow key={p.id} name={p.name} sizes={`sizes ${p.chart[0]?.size}–${p.chart.at(-1)?.size}`} />
+                ))}
+              {SAMPLE_IDS.map((id) => (
+                <PatternRow key={id} name={sampleName(id)} sizes={`sizes ${SAMPLE_SIZES[0]}–${SAMPLE_SIZES.at(-1)}`} />
               ))}
             </ul>
           </section>
@@ -125,6 +124,13 @@ export function Rail() {
     </main>
   );
 }
+
+const PatternRow = ({ name, sizes }: { readonly name: string; readonly sizes: string }) => (
+  <li className="flex justify-between gap-4 border-b border-line py-2">
+    <span>{name}</span>
+    <span className="text-sm whitespace-nowrap text-quiet">{sizes}</span>
+  </li>
+);
 
 function Tag({
   job,

@@ -1,0 +1,244 @@
+import { Maximize2, Minus, Plus, Ruler, Scan, Undo2 } from 'lucide-react';
+import { useEffect, useMemo, useState } from 'react';
+import { STAGES, type PieceFrame } from '@ample/core/alterations';
+import type { DraftStep } from '@ample/core/draft';
+import { drawPiece } from '@ample/core/formats';
+import type { Point } from '@ample/core/geometry';
+import type { Piece } from '@ample/core/pattern';
+import { putPiece, tidyPieces, usePlaces } from '../store/places.ts';
+import { PieceBoundary } from '../ui/Boundary.tsx';
+import { AlteredPiece } from './AlteredPiece.tsx';
+import { layOut } from './layout.ts';
+import { MatGround } from './MatGround.tsx';
+import { MeasureLayer, useMeasuring } from './Measure.tsx';
+import { OnMatPiece } from './OnMatPiece.tsx';
+import { PieceView } from './PieceView.tsx';
+import { useStageMotion } from './useStageMotion.ts';
+import { useViewport, type Viewport } from './viewport.ts';
+
+interface Props {
+  readonly job: string;
+  readonly original: readonly Piece[];
+  /** The pieces as they are before the open step. */
+  readonly before: readonly Piece[];
+  readonly active: DraftStep | null;
+  readonly stage: number;
+}
+
+const NOWHERE = { x: 0, y: 0 };
+
+/** The cutting mat with the pieces on it. */
+export function MatView({ job, original, before, active, stage }: Props) {
+  const run = active?.step.on && active.outcome.ok ? active.outcome.value : null;
+  const born = useMemo(
+    () => (run?.pieces ?? before).filter((p) => !original.some((o) => o.id === p.id)),
+    [run, before, original],
+  );
+  const bornKey = born.map((p) => p.id).join();
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- what was born keeps its place while amounts change
+  const { at, mat } = useMemo(() => layOut(original, born), [original, bornKey]);
+  const viewport = useViewport(mat);
+  const { svg, view, toMat } = viewport;
+  const motion = useStageMotion(stage);
+  const moved = usePlaces((s) => s.moved[job]);
+  const untouched = useHeldKey('o');
+  const [showing, setShowing] = useState(false);
+  const measuring = useMeasuring();
+  useZoomKeys(viewport);
+  const compare = untouched || showing;
+  const offsetOf = (id: string): Point => {
+    const home = at[id] ?? NOWHERE;
+    const by = moved?.[id] ?? NOWHERE;
+    return { x: home.x + by.x, y: home.y + by.y };
+  };
+  const slide = (id: string, to: Point) => {
+    const home = at[id] ?? NOWHERE;
+    putPiece(job, id, { x: to.x - home.x, y: to.y - home.y });
+  };
+  const zoomTo = (piece: Piece) => {
+    const { bounds: b } = drawPiece(piece);
+    const o = offsetOf(piece.id);
+    viewport.show({ minX: b.minX + o.x, minY: b.minY + o.y, maxX: b.maxX + o.x, maxY: b.maxY + o.y });
+  };
+  const frame = run?.frames[motion.stage];
+  const frameOf = (id: string): PieceFrame | undefined =>
+    compare ? undefined : frame?.pieces.find((f) => f.piece.id === id);
+  const shown: readonly Piece[] = compare
+    ? original
+    : [...before, ...(frame?.pieces ?? []).map((f) => f.piece).filter((p) => !before.some((b) => b.id === p.id))];
+  const main = run ? (shown.find((p) => p.id === run.altered) ?? null) : (shown[0] ?? null);
+  return (
+    <div className="relative h-[600px] shrink-0 bg-[#0d332f] min-[1000px]:h-auto min-[1000px]:min-h-0 min-[1000px]:flex-1">
+      <svg
+        ref={svg}
+        className="absolute inset-0 h-full w-full touch-none select-none"
+        role="group"
+        aria-label="Cutting mat with the pattern pieces"
+      >
+        <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
+          <MatGround box={mat} k={view.k} />
+          {shown.map((piece) => {
+            const offset = offsetOf(piece.id);
+            const altered = frameOf(piece.id);
+            return (
+              <PieceBoundary key={piece.id} name={piece.name} of={altered ? run : piece}>
+                <OnMatPiece
+                  id={piece.id}
+                  name={piece.name}
+                  offset={offset}
+                  toMat={toMat}
+                  onMove={(to) => slide(piece.id, to)}
+                  onZoom={() => zoomTo(piece)}
+                >
+                  {altered && run ? (
+                    <AlteredPiece
+                      run={run}
+                      frame={altered}
+                      stepId={active?.step.id ?? ''}
+                      total={active?.total ?? null}
+                      stage={motion.stage}
+                      t={motion.t}
+                      offset={offset}
+                      k={view.k}
+                      toMat={toMat}
+                    />
+                  ) : (
+                    <PieceView piece={piece} quiet />
+                  )}
+                  <PieceName
+                    piece={piece}
+                    k={view.k}
+                    state={compare ? 'untouched' : stateOf(piece, original, altered, stage)}
+                  />
+                </OnMatPiece>
+              </PieceBoundary>
+            );
+          })}
+          <MeasureLayer measuring={measuring} pieces={shown} offsetOf={offsetOf} k={view.k} toMat={toMat} mat={mat} />
+        </g>
+      </svg>
+      {compare && (
+        <p className="absolute top-2 left-2 border border-ink bg-white px-3 py-1" role="status">
+          Untouched, as drafted
+        </p>
+      )}
+      <div className="absolute top-2 right-2 flex w-[66px] flex-col gap-1 [&>button]:justify-center">
+        <Tool name="Nearer" keys="+" onClick={viewport.nearer} icon={Plus} />
+        <Tool name="Farther" keys="−" onClick={viewport.farther} icon={Minus} />
+        <Tool name="All in view" keys="0" onClick={viewport.fit} icon={Scan} />
+        {main && (
+          <Tool name={`Zoom to ${main.name}`} keys="double click" onClick={() => zoomTo(main)} icon={Maximize2} />
+        )}
+        <Tool name="Measure" keys="M" onClick={measuring.toggle} icon={Ruler} on={measuring.on} />
+        <button
+          className={`btn !px-2 ${showing ? '!bg-ink !text-white' : ''}`}
+          title="Hold to see the untouched pieces (O)"
+          aria-pressed={showing}
+          onPointerDown={() => setShowing(true)}
+          onPointerUp={() => setShowing(false)}
+          onPointerLeave={() => setShowing(false)}
+          onKeyDown={(e) => (e.key === ' ' || e.key === 'Enter') && setShowing(true)}
+          onKeyUp={() => setShowing(false)}
+        >
+          <span className="text-sm">before</span>
+          <span className="sr-only">, hold to see the untouched pieces</span>
+        </button>
+        {moved && Object.keys(moved).length > 0 && (
+          <Tool name="Put the pieces back in order" keys="" onClick={() => tidyPieces(job)} icon={Undo2} />
+        )}
+      </div>
+    </div>
+  );
+}
+
+function Tool({
+  name,
+  keys,
+  onClick,
+  icon: Icon,
+  on,
+}: {
+  readonly name: string;
+  readonly keys: string;
+  readonly onClick: () => void;
+  readonly icon: typeof Plus;
+  readonly on?: boolean;
+}) {
+  return (
+    <button
+      className={`btn !px-2 ${on ? '!bg-ink !text-white' : ''}`}
+      onClick={onClick}
+      title={keys ? `${name} (${keys})` : name}
+      {...(on === undefined ? {} : { 'aria-pressed': on })}
+    >
+      <Icon size={20} aria-hidden="true" />
+      <span className="sr-only">{name}</span>
+    </button>
+  );
+}
+
+type PieceState = 'untouched' | 'altered' | 'as drafted';
+
+function stateOf(piece: Piece, original: readonly Piece[], frame: PieceFrame | undefined, stage: number): PieceState {
+  if (frame && stage >= STAGES.indexOf('open')) return 'altered';
+  return original.includes(piece) ? 'as drafted' : 'altered';
+}
+
+/** What the piece is, on the mat below it, where no line of the work is in the way. */
+function PieceName({ piece, k, state }: { readonly piece: Piece; readonly k: number; readonly state: PieceState }) {
+  const { bounds } = drawPiece(piece);
+  const cut = piece.fold !== null ? `cut ${piece.cut} on the fold` : `cut ${piece.cut}`;
+  return (
+    <g
+      transform={`translate(${(bounds.minX + bounds.maxX) / 2} ${bounds.maxY}) scale(${1 / k})`}
+      fill="#F3E7CF"
+      textAnchor="middle"
+      aria-hidden="true"
+      pointerEvents="none"
+    >
+      <text y="22" fontSize="16" fontFamily="Bitter, serif" fontWeight="600">
+        {piece.name}
+      </text>
+      <text y="41" fontSize="15">
+        {k < 0.8 ? state : `${cut}, ${state}`}
+      </text>
+    </g>
+  );
+}
+
+/** True while a key is held down, outside of fields. */
+function useHeldKey(key: string): boolean {
+  const [held, setHeld] = useState(false);
+  useEffect(() => {
+    const down = (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as Element).matches('input, select, textarea')) return;
+      if (e.key.toLowerCase() === key) setHeld(true);
+    };
+    const up = (e: KeyboardEvent) => {
+      if (e.key.toLowerCase() === key) setHeld(false);
+    };
+    const off = () => setHeld(false);
+    window.addEventListener('keydown', down);
+    window.addEventListener('keyup', up);
+    window.addEventListener('blur', off);
+    return () => {
+      window.removeEventListener('keydown', down);
+      window.removeEventListener('keyup', up);
+      window.removeEventListener('blur', off);
+    };
+  }, [key]);
+  return held;
+}
+
+function useZoomKeys({ nearer, farther, fit }: Viewport): void {
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || (e.target as Element).matches('input, select, textarea')) return;
+      if (e.key === '+' || e.key === '=') nearer();
+      if (e.key === '-') farther();
+      if (e.key === '0') fit();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [nearer, farther, fit]);
+}
