@@ -13,7 +13,7 @@ for (const station of ['rail', ...STATIONS])
 
 test('the whole journey by keyboard alone', async ({ page }) => {
   await page.goto('/');
-  await expect(page.getByRole('link', { name: /Marit Quell/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Marit Quell Concert/ })).toBeVisible();
   const tabTo = async (what: string) => {
     for (let i = 0; i < 60; i++) {
       await page.keyboard.press('Tab');
@@ -43,7 +43,7 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await page.keyboard.press('3');
   await expect(page.getByText('Size 4', { exact: true })).toBeVisible();
   await page.keyboard.press('5');
-  await expect(page.getByRole('radio')).toHaveCount(4);
+  await expect(page.getByRole('radio')).toHaveCount(5);
   await tabTo('Against the garment');
   await page.keyboard.press('ArrowDown');
   await expect(page.getByRole('radio', { name: /Against the size chart/ })).toBeChecked();

@@ -18,7 +18,7 @@ async function downloadPdf(page: Page): Promise<string> {
 
 test('from the rail to a printed page', async ({ page }) => {
   await page.goto('/');
-  await page.getByRole('link', { name: /Marit Quell/ }).click();
+  await page.getByRole('link', { name: /Marit Quell Concert/ }).click();
   await page.getByRole('link', { name: /Body/ }).click();
   await page.getByLabel('Full bust, first reading').fill('97,2 cm');
   await page.getByLabel('Full bust, second reading').fill('97.4');
@@ -29,7 +29,7 @@ test('from the rail to a printed page', async ({ page }) => {
   await expect(page.getByText(/High bust 87.3 cm: size 4 is drafted for 87.0 cm/)).toBeVisible();
 
   await page.getByRole('link', { name: /Plan/ }).click();
-  await expect(page.getByRole('radio')).toHaveCount(4);
+  await expect(page.getByRole('radio')).toHaveCount(5);
   await expect(page.getByRole('radio', { name: /Against the garment/ })).toBeChecked();
   await page.getByRole('radio', { name: /Against the size chart/ }).check();
   // 97.3 − 92.0 = 5.3 over the whole front.

@@ -71,7 +71,7 @@ test('a damaged saved document is set aside and can be exported; the rest opens'
   );
   await page.reload();
   await expect(page.getByText(/A saved job is damaged and was set aside/)).toBeVisible();
-  await expect(page.getByRole('link', { name: /Marit Quell/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Marit Quell Concert/ })).toBeVisible();
   const waiting = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export it as it is' }).click();
   expect((await waiting).suggestedFilename()).toBe('job-tove-causeway.damaged.json');

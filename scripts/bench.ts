@@ -18,7 +18,7 @@ import { expectOk } from '@ample/core/units';
 const pattern = causewayPattern(['4']);
 const pieces = pattern.sizes['4'] as readonly Piece[];
 const front = pieces[0] as Piece;
-const context: Context = { pieces, seams: pattern.seams, original: pieces, wearer: {} };
+const context: Context = { pieces, seams: pattern.seams, original: pieces, originalSeams: pattern.seams, wearer: {} };
 
 /** Median of many runs, after as many to warm up: what a drag meets, not what the first call meets. */
 function median(work: () => unknown, times = 1000): number {
@@ -40,7 +40,7 @@ const baseline = () => {
 
 const values = { total: 48, whose: 'pattern' };
 const run = expectOk(runAlteration(fullBustSideDart, context, values), 'bench');
-const spec = run.slash;
+const spec = run.frames.find((f) => f.stage === 'open')?.pieces[0]?.moves?.spec;
 if (!spec) throw new Error('bench: expected a slash');
 const divided = expectOk(cutPiece(front, spec), 'bench cut');
 const side = pattern.seams.find((s) => s.kind === 'side');

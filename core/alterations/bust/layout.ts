@@ -188,7 +188,12 @@ function findSwing(front: Front, values: Values, p: Point, place: HingePlace, s:
     const reach = spreadReach(hinge, p, dir);
     const moved = movedBustPoint(hinge, p, dir, s);
     if (s > reach || (!moved && s > 0)) return refuse('spread-beyond-reach', { wanted: s, reach });
-    if (!moved) return refuse('overlap-too-large', { edge: place.edge.id });
+    if (!moved) {
+      const dart = front.sideDart ?? front.goal;
+      if (!dart) return refuse('overlap-too-large', { edge: place.edge.id });
+      const most = mostOverlap(hinge, p, dir, openingFrom(front, dart, p));
+      return refuse('overlap-larger-than-dart', { wanted: -s, most, dart: dart.kind });
+    }
     const turn = turnOf(hinge, p, moved);
     return ok({ moved, turn, whole: turn, second: null, carried: null });
   }

@@ -89,6 +89,13 @@ export function MatView({ job, original, before, active, stage }: Props) {
                   toMat={toMat}
                   onMove={(to) => slide(piece.id, to)}
                   onZoom={() => zoomTo(piece)}
+                  label={
+                    <PieceName
+                      piece={piece}
+                      k={view.k}
+                      state={compare ? 'untouched' : stateOf(piece, original, altered, stage)}
+                    />
+                  }
                 >
                   {altered && run ? (
                     <AlteredPiece
@@ -105,11 +112,6 @@ export function MatView({ job, original, before, active, stage }: Props) {
                   ) : (
                     <PieceView piece={piece} quiet />
                   )}
-                  <PieceName
-                    piece={piece}
-                    k={view.k}
-                    state={compare ? 'untouched' : stateOf(piece, original, altered, stage)}
-                  />
                 </OnMatPiece>
               </PieceBoundary>
             );
@@ -194,8 +196,17 @@ function PieceName({ piece, k, state }: { readonly piece: Piece; readonly k: num
       fill="#F3E7CF"
       textAnchor="middle"
       aria-hidden="true"
-      pointerEvents="none"
     >
+      <rect
+        x="-90"
+        y="4"
+        width="180"
+        height="46"
+        fill="transparent"
+        stroke="#FFF3B0"
+        strokeWidth="3"
+        className="opacity-0 group-focus-visible:opacity-100"
+      />
       <text y="22" fontSize="16" fontFamily="Bitter, serif" fontWeight="600">
         {piece.name}
       </text>

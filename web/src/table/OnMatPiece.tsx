@@ -9,6 +9,8 @@ interface Props {
   /** Where the piece is put. */
   readonly onMove: (to: Point) => void;
   readonly onZoom: () => void;
+  /** What the piece is called on the mat: the keyboard takes hold of the piece here. */
+  readonly label: ReactNode;
   readonly children: ReactNode;
 }
 
@@ -18,7 +20,7 @@ const STEP = 10;
  * A piece of paper lying on the mat: slid by finger or pointer, by a centimetre with the arrow keys, brought near
  * with a double click or Enter. A second finger means pinching, and the paper goes back to where it was.
  */
-export function OnMatPiece({ id, name, offset, toMat, onMove, onZoom, children }: Props) {
+export function OnMatPiece({ id, name, offset, toMat, onMove, onZoom, label, children }: Props) {
   const grip = useRef<{ readonly pointer: number; readonly from: Point; readonly offset: Point } | null>(null);
   const onDown = (e: PointerEvent<SVGGElement>) => {
     if (e.button !== 0 || (e.target as Element).closest('[data-handle]')) return;
@@ -39,7 +41,6 @@ export function OnMatPiece({ id, name, offset, toMat, onMove, onZoom, children }
     onMove({ x: held.offset.x + p.x - held.from.x, y: held.offset.y + p.y - held.from.y });
   };
   const onKey = (e: KeyboardEvent) => {
-    if (e.target !== e.currentTarget) return;
     if (e.key === 'Escape') return drop();
     if (e.key === 'Enter') return onZoom();
     const ways: Readonly<Record<string, Point>> = {
@@ -58,17 +59,22 @@ export function OnMatPiece({ id, name, offset, toMat, onMove, onZoom, children }
       data-piece={id}
       className="group/piece cursor-move touch-none"
       transform={`translate(${offset.x} ${offset.y})`}
-      tabIndex={0}
-      role="button"
-      aria-label={`${name} on the mat: arrow keys slide it, Enter brings it near`}
       onPointerDown={onDown}
       onPointerMove={onDrag}
       onPointerUp={() => (grip.current = null)}
       onPointerCancel={drop}
       onDoubleClick={onZoom}
-      onKeyDown={onKey}
     >
       {children}
+      <g
+        className="group"
+        tabIndex={0}
+        role="button"
+        aria-label={`${name} on the mat: arrow keys slide it, Enter brings it near`}
+        onKeyDown={onKey}
+      >
+        {label}
+      </g>
     </g>
   );
 }

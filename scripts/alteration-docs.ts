@@ -1,0 +1,138 @@
+import {
+  CATALOGUE,
+  runAlteration,
+  type AlterationDefinition,
+  type Example,
+  type Param,
+  type Run,
+} from '@ample/core/alterations';
+import { isSample, sampleName, samplePattern } from '@ample/core/drafting';
+import { diagramOf, diagramsSvg, type Diagram } from '@ample/core/formats';
+import { expectOk, formatLength } from '@ample/core/units';
+import {
+  ALTERATION_WORDS,
+  CHOICE_WORDS,
+  diagramsOf,
+  ERROR_WORDS,
+  PARAM_WORDS,
+  sayRefusal,
+  sayStep,
+  stageName,
+  type Units,
+} from '@ample/core/words';
+
+/** The pages of the docs, one for each alteration, written from its definition: nothing in them is typed twice. */
+const SIZE = '4';
+const cm: Units = { unit: 'cm', fraction: 8 };
+const FAMILIES = { bust: 'Bust', dart: 'Darts' } as const;
+
+export interface DocFile {
+  readonly name: string;
+  readonly text: string;
+}
+
+const nameOf = (d: AlterationDefinition, example: Example): string => {
+  const words = ALTERATION_WORDS[d.id];
+  const amount = d.amount ? example.values[d.amount] : undefined;
+  return (typeof amount === 'number' && amount < 0 ? words?.lapName : words?.name) ?? d.id;
+};
+
+function runExample(d: AlterationDefinition, example: Example): Run {
+  if (!isSample(example.on)) throw new Error(`${d.id}: expected a sample, got "${example.on}"`);
+  const pattern = samplePattern(example.on, [SIZE]);
+  const pieces = pattern.sizes[SIZE] ?? [];
+  const context = { pieces, seams: pattern.seams, original: pieces, originalSeams: pattern.seams, wearer: {} };
+  return expectOk(runAlteration(d, context, example.values), `${d.id} ${example.name}`);
+}
+
+/** Marked before, finished after, side by side. */
+function drawing(run: Run): readonly Diagram[] {
+  const touched = new Set(run.changes.map((c) => c.piece));
+  const after = run.pieces
+    .filter((p) => touched.has(p.id))
+    .map((piece) => diagramOf({ piece, ghost: run.changes.find((c) => c.piece === piece.id)?.original }));
+  return [...diagramsOf(run, 0, cm), ...after];
+}
+
+function values(params: readonly Param[]): string {
+  const rows = params.map((p) => {
+    const name = PARAM_WORDS[p.key] ?? p.key;
+    const range =
+      p.kind === 'length'
+        ? `${formatLength(p.min, 'cm')} to ${formatLength(p.max, 'cm')}`
+        : p.kind === 'share'
+          ? `${Math.round(p.min * 100)} to ${Math.round(p.max * 100)} %`
+          : p.kind === 'choice'
+            ? p.options.map((o) => CHOICE_WORDS[`${p.key}.${o}`] ?? o).join('; ')
+            : 'a place on the piece, or left to the program';
+    const initial =
+      p.kind === 'length'
+        ? formatLength(p.initial, 'cm')
+        : p.kind === 'share'
+          ? `${Math.round(p.initial * 100)} %`
+          : p.kind === 'choice'
+            ? (CHOICE_WORDS[`${p.key}.${p.initial}`] ?? p.initial)
+            : '';
+    return `| \`${p.key}\` | ${name} | ${range} | ${initial} |`;
+  });
+  return ['| key | value | range | unless set |', '| --- | --- | --- | --- |', ...rows].join('\n');
+}
+
+function page(d: AlterationDefinition): readonly DocFile[] {
+  const words = ALTERATION_WORDS[d.id];
+  const shown = d.examples.map((example) => ({
+    example,
+    run: runExample(d, example),
+    file: `drawings/${d.id}-${example.name}.svg`,
+  }));
+  const steps = shown[0]?.run.frames.flatMap((f) => f.messages.map((m) => `- **${stageName(f)}.** ${sayStep(m, cm)}`));
+  const pictures = shown.map(({ example, file }) => {
+    const on = isSample(example.on) ? sampleName(example.on) : example.on;
+    const set = Object.entries(example.values).map(
+      ([k, v]) => `\`${k}\` ${typeof v === 'object' ? JSON.stringify(v) : String(v)}`,
+    );
+    return `### ${nameOf(d, example)}\n\nOn ${on}, size ${SIZE}${set.length > 0 ? `; ${set.join(', ')}` : ''}.\n\n![Marked, and afterwards with the old seam line dotted](${file})`;
+  });
+  const refusals = d.refusals
+    .filter((r) => r in ERROR_WORDS)
+    .map(
+      (r) =>
+        `- \`${r}\`: ${sayRefusal({ code: r, data: {} }, cm)
+          .replace(/“”/g, 'the piece')
+          .replace(/NaN cm/g, 'so much')}`,
+    );
+  const text = [
+    `# ${words?.name ?? d.id}`,
+    words?.about ?? '',
+    `\`${d.id}\`, revision ${d.revision}. ${d.source}`,
+    '## Before and after',
+    ...pictures,
+    '## By hand',
+    (steps ?? []).join('\n'),
+    '## What may be set',
+    values(d.params),
+    '## When it is refused',
+    refusals.join('\n'),
+    '[All alterations](README.md)',
+  ].join('\n\n');
+  return [
+    { name: `${d.id}.md`, text: `${text}\n` },
+    ...shown.map(({ example, run, file }) => ({
+      name: file,
+      text: diagramsSvg(drawing(run), 420, `${nameOf(d, example)}: marked, and afterwards`),
+    })),
+  ];
+}
+
+/** Every page and drawing, and the page that lists them. */
+export function alterationDocs(): readonly DocFile[] {
+  const list = (Object.keys(FAMILIES) as (keyof typeof FAMILIES)[]).map((family) => {
+    const rows = CATALOGUE.filter((d) => d.family === family).map(
+      (d) => `- [${ALTERATION_WORDS[d.id]?.name ?? d.id}](${d.id}.md): ${ALTERATION_WORDS[d.id]?.about ?? ''}`,
+    );
+    return `## ${FAMILIES[family]}\n\n${rows.join('\n')}`;
+  });
+  const head =
+    '# Alterations\n\nWritten from the definitions in `core/alterations` by `npm run docs`; a test keeps them true. Blue is the seam line, dotted the seam line before, red what is drawn and cut, the brass pin a hinge.';
+  return [{ name: 'README.md', text: `${[head, ...list].join('\n\n')}\n` }, ...CATALOGUE.flatMap(page)];
+}
