@@ -1,16 +1,17 @@
 import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { chromium, type Page } from '@playwright/test';
 import { samplePattern } from '@ample/core/drafting';
 import { planStep, DEMO_WEARERS } from '@ample/samples';
 import { CHROMIUM } from '../e2e/chromium.ts';
-import { root } from './run.mjs';
 
 /**
  * How evenly the mat is drawn while something is dragged for two seconds, with six pieces on it: the time between
  * frames, which at sixty a second is 16.7 ms. Run after a build; printed by `npm run bench`.
  */
+const root = fileURLToPath(new URL('..', import.meta.url));
 const PORT = 4189;
 const LASTS = 2000;
 /** Half a millisecond over the craft's figures: a display's clock is no finer. */
@@ -35,38 +36,28 @@ const job = {
   demo: false,
 };
 
-async function put(page: Page): Promise<void> {
-  await page.evaluate(
-    (value) =>
-      new Promise<void>((resolve, reject) => {
-        const open = indexedDB.open('ample-draft');
-        open.onerror = () => reject(new Error('no database'));
-        open.onsuccess = () => {
-          const write = open.result.transaction('jobs', 'readwrite');
-          write.objectStore('jobs').put(value);
-          write.oncomplete = () => resolve();
-        };
-      }),
-    job,
-  );
-}
+const put = (page: Page): Promise<unknown> =>
+  page.evaluate(`new Promise((resolve, reject) => {
+    const open = indexedDB.open('ample-draft');
+    open.onerror = () => reject(new Error('no database'));
+    open.onsuccess = () => {
+      const write = open.result.transaction('jobs', 'readwrite');
+      write.objectStore('jobs').put(${JSON.stringify(job)});
+      write.oncomplete = () => resolve();
+    };
+  })`);
 
 /** Drags for two seconds to and fro and returns the times between frames, sorted. */
 async function frames(page: Page, from: { x: number; y: number }, reach: number): Promise<readonly number[]> {
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
-  await page.evaluate(() => {
-    const times: number[] = [];
-    (window as unknown as { times: number[] }).times = times;
-    const tick = (t: number) => {
-      times.push(t);
-      requestAnimationFrame(tick);
-    };
-    requestAnimationFrame(tick);
-  });
+  // As text: what is passed as a function is rewritten on its way here.
+  await page.evaluate(
+    'window.times = []; (times => requestAnimationFrame(function tick(t) { times.push(t); if (window.times === times) requestAnimationFrame(tick); }))(window.times)',
+  );
   const begun = Date.now();
   for (let i = 0; Date.now() - begun < LASTS; i++) await page.mouse.move(from.x + Math.sin(i / 12) * reach, from.y);
-  const times = await page.evaluate(() => (window as unknown as { times: number[] }).times);
+  const times = await page.evaluate<number[]>('window.times');
   await page.mouse.up();
   return times
     .slice(1)

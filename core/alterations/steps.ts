@@ -115,6 +115,9 @@ export function runStep(table: TableState, step: Step): Result<void> {
       );
       table.seams = seamsAfterDivision(table.seams, state.piece, centre, side);
       state.piece = centre;
+      // Two pieces lie where one lay: what was taped into the one belongs to neither drawing any more.
+      state.gaps = [];
+      state.panels = [];
       bringIn(table, side);
       return ok(undefined);
     }

@@ -3,6 +3,7 @@ import type { Draft, ResolvedJob } from '@ample/core/draft';
 import type { Pattern, Piece } from '@ample/core/pattern';
 import type { Refusal } from '@ample/core/units';
 import { draftClient } from '../workers/client.ts';
+import { adopt } from './adopt.ts';
 import { patternOf, useJob } from './job.ts';
 import { useLibrary } from './library.ts';
 
@@ -22,7 +23,8 @@ export function startDrafting(make: () => Worker = makeWorker): () => void {
   const jobs = new WeakMap<ResolvedJob, string>();
   const client = draftClient(
     make,
-    (draft, of) => useDraft.setState({ draft, jobId: jobs.get(of) ?? null, pattern: of.pattern }),
+    (draft, of) =>
+      useDraft.setState({ draft: adopt(draft, of.pattern), jobId: jobs.get(of) ?? null, pattern: of.pattern }),
     (trouble) => useDraft.setState({ trouble }),
   );
   const ask = () => {

@@ -10,7 +10,7 @@ import { PieceBoundary } from '../ui/Boundary.tsx';
 import { AlteredPiece } from './AlteredPiece.tsx';
 import { layOut } from './layout.ts';
 import { MatGround } from './MatGround.tsx';
-import { MeasureLayer, useMeasuring } from './Measure.tsx';
+import { MeasureLayer, MeasureReading, useMeasuring } from './Measure.tsx';
 import { OnMatPiece } from './OnMatPiece.tsx';
 import { PieceView } from './PieceView.tsx';
 import { useStageMotion } from './useStageMotion.ts';
@@ -91,7 +91,7 @@ export function MatView({ job, original, before, active, stage }: Props) {
                   onZoom={() => zoomTo(piece)}
                   label={
                     <PieceName
-                      piece={piece}
+                      piece={altered?.piece ?? piece}
                       k={view.k}
                       state={compare ? 'untouched' : stateOf(piece, original, altered, stage)}
                     />
@@ -119,7 +119,8 @@ export function MatView({ job, original, before, active, stage }: Props) {
           <MeasureLayer measuring={measuring} pieces={shown} offsetOf={offsetOf} k={view.k} toMat={toMat} mat={mat} />
         </g>
       </svg>
-      {compare && (
+      <MeasureReading measuring={measuring} pieces={shown} offsetOf={offsetOf} />
+      {compare && !measuring.on && (
         <p className="absolute top-2 left-2 border border-ink bg-white px-3 py-1" role="status">
           Untouched, as drafted
         </p>

@@ -52,6 +52,9 @@ interface Props {
   readonly mat: Box;
 }
 
+/** A tap this near to the seam line, mm, is on it. */
+const ON_SEAM = 3;
+
 const plus = (a: Point, b: Point): Point => ({ x: a.x + b.x, y: a.y + b.y });
 const minus = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
 
@@ -87,7 +90,6 @@ export function MeasureLayer({ measuring, pieces, offsetOf, k, toMat, mat }: Pro
         {measuring.ends.map((end, i) => (
           <circle key={i} cx={end.at.x} cy={end.at.y} r={6 / k} fill="#FFF3B0" stroke="#1E2A38" strokeWidth={2 / k} />
         ))}
-        <Reading measuring={measuring} pieces={pieces} offsetOf={offsetOf} k={k} mat={mat} />
       </g>
     </g>
   );
@@ -106,41 +108,81 @@ function nearestEnd(pieces: readonly Piece[], offsetOf: (id: string) => Point, p
   return { at: p, piece: on?.id ?? null, said: on ? 'on the seam line' : 'on the mat' };
 }
 
-function Reading({ measuring, pieces, offsetOf, k, mat }: Omit<Props, 'toMat'>) {
+/** What the tape says, beside the mat's tools; the lists lay it down without a pointer. */
+export function MeasureReading({ measuring, pieces, offsetOf }: Pick<Props, 'measuring' | 'pieces' | 'offsetOf'>) {
   const { unit, fraction } = useUnits();
+  if (!measuring.on) return null;
   const say = (v: number) => formatLength(v, unit, { fraction: unit === 'in' ? 16 : fraction });
   const [a, b] = measuring.ends;
   const piece = a && b && a.piece === b.piece ? pieces.find((p) => p.id === a.piece) : undefined;
   const along =
-    piece && a && b ? alongSeamLine(piece, minus(a.at, offsetOf(piece.id)), minus(b.at, offsetOf(piece.id)), 3) : null;
-  const lines = !a
-    ? ['Tap where the tape begins.']
-    : !b
-      ? [`From ${a.said}.`, 'Tap where it ends.']
-      : [
-          `${say(distance(a.at, b.at))} straight`,
-          ...(along ? [`${say(along.length)} along the seam line${along.skipsDart ? ', dart left out' : ''}`] : []),
-          `${a.said} to ${b.said}`,
-        ];
-  const width = Math.max(...lines.map((l) => l.length)) * 8.2 + 24;
-  const at = b
-    ? { x: (a?.at.x ?? 0) / 2 + b.at.x / 2 + 16 / k, y: (a?.at.y ?? 0) / 2 + b.at.y / 2 }
-    : { x: mat.minX + 60 / k, y: mat.minY + 24 / k };
+    piece && a && b
+      ? alongSeamLine(piece, minus(a.at, offsetOf(piece.id)), minus(b.at, offsetOf(piece.id)), ON_SEAM)
+      : null;
   return (
-    <g transform={`translate(${at.x} ${at.y}) scale(${1 / k})`} role="status" aria-live="polite">
-      <rect width={width} height={lines.length * 22 + 12} fill="#fff" stroke="#1E2A38" />
-      {lines.map((line, i) => (
-        <text
-          key={line}
-          x="12"
-          y={24 + i * 22}
-          fontSize={i === 0 && b ? 18 : 15}
-          fontWeight={i === 0 && b ? 700 : 400}
-          fill="#1E2A38"
-        >
-          {line}
-        </text>
-      ))}
-    </g>
+    <section
+      className="absolute right-0 bottom-0 left-0 flex flex-wrap items-end gap-x-6 gap-y-1 border-t border-ink bg-white px-4 py-2"
+      aria-label="Tape measure"
+    >
+      <div role="status" aria-live="polite" className="min-w-0 flex-1">
+        {!a && <p>Tap where the tape begins, or choose it below.</p>}
+        {a && !b && <p>From {a.said}. Tap where it ends.</p>}
+        {a && b && (
+          <>
+            <p className="num text-xl">{say(distance(a.at, b.at))} straight</p>
+            {along && (
+              <p className="num text-lg">
+                {say(along.length)}{' '}
+                <span className="font-sans text-base">along the seam line{along.skipsDart && ', dart left out'}</span>
+              </p>
+            )}
+            <p className="text-sm">
+              {a.said} – {b.said}
+            </p>
+          </>
+        )}
+      </div>
+      <PlaceList pieces={pieces} offsetOf={offsetOf} label={a && !b ? 'Ends' : 'Begins'} onChoose={measuring.put} />
+    </section>
+  );
+}
+
+function PlaceList({
+  pieces,
+  offsetOf,
+  label,
+  onChoose,
+}: Pick<Props, 'pieces' | 'offsetOf'> & { readonly label: string; readonly onChoose: (end: TapeEnd) => void }) {
+  const places = pieces.flatMap((piece) =>
+    snapPlaces(piece)
+      .filter((s) => s.kind !== 'third')
+      .map((s) => ({
+        at: plus(s.at, offsetOf(piece.id)),
+        piece: piece.id,
+        said: saySnap(s),
+        name: `${piece.name}: ${saySnap(s)}`,
+      })),
+  );
+  return (
+    <label className="block w-[260px]">
+      <span className="mb-1 block text-sm">{label}</span>
+      <select
+        className="field w-full"
+        value=""
+        onChange={(e) => {
+          const place = places[Number(e.target.value)];
+          if (place) onChoose(place);
+        }}
+      >
+        <option value="" disabled>
+          choose a place
+        </option>
+        {places.map((p, i) => (
+          <option key={`${p.name}${i}`} value={i}>
+            {p.name}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

@@ -1,0 +1,23 @@
+import type { Draft } from '@ample/core/draft';
+import type { Pattern, Piece } from '@ample/core/pattern';
+
+/**
+ * A draft from the worker is a copy through and through. Pieces it left alone are put back as the pattern's own,
+ * so that views that compare by identity do not draw them again at every step of a drag.
+ */
+export function adopt(draft: Draft, pattern: Pattern): Draft {
+  const own = draft.size === null ? undefined : pattern.sizes[draft.size];
+  if (!own || own.length !== draft.original.length) return draft;
+  const known = new Map(draft.original.map((copy, i) => [copy, own[i] as Piece]));
+  const back = (pieces: readonly Piece[]): readonly Piece[] => pieces.map((p) => known.get(p) ?? p);
+  return {
+    ...draft,
+    original: own,
+    pieces: back(draft.pieces),
+    steps: draft.steps.map((s) =>
+      s.outcome.ok
+        ? { ...s, outcome: { ok: true, value: { ...s.outcome.value, pieces: back(s.outcome.value.pieces) } } }
+        : s,
+    ),
+  };
+}
