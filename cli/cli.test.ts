@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { inlineDemoJob } from '@ample/samples';
+import { CATALOGUE } from '@ample/core/alterations';
 import { main } from './main.ts';
 import { describeMotion } from './report.ts';
 
@@ -192,6 +193,47 @@ describe('ample', () => {
     const done = await ample(...args);
     expect(done.code).toBe(2);
     expect(done.err).toContain('usage:');
+  });
+
+  it('runs every alteration on every one of its examples from JSON', async () => {
+    const listed = (await json('alterations')) as { id: string; revision: number; examples: any[] }[];
+    expect(listed).toHaveLength(CATALOGUE.length);
+    for (const { id, revision, examples } of listed)
+      for (const { name, on, values } of examples) {
+        const own = 'total' in values ? { school: 'own' } : {};
+        const job = {
+          ...foreignJob({}),
+          pattern: { sample: on },
+          size: '5',
+          steps: [{ id: 's', alteration: id, revision, ...own, values }],
+        };
+        const report = await json('alter', file('one.json', job));
+        expect(report.steps[0].stages.length, `${id} ${name}`).toBe(7);
+        expect(
+          report.findings.filter((f: any) => f.grade === 'fault'),
+          `${id} ${name}`,
+        ).toEqual([]);
+        expect(
+          report.steps[0].findings.filter((f: any) => f.grade === 'fault'),
+          `${id} ${name}`,
+        ).toEqual([]);
+      }
+  });
+
+  it('says what suits a pattern, the best first, and offers ways on past 38 mm', async () => {
+    const on = (sample: string, total: number, alteration: string) =>
+      file('suits.json', {
+        ...foreignJob({}),
+        pattern: { sample },
+        size: '4',
+        steps: [{ id: 's', alteration, revision: 1, school: 'own', values: { total } }],
+      });
+    const suits = await json('suits', on('skerry-shoulder', 20, 'full-bust-princess-shoulder'));
+    expect(suits.bust[0]).toMatchObject({ alteration: 'full-bust-princess-shoulder', grade: 'best' });
+    expect(suits.bust[0].why.says).toMatch(/two panels/);
+    const report = await json('alter', on('causeway', 90, 'full-bust-side-dart'));
+    expect(report.steps[0].waysOn.map((w: any) => w.code)).toEqual(['split', 'cutAway', 'twoSteps', 'princess']);
+    expect((await ample('alter', on('nobody', 20, 'full-bust-side-dart'))).err).toMatch(/^sample-unknown: /);
   });
 
   it('publishes schemas', async () => {
