@@ -13,7 +13,8 @@ import { divideAtDarts, rotateDart, type RotationTarget } from '../truing/index.
 import { expectOk } from '../units/index.ts';
 import { draftBack, draftFront } from './bodice.ts';
 import { SAMPLE_CHART } from './chart.ts';
-import { draftCutOn, draftRaglan, draftTop } from './tops.ts';
+import { draftRaglan } from './raglan.ts';
+import { draftCutOn, draftTop } from './tops.ts';
 
 export const SAMPLE_SIZES: readonly string[] = SAMPLE_CHART.map((r) => r.size);
 

@@ -1,92 +1,16 @@
-import {
-  add,
-  blend,
-  midpoint,
-  pathFromSpans,
-  scale,
-  splitAtLength,
-  sub,
-  unit,
-  pathLength,
-  bisect,
-  rotate,
-  type Path,
-  type Point,
-} from '../geometry/index.ts';
-import { mirrorPiece, type ChartRow, type Edge, type Mark, type Piece } from '../pattern/index.ts';
+import { add, blend, midpoint, pathFromSpans, scale, sub, unit, rotate } from '../geometry/index.ts';
+import { mirrorPiece, type ChartRow, type Piece } from '../pattern/index.ts';
 import { capDart } from '../truing/index.ts';
-import { bodyOf, NAPE_DROP, neckWidth, underarmBelowNeck, type Body } from './body.ts';
+import { bodyOf } from './body.ts';
 import { armholeCurve, edge, leaning, line, neckCurve, openDart, QUARTER, rad } from './parts.ts';
+
+import { bustPointOn, DART_BELOW, frameOf, frontWidth, half, hem, marksOf, SETBACK, TAIL } from './frame.ts';
 
 /** A loose top to the high hip: how wide, and whether the front has a side dart. */
 export interface TopOptions {
   readonly ease: number;
   readonly dart: boolean;
 }
-
-const DART_BELOW = 55;
-const SETBACK = 25;
-/** From the waist to the hem at the side. */
-const TAIL = 150;
-
-/** Everything a half piece of a top shares, whatever its sleeve. */
-interface Frame {
-  readonly b: Body;
-  readonly neckPoint: Point;
-  readonly centreNeck: Point;
-  readonly underarm: Point;
-  readonly bustLevel: number;
-}
-
-function frameOf(row: ChartRow, part: 'front' | 'back', width: number): Frame {
-  const b = bodyOf(row);
-  const back = part === 'back';
-  return {
-    b,
-    neckPoint: { x: neckWidth(b) + (back ? 3 : 0), y: 0 },
-    centreNeck: { x: 0, y: back ? NAPE_DROP : b.neck / 5.1 },
-    underarm: { x: width, y: underarmBelowNeck(b) },
-    bustLevel: underarmBelowNeck(b) + DART_BELOW - 8,
-  };
-}
-
-/** The hem: square to the side seam, level from there to the centre. */
-function hem(side: Point, alongSide: Point): Path {
-  const lean = Math.atan2(-alongSide.x, alongSide.y);
-  const level = side.y - side.x * Math.tan(lean / 2);
-  const corner = { x: 0, y: level };
-  return pathFromSpans([blend(side, rotate(alongSide, QUARTER), corner, { x: -1, y: 0 })]);
-}
-
-/** Marks every half piece of a top carries. */
-function marksOf(f: Frame, bottom: number): readonly Mark[] {
-  return [
-    { kind: 'level', id: 'bust', name: 'bust', at: { x: 6, y: f.bustLevel } },
-    { kind: 'level', id: 'lengthenShorten', name: 'lengthenShorten', at: { x: 6, y: bottom - TAIL - 50 } },
-    { kind: 'grain', id: 'grain', from: { x: 20, y: f.centreNeck.y + 50 }, to: { x: 20, y: bottom - 50 } },
-  ];
-}
-
-const half = (part: 'front' | 'back', edges: readonly Edge[], marks: readonly Mark[]): Piece => ({
-  id: part,
-  name: part === 'front' ? 'Top front' : 'Top back',
-  part,
-  cut: 1,
-  fold: part === 'front' ? 'centreFront' : 'centreBack',
-  half: true,
-  notes: '',
-  edges,
-  darts: [],
-  marks,
-});
-
-export const bustPointOn = (b: Body): Point => {
-  const across = b.bustSpan / 2 - neckWidth(b);
-  return { x: b.bustSpan / 2, y: Math.sqrt(b.bustHeight ** 2 - across ** 2) };
-};
-
-/** How wide the front is at the underarm; the back takes the rest of the garment. */
-const frontWidth = (b: Body, ease: number): number => b.bust / 4 + ease / 4 + 6;
 
 /** Front and back of a top with a set-in armhole. */
 export function draftTop(row: ChartRow, options: TopOptions): readonly [Piece, Piece] {
@@ -198,110 +122,3 @@ export function draftCutOn(row: ChartRow, ease: number): readonly [Piece, Piece]
   };
   return [make('front', 0), mirrorPiece(make('back', 3), width / 2)];
 }
-
-/** Front, back and sleeve of a dartless raglan top in a knit: no dart, little or no ease. */
-export function draftRaglan(row: ChartRow, ease: number): readonly [Piece, Piece, Piece] {
-  const b = bodyOf(row);
-  const width = frontWidth(b, ease);
-  const make = (part: 'front' | 'back', w: number) => {
-    const f = frameOf(row, part, w);
-    const slope = rad(20);
-    const along = { x: Math.cos(slope), y: Math.sin(slope) };
-    const whole = neckCurve(f.centreNeck, f.neckPoint, along);
-    const [neck, top] = splitAtLength(whole, pathLength(whole) * (part === 'front' ? 0.74 : 0.7));
-    const from = neck.segments.at(-1)?.to ?? f.neckPoint;
-    const side = leaning(rad(2));
-    const under = { x: f.underarm.x, y: f.underarm.y + 8 };
-    const chord = unit(sub(under, from));
-    const raglan = pathFromSpans([blend(from, rotate(chord, rad(9)), under, rotate(side, -QUARTER), 0.36)]);
-    const bottom = add(under, scale(side, b.sideWaist + TAIL - 8));
-    const hemLine = hem(bottom, side);
-    const centre = hemLine.segments.at(-1)?.to ?? bottom;
-    const piece = half(
-      part,
-      [
-        edge('neck', 'neck', neck, 10),
-        edge('raglan', 'raglan', raglan, 10),
-        edge('side', 'side', line(under, bottom), 10),
-        edge('hem', 'hem', hemLine, 20),
-        edge(
-          part === 'front' ? 'centreFront' : 'centreBack',
-          part === 'front' ? 'centreFront' : 'centreBack',
-          line(centre, f.centreNeck),
-        ),
-      ],
-      [
-        ...marksOf(f, centre.y),
-        ...(part === 'front' ? [{ kind: 'bustPoint' as const, id: 'bustPoint', at: bustPointOn(b) }] : []),
-        { kind: 'notch', id: 'raglan', edge: 'raglan', at: pathLength(raglan) * 0.6, count: part === 'front' ? 1 : 2 },
-        { kind: 'notch', id: 'side', edge: 'side', at: 120, count: 1 },
-      ],
-    );
-    return { piece, raglan, neckTop: pathLength(top) };
-  };
-  const front = make('front', width);
-  const back = make('back', (b.bust + ease) / 2 - width);
-  const sleeve = raglanSleeve(b, front, back);
-  return [front.piece, mirrorPiece(back.piece, width / 2), sleeve];
-}
-
-interface RaglanHalf {
-  readonly raglan: Path;
-  readonly neckTop: number;
-}
-
-/** The sleeve between two raglan seams: its own seams solved to their lengths. Front to the right. */
-function raglanSleeve(b: Body, front: RaglanHalf, back: RaglanHalf): Piece {
-  const width = b.upperArm * 1.02;
-  const top = (front.neckTop + back.neckTop) * 0.92;
-  const drawn = (sign: 1 | -1, height: number): Path => {
-    const from = { x: (sign * top) / 2, y: -height };
-    const under = { x: (sign * width) / 2, y: 0 };
-    const chord = unit(sub(under, from));
-    return pathFromSpans([blend(from, rotate(chord, rad(sign * -8)), under, rotate(chord, rad(sign * -26)), 0.36)]);
-  };
-  const fitted = (sign: 1 | -1, goal: number): Path =>
-    drawn(
-      sign,
-      bisect((h) => pathLength(drawn(sign, h)) - goal, 20, 500, 1e-9),
-    );
-  const right = fitted(1, pathLength(front.raglan));
-  const left = fitted(-1, pathLength(back.raglan));
-  const length = 190;
-  const cuff = width * 0.88;
-  const neck = pathFromSpans([blend(left.start, unit({ x: 1, y: 0.28 }), right.start, unit({ x: 1, y: 0.1 }))]);
-  const a = { x: width / 2, y: 0 };
-  const c = { x: -width / 2, y: 0 };
-  const hemFront = { x: cuff / 2, y: length };
-  const hemBack = { x: -cuff / 2, y: length };
-  return {
-    id: 'sleeve',
-    name: 'Sleeve',
-    part: 'sleeve',
-    cut: 2,
-    fold: null,
-    half: false,
-    notes: '',
-    edges: [
-      edge('neck', 'neck', neck, 10),
-      edge('raglanFront', 'raglan', right, 10),
-      edge('underarmFront', 'underarm', line(a, hemFront), 10),
-      edge('sleeveHem', 'sleeveHem', line(hemFront, hemBack), 20),
-      edge('underarmBack', 'underarm', line(hemBack, c), 10),
-      edge('raglanBack', 'raglan', { start: c, segments: reversed(left) }, 10),
-    ],
-    darts: [],
-    marks: [
-      { kind: 'grain', id: 'grain', from: { x: 0, y: -60 }, to: { x: 0, y: length - 40 } },
-      { kind: 'notch', id: 'raglanFront', edge: 'raglanFront', at: pathLength(right) * 0.6, count: 1 },
-      { kind: 'notch', id: 'raglanBack', edge: 'raglanBack', at: pathLength(left) * 0.4, count: 2 },
-    ],
-  };
-}
-
-const reversed = (path: Path): Path['segments'] => {
-  const s = path.segments[0];
-  return s?.kind === 'cubic'
-    ? [{ kind: 'cubic', c1: s.c2, c2: s.c1, to: path.start }]
-    : [{ kind: 'line', to: path.start }];
-};

@@ -1,3 +1,4 @@
 export { type Cut } from './graph.ts';
 export * from './motion.ts';
+export { type Gap } from './gaps.ts';
 export * from './slash.ts';

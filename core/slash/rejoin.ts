@@ -20,6 +20,7 @@ import {
   type PathHit,
   type Point,
 } from '../geometry/index.ts';
+import type { Edge } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
 
 /** How two moved portions of the outline meet again at a cut node. */
@@ -71,4 +72,15 @@ function trimmed(before: Path, after: Path, p: PathHit['first'], q: PathHit['fir
     [reversePath(tail), ...(bridge ? [bridge] : []), reversePath(head)].filter((s) => s.segments.length > 0),
   );
   return { before: kept, after: rest, bridge, closing };
+}
+
+/** Closes the rounding left where a vanished mouth let two edges meet. */
+export function rejoined(edges: readonly Edge[]): readonly Edge[] {
+  return edges.map((edge, i) => {
+    const before = edges[(i + edges.length - 1) % edges.length] as Edge;
+    const start = endOf(before.path);
+    return distance(start, edge.path.start) === 0 || distance(start, edge.path.start) > TOL.join
+      ? edge
+      : { ...edge, path: { start, segments: edge.path.segments } };
+  });
 }

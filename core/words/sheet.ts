@@ -3,7 +3,7 @@ import type { DraftStep } from '../draft/index.ts';
 import { diagramOf, type Diagram } from '../formats/index.ts';
 import { movePath } from '../geometry/index.ts';
 import { formatLength } from '../units/index.ts';
-import { sayFinding, sayStep } from './index.ts';
+import { sayFinding, sayStep } from './speak.ts';
 import type { Units } from './say.ts';
 import { printable } from './label.ts';
 import { stepAmount, stepName } from './slip.ts';

@@ -1,4 +1,5 @@
 import type { Param, Values } from '../contract.ts';
+import { choiceOf } from '../values.ts';
 
 /** The values every bust alteration has, by key; a definition picks those it uses. */
 export const BUST_PARAMS = {
@@ -38,3 +39,7 @@ export const BUST_REFUSALS = [
   'overlap-too-large',
   'cut-leaves-piece',
 ] as const;
+
+/** A choice that not every bust alteration has. */
+export const choice = (values: Values, key: string, otherwise: string): string =>
+  key in values ? choiceOf(values, key) : otherwise;

@@ -2,7 +2,7 @@ import { intersectPaths, nearestLength, pathLength, pointAt, polyline, type Poin
 import { bustPointOf, type Edge, type Piece } from '../../pattern/index.ts';
 import { slash, type SlashSpec } from '../../slash/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
-import { findPanels } from '../bust/princess.ts';
+import { findPanels } from '../bust/panels.ts';
 import { seamsHold } from '../bust/promises.ts';
 import type { AlterationDefinition, Context, Instruction, MarkLine, Program, Values } from '../contract.ts';
 import { numberOf } from '../values.ts';
