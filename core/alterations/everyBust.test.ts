@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_SIZES } from '../drafting/index.ts';
-import { endOf, flatten, isSimplePolygon, pathLength, polyline } from '../geometry/index.ts';
+import { endOf, flatten, isSimplePolygon, move, pathLength, polyline } from '../geometry/index.ts';
 import {
   cuttingLine,
   dartShape,
@@ -80,6 +80,15 @@ describe.each(bust.map((d) => [d.id, d] as const))('%s, on all its samples, size
         edgesWithRole(pieces.find((p) => p.part === 'front') as Piece, 'centreFront')[0]!.path;
       for (const q of flatten(cf(r.pieces))) expect(q.x, name).toBeCloseTo(cf(r.pieces).start.x, 6);
       expect(endOf(cf(r.pieces)), name).toEqual(endOf(cf(before)));
+    });
+  });
+
+  it('brings the lower edge level: line 1 ends at one height on both of its sides', () => {
+    each(d, (r, _before, _total, name) => {
+      const level = r.frames.find((f) => f.stage === 'level')!.pieces[0]!;
+      const foot = r.frames[0]!.pieces[0]!.lines.find((l) => l.label === '1')!.points[0]!;
+      const panel = (id: string) => level.panels.find((p) => p.id === id)!.motion;
+      expect(move(panel('centreLower'), foot).y, name).toBeCloseTo(move(panel('lowerSide'), foot).y, 6);
     });
   });
 

@@ -171,6 +171,18 @@ describe('other dart work', () => {
     }
   });
 
+  it('takes the other dart’s tip along when it is raised, unless asked to leave it', () => {
+    const before = dartOf(sampleIn('causeway', '4').pieces[0]!, 'waist').shape.tip;
+    for (const [others, by] of [
+      ['follow', 12],
+      ['stay', 0],
+    ] as const) {
+      const after = dartOf(front(ran('dart-raise', 'causeway', '4', { dart: 'side', by: 12, others })), 'waist').shape
+        .tip;
+      expect(before.y - after.y).toBeCloseTo(by, 6);
+    }
+  });
+
   it('sets a tip back by so much from the bust point, as nearly as equal legs allow', () => {
     for (const setback of [15, 40, 60]) {
       const r = ran('dart-setback', 'causeway-side', '4', { dart: 'side', setback });

@@ -62,6 +62,12 @@ export function joinPortions(before: Path, after: Path, across: Point): Joint | 
   return p && q ? trimmed(before, after, p.first, q.first) : null;
 }
 
+/** Both portions whole, joined straight across: for paper on its way, where a lap is not yet what it will be. */
+export function across(before: Path, after: Path): Joint {
+  const straight = polyline([endOf(before), after.start]);
+  return { before, after, bridge: straight, closing: straight };
+}
+
 function trimmed(before: Path, after: Path, p: PathHit['first'], q: PathHit['first']): Joint {
   const [kept, tail] = splitPath(before, p);
   const [head, rest] = splitPath(after, q);

@@ -20,7 +20,7 @@ import { ok, refuse, TOL, type Result } from '../units/index.ts';
 import { divide, type Cut, type GraphError, type HalfEdge, type Portion, type SlashGraph } from './graph.ts';
 import { DONE, motionOf, type PanelSpec, type Progress } from './motion.ts';
 import { gapsOf, type Gap } from './gaps.ts';
-import { joinPortions, rejoined } from './rejoin.ts';
+import { across, joinPortions, rejoined } from './rejoin.ts';
 
 export interface Hinge {
   readonly id: string;
@@ -137,6 +137,8 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
   const bridges: (Path | null)[] = graph.portions.map(() => null);
   const closings = new Map<number, Path | null>();
   const n = graph.portions.length;
+  // On the way to a later stage paper may lap farther than it will in the end; that is shown as it lies.
+  const between = at.close < 1 && spec.panels.some((p) => p.after);
   const folded = (i: number): boolean => folds.has(faceOfPortion.get(i) ?? -1);
   for (let i = 0; i < n; i++) {
     const node = (graph.portions[i] as Portion).node;
@@ -146,7 +148,8 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     if (folded(i) || folded(j)) continue;
     const before = moved[i] as Path;
     const after = moved[j] as Path;
-    const joint = joinPortions(before, after, cutDirection(graph, node, motions));
+    const joint =
+      joinPortions(before, after, cutDirection(graph, node, motions)) ?? (between ? across(before, after) : null);
     if (!joint || joint.before.segments.length === 0 || joint.after.segments.length === 0)
       return refuse('overlap-too-large', { edge: (graph.portions[i] as Portion).edge });
     moved[i] = joint.before;

@@ -64,6 +64,8 @@ export const DART_STEPS: Readonly<Record<string, Sentence>> = {
   'raise.retip': (s) =>
     `Draw the ${s.text('dart')} dart again from its old ends on the seam to the new tip, then the tip sideways until both legs are equal.`,
   'raise.bustPoint': () => 'The bust point goes with it.',
+  'raise.others': (s) =>
+    `Move the tip of the other dart by the same ${s.both('by')}, then sideways until both legs are equal.`,
   'raise.true': () => 'Draw the side seam straight again above and below the dart; closed, it is as long as before.',
   'bustPoint.mark': (s) => `Mark the bust point, ${SOURCES[s.text('source')] ?? s.text('source')}.`,
   'bustPoint.moved': (s) => `That is ${s.len('by')} from where it was.`,

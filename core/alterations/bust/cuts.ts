@@ -105,7 +105,7 @@ export function slashSpec(l: Layout, closing: Closing): SlashSpec {
         ? i === hingeRay
           ? 'upperSide'
           : `upperSide${i}`
-        : i === rays.length - 1
+        : i === rays.length - (waist ? 2 : 1)
           ? 'lowerSide'
           : `lowerSide${i}`;
     const after =

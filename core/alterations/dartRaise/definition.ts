@@ -1,5 +1,5 @@
 import { add } from '../../geometry/index.ts';
-import { dartShape } from '../../pattern/index.ts';
+import { dartShape, type Dart } from '../../pattern/index.ts';
 import { balancedTip } from '../../truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import { seamsHold } from '../bust/promises.ts';
@@ -7,6 +7,8 @@ import type { AlterationDefinition, Context, Instruction, Program, Values } from
 import { boxSlide } from '../darts/boxSlide.ts';
 import { DART, DART_REFUSALS, findDart, suitsDarts } from '../darts/find.ts';
 import { choiceOf, numberOf } from '../values.ts';
+
+const AIMED: readonly Dart['kind'][] = ['side', 'french', 'waist'];
 
 /** Raises or lowers a dart: the whole of it in a box, or only its tip. */
 function plan(context: Context, values: Values): Result<Program> {
@@ -18,7 +20,23 @@ function plan(context: Context, values: Values): Result<Program> {
   const up = by >= 0;
   const shape = dartShape(piece, dart);
   if (by === 0) return refuse('no-amount', { what: 'by' });
+  // The other dart's tip aims at the bust point too: it goes with it unless asked to stay.
+  const others =
+    choiceOf(values, 'others') === 'follow'
+      ? piece.darts.filter((d) => d.id !== dart.id && AIMED.includes(d.kind))
+      : [];
+  const follow = others.flatMap((d): readonly Instruction[] => [
+    {
+      op: 'tip',
+      stage: 'dart',
+      message: { code: 'raise.others', data },
+      dart: d.id,
+      tip: balancedTip(dartShape(piece, d).start, dartShape(piece, d).end, add(d.tip, { x: 0, y: -by })),
+    },
+    { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: d.id },
+  ]);
   const finish: readonly Instruction[] = [
+    ...follow,
     { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: dart.id },
     { op: 'match', stage: 'match', message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] },
   ];
@@ -105,6 +123,7 @@ export const dartRaise: AlterationDefinition = {
     DART,
     { kind: 'length', key: 'by', min: -80, max: 80, initial: -15, step: 1, signed: true },
     { kind: 'choice', key: 'way', options: ['box', 'retip'], initial: 'box' },
+    { kind: 'choice', key: 'others', options: ['follow', 'stay'], initial: 'follow' },
   ],
   amount: 'by',
   requires: ['dart'],
