@@ -45,6 +45,7 @@ export const CHOICE_WORDS: Readonly<Record<string, string>> = {
   'ending.ease': 'ease it in',
   'hinges.two': 'underarm and overarm',
   'hinges.one': 'underarm only',
+  'part.any': 'front, or back if only it has a dart',
   'part.front': 'front',
   'part.back': 'back',
   'dart.largest': 'the largest',

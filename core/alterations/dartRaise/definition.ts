@@ -142,7 +142,7 @@ export const dartRaise: AlterationDefinition = {
   ],
   source: 'A box cut around the dart and slid, or the tip alone drawn anew.',
   suggest: () => ({}),
-  suits: suitsDarts(),
+  suits: suitsDarts(['front']),
   plan,
   holds: seamsHold,
 };

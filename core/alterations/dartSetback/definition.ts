@@ -69,7 +69,7 @@ export const dartSetback: AlterationDefinition = {
   ],
   source: 'The tip set back from the bust point along the dart, legs drawn equal.',
   suggest: () => ({}),
-  suits: suitsDarts(),
+  suits: suitsDarts(['front']),
   plan,
   holds: seamsHold,
 };

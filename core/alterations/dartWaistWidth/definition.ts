@@ -62,7 +62,7 @@ export const dartWaistWidth: AlterationDefinition = {
   ],
   source: 'Total waist difference divided by the number of pieces it is spread over, half on each leg.',
   suggest: () => ({}),
-  suits: suitsDarts(['waist']),
+  suits: suitsDarts(['front', 'back'], ['waist']),
   plan,
   holds: seamsHold,
 };

@@ -8,7 +8,7 @@ import { choiceOf } from '../values.ts';
 const KINDS = ['side', 'french', 'waist', 'shoulder', 'armhole', 'neck'] as const;
 
 /** Which piece, and which of its darts. */
-export const PART: Param = { kind: 'choice', key: 'part', options: ['front', 'back'], initial: 'front' };
+export const PART: Param = { kind: 'choice', key: 'part', options: ['any', 'front', 'back'], initial: 'any' };
 export const DART: Param = { kind: 'choice', key: 'dart', options: ['largest', ...KINDS], initial: 'largest' };
 
 export interface FoundDart {
@@ -30,7 +30,9 @@ export const aimOf = (piece: Piece, dart: Dart): Point =>
 
 /** The dart meant by the values: by kind, or the one that takes up most. */
 export function findDart(context: Context, values: Values): Result<FoundDart> {
-  const part = 'part' in values ? choiceOf(values, 'part') : 'front';
+  const asked = 'part' in values ? choiceOf(values, 'part') : 'front';
+  const has = (part: string): boolean => context.pieces.some((p) => p.part === part && p.darts.length > 0);
+  const part = asked !== 'any' ? asked : !has('front') && has('back') ? 'back' : 'front';
   const piece = context.pieces.find((p) => p.part === part);
   if (!piece) return refuse(part === 'front' ? 'front-not-found' : 'back-not-found');
   const kind = choiceOf(values, 'dart');
@@ -41,13 +43,14 @@ export function findDart(context: Context, values: Values): Result<FoundDart> {
   return ok({ piece, dart, aim, setback: distance(aim, dart.tip) });
 }
 
-/** Possible wherever front or back has a dart (of the kinds named). */
+/** Possible wherever one of the parts (front or back unless said) has a dart of the kinds named. */
 export const suitsDarts =
-  (kinds?: readonly Dart['kind'][]): AlterationDefinition['suits'] =>
+  (
+    parts: readonly Piece['part'][] = ['front', 'back'],
+    kinds?: readonly Dart['kind'][],
+  ): AlterationDefinition['suits'] =>
   (pieces) => {
-    const has = pieces.some(
-      (p) => (p.part === 'front' || p.part === 'back') && p.darts.some((d) => !kinds || kinds.includes(d.kind)),
-    );
+    const has = pieces.some((p) => parts.includes(p.part) && p.darts.some((d) => !kinds || kinds.includes(d.kind)));
     return has
       ? { grade: 'possible', why: { code: 'why.dart', data: {} } }
       : { grade: 'no', why: { code: 'no-dart', data: { piece: pieces[0]?.name ?? '' } } };
