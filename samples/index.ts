@@ -1,1 +1,2 @@
+export * from './patterns.ts';
 export * from './scenario.ts';

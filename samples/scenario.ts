@@ -1,7 +1,5 @@
-import { alterationById, propose } from '@ample/core/alterations';
-import { samplePattern, type SampleId } from '@ample/core/drafting';
 import { jobSchema, wearerSchema, type Job, type Step, type Wearer } from '@ample/core/formats';
-import { patternSchema, type MeasurementKey, type Pattern, type Piece } from '@ample/core/pattern';
+import type { MeasurementKey } from '@ample/core/pattern';
 
 /** The demo scenario: the Causeway Choir, its pattern and three singers. All invented. Lengths in mm. */
 type Readings = Readonly<Partial<Record<MeasurementKey, readonly number[]>>>;
@@ -78,33 +76,17 @@ export const DEMO_WEARERS: readonly Wearer[] = [
   ]),
 ];
 
-const patterns = new Map<SampleId, Pattern>();
-/** A pattern of the demo house in all sizes; drafted once, when it is first asked for. */
-export function demoPattern(id: SampleId = 'causeway'): Pattern {
-  const known = patterns.get(id);
-  if (known) return known;
-  const pattern = patternSchema.parse(samplePattern(id));
-  patterns.set(id, pattern);
-  return pattern;
-}
-
-/** A step of the plan with nothing set by hand yet. */
-export const planStep = (id: string, alteration: string, values: Step['values'] = {}): Step => ({
-  id,
+/** The steps of the demo jobs, nothing set by hand yet. */
+const step = (alteration: string): Step => ({
+  id: 'bust',
   alteration,
-  revision: alterationById(alteration)?.revision ?? 1,
+  revision: 1,
   school: 'auto',
   knitFactor: null,
-  values,
+  values: {},
   side: 'both',
   on: true,
 });
-
-/** The bust step that suits some pieces best. */
-export const bustStepFor = (id: string, pieces: readonly Piece[]): Step =>
-  planStep(id, propose(pieces, 'bust')[0]?.id ?? 'full-bust-side-dart');
-
-export const bustStep = (id: string, values: Step['values'] = {}): Step => planStep(id, 'full-bust-side-dart', values);
 
 const job = (fields: Partial<Job> & Pick<Job, 'id'> & { wearer: Job['wearer'] }): Job =>
   jobSchema.parse({ format: 'ample-draft/job', version: 1, pattern: { id: 'causeway' }, demo: true, ...fields });
@@ -114,7 +96,7 @@ export const DEMO_JOBS: readonly Job[] = [
     id: 'marit-causeway',
     title: 'Concert bodice',
     wearer: { id: 'marit' },
-    steps: [bustStep('bust')],
+    steps: [step('full-bust-side-dart')],
     due: '2026-12-12',
     fabric: 'Midnight wool crêpe',
   }),
@@ -122,7 +104,7 @@ export const DEMO_JOBS: readonly Job[] = [
     id: 'tove-causeway',
     title: 'Concert bodice',
     wearer: { id: 'tove' },
-    steps: [bustStep('bust')],
+    steps: [step('full-bust-side-dart')],
     due: '2026-12-12',
     fabric: 'Midnight wool crêpe',
   }),
@@ -138,7 +120,7 @@ export const DEMO_JOBS: readonly Job[] = [
     title: 'Interval waistcoat',
     wearer: { id: 'marit' },
     pattern: { id: 'skerry-armhole' },
-    steps: [planStep('bust', 'full-bust-princess-armhole')],
+    steps: [step('full-bust-princess-armhole')],
     due: '2027-01-16',
     fabric: 'Slate linen',
   }),
@@ -147,19 +129,8 @@ export const DEMO_JOBS: readonly Job[] = [
     title: 'Rehearsal top',
     wearer: { id: 'marit' },
     pattern: { id: 'ebb' },
-    steps: [planStep('bust', 'full-bust-raglan')],
+    steps: [step('full-bust-raglan')],
     due: '2027-01-30',
     fabric: 'Grey cotton jersey',
   }),
 ];
-
-/** A demo job with its documents inline: one file is enough for the terminal. */
-export function inlineDemoJob(id: string): Job {
-  const found = DEMO_JOBS.find((j) => j.id === id);
-  const ref = found?.wearer;
-  const who = ref && 'id' in ref ? DEMO_WEARERS.find((w) => w.id === ref.id) : undefined;
-  if (!found || !who)
-    throw new Error(`inlineDemoJob: expected one of ${DEMO_JOBS.map((j) => j.id).join(', ')}, got "${id}"`);
-  const pattern = 'id' in found.pattern ? found.pattern.id : 'causeway';
-  return { ...found, wearer: who, pattern: { sample: pattern } };
-}

@@ -1,5 +1,6 @@
 import type { Pattern, Piece } from '../pattern/index.ts';
-import { draftSample, SAMPLE_SIZES, samplePattern } from './samples.ts';
+import { SAMPLE_SIZES } from './names.ts';
+import { draftSample, samplePattern } from './samples.ts';
 
 export const CAUSEWAY_SIZES = SAMPLE_SIZES;
 /** Front and back of "Causeway" in one size. */

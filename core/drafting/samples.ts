@@ -13,10 +13,9 @@ import { divideAtDarts, rotateDart, type RotationTarget } from '../truing/index.
 import { expectOk } from '../units/index.ts';
 import { draftBack, draftFront } from './bodice.ts';
 import { SAMPLE_CHART } from './chart.ts';
+import { nameOfSample, SAMPLE_SIZES, type SampleId } from './names.ts';
 import { draftRaglan } from './raglan.ts';
 import { draftCutOn, draftTop } from './tops.ts';
-
-export const SAMPLE_SIZES: readonly string[] = SAMPLE_CHART.map((r) => r.size);
 
 interface Drafted {
   readonly pieces: readonly Piece[];
@@ -24,8 +23,6 @@ interface Drafted {
 }
 
 interface SampleSpec {
-  readonly number: string;
-  readonly name: string;
   readonly notes: string;
   readonly draft: (row: ChartRow) => Drafted;
   readonly ease: number;
@@ -140,11 +137,10 @@ const raglanSeams: readonly Seam[] = [
   seam('sleeve underarm', 'other', ['sleeve', ['underarmFront']], ['sleeve', ['underarmBack'], true]),
 ];
 
-const CAUSEWAY = { number: '31', ease: 50 };
+const CAUSEWAY = { ease: 50 };
 const SPECS = {
   causeway: {
     ...CAUSEWAY,
-    name: 'Causeway',
     draft: bodice,
     notes:
       'Darted bodice to the waist, front on the fold, back opening. Drafted with 50 mm ease at the bust and 30 mm at the waist.',
@@ -152,38 +148,32 @@ const SPECS = {
   'causeway-side': {
     ...CAUSEWAY,
     ease: 70,
-    name: 'Causeway, view B: side dart',
     draft: (row) => ({ pieces: draftTop(row, { ease: 70, dart: true }), seams: topSeams(['sideUpper', 'sideLower']) }),
     notes: 'Top to the high hip with a side dart only.',
   },
   'causeway-waist': {
     ...CAUSEWAY,
-    name: 'Causeway, view C: waist dart',
     draft: turned(() => ({ kind: 'dart', dart: 'waistDart' })),
     notes: 'Bodice to the waist; one waist dart takes all the shaping of the front.',
   },
   'causeway-french': {
     ...CAUSEWAY,
     ease: 70,
-    name: 'Causeway, view D: French dart',
     draft: frenchTop,
     notes: 'Top to the high hip with a long dart from low in the side seam.',
   },
   'causeway-shoulder': {
     ...CAUSEWAY,
-    name: 'Causeway, view E: shoulder dart',
     draft: turned(along('shoulder', 0.46)),
     notes: 'Bodice to the waist with shoulder and waist darts.',
   },
   'causeway-neck': {
     ...CAUSEWAY,
-    name: 'Causeway, view F: neck dart',
     draft: turned(along('neck', 0.62)),
     notes: 'Bodice to the waist with neck and waist darts.',
   },
   'causeway-armhole': {
     ...CAUSEWAY,
-    name: 'Causeway, view G: armhole dart',
     draft: turned(along('armhole', 0.58)),
     notes: 'Bodice to the waist with armhole and waist darts.',
   },
@@ -191,7 +181,6 @@ const SPECS = {
     ...CAUSEWAY,
     ease: 110,
     style: 'loose',
-    name: 'Causeway, view H: shirt without darts',
     draft: (row) => ({ pieces: draftTop(row, { ease: 110, dart: false }), seams: topSeams(['side']) }),
     notes: 'Loose woven shirt to the high hip, no darts.',
   },
@@ -199,7 +188,6 @@ const SPECS = {
     ...CAUSEWAY,
     ease: 120,
     style: 'loose',
-    name: 'Causeway, view J: cut-on sleeve',
     draft: (row) => ({
       pieces: draftCutOn(row, 120),
       seams: [
@@ -210,34 +198,24 @@ const SPECS = {
     notes: 'Top with a short sleeve cut in one with the body.',
   },
   ebb: {
-    number: '44',
     ease: -30,
-    name: 'Ebb',
     fabric: { kind: 'knit', stretch: 0.4 },
     draft: (row) => ({ pieces: draftRaglan(row, -30), seams: raglanSeams }),
     notes: 'Raglan top in a knit that stretches by two fifths; no darts, 30 mm smaller than the body.',
   },
   'skerry-armhole': {
-    number: '12',
     ease: 50,
-    name: 'Skerry, princess from the armhole',
     draft: (row) => princess(row, 'armhole'),
     notes: 'Waistcoat-blouse in panels; the seams run from the armholes over the bust to the waist.',
   },
   'skerry-shoulder': {
-    number: '12',
     ease: 50,
-    name: 'Skerry, princess from the shoulder',
     draft: (row) => princess(row, 'shoulder'),
     notes: 'Waistcoat-blouse in panels; the seams run from the shoulders over the bust to the waist.',
   },
-} as const satisfies Record<string, SampleSpec>;
+} as const satisfies Record<SampleId, SampleSpec>;
 
-export type SampleId = keyof typeof SPECS;
-export const SAMPLE_IDS = Object.keys(SPECS) as readonly SampleId[];
 const specOf = (id: SampleId): SampleSpec => SPECS[id];
-export const sampleName = (id: SampleId): string => `No. ${specOf(id).number} ${specOf(id).name}`;
-export const isSample = (id: string): id is SampleId => id in SPECS;
 
 function draftedIn(id: SampleId, size: string): Drafted {
   const row = SAMPLE_CHART.find((r) => r.size === size);
@@ -259,8 +237,8 @@ export function samplePattern(id: SampleId, sizes: readonly string[] = SAMPLE_SI
     version: 1,
     id,
     house: 'Halyard Paper Patterns',
-    number: spec.number,
-    name: spec.name,
+    number: nameOfSample(id).number,
+    name: nameOfSample(id).name,
     fabric: spec.fabric ?? { kind: 'woven', stretch: 0 },
     style: spec.style ?? 'fitted',
     draftCup: 50,

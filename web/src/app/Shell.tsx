@@ -2,7 +2,7 @@ import { useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { sayRefusal } from '@ample/core/words';
 import { Boundary } from '../ui/Boundary.tsx';
-import { startDrafting, useDraft } from '../store/draft.ts';
+import { useDraft } from '../store/draft.ts';
 import { closeJob, history, openJob, startAutosave, useJob, wearerOf } from '../store/job.ts';
 import { useLibrary } from '../store/library.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
@@ -68,7 +68,20 @@ export function Shell() {
     else closeJob();
   }, [id]);
   useEffect(startAutosave, []);
-  useEffect(() => startDrafting(), []);
+  const working = id !== undefined;
+  useEffect(() => {
+    if (!working) return;
+    // The drafter comes with the first job that is opened; the rail does without it.
+    let stop: (() => void) | null = null;
+    let left = false;
+    void import('../store/drafting.ts').then((m) => {
+      if (!left) stop = m.startDrafting();
+    });
+    return () => {
+      left = true;
+      stop?.();
+    };
+  }, [working]);
   const station = STATIONS.find((s) => pathname.endsWith(`/${s.id}`));
   useEffect(() => {
     document.title = station ? `${station.name} · Ample Draft` : 'Ample Draft';

@@ -1,6 +1,6 @@
 import { writeDocument, type Job } from '@ample/core/formats';
-import { useJob, patternOf } from './job.ts';
-import { useLibrary } from './library.ts';
+import { useJob } from './job.ts';
+import { useDraft } from './draft.ts';
 
 export function download(name: string, data: BlobPart, type: string): void {
   const url = URL.createObjectURL(new Blob([data], { type }));
@@ -22,7 +22,9 @@ export const fileName = (text: string): string =>
 export function exportWork(): void {
   const { job, wearer } = useJob.getState();
   if (!job || !wearer) return;
-  const pattern = patternOf(job, useLibrary.getState().patterns);
+  // The pattern as the drafter of this job has it, its own or a sample.
+  const { jobId, pattern: drafted } = useDraft.getState();
+  const pattern = jobId === job.id ? drafted : null;
   const whole: unknown = { ...job, wearer, pattern: pattern ?? job.pattern } satisfies Record<keyof Job, unknown>;
   download(`${fileName(`${wearer.name} ${pattern?.name ?? ''}`)}.job.json`, writeDocument(whole), 'application/json');
 }

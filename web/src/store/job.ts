@@ -1,11 +1,9 @@
 import { temporal } from 'zundo';
 import { create } from 'zustand';
-import { alterationById, type Value } from '@ample/core/alterations';
+import type { Value } from '@ample/core/alterations';
 import type { Point } from '@ample/core/geometry';
 import type { Job, Step, Wearer } from '@ample/core/formats';
-import type { MeasurementKey, Pattern } from '@ample/core/pattern';
-import { isSample } from '@ample/core/drafting';
-import { demoPattern, planStep } from '@ample/samples';
+import type { MeasurementKey } from '@ample/core/pattern';
 import type { Refusal } from '@ample/core/units';
 import { putInLibrary, saveDocuments, useLibrary } from './library.ts';
 import { clearJournal, writeJournal } from './journal.ts';
@@ -54,47 +52,12 @@ export function wearerOf(job: Job, wearers: readonly Wearer[]): Wearer | undefin
   return 'id' in ref ? wearers.find((w) => w.id === ref.id) : undefined;
 }
 
-export function patternOf(job: Job | null, patterns: readonly Pattern[]): Pattern | null {
-  const ref = job?.pattern;
-  if (!ref) return null;
-  if ('chart' in ref) return ref;
-  const id = 'id' in ref ? ref.id : 'sample' in ref ? ref.sample : '';
-  return patterns.find((p) => p.id === id) ?? (isSample(id) ? demoPattern(id) : null);
-}
-
 export const editJob = (change: (job: Job) => Job): void =>
   useJob.setState((s) => (s.job ? { job: change(s.job) } : s));
 export const editStep = (id: string, change: (step: Step) => Step): void =>
   editJob((j) => ({ ...j, steps: j.steps.map((s) => (s.id === id ? change(s) : s)) }));
 export const setValue = (step: string, key: string, value: Value): void =>
   editStep(step, (s) => ({ ...s, values: { ...s.values, [key]: value as Step['values'][string] } }));
-/** Adds a step at the end of the plan; its id is new. */
-export const addStep = (alteration: string): void =>
-  editJob((j) => ({ ...j, steps: [...j.steps, planStep(freshStepId(), alteration)] }));
-export const freshStepId = (): string => `s-${crypto.randomUUID().slice(0, 8)}`;
-
-/** The same step by another alteration: keeps the amount and what the other knows too. */
-export const swapAlteration = (step: string, alteration: string): void =>
-  editStep(step, (s) => {
-    const known = new Set(alterationById(alteration)?.params.map((p) => p.key));
-    const values = Object.fromEntries(Object.entries(s.values).filter(([k]) => known.has(k) && k === 'total'));
-    return { ...s, alteration, revision: alterationById(alteration)?.revision ?? 1, values };
-  });
-
-export const moveStep = (step: string, by: 1 | -1): void =>
-  editJob((j) => {
-    const from = j.steps.findIndex((s) => s.id === step);
-    const to = from + by;
-    const moved = j.steps[from];
-    if (!moved || to < 0 || to >= j.steps.length) return j;
-    const steps = j.steps.filter((s) => s.id !== step);
-    return { ...j, steps: [...steps.slice(0, to), moved, ...steps.slice(to)] };
-  });
-
-/** One step replaced by the steps of a way on. */
-export const takeWay = (step: string, way: readonly Step[]): void =>
-  editJob((j) => ({ ...j, steps: j.steps.flatMap((s) => (s.id === step ? way : [s])) }));
-
 /** An amount typed or dragged becomes one's own. */
 export const setOwnTotal = (step: string, total: number): void =>
   editStep(step, (s) => ({ ...s, school: 'own', values: { ...s.values, total } }));

@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import { jobSchema, readJob, readPattern, readWearer, wearerSchema, type Job, type Wearer } from '@ample/core/formats';
 import type { Pattern } from '@ample/core/pattern';
 import type { Refusal, Result } from '@ample/core/units';
-import { DEMO_JOBS, DEMO_WEARERS, demoPattern } from '@ample/samples';
+import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
 import { AmpleDatabase, type Damaged } from './db.ts';
 import { clearJournal, readJournal } from './journal.ts';
 
@@ -37,9 +37,8 @@ export function storageTrouble(error: unknown): Refusal {
 /** Fills an empty browser with the demo scenario, once. */
 async function seed(): Promise<void> {
   if (await db.meta.get('seeded')) return;
-  await db.transaction('rw', [db.wearers, db.patterns, db.jobs, db.meta], async () => {
+  await db.transaction('rw', [db.wearers, db.jobs, db.meta], async () => {
     await db.wearers.bulkPut([...DEMO_WEARERS]);
-    await db.patterns.put(demoPattern() as Pattern & { id: string });
     await db.jobs.bulkPut([...DEMO_JOBS]);
     await db.meta.put({ key: 'seeded', value: new Date().toISOString() });
   });
@@ -108,7 +107,7 @@ export async function openLibrary(): Promise<void> {
     useLibrary.setState({
       ready: true,
       wearers: empty ? DEMO_WEARERS : wearers.sound,
-      patterns: patterns.sound.length > 0 ? patterns.sound : [demoPattern()],
+      patterns: patterns.sound,
       jobs: empty ? DEMO_JOBS : jobs.sound,
       damaged: [...kept, ...stuck.map((d, i) => ({ ...d, id: -1 - i }))],
     });
@@ -125,7 +124,7 @@ export async function openLibrary(): Promise<void> {
     useLibrary.setState({
       ready: true,
       wearers: DEMO_WEARERS,
-      patterns: [demoPattern()],
+      patterns: [],
       jobs: DEMO_JOBS,
       trouble: storageTrouble(error),
     });

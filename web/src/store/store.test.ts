@@ -51,7 +51,7 @@ describe('the library', () => {
     await openLibrary();
     expect(useLibrary.getState().jobs.map((j) => j.id)).toEqual([id]);
     expect(useLibrary.getState().wearers.map((w) => w.name)).toEqual(['Nele']);
-    expect(useLibrary.getState().patterns).toHaveLength(1);
+    expect(useLibrary.getState().patterns).toHaveLength(0);
   });
 
   it('sets a damaged document aside whole, and goes on with the rest', async () => {

@@ -1,7 +1,7 @@
 import type { DraftStep } from '@ample/core/draft';
 import { waysOn } from '@ample/core/draft';
 import { WAY_WORDS } from '@ample/core/words';
-import { takeWay } from '../store/job.ts';
+import { takeWay } from '../store/plan.ts';
 
 /** When one dart would take too much: the ways on, one click each. */
 export function WaysOn({ step }: { readonly step: DraftStep }) {

@@ -1,7 +1,7 @@
 import { propose, type Proposal } from '@ample/core/alterations';
 import type { Piece } from '@ample/core/pattern';
 import { ALTERATION_WORDS, sayWhy } from '@ample/core/words';
-import { addStep, swapAlteration } from '../../store/job.ts';
+import { addStep, swapAlteration } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 
 /** Which way of altering the bust suits these pieces, and why; the others that would do are one click away. */

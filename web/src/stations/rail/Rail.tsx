@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { isSample, SAMPLE_IDS, SAMPLE_SIZES, sampleName } from '@ample/core/drafting';
+import { isSample, nameOfSample, SAMPLE_IDS, SAMPLE_SIZES, sampleName } from '@ample/core/drafting';
 import type { Job, Wearer } from '@ample/core/formats';
+import type { Pattern } from '@ample/core/pattern';
 import { sayRefusal } from '@ample/core/words';
 import { bringDemoBack, clearDemo, forgetDamaged, useLibrary } from '../../store/library.ts';
-import { patternOf, wearerOf } from '../../store/job.ts';
+import { wearerOf } from '../../store/job.ts';
 import { download } from '../../store/export.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { longDate } from '../../app/time.ts';
@@ -17,6 +18,14 @@ function nextAction(job: Job, wearer: Wearer | undefined): readonly [string, str
   if (!newest || !newest.readings.highBust || !newest.readings.fullBust) return ['Measure the body', 'body'];
   if (job.steps.length === 0) return ['See the size, plan the changes', 'size'];
   return ['Carry out the plan on the table', 'table'];
+}
+
+/** What a job's pattern is called, without drafting it. */
+function patternName(job: Job, patterns: readonly Pattern[]): string | undefined {
+  const ref = job.pattern;
+  if ('name' in ref) return ref.name;
+  const id = 'id' in ref ? ref.id : 'sample' in ref ? ref.sample : '';
+  return patterns.find((p) => p.id === id)?.name ?? (isSample(id) ? nameOfSample(id).name : undefined);
 }
 
 /** Home: the jobs on a clothes rail, wearers and patterns in drawers below. */
@@ -63,7 +72,7 @@ export function Rail() {
         </svg>
         <ul className="-mt-4 grid grid-cols-1 gap-5 px-4 min-[600px]:grid-cols-2 min-[1000px]:grid-cols-3">
           {sorted.map((job) => (
-            <Tag key={job.id} job={job} wearer={wearerOf(job, wearers)} pattern={patternOf(job, patterns)?.name} />
+            <Tag key={job.id} job={job} wearer={wearerOf(job, wearers)} pattern={patternName(job, patterns)} />
           ))}
         </ul>
         {jobs.length === 0 && <p className="px-4 py-8">The rail is empty. Start with a wearer and a pattern.</p>}

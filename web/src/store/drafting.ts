@@ -1,0 +1,38 @@
+import type { ResolvedJob } from '@ample/core/draft';
+import { draftClient } from '../workers/client.ts';
+import { adopt } from './adopt.ts';
+import { useDraft } from './draft.ts';
+import { useJob } from './job.ts';
+import { useLibrary } from './library.ts';
+import { patternOf } from './patterns.ts';
+
+const makeWorker = () => new Worker(new URL('../workers/draft.worker.ts', import.meta.url), { type: 'module' });
+
+/** Keeps the draft in step with the open job. Returns what stops it. */
+export function startDrafting(make: () => Worker = makeWorker): () => void {
+  const jobs = new WeakMap<ResolvedJob, string>();
+  const client = draftClient(
+    make,
+    (draft, of) =>
+      useDraft.setState({ draft: adopt(draft, of.pattern), jobId: jobs.get(of) ?? null, pattern: of.pattern }),
+    (trouble) => useDraft.setState({ trouble }),
+  );
+  const ask = () => {
+    const { job, wearer } = useJob.getState();
+    const pattern = patternOf(job, useLibrary.getState().patterns);
+    if (!job || !wearer || !pattern) return;
+    const input: ResolvedJob = {
+      job: { size: job.size, sizeMethod: job.sizeMethod, steps: job.steps },
+      wearer: { sets: wearer.sets, bustEase: wearer.bustEase },
+      pattern,
+    };
+    jobs.set(input, job.id);
+    client.ask(input);
+  };
+  const off = useJob.subscribe(ask);
+  ask();
+  return () => {
+    off();
+    client.stop();
+  };
+}
