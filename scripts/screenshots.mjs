@@ -52,6 +52,32 @@ try {
   await page.getByText('size 5').first().waitFor();
   for (let i = 0; i < 3; i++) await page.keyboard.press('n');
   await shot('table-lap');
+  await page.goto(`${base}/job/marit-skerry/table`);
+  await page.getByText('size 4').first().waitFor();
+  for (let i = 0; i < 4; i++) {
+    await page.keyboard.press('n');
+    await page.waitForTimeout(450);
+  }
+  await shot('table-princess');
+  await page.goto(`${base}/job/marit-skerry/sheet`);
+  await page.getByText('size 4').first().waitFor();
+  await shot('sheet');
+  await page.goto(`${base}/job/marit-ebb/table`);
+  await page.getByText('size 4').first().waitFor();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('n');
+  await shot('table-raglan');
+  await page.goto(`${base}/job/ines-causeway/plan`);
+  await page.getByRole('button', { name: 'Dart to another place' }).click();
+  await page.getByRole('link', { name: 'To the table' }).click();
+  await page.getByRole('combobox', { name: 'Dart', exact: true }).selectOption('side');
+  await page.getByRole('combobox', { name: 'New place' }).selectOption('armhole');
+  await page.getByRole('combobox', { name: 'If there is a dart already' }).selectOption('new');
+  await page.locator('body').click({ position: { x: 100, y: 500 } });
+  for (let i = 0; i < 4; i++) {
+    await page.keyboard.press('n');
+    await page.waitForTimeout(450);
+  }
+  await shot('table-dart');
   await page.setViewportSize({ width: 820, height: 1180 });
   await page.goto(`${base}/job/marit-causeway/table`);
   await page.getByText('size 4').first().waitFor();

@@ -83,7 +83,7 @@ export const dartRotate: AlterationDefinition = {
   params: [
     PART,
     DART,
-    { kind: 'choice', key: 'to', options: PLACES, initial: 'waist' },
+    { kind: 'choice', key: 'to', options: PLACES, initial: 'shoulder' },
     { kind: 'share', key: 'at', min: 0.05, max: 0.95, initial: 0.5 },
     { kind: 'point', key: 'toPoint', initial: null },
     { kind: 'choice', key: 'merge', options: ['merge', 'new'], initial: 'merge' },

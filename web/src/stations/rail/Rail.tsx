@@ -64,13 +64,7 @@ export function Rail() {
             </Notice>
           </div>
         ))}
-        <svg viewBox="0 0 1112 34" className="block w-full" aria-hidden="true">
-          <rect x="0" y="14" width="1112" height="7" fill="#8C8878" />
-          <rect x="0" y="14" width="1112" height="2" fill="#b9b5a6" />
-          <circle cx="8" cy="17.5" r="8" fill="#5A5F66" />
-          <circle cx="1104" cy="17.5" r="8" fill="#5A5F66" />
-        </svg>
-        <ul className="-mt-4 grid grid-cols-1 gap-5 px-4 min-[600px]:grid-cols-2 min-[1000px]:grid-cols-3">
+        <ul className="grid grid-cols-1 gap-5 overflow-x-clip px-4 pt-2 min-[600px]:grid-cols-2 min-[1000px]:grid-cols-3">
           {sorted.map((job) => (
             <Tag key={job.id} job={job} wearer={wearerOf(job, wearers)} pattern={patternName(job, patterns)} />
           ))}
@@ -152,8 +146,10 @@ function Tag({
 }) {
   const [next, station] = nextAction(job, wearer);
   return (
-    <li className="flex flex-col items-center">
-      <svg viewBox="0 0 60 40" width="60" height="40" aria-hidden="true">
+    <li className="relative flex flex-col items-center">
+      {/* Every row of tags hangs on a rail of its own. */}
+      <span className="absolute -inset-x-5 top-1 h-[7px] border-t-2 border-[#b9b5a6] bg-[#8C8878]" aria-hidden="true" />
+      <svg className="relative" viewBox="0 0 60 40" width="60" height="40" aria-hidden="true">
         <path d="M30 4c9 0 9 10 2 12l-2 1v8" fill="none" stroke="#5A5F66" strokeWidth="2.5" />
         <path d="M30 24v16" stroke="#8C8878" strokeWidth="1.5" />
       </svg>
