@@ -24,11 +24,14 @@ export const DART_STEPS: Readonly<Record<string, Sentence>> = {
   'rotate.turn.whole': (s) =>
     `Fold the ${s.text('dart')} dart shut: the paper turns ${s.num('degrees', 1)}° about the bust point and the new place opens.`,
   'rotate.turn.part': (s) =>
-    `Fold ${s.num('share')} hundredths of the ${s.text('dart')} dart shut: the paper turns ${s.num('degrees', 1)}° about the bust point and the new place opens. Draw both darts again with their tips behind the bust point.`,
+    `Fold ${s.num('share')} hundredths of the ${s.text('dart')} dart shut: the paper turns ${s.num('degrees', 1)}° about the bust point and the new place opens.`,
+  'rotate.dart': (s) =>
+    `Draw the new dart: its tip ${s.both('setback')} from the bust point, then sideways until both legs are equal.`,
+  'rotate.darts': (s) =>
+    `Draw both darts: their tips ${s.both('setback')} from the bust point, then sideways until their legs are equal.`,
   'split.mark': (s) =>
     `Draw a line to the bust point from a place ${s.both('apart')} beside the ${s.text('dart')} dart on the same seam.`,
-  'split.turn': (s) =>
-    `Fold ${s.num('share')} hundredths of the dart shut: the new line opens by as much. Draw two darts, their tips behind the bust point, each with equal legs.`,
+  'split.turn': (s) => `Fold ${s.num('share')} hundredths of the dart shut: the new line opens by as much.`,
   'cutAway.mark': (s) =>
     `Mark the legs of the ${s.text('dart')} dart as stitching lines. It takes up ${s.len('intake')}: too much to fold flat.`,
   'cutAway.dart': (s) =>

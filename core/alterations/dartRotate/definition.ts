@@ -61,6 +61,13 @@ function plan(context: Context, values: Values): Result<Program> {
         bustPoint: aim,
         setback,
       },
+      {
+        op: 'mark',
+        stage: 'dart',
+        message: { code: whole ? 'rotate.dart' : 'rotate.darts', data },
+        lines: [],
+        points: [],
+      },
       { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: NEW_DART },
       { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: dart.id },
       {

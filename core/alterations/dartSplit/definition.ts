@@ -60,6 +60,7 @@ function plan(context: Context, values: Values): Result<Program> {
         bustPoint: aim,
         setback,
       },
+      { op: 'mark', stage: 'dart', message: { code: 'rotate.darts', data }, lines: [], points: [] },
       { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: NEW_DART },
       { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: dart.id },
       { op: 'match', stage: 'match', message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] },
