@@ -102,6 +102,7 @@ export type Instruction =
   /** The opening that the slash left in an edge becomes a dart. */
   | (Said & { readonly op: 'openDart'; readonly edge: string; readonly at: number; readonly tip: Point })
   | (Said & { readonly op: 'retip'; readonly dart: string; readonly bustPoint: Point; readonly setback: number })
+  /** From its ends on the seam to another tip, the legs made equal where they end. */
   | (Said & { readonly op: 'tip'; readonly dart: string; readonly tip: Point })
   | (Said & { readonly op: 'narrow'; readonly dart: string; readonly change: number })
   | (Said & { readonly op: 'cap'; readonly dart: string })
@@ -118,6 +119,8 @@ export type Instruction =
   | (Said & { readonly op: 'smoothKinks'; readonly role: 'waist' | 'hem'; readonly reach: number })
   /** One smooth curve between two arc lengths of an edge. */
   | (Said & { readonly op: 'fairRun'; readonly edge: string; readonly from: number; readonly to: number })
+  /** A notch put at a distance from the upper end of its edge. */
+  | (Said & { readonly op: 'notch'; readonly notch: string; readonly edge: string; readonly fromTop: number })
   /** Straight edges drawn straight again from end to end; their length together is held along the dart's slide. */
   | (Said & { readonly op: 'straighten'; readonly edges: readonly string[] })
   /** A hem or waist in one piece drawn again, square to the centre and to the side. */

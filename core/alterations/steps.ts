@@ -1,4 +1,4 @@
-import { pathLength } from '../geometry/index.ts';
+import { endOf, pathLength } from '../geometry/index.ts';
 import {
   edgesWithRole,
   replaceDart,
@@ -17,6 +17,7 @@ import {
   checkPieces,
   dartToEase,
   divideAtDarts,
+  drawToTip,
   fairRun,
   narrowDart,
   openDart,
@@ -88,7 +89,7 @@ export function runStep(table: TableState, step: Step): Result<void> {
       });
       return ok(undefined);
     case 'tip':
-      withDart(step.dart, (dart) => replaceDart(state.piece, { ...dart, tip: step.tip }));
+      withDart(step.dart, (dart) => drawToTip(state.piece, dart, step.tip));
       return ok(undefined);
     case 'narrow':
       withDart(step.dart, (dart) => narrowDart(state.piece, dart, step.change));
@@ -142,6 +143,18 @@ export function runStep(table: TableState, step: Step): Result<void> {
         m.kind === 'notch' && m.edge === step.edge && m.at >= step.to ? { ...m, at: m.at + grown } : m,
       );
       state.piece = { ...state.piece, marks };
+      return ok(undefined);
+    }
+    case 'notch': {
+      const edge = requireEdge(state.piece, step.edge).path;
+      const up = endOf(edge).y < edge.start.y;
+      const at = up ? pathLength(edge) - step.fromTop : step.fromTop;
+      state.piece = {
+        ...state.piece,
+        marks: state.piece.marks.map((m) =>
+          m.kind === 'notch' && m.id === step.notch ? { ...m, edge: step.edge, at } : m,
+        ),
+      };
       return ok(undefined);
     }
     case 'straighten':

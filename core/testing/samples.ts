@@ -40,3 +40,9 @@ export function runOn(
   const whose = definition.params.some((p) => p.key === 'whose') && !('whose' in values) ? { whose: 'pattern' } : {};
   return runAlteration(definition, contextOn(id, size, after), { ...whose, ...values });
 }
+
+/** The code an alteration is refused with on a sample in size 4, or "ran". */
+export function codeOn(definition: AlterationDefinition, id: string, values: Values = {}): string {
+  const r = runOn(definition, id, '4', values);
+  return r.ok ? 'ran' : r.error.code;
+}

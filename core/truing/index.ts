@@ -4,6 +4,7 @@ export * from './smooth.ts';
 export * from './walk.ts';
 export * from './width.ts';
 export * from './divide.ts';
+export * from './drawToTip.ts';
 export * from './rotate.ts';
 export * from './rotateDart.ts';
 export * from './redraw.ts';

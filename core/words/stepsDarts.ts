@@ -65,10 +65,9 @@ export const DART_STEPS: Readonly<Record<string, Sentence>> = {
   'raise.slide': (s) => `Slide the box up by ${s.both('by')} along the side. Tape paper behind the gap.`,
   'lower.slide': (s) => `Slide the box down by ${s.both('by')} along the side. Tape paper behind the gap.`,
   'raise.retip': (s) =>
-    `Draw the ${s.text('dart')} dart again from its old ends on the seam to the new tip, then the tip sideways until both legs are equal.`,
+    `Draw the ${s.text('dart')} dart again from its ends on the seam to the new tip; lengthen the shorter leg past the seam and shorten the longer by half of what they differ, so that they close.`,
   'raise.bustPoint': () => 'The bust point goes with it.',
-  'raise.others': (s) =>
-    `Move the tip of the other dart by the same ${s.both('by')}, then sideways until both legs are equal.`,
+  'raise.others': (s) => `Move the tip of the other dart by the same ${s.both('by')}; its legs must still be equal.`,
   'raise.true': () => 'Draw the side seam straight again above and below the dart; closed, it is as long as before.',
   'bustPoint.mark': (s) => `Mark the bust point, ${SOURCES[s.text('source')] ?? s.text('source')}.`,
   'bustPoint.moved': (s) => `That is ${s.len('by')} from where it was.`,

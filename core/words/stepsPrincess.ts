@@ -24,7 +24,9 @@ export const PRINCESS_STEPS: Readonly<Record<string, Sentence>> = {
     `Spread line 5 of the centre front by ${s.both('apex')}, straight, so that both princess seams have grown by the same.`,
   'princess.centre.lap': (s) =>
     `Lap line 5 of the centre front by ${s.both('apex')}, straight, so that both princess seams have lost the same.`,
-  'princess.apex': () => 'Mark the apex notch again on both seams, where line 2 met them.',
+  'princess.apex': () => 'Mark the new apex where line 2 met the seam.',
+  'princess.notch': () =>
+    'Put the apex notch on both seams in the middle of what was added or taken, as far from the top on one as on the other.',
   'princess.true.seam': () => 'Draw the princess seam again around the apex in one smooth line.',
   'princess.match': () =>
     'Walk the princess seams of centre front and side front against each other, notch to notch: no more than 1 mm may be left over. Walk the side seam along the back.',

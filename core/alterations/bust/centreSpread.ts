@@ -11,6 +11,8 @@ import { apexNotch, LEVEL_BELOW, type Panels } from './panels.ts';
 export interface Spread {
   readonly spec: SlashSpec;
   readonly lines: readonly MarkLine[];
+  /** How far it is spread at the apex, mm. */
+  readonly atApex: number;
 }
 
 /** The stretch of a princess seam around its apex that is drawn anew, and how long the seam is afterwards. */
@@ -67,6 +69,7 @@ function centreSpread(f: Panels, atApex: number, below: number): Result<Spread> 
   const apexShift = { kind: 'shift' as const, by: { x: 0, y: atApex } };
   const near = (at: Point, y: number): Point => ({ x: at.x + f.dir * 3, y: at.y + y });
   return ok({
+    atApex,
     lines: [
       { id: 'spread1', label: '5', points: [ca, a] },
       { id: 'spread2', label: '6', points: [cb, b] },

@@ -1,6 +1,5 @@
 import { add } from '../../geometry/index.ts';
 import { dartShape, type Dart } from '../../pattern/index.ts';
-import { balancedTip } from '../../truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import { seamsHold } from '../bust/promises.ts';
 import type { AlterationDefinition, Context, Instruction, Program, Values } from '../contract.ts';
@@ -31,7 +30,7 @@ function plan(context: Context, values: Values): Result<Program> {
       stage: 'dart',
       message: { code: 'raise.others', data },
       dart: d.id,
-      tip: balancedTip(dartShape(piece, d).start, dartShape(piece, d).end, add(d.tip, { x: 0, y: -by })),
+      tip: add(d.tip, { x: 0, y: -by }),
     },
     { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: d.id },
   ]);
@@ -43,7 +42,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const bustPoint = add(aim, { x: 0, y: -by });
   const points = [{ id: 'bustPoint', kind: 'bustPoint' as const, at: bustPoint }];
   if (choiceOf(values, 'way') === 'retip') {
-    const tip = balancedTip(shape.start, shape.end, add(shape.tip, { x: 0, y: -by }));
+    const tip = add(shape.tip, { x: 0, y: -by });
     return ok({
       piece: piece.id,
       instructions: [
