@@ -3,7 +3,5 @@ export * from './contract.ts';
 export * from './interpreter.ts';
 export * from './propose.ts';
 export * from './values.ts';
-export { findFront } from './bust/front.ts';
-export { hingePath } from './bust/landmarks.ts';
 export { fullBustSideDart } from './fullBustSideDart/definition.ts';
 export { dartReports, lengthChanges } from './report.ts';

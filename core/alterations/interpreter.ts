@@ -72,7 +72,10 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
   }
   const pieces = placed(context.pieces, table);
   const touched = [...table.pieces.values()];
-  const laps = touched.some((p) => p.slashed && p.gaps.reduce((sum, g) => sum + (g.fold ? 0 : g.area), 0) < 0);
+  // A box that slides adds on one side what it doubles on the other: that is no lap.
+  const paper = touched.flatMap((p) => (p.slashed ? p.gaps.filter((g) => !g.fold) : []));
+  const doubled = paper.reduce((sum, g) => sum + Math.max(0, -g.area), 0);
+  const laps = doubled > 1.5 * paper.reduce((sum, g) => sum + Math.max(0, g.area), 0);
   return ok({
     pieces,
     seams: table.seams,

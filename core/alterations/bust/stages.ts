@@ -1,4 +1,4 @@
-import { edgesWithRole, type Dart } from '../../pattern/index.ts';
+import { bustPointOf, edgesWithRole, type Dart } from '../../pattern/index.ts';
 import { NEW_DART, type Instruction, type MarkLine, type Values } from '../contract.ts';
 import { numberOf } from '../values.ts';
 import { slashSpec, type Closing } from './cuts.ts';
@@ -155,7 +155,9 @@ export function waistDartSteps(
   bustPoint: Layout['p'],
   s: number,
 ): readonly Instruction[] {
-  const below = Math.max(10, Math.abs(dart.tip.y - l.p.y));
+  // As far below as it was drafted below the pattern's own bust point: it moves with the side dart's tip.
+  const drafted = bustPointOf(l.front.piece) ?? l.p;
+  const below = Math.max(10, Math.abs(dart.tip.y - drafted.y));
   const code = keeps ? 'fba.waistDart.retip' : s < 0 ? 'fba.waistDart.narrower' : 'fba.waistDart.wider';
   return [
     ...(keeps

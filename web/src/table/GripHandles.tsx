@@ -19,7 +19,7 @@ interface Props extends OnMat {
   readonly piece: Piece;
 }
 
-const SHAPES: Readonly<Record<string, () => React.ReactNode>> = {
+const SHAPES: Readonly<Record<string, (props: { readonly upright?: boolean }) => React.ReactNode>> = {
   hinge: PinShape,
   bustPoint: CrossShape,
   gap: GapShape,
@@ -75,7 +75,7 @@ export function GripHandles({ run, stepId, total, stage, piece, offset, k, toMat
             onNudge={(by) => nudge(grip, by)}
             onDrop={() => setSnap(null)}
           >
-            <Shape />
+            <Shape upright={grip.kind === 'amount' && Math.abs(grip.axis.y) > Math.abs(grip.axis.x)} />
           </Handle>
         );
       })}

@@ -112,8 +112,8 @@ export const CrossShape = () => (
   </g>
 );
 /** Arrows across the gap. */
-export const GapShape = () => (
-  <g>
+export const GapShape = ({ upright }: { readonly upright?: boolean }) => (
+  <g transform={upright ? 'rotate(90)' : undefined}>
     <rect x="-13" y="-10" width="26" height="20" rx="2" fill="#FFF3B0" stroke="#1E2A38" strokeWidth="1.5" />
     <path d="M-9 0H9M-9 0l4-4M-9 0l4 4M9 0l-4-4M9 0l-4 4" stroke="#1E2A38" strokeWidth="1.8" fill="none" />
   </g>

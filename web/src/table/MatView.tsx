@@ -66,6 +66,7 @@ export function MatView({ job, original, before, active, stage }: Props) {
   const shown: readonly Piece[] = compare
     ? original
     : [...before, ...(frame?.pieces ?? []).map((f) => f.piece).filter((p) => !before.some((b) => b.id === p.id))];
+  const touched = (p: Piece): boolean => run?.changes.some((c) => c.piece === p.id) === true;
   const main = run ? (shown.find((p) => p.id === run.altered) ?? null) : (shown[0] ?? null);
   return (
     <div className="relative h-[600px] shrink-0 bg-[#0d332f] min-[1000px]:h-auto min-[1000px]:min-h-0 min-[1000px]:flex-1">
@@ -77,45 +78,48 @@ export function MatView({ job, original, before, active, stage }: Props) {
       >
         <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
           <MatGround box={mat} k={view.k} />
-          {shown.map((piece) => {
-            const offset = offsetOf(piece.id);
-            const altered = frameOf(piece.id);
-            return (
-              <PieceBoundary key={piece.id} name={piece.name} of={altered ? run : piece}>
-                <OnMatPiece
-                  id={piece.id}
-                  name={piece.name}
-                  offset={offset}
-                  toMat={toMat}
-                  onMove={(to) => slide(piece.id, to)}
-                  onZoom={() => zoomTo(piece)}
-                  label={
-                    <PieceName
-                      piece={altered?.piece ?? piece}
-                      k={view.k}
-                      state={compare ? 'untouched' : stateOf(piece, original, altered, stage)}
-                    />
-                  }
-                >
-                  {altered && run ? (
-                    <AlteredPiece
-                      run={run}
-                      frame={altered}
-                      stepId={active?.step.id ?? ''}
-                      total={active?.total ?? null}
-                      stage={motion.stage}
-                      t={motion.t}
-                      offset={offset}
-                      k={view.k}
-                      toMat={toMat}
-                    />
-                  ) : (
-                    <PieceView piece={piece} quiet />
-                  )}
-                </OnMatPiece>
-              </PieceBoundary>
-            );
-          })}
+          {/* What is worked on lies on top, so that its figures are not covered. */}
+          {[...shown]
+            .sort((a, b) => Number(touched(a)) - Number(touched(b)))
+            .map((piece) => {
+              const offset = offsetOf(piece.id);
+              const altered = frameOf(piece.id);
+              return (
+                <PieceBoundary key={piece.id} name={piece.name} of={altered ? run : piece}>
+                  <OnMatPiece
+                    id={piece.id}
+                    name={piece.name}
+                    offset={offset}
+                    toMat={toMat}
+                    onMove={(to) => slide(piece.id, to)}
+                    onZoom={() => zoomTo(piece)}
+                    label={
+                      <PieceName
+                        piece={altered?.piece ?? piece}
+                        k={view.k}
+                        state={compare ? 'untouched' : stateOf(piece, original, altered, stage)}
+                      />
+                    }
+                  >
+                    {altered && run ? (
+                      <AlteredPiece
+                        run={run}
+                        frame={altered}
+                        stepId={active?.step.id ?? ''}
+                        total={active?.total ?? null}
+                        stage={motion.stage}
+                        t={motion.t}
+                        offset={offset}
+                        k={view.k}
+                        toMat={toMat}
+                      />
+                    ) : (
+                      <PieceView piece={piece} quiet />
+                    )}
+                  </OnMatPiece>
+                </PieceBoundary>
+              );
+            })}
           <MeasureLayer measuring={measuring} pieces={shown} offsetOf={offsetOf} k={view.k} toMat={toMat} mat={mat} />
         </g>
       </svg>

@@ -9,6 +9,7 @@ import {
   SCHOOL_WORDS,
   sayFinding,
   sayRefusal,
+  stepName,
 } from '@ample/core/words';
 import { setOwnTotal, setValue, editStep, useJob } from '../store/job.ts';
 import { useUnits } from '../store/prefs.ts';
@@ -50,7 +51,7 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
       )}
       {!counted && (
         <div className="mb-3">
-          <h2>{ALTERATION_WORDS[step.alteration]?.name}</h2>
+          <h2>{stepName(active)}</h2>
           <p className="text-sm">{ALTERATION_WORDS[step.alteration]?.about}</p>
         </div>
       )}
