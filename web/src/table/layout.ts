@@ -30,7 +30,7 @@ export function layOut(original: readonly Piece[], born: readonly Piece[]): MatL
       minX: 0,
       minY: 0,
       maxX: Math.max(300, Math.ceil((x - GAP + MARGIN + 25) / 50) * 50),
-      maxY: Math.max(300, Math.ceil((bottom + 2 * MARGIN + 50) / 50) * 50),
+      maxY: Math.max(300, Math.ceil((bottom + 2 * MARGIN + 100) / 50) * 50),
     },
   };
 }
