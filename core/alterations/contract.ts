@@ -49,6 +49,8 @@ export interface MarkPoint {
   readonly id: string;
   readonly kind: 'hinge' | 'bustPoint' | 'newBustPoint' | 'target';
   readonly at: Point;
+  /** Where it was marked, once the paper has carried it elsewhere. */
+  readonly marked?: Point;
 }
 /** A dimension to draw: measured from `from` to `to`, square to what it measures. */
 export interface Dimension {

@@ -1,7 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_SIZES } from '../drafting/index.ts';
-import { endOf, flatten, isSimplePolygon, move, pathLength, polyline } from '../geometry/index.ts';
+import {
+  endOf,
+  flatten,
+  isSimplePolygon,
+  kinkAt,
+  move,
+  pathLength,
+  polyline,
+  spanLength,
+  spansOf,
+} from '../geometry/index.ts';
 import {
   cuttingLine,
   dartShape,
@@ -15,7 +25,7 @@ import { primary } from '../testing/runs.ts';
 import { runOn, sampleIn } from '../testing/samples.ts';
 import { measureDart, walkSeam } from '../truing/index.ts';
 import { expectOk, TOL } from '../units/index.ts';
-import { CATALOGUE, type AlterationDefinition, type Run } from './index.ts';
+import { CATALOGUE, runAlteration, type AlterationDefinition, type Run } from './index.ts';
 
 /** Amounts a front may be asked for, over the whole front. A refusal in words is an answer; these are the only ones expected. */
 const EXPECTED_REFUSALS = ['overlap-larger-than-dart', 'too-much-to-ease', 'spread-beyond-reach', 'overlap-too-large'];
@@ -59,6 +69,15 @@ describe.each(bust.map((d) => [d.id, d] as const))('%s, on all its samples, size
         name,
       ).toEqual([]);
       for (const piece of fronts(r.pieces)) {
+        // Wherever a hinge was, the seam runs on smoothly over it.
+        for (const role of ['armhole', 'raglan', 'underarm', 'shoulder'] as const)
+          for (const edge of edgesWithRole(piece, role)) {
+            let along = 0;
+            for (const span of spansOf(edge.path).slice(0, -1)) {
+              along += spanLength(span);
+              expect(Math.abs(kinkAt(edge.path, along)), `${name}: ${edge.id} at ${along}`).toBeLessThan(0.03);
+            }
+          }
         expect(isSimplePolygon(flatten(outlineOf(piece), 0.3)), `${name}: outline of ${piece.id}`).toBe(true);
         expect(isSimplePolygon(flatten(cuttingLine(piece), 0.3)), `${name}: cutting line of ${piece.id}`).toBe(true);
         for (const dart of piece.darts) {
@@ -156,5 +175,46 @@ describe('the new dart of a front without darts', () => {
     expect(pathLength(underarm.path)).toBeCloseTo(60, 3);
     expect(pathLength(polyline([shape.start, shape.end]))).toBeGreaterThan(20);
     expect(r.seams.find((s) => s.id === 'side')!.first.edges).toEqual(['side', 'side 2']);
+  });
+});
+
+describe('what one may take hold of', () => {
+  it('includes a dart tip exactly where a dart took the opening', () => {
+    const tip = (id: string, on: string, values: object) => {
+      const r = expectOk(
+        runOn(
+          CATALOGUE.find((x) => x.id === id)!,
+          on,
+          '4',
+          { ...values },
+        ),
+        id,
+      );
+      return r.grips.find((g) => g.id === 'tip');
+    };
+    expect(tip('full-bust-no-dart', 'causeway-shirt', { total: 40 })).toBeDefined();
+    expect(tip('full-bust-no-dart', 'causeway-shirt', { total: 24, ending: 'hem' })).toBeUndefined();
+    expect(tip('full-bust-no-dart', 'causeway-shirt', { total: 14, ending: 'ease' })).toBeUndefined();
+    expect(tip('full-bust-no-dart', 'causeway-shirt', { total: -20 })).toBeUndefined();
+    const shoulder = tip('full-bust-shoulder-dart', 'causeway-shoulder', { total: 30 });
+    expect(shoulder?.kind === 'amount' && shoulder.axis.y).toBeLessThan(-0.5);
+  });
+});
+
+describe('panels of a pattern nobody here drew', () => {
+  it('keep their apex notches level by whatever name the notches go', () => {
+    const { pieces, seams } = sampleIn('skerry-armhole', '4');
+    const renamed = pieces.map((p) => ({
+      ...p,
+      marks: p.marks.map((m) => (m.kind === 'notch' && m.edge === 'princess' ? { ...m, id: `n7-${p.id}` } : m)),
+    }));
+    const d = CATALOGUE.find((x) => x.id === 'full-bust-princess-armhole')!;
+    const context = { pieces: renamed, seams, original: renamed, originalSeams: seams, wearer: {} };
+    const r = expectOk(runAlteration(d, context, { total: 40 }), 'renamed');
+    const walk = walkSeam(
+      r.pieces,
+      r.seams.find((s) => s.id === 'princess front')!,
+    );
+    expect(walk.first.notches[0]!.at).toBeCloseTo(walk.second.notches[0]!.at, 1);
   });
 });

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_IDS, SAMPLE_SIZES } from '../drafting/index.ts';
-import { distance, flatten, isSimplePolygon, midpoint, pathLength, type Point } from '../geometry/index.ts';
+import { distance, flatten, isSimplePolygon, midpoint, pathLength } from '../geometry/index.ts';
 import { bustPointOf, cuttingLine, dartShape, edgeOf, edgesWithRole, outlineOf, type Piece } from '../pattern/index.ts';
+import { seenFrom } from '../testing/angles.ts';
 import { runOn, sampleIn } from '../testing/samples.ts';
 import { measureDart, walkSeam } from '../truing/index.ts';
 import { expectOk } from '../units/index.ts';
@@ -20,12 +21,6 @@ const dartOf = (piece: Piece, kind: string) => {
   const dart = piece.darts.find((d) => d.kind === kind);
   if (!dart) throw new Error(`expected a ${kind} dart`);
   return { dart, shape: dartShape(piece, dart), ...measureDart(dartShape(piece, dart)) };
-};
-/** How wide a dart is seen from a point, radians. */
-const seenFrom = (p: Point, a: Point, b: Point): number => {
-  const u = { x: a.x - p.x, y: a.y - p.y };
-  const v = { x: b.x - p.x, y: b.y - p.y };
-  return Math.abs(Math.atan2(u.x * v.y - u.y * v.x, u.x * v.x + u.y * v.y));
 };
 const seam = (r: Run, id: string) =>
   walkSeam(

@@ -1,11 +1,13 @@
+import { distance, move } from '../geometry/index.ts';
 import { bustPointOf, type Piece } from '../pattern/index.ts';
-import { cutPiece, DONE, movePanels, NOT_YET, type Progress, type SlashSpec } from '../slash/index.ts';
-import { ok, type Result } from '../units/index.ts';
+import { cutPiece, DONE, movePanels, NOT_YET, type Panel, type Progress, type SlashSpec } from '../slash/index.ts';
+import { ok, TOL, type Result } from '../units/index.ts';
 import {
   STAGES,
   type AlterationDefinition,
   type Context,
   type Dimension,
+  type MarkPoint,
   type Message,
   type PieceFrame,
   type Program,
@@ -116,6 +118,14 @@ function placed(before: readonly Piece[], table: TableState): readonly Piece[] {
   });
 }
 
+/** A pin goes with the paper it holds: both panels at a hinge agree on where that is. */
+function carriedPin(point: MarkPoint, spec: SlashSpec, panels: readonly Panel[]): MarkPoint {
+  const marked = point.marked ?? point.at;
+  const hinge = point.kind === 'hinge' ? spec.hinges.find((h) => distance(h.at, marked) < TOL.same) : undefined;
+  const panel = hinge ? panels.find((p) => p.id === hinge.panels[0]) : undefined;
+  return panel ? { ...point, marked, at: move(panel.motion, marked) } : point;
+}
+
 /** Cut shows the panels at rest; open moves what opens; level brings what drops; at the darts one opening closes. */
 function runSlash(
   state: PieceState,
@@ -142,6 +152,7 @@ function runSlash(
   state.piece = moved.value.piece;
   state.panels = moved.value.panels;
   state.gaps = moved.value.gaps;
+  state.points = state.points.map((p) => carriedPin(p, spec, moved.value.panels));
   state.moves = { from: divided.piece, spec, before, after: at };
   state.slashed = { spec, divided, at };
   if (stage === 'open') state.dimensions = dimensions;

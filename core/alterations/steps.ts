@@ -1,4 +1,4 @@
-import { endOf, pathLength } from '../geometry/index.ts';
+import { distance, endOf, pathLength } from '../geometry/index.ts';
 import {
   edgesWithRole,
   replaceDart,
@@ -30,6 +30,7 @@ import {
   smoothKinks,
   smoothNear,
   straightPath,
+  tipsAfterRotation,
   type Finding,
 } from '../truing/index.ts';
 import { mm, ok, TOL, type Result } from '../units/index.ts';
@@ -123,7 +124,9 @@ export function runStep(table: TableState, step: Step): Result<void> {
       return ok(undefined);
     }
     case 'smooth': {
-      const done = smoothNear(state.piece, step.edge, step.near, step.reach);
+      // The paper may have carried the hinge elsewhere since it was marked.
+      const pin = state.points.find((p) => p.marked && distance(p.marked, step.near) < TOL.same);
+      const done = smoothNear(state.piece, step.edge, pin?.at ?? step.near, step.reach);
       state.piece = done.piece;
       if (Math.abs(done.change) > TOL.armhole)
         note({ code: 'armhole-changed', grade: 'look', at: step.near, data: { by: done.change } });
@@ -211,18 +214,12 @@ function rotateStep(table: TableState, state: PieceState, step: Of<'rotate'>): R
   const before = state.piece;
   const found = rotation(before, source, step.target, step.about, step.share);
   if (!found.ok) return found;
-  const tip = before.darts.find((d) => d.id === source)?.tip ?? step.bustPoint;
   const turned = runWhole(state, found.value.spec);
   if (!turned.ok) return turned;
   const settled = settleRotation(before, state.piece, step.target, source, found.value);
   table.newDart = settled.dart.id;
   if (settled.split) table.seams = seamsAfterSplit(table.seams, before.id, settled.split);
-  state.piece = retipDart(settled.piece, settled.dart, step.bustPoint, step.setback).piece;
-  const left = state.piece.darts.find((d) => d.id === source);
-  if (left) {
-    const back = Math.hypot(tip.x - step.bustPoint.x, tip.y - step.bustPoint.y);
-    state.piece = retipDart(state.piece, left, step.bustPoint, back).piece;
-  }
+  state.piece = tipsAfterRotation(before, settled, source, step.bustPoint, step.setback);
   return ok(undefined);
 }
 

@@ -46,6 +46,15 @@ describe('past 38 mm a half on one dart', () => {
     },
   );
 
+  it('offers nothing where no dart takes it: let down to the hem the front needs no way on', () => {
+    const hem = bust('causeway-shirt', 84);
+    const done = draftOf('causeway-shirt', [{ ...hem, values: { ...hem.values, ending: 'hem', waistWidth: 'keep' } }]);
+    const run = done.steps[0]!.outcome;
+    if (!run.ok) throw new Error(run.error.code);
+    expect(run.value.findings.map((f) => f.code)).not.toContain('large-spread');
+    expect(waysOn(done.steps[0]!)).toEqual([]);
+  });
+
   it('two steps come to the same amount, and both darts of a split are narrower than the one', () => {
     const first = draftOf('causeway-side', [bust('causeway-side', 84)]).steps[0]!;
     const ways = waysOn(first);

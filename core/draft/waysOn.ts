@@ -21,16 +21,18 @@ export function waysOn({ step: bust, total, outcome }: DraftStep): readonly WayO
   if (definition?.family !== 'bust' || total === null || !outcome.ok || total / 2 <= ADVICE.largeSpread) return [];
   const change = outcome.value.changes[0];
   if (!change || outcome.value.pieces.some((p) => p.part === 'sideFront')) return [];
+  // Let down to the hem or eased, no dart takes too much.
   const darts = [...change.darts].sort((a, b) => b.intake - a.intake);
   const largest = darts[0];
+  if (!largest) return [];
   const was = change.original.darts;
   const canPanel = was.some((d) => d.kind === 'waist') && was.some((d) => d.kind !== 'waist' && d.kind !== 'other');
   const half = total / 2;
   return [
-    { code: 'split', steps: largest ? [bust, step(`${bust.id}-split`, 'dart-split', { dart: largest.kind })] : null },
+    { code: 'split', steps: [bust, step(`${bust.id}-split`, 'dart-split', { dart: largest.kind })] },
     {
       code: 'cutAway',
-      steps: largest ? [bust, step(`${bust.id}-cut`, 'dart-cut-away', { dart: largest.kind })] : null,
+      steps: [bust, step(`${bust.id}-cut`, 'dart-cut-away', { dart: largest.kind })],
     },
     {
       code: 'twoSteps',

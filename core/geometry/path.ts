@@ -108,11 +108,11 @@ export function lengthTo(path: Path, place: PathPlace): number {
  * Splits at a place; an end place gives one empty side (a path without segments). A place within rounding of a
  * joint splits there: a sliver of a span would have no direction of its own.
  */
-export function splitPath(path: Path, place: PathPlace): readonly [Path, Path] {
+export function splitPath(path: Path, place: PathPlace, within: number = TOL.same): readonly [Path, Path] {
   const spans = spansOf(path);
   const cut = spanAt(path, place);
   const p = pointOn(cut, place.t);
-  const t = distance(p, cut.a) < TOL.same ? 0 : distance(p, cut.b) < TOL.same ? 1 : place.t;
+  const t = distance(p, cut.a) < within ? 0 : distance(p, cut.b) < within ? 1 : place.t;
   const [one, two] = splitSpan(cut, t);
   const before = [...spans.slice(0, place.span), ...(t > 0 ? [one] : [])];
   const after = [...(t < 1 ? [two] : []), ...spans.slice(place.span + 1)];
@@ -120,7 +120,9 @@ export function splitPath(path: Path, place: PathPlace): readonly [Path, Path] {
   return [before.length ? pathFromSpans(before) : empty, after.length ? pathFromSpans(after) : empty];
 }
 
-export const splitAtLength = (path: Path, at: number): readonly [Path, Path] => splitPath(path, placeAt(path, at));
+/** Splits at an arc length, which is only known as well as lengths are measured: a joint that near is meant. */
+export const splitAtLength = (path: Path, at: number): readonly [Path, Path] =>
+  splitPath(path, placeAt(path, at), TOL.length);
 
 /** The part between two arc lengths, from < to. */
 export function subPath(path: Path, from: number, to: number): Path {

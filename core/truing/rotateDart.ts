@@ -40,6 +40,20 @@ export function settleRotation(
   return openDart(piece, target.edge, target.at, grown, found.pivot);
 }
 
+/** Sets the tips of a turned dart, and of what is left of the old one, back from the bust point, legs equal. */
+export function tipsAfterRotation(
+  before: Piece,
+  settled: { readonly piece: Piece; readonly dart: Dart },
+  source: string,
+  bustPoint: Point,
+  setback: number,
+): Piece {
+  const turned = retipDart(settled.piece, settled.dart, bustPoint, setback).piece;
+  const left = turned.darts.find((d) => d.id === source);
+  const was = before.darts.find((d) => d.id === source);
+  return left && was ? retipDart(turned, left, bustPoint, distance(was.tip, bustPoint)).piece : turned;
+}
+
 /** Turns a dart into another place and finishes it: tips set back from the bust point, legs equal, ends capped. */
 export function rotateDart(
   piece: Piece,
@@ -56,10 +70,7 @@ export function rotateDart(
   const settled = settleRotation(piece, turned.value.piece, target, source, found.value);
   const was = piece.darts.find((d) => d.id === (target.kind === 'dart' ? target.dart : source)) as Dart;
   const back = setback ?? distance(was.tip, bustPoint);
-  let out = retipDart(settled.piece, settled.dart, bustPoint, back).piece;
-  const left = out.darts.find((d) => d.id === source);
-  const sourceTip = piece.darts.find((d) => d.id === source)?.tip ?? bustPoint;
-  if (left) out = retipDart(out, left, bustPoint, distance(sourceTip, bustPoint)).piece;
+  let out = tipsAfterRotation(piece, settled, source, bustPoint, back);
   for (const dart of out.darts) if (dart.id === source || dart.id === settled.dart.id) out = capDart(out, dart);
   const dart = out.darts.find((d) => d.id === settled.dart.id) as Dart;
   return ok({ piece: out, rotation: found.value, dart, split: settled.split });

@@ -144,12 +144,12 @@ export const WAY_WORDS: Readonly<
   split: {
     name: 'Two darts',
     about: 'Half of the dart is turned to a place beside it.',
-    cannot: 'There is no dart to split.',
+    cannot: '',
   },
   cutAway: {
     name: 'A dart cut away',
     about: 'The dart is cut open and sewn like a seam.',
-    cannot: 'There is no dart to cut away.',
+    cannot: '',
   },
   twoSteps: {
     name: 'In two steps',

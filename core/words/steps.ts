@@ -29,6 +29,8 @@ export const STEP_WORDS: Readonly<Record<string, Sentence>> = {
   'fba.mark.goal': (s) => `Draw the legs of the ${s.text('dart')} dart on to the bust point; you will need them later.`,
   'fba.cut': (s) =>
     `Cut line 1 from the lower edge up to the ${s.text('hinge')} seam line, not through it; clip the seam allowance from outside to meet it. Cut line 2 to the bust point, leaving a thread of paper. Leave line 3 until the paper lies open. Cut a tracing, never your only original; cut away from you.`,
+  'fba.cut.lapGoal': (s) =>
+    `Cut line 1 from the lower edge up to the ${s.text('hinge')} seam line, not through it; clip the seam allowance from outside to meet it. Cut along one leg of the ${s.text('dart')} dart to the bust point, leaving a thread of paper. Leave line 3 until the paper lies lapped. Cut a tracing, never your only original; cut away from you.`,
   'fba.cut.two': () =>
     'Cut lines 1 and 4 up to the seam lines of underarm and overarm, not through them; clip the seam allowance from outside to meet them. Cut line 2 to the bust point, leaving a thread of paper. Leave line 3 until the paper lies open. Cut a tracing, never your only original; cut away from you.',
   'fba.open': (s) =>
@@ -50,9 +52,9 @@ export const STEP_WORDS: Readonly<Record<string, Sentence>> = {
   'fba.close.waist': () =>
     'Swing the lower side about the moved bust point until line 2 is shut again. What opened at the side is now in the waist dart.',
   'fba.close.goal': (s) =>
-    `Fold line 2 shut: the paper between it and the ${s.text('dart')} dart swings about the moved bust point, and the ${s.text('dart')} dart opens by as much (${s.num('degrees', 1)}°).`,
+    `Cut along one leg of the ${s.text('dart')} dart to the bust point and fold line 2 shut: the paper between the two swings about the moved bust point, and the ${s.text('dart')} dart opens by as much (${s.num('degrees', 1)}°).`,
   'fba.close.goal.lap': (s) =>
-    `Let line 2 meet edge to edge again: the paper between it and the ${s.text('dart')} dart swings about the moved bust point, and the ${s.text('dart')} dart becomes narrower (${s.num('degrees', 1)}°).`,
+    `Cut along one leg of the ${s.text('dart')} dart to the bust point and let line 2 meet edge to edge again: the paper between the two swings about the moved bust point, and the ${s.text('dart')} dart becomes narrower (${s.num('degrees', 1)}°).`,
   'fba.bustPoint.middle': () => 'Mark the new bust point in the middle of the gap, level with the moved one.',
   'fba.bustPoint.moved': () => 'The new bust point is the one that moved with the side.',
   'fba.dart.retip': (s) =>

@@ -1,17 +1,18 @@
-import { add, scale } from '../../geometry/index.ts';
+import { add, midpoint, scale, sub, unit, type Point } from '../../geometry/index.ts';
+import { dartShape } from '../../pattern/index.ts';
 import { type Grip, type Values } from '../contract.ts';
 import { numberOf } from '../values.ts';
 import { hingePath } from './landmarks.ts';
 import { type Layout } from './layout.ts';
 import { BUST_PARAMS } from './params.ts';
 
-/** What one may take hold of: hinge, bust point, the gap, and the tip once there is a dart. */
+/** What one may take hold of: hinge, bust point, the gap, and the tip of the dart that took the opening, where one did. */
 export function gripsOf(
   l: Layout,
   values: Values,
   bustPoint: Layout['p'],
-  s: number,
   hinge: Layout['p'],
+  dart: 'side' | 'goal' | null,
 ): readonly Grip[] {
   const piece = l.front.piece.id;
   const { dir } = l.front;
@@ -45,19 +46,28 @@ export function gripsOf(
       max,
     },
   ];
-  if (l.front.sideDart || (l.bare && s > 0))
+  const axis = tipAxis(l, bustPoint, dart);
+  if (axis)
     grips.push({
       kind: 'amount',
       id: 'tip',
       key: 'setback',
       piece,
       stages: late,
-      at: add(bustPoint, scale({ x: dir, y: 0 }, numberOf(values, 'setback'))),
+      at: add(bustPoint, scale(axis, numberOf(values, 'setback'))),
       from: bustPoint,
-      axis: { x: dir, y: 0 },
+      axis,
       per: 1,
       min: BUST_PARAMS.setback.min,
       max: BUST_PARAMS.setback.max,
     });
   return grips;
+}
+
+/** Which way a tip is drawn back from the bust point: square to the grain in the side seam, else along the dart. */
+function tipAxis(l: Layout, bustPoint: Point, dart: 'side' | 'goal' | null): Point | null {
+  if (dart === 'side') return { x: l.front.dir, y: 0 };
+  if (dart !== 'goal' || !l.front.goal) return null;
+  const { start, end } = dartShape(l.front.piece, l.front.goal);
+  return unit(sub(midpoint(start, end), bustPoint));
 }

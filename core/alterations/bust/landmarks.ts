@@ -93,15 +93,21 @@ export interface HingePlace {
   readonly at: Point;
 }
 
+/** How far a hinge stays from a dart in its own seam, mm. */
+const BESIDE_DART = 8;
+
 /** The hinge: a share of the length of the seam that carries it, from its upper end (shoulder, neck, sleeve hem). */
 export function hingeAt(front: Front, share: number): HingePlace {
   const edges = front.hingeEdges;
   const total = edges.reduce((sum, e) => sum + pathLength(e.path), 0);
   let rest = (front.dir === 1 ? share : 1 - share) * total;
   let last: HingePlace | null = null;
-  for (const edge of edges) {
+  for (const [i, edge] of edges.entries()) {
     const size = pathLength(edge.path);
-    last = { edge, at: pointAt(edge.path, Math.min(rest, size)) };
+    // Between two edges lies a dart: a hinge on its very corner would have no seam on one side.
+    const least = i > 0 ? Math.min(BESIDE_DART, size / 2) : 0;
+    const most = i < edges.length - 1 ? size - Math.min(BESIDE_DART, size / 2) : size;
+    last = { edge, at: pointAt(edge.path, Math.min(Math.max(rest, least), most)) };
     if (rest <= size) return last;
     rest -= size;
   }

@@ -164,7 +164,7 @@ function goalAbove(front: Front, p: Point, hinge: Point): boolean {
  * The letting out run backwards: the paper between dart and hinge turns about the bust point, narrowing the dart,
  * and carries the hinge with it; the side swings back about the hinge by as much, so line 2 stays shut.
  */
-function lapIntoGoal(p: Point, dir: 1 | -1, hinge: Point, s: number): Result<Swing> {
+function lapIntoGoal(p: Point, dir: 1 | -1, { at: hinge, edge }: HingePlace, s: number): Result<Swing> {
   const aimed = (phi: number): Point => rotateAbout(rotateAbout(p, hinge, -phi), p, phi);
   const missing = (phi: number): number => (aimed(phi).x - p.x) * dir - s;
   const most = -dir * 1.2;
@@ -174,7 +174,7 @@ function lapIntoGoal(p: Point, dir: 1 | -1, hinge: Point, s: number): Result<Swi
       const found = bisect(missing, Math.min(phi, phi + step), Math.max(phi, phi + step), 1e-12);
       return ok({ moved: aimed(found), turn: -found, whole: found, second: null, carried: found });
     }
-  return refuse('overlap-too-large', { edge: 'hinge' });
+  return refuse('overlap-too-large', { edge: edge.id });
 }
 
 function findSwing(front: Front, values: Values, p: Point, place: HingePlace, s: number, alone = false): Result<Swing> {
@@ -183,7 +183,7 @@ function findSwing(front: Front, values: Values, p: Point, place: HingePlace, s:
   const two = 'hinges' in values && choiceOf(values, 'hinges') === 'two';
   if (!two) {
     const hinge = place.at;
-    if (s < 0 && goalAbove(front, p, hinge)) return lapIntoGoal(p, dir, hinge, s);
+    if (s < 0 && goalAbove(front, p, hinge)) return lapIntoGoal(p, dir, place, s);
     if (hinge.y >= p.y) return refuse('hinge-below-bust-point', { piece: piece.name });
     const reach = spreadReach(hinge, p, dir);
     const moved = movedBustPoint(hinge, p, dir, s);

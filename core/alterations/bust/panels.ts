@@ -56,10 +56,15 @@ export function findPanels(pieces: readonly Piece[], top: 'armhole' | 'shoulder'
   });
 }
 
-/** Arc length of the apex notch along the princess edge: the notch so called, else what lies at the bust point. */
-export function apexNotch(piece: Piece, seam: Edge): number | null {
+/** The notch at the apex of a princess edge: the one so called, else the only one there is. */
+export function apexMark(piece: Piece, seam: Edge): { readonly id: string; readonly at: number } | undefined {
   const notches = piece.marks.flatMap((m) => (m.kind === 'notch' && m.edge === seam.id ? [m] : []));
-  const named = notches.find((m) => m.id.startsWith('apex')) ?? (notches.length === 1 ? notches[0] : undefined);
+  return notches.find((m) => m.id.startsWith('apex')) ?? (notches.length === 1 ? notches[0] : undefined);
+}
+
+/** Arc length of the apex along the princess edge: its notch, else what lies at the bust point. */
+export function apexNotch(piece: Piece, seam: Edge): number | null {
+  const named = apexMark(piece, seam);
   if (named) return named.at;
   const bust = piece.marks.find((m) => m.kind === 'bustPoint')?.at;
   return bust ? nearestLength(seam.path, bust) : null;

@@ -1,5 +1,5 @@
 import { add, endOf, pathLength, pointAt, reversePath, type Path } from '../../geometry/index.ts';
-import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
+import { edgesWithRole, type Edge } from '../../pattern/index.ts';
 import { follow, slash, type SlashSpec } from '../../slash/index.ts';
 import { degrees, ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Grip, Instruction, Program, Values } from '../contract.ts';
@@ -8,13 +8,9 @@ import { BUST_PARAMS } from './params.ts';
 import { movedBustPoint, spreadReach, turnOf } from './layout.ts';
 import { advice } from './promises.ts';
 import { ends, matchedSpread, runAround } from './centreSpread.ts';
-import { findLines, findPanels, INSIDE } from './panels.ts';
+import { apexMark, findLines, findPanels, INSIDE } from './panels.ts';
 
 const fromTopOf = (path: Path, at: number): number => (endOf(path).y < path.start.y ? pathLength(path) - at : at);
-
-/** The id of the notch at the apex, where there is one. */
-const apexMark = (piece: Piece, edge: string): string | undefined =>
-  piece.marks.find((m) => m.kind === 'notch' && m.edge === edge && m.id.startsWith('apex'))?.id;
 
 /**
  * The full or small bust of a princess line. The side front opens along the inside of its princess seam and at
@@ -186,19 +182,19 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
   });
   // The notch goes to the middle of what opened, as far from the top on one seam as on the other.
   const fromTop = fromTopOf(f.centreSeam.path, f.centreApexAt) + spread.value.atApex / 2;
-  for (const [on, edge] of [
-    [side, f.seam.id],
-    [f.centre, f.centreSeam.id],
+  for (const [on, seam] of [
+    [side, f.seam],
+    [f.centre, f.centreSeam],
   ] as const) {
-    const notch = apexMark(on, edge);
+    const notch = apexMark(on, seam);
     if (notch && s !== 0)
       steps.push({
         op: 'notch',
         stage: 'true',
         piece: on.id,
         message: { code: 'princess.notch', data },
-        notch,
-        edge,
+        notch: notch.id,
+        edge: seam.id,
         fromTop,
       });
   }

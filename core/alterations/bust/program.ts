@@ -47,6 +47,8 @@ export function bustProgram(context: Context, values: Values, how: BustHow): Res
     hinge: how.hinge,
     dart: front.goal?.kind ?? (how.dart === 'waist' ? 'waist' : 'side'),
   };
+  // The dart that takes the opening; none where it is eased or let down to the hem.
+  const taker = closing === 'goal' ? 'goal' : closing === 'open' && !ease && (front.sideDart || s > 0) ? 'side' : null;
   const steps: Instruction[] = [...marking(l, data, values, closing), ...opening(l, data, s, closing)];
   const waistDart = front.waistDart && l.footRole === 'dart' ? front.waistDart : null;
   const keepsDart = waistDart !== null && choice(values, 'waistDart', 'widen') === 'keep';
@@ -66,11 +68,12 @@ export function bustProgram(context: Context, values: Values, how: BustHow): Res
     message: { code: 'fba.match', data },
     kinds: ['side', 'shoulder', 'raglan'],
   });
-  for (const finding of advice(front.piece, total, !ease)) steps.push({ op: 'finding', stage: 'match', finding });
+  for (const finding of advice(front.piece, total, taker !== null || how.dart === 'waist'))
+    steps.push({ op: 'finding', stage: 'match', finding });
   const still = steps.filter((i) => i.stage === 'mark' || i.stage === 'cut' || i.op === 'match');
   return ok({
     piece: front.piece.id,
     instructions: s === 0 ? still : steps,
-    grips: gripsOf(l, values, bustPoint, s, hinge),
+    grips: gripsOf(l, values, bustPoint, hinge, taker),
   });
 }

@@ -59,7 +59,7 @@ export function opening(l: Layout, data: Data, s: number, closing: Closing): rea
       stage: 'cut',
       spec: slashSpec(l, closing),
       messages: {
-        cut: { code: l.second ? 'fba.cut.two' : 'fba.cut', data },
+        cut: { code: l.second ? 'fba.cut.two' : l.carried !== null ? 'fba.cut.lapGoal' : 'fba.cut', data },
         open: {
           code:
             l.carried !== null

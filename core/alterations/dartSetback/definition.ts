@@ -1,3 +1,4 @@
+import { sub, unit } from '../../geometry/index.ts';
 import { ok, type Result } from '../../units/index.ts';
 import { seamsHold } from '../bust/promises.ts';
 import type { AlterationDefinition, Context, Program, Values } from '../contract.ts';
@@ -41,7 +42,7 @@ function plan(context: Context, values: Values): Result<Program> {
         stages: ['mark', 'dart', 'true', 'match'],
         at: dart.tip,
         from: aim,
-        axis: unitOf(aim, dart.tip),
+        axis: unit(sub(dart.tip, aim)),
         per: 1,
         min: 5,
         max: 120,
@@ -49,11 +50,6 @@ function plan(context: Context, values: Values): Result<Program> {
     ],
   });
 }
-
-const unitOf = (a: { x: number; y: number }, b: { x: number; y: number }) => {
-  const n = Math.hypot(b.x - a.x, b.y - a.y) || 1;
-  return { x: (b.x - a.x) / n, y: (b.y - a.y) / n };
-};
 
 export const dartSetback: AlterationDefinition = {
   id: 'dart-setback',

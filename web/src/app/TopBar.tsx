@@ -46,12 +46,11 @@ export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
       </Link>
       {job && wearer && (
         <>
-          <span className="truncate">
+          <span className="min-w-0 flex-1 basis-[180px] truncate">
             {wearer.name}
             {pattern && ` · ${pattern}`}
             {size && ` · size ${size}`}
           </span>
-          <span className="ml-auto" />
           <Saved />
           <button
             className="btn btn-plain"

@@ -4,7 +4,7 @@ import type { Pattern } from '@ample/core/pattern';
 import { demoPattern } from '@ample/samples';
 
 /** The pattern of a job: inline, from the drawer, or one of the house's samples, drafted when first asked for. */
-export function patternOf(job: Job | null, patterns: readonly Pattern[]): Pattern | null {
+export function patternOf(job: Pick<Job, 'pattern'> | null, patterns: readonly Pattern[]): Pattern | null {
   const ref = job?.pattern;
   if (!ref) return null;
   if ('chart' in ref) return ref;

@@ -36,6 +36,8 @@ export function GripHandles({ run, stepId, total, stage, piece, offset, k, toMat
   const say = (v: number) => formatLength(v, unit, { fraction: unit === 'in' ? 16 : fraction });
   const late = stage > 3;
   const bust = run.changes.find((c) => c.piece === piece.id)?.bustPoint;
+  const points = run.frames[stage]?.pieces.find((f) => f.piece.id === piece.id)?.points ?? [];
+  const pinOf = (grip: Grip): Point | undefined => points.find((p) => p.kind === 'hinge' && p.id === grip.id)?.at;
   const grips = run.grips.filter((g) => g.piece === piece.id && g.stages.includes(name));
   const set = (grip: Grip, to: Point, free: boolean) => {
     const radius = free ? 0 : SNAP_PIXELS / k;
@@ -60,7 +62,9 @@ export function GripHandles({ run, stepId, total, stage, piece, offset, k, toMat
       )}
       {grips.map((grip) => {
         const Shape = SHAPES[grip.id] ?? TipShape;
-        const at = grip.id === 'tip' ? nearestTip(piece, grip.at) : grip.at;
+        const at = grip.id === 'tip' ? nearestTip(piece, grip.at) : (pinOf(grip) ?? grip.at);
+        // A pin the paper has carried is dragged as if it were where it was marked.
+        const carried = grip.id === 'hinge' ? { x: at.x - grip.at.x, y: at.y - grip.at.y } : { x: 0, y: 0 };
         return (
           <Handle
             key={grip.id}
@@ -71,7 +75,7 @@ export function GripHandles({ run, stepId, total, stage, piece, offset, k, toMat
             offset={offset}
             k={k}
             toMat={toMat}
-            onDrag={(to, free) => set(grip, to, free)}
+            onDrag={(to, free) => set(grip, { x: to.x - carried.x, y: to.y - carried.y }, free)}
             onNudge={(by) => nudge(grip, by)}
             onDrop={() => setSnap(null)}
           >

@@ -37,7 +37,7 @@ export function Slips({ steps, active, onOpen }: Props) {
           );
         })}
       </ol>
-      <div className="mt-3 flex flex-col items-start gap-2">
+      <div className="mt-3 flex flex-wrap items-start gap-2 min-[1000px]:flex-col">
         <Link className="btn" to={`/job/${job}/plan`}>
           {steps.length === 0 ? 'Plan the bust' : 'Change the plan'}
         </Link>

@@ -1,5 +1,5 @@
 import { alterationById, propose } from '@ample/core/alterations';
-import { drawPiece, pathData, type Job, type Step } from '@ample/core/formats';
+import { drawPiece, pathData, type Step } from '@ample/core/formats';
 import type { MeasurementKey, Pattern, Piece } from '@ample/core/pattern';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { editJob, useJob } from '../../store/job.ts';
@@ -80,7 +80,7 @@ function ChangePattern({ current }: { readonly current: string }) {
 
 /** The bust steps of a plan, done the way that suits the other pattern; the rest as it is. */
 function followPattern(steps: readonly Step[], id: string): Step[] {
-  const pattern = patternOf({ pattern: { id } } as Job, useLibrary.getState().patterns);
+  const pattern = patternOf({ pattern: { id } }, useLibrary.getState().patterns);
   const pieces = Object.values(pattern?.sizes ?? {})[0] ?? [];
   const best = propose(pieces, 'bust')[0];
   return steps.map((s) => {
