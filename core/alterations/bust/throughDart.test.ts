@@ -1,14 +1,22 @@
 import { describe, expect, it } from 'vitest';
-import type { AlterationDefinition } from '../alterations/index.ts';
-import { nearestOnPath, pathLength } from '../geometry/index.ts';
-import { dartShape, edgesWithRole, type Dart } from '../pattern/index.ts';
-import { expectOk } from '../units/index.ts';
-import { seenFrom } from './angles.ts';
-import { primary } from './runs.ts';
-import { codeOn, runOn, sampleIn } from './samples.ts';
+import { nearestOnPath, pathLength } from '../../geometry/index.ts';
+import { dartShape, edgesWithRole } from '../../pattern/index.ts';
+import { expectOk } from '../../units/index.ts';
+import { seenFrom } from '../../testing/angles.ts';
+import { primary } from '../../testing/runs.ts';
+import { codeOn, runOn, sampleIn } from '../../testing/samples.ts';
+import { fullBustArmholeDart } from '../fullBustArmholeDart/definition.ts';
+import { fullBustFrenchDart } from '../fullBustFrenchDart/definition.ts';
+import { fullBustNeckDart } from '../fullBustNeckDart/definition.ts';
+import { fullBustShoulderDart } from '../fullBustShoulderDart/definition.ts';
 
 /** What holds of every bust alteration that turns its opening into a dart of another seam. */
-export function throughDartHolds(definition: AlterationDefinition, kind: Dart['kind'], on: string): void {
+describe.each([
+  ['french', fullBustFrenchDart, 'causeway-french'],
+  ['shoulder', fullBustShoulderDart, 'causeway-shoulder'],
+  ['neck', fullBustNeckDart, 'causeway-neck'],
+  ['armhole', fullBustArmholeDart, 'causeway-armhole'],
+] as const)('through the %s dart', (kind, definition, on) => {
   const before = sampleIn(on, '4').pieces[0]!;
   const ran = (total: number) =>
     primary(expectOk(runOn(definition, on, '4', { total, newBustPoint: 'moved' }), `by ${total}`));
@@ -54,4 +62,4 @@ export function throughDartHolds(definition: AlterationDefinition, kind: Dart['k
       expect(codeOn(definition, 'causeway')).toBe('front-has-side-dart');
     });
   });
-}
+});

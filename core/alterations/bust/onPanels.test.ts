@@ -1,13 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import type { AlterationDefinition } from '../alterations/index.ts';
-import { pathLength } from '../geometry/index.ts';
-import { edgesWithRole, type Piece } from '../pattern/index.ts';
-import { walkSeam } from '../truing/index.ts';
-import { expectOk } from '../units/index.ts';
-import { codeOn, runOn, sampleIn } from './samples.ts';
+import { pathLength } from '../../geometry/index.ts';
+import { edgesWithRole, type Piece } from '../../pattern/index.ts';
+import { walkSeam } from '../../truing/index.ts';
+import { expectOk } from '../../units/index.ts';
+import { codeOn, runOn, sampleIn } from '../../testing/samples.ts';
+import { fullBustPrincessArmhole } from '../fullBustPrincessArmhole/definition.ts';
+import { fullBustPrincessShoulder } from '../fullBustPrincessShoulder/definition.ts';
 
 /** What holds of the bust alteration of a princess line, wherever its seam begins. */
-export function onPanelsHolds(definition: AlterationDefinition, top: 'armhole' | 'shoulder'): void {
+describe.each([
+  ['armhole', fullBustPrincessArmhole],
+  ['shoulder', fullBustPrincessShoulder],
+] as const)('on panels from the %s', (top, definition) => {
   const on = `skerry-${top}`;
   const other = top === 'armhole' ? 'shoulder' : 'armhole';
   const { pieces: before } = sampleIn(on, '4');
@@ -56,4 +60,4 @@ export function onPanelsHolds(definition: AlterationDefinition, top: 'armhole' |
       expect(codeOn(definition, on, { total: 290 })).toBe('spread-beyond-reach');
     });
   });
-}
+});

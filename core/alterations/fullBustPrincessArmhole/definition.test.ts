@@ -1,4 +1,0 @@
-import { onPanelsHolds } from '../../testing/onPanels.ts';
-import { fullBustPrincessArmhole } from './definition.ts';
-
-onPanelsHolds(fullBustPrincessArmhole, 'armhole');

@@ -1,4 +1,0 @@
-import { onPanelsHolds } from '../../testing/onPanels.ts';
-import { fullBustPrincessShoulder } from './definition.ts';
-
-onPanelsHolds(fullBustPrincessShoulder, 'shoulder');
