@@ -20,6 +20,35 @@ import { dartSplit } from './dartSplit/definition.ts';
 import { dartWaistWidth } from './dartWaistWidth/definition.ts';
 import { princessApex } from './princessApex/definition.ts';
 import { princessLine } from './princessLine/definition.ts';
+import { forwardShoulder } from './forwardShoulder/definition.ts';
+import { shoulderRedraw } from './shoulderRedraw/definition.ts';
+import { shoulderSlash } from './shoulderSlash/definition.ts';
+import { shoulderSlide } from './shoulderSlide/definition.ts';
+import { shoulderSlope } from './shoulderSlope/definition.ts';
+import { swaybackFold } from './swaybackFold/definition.ts';
+import { swaybackWaistSeam } from './swaybackWaistSeam/definition.ts';
+import { swaybackLower } from './swaybackLower/definition.ts';
+import { roundBack } from './roundBack/definition.ts';
+import { flatUpperBack } from './flatUpperBack/definition.ts';
+import { backWidth } from './backWidth/definition.ts';
+import { frontWidth } from './frontWidth/definition.ts';
+import { fullSeat } from './fullSeat/definition.ts';
+import { lengthLine } from './lengthLine/definition.ts';
+import { gradeBetweenSizes } from './gradeBetweenSizes/definition.ts';
+import { gradeByChart } from './gradeByChart/definition.ts';
+import { sideAdd } from './sideAdd/definition.ts';
+import { hipSlash } from './hipSlash/definition.ts';
+import { hemSweep } from './hemSweep/definition.ts';
+import { neckGapeDart } from './neckGapeDart/definition.ts';
+import { neckGapeSeam } from './neckGapeSeam/definition.ts';
+import { neckline } from './neckline/definition.ts';
+import { armholeDepth } from './armholeDepth/definition.ts';
+import { bandHeight } from './bandHeight/definition.ts';
+import { fitAllowance } from './fitAllowance/definition.ts';
+import { capFollows } from './capFollows/definition.ts';
+import { skirtFollows } from './skirtFollows/definition.ts';
+import { facingFollows } from './facingFollows/definition.ts';
+import { bandFollows } from './bandFollows/definition.ts';
 
 /** Every alteration the app knows. One line each. */
 export const CATALOGUE: readonly AlterationDefinition[] = [
@@ -44,6 +73,35 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   dartWaistWidth,
   princessApex,
   princessLine,
+  shoulderSlash,
+  shoulderSlide,
+  shoulderRedraw,
+  shoulderSlope,
+  forwardShoulder,
+  swaybackFold,
+  swaybackWaistSeam,
+  swaybackLower,
+  roundBack,
+  flatUpperBack,
+  backWidth,
+  frontWidth,
+  fullSeat,
+  lengthLine,
+  gradeBetweenSizes,
+  gradeByChart,
+  sideAdd,
+  hipSlash,
+  hemSweep,
+  neckGapeDart,
+  neckGapeSeam,
+  neckline,
+  armholeDepth,
+  bandHeight,
+  fitAllowance,
+  capFollows,
+  skirtFollows,
+  facingFollows,
+  bandFollows,
 ];
 
 export const alterationById = (id: string): AlterationDefinition | undefined => CATALOGUE.find((d) => d.id === id);

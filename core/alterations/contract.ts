@@ -1,18 +1,12 @@
 import type { Path, Point } from '../geometry/index.ts';
-import type { Dart, LevelName, Piece, Seam } from '../pattern/index.ts';
+import type { ChartRow, Dart, MeasurementKey, Piece, Seam } from '../pattern/index.ts';
 import type { Gap, LengthChange, Panel, Progress, SlashSpec } from '../slash/index.ts';
-import type { DivideNames, Finding, RotationTarget } from '../truing/index.ts';
+import type { Finding } from '../truing/index.ts';
 import type { Result } from '../units/index.ts';
+import type { Dimension, Instruction, MarkLine, MarkPoint, Message, Stage } from './instructions.ts';
+import type { Family, Phase } from './order.ts';
 
-/** The stages of the hands' work, in order. `open` reads "Lap" where paper overlaps. */
-export const STAGES = ['mark', 'cut', 'open', 'level', 'dart', 'true', 'match'] as const;
-export type Stage = (typeof STAGES)[number];
-
-/** A sentence by code: the words live in `core/words`. Lengths are mm, angles degrees. */
-export interface Message {
-  readonly code: string;
-  readonly data: Readonly<Record<string, string | number>>;
-}
+export * from './instructions.ts';
 
 /** One value a user may set. The form, the parser and the file all read this. */
 export type Param =
@@ -33,111 +27,13 @@ export type Param =
       readonly initial: number;
     }
   | { readonly kind: 'choice'; readonly key: string; readonly options: readonly string[]; readonly initial: string }
+  /** A size of the pattern; null keeps the one in hand, or lets the fit choose. */
+  | { readonly kind: 'size'; readonly key: string; readonly initial: null }
   /** A place on the piece; null lets the program find it. */
   | { readonly kind: 'point'; readonly key: string; readonly initial: null };
 
 export type Value = number | string | Point | null;
 export type Values = Readonly<Record<string, Value>>;
-
-export interface MarkLine {
-  readonly id: string;
-  readonly label: string;
-  readonly points: readonly Point[];
-}
-/** A pin, or a point marked in pencil. */
-export interface MarkPoint {
-  readonly id: string;
-  readonly kind: 'hinge' | 'bustPoint' | 'newBustPoint' | 'target';
-  readonly at: Point;
-  /** Where it was marked, once the paper has carried it elsewhere. */
-  readonly marked?: Point;
-}
-/** A dimension to draw: measured from `from` to `to`, square to what it measures. */
-export interface Dimension {
-  readonly id: string;
-  readonly from: Point;
-  readonly to: Point;
-  readonly value: number;
-}
-
-/** Stands for the dart the program itself has made. */
-export const NEW_DART = '@new';
-
-interface At {
-  readonly stage: Stage;
-  /** Another piece than the program's own. */
-  readonly piece?: string;
-}
-interface Said extends At {
-  readonly message: Message;
-}
-
-/** The primitives. Only the interpreter, the kernel and the truing code touch curves. */
-export type Instruction =
-  | (Said & { readonly op: 'mark'; readonly lines: readonly MarkLine[]; readonly points: readonly MarkPoint[] })
-  /** Carried out from its stage on: opened at `open`, levelled at `level`, closed at `dart`. */
-  | (At & {
-      readonly op: 'slash';
-      readonly messages: Readonly<Partial<Record<Stage, Message>>>;
-      readonly spec: SlashSpec;
-      readonly dimensions: readonly Dimension[];
-    })
-  /** Carried out whole at its stage. */
-  | (Said & { readonly op: 'shift'; readonly spec: SlashSpec })
-  | (Said & {
-      readonly op: 'landmark';
-      readonly bustPoint?: Point;
-      readonly levels?: Readonly<Partial<Record<LevelName, number>>>;
-      /** The grainline stays where it was drawn, whatever the paper under it did. */
-      readonly keepGrain?: boolean;
-    })
-  /** Turns a dart (wholly or by `share`) into another place; the tips are set back from the bust point. */
-  | (Said & {
-      readonly op: 'rotate';
-      readonly dart: string;
-      readonly target: RotationTarget;
-      readonly about: Point;
-      readonly share: number;
-      readonly bustPoint: Point;
-      readonly setback: number;
-    })
-  /** The opening that the slash left in an edge becomes a dart. */
-  | (Said & { readonly op: 'openDart'; readonly edge: string; readonly at: number; readonly tip: Point })
-  | (Said & { readonly op: 'retip'; readonly dart: string; readonly bustPoint: Point; readonly setback: number })
-  /** From its ends on the seam to another tip, the legs made equal where they end. */
-  | (Said & { readonly op: 'tip'; readonly dart: string; readonly tip: Point })
-  | (Said & { readonly op: 'narrow'; readonly dart: string; readonly change: number })
-  | (Said & { readonly op: 'cap'; readonly dart: string })
-  | (Said & { readonly op: 'cutAway'; readonly dart: string; readonly allowance: number })
-  | (Said & { readonly op: 'ease'; readonly dart: string })
-  | (Said & {
-      readonly op: 'divide';
-      readonly upper: string;
-      readonly lower: string;
-      readonly meet: readonly Point[];
-      readonly names: DivideNames;
-    })
-  | (Said & { readonly op: 'smooth'; readonly edge: string; readonly near: Point; readonly reach: number })
-  | (Said & { readonly op: 'smoothKinks'; readonly role: 'waist' | 'hem'; readonly reach: number })
-  /** One smooth curve between two arc lengths of an edge. */
-  | (Said & { readonly op: 'fairRun'; readonly edge: string; readonly from: number; readonly to: number })
-  /** A notch put at a distance from the upper end of its edge. */
-  | (Said & { readonly op: 'notch'; readonly notch: string; readonly edge: string; readonly fromTop: number })
-  /** Straight edges drawn straight again from end to end; their length together is held along the dart's slide. */
-  | (Said & { readonly op: 'straighten'; readonly edges: readonly string[] })
-  /** A hem or waist in one piece drawn again, square to the centre and to the side. */
-  | (Said & { readonly op: 'redraw'; readonly role: 'waist' | 'hem' })
-  /** Divides an edge where a change along it is to begin. */
-  | (Said & { readonly op: 'part'; readonly edge: string; readonly at: number })
-  | (Said & {
-      readonly op: 'restoreWidth';
-      /** The side edge; the lower part where `part` has divided it. */
-      readonly side: string;
-      readonly role: 'waist' | 'hem';
-      readonly shape: 'straight' | 'curved';
-    })
-  | (Said & { readonly op: 'match'; readonly kinds: readonly Seam['kind'][] })
-  | { readonly op: 'finding'; readonly stage: Stage; readonly finding: Finding };
 
 /** Something on the table one may take hold of, and the value it sets. */
 export type Grip = {
@@ -239,7 +135,19 @@ export interface Context {
   readonly original: readonly Piece[];
   readonly originalSeams: readonly Seam[];
   /** From the wearer, where measured: mm. */
-  readonly wearer: Readonly<{ neckPointToBustPoint?: number; bustSpan?: number }>;
+  readonly wearer: Readonly<Partial<Record<MeasurementKey, number>>>;
+  /** The pattern's sizes drawn inside each other, what each was drafted for, and the one in hand. */
+  readonly nest?: Readonly<Record<string, readonly Piece[]>>;
+  readonly chart?: readonly ChartRow[];
+  readonly size?: string | null;
+  /** The height the pattern was drafted for, mm. */
+  readonly draftedHeight?: number | null;
+}
+
+/** What body and pieces ask for: the values, and the sum that gave them. */
+export interface Fit {
+  readonly values: Values;
+  readonly sum: Message;
 }
 
 export interface Example {
@@ -254,10 +162,12 @@ export interface AlterationDefinition {
   /** Saved in files; never reused for another procedure. */
   readonly id: string;
   readonly revision: number;
-  readonly family: 'bust' | 'shoulder' | 'back' | 'length' | 'width' | 'dart' | 'sleeve' | 'trousers';
+  readonly family: Family;
+  /** When in the order of work it is done; left out, with its family. */
+  readonly phase?: Phase;
   readonly params: readonly Param[];
   /** The value that says how much, shown on slips and labels; null where there is none. */
-  readonly amount: 'total' | 'by' | 'setback' | 'share' | 'allowance' | null;
+  readonly amount: 'total' | 'by' | 'setback' | 'share' | 'allowance' | 'waist' | null;
   /** Edge roles a piece must have. */
   readonly requires: readonly string[];
   readonly refusals: readonly string[];
@@ -268,7 +178,12 @@ export interface AlterationDefinition {
   /** Values that go with an amount (mm, whole body) unless the user sets them. */
   readonly suggest: (total: number) => Values;
   /** How well it suits a pattern, and why: `best` is proposed, `possible` is offered. */
-  readonly suits: (pieces: readonly Piece[]) => { readonly grade: 'best' | 'possible' | 'no'; readonly why: Message };
+  readonly suits: (
+    pieces: readonly Piece[],
+    seams?: readonly Seam[],
+  ) => { readonly grade: 'best' | 'possible' | 'no'; readonly why: Message };
+  /** The values this body asks for on these pieces; null where nothing is measured that would tell. */
+  readonly fits?: (context: Context) => Fit | null;
   readonly plan: (context: Context, values: Values) => Result<Program>;
   /** What must hold afterwards; a finding is returned for each promise broken. */
   readonly holds: (before: readonly Piece[], after: readonly Piece[]) => readonly Finding[];

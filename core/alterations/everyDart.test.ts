@@ -46,7 +46,9 @@ describe.each(CATALOGUE.filter((d) => d.family === 'dart').map((d) => [d.id, d] 
             expect(Math.abs(m.startLeg - m.endLeg), `${name} ${dart.id}`).toBeLessThan(0.01);
           }
         }
-        for (const s of r.seams) {
+        // What an altered piece is sewn to follows by a step of its own.
+        const altered = (id: string): boolean => r.changes.some((c) => c.piece === id) || id === r.altered;
+        for (const s of r.seams.filter((x) => altered(x.first.piece) === altered(x.second.piece))) {
           const walk = walkSeam(r.pieces, s);
           expect(Math.abs(walk.difference), `${name} ${s.id}`).toBeLessThan(s.kind === 'princess' ? 1 : 0.5);
         }
@@ -188,14 +190,15 @@ describe('other dart work', () => {
   });
 
   it('shares a waist over four pieces: +24 makes each dart 6 narrower and the waist 24 wider', () => {
-    const pieces = sampleIn('causeway', '4').pieces;
+    const bodice = (all: readonly Piece[]) => all.filter((p) => p.part === 'front' || p.part === 'back');
+    const pieces = bodice(sampleIn('causeway', '4').pieces);
     const r = ran('dart-waist-width', 'causeway', '4', { by: 24 });
-    r.pieces.forEach((piece, i) =>
+    bodice(r.pieces).forEach((piece, i) =>
       expect(dartOf(pieces[i]!, 'waist').intake - dartOf(piece, 'waist').intake).toBeCloseTo(6, 6),
     );
     const waist = (all: readonly Piece[]) =>
       all.reduce((n, p) => n + 2 * edgesWithRole(p, 'waist').reduce((m, e) => m + pathLength(e.path), 0), 0);
-    expect(waist(r.pieces) - waist(pieces)).toBeCloseTo(24, 1);
+    expect(waist(bodice(r.pieces)) - waist(pieces)).toBeCloseTo(24, 1);
   });
 
   it('cuts a dart away without touching the seam line; only the cutting line follows the legs', () => {
@@ -241,7 +244,7 @@ describe('other dart work', () => {
 
   it('cuts a darted front into panels whose seams match, and these take a full bust', () => {
     const line = ran('princess-line', 'causeway', '4', {});
-    expect(line.pieces.map((p) => p.part)).toEqual(['front', 'sideFront', 'back']);
+    expect(line.pieces.slice(0, 3).map((p) => p.part)).toEqual(['front', 'sideFront', 'back']);
     expect(Math.abs(seam(line, 'princess front').difference)).toBeLessThan(0.1);
     const full = ran('full-bust-princess-armhole', 'causeway', '4', { total: 90 }, line);
     expect(full.findings.filter((f) => f.grade === 'fault')).toEqual([]);

@@ -5,3 +5,5 @@ export * from './propose.ts';
 export * from './values.ts';
 export { fullBustSideDart } from './fullBustSideDart/definition.ts';
 export { dartReports, lengthChanges } from './report.ts';
+export * from './order.ts';
+export { heightShare, type HeightShare } from './kit/height.ts';

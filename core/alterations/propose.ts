@@ -1,4 +1,4 @@
-import type { Piece } from '../pattern/index.ts';
+import type { Piece, Seam } from '../pattern/index.ts';
 import { CATALOGUE } from './catalogue.ts';
 import type { AlterationDefinition, Message } from './contract.ts';
 
@@ -11,9 +11,13 @@ export interface Proposal {
 }
 
 /** The alterations of a family, the one that fits the pieces' darts and seams first, those that cannot be done last. */
-export function propose(pieces: readonly Piece[], family: AlterationDefinition['family']): readonly Proposal[] {
+export function propose(
+  pieces: readonly Piece[],
+  family: AlterationDefinition['family'],
+  seams: readonly Seam[] = [],
+): readonly Proposal[] {
   const rank = { best: 0, possible: 1, no: 2 } as const;
   return CATALOGUE.filter((d) => d.family === family)
-    .map((d) => ({ id: d.id, revision: d.revision, ...d.suits(pieces) }))
+    .map((d) => ({ id: d.id, revision: d.revision, ...d.suits(pieces, seams) }))
     .sort((a, b) => rank[a.grade] - rank[b.grade]);
 }

@@ -34,10 +34,27 @@ import {
   type Finding,
 } from '../truing/index.ts';
 import { mm, ok, TOL, type Result } from '../units/index.ts';
-import { NEW_DART, type Instruction } from './contract.ts';
+import { NEW_DART, type Instruction, type Redraw } from './contract.ts';
+import { runRedraw } from './redraws.ts';
 import { bringIn, piecesNow, stateFor, type PieceState, type TableState } from './state.ts';
 
 type Step = Exclude<Instruction, { op: 'slash' }>;
+const REDRAWS: readonly Step['op'][] = [
+  'corner',
+  'carry',
+  'joint',
+  'trim',
+  'keepCorner',
+  'rule',
+  'raiseCentre',
+  'widen',
+  'transfer',
+  'restoreNeck',
+  'fitCap',
+  'facing',
+  'allowance',
+] satisfies readonly Redraw['op'][];
+const isRedraw = (step: Step): step is Redraw => REDRAWS.includes(step.op);
 type Of<Op extends Step['op']> = Extract<Step, { op: Op }>;
 
 const findDart = (table: TableState, piece: Piece, id: string): Dart | undefined =>
@@ -50,6 +67,7 @@ export function runStep(table: TableState, step: Step): Result<void> {
     return ok(undefined);
   }
   const state = stateFor(table, step.piece ?? table.primary);
+  if (isRedraw(step)) return runRedraw(table, state, step);
   const note = (finding: Omit<Finding, 'piece'>) => table.findings.push({ ...finding, piece: state.piece.id });
   const withDart = (id: string, change: (dart: Dart) => Piece): void => {
     const dart = findDart(table, state.piece, id);
@@ -138,7 +156,7 @@ export function runStep(table: TableState, step: Step): Result<void> {
       return ok(undefined);
     case 'fairRun': {
       const path = requireEdge(state.piece, step.edge).path;
-      const faired = fairRun(path, step.from, step.to);
+      const faired = fairRun(path, step.from, step.to, !step.free);
       const grown = pathLength(faired) - pathLength(path);
       state.piece = replaceEdge(state.piece, step.edge, faired);
       // What lies beyond the redrawn part keeps its place from the far end.
@@ -262,7 +280,7 @@ function restore(state: PieceState, step: Of<'restoreWidth'>, note: (f: Omit<Fin
   const n = state.piece.edges.length;
   const i = state.piece.edges.findIndex((e) => e.id === side);
   const edge = [state.piece.edges[(i + 1) % n], state.piece.edges[(i + n - 1) % n]].find((e) => e?.role === step.role);
-  const by = total(state.piece) - total(state.original);
+  const by = total(state.piece) - (step.target ?? total(state.original));
   if (!edge) return void note({ code: 'waist-not-restored', grade: 'look', data: { by } });
   const done = restoreWidth(state.piece, {
     side,

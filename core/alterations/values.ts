@@ -12,6 +12,8 @@ function accepts(param: Param, value: Value): ValueError | null {
       return value < param.min || value > param.max ? 'value-out-of-range' : null;
     case 'choice':
       return typeof value === 'string' && param.options.includes(value) ? null : 'value-wrong-kind';
+    case 'size':
+      return value === null || typeof value === 'string' ? null : 'value-wrong-kind';
     case 'point':
       return value === null || (typeof value === 'object' && isFinitePoint(value)) ? null : 'value-wrong-kind';
   }

@@ -1,4 +1,12 @@
-import { alterationById, runAlteration, type Context, type Run, type Values } from '../alterations/index.ts';
+import {
+  alterationById,
+  runAlteration,
+  type AlterationDefinition,
+  type Context,
+  type Fit,
+  type Run,
+  type Values,
+} from '../alterations/index.ts';
 import {
   bodyFrom,
   bustAmounts,
@@ -13,22 +21,19 @@ import {
 } from '../fit/index.ts';
 import type { Job, Step, Wearer } from '../formats/schema.ts';
 import type { Pattern, Piece, Seam } from '../pattern/index.ts';
-import { checkPieces, type CheckReport } from '../truing/index.ts';
+import type { CheckReport, Finding } from '../truing/index.ts';
 import { refuse, type Refusal, type Result } from '../units/index.ts';
+import { asksOf, type Ask } from './asks.ts';
+import { followers, type Follower } from './followers.ts';
+import { alike, checkLanes, cutPieces, halvesApart, type Lane, type Lanes, type SideCheck } from './lanes.ts';
+import { meetingsOf, type Meeting } from './order.ts';
+import type { DraftStep } from './step.ts';
 
 /** A job with its documents at hand. */
 export interface ResolvedJob {
-  readonly job: Pick<Job, 'size' | 'sizeMethod' | 'steps'>;
+  readonly job: Pick<Job, 'size' | 'sizeMethod' | 'steps'> & Partial<Pick<Job, 'order'>>;
   readonly wearer: Pick<Wearer, 'sets' | 'bustEase'>;
   readonly pattern: Pattern;
-}
-
-export interface DraftStep {
-  readonly step: Step;
-  /** Which sum gave the amount, and the amount used, mm for the whole front. */
-  readonly total: number | null;
-  readonly values: Values;
-  readonly outcome: Result<Run>;
 }
 
 export interface Draft {
@@ -39,16 +44,32 @@ export interface Draft {
   readonly amounts: Amounts | null;
   readonly original: readonly Piece[];
   readonly steps: readonly DraftStep[];
+  /** What is cut: where a step was for one side only, opened out or one for each side. */
   readonly pieces: readonly Piece[];
+  /** The two sides of the body; one and the same while no step was for one side. */
+  readonly lanes: Lanes;
   /** The seams, naming the edges as the steps left them. */
   readonly seams: readonly Seam[];
   readonly check: CheckReport;
+  /** The same side by side, where the sides differ. */
+  readonly checks: readonly SideCheck[];
+  /** Pieces that have to follow, and what would make them. */
+  readonly followers: readonly Follower[];
+  /** Steps that change the same seam. */
+  readonly meetings: readonly Meeting[];
+  /** What the measurements still ask for. */
+  readonly asks: readonly Ask[];
   readonly refusal: Refusal | null;
 }
 
 /** Remembers the steps of one job, so that changing step n replays only n and what follows. Holds one job at a time. */
 export interface DraftCache {
-  steps: { readonly from: readonly Piece[]; readonly key: string; readonly done: DraftStep }[];
+  steps: {
+    readonly left: readonly Piece[];
+    readonly right: readonly Piece[];
+    readonly key: string;
+    readonly done: DraftStep;
+  }[];
 }
 export const emptyCache = (): DraftCache => ({ steps: [] });
 
@@ -71,32 +92,31 @@ export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache)
         ? { code: 'size-has-no-pieces', data: { size } }
         : null;
 
-  let pieces = original;
-  let seams: readonly Seam[] = pattern.seams;
+  let lanes: Lanes = oneLane({ pieces: original, seams: pattern.seams });
   const steps: DraftStep[] = [];
+  const bodyKey = JSON.stringify(body);
+  const contextOf = (lane: Lane): Context => ({
+    ...lane,
+    original,
+    originalSeams: pattern.seams,
+    wearer: body,
+    nest: pattern.sizes,
+    chart: pattern.chart,
+    size,
+    draftedHeight: pattern.draftedHeight,
+  });
   for (const [i, step] of job.steps.entries()) {
-    const { total, values } = valuesOf(step, amounts);
-    const key = JSON.stringify([step, values, body.neckPointToBustPoint, body.bustSpan]);
+    const key = JSON.stringify([step, bodyKey, size, amounts?.chosen, ease]);
     const kept = cache?.steps[i];
-    const done =
-      kept && kept.from === pieces && kept.key === key
-        ? kept.done
-        : {
-            step,
-            total,
-            values,
-            outcome: runStep(
-              step,
-              total,
-              values,
-              { pieces, seams, original, originalSeams: pattern.seams, wearer: wearerOf(body) },
-              bodyProblems,
-            ),
-          };
-    if (cache) cache.steps[i] = { from: pieces, key, done };
+    const reuse = kept && kept.left === lanes.left.pieces && kept.right === lanes.right.pieces && kept.key === key;
+    const done = reuse ? kept.done : doStep(step, amounts, lanes, contextOf, bodyProblems);
+    if (cache) cache.steps[i] = { left: lanes.left.pieces, right: lanes.right.pieces, key, done };
     steps.push(done);
-    if (step.on && done.outcome.ok) ({ pieces, seams } = done.outcome.value);
+    lanes = lanesAfter(lanes, done);
   }
+  const checks = checkLanes(lanes, original, pattern.seams);
+  const findings = [...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(lanes)];
+  const left = checks[0]?.report;
   return {
     body,
     bodyProblems,
@@ -105,17 +125,76 @@ export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache)
     amounts,
     original,
     steps,
-    pieces,
-    seams,
-    check: checkPieces(pieces, seams, original, pattern.seams),
+    pieces: cutPieces(lanes),
+    lanes,
+    seams: lanes.left.seams,
+    checks,
+    check: { walks: left?.walks ?? [], findings },
+    followers: followers(findings, lanes.left.pieces),
+    meetings: meetingsOf(steps),
+    asks:
+      original.length === 0
+        ? []
+        : asksOf(
+            contextOf(lanes.left),
+            job.steps.map((x) => x.alteration),
+            job.order ?? 'topDown',
+          ),
     refusal,
   };
 }
 
-const wearerOf = (body: Body): Context['wearer'] => ({
-  ...(body.neckPointToBustPoint !== undefined ? { neckPointToBustPoint: body.neckPointToBustPoint } : {}),
-  ...(body.bustSpan !== undefined ? { bustSpan: body.bustSpan } : {}),
-});
+const oneLane = (lane: Lane): Lanes => ({ left: lane, right: lane });
+
+const unique = (findings: readonly Finding[]): readonly Finding[] => {
+  const seen = new Set<string>();
+  return findings.filter((f) => {
+    const key = JSON.stringify([f.code, f.piece, f.data]);
+    return seen.has(key) ? false : seen.add(key);
+  });
+};
+
+/** One step on the side it is for, and on both where they already differ. */
+function doStep(
+  step: Step,
+  amounts: Amounts | null,
+  lanes: Lanes,
+  contextOf: (lane: Lane) => Context,
+  problems: readonly BodyProblem[],
+): DraftStep {
+  const lane = step.side === 'right' ? lanes.right : lanes.left;
+  const context = contextOf(lane);
+  const fit = fitOf(step, context);
+  const { total, values } = valuesOf(step, amounts, fit);
+  const other =
+    step.side === 'both' && !alike(lanes) ? runStep(step, total, values, contextOf(lanes.right), problems) : null;
+  return {
+    step,
+    total,
+    values,
+    fit,
+    before: lane.pieces,
+    outcome: runStep(step, total, values, context, problems),
+    other,
+  };
+}
+
+/** The lanes after a step: a step for one side parts them. */
+function lanesAfter(lanes: Lanes, { step, outcome, other }: DraftStep): Lanes {
+  if (!step.on || !outcome.ok) return lanes;
+  const { pieces, seams } = outcome.value;
+  const lane = { pieces, seams };
+  if (step.side === 'left') return { ...lanes, left: lane };
+  if (step.side === 'right') return { ...lanes, right: lane };
+  if (alike(lanes)) return oneLane(lane);
+  return { left: lane, right: other?.ok ? { pieces: other.value.pieces, seams: other.value.seams } : lanes.right };
+}
+
+/** What this body asks of a step that is not the bust, on the pieces as they are by then; null where it was set by hand. */
+function fitOf(step: Step, context: Context): Fit | null {
+  const definition = alterationById(step.alteration);
+  return definition?.fits && context.pieces.length > 0 ? definition.fits(context) : null;
+}
 
 function runStep(
   step: Step,
@@ -141,6 +220,7 @@ function runStep(
 export function valuesOf(
   step: Step,
   amounts: Amounts | null,
+  fit: Fit | null = null,
 ): { readonly total: number | null; readonly values: Values } {
   const chosen =
     step.school === 'own'
@@ -150,7 +230,11 @@ export function valuesOf(
         : amounts?.all.find((a) => a.school === step.school);
   const definition = alterationById(step.alteration);
   // What is not measured by the bust has its amount among its own values.
-  if (definition && definition.amount !== 'total') return { total: null, values: step.values };
+  if (definition && definition.amount !== 'total')
+    return {
+      total: null,
+      values: step.school === 'auto' ? { ...inRange(definition, fit), ...step.values } : step.values,
+    };
   const typed = typeof step.values['total'] === 'number' ? step.values['total'] : null;
   // A knit takes the share asked for instead of the one that goes with its stretch.
   const share =
@@ -158,4 +242,17 @@ export function valuesOf(
   const total = step.school === 'own' ? typed : chosen ? chosen.total * share : null;
   const suggested = definition && total !== null ? definition.suggest(total) : {};
   return { total, values: { ...suggested, ...step.values, ...(total !== null ? { total } : {}) } };
+}
+
+/** A body far from the pattern never asks for more than the alteration can do; the slip shows what is left. */
+function inRange(definition: AlterationDefinition, fit: Fit | null): Values {
+  if (!fit) return {};
+  return Object.fromEntries(
+    Object.entries(fit.values).map(([key, value]) => {
+      const param = definition.params.find((p) => p.key === key);
+      return typeof value === 'number' && param?.kind === 'length'
+        ? [key, Math.min(param.max, Math.max(param.min, value))]
+        : [key, value];
+    }),
+  );
 }

@@ -1,2 +1,7 @@
+export * from './asks.ts';
 export * from './draft.ts';
 export * from './waysOn.ts';
+export * from './followers.ts';
+export * from './lanes.ts';
+export * from './order.ts';
+export * from './step.ts';

@@ -1,7 +1,7 @@
 import { alterationById } from '../alterations/index.ts';
 import { stepSchema, type Step } from '../formats/schema.ts';
 import { ADVICE } from '../units/index.ts';
-import type { DraftStep } from './draft.ts';
+import type { DraftStep } from './step.ts';
 
 export type WayCode = 'split' | 'cutAway' | 'twoSteps' | 'princess';
 

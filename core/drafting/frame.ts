@@ -41,6 +41,7 @@ export function hem(side: Point, alongSide: Point): Path {
 export function marksOf(f: Frame, bottom: number): readonly Mark[] {
   return [
     { kind: 'level', id: 'bust', name: 'bust', at: { x: 6, y: f.bustLevel } },
+    { kind: 'level', id: 'waist', name: 'waist', at: { x: 6, y: bottom - TAIL } },
     { kind: 'level', id: 'lengthenShorten', name: 'lengthenShorten', at: { x: 6, y: bottom - TAIL - 50 } },
     { kind: 'grain', id: 'grain', from: { x: 20, y: f.centreNeck.y + 50 }, to: { x: 20, y: bottom - 50 } },
   ];

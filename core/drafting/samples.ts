@@ -15,6 +15,9 @@ import { draftBack, draftFront } from './bodice.ts';
 import { SAMPLE_CHART } from './chart.ts';
 import { nameOfSample, SAMPLE_SIZES, type SampleId } from './names.ts';
 import { draftRaglan } from './raglan.ts';
+import { draftSkirt } from './skirt.ts';
+import { CAP_EASE, draftSleeve } from './sleeve.ts';
+import { draftBand, draftFacing } from './trimmings.ts';
 import { draftCutOn, draftTop } from './tops.ts';
 
 interface Drafted {
@@ -31,9 +34,9 @@ interface SampleSpec {
 }
 
 type SideOf = readonly [piece: string, edges: readonly string[], reversed?: boolean];
-const seam = (id: string, kind: Seam['kind'], first: SideOf, second: SideOf): Seam => {
+const seam = (id: string, kind: Seam['kind'], first: SideOf, second: SideOf, ease = 0): Seam => {
   const side = ([piece, edges, reversed = false]: SideOf) => ({ piece, edges: [...edges], reversed });
-  return { id, kind, ease: 0, first: side(first), second: side(second) };
+  return { id, kind, ease, first: side(first), second: side(second) };
 };
 
 const bodiceSeams: readonly Seam[] = [
@@ -44,6 +47,49 @@ const bodiceSeams: readonly Seam[] = [
 function bodice(row: ChartRow): Drafted {
   const front = draftFront(row);
   return { pieces: [front, draftBack(row, front)], seams: bodiceSeams };
+}
+
+const WAIST = ['waistCentre', 'waistSide'];
+const dressSeams: readonly Seam[] = [
+  ...bodiceSeams,
+  seam('armhole front', 'armhole', ['front', ['armhole']], ['sleeve', ['capFront']], CAP_EASE.front),
+  seam('armhole back', 'armhole', ['back', ['armhole'], true], ['sleeve', ['capBack'], true], CAP_EASE.back),
+  seam('sleeve underarm', 'other', ['sleeve', ['underarmFront']], ['sleeve', ['underarmBack'], true]),
+  seam('waist front', 'waist', ['front', WAIST, true], ['skirtFront', WAIST]),
+  seam('waist back', 'waist', ['back', WAIST], ['skirtBack', WAIST, true]),
+  seam('skirt side', 'side', ['skirtFront', ['side']], ['skirtBack', ['side'], true]),
+  seam('facing front', 'neck', ['front', ['neck']], ['frontFacing', ['neck']]),
+  seam('facing back', 'neck', ['back', ['neck'], true], ['backFacing', ['neck'], true]),
+  seam('facing shoulder', 'shoulder', ['frontFacing', ['shoulder']], ['backFacing', ['shoulder'], true]),
+];
+
+/** The whole dress: bodice, set-in sleeve, A-line skirt and neck facings. */
+function dress(row: ChartRow): Drafted {
+  const [front, back] = bodice(row).pieces as [Piece, Piece];
+  return {
+    pieces: [
+      front,
+      back,
+      draftSleeve(row, front, back),
+      ...draftSkirt(row, front, back),
+      draftFacing(front),
+      draftFacing(back),
+    ],
+    seams: dressSeams,
+  };
+}
+
+/** A loose shirt with a straight band around the neck. */
+function shirt(row: ChartRow): Drafted {
+  const [front, back] = draftTop(row, { ease: 110, dart: false });
+  return {
+    pieces: [front, back, draftBand(front, back)],
+    seams: [
+      ...topSeams(['side']),
+      seam('band front', 'neck', ['front', ['neck']], ['band', ['neckFront'], true]),
+      seam('band back', 'neck', ['back', ['neck'], true], ['band', ['neckBack']]),
+    ],
+  };
 }
 
 /** The bodice with its side dart turned wholly into another place of the front. */
@@ -77,7 +123,8 @@ function frenchTop(row: ChartRow): Drafted {
   const [front, back] = draftTop(row, { ease: 70, dart: true });
   const done = turn(front, 'sideDart', along('sideLower', 0.5)(front));
   const seams = topSeams(['sideUpper', 'sideLower']);
-  return { pieces: [done.piece, back], seams: done.split ? seamsAfterSplit(seams, 'front', done.split) : seams };
+  const seamed: Piece = { ...back, cut: 2, fold: null };
+  return { pieces: [done.piece, seamed], seams: done.split ? seamsAfterSplit(seams, 'front', done.split) : seams };
 }
 
 const CENTRE = { name: 'Centre front' };
@@ -141,9 +188,9 @@ const CAUSEWAY = { ease: 50 };
 const SPECS = {
   causeway: {
     ...CAUSEWAY,
-    draft: bodice,
+    draft: dress,
     notes:
-      'Darted bodice to the waist, front on the fold, back opening. Drafted with 50 mm ease at the bust and 30 mm at the waist.',
+      'Darted bodice to the waist with a set-in sleeve, A-line skirt and neck facings; front on the fold, back opening. Drafted with 50 mm ease at bust and hip and 30 mm at the waist.',
   },
   'causeway-side': {
     ...CAUSEWAY,
@@ -160,7 +207,7 @@ const SPECS = {
     ...CAUSEWAY,
     ease: 70,
     draft: frenchTop,
-    notes: 'Top to the high hip with a long dart from low in the side seam.',
+    notes: 'Top to the high hip with a long dart from low in the side seam and a seam at the centre back.',
   },
   'causeway-shoulder': {
     ...CAUSEWAY,
@@ -181,7 +228,7 @@ const SPECS = {
     ...CAUSEWAY,
     ease: 110,
     style: 'loose',
-    draft: (row) => ({ pieces: draftTop(row, { ease: 110, dart: false }), seams: topSeams(['side']) }),
+    draft: shirt,
     notes: 'Loose woven shirt to the high hip, no darts.',
   },
   'causeway-cut-on': {

@@ -55,6 +55,8 @@ export const jobSchema = z.object({
   size: id.nullable().default(null),
   sizeMethod: z.enum(['highBust', 'fullBust']).default('highBust'),
   steps: z.array(stepSchema).max(60).default([]),
+  /** How new steps are put in order: top down, or the bust before everything else. */
+  order: z.enum(['topDown', 'bustFirst']).default('topDown'),
   due: date.nullable().default(null),
   fabric: z.string().max(400).default(''),
   notes: z.string().max(4000).default(''),

@@ -8,3 +8,4 @@ export * from './types.ts';
 export * from './validate.ts';
 export * from './split.ts';
 export * from './snap.ts';
+export * from './unfold.ts';

@@ -75,11 +75,18 @@ export function levelWidth(piece: Piece, name: LevelName): Result<LevelWidth, Me
   return at ? widthAt(piece, at.y) : refuse('level-not-on-piece', { piece: piece.name, level: name });
 }
 
+const BODICE: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack'];
+/** The pieces that go around the body at a level: where a bodice reaches it, the skirt sewn to it is not counted again. */
+function aroundAt(pieces: readonly Piece[], name: LevelName): readonly Piece[] {
+  const upper = pieces.filter((p) => BODICE.includes(p.part));
+  return upper.some((p) => levelWidth(p, name).ok) ? upper : pieces;
+}
+
 /** Flat measurement around the body at a level: every piece that carries it, half pieces doubled, darts folded out. */
 export function flatMeasure(pieces: readonly Piece[], name: LevelName): Result<number, MeasureError> {
   let sum = 0;
   let found = false;
-  for (const piece of pieces) {
+  for (const piece of aroundAt(pieces, name)) {
     const width = levelWidth(piece, name);
     if (!width.ok) continue;
     found = true;

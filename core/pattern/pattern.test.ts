@@ -71,7 +71,7 @@ describe('validation names what is wrong and where', () => {
 
   it('finds seams that name what is not there', () => {
     const p = causewayPattern(['4']);
-    const broken = { ...p, seams: [{ ...p.seams[0]!, second: { piece: 'sleeve', edges: ['cap'], reversed: false } }] };
+    const broken = { ...p, seams: [{ ...p.seams[0]!, second: { piece: 'cuff', edges: ['cap'], reversed: false } }] };
     expect(validatePattern(broken).map((x) => x.code)).toEqual(['seam-piece-missing']);
   });
 });

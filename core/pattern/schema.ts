@@ -31,6 +31,8 @@ export const EDGE_ROLES = [
   /** The seam under a cut-on sleeve, from its hem to the side. */
   'underarm',
   'sleeveHem',
+  /** The head of a sleeve, sewn into the armhole. */
+  'cap',
   'dart',
   'other',
 ] as const;
@@ -74,7 +76,19 @@ export const markSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('drill'), id, at: pointSchema }),
 ]);
 
-export const PARTS = ['front', 'sideFront', 'back', 'sideBack', 'sleeve', 'skirtFront', 'skirtBack', 'other'] as const;
+export const PARTS = [
+  'front',
+  'sideFront',
+  'back',
+  'sideBack',
+  'sleeve',
+  'skirtFront',
+  'skirtBack',
+  'facingFront',
+  'facingBack',
+  'band',
+  'other',
+] as const;
 export const pieceSchema = z.object({
   id,
   name: z.string().min(1).max(120),
@@ -98,7 +112,7 @@ export const seamSideSchema = z.object({
   /** True when the walk runs against the outline. */
   reversed: z.boolean().default(false),
 });
-export const SEAM_KINDS = ['shoulder', 'side', 'princess', 'raglan', 'waist', 'armhole', 'other'] as const;
+export const SEAM_KINDS = ['shoulder', 'side', 'princess', 'raglan', 'waist', 'armhole', 'neck', 'other'] as const;
 export const seamSchema = z.object({
   id,
   kind: z.enum(SEAM_KINDS),

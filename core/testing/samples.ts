@@ -1,6 +1,6 @@
 import type { Context, Values } from '../alterations/index.ts';
 import { runAlteration, type AlterationDefinition, type Run } from '../alterations/index.ts';
-import { samplePattern, type SampleId } from '../drafting/index.ts';
+import { SAMPLE_CHART, samplePattern, type SampleId } from '../drafting/index.ts';
 import type { Piece, Seam } from '../pattern/index.ts';
 import type { Result } from '../units/index.ts';
 
@@ -17,6 +17,16 @@ export function sampleIn(id: string, size: string) {
   return made;
 }
 
+const nests = new Map<string, NonNullable<Context['nest']>>();
+/** All sizes of a sample, drafted once. */
+function nestOf(id: string): NonNullable<Context['nest']> {
+  const known = nests.get(id);
+  if (known) return known;
+  const nest = samplePattern(id as SampleId).sizes;
+  nests.set(id, nest);
+  return nest;
+}
+
 /** What an alteration sees on an untouched sample, or after another run. */
 export function contextOn(id: string, size: string, after?: Run): Context {
   const { pieces, seams } = sampleIn(id, size);
@@ -26,6 +36,10 @@ export function contextOn(id: string, size: string, after?: Run): Context {
     original: pieces,
     originalSeams: seams,
     wearer: {},
+    nest: nestOf(id),
+    chart: SAMPLE_CHART,
+    size,
+    draftedHeight: 1660,
   };
 }
 

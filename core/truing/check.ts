@@ -44,7 +44,14 @@ export type FindingCode =
   | 'back-needs-look'
   | 'facing-follows'
   | 'armhole-changed'
-  | 'dart-tip-too-near';
+  | 'dart-tip-too-near'
+  | 'length-not-held'
+  | 'piece-must-follow'
+  | 'swayback-large'
+  | 'cap-follows'
+  | 'band-follows'
+  | 'halves-differ'
+  | 'height-guess';
 
 /** What was found: where, by how much. `fault` must be mended, `look` deserves a look, `note` is good to know. */
 export interface Finding {
@@ -159,6 +166,28 @@ export function checkPiece(piece: Piece): readonly Finding[] {
   return out;
 }
 
+/** Two sides that do not meet: where only one was altered, the other has to follow. */
+function lengthsDiffer(walk: Walk, pieces: readonly Piece[], baseline?: readonly Piece[]): Finding {
+  const { seam } = walk;
+  const untouched = [walk.first, walk.second].filter((s) =>
+    baseline?.some((b) => b.id === s.piece && pieces.includes(b)),
+  );
+  const [follower] = untouched.length === 1 ? untouched : [];
+  return {
+    code: follower ? 'piece-must-follow' : 'seam-lengths-differ',
+    grade: follower ? 'look' : 'fault',
+    piece: follower?.piece ?? walk.first.piece,
+    data: {
+      seam: seam.id,
+      kind: seam.kind,
+      first: walk.first.length,
+      second: walk.second.length,
+      by: walk.difference,
+      ...(follower ? { name: pieces.find((p) => p.id === follower.piece)?.name ?? follower.piece } : {}),
+    },
+  };
+}
+
 /** Walks every seam and looks over every piece. `baseline` (the untouched pieces) excuses what the draft itself had. */
 export function checkPieces(
   pieces: readonly Piece[],
@@ -178,18 +207,7 @@ export function checkPieces(
       Math.abs(walk.difference) >
       (seam.kind === 'princess' ? TOL.princess : TOL.seam) + Math.abs(drafted?.difference ?? 0)
     )
-      findings.push({
-        code: 'seam-lengths-differ',
-        grade: 'fault',
-        piece: walk.first.piece,
-        data: {
-          seam: seam.id,
-          kind: seam.kind,
-          first: walk.first.length,
-          second: walk.second.length,
-          by: walk.difference,
-        },
-      });
+      findings.push(lengthsDiffer(walk, pieces, baseline));
     if (seam.kind === 'shoulder' || seam.kind === 'side')
       [0, 1].forEach((k) => {
         if (walk.first.meets[k] === 'princess') return;
@@ -206,7 +224,10 @@ export function checkPieces(
     const a = walk.first.notches;
     const b = walk.second.notches;
     if (a.length > 0 && a.length === b.length) {
-      const worst = Math.max(...a.map((n, i) => Math.abs(n.at - (b[i]?.at ?? n.at))));
+      // Ease may lie on either side of a notch, so that far apart they may be drafted.
+      const [least, most] = [Math.min(0, seam.ease), Math.max(0, seam.ease)];
+      const off = (by: number): number => Math.max(0, by - most, least - by);
+      const worst = Math.max(...a.map((n, i) => off((b[i]?.at ?? n.at) - n.at)));
       if (worst > TOL.notch)
         findings.push({
           code: 'notches-differ',

@@ -1,4 +1,5 @@
 import {
+  add,
   blend,
   endOf,
   endTangent,
@@ -13,6 +14,7 @@ import {
   splitAtLength,
   startTangent,
   subPath,
+  unit,
   type Path,
   type Point,
 } from '../geometry/index.ts';
@@ -53,9 +55,9 @@ function jointNear(path: Path, near: Point): number {
 
 /**
  * Draws the part of a path between two arc lengths again as one curve that leaves and arrives in the old
- * directions, as near to the old length as such a curve comes without a bulge. The ends never move.
+ * directions, as near to the old length as such a curve comes without a bulge (with `hold` false: a plain fair curve). The ends never move.
  */
-export function fairRun(path: Path, from: number, to: number): Path {
+export function fairRun(path: Path, from: number, to: number, hold = true): Path {
   const total = pathLength(path);
   const a = Math.max(0, from);
   const b = Math.min(total, to);
@@ -65,6 +67,8 @@ export function fairRun(path: Path, from: number, to: number): Path {
   const run = subPath(path, a, b);
   const drawn = (handle: number): Path =>
     pathFromSpans([blend(run.start, startTangent(run), endOf(run), endTangent(run), handle)]);
+  const swap = (middle: Path): Path => joinPaths([head, middle, tail].filter((p) => p.segments.length > 0));
+  if (!hold) return swap(drawn(1 / 3));
   const goal = pathLength(run);
   // Longer handles make a longer curve; beyond these it would bulge or fold back.
   let low = 0.2;
@@ -74,7 +78,7 @@ export function fairRun(path: Path, from: number, to: number): Path {
     if (pathLength(drawn(middle)) < goal) low = middle;
     else high = middle;
   }
-  return joinPaths([head, drawn((low + high) / 2), tail].filter((p) => p.segments.length > 0));
+  return swap(drawn((low + high) / 2));
 }
 
 /**
@@ -94,4 +98,33 @@ export function smoothKinks(path: Path, least: number, reach: number): Path {
   }
   // From the far end, so that what is drawn anew does not move the places still to come.
   return runs.reduceRight((out, run) => fairRun(out, run.from, run.to), path);
+}
+
+/**
+ * Rounds every kink inside an edge with two curves that meet in it, along the mean of its two directions, within
+ * `reach` to either side: the edge still runs through the place where it was bent.
+ */
+export function roundKinks(path: Path, reach: number): Path {
+  const total = pathLength(path);
+  const joints = spansOf(path)
+    .slice(0, -1)
+    .reduce<number[]>((sum, s) => [...sum, (sum.at(-1) ?? 0) + spanLength(s)], [])
+    .filter((at) => Math.abs(kinkAt(path, at)) > 1e-4);
+  return joints.reduceRight((out, at, i) => {
+    // Neighbouring kinks share what lies between them.
+    const room = (other: number | undefined, end: number): number =>
+      other === undefined ? Math.abs(end - at) * 0.9 : Math.abs(other - at) * 0.48;
+    const before = Math.min(reach, room(joints[i - 1], 0));
+    const after = Math.min(reach, room(joints[i + 1], total));
+    if (before < 0.5 || after < 0.5) return out;
+    const [head, rest] = splitAtLength(out, at - before);
+    const [one, more] = splitAtLength(rest, before);
+    const [two, tail] = splitAtLength(more, after);
+    const along = unit(add(endTangent(one), startTangent(two)));
+    const drawn = pathFromSpans([
+      blend(one.start, startTangent(one), endOf(one), along),
+      blend(two.start, along, endOf(two), endTangent(two)),
+    ]);
+    return joinPaths([head, drawn, tail].filter((p) => p.segments.length > 0));
+  }, path);
 }

@@ -50,6 +50,10 @@ export const ADVICE = {
   easeMost: 15,
   /** A dart that ends nearer to the bust point than this shows its point. */
   tipNear: 15,
+  /** A difference below this is not worth a step. */
+  worthAsking: 5,
+  /** More than this at the centre back waist is likely a back that is too long as well. */
+  swayLarge: 38,
   /** A dart this far aside of the bust point does not aim at it. */
   aimsAside: 40,
 } as const;

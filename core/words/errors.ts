@@ -108,6 +108,42 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'storage-failed': (s) => `Saving did not work (${s.text('detail')}). Your work is still open: export it to a file.`,
   'document-damaged': (s) =>
     `A saved ${s.text('kind')} is damaged and was set aside, not deleted: ${s.text('detail')}. You can export it as it is.`,
+  'shoulder-seam-missing': () =>
+    'No shoulder seam runs from neck to armhole between one front and one back. This way of altering needs one.',
+  'shoulder-too-short': (s) =>
+    `The shoulder (${s.len('length')}) cannot be changed by ${s.len('by')} about a pin on the armhole. Take less, or redraw it.`,
+  'shoulder-too-steep': (s) => `A shoulder cannot drop by ${s.len('by')} over its own length. Take less.`,
+  'sliver-crosses': () =>
+    'The shoulder seam would move forward at one end and back at the other. Let both amounts have the same sign.',
+  'sliver-too-wide': (s) => `The seam can move by ${s.len('most')} along the neckline at most, not ${s.len('wanted')}.`,
+  'dart-in-sliver': (s) =>
+    `“${s.text('piece')}” has a dart in its shoulder; a sliver cannot be taken from it in one piece. Turn the dart elsewhere first.`,
+  'back-ends-at-waist': (s) =>
+    `“${s.text('piece')}” ends at the waist, so nothing can be folded out across it there. Draw its waist seam again instead.`,
+  'no-waist-seam': (s) => `“${s.text('piece')}” has no waist seam. Fold the amount out across the back instead.`,
+  'skirt-not-found': () => 'There is no skirt among the pieces.',
+  'line-off-piece': (s) =>
+    `A line at that height does not run across “${s.text('piece')}” from one seam to another. Place it elsewhere.`,
+  'wedge-too-large': (s) => `${s.len('by')} is too much for this width; ${s.len('most')} is the most. Take less.`,
+  'no-line-here': () => 'None of the pieces reaches that level. Choose another line.',
+  'no-nest': () => 'The pattern has only one size here. Use “Wider at waist and hip” instead.',
+  'size-not-in-nest': (s) => `The pattern has no pieces in size “${s.text('size')}”. Choose one it has.`,
+  'same-size': (s) => `Waist and hip are in size ${s.text('size')} already. Choose another size for one of them.`,
+  'nothing-to-grade': () => 'No piece has a level to grade at.',
+  'no-level-here': (s) => `None of the side seams has a place called “${s.text('level')}”. Choose another level.`,
+  'no-hem': () => 'None of the side seams ends in a hem.',
+  'hip-missing': (s) => `“${s.text('piece')}” has no hip level between a waist seam and a hem.`,
+  'bust-point-not-found': () => 'No front with a bust point was found. Put one on the pattern first.',
+  'neck-missing': (s) => `“${s.text('piece')}” has no neckline.`,
+  'neck-too-wide': (s) => `The neckline can begin ${s.len('most')} farther out at most, not ${s.len('wanted')}.`,
+  'centre-is-fold': (s) =>
+    `The centre of “${s.text('piece')}” is a fold: there is no seam to pin out. Use the shoulders.`,
+  'band-not-found': () => 'There is no band among the pieces.',
+  'band-too-narrow': (s) => `The band can lose ${s.len('most')} at most, not ${s.len('wanted')}.`,
+  'edge-not-found': () => 'No piece has such an edge.',
+  'nothing-to-follow': () => 'There is nothing that would have to follow.',
+  'cap-cannot-follow': (s) =>
+    `The cap would have to change by ${s.len('by')}, more than its height allows. Change the armhole less, or the sleeve’s width.`,
   'worker-crashed': () =>
     'The drawing stopped and was started again. Nothing is lost; the last change is tried once more.',
   'worker-slow': () => 'The drawing took too long and was stopped. Make the last change smaller, or undo it.',

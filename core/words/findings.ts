@@ -37,4 +37,16 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
     `The ${s.text('role') || 'armhole'} is ${s.signed('by')} different; what is sewn to it would no longer fit.`,
   'dart-tip-too-near': (s) =>
     `The ${s.text('dart')} dart ends ${s.len('by')} from the bust point. Bring the tip back, or the point will show.`,
+  'length-not-held': (s) =>
+    `The ${s.text('role')} should have kept its length and is ${s.signed('by')} different. Undo this step, or make it smaller.`,
+  'piece-must-follow': (s) =>
+    `${s.text('name')} has to follow: its seam (${s.text('kind')}) is ${s.len('second')} against ${s.len('first')}, and nothing has been done to it yet.`,
+  'swayback-large': (s) =>
+    `${s.len('by')} at the centre back is much for a swayback. The back is likely too long as well: shorten all round first, and fold out what is left.`,
+  'cap-follows': (s) =>
+    `The armholes together are ${s.signed('by')} different: the sleeve cap has to change by as much.`,
+  'band-follows': (s) => `The neckline is ${s.signed('by')} different: the band has to follow.`,
+  'halves-differ': (s) =>
+    `Left and right of ${s.text('name')} miss each other by ${s.len('by')} at the centre. Draw the hem or neck across from one half to the other.`,
+  'height-guess': () => 'This comes from the height alone. A measured side or back length beats it.',
 };

@@ -1,5 +1,15 @@
 import type { BodyProblemCode } from '../fit/index.ts';
-import type { Sentence } from './say.ts';
+import type { MeasurementKey } from '../pattern/index.ts';
+import { MEASUREMENT_WORDS } from './measurements.ts';
+import type { Sentence, Speaker } from './say.ts';
+
+const name = (s: Speaker): string => MEASUREMENT_WORDS[s.text('key') as MeasurementKey].name;
+const SHARES: Readonly<Record<string, string>> = { '0.25': ' → ÷ 4', '0.5': ' → ÷ 2' };
+/** Each piece's share, where the whole difference is not one piece's. */
+const shared = (s: Speaker): string => {
+  const sign = SHARES[s.text('share')];
+  return sign ? `${sign} = ${s.signed('each')} each piece` : '';
+};
 
 /** Why this size, why this amount. */
 export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
@@ -23,6 +33,16 @@ export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
   'amount.why.knit': () => 'Stretch gives part of the difference, so only a share is spread.',
   'amount.why.whole': () => 'Nothing else can be computed.',
   'amount.why.nothing': () => 'Full bust and high bust are needed for the sum.',
+  'fit.length': (s) =>
+    `${name(s)}: ${s.len('body')} measured − ${s.len('pattern')} on the pattern = ${s.signed('by')}${shared(s)}.`,
+  'fit.girth': (s) =>
+    `${name(s)}: ${s.len('body')} + ${s.len('ease')} ease = ${s.len('wanted')} wanted − ${s.len('pattern')} on the pattern = ${s.signed('by')}${shared(s)}.`,
+  'fit.height': (s) =>
+    `${s.len('body')} tall − ${s.len('pattern')} drafted = ${s.signed('by')}; a quarter to a half of it lies in the bodice: ${s.signed('each')} to begin with. A measured side or back beats it.`,
+  'fit.sizes': (s) =>
+    `Waist ${s.len('body')} asks for size ${s.text('waistSize')}, hip ${s.len('hip')} for size ${s.text('hipSize')}; the bust is in size ${s.text('size')}.`,
+  'plan.meets': (s) =>
+    `Changes the same as ${s.text('first')} (${s.text('places')}): it works on what that step has left.`,
   'verdict.none': (s) => `${s.signed('total')} over the whole front: leave the bust as it is.`,
   'verdict.optional': (s) =>
     `${s.signed('total')} over the whole front: worth it when the style is fitted or drag lines show.`,

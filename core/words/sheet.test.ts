@@ -11,7 +11,8 @@ const inch: Units = { unit: 'in', fraction: 16 };
 /** The first step of a plan of one alteration on a sample, carried out. */
 function step(alteration: string, on: string, values: object, more: object = {}): DraftStep {
   const s = stepSchema.parse({ id: 's', alteration, revision: 1, school: 'own', values, ...more });
-  const pattern = samplePattern(on as SampleId, ['4']);
+  // Grading runs on the nest: it needs the other sizes too.
+  const pattern = samplePattern(on as SampleId, ['4', '5', '6']);
   const d = draft({
     job: { size: '4', sizeMethod: 'highBust', steps: [s] },
     wearer: { sets: [], bustEase: null },

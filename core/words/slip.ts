@@ -27,7 +27,8 @@ export function stepAmount(step: Pick<DraftStep, 'step' | 'total' | 'values'>, {
   if (amount === null) return '';
   const key = alterationById(step.step.alteration)?.amount;
   const over = ALTERATION_WORDS[step.step.alteration]?.over ?? '';
-  const signed = key === 'total' || key === 'by';
+  const param = alterationById(step.step.alteration)?.params.find((p) => p.key === key);
+  const signed = key === 'total' || (param?.kind === 'length' && param.signed === true);
   const text =
     key === 'share' ? `${Math.round(amount * 100)} %` : formatLength(amount, unit, { fraction, sign: signed });
   return [text, over].filter(Boolean).join(' ');

@@ -1,5 +1,9 @@
+import { BACK_STEPS } from './stepsBack.ts';
 import { DART_STEPS } from './stepsDarts.ts';
+import { LENGTH_STEPS } from './stepsLength.ts';
+import { NECK_STEPS } from './stepsNeck.ts';
 import { PRINCESS_STEPS } from './stepsPrincess.ts';
+import { SHOULDER_STEPS } from './stepsShoulder.ts';
 import type { Sentence, Speaker } from './say.ts';
 
 const HINGES: Readonly<Record<string, string>> = {
@@ -88,6 +92,10 @@ export const STEP_WORDS: Readonly<Record<string, Sentence>> = {
     'Walk the front side seam along the back, darts closed: lengths and notches must meet. Armhole or raglan, shoulder and neck are as long as before.',
   ...DART_STEPS,
   ...PRINCESS_STEPS,
+  ...SHOULDER_STEPS,
+  ...BACK_STEPS,
+  ...LENGTH_STEPS,
+  ...NECK_STEPS,
 };
 
 export const STAGE_WORDS: Readonly<Record<string, { readonly name: string; readonly lapName?: string }>> = {

@@ -14,10 +14,12 @@ export function adopt(draft: Draft, pattern: Pattern): Draft {
     ...draft,
     original: own,
     pieces: back(draft.pieces),
-    steps: draft.steps.map((s) =>
-      s.outcome.ok
-        ? { ...s, outcome: { ok: true, value: { ...s.outcome.value, pieces: back(s.outcome.value.pieces) } } }
-        : s,
-    ),
+    steps: draft.steps.map((s) => ({
+      ...s,
+      before: back(s.before),
+      outcome: s.outcome.ok
+        ? { ok: true, value: { ...s.outcome.value, pieces: back(s.outcome.value.pieces) } }
+        : s.outcome,
+    })),
   };
 }

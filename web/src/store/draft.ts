@@ -13,12 +13,5 @@ interface DraftState {
 export const useDraft = create<DraftState>(() => ({ jobId: null, draft: null, pattern: null, trouble: null }));
 
 /** The pieces before a step: what the carried-out steps before it made of them; after all steps for none. */
-export function piecesBefore(draft: Draft, step: string | null): readonly Piece[] {
-  let pieces = draft.original;
-  if (step === null) return draft.pieces;
-  for (const s of draft.steps) {
-    if (s.step.id === step) break;
-    if (s.step.on && s.outcome.ok) pieces = s.outcome.value.pieces;
-  }
-  return pieces;
-}
+export const piecesBefore = (draft: Draft, step: string | null): readonly Piece[] =>
+  draft.steps.find((s) => s.step.id === step)?.before ?? draft.pieces;

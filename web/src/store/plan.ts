@@ -1,11 +1,19 @@
 import { alterationById } from '@ample/core/alterations';
-import type { Step } from '@ample/core/formats';
+import { inOrder, insertAt } from '@ample/core/draft';
+import type { Job, Step } from '@ample/core/formats';
 import { planStep } from '@ample/samples';
 import { editJob, editStep } from './job.ts';
 
-/** Adds a step at the end of the plan; its id is new. */
-export const addStep = (alteration: string): void =>
-  editJob((j) => ({ ...j, steps: [...j.steps, planStep(freshStepId(), alteration)] }));
+/** Adds a step where it belongs in the order of work; its id is new. */
+export const addStep = (alteration: string, values: Step['values'] = {}): void =>
+  editJob((j) => {
+    const at = insertAt(j.steps, alteration, j.order);
+    const step = planStep(freshStepId(), alteration, values);
+    return { ...j, steps: [...j.steps.slice(0, at), step, ...j.steps.slice(at)] };
+  });
+/** The whole plan put in the order of work. */
+export const sortPlan = (order: Job['order']): void =>
+  editJob((j) => ({ ...j, order, steps: [...inOrder(j.steps, order)] }));
 export const freshStepId = (): string => `s-${crypto.randomUUID().slice(0, 8)}`;
 
 /** The same step by another alteration: keeps the amount and what the other knows too. */

@@ -60,6 +60,26 @@ export function MatView({ job, original, before, active, stage }: Props) {
     const o = offsetOf(piece.id);
     viewport.show({ minX: b.minX + o.x, minY: b.minY + o.y, maxX: b.maxX + o.x, maxY: b.maxY + o.y });
   };
+  // A step opens with what it touches in view; the whole mat is one key away.
+  const touchedKey = run?.changes.map((c) => c.piece).join() ?? '';
+  useEffect(() => {
+    const boxes = original
+      .filter((p) => touchedKey.split(',').includes(p.id))
+      .map((p) => {
+        const { bounds: b } = drawPiece(p);
+        const o = offsetOf(p.id);
+        return { minX: b.minX + o.x - 30, minY: b.minY + o.y - 30, maxX: b.maxX + o.x + 30, maxY: b.maxY + o.y + 75 };
+      });
+    if (boxes.length === 0 || boxes.length === original.length) return;
+    const box = boxes.reduce((a, b) => ({
+      minX: Math.min(a.minX, b.minX),
+      minY: Math.min(a.minY, b.minY),
+      maxX: Math.max(a.maxX, b.maxX),
+      maxY: Math.max(a.maxY, b.maxY),
+    }));
+    viewport.fit(box);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only when another step is opened, not while it changes
+  }, [touchedKey, active?.step.id]);
   const frame = run?.frames[motion.stage];
   const frameOf = (id: string): PieceFrame | undefined =>
     compare ? undefined : frame?.pieces.find((f) => f.piece.id === id);
@@ -132,7 +152,7 @@ export function MatView({ job, original, before, active, stage }: Props) {
       <div className="absolute top-2 right-2 flex w-[66px] flex-col gap-1 [&>button]:justify-center">
         <Tool name="Nearer" keys="+" onClick={viewport.nearer} icon={Plus} />
         <Tool name="Farther" keys="−" onClick={viewport.farther} icon={Minus} />
-        <Tool name="All in view" keys="0" onClick={viewport.fit} icon={Scan} />
+        <Tool name="All in view" keys="0" onClick={() => viewport.fit()} icon={Scan} />
         {main && (
           <Tool name={`Zoom to ${main.name}`} keys="double click" onClick={() => zoomTo(main)} icon={Maximize2} />
         )}

@@ -1,6 +1,7 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { STAGES, type Run } from '@ample/core/alterations';
 import { sayFinding, sayStep, STAGE_WORDS } from '@ample/core/words';
+import { nextStage } from './stages.ts';
 import { useUnits } from '../store/prefs.ts';
 
 interface Props {
@@ -45,8 +46,8 @@ export function StageStrip({ run, stage, onStage }: Props) {
       <div className="flex items-stretch border-t border-line">
         <button
           className="btn btn-plain !min-h-[52px]"
-          onClick={() => onStage(Math.max(0, stage - 1))}
-          disabled={stage === 0}
+          onClick={() => onStage(nextStage(run, stage, -1))}
+          disabled={nextStage(run, stage, -1) === stage}
           title="Back a stage (B)"
         >
           <ChevronLeft size={22} aria-hidden="true" />
@@ -56,7 +57,7 @@ export function StageStrip({ run, stage, onStage }: Props) {
           {STAGES.map((s, i) => (
             <li key={s} className="min-w-0 flex-1 border-l border-line">
               <button
-                className={`flex h-full w-full items-center justify-center gap-1.5 px-1 focus-visible:-outline-offset-4 ${i === stage ? 'bg-ink text-white' : i < stage ? 'bg-tissue' : 'bg-white'}`}
+                className={`flex h-full w-full items-center justify-center gap-1.5 px-1 focus-visible:-outline-offset-4 ${i === stage ? 'bg-ink text-white' : i < stage ? 'bg-tissue' : 'bg-white'} ${run.frames[i]?.messages.length === 0 && i !== stage ? 'text-quiet' : ''}`}
                 aria-current={i === stage ? 'step' : undefined}
                 onClick={() => onStage(i)}
               >
@@ -70,8 +71,8 @@ export function StageStrip({ run, stage, onStage }: Props) {
         </ol>
         <button
           className="btn btn-plain !min-h-[52px] border-l !border-l-line"
-          onClick={() => onStage(Math.min(STAGES.length - 1, stage + 1))}
-          disabled={stage === STAGES.length - 1}
+          onClick={() => onStage(nextStage(run, stage, 1))}
+          disabled={nextStage(run, stage, 1) === stage}
           title="Next stage (N)"
         >
           <span>Next</span>

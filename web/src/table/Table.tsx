@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { STAGES } from '@ample/core/alterations';
 import { piecesBefore, useDraft } from '../store/draft.ts';
 import { MatView } from './MatView.tsx';
 import { Slips } from './Slips.tsx';
 import { StageStrip } from './StageStrip.tsx';
+import { nextStage } from './stages.ts';
 import { WorkingsPanel } from './WorkingsPanel.tsx';
 
 export function Table() {
@@ -14,17 +14,18 @@ export function Table() {
   const wanted = search.get('step');
   const active =
     draft?.steps.find((s) => s.step.id === wanted) ?? draft?.steps.find((s) => s.step.on) ?? draft?.steps[0] ?? null;
+  const run = active?.outcome.ok ? active.outcome.value : null;
   const [stage, setStage] = useState(0);
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || e.altKey || (e.target as Element).matches('input, select, textarea')) return;
       const key = e.key.toLowerCase();
-      if (key === 'n') setStage((s) => Math.min(STAGES.length - 1, s + 1));
-      if (key === 'b') setStage((s) => Math.max(0, s - 1));
+      if (key === 'n') setStage((s) => nextStage(run, s, 1));
+      if (key === 'b') setStage((s) => nextStage(run, s, -1));
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  }, [run]);
   if (!draft) return <main className="p-6">Laying out the paper…</main>;
   if (draft.original.length === 0)
     return (
@@ -36,7 +37,6 @@ export function Table() {
         </Link>
       </main>
     );
-  const run = active?.outcome.ok ? active.outcome.value : null;
   const open = (id: string) => {
     setSearch({ step: id }, { replace: true });
     setStage(0);

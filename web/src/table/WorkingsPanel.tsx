@@ -1,19 +1,14 @@
 import { Link, useParams } from 'react-router';
-import { alterationById, type Param } from '@ample/core/alterations';
+import { alterationById } from '@ample/core/alterations';
 import type { Draft, DraftStep } from '@ample/core/draft';
-import {
-  ALTERATION_WORDS,
-  CHOICE_WORDS,
-  DART_WORDS,
-  PARAM_WORDS,
-  SCHOOL_WORDS,
-  sayFinding,
-  sayRefusal,
-  stepName,
-} from '@ample/core/words';
-import { setOwnTotal, setValue, editStep, useJob } from '../store/job.ts';
+import { ALTERATION_WORDS, DART_WORDS, SCHOOL_WORDS, sayFinding, sayRefusal, stepName } from '@ample/core/words';
+import { setOwnTotal, editStep, useJob } from '../store/job.ts';
+import { ParamField } from './ParamField.tsx';
 import { useUnits } from '../store/prefs.ts';
 import { AmountSum } from '../ui/AmountSum.tsx';
+import { FindingFix } from '../ui/FindingFix.tsx';
+import { FitSum } from '../ui/FitSum.tsx';
+import { SideChoice } from '../ui/SideChoice.tsx';
 import { WaysOn } from '../ui/WaysOn.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { Length, Notice } from '../ui/parts.tsx';
@@ -52,7 +47,8 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
       {!counted && (
         <div className="mb-3">
           <h2>{stepName(active)}</h2>
-          <p className="text-sm">{ALTERATION_WORDS[step.alteration]?.about}</p>
+          <p className="mb-2 text-sm">{ALTERATION_WORDS[step.alteration]?.about}</p>
+          <FitSum step={step} fit={active.fit} amount={definition?.amount ?? null} />
         </div>
       )}
       {counted && (
@@ -124,108 +120,26 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
             <ParamField key={p.key} param={p} step={active} value={values[p.key] ?? p.initial} draft={draft} />
           ))}
       </div>
+      <div className="mt-3">
+        <SideChoice step={step} />
+        {step.side !== 'both' && (
+          <p className="mt-1 text-sm">
+            Only the {step.side} half is altered: the piece is cut once for each side, or whole where it lay on the
+            fold.
+          </p>
+        )}
+      </div>
       {run && run.findings.length > 0 && (
         <div className="mt-4 space-y-2">
           <h2 className="!text-base">To look at</h2>
           {run.findings.map((f, i) => (
             <Notice key={`${f.code}${i}`} grade={f.grade}>
               {sayFinding(f, units)}
+              <FindingFix finding={f} draft={draft} />
             </Notice>
           ))}
         </div>
       )}
     </aside>
-  );
-}
-
-interface FieldProps {
-  readonly param: Param;
-  readonly step: DraftStep;
-  readonly value: unknown;
-  readonly draft: Draft;
-}
-
-function ParamField({ param, step, value }: FieldProps) {
-  const id = step.step.id;
-  const label = PARAM_WORDS[param.key] ?? param.key;
-  if (param.kind === 'length')
-    return (
-      <LengthField
-        label={label}
-        value={typeof value === 'number' ? value : param.initial}
-        steps
-        signed={param.signed === true}
-        min={param.min}
-        max={param.max}
-        width="w-full"
-        onCommit={(v) => v !== null && setValue(id, param.key, v)}
-      />
-    );
-  if (param.kind === 'choice')
-    return (
-      <label className="block">
-        <span className="mb-1 block text-sm">{label}</span>
-        <select
-          className="field w-full"
-          value={String(value)}
-          onChange={(e) => setValue(id, param.key, e.target.value)}
-        >
-          {param.options.map((o) => (
-            <option key={o} value={o}>
-              {CHOICE_WORDS[`${param.key}.${o}`] ?? o}
-            </option>
-          ))}
-        </select>
-      </label>
-    );
-  if (param.kind === 'share') {
-    const share = typeof value === 'number' ? value : param.initial;
-    return (
-      <label className="block">
-        <span className="mb-1 block text-sm">
-          {label}: <span className="num">{Math.round(share * 100)} %</span>
-        </span>
-        <input
-          type="range"
-          className="h-10 w-full accent-carbon"
-          min={param.min}
-          max={param.max}
-          step={0.01}
-          value={share}
-          onChange={(e) => setValue(id, param.key, Number(e.target.value))}
-        />
-      </label>
-    );
-  }
-  const marked = step.outcome.ok ? step.outcome.value.grips.find((g) => g.key === param.key)?.at : undefined;
-  const point = value !== null && typeof value === 'object' ? (value as { x: number; y: number }) : (marked ?? null);
-  if (!point) return null;
-  return (
-    <fieldset>
-      <legend className="mb-1 text-sm">{label}, from the centre front and the neck</legend>
-      <div className="flex gap-2">
-        <LengthField
-          label={`${label} across`}
-          bare
-          steps
-          value={point.x}
-          width="w-1/2"
-          onCommit={(x) => x !== null && setValue(id, param.key, { ...point, x })}
-        />
-        <LengthField
-          label={`${label} down`}
-          bare
-          steps
-          value={point.y}
-          width="w-1/2"
-          onCommit={(y) => y !== null && setValue(id, param.key, { ...point, y })}
-        />
-      </div>
-      {value !== null && (
-        <button className="btn mt-2" onClick={() => setValue(id, param.key, null)}>
-          {param.key === 'bustPoint' ? 'Back to the measured one' : 'Back to the seam and share'}
-        </button>
-      )}
-    </fieldset>
   );
 }

@@ -10,27 +10,45 @@ export interface MatLayout {
   readonly mat: Box;
 }
 
+/** How much wider than high the mat should come out, as a screen is. */
+const SHAPE = 1.7;
+
 /**
- * Where each piece lies before anyone moves it: side by side by the untouched outlines, so that nothing jumps
- * while an amount changes. What a piece was divided into lies to the right of all.
+ * Where each piece lies before anyone moves it: in rows by the untouched outlines, so that nothing jumps while an
+ * amount changes. What a piece was divided into lies last of all.
  */
 export function layOut(original: readonly Piece[], born: readonly Piece[]): MatLayout {
+  const boxes = [...original, ...born].map((piece) => ({ piece, b: drawPiece(piece).bounds }));
+  const widths = boxes.map(({ b }) => b.maxX - b.minX + GAP);
+  const whole = widths.reduce((n, w) => n + w, 0);
+  const tallest = Math.max(0, ...boxes.map(({ b }) => b.maxY - b.minY + GAP));
+  // As few rows as keep the mat no wider than the screen is for its height.
+  const rows = Math.max(1, Math.round(Math.sqrt(whole / (SHAPE * tallest || 1))));
+  const most = Math.max(...widths, whole / rows);
   let x = MARGIN;
-  let bottom = 0;
+  let y = MARGIN;
+  let row = 0;
+  let right = 0;
   const at: Record<string, Point> = {};
-  for (const piece of [...original, ...born]) {
-    const { bounds: b } = drawPiece(piece);
-    at[piece.id] = { x: x - b.minX, y: MARGIN - b.minY };
-    x += b.maxX - b.minX + GAP;
-    bottom = Math.max(bottom, b.maxY - b.minY);
+  for (const { piece, b } of boxes) {
+    const width = b.maxX - b.minX;
+    if (x > MARGIN && x + width > most + MARGIN + GAP) {
+      x = MARGIN;
+      y += row + GAP;
+      row = 0;
+    }
+    at[piece.id] = { x: x - b.minX, y: y - b.minY };
+    x += width + GAP;
+    right = Math.max(right, x);
+    row = Math.max(row, b.maxY - b.minY);
   }
   return {
     at,
     mat: {
       minX: 0,
       minY: 0,
-      maxX: Math.max(300, Math.ceil((x - GAP + MARGIN + 25) / 50) * 50),
-      maxY: Math.max(300, Math.ceil((bottom + 2 * MARGIN + 100) / 50) * 50),
+      maxX: Math.max(300, Math.ceil((right - GAP + MARGIN + 25) / 50) * 50),
+      maxY: Math.max(300, Math.ceil((y + row + MARGIN + 100) / 50) * 50),
     },
   };
 }

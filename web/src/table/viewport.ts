@@ -1,6 +1,6 @@
 import { select } from 'd3-selection';
 import { zoom, zoomIdentity, type ZoomBehavior } from 'd3-zoom';
-import { useCallback, useEffect, useLayoutEffect, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import type { Box, Point } from '@ample/core/geometry';
 
 export interface View {
@@ -12,7 +12,8 @@ export interface View {
 export interface Viewport {
   readonly svg: RefObject<SVGSVGElement | null>;
   readonly view: View;
-  readonly fit: () => void;
+  /** Everything, or a part of the mat, in view; what was put in view stays so when the window changes. */
+  readonly fit: (part?: Box) => void;
   /** Brings a part of the mat as near as it fits. */
   readonly show: (box: Box) => void;
   readonly nearer: () => void;
@@ -30,20 +31,32 @@ export function useViewport(content: Box): Viewport {
   const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
   const [view, setView] = useState<View>({ x: 0, y: 0, k: 1 });
   const at = useRef(view);
-  const { minX, minY, maxX, maxY } = content;
+  const whole = useMemo(
+    () => ({ minX: content.minX, minY: content.minY, maxX: content.maxX, maxY: content.maxY }),
+    [content.minX, content.minY, content.maxX, content.maxY],
+  );
 
-  const fit = useCallback(() => {
+  const part = useRef<Box | null>(null);
+  const refit = useCallback(() => {
+    const { minX, minY, maxX, maxY } = part.current ?? whole;
     const el = svg.current;
     if (!el || !behaviour.current) return;
-    const { width: whole, height } = el.getBoundingClientRect();
+    const { width: across, height } = el.getBoundingClientRect();
     // The tools keep a strip of their own at the right.
-    const width = whole - TOOLS;
+    const width = across - TOOLS;
     if (width <= 0 || height === 0) return;
     const k = Math.min(width / (maxX - minX), height / (maxY - minY));
     const x = (width - (maxX - minX) * k) / 2 - minX * k;
     const y = (height - (maxY - minY) * k) / 2 - minY * k;
     select(el).call(behaviour.current.transform, zoomIdentity.translate(x, y).scale(k));
-  }, [minX, minY, maxX, maxY]);
+  }, [whole]);
+  const fit = useCallback(
+    (box?: Box) => {
+      part.current = box ?? null;
+      refit();
+    },
+    [refit],
+  );
 
   useLayoutEffect(() => {
     const el = svg.current;
@@ -70,11 +83,11 @@ export function useViewport(content: Box): Viewport {
   useEffect(() => {
     const el = svg.current;
     if (!el) return;
-    fit();
-    const watch = new ResizeObserver(fit);
+    refit();
+    const watch = new ResizeObserver(refit);
     watch.observe(el);
     return () => watch.disconnect();
-  }, [fit]);
+  }, [refit]);
 
   const show = useCallback((box: Box) => {
     const el = svg.current;

@@ -66,10 +66,10 @@ describe('which one is right', () => {
 
   it('adds what these pieces allow, and no second bust', () => {
     const d = planned('ebb', 'full-bust-raglan', 40);
-    const { rerender } = render(<AddStep pieces={d.original} hasBust />);
+    const { rerender } = render(<AddStep pieces={d.original} seams={[]} hasBust />);
     expect(screen.queryByRole('button', { name: /Full bust/ })).toBeNull();
     expect(screen.queryByRole('button', { name: 'Dart in two' })).toBeNull();
-    rerender(<AddStep pieces={d.pieces} hasBust />);
+    rerender(<AddStep pieces={d.pieces} seams={[]} hasBust />);
     fireEvent.click(screen.getByRole('button', { name: 'Dart in two' }));
     expect(steps()).toEqual(['full-bust-raglan', 'dart-split']);
   });

@@ -1,6 +1,6 @@
-import { propose, type Proposal } from '@ample/core/alterations';
-import type { Piece } from '@ample/core/pattern';
-import { ALTERATION_WORDS, sayWhy } from '@ample/core/words';
+import { FAMILIES, propose, type Proposal } from '@ample/core/alterations';
+import type { Piece, Seam } from '@ample/core/pattern';
+import { ALTERATION_WORDS, FAMILY_WORDS, sayWhy } from '@ample/core/words';
 import { addStep, swapAlteration } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 
@@ -90,30 +90,49 @@ function Lacks({ proposal }: { readonly proposal: Proposal }) {
   );
 }
 
-/** What else may be added to the plan: dart work that these pieces allow. */
-export function AddStep({ pieces, hasBust }: { readonly pieces: readonly Piece[]; readonly hasBust: boolean }) {
-  const bust = propose(pieces, 'bust').find((p) => p.grade !== 'no');
-  const darts = propose(pieces, 'dart').filter((p) => p.grade !== 'no');
-  if (darts.length === 0 && (hasBust || !bust)) return null;
+/** What else may be added to the plan, family by family in the order of work; what these pieces do not allow is left out. */
+export function AddStep({
+  pieces,
+  seams,
+  hasBust,
+}: {
+  readonly pieces: readonly Piece[];
+  readonly seams: readonly Seam[];
+  readonly hasBust: boolean;
+}) {
+  const families = FAMILIES.map((family) => {
+    const able = propose(pieces, family, seams).filter((p) => p.grade !== 'no');
+    // The bust is one step; its other ways are on its slip.
+    return { family, able: family === 'bust' ? (hasBust ? [] : able.slice(0, 1)) : able };
+  }).filter((f) => f.able.length > 0);
+  if (families.length === 0) return null;
   return (
     <section className="sheet p-4" aria-label="Add to the plan">
       <h2 className="mb-2">Add to the plan</h2>
-      <ul className="grid gap-2 min-[700px]:grid-cols-2 min-[1150px]:grid-cols-3">
-        {!hasBust && bust && <Offer id={bust.id} />}
-        {darts.map((p) => (
-          <Offer key={p.id} id={p.id} />
-        ))}
-      </ul>
+      {families.map(({ family, able }) => (
+        <details key={family} className="border-t border-line">
+          <summary className="min-h-[44px] cursor-pointer py-2.5 font-head font-semibold">
+            {FAMILY_WORDS[family]}
+            <span className="ml-2 font-sans text-sm font-normal text-quiet">{able.length}</span>
+          </summary>
+          <ul className="mb-3 grid gap-2 min-[700px]:grid-cols-2 min-[1150px]:grid-cols-3">
+            {able.map((p) => (
+              <Offer key={p.id} id={p.id} />
+            ))}
+          </ul>
+        </details>
+      ))}
     </section>
   );
 }
 
 function Offer({ id }: { readonly id: string }) {
   const words = ALTERATION_WORDS[id];
+  const name = words && words.lapName !== words.name ? `${words.name} · ${words.lapName}` : words?.name;
   return (
     <li className="flex flex-col border border-line p-3">
-      <button className="btn mb-1 self-start" onClick={() => addStep(id)}>
-        {words?.name}
+      <button className="btn mb-1 self-start text-left" onClick={() => addStep(id)}>
+        {name}
       </button>
       <span className="text-sm">{words?.about}</span>
     </li>

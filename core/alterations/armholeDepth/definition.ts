@@ -1,0 +1,163 @@
+import { add, distance, endOf, pathLength, scale, sub, unit, type Point } from '../../geometry/index.ts';
+import { edgesWithRole, requireEdge, type Edge, type Piece } from '../../pattern/index.ts';
+import { edgeAfter, edgeBefore, moveCorner, type CapGoal } from '../../truing/index.ts';
+import { ok, refuse, type Result } from '../../units/index.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
+import { define, difference, held, length, tenth } from '../kit/define.ts';
+import { numberOf } from '../values.ts';
+
+interface Underarm {
+  readonly piece: Piece;
+  /** The curve that ends at the underarm: armhole or cap, and the seam below it. */
+  readonly curve: Edge;
+  readonly seam: Edge;
+  readonly at: Point;
+  /** Down the seam, and out of the piece. */
+  readonly down: Point;
+  readonly out: 1 | -1;
+}
+
+/** Every place where an armhole or a cap comes down to the underarm. */
+function underarms(pieces: readonly Piece[]): readonly Underarm[] {
+  return pieces.flatMap((piece) =>
+    [...edgesWithRole(piece, 'armhole'), ...edgesWithRole(piece, 'cap')].flatMap((curve): readonly Underarm[] => {
+      const beside = [edgeBefore(piece, curve.id), edgeAfter(piece, curve.id)].map((id) => requireEdge(piece, id));
+      const seam = beside.find((e) => e.role === 'side' || e.role === 'underarm');
+      if (!seam) return [];
+      const at = seam === beside[1] ? endOf(curve.path) : curve.path.start;
+      const far = distance(seam.path.start, at) < 1e-3 ? endOf(seam.path) : seam.path.start;
+      const middle = (Math.min(...xs(piece)) + Math.max(...xs(piece))) / 2;
+      return [{ piece, curve, seam, at, down: unit(sub(far, at)), out: at.x > middle ? 1 : -1 }];
+    }),
+  );
+}
+const xs = (piece: Piece): readonly number[] => piece.edges.map((e) => e.path.start.x);
+
+/** From the underarm to the notch, along the curve: what is drawn again. */
+function reachOf({ piece, curve, at }: Underarm): number {
+  const size = pathLength(curve.path);
+  const fromStart = distance(curve.path.start, at) < 1e-3;
+  const notch = piece.marks.find((m) => m.kind === 'notch' && m.edge === curve.id);
+  const reach = notch?.kind === 'notch' ? (fromStart ? notch.at : size - notch.at) : size * 0.5;
+  return Math.max(20, reach);
+}
+
+/** Cap edges to be as long as the new armholes and their ease ask: blended alike they are nearly so already. */
+function capGoal(
+  context: Context,
+  found: readonly Underarm[],
+  target: (u: Underarm) => Point,
+): { readonly sleeve: string; readonly goal: CapGoal } | null {
+  const goal: Record<string, number> = {};
+  let sleeve: string | null = null;
+  for (const seam of context.seams.filter((s) => s.kind === 'armhole')) {
+    const arm = found.find((u) => u.piece.id === seam.first.piece && seam.first.edges.includes(u.curve.id));
+    const cap = found.find((u) => u.piece.id === seam.second.piece && seam.second.edges.includes(u.curve.id));
+    if (!arm || !cap || cap.curve.role !== 'cap' || seam.first.edges.length > 1) return null;
+    const curveFirst = edgeAfter(arm.piece, arm.curve.id) === arm.seam.id;
+    const reach = reachOf(arm);
+    const moved = moveCorner(
+      arm.piece,
+      curveFirst ? arm.seam.id : arm.curve.id,
+      target(arm),
+      curveFirst ? { first: reach } : { second: reach },
+    );
+    goal[cap.curve.id] = pathLength(requireEdge(moved, arm.curve.id).path) + seam.ease;
+    sleeve = cap.piece.id;
+  }
+  return sleeve && Object.keys(goal).length === 2 ? { sleeve, goal } : null;
+}
+
+function plan(context: Context, values: Values): Result<Program> {
+  const found = underarms(context.pieces);
+  const [first] = found;
+  if (!first) return refuse('armhole-missing', { piece: context.pieces[0]?.name ?? '' });
+  const by = numberOf(values, 'by');
+  const out = numberOf(values, 'out');
+  if (by === 0 && out === 0) return refuse('no-amount', { what: 'by' });
+  const data = { by: Math.abs(by), out: Math.abs(out) };
+  const say = (code: string): Message => ({ code: `underarm.${code}`, data });
+  const target = (u: Underarm): Point => add(add(u.at, scale(u.down, -by)), { x: u.out * out, y: 0 });
+  const instructions = found.flatMap((u): readonly Instruction[] => {
+    const sleeve = u.curve.role === 'cap';
+    const reach = reachOf(u);
+    const curveFirst = edgeAfter(u.piece, u.curve.id) === u.seam.id;
+    return [
+      {
+        op: 'mark',
+        stage: 'mark',
+        piece: u.piece.id,
+        message: say('mark'),
+        lines: [],
+        points: [{ id: `underarm ${u.piece.id} ${u.curve.id}`, kind: 'target', at: target(u) }],
+      },
+      {
+        op: 'corner',
+        stage: sleeve ? 'match' : 'true',
+        piece: u.piece.id,
+        message: say(sleeve ? 'sleeve' : by > 0 ? 'raise' : by < 0 ? 'lower' : 'out'),
+        edge: curveFirst ? u.seam.id : u.curve.id,
+        to: target(u),
+        reach: curveFirst ? { first: reach } : { second: reach },
+      },
+    ];
+  });
+  const cap = capGoal(context, found, target);
+  return ok({
+    piece: first.piece.id,
+    instructions: [
+      ...instructions,
+      ...(cap
+        ? [{ op: 'fitCap' as const, stage: 'match' as const, piece: cap.sleeve, message: say('cap'), goal: cap.goal }]
+        : []),
+      { op: 'match', stage: 'match', message: say('match'), kinds: ['side', 'armhole', 'other'] },
+    ],
+    grips: [
+      {
+        kind: 'amount',
+        id: 'underarm',
+        key: 'by',
+        piece: first.piece.id,
+        stages: ['mark', 'true', 'match'],
+        at: target(first),
+        from: first.at,
+        axis: scale(first.down, -1),
+        per: 1,
+        min: -40,
+        max: 40,
+      },
+    ],
+  });
+}
+
+/** Ease below the arm, mm. */
+const EASE = 12;
+
+export const armholeDepth: AlterationDefinition = define({
+  id: 'armhole-depth',
+  family: 'neck',
+  params: [length('by', -40, 40, 8, true), length('out', -20, 30, 0, true)],
+  requires: ['armhole', 'side'],
+  refusals: ['armhole-missing', 'no-amount'],
+  examples: [
+    { name: 'raised', on: 'causeway', values: { by: 8 } },
+    { name: 'lowered and built out', on: 'causeway', values: { by: -10, out: 6 } },
+  ],
+  source:
+    'The underarm moved up, down or out and blended into the curve at the notch, alike on front, back and sleeve.',
+  why: 'why.armhole-depth',
+  needs: ({ pieces }) =>
+    underarms(pieces).length > 0 ? ok(true) : refuse('armhole-missing', { piece: pieces[0]?.name ?? '' }),
+  fits: (context) => {
+    const body = context.wearer.napeToUnderarm;
+    const back = context.pieces.find((p) => p.part === 'back');
+    const arm = back ? underarms([back])[0] : undefined;
+    const neck = back ? edgesWithRole(back, 'neck')[0] : undefined;
+    if (body === undefined || !arm || !neck) return null;
+    const nape = Math.max(neck.path.start.y, endOf(neck.path).y);
+    // A deeper body asks for a lower underarm.
+    return difference('napeToUnderarm', body, EASE, arm.at.y - nape, -1, (by) => ({ by: tenth(-by) }));
+  },
+  plan,
+  holds: held({ part: ['front', 'back'], role: 'neck' }, { part: ['front', 'back'], role: 'shoulder' }),
+});

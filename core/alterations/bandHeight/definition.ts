@@ -1,0 +1,88 @@
+import type { Piece } from '../../pattern/index.ts';
+import { ok, refuse, type Result } from '../../units/index.ts';
+import type { AlterationDefinition, Context, Message, Program, Values } from '../contract.ts';
+import { beside, highest, lowest, meetings } from '../kit/across.ts';
+import { define, held, length } from '../kit/define.ts';
+import { numberOf } from '../values.ts';
+
+const bandOf = (context: Pick<Context, 'pieces'>): Result<Piece> => {
+  const piece = context.pieces.find((p) => p.part === 'band');
+  return piece ? ok(piece) : refuse('band-not-found', {});
+};
+
+/** Lapped or spread along the middle line, so that both long edges keep their lengths and shapes. */
+function plan(context: Context, values: Values): Result<Program> {
+  const band = bandOf(context);
+  if (!band.ok) return band;
+  const piece = band.value;
+  const by = numberOf(values, 'by');
+  const top = highest(piece);
+  const height = lowest(piece) - top;
+  if (by < 0 && -by > height - 10) return refuse('band-too-narrow', { wanted: -by, most: Math.max(0, height - 10) });
+  const y = top + height / 2;
+  const met = meetings(piece, y);
+  const [left, right] = [met[0], met.at(-1)];
+  if (!left || !right || met.length < 2) return refuse('line-off-piece', { piece: piece.name, y });
+  const [above, below] = beside(left.at, right.at, 2);
+  const data = { by: Math.abs(by), height, wanted: height + by };
+  const say = (code: string): Message => ({ code: `band.${code}`, data });
+  return ok({
+    piece: piece.id,
+    instructions: [
+      {
+        op: 'mark',
+        stage: 'mark',
+        message: say('mark'),
+        lines: [{ id: 'middle', label: '1', points: [left.at, right.at] }],
+        points: [],
+      },
+      {
+        op: 'slash',
+        stage: 'cut',
+        messages: { cut: say('cut'), open: say(by < 0 ? 'lap' : 'open') },
+        spec: {
+          cuts: [{ id: 'middle', points: [left.at, right.at] }],
+          hinges: [],
+          panels: [
+            { id: 'upper', seed: above, motion: { kind: 'rest' }, stage: 'open' },
+            { id: 'lower', seed: below, motion: { kind: 'shift', by: { x: 0, y: by } }, stage: 'open' },
+          ],
+        },
+        dimensions: [{ id: 'gap', from: left.at, to: { x: left.at.x, y: left.at.y + by }, value: Math.abs(by) }],
+      },
+      { op: 'match', stage: 'match', message: say('match'), kinds: ['neck'] },
+    ],
+    grips: [
+      {
+        kind: 'amount',
+        id: 'gap',
+        key: 'by',
+        piece: piece.id,
+        stages: ['open', 'level', 'dart', 'true', 'match'],
+        at: { x: left.at.x, y: left.at.y + by },
+        from: left.at,
+        axis: { x: 0, y: 1 },
+        per: 1,
+        min: -60,
+        max: 60,
+      },
+    ],
+  });
+}
+
+export const bandHeight: AlterationDefinition = define({
+  id: 'band-height',
+  family: 'neck',
+  params: [length('by', -60, 60, -6, true)],
+  requires: [],
+  refusals: ['band-not-found', 'band-too-narrow', 'line-off-piece'],
+  examples: [
+    { name: 'lower', on: 'causeway-shirt', values: { by: -8 } },
+    { name: 'higher', on: 'causeway-shirt', values: { by: 10 } },
+  ],
+  source: 'Lapped or spread at a middle line; stiff cloth wants a lower stand than cloth that drapes.',
+  why: 'why.band-height',
+  needs: bandOf,
+  plan,
+  holds: held({ part: ['band'], role: 'neck' }),
+});

@@ -1,0 +1,121 @@
+import { endOf, pathLength, pointAt } from '../../geometry/index.ts';
+import { edgesWithRole, requireEdge } from '../../pattern/index.ts';
+import { ok, refuse, type Result } from '../../units/index.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
+import { define, held, length } from '../kit/define.ts';
+import { shoulderPair, type ShoulderOn } from '../kit/shoulder.ts';
+import { BODICE } from '../kit/shoulderFit.ts';
+import { numberOf } from '../values.ts';
+
+/** A place on the neck or armhole, so far from the shoulder seam. */
+function from(on: ShoulderOn, edge: string, by: number) {
+  const path = requireEdge(on.piece, edge).path;
+  const atStart = edge === on.armhole ? on.neckFirst : !on.neckFirst;
+  return pointAt(path, atStart ? by : pathLength(path) - by);
+}
+
+function plan(context: Context, values: Values): Result<Program> {
+  const pair = shoulderPair(context);
+  if (!pair.ok) return pair;
+  const by = numberOf(values, 'by');
+  const neck = numberOf(values, 'neck');
+  if (by === 0 && neck === 0) return refuse('no-amount', { what: 'by' });
+  if (by * neck < 0) return refuse('sliver-crosses', { by, neck });
+  const forward = by + neck > 0;
+  const { front, back } = pair.value;
+  const [giver, taker] = forward ? [front, back] : [back, front];
+  if (giver.edges.length > 1) return refuse('dart-in-sliver', { piece: giver.piece.name });
+  const [n, t] = [Math.abs(neck), Math.abs(by)];
+  const neckSize = pathLength(requireEdge(giver.piece, giver.neck).path);
+  if (n > neckSize / 2) return refuse('sliver-too-wide', { wanted: n, most: neckSize / 2 });
+  const data = { by: t, neck: n };
+  const say = (code: string): Message => ({ code, data });
+  const ends = [from(giver, giver.neck, n), from(giver, giver.armhole, t)];
+  const sleeve = context.pieces.find((p) => edgesWithRole(p, 'cap').length === 2);
+  const [capBack] = sleeve ? edgesWithRole(sleeve, 'cap') : [];
+  const armhole = context.seams.find((s) => s.kind === 'armhole' && s.second.piece === sleeve?.id);
+  const instructions: Instruction[] = [
+    {
+      op: 'mark',
+      stage: 'mark',
+      piece: giver.piece.id,
+      message: say('forward.mark'),
+      lines: [{ id: 'new seam', label: '1', points: ends }],
+      points: [],
+    },
+    {
+      op: 'mark',
+      stage: 'cut',
+      piece: giver.piece.id,
+      message: say(forward ? 'forward.cut' : 'forward.cut.back'),
+      lines: [],
+      points: [],
+    },
+    {
+      op: 'transfer',
+      stage: 'open',
+      piece: giver.piece.id,
+      message: say(forward ? 'forward.join' : 'forward.join.back'),
+      from: { piece: giver.piece.id, edges: giver.edges },
+      to: { piece: taker.piece.id, edges: taker.edges },
+      neck: n,
+      shoulder: t,
+    },
+  ];
+  // The cap's edges run from the back underarm over the top to the front: forward makes its back longer.
+  if (sleeve && capBack && armhole)
+    instructions.push({
+      op: 'joint',
+      stage: 'match',
+      piece: sleeve.id,
+      message: say('forward.cap'),
+      edge: capBack.id,
+      by,
+    });
+  instructions.push({
+    op: 'match',
+    stage: 'match',
+    message: say('forward.match'),
+    kinds: ['shoulder', 'armhole', 'neck'],
+  });
+  const at = ends[1] ?? endOf(requireEdge(giver.piece, giver.armhole).path);
+  return ok({
+    piece: giver.piece.id,
+    instructions,
+    grips: forward
+      ? [
+          {
+            kind: 'amount',
+            id: 'shoulderPoint',
+            key: 'by',
+            piece: front.piece.id,
+            stages: ['mark', 'cut'],
+            at,
+            from: front.shoulderPoint,
+            axis: { x: 0, y: 1 },
+            per: 1,
+            min: 0,
+            max: 30,
+          },
+        ]
+      : [],
+  });
+}
+
+export const forwardShoulder: AlterationDefinition = define({
+  id: 'forward-shoulder',
+  family: 'shoulder',
+  params: [length('by', -25, 30, 10, true), length('neck', -12, 15, 0, true)],
+  requires: ['shoulder', 'armhole', 'neck'],
+  refusals: ['shoulder-seam-missing', 'no-amount', 'sliver-crosses', 'dart-in-sliver', 'sliver-too-wide'],
+  examples: [
+    { name: 'forward', on: 'causeway', values: { by: 10, neck: 3 } },
+    { name: 'backward', on: 'causeway-shirt', values: { by: -8 } },
+  ],
+  source: 'The sliver between the old seam and the new one passes from front to back along the seam, unchanged.',
+  why: 'why.forward-shoulder',
+  needs: shoulderPair,
+  plan,
+  // Both pieces together: what one gives the other takes.
+  holds: held({ part: BODICE, role: 'neck' }, { part: BODICE, role: 'armhole' }),
+});

@@ -1,0 +1,79 @@
+import type { ChartRow, Piece } from '../../pattern/index.ts';
+import { ok, refuse, type Result } from '../../units/index.ts';
+import type { AlterationDefinition, Context, Fit, Program, Values } from '../contract.ts';
+import { choice, define, held } from '../kit/define.ts';
+import { gradeSides } from '../kit/grade.ts';
+import { hipOf, inSize, sidesOf, waistOf } from '../kit/sides.ts';
+import { choiceOf } from '../values.ts';
+
+const sizeOf = (values: Values, key: string): string | null => {
+  const v = values[key];
+  return typeof v === 'string' && v !== '' ? v : null;
+};
+
+function plan(context: Context, values: Values): Result<Program> {
+  const waist = sizeOf(values, 'waistSize') ?? context.size ?? null;
+  const hip = sizeOf(values, 'hipSize') ?? waist;
+  if (!context.nest || context.size === undefined || context.size === null) return refuse('no-nest', {});
+  for (const size of [waist, hip])
+    if (size === null || !context.nest[size]) return refuse('size-not-in-nest', { size: size ?? '' });
+  if (waist === context.size && hip === context.size) return refuse('same-size', { size: context.size });
+  const width = (size: string | null, of: (p: Piece) => number | null) => (piece: Piece) => {
+    const other = size === null ? null : inSize(context, size, piece.id);
+    return other ? of(other) : null;
+  };
+  const data = { from: context.size, waist: waist ?? '', hip: hip ?? '' };
+  return gradeSides(
+    context,
+    { waist: width(waist, waistOf), hip: width(hip, hipOf) },
+    choiceOf(values, 'shape'),
+    (code) => ({ code: `grade.${code}`, data }),
+  );
+}
+
+/** The size whose chart value is nearest; between two, the larger: it is easier to take in than to let out. */
+function sizeFor(chart: readonly ChartRow[], key: 'waist' | 'hip', body: number): string | null {
+  const rows = chart.filter((r) => r.body[key] !== undefined);
+  const at = rows.findIndex((r) => (r.body[key] ?? 0) >= body - 3);
+  return (at < 0 ? rows.at(-1) : rows[at])?.size ?? null;
+}
+
+function fits(context: Context): Fit | null {
+  const { waist, hip } = context.wearer;
+  if (!context.chart || waist === undefined) return null;
+  const waistSize = sizeFor(context.chart, 'waist', waist);
+  const hipSize = hip === undefined ? waistSize : sizeFor(context.chart, 'hip', hip);
+  if (waistSize === null || (waistSize === context.size && hipSize === context.size)) return null;
+  return {
+    values: { waistSize, hipSize },
+    sum: {
+      code: 'fit.sizes',
+      data: { body: waist, hip: hip ?? waist, size: context.size ?? '', waistSize, hipSize: hipSize ?? waistSize },
+    },
+  };
+}
+
+export const gradeBetweenSizes: AlterationDefinition = define({
+  id: 'grade-between-sizes',
+  family: 'width',
+  phase: 'grade',
+  amount: null,
+  params: [
+    { kind: 'size', key: 'waistSize', initial: null },
+    { kind: 'size', key: 'hipSize', initial: null },
+    choice('shape', 'straight', 'curved'),
+  ],
+  requires: ['side'],
+  refusals: ['side-missing', 'no-nest', 'size-not-in-nest', 'same-size', 'nothing-to-grade'],
+  examples: [
+    { name: 'waist and hip larger', on: 'causeway', values: { waistSize: '5', hipSize: '6' } },
+    { name: 'top, hip larger', on: 'causeway-side', values: { waistSize: '4', hipSize: '6', shape: 'curved' } },
+  ],
+  source: 'The side seam drawn on the nest from one size at the bust to another at the waist and another at the hip.',
+  why: 'why.grade-between-sizes',
+  grade: 'best',
+  needs: ({ pieces }) => (sidesOf(pieces).length > 0 ? ok(true) : refuse('side-missing', {})),
+  fits,
+  plan,
+  holds: held({ part: ['front', 'sideFront', 'back', 'sideBack'], role: 'armhole', slack: 1 }),
+});

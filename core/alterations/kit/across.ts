@@ -1,0 +1,51 @@
+import { distance, endOf, intersectPaths, lerp, lengthTo, polyline, type Point } from '../../geometry/index.ts';
+import { edgesWithRole, outlineOf, type Edge, type EdgeRole, type Piece } from '../../pattern/index.ts';
+
+/** Where a level line meets a piece, from the left: the seam line it meets, where, and how far along. */
+export interface Meeting {
+  readonly at: Point;
+  readonly edge: Edge;
+  readonly along: number;
+}
+
+/** Every place where the height `y` crosses the seam line, from left to right. */
+export function meetings(piece: Piece, y: number): readonly Meeting[] {
+  const line = polyline([
+    { x: -10_000, y },
+    { x: 10_000, y },
+  ]);
+  return piece.edges
+    .flatMap((edge) =>
+      intersectPaths(line, edge.path).map((h) => ({ at: h.point, edge, along: lengthTo(edge.path, h.second) })),
+    )
+    .sort((a, b) => a.at.x - b.at.x)
+    .filter((m, i, all) => i === 0 || distance(m.at, all[i - 1]?.at ?? m.at) > 1e-6);
+}
+
+/** The place where the height crosses an edge of one of these roles. */
+export const meetingOn = (piece: Piece, y: number, roles: readonly EdgeRole[]): Meeting | null =>
+  meetings(piece, y).find((m) => roles.includes(m.edge.role)) ?? null;
+
+/** The edge down the middle of the body. */
+export const centreEdge = (piece: Piece): Edge | null =>
+  [...edgesWithRole(piece, 'centreBack'), ...edgesWithRole(piece, 'centreFront')][0] ?? null;
+
+export const lowest = (piece: Piece): number =>
+  outlineOf(piece).segments.reduce((n, s) => Math.max(n, s.to.y), -Infinity);
+export const highest = (piece: Piece): number =>
+  outlineOf(piece).segments.reduce((n, s) => Math.min(n, s.to.y), Infinity);
+
+/** Points just above and just below the middle of a level line, to name the panels by. */
+export const beside = (a: Point, b: Point, by = 3): readonly [Point, Point] => {
+  const m = lerp(a, b, 0.5);
+  return [
+    { x: m.x, y: m.y - by },
+    { x: m.x, y: m.y + by },
+  ];
+};
+
+/** Which end of an edge lies lower. */
+export const lowerEnd = (edge: Edge): Point =>
+  endOf(edge.path).y > edge.path.start.y ? endOf(edge.path) : edge.path.start;
+export const upperEnd = (edge: Edge): Point =>
+  endOf(edge.path).y > edge.path.start.y ? edge.path.start : endOf(edge.path);

@@ -1,0 +1,126 @@
+import { endOf, pathLength, pointAt, solveBetween, type Point } from '../../geometry/index.ts';
+import { edgesWithRole, levelOf, levelWidth, widthAt, type Edge, type Piece } from '../../pattern/index.ts';
+import { widenSquarely, type SideKnot } from '../../truing/index.ts';
+import type { Context, Instruction, Message } from '../contract.ts';
+import { lowerEnd, meetingOn, upperEnd } from './across.ts';
+
+/** A piece with a side seam, seen from its side. */
+export interface SideOn {
+  readonly piece: Piece;
+  /** The lowest part of its side: below a dart's leg where there is one. */
+  readonly edge: Edge;
+  /** +1 where the side lies to the right. */
+  readonly out: 1 | -1;
+  readonly skirt: boolean;
+}
+
+export const SIDED: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack', 'skirtFront', 'skirtBack'];
+const SKIRT: readonly Piece['part'][] = ['skirtFront', 'skirtBack'];
+
+export function sideOn(piece: Piece): SideOn | null {
+  if (!SIDED.includes(piece.part)) return null;
+  const sides = edgesWithRole(piece, 'side');
+  const lowest = sides.reduce<Edge | null>((a, b) => (!a || lowerEnd(b).y > lowerEnd(a).y ? b : a), null);
+  if (!lowest) return null;
+  const middle = piece.edges.reduce((n, e) => n + e.path.start.x, 0) / piece.edges.length;
+  return { piece, edge: lowest, out: upperEnd(lowest).x > middle ? 1 : -1, skirt: SKIRT.includes(piece.part) };
+}
+
+export const sidesOf = (pieces: readonly Piece[]): readonly SideOn[] =>
+  pieces.flatMap((p) => {
+    const side = sideOn(p);
+    return side ? [side] : [];
+  });
+
+/** Arc length from the upper end of the side to a height; null where the side does not reach it. */
+export function alongAt(side: SideOn, y: number): number | null {
+  const met = meetingOn({ ...side.piece, edges: [side.edge] }, y, ['side']);
+  if (!met) return null;
+  const size = pathLength(side.edge.path);
+  return upperEnd(side.edge) === side.edge.path.start ? met.along : size - met.along;
+}
+
+export const sideLength = (side: SideOn): number => pathLength(side.edge.path);
+
+/** The highest notch on the side between two places along it, from its upper end; null where there is none. */
+export function notchAlong(side: SideOn, from: number, to: number): number | null {
+  const size = sideLength(side);
+  const down = upperEnd(side.edge) === side.edge.path.start;
+  const found = side.piece.marks.flatMap((m) =>
+    m.kind === 'notch' && m.edge === side.edge.id ? [down ? m.at : size - m.at] : [],
+  );
+  return found.filter((at) => at > from && at < to).sort((a, b) => a - b)[0] ?? null;
+}
+
+/** Sewn waist of a piece cut there, or its width at the level. */
+export const waistOf = (piece: Piece): number | null => {
+  const width = levelWidth(piece, 'waist');
+  return width.ok ? width.value.width : null;
+};
+export const hipOf = (piece: Piece): number | null => {
+  const level = levelOf(piece, 'hip');
+  if (level) {
+    const width = widthAt(piece, level.y);
+    return width.ok ? width.value.width : null;
+  }
+  const hem = edgesWithRole(piece, 'hem');
+  return hem.length > 0 ? hem.reduce((n, e) => n + pathLength(e.path), 0) : null;
+};
+
+/** Bends of a side at its levels are rounded this far, mm; a curved grade more. */
+export const ROUND = { straight: 25, curved: 80 } as const;
+
+/**
+ * How far a knot must go out for the piece to measure `wanted` by some measure, the other knots as given: widening
+ * turns and stretches what the side meets, so that the amount is found by drawing it.
+ */
+export function solveKnot(
+  side: SideOn,
+  wanted: number,
+  measure: (piece: Piece) => number | null,
+  knots: (by: number) => readonly SideKnot[],
+  round: number,
+): number {
+  const drawn = (by: number): Piece =>
+    widenSquarely(side.piece, side.edge.id, knots(by), { out: side.out, hold: true, round });
+  const off = (by: number): number => (measure(drawn(by)) ?? 0) - wanted;
+  const guess = wanted - (measure(side.piece) ?? wanted);
+  const [low, high] = [guess - 30, guess + 30];
+  return off(low) > 0 === off(high) > 0 ? guess : solveBetween(off, low, high, 1e-8);
+}
+
+/** The side moved by the knots, said once. */
+export const widenStep = (
+  side: SideOn,
+  knots: readonly SideKnot[],
+  message: Message,
+  options: { readonly hold?: boolean; readonly smooth?: number } = {},
+): Instruction => ({
+  op: 'widen',
+  stage: 'true',
+  piece: side.piece.id,
+  message,
+  edge: side.edge.id,
+  knots,
+  out: side.out,
+  hold: options.hold ?? true,
+  ...(options.smooth !== undefined ? { smooth: options.smooth } : {}),
+});
+
+/** A point marked beside the side where it is to run. */
+export const targetAt = (side: SideOn, along: number, by: number): Point => {
+  const down = upperEnd(side.edge) === side.edge.path.start;
+  const size = sideLength(side);
+  const path = side.edge.path;
+  const at = pointOn(path, down ? along : size - along);
+  return { x: at.x + side.out * by, y: at.y };
+};
+const pointOn = (path: Edge['path'], at: number): Point => {
+  const end = endOf(path);
+  if (at <= 0) return path.start;
+  return at >= pathLength(path) ? end : pointAt(path, at);
+};
+
+/** The pieces of the same kind in another size. */
+export const inSize = (context: Context, size: string, id: string): Piece | null =>
+  context.nest?.[size]?.find((p) => p.id === id) ?? null;

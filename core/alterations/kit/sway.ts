@@ -1,0 +1,47 @@
+import { pathLength } from '../../geometry/index.ts';
+import { edgesWithRole, levelOf, type Piece } from '../../pattern/index.ts';
+import { ADVICE, ok, refuse, type Result } from '../../units/index.ts';
+import type { Context, Fit, Instruction } from '../contract.ts';
+import { difference, tenth } from './define.ts';
+import { centreEdge, meetingOn, upperEnd } from './across.ts';
+import { backOf } from './wedge.ts';
+
+/** A one-piece back that runs on below the waist. */
+export function longBack(context: Pick<Context, 'pieces'>): Result<{ readonly piece: Piece; readonly waist: number }> {
+  const back = backOf(context.pieces, ['back']);
+  if (!back.ok) return back;
+  const waist = levelOf(back.value, 'waist');
+  if (!waist || !meetingOn(back.value, waist.y, ['side']) || !meetingOn(back.value, waist.y, ['centreBack']))
+    return refuse('back-ends-at-waist', { piece: back.value.name });
+  return ok({ piece: back.value, waist: waist.y });
+}
+
+/** Neck to waist at the centre back: along the edge to the waist level, or to its end at a waist seam. */
+export function centreBackLength(piece: Piece): number | null {
+  const edge = centreEdge(piece);
+  if (!edge) return null;
+  if (edgesWithRole(piece, 'waist').length > 0) return pathLength(edge.path);
+  const waist = levelOf(piece, 'waist');
+  return waist ? waist.y - upperEnd(edge).y : null;
+}
+
+/** The pattern's neck to waist less the wearer's. Only what is too long asks for this alteration. */
+export function fitsSway(context: Context): Fit | null {
+  const body = context.wearer.napeToWaist;
+  const back = backOf(context.pieces, ['back']);
+  const drafted = back.ok ? centreBackLength(back.value) : null;
+  if (body === undefined || drafted === null || drafted <= body) return null;
+  return difference('napeToWaist', body, 0, drafted, -1, (by) => ({ by: tenth(-by) }));
+}
+
+/** What a dressmaker would say of the amount. */
+export const swayAdvice = (piece: Piece, by: number): readonly Instruction[] =>
+  by > ADVICE.swayLarge
+    ? [
+        {
+          op: 'finding',
+          stage: 'match',
+          finding: { code: 'swayback-large', grade: 'look', piece: piece.id, data: { by } },
+        },
+      ]
+    : [];

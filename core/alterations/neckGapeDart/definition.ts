@@ -1,0 +1,131 @@
+import { distance, pathLength, pointAt, rotateAbout, type Point } from '../../geometry/index.ts';
+import { bustPointOf, edgesWithRole, type Dart, type Edge, type Piece } from '../../pattern/index.ts';
+import { ok, refuse, type Result } from '../../units/index.ts';
+import { dartMouthPoint } from '../bust/landmarks.ts';
+import type { AlterationDefinition, Context, Message, Program, Values } from '../contract.ts';
+import { define, held, length } from '../kit/define.ts';
+import { numberOf } from '../values.ts';
+
+/** Where along the neckline, from the centre, the line begins unless it is put elsewhere. */
+const ALONG = 0.5;
+/** How far to either side of the fold the neckline is drawn again, mm. */
+const BLEND = 28;
+
+interface Found {
+  readonly piece: Piece;
+  readonly neck: Edge;
+  readonly dart: Dart;
+  readonly pivot: Point;
+  /** On the neckline, and how far along it in outline order. */
+  readonly at: Point;
+  readonly along: number;
+  readonly neckFirst: boolean;
+}
+
+/** A front with a bust point and a dart that can take what the neckline gives. */
+function gaping(context: Pick<Context, 'pieces'>, share = ALONG): Result<Found> {
+  const piece = context.pieces.find((p) => p.part === 'front' && bustPointOf(p));
+  const pivot = piece ? bustPointOf(piece) : undefined;
+  if (!piece || !pivot) return refuse('bust-point-not-found', {});
+  const neck = edgesWithRole(piece, 'neck')[0];
+  const dart = [...piece.darts].sort((a, b) => Number(b.kind === 'side') - Number(a.kind === 'side'))[0];
+  if (!neck) return refuse('neck-missing', { piece: piece.name });
+  if (!dart) return refuse('no-dart', { piece: piece.name });
+  const i = piece.edges.indexOf(neck);
+  const neckFirst = piece.edges[(i + 1) % piece.edges.length]?.role === 'shoulder';
+  const size = pathLength(neck.path);
+  const along = size * (neckFirst ? share : 1 - share);
+  return ok({ piece, neck, dart, pivot, at: pointAt(neck.path, along), along, neckFirst });
+}
+
+function plan(context: Context, values: Values): Result<Program> {
+  const found = gaping(context, numberOf(values, 'along'));
+  if (!found.ok) return found;
+  const { piece, neck, dart, pivot, at, along, neckFirst } = found.value;
+  const by = numberOf(values, 'by');
+  const reach = distance(at, pivot);
+  const way = neckFirst ? -1 : 1;
+  const angle = way * 2 * Math.asin(by / 2 / reach);
+  const mouth = dartMouthPoint(piece, dart, pivot);
+  const data = { by, degrees: (Math.abs(angle) * 180) / Math.PI, dart: dart.kind, reach };
+  const say = (code: string): Message => ({ code: `gape.${code}`, data });
+  const side = neckFirst ? 1 : -1;
+  const seed = (sign: number): Point => {
+    // Beside the neckline, just below it.
+    const t = { x: (pivot.x - at.x) / reach, y: (pivot.y - at.y) / reach };
+    return { x: at.x + t.x * 12 - t.y * sign * -4, y: at.y + t.y * 12 + t.x * sign * -4 };
+  };
+  const setback = distance(dart.tip, pivot);
+  return ok({
+    piece: piece.id,
+    instructions: [
+      {
+        op: 'mark',
+        stage: 'mark',
+        message: say('mark'),
+        lines: [
+          { id: 'neck line', label: '1', points: [at, pivot] },
+          { id: 'dart line', label: '2', points: [mouth, pivot] },
+        ],
+        points: [{ id: 'pin', kind: 'hinge', at: pivot }],
+      },
+      {
+        op: 'slash',
+        stage: 'cut',
+        messages: { cut: say('cut'), open: say('fold') },
+        spec: {
+          cuts: [
+            { id: 'neck line', points: [at, pivot] },
+            { id: 'dart line', points: [mouth, pivot] },
+          ],
+          hinges: [{ id: 'pin', at: pivot, panels: ['outer', 'centre'] }],
+          panels: [
+            { id: 'outer', seed: seed(side), motion: { kind: 'turn', about: pivot, angle }, stage: 'open' },
+            { id: 'centre', seed: seed(-side), motion: { kind: 'rest' }, stage: 'open' },
+          ],
+        },
+        dimensions: [{ id: 'gap', from: at, to: rotateAbout(at, pivot, angle), value: by }],
+      },
+      { op: 'retip', stage: 'dart', message: say('dart'), dart: dart.id, bustPoint: pivot, setback },
+      { op: 'cap', stage: 'dart', message: { code: 'dart.cap', data }, dart: dart.id },
+      {
+        op: 'fairRun',
+        stage: 'true',
+        message: say('neck'),
+        edge: neck.id,
+        from: Math.max(1, along - by - BLEND),
+        to: Math.min(pathLength(neck.path) - by - 1, along + BLEND - by),
+        free: true,
+      },
+      { op: 'match', stage: 'match', message: say('match'), kinds: ['neck', 'shoulder', 'side'] },
+    ],
+    grips: [
+      {
+        kind: 'along',
+        id: 'gap',
+        key: 'along',
+        piece: piece.id,
+        stages: ['mark', 'cut'],
+        at,
+        path: neck.path,
+        min: 0.2,
+        max: 0.85,
+      },
+    ],
+  });
+}
+
+export const neckGapeDart: AlterationDefinition = define({
+  id: 'neck-gape-dart',
+  family: 'neck',
+  params: [length('by', 0, 30, 8), { kind: 'share', key: 'along', min: 0.2, max: 0.85, initial: ALONG }],
+  requires: ['neck', 'dart'],
+  refusals: ['bust-point-not-found', 'neck-missing', 'no-dart'],
+  examples: [{ name: 'into the side dart', on: 'causeway', values: { by: 8 } }],
+  source: 'Folded from the amount at the neckline to nothing at the bust point; the dart opens by the same turn.',
+  why: 'why.neck-gape-dart',
+  grade: 'best',
+  needs: gaping,
+  plan,
+  holds: held({ part: ['front'], role: 'armhole', slack: 1 }, { part: ['front'], role: 'shoulder' }),
+});

@@ -1,0 +1,116 @@
+import { add, distance, lerp, midpoint, rotateAbout, scale, solveBetween, sub, unit } from '../../geometry/index.ts';
+import { ok, refuse, type Result } from '../../units/index.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
+import { define, length } from '../kit/define.ts';
+import { cutPlace, keepShoulderCorners, shoulderPair, smoothHinge, type ShoulderOn } from '../kit/shoulder.ts';
+import { armholeHolds, fitsShoulder, neckHolds } from '../kit/shoulderFit.ts';
+import { numberOf } from '../values.ts';
+
+/** The outer part turns about the pin on the armhole no farther than this, radians. */
+const MOST = 0.6;
+
+function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readonly Instruction[]> {
+  const cut = cutPlace(on);
+  const pin = on.hinge.at;
+  const lengthAt = (angle: number): number =>
+    distance(on.shut.neckPoint, on.close(rotateAbout(on.shoulderPoint, pin, angle)));
+  const over = (angle: number): number => lengthAt(angle) - on.length - by;
+  if (over(-MOST) > 0 === over(MOST) > 0) return refuse('shoulder-too-short', { by, length: on.length });
+  const angle = solveBetween(over, -MOST, MOST, 1e-9);
+  const inward = unit(sub(pin, midpoint(cut, on.shoulderPoint)));
+  const seed = add(lerp(cut, on.shoulderPoint, 0.6), scale(inward, 3));
+  const other = add(lerp(cut, on.shoulderPoint, -0.06), scale(inward, 6));
+  const piece = on.piece.id;
+  const say = (code: string): Message => ({ code, data });
+  return ok([
+    {
+      op: 'mark',
+      stage: 'mark',
+      piece,
+      message: say('shoulder.mark.slash'),
+      lines: [{ id: `slash ${piece}`, label: '1', points: [cut, pin] }],
+      points: [{ id: `pin ${piece}`, kind: 'hinge', at: pin }],
+    },
+    {
+      op: 'slash',
+      stage: 'cut',
+      piece,
+      messages: {
+        cut: say('shoulder.cut.slash'),
+        open: say(by < 0 ? 'shoulder.lap' : 'shoulder.open'),
+      },
+      spec: {
+        cuts: [{ id: 'slash', points: [cut, pin] }],
+        hinges: [{ id: 'pin', at: pin, panels: ['outer', 'body'] }],
+        panels: [
+          { id: 'outer', seed, motion: { kind: 'turn', about: pin, angle }, stage: 'open' },
+          { id: 'body', seed: other, motion: { kind: 'rest' }, stage: 'open' },
+        ],
+      },
+      dimensions: [{ id: `gap ${piece}`, from: cut, to: rotateAbout(cut, pin, angle), value: Math.abs(by) }],
+    },
+    { op: 'rule', stage: 'true', piece, message: say('shoulder.rule'), edges: on.edges },
+    smoothHinge(on, say('shoulder.smooth')),
+    ...keepShoulderCorners(on, say('shoulder.smooth')),
+  ]);
+}
+
+function plan(context: Context, values: Values): Result<Program> {
+  const pair = shoulderPair(context);
+  if (!pair.ok) return pair;
+  const { front, back } = pair.value;
+  const by = numberOf(values, 'by');
+  const data = { by: Math.abs(by), length: front.length, wanted: front.length + by };
+  const instructions: Instruction[] = [];
+  for (const on of [front, back]) {
+    const done = onOne(on, by, data);
+    if (!done.ok) return done;
+    instructions.push(...done.value);
+  }
+  instructions.push({
+    op: 'match',
+    stage: 'match',
+    message: { code: 'shoulder.match', data },
+    kinds: ['shoulder', 'armhole'],
+  });
+  const cut = cutPlace(front);
+  const out = unit(sub(front.shoulderPoint, cut));
+  return ok({
+    piece: front.piece.id,
+    instructions,
+    grips: [
+      {
+        kind: 'amount',
+        id: 'gap',
+        key: 'by',
+        piece: front.piece.id,
+        stages: ['open', 'level', 'dart', 'true', 'match'],
+        at: add(cut, scale(out, by)),
+        from: cut,
+        axis: out,
+        per: 1,
+        min: -45,
+        max: 45,
+      },
+    ],
+  });
+}
+
+export const shoulderSlash: AlterationDefinition = define({
+  id: 'shoulder-slash',
+  family: 'shoulder',
+  params: [length('by', -45, 45, -8, true)],
+  requires: ['shoulder', 'armhole', 'neck'],
+  refusals: ['shoulder-seam-missing', 'shoulder-too-short'],
+  examples: [
+    { name: 'narrow', on: 'causeway', values: { by: -10 } },
+    { name: 'broad', on: 'causeway-shirt', values: { by: 8 } },
+  ],
+  source: 'Slash from the middle of the shoulder to a hinge on the armhole seam line at notch height.',
+  why: 'why.shoulder-slash',
+  grade: 'best',
+  needs: shoulderPair,
+  fits: fitsShoulder,
+  plan,
+  holds: (before, after) => [...neckHolds(before, after), ...armholeHolds(before, after)],
+});

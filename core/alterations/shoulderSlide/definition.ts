@@ -1,0 +1,132 @@
+import { add, endOf, pathLength, scale, sub, unit, type Point } from '../../geometry/index.ts';
+import { requireEdge } from '../../pattern/index.ts';
+import { ok, refuse, type Result } from '../../units/index.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
+import { define, length } from '../kit/define.ts';
+import { cutPlace, keepShoulderCorners, shoulderPair, type ShoulderOn } from '../kit/shoulder.ts';
+import { fitsShoulder, neckHolds } from '../kit/shoulderFit.ts';
+import { numberOf } from '../values.ts';
+
+/** How far along the armhole, to either side of the step the block leaves, it is drawn again. */
+const BLEND = 62;
+
+/** The way the outer part of the shoulder runs, away from the neck. */
+function outward(on: ShoulderOn): Point {
+  const outer = requireEdge(on.piece, on.neckFirst ? (on.edges.at(-1) ?? '') : (on.edges[0] ?? '')).path;
+  const way = unit(sub(endOf(outer), outer.start));
+  return on.neckFirst ? way : scale(way, -1);
+}
+
+function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readonly Instruction[]> {
+  const cut = cutPlace(on);
+  const pin = on.hinge.at;
+  const corner = { x: cut.x, y: pin.y };
+  const room = Math.abs(pin.x - cut.x);
+  if (Math.abs(by) > room - 5) return refuse('no-room-to-slide', { wanted: Math.abs(by), most: Math.max(0, room - 5) });
+  const way = outward(on);
+  const piece = on.piece.id;
+  const say = (code: string): Message => ({ code, data });
+  const total = pathLength(requireEdge(on.piece, on.armhole).path);
+  const at = on.neckFirst ? on.hinge.reach : total - on.hinge.reach;
+  const points = [cut, corner, pin];
+  return ok([
+    {
+      op: 'mark',
+      stage: 'mark',
+      piece,
+      message: say('shoulder.mark.slide'),
+      lines: [{ id: `block ${piece}`, label: '1', points }],
+      points: [],
+    },
+    {
+      op: 'slash',
+      stage: 'cut',
+      piece,
+      messages: { cut: say('shoulder.cut.slide'), open: say(by < 0 ? 'shoulder.slide.in' : 'shoulder.slide.out') },
+      spec: {
+        cuts: [{ id: 'block', points }],
+        hinges: [],
+        panels: [
+          {
+            id: 'block',
+            seed: { x: cut.x + Math.sign(pin.x - cut.x) * 4, y: pin.y - 4 },
+            motion: { kind: 'shift', by: scale(way, by) },
+            stage: 'open',
+          },
+        ],
+      },
+      dimensions: [{ id: `gap ${piece}`, from: cut, to: add(cut, scale(way, by)), value: Math.abs(by) }],
+    },
+    { op: 'rule', stage: 'true', piece, message: say('shoulder.rule'), edges: on.edges },
+    {
+      op: 'fairRun',
+      stage: 'true',
+      piece,
+      message: say('shoulder.blend'),
+      edge: on.armhole,
+      from: Math.max(1, at - BLEND),
+      to: Math.min(total - 1, at + BLEND),
+      free: true,
+    },
+    ...keepShoulderCorners(on, say('shoulder.blend')),
+  ]);
+}
+
+function plan(context: Context, values: Values): Result<Program> {
+  const pair = shoulderPair(context);
+  if (!pair.ok) return pair;
+  const { front, back } = pair.value;
+  const by = numberOf(values, 'by');
+  const data = { by: Math.abs(by), length: front.length, wanted: front.length + by };
+  const instructions: Instruction[] = [];
+  for (const on of [front, back]) {
+    const done = onOne(on, by, data);
+    if (!done.ok) return done;
+    instructions.push(...done.value);
+  }
+  instructions.push({
+    op: 'match',
+    stage: 'match',
+    message: { code: 'shoulder.match', data },
+    kinds: ['shoulder', 'armhole'],
+  });
+  const cut = cutPlace(front);
+  const way = outward(front);
+  return ok({
+    piece: front.piece.id,
+    instructions,
+    grips: [
+      {
+        kind: 'amount',
+        id: 'gap',
+        key: 'by',
+        piece: front.piece.id,
+        stages: ['open', 'level', 'dart', 'true', 'match'],
+        at: add(cut, scale(way, by)),
+        from: cut,
+        axis: way,
+        per: 1,
+        min: -30,
+        max: 30,
+      },
+    ],
+  });
+}
+
+export const shoulderSlide: AlterationDefinition = define({
+  id: 'shoulder-slide',
+  family: 'shoulder',
+  params: [length('by', -30, 30, -8, true)],
+  requires: ['shoulder', 'armhole', 'neck'],
+  refusals: ['shoulder-seam-missing', 'no-room-to-slide'],
+  examples: [
+    { name: 'narrow', on: 'causeway', values: { by: -10 } },
+    { name: 'broad', on: 'causeway-shirt', values: { by: 8 } },
+  ],
+  source: 'A block cut from the middle of the shoulder and across to the armhole, slid along the shoulder.',
+  why: 'why.shoulder-slide',
+  needs: shoulderPair,
+  fits: fitsShoulder,
+  plan,
+  holds: neckHolds,
+});

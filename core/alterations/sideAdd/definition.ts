@@ -1,0 +1,117 @@
+import { levelOf } from '../../pattern/index.ts';
+import { ok, refuse, type Result } from '../../units/index.ts';
+import type { SideKnot } from '../../truing/index.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
+import { choice, define, length } from '../kit/define.ts';
+import { alongAt, notchAlong, sideLength, sidesOf, targetAt, widenStep, type SideOn } from '../kit/sides.ts';
+import { choiceOf, numberOf } from '../values.ts';
+
+/** Where no notch says where the addition ends, it runs out over this, mm. */
+const RUN_OUT = 110;
+
+/** The side moved at one level, to nothing at the next notch (or a hand's breadth away); null where this piece has no such level. */
+function knotsFor(
+  side: SideOn,
+  level: string,
+  each: number,
+): { readonly knots: readonly SideKnot[]; readonly at: number } | null {
+  const size = sideLength(side);
+  const place = (): number | null => {
+    if (level === 'underarm') return side.skirt ? null : 0;
+    const cut = side.piece.edges.some((e) => e.role === 'waist');
+    if (level === 'waist' && cut) return side.skirt ? 0 : size;
+    if (level === 'waist') return alongAt(side, levelOf(side.piece, 'waist')?.y ?? Infinity);
+    return (
+      alongAt(side, levelOf(side.piece, 'hip')?.y ?? Infinity) ??
+      (side.piece.edges.some((e) => e.role === 'hem') ? size : null)
+    );
+  };
+  const at = place();
+  if (at === null) return null;
+  const before = at <= 1 ? null : Math.max(notchBefore(side, at) ?? at - RUN_OUT, 0);
+  // From the hip the addition goes straight on to the hem: a bulge there is no skirt.
+  const after =
+    at >= size - 1 || level === 'hip' ? null : Math.min(notchAlong(side, at + 20, size) ?? at + RUN_OUT, size);
+  const knots: SideKnot[] = [
+    ...(before === null ? [] : [...(before > 0 ? [{ at: 0, by: 0 }] : []), { at: before, by: 0 }]),
+    { at, by: each },
+    ...(after === null ? [] : [{ at: after, by: 0 }]),
+  ];
+  return { knots, at };
+}
+
+function notchBefore(side: SideOn, at: number): number | null {
+  let best: number | null = null;
+  for (let from = 0; ;) {
+    const next = notchAlong(side, from, at - 20);
+    if (next === null) return best;
+    best = next;
+    from = next;
+  }
+}
+
+function plan(context: Context, values: Values): Result<Program> {
+  const by = numberOf(values, 'by');
+  const level = choiceOf(values, 'level');
+  const each = by / 4;
+  const data = { by: Math.abs(by), each: Math.abs(each), level };
+  const message = (code: string): Message => ({ code: `sideAdd.${code}`, data });
+  const instructions: Instruction[] = [];
+  const sides = sidesOf(context.pieces);
+  for (const side of sides) {
+    const found = knotsFor(side, level, each);
+    if (!found) continue;
+    instructions.push(
+      {
+        op: 'mark',
+        stage: 'mark',
+        piece: side.piece.id,
+        message: message('mark'),
+        lines: [],
+        points: [{ id: `new ${side.piece.id}`, kind: 'target', at: targetAt(side, found.at, each) }],
+      },
+      widenStep(side, found.knots, message(by < 0 ? 'in' : 'out'), { smooth: 45 }),
+    );
+  }
+  const [first] = instructions;
+  if (!first || first.op !== 'mark' || !first.piece) return refuse('no-level-here', { level });
+  instructions.push({ op: 'match', stage: 'match', message: message('match'), kinds: ['side', 'waist', 'armhole'] });
+  const side = sides.find((s) => s.piece.id === first.piece) as SideOn;
+  const at = knotsFor(side, level, each)?.at ?? 0;
+  return ok({
+    piece: first.piece,
+    instructions,
+    grips: [
+      {
+        kind: 'amount',
+        id: 'gap',
+        key: 'by',
+        piece: first.piece,
+        stages: ['mark', 'true', 'match'],
+        at: targetAt(side, at, each),
+        from: targetAt(side, at, 0),
+        axis: { x: side.out, y: 0 },
+        per: 4,
+        min: -120,
+        max: 160,
+      },
+    ],
+  });
+}
+
+export const sideAdd: AlterationDefinition = define({
+  id: 'side-add',
+  family: 'width',
+  params: [length('by', -120, 160, 20, true), choice('level', 'waist', 'underarm', 'hip')],
+  requires: ['side'],
+  refusals: ['no-level-here'],
+  examples: [
+    { name: 'waist', on: 'causeway', values: { by: 24 } },
+    { name: 'hip', on: 'causeway', values: { by: 32, level: 'hip' } },
+    { name: 'underarm, narrower', on: 'causeway-shirt', values: { by: -16, level: 'underarm' } },
+  ],
+  source: 'A quarter of the difference added at each side edge at one level, to nothing at the next notch.',
+  why: 'why.side-add',
+  needs: ({ pieces }) => (sidesOf(pieces).length > 0 ? ok(true) : refuse('no-level-here', { level: 'waist' })),
+  plan,
+});

@@ -1,0 +1,38 @@
+import { CATALOGUE, phaseOf, rankOf, type Context, type Fit, type WorkOrder } from '../alterations/index.ts';
+import { ADVICE } from '../units/index.ts';
+
+/** An alteration the measurements ask for on the pieces as the plan leaves them, and the sum. */
+export interface Ask {
+  readonly alteration: string;
+  readonly fit: Fit;
+}
+
+/** One question is asked once: the first of each group that suits the pieces. */
+const SAME: readonly (readonly string[])[] = [
+  ['shoulder-slash', 'shoulder-slide', 'shoulder-redraw'],
+  ['swayback-waist-seam', 'swayback-fold', 'swayback-lower'],
+  ['grade-between-sizes', 'grade-by-chart', 'hip-slash'],
+];
+
+const worth = (fit: Fit): boolean => {
+  const amounts = Object.entries(fit.values).filter(([, v]) => typeof v === 'number') as [string, number][];
+  return amounts.length === 0 || amounts.some(([, v]) => Math.abs(v) >= ADVICE.worthAsking);
+};
+
+/** What is measured and still differs, in the order of work; what the plan already does is not asked again. */
+export function asksOf(context: Context, planned: readonly string[], order: WorkOrder): readonly Ask[] {
+  const group = (id: string): readonly string[] => SAME.find((g) => g.includes(id)) ?? [id];
+  const out: Ask[] = [];
+  for (const d of CATALOGUE) {
+    const kin = group(d.id);
+    if (!d.fits || kin.some((id) => planned.includes(id) || out.some((a) => a.alteration === id))) continue;
+    if (d.suits(context.pieces, context.seams).grade === 'no') continue;
+    const fit = d.fits(context);
+    if (fit && worth(fit)) out.push({ alteration: d.id, fit });
+  }
+  const rank = (a: Ask): number => {
+    const d = CATALOGUE.find((x) => x.id === a.alteration);
+    return d ? rankOf(phaseOf(d), order) : 0;
+  };
+  return out.sort((a, b) => rank(a) - rank(b));
+}

@@ -1,0 +1,85 @@
+import {
+  add,
+  dot,
+  endOf,
+  joinPaths,
+  lerp,
+  mapPath,
+  pathLength,
+  splitAtLength,
+  sub,
+  type Point,
+} from '../geometry/index.ts';
+import { requireEdge, type Mark, type Piece } from '../pattern/index.ts';
+import { edgeAfter, edgeBefore } from './corner.ts';
+import { moveEnd, moveStart } from './moveEnd.ts';
+import { cornerAngle } from './walk.ts';
+
+/**
+ * Carries an edge to another place: its start by one shift, its end by another, evenly between along its chord
+ * (both alike is a plain shift and keeps its length exactly). Its neighbours are drawn to its new ends.
+ */
+export function carryEdge(piece: Piece, edge: string, start: Point, end: Point): Piece {
+  const path = requireEdge(piece, edge).path;
+  const chord = sub(endOf(path), path.start);
+  const size = dot(chord, chord);
+  const moved = mapPath(path, (p) => add(p, lerp(start, end, size > 0 ? dot(sub(p, path.start), chord) / size : 0)));
+  const before = edgeBefore(piece, edge);
+  const after = edgeAfter(piece, edge);
+  const afterPath = requireEdge(piece, after).path;
+  const afterMoved = moveStart(afterPath, endOf(moved), Infinity);
+  const grown = pathLength(afterMoved) - pathLength(afterPath);
+  return {
+    ...piece,
+    edges: piece.edges.map((e) =>
+      e.id === edge
+        ? { ...e, path: moved }
+        : e.id === before
+          ? { ...e, path: moveEnd(e.path, moved.start, Infinity) }
+          : e.id === after
+            ? { ...e, path: afterMoved }
+            : e,
+    ),
+    // On the edge that now begins elsewhere, notches keep their distance from the end that stays.
+    marks: piece.marks.map((m): Mark =>
+      m.kind === 'notch' && m.edge === after ? { ...m, at: Math.max(0, m.at + grown) } : m,
+    ),
+  };
+}
+
+/** Moves the joint between an edge and the one after it by so much along them; positive makes the first longer. */
+export function shiftJoint(piece: Piece, edge: string, by: number): Piece {
+  const next = edgeAfter(piece, edge);
+  const whole = joinPaths([requireEdge(piece, edge).path, requireEdge(piece, next).path]);
+  const first = pathLength(requireEdge(piece, edge).path);
+  const [a, b] = splitAtLength(whole, first + by);
+  return {
+    ...piece,
+    edges: piece.edges.map((e) => (e.id === edge ? { ...e, path: a } : e.id === next ? { ...e, path: b } : e)),
+    // A notch stays where it is on the paper, and goes to the edge that now runs through it.
+    marks: piece.marks.map((m): Mark => {
+      if (m.kind !== 'notch' || (m.edge !== edge && m.edge !== next)) return m;
+      const along = m.edge === edge ? m.at : first + m.at;
+      return along <= first + by ? { ...m, edge, at: along } : { ...m, edge: next, at: along - first - by };
+    }),
+  };
+}
+
+/**
+ * Turns the end of a curve, within `reach` of it, until its corner has the angle asked for (degrees, inside the
+ * piece). The ends stay where they are.
+ */
+export function turnCorner(piece: Piece, edge: string, at: 'start' | 'end', angle: number, reach: number): Piece {
+  const path = requireEdge(piece, edge).path;
+  const by = ((angle - cornerAngle(piece, edge, at)) * Math.PI) / 180;
+  const to = at === 'end' ? endOf(path) : path.start;
+  const drawn = at === 'end' ? moveEnd(path, to, reach, by) : moveStart(path, to, reach, -by);
+  const grown = pathLength(drawn) - pathLength(path);
+  return {
+    ...piece,
+    edges: piece.edges.map((e) => (e.id === edge ? { ...e, path: drawn } : e)),
+    marks: piece.marks.map((m): Mark =>
+      at === 'start' && m.kind === 'notch' && m.edge === edge ? { ...m, at: Math.max(0, m.at + grown) } : m,
+    ),
+  };
+}

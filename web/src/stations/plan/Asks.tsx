@@ -1,0 +1,55 @@
+import type { Draft } from '@ample/core/draft';
+import { ALTERATION_WORDS, sayFinding, sayFit } from '@ample/core/words';
+import { addStep } from '../../store/plan.ts';
+import { useUnits } from '../../store/prefs.ts';
+
+/** What the measurements ask for on the pieces as the plan leaves them: the reason, and one press to add it. */
+export function Asks({ draft }: { readonly draft: Draft }) {
+  const units = useUnits();
+  if (draft.asks.length === 0) return null;
+  return (
+    <section className="sheet mb-5 p-4" aria-label="What the measurements ask for">
+      <h2 className="mb-2">What the measurements ask for</h2>
+      <ul className="space-y-3">
+        {draft.asks.map(({ alteration, fit }) => {
+          const words = ALTERATION_WORDS[alteration];
+          const by = fit.values['by'];
+          const name = typeof by === 'number' && by < 0 ? words?.lapName : words?.name;
+          return (
+            <li key={alteration} className="grid gap-x-4 gap-y-1 min-[800px]:grid-cols-[290px_minmax(0,1fr)]">
+              <button className="btn self-start !justify-start" onClick={() => addStep(alteration)}>
+                {name}
+              </button>
+              <p className="self-center">{sayFit(fit.sum, units)}</p>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** Pieces that have to follow what was altered: said, and put right by a step of their own. */
+export function Followers({ draft }: { readonly draft: Draft }) {
+  const units = useUnits();
+  if (draft.followers.length === 0) return null;
+  return (
+    <section className="mb-5 border-l-4 border-brass bg-white p-4" aria-label="What must follow">
+      <h2 className="mb-2">What must follow</h2>
+      <ul className="space-y-3">
+        {draft.followers.map((f) => (
+          <li key={f.alteration} className="grid gap-x-4 gap-y-1 min-[800px]:grid-cols-[290px_minmax(0,1fr)]">
+            <button className="btn self-start !justify-start" onClick={() => addStep(f.alteration)}>
+              {ALTERATION_WORDS[f.alteration]?.name}
+            </button>
+            <ul className="self-center">
+              {f.findings.map((x, i) => (
+                <li key={i}>{sayFinding(x, units)}</li>
+              ))}
+            </ul>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,144 @@
+import { ArrowDown, ArrowUp } from 'lucide-react';
+import { Switch } from 'radix-ui';
+import { Link, useParams } from 'react-router';
+import { alterationById } from '@ample/core/alterations';
+import type { Draft, DraftStep } from '@ample/core/draft';
+import { ALTERATION_WORDS, sayFit, sayRefusal, stepAmount, stepName } from '@ample/core/words';
+import { piecesBefore } from '../../store/draft.ts';
+import { editJob, editStep, setOwnTotal, useJob } from '../../store/job.ts';
+import { moveStep } from '../../store/plan.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { LengthField } from '../../ui/LengthField.tsx';
+import { Length, Notice } from '../../ui/parts.tsx';
+import { WaysOn } from '../../ui/WaysOn.tsx';
+import { Meets, OwnAmount } from './OwnAmount.tsx';
+import { BustProposals } from './Proposals.tsx';
+import { School } from './School.tsx';
+
+/** One step of the plan: its amount, its sum, its side, and what it meets. */
+export function Slip({
+  step: whole,
+  index,
+  draft,
+}: {
+  readonly step: DraftStep;
+  readonly index: number;
+  readonly draft: Draft;
+}) {
+  const { step: drafted, total, outcome } = whole;
+  // Choices show at once, as the job has them; the sums follow with the draft.
+  const step = useJob((s) => s.job?.steps.find((x) => x.id === drafted.id)) ?? drafted;
+  const { job } = useParams();
+  const units = useUnits();
+  const words = ALTERATION_WORDS[step.alteration];
+  const amounts = draft.amounts;
+  const active = step.school === 'auto' ? amounts?.chosen?.school : step.school;
+  const definition = alterationById(step.alteration);
+  const before = piecesBefore(draft, step.id);
+  return (
+    <section className="sheet mb-5" aria-label={words?.name ?? step.alteration}>
+      <header className="flex flex-wrap items-center gap-4 border-b border-line px-4 py-3">
+        <span className="num text-xl">{index + 1}</span>
+        <div className="min-w-0 flex-1">
+          <h2>
+            {stepName(whole)}
+            {definition?.amount !== 'total' && <span className="num ml-3 text-lg">{stepAmount(whole, units)}</span>}
+          </h2>
+          <p className="max-w-[76ch] text-sm">{words?.about}</p>
+        </div>
+        <label className="flex items-center gap-2">
+          <Switch.Root
+            className="relative h-7 w-12 border border-ink bg-white data-[state=checked]:bg-ink"
+            checked={step.on}
+            onCheckedChange={(on) => editStep(step.id, (s) => ({ ...s, on }))}
+            aria-label="This step is carried out"
+          >
+            <Switch.Thumb className="block size-5 translate-x-1 bg-ink data-[state=checked]:translate-x-6 data-[state=checked]:bg-white" />
+          </Switch.Root>
+          {step.on ? 'on' : 'off'}
+        </label>
+        {draft.steps.length > 1 && (
+          <span className="flex gap-1">
+            <button className="btn !px-2" disabled={index === 0} onClick={() => moveStep(step.id, -1)} title="Earlier">
+              <ArrowUp size={20} aria-hidden="true" />
+              <span className="sr-only">{stepName(whole)} earlier</span>
+            </button>
+            <button
+              className="btn !px-2"
+              disabled={index === draft.steps.length - 1}
+              onClick={() => moveStep(step.id, 1)}
+              title="Later"
+            >
+              <ArrowDown size={20} aria-hidden="true" />
+              <span className="sr-only">{stepName(whole)} later</span>
+            </button>
+          </span>
+        )}
+        <Link className="btn btn-main" to={`/job/${job}/table?step=${step.id}`}>
+          To the table
+        </Link>
+        <button
+          className="btn"
+          onClick={() => editJob((j) => ({ ...j, steps: j.steps.filter((s) => s.id !== step.id) }))}
+        >
+          Take out
+        </button>
+      </header>
+      {!outcome.ok && step.on && (
+        <div className="p-4 pb-0">
+          <Notice grade="fault">{sayRefusal(outcome.error, units)}</Notice>
+        </div>
+      )}
+      {step.on && (
+        <div className="px-4 pt-4 empty:hidden">
+          <WaysOn step={whole} />
+        </div>
+      )}
+      {definition?.amount !== 'total' && <OwnAmount whole={whole} step={step} />}
+      <Meets step={step.id} draft={draft} />
+      {definition?.family === 'bust' && <BustProposals pieces={before} step={step.id} current={step.alteration} />}
+      {definition?.amount === 'total' && (
+        <div className="p-4">
+          <h3 className="mb-1">How much</h3>
+          <p className="mb-3 max-w-[86ch]">{amounts && sayFit({ code: amounts.why, data: {} }, units)}</p>
+          <div
+            className="grid gap-4 min-[700px]:grid-cols-2 min-[1150px]:grid-cols-4"
+            role="radiogroup"
+            aria-label="Ways of computing the amount"
+          >
+            {amounts?.all.map((a) => (
+              <School
+                key={a.school}
+                amount={a}
+                step={step}
+                on={active === a.school}
+                suggested={amounts.chosen?.school === a.school}
+              />
+            ))}
+          </div>
+          <div
+            className={`mt-4 flex flex-wrap items-end gap-4 border p-3 ${active === 'own' ? 'border-2 border-carbon' : 'border-line'}`}
+          >
+            <LengthField
+              label="Your own amount over the whole front"
+              value={total}
+              signed
+              big
+              steps
+              min={-160}
+              max={300}
+              width="w-64"
+              onCommit={(v) => v !== null && setOwnTotal(step.id, v)}
+            />
+            {total !== null && (
+              <p className="pb-2">
+                <Length value={total / 2} sign both /> on each half
+              </p>
+            )}
+            {active === 'own' && <strong className="pb-2">chosen</strong>}
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}
