@@ -62,7 +62,7 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
           step.dimensions,
         );
         if (!done.ok) return done;
-        if (said) messages.push(said);
+        if (said && !messages.some((m) => m.code === said.code)) messages.push(said);
         continue;
       }
       if (step.stage !== stage) continue;

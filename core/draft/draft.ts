@@ -20,10 +20,10 @@ import {
   type SizeError,
 } from '../fit/index.ts';
 import type { Job, Step, Wearer } from '../formats/schema.ts';
-import type { Pattern, Piece, Seam } from '../pattern/index.ts';
+import { flatMeasure, type Pattern, type Piece, type Seam } from '../pattern/index.ts';
 import type { CheckReport, Finding } from '../truing/index.ts';
 import { refuse, type Refusal, type Result } from '../units/index.ts';
-import { asksOf, type Ask } from './asks.ts';
+import { asksOf, remainingOf, type Ask, type Remaining } from './asks.ts';
 import { followers, type Follower } from './followers.ts';
 import { alike, checkLanes, cutPieces, halvesApart, type Lane, type Lanes, type SideCheck } from './lanes.ts';
 import { meetingsOf, type Meeting } from './order.ts';
@@ -59,6 +59,8 @@ export interface Draft {
   readonly meetings: readonly Meeting[];
   /** What the measurements still ask for. */
   readonly asks: readonly Ask[];
+  /** What is left between body and the altered pieces. */
+  readonly remaining: readonly Remaining[];
   readonly refusal: Refusal | null;
 }
 
@@ -140,8 +142,15 @@ export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache)
             job.steps.map((x) => x.alteration),
             job.order ?? 'topDown',
           ),
+    remaining: remainingOf(contextOf(lanes.left), bustLeft(lanes.left.pieces, body, ease)),
     refusal,
   };
+}
+
+/** Wanted bust less the flat bust of the altered pieces, whole body. */
+function bustLeft(pieces: readonly Piece[], body: Body, ease: number): number | null {
+  const flat = flatMeasure(pieces, 'bust');
+  return flat.ok && body.fullBust !== undefined ? body.fullBust + ease - flat.value : null;
 }
 
 const oneLane = (lane: Lane): Lanes => ({ left: lane, right: lane });

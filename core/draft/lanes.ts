@@ -1,4 +1,4 @@
-import { unfoldPiece, type Piece, type Seam } from '../pattern/index.ts';
+import { mirrorPiece, unfoldPiece, type Piece, type Seam } from '../pattern/index.ts';
 import { checkPieces, type CheckReport, type Finding } from '../truing/index.ts';
 
 /** Pieces and seams as far as the steps have brought them. */
@@ -28,14 +28,20 @@ export function cutPieces({ left, right }: Lanes): readonly Piece[] {
       return one ? [{ ...one, cut: 1, name: `${one.name}, ${l ? 'left' : 'right'}` }] : [];
     }
     if (same(l, r)) return [l];
-    if (l.fold !== null && r.fold !== null) return [{ ...unfoldPiece(l, r).piece, name: `${l.name}, whole` }];
+    if (l.fold !== null && r.fold !== null)
+      return [{ ...unfoldPiece(l, r).piece, id: `${l.id} whole`, name: `${l.name}, whole` }];
     return [
-      { ...l, cut: 1, name: `${l.name}, left` },
-      { ...r, id: `${r.id} right`, cut: 1, name: `${r.name}, right` },
+      { ...l, id: `${l.id} left`, cut: 1, name: `${l.name}, left` },
+      // The drawn half is the left; the right is its mirror image.
+      { ...mirrorPiece(r, middleOf(r)), id: `${r.id} right`, cut: 1, name: `${r.name}, right` },
     ];
   });
 }
 
+const middleOf = (piece: Piece): number => {
+  const xs = piece.edges.map((e) => e.path.start.x);
+  return (Math.min(...xs) + Math.max(...xs)) / 2;
+};
 const same = (a: Piece, b: Piece): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 
 /** One check for each side that differs, and where the halves of an opened piece miss each other. */

@@ -62,6 +62,28 @@ function arrange(drawings: readonly PieceDrawing[], down: boolean): readonly Pla
   });
 }
 
+/** In rows no wider than `most`, in their order: as one lays pieces out on a floor. */
+function inRows(drawings: readonly PieceDrawing[], most: number): readonly Placed[] {
+  let x = 0;
+  let y = 0;
+  let row = 0;
+  return drawings.map((drawing) => {
+    const { minX, minY, maxX, maxY } = drawing.bounds;
+    const width = maxX - minX;
+    if (x > 0 && x + width > most) {
+      x = 0;
+      y += row + GAP;
+      row = 0;
+    }
+    const placed: Placed = { drawing, dx: x - minX + 2, dy: y - minY + 2 };
+    x += width + GAP;
+    row = Math.max(row, maxY - minY);
+    return placed;
+  });
+}
+/** Sheets as wide as so many pages are tried. */
+const WIDTHS = [3, 4, 5, 6, 7] as const;
+
 /** True when a rectangle holds any of a closed polygon: an edge in it, or the rectangle inside the polygon. */
 function touches(ring: readonly Point[], x: number, y: number, w: number, h: number): boolean {
   const inside = (p: Point) => p.x >= x && p.x <= x + w && p.y >= y && p.y <= y + h;
@@ -101,10 +123,18 @@ function mapOf(placed: readonly Placed[], paper: PaperId): PageMap {
   return { paper, columns, rows, tiles, placed, area, step, pageCount: tiles.length + 1 };
 }
 
-/** Lays pieces on a sheet of pages: beside or below one another, whichever takes fewer pages. Empty pages are left out. */
+/**
+ * Lays pieces on a sheet of pages: beside, below one another or in rows, whichever takes fewer pages; of those alike
+ * in pages the one nearest to a square, which is easier to join. Empty pages are left out.
+ */
 export function pageMap(pieces: readonly Piece[], paper: PaperId): PageMap {
   const drawings = pieces.map(drawPiece);
   if (drawings.length === 0) return { ...mapOf([], paper), columns: 0, rows: 0, tiles: [], pageCount: 1 };
-  const options = [arrange(drawings, false), arrange(drawings, true)].map((p) => mapOf(p, paper));
-  return options.reduce((best, m) => (m.pageCount < best.pageCount ? m : best));
+  const step = PAPERS[paper].width - 2 * MARGIN - OVERLAP;
+  const rows = drawings.length > 2 ? WIDTHS.map((n) => inRows(drawings, n * step)) : [];
+  const options = [arrange(drawings, false), arrange(drawings, true), ...rows].map((p) => mapOf(p, paper));
+  const shape = (m: PageMap): number => Math.max(m.columns / m.rows, m.rows / m.columns);
+  return options.reduce((best, m) =>
+    m.pageCount < best.pageCount || (m.pageCount === best.pageCount && shape(m) < shape(best)) ? m : best,
+  );
 }

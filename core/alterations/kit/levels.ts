@@ -1,6 +1,5 @@
 import { edgesWithRole, levelOf, type Piece } from '../../pattern/index.ts';
-import { endOf } from '../../geometry/index.ts';
-import { lowerEnd } from './across.ts';
+import { endOf, pathLength } from '../../geometry/index.ts';
 
 /** Where a piece is cut across to make it longer or shorter. */
 export const LINES = ['belowBust', 'aboveBust', 'both', 'belowWaist', 'hem'] as const;
@@ -59,5 +58,5 @@ export function draftedSide(piece: Piece): number | null {
   const top = Math.min(...side.flatMap((e) => [e.path.start.y, endOf(e.path).y]));
   const waist = edgesWithRole(piece, 'waist').length > 0 ? null : levelOf(piece, 'waist');
   if (side.length === 0) return null;
-  return waist ? waist.y - top : Math.max(...side.map((e) => lowerEnd(e).y)) - top;
+  return waist ? waist.y - top : side.reduce((n, e) => n + pathLength(e.path), 0);
 }

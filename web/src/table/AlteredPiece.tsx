@@ -7,6 +7,7 @@ import { cutPiece, movePanels, type Progress } from '@ample/core/slash';
 import { formatLength } from '@ample/core/units';
 import { useUnits } from '../store/prefs.ts';
 import { GripHandles } from './GripHandles.tsx';
+import { PinShape, TargetShape } from './Handle.tsx';
 import { PieceView } from './PieceView.tsx';
 import type { OnMat } from './onMat.ts';
 
@@ -63,6 +64,7 @@ export function AlteredPiece(props: Props) {
       ))}
       {marking && <Lines frame={frame} k={k} dashed={stage === 0} />}
       {(stage === OPEN || stage === LEVEL) && <Dimensions frame={frame} k={k} />}
+      <Points frame={frame} run={run} k={k} />
       <GripHandles {...props} piece={piece} />
     </>
   );
@@ -90,6 +92,24 @@ function Lines({ frame, k, dashed }: { readonly frame: PieceFrame; readonly k: n
       </g>
     );
   });
+}
+
+/** Pins and marked places that are only to be seen: what can be taken hold of draws itself. */
+function Points({ frame, run, k }: { readonly frame: PieceFrame; readonly run: Run; readonly k: number }) {
+  const held = (at: { readonly x: number; readonly y: number }, id: string): boolean =>
+    run.grips.some((g) => g.piece === frame.piece.id && (g.id === id || Math.hypot(g.at.x - at.x, g.at.y - at.y) < 1));
+  return frame.points
+    .filter((p) => (p.kind === 'hinge' || p.kind === 'target') && !held(p.at, p.id))
+    .map((p) => (
+      <g
+        key={p.id}
+        transform={`translate(${p.at.x} ${p.at.y}) scale(${1 / k})`}
+        aria-hidden="true"
+        pointerEvents="none"
+      >
+        {p.kind === 'hinge' ? <PinShape /> : <TargetShape />}
+      </g>
+    ));
 }
 
 /** Gaps, dimensioned square to the slash, each on a plate of its own so that it can be read on any ground. */

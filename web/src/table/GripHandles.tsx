@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { STAGES, type Grip, type Run } from '@ample/core/alterations';
 import { distance, nearestLength, pathLength, type Point } from '@ample/core/geometry';
-import type { Piece, Snap } from '@ample/core/pattern';
+import { bustPointOf, type Piece, type Snap } from '@ample/core/pattern';
 import { formatLength } from '@ample/core/units';
 import { GRIP_WORDS, saySnap } from '@ample/core/words';
 import { nudgeNumber, nudgePoint, nudgeTotal, setOwnTotal, setValue } from '../store/job.ts';
@@ -36,6 +36,7 @@ export function GripHandles({ run, stepId, total, stage, piece, offset, k, toMat
   const say = (v: number) => formatLength(v, unit, { fraction: unit === 'in' ? 16 : fraction });
   const late = stage > 3;
   const bust = run.changes.find((c) => c.piece === piece.id)?.bustPoint;
+  const was = bustPointOf(original);
   const points = run.frames[stage]?.pieces.find((f) => f.piece.id === piece.id)?.points ?? [];
   const pinOf = (grip: Grip): Point | undefined => points.find((p) => p.kind === 'hinge' && p.id === grip.id)?.at;
   const grips = run.grips.filter((g) => g.piece === piece.id && g.stages.includes(name));
@@ -55,7 +56,7 @@ export function GripHandles({ run, stepId, total, stage, piece, offset, k, toMat
   };
   return (
     <>
-      {late && bust && (
+      {late && bust && (!was || distance(bust, was) > 0.5) && (
         <g transform={`translate(${bust.x} ${bust.y}) scale(${1 / k})`}>
           <CrossShape />
         </g>

@@ -19,6 +19,10 @@ import { useViewport, type Viewport } from './viewport.ts';
 interface Props {
   readonly job: string;
   readonly original: readonly Piece[];
+  /** Pieces opened out, or cut once for each side, where the two sides of the body differ. */
+  readonly whole: readonly Piece[];
+  /** A place to point at: a piece, and a point on it where one is known. */
+  readonly shows: { readonly piece: string; readonly at: Point | null } | null;
   /** The pieces as they are before the open step. */
   readonly before: readonly Piece[];
   readonly active: DraftStep | null;
@@ -28,11 +32,11 @@ interface Props {
 const NOWHERE = { x: 0, y: 0 };
 
 /** The cutting mat with the pieces on it. */
-export function MatView({ job, original, before, active, stage }: Props) {
+export function MatView({ job, original, whole, shows, before, active, stage }: Props) {
   const run = active?.step.on && active.outcome.ok ? active.outcome.value : null;
   const born = useMemo(
-    () => (run?.pieces ?? before).filter((p) => !original.some((o) => o.id === p.id)),
-    [run, before, original],
+    () => [...(run?.pieces ?? before).filter((p) => !original.some((o) => o.id === p.id)), ...whole],
+    [run, before, original, whole],
   );
   const bornKey = born.map((p) => p.id).join();
   // eslint-disable-next-line react-hooks/exhaustive-deps -- what was born keeps its place while amounts change
@@ -60,6 +64,11 @@ export function MatView({ job, original, before, active, stage }: Props) {
     const o = offsetOf(piece.id);
     viewport.show({ minX: b.minX + o.x, minY: b.minY + o.y, maxX: b.maxX + o.x, maxY: b.maxY + o.y });
   };
+  useEffect(() => {
+    const piece = shows ? before.find((p) => p.id === shows.piece) : undefined;
+    if (piece) zoomTo(piece);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once for each place pointed at
+  }, [shows?.piece, shows?.at?.x, shows?.at?.y]);
   // A step opens with what it touches in view; the whole mat is one key away.
   const touchedKey = run?.changes.map((c) => c.piece).join() ?? '';
   useEffect(() => {
@@ -85,7 +94,11 @@ export function MatView({ job, original, before, active, stage }: Props) {
     compare ? undefined : frame?.pieces.find((f) => f.piece.id === id);
   const shown: readonly Piece[] = compare
     ? original
-    : [...before, ...(frame?.pieces ?? []).map((f) => f.piece).filter((p) => !before.some((b) => b.id === p.id))];
+    : [
+        ...before,
+        ...(frame?.pieces ?? []).map((f) => f.piece).filter((p) => !before.some((b) => b.id === p.id)),
+        ...whole,
+      ];
   const touched = (p: Piece): boolean => run?.changes.some((c) => c.piece === p.id) === true;
   const main = run ? (shown.find((p) => p.id === run.altered) ?? null) : (shown[0] ?? null);
   return (
@@ -118,6 +131,7 @@ export function MatView({ job, original, before, active, stage }: Props) {
                         piece={altered?.piece ?? piece}
                         k={view.k}
                         state={compare ? 'untouched' : stateOf(piece, original, altered, stage)}
+                        side={altered ? (active?.step.side ?? 'both') : 'both'}
                       />
                     }
                   >
@@ -140,6 +154,7 @@ export function MatView({ job, original, before, active, stage }: Props) {
                 </PieceBoundary>
               );
             })}
+          {shows?.at && <Here at={shows.at} offset={offsetOf(shows.piece)} k={view.k} />}
           <MeasureLayer measuring={measuring} pieces={shown} offsetOf={offsetOf} k={view.k} toMat={toMat} mat={mat} />
         </g>
       </svg>
@@ -178,6 +193,17 @@ export function MatView({ job, original, before, active, stage }: Props) {
   );
 }
 
+/** A ring around a place one was sent to look at. */
+function Here({ at, offset, k }: { readonly at: Point; readonly offset: Point; readonly k: number }) {
+  return (
+    <g transform={`translate(${at.x + offset.x} ${at.y + offset.y}) scale(${1 / k})`} pointerEvents="none">
+      <title>Look here</title>
+      <circle r="22" fill="none" stroke="#FFF3B0" strokeWidth="7" />
+      <circle r="22" fill="none" stroke="#B32D24" strokeWidth="3" strokeDasharray="8 4" />
+    </g>
+  );
+}
+
 function Tool({
   name,
   keys,
@@ -212,7 +238,17 @@ function stateOf(piece: Piece, original: readonly Piece[], frame: PieceFrame | u
 }
 
 /** What the piece is, on the mat below it, where no line of the work is in the way. */
-function PieceName({ piece, k, state }: { readonly piece: Piece; readonly k: number; readonly state: PieceState }) {
+function PieceName({
+  piece,
+  k,
+  state,
+  side,
+}: {
+  readonly piece: Piece;
+  readonly k: number;
+  readonly state: PieceState;
+  readonly side: 'both' | 'left' | 'right';
+}) {
   const { bounds } = drawPiece(piece);
   const cut = piece.fold !== null ? `cut ${piece.cut} on the fold` : `cut ${piece.cut}`;
   return (
@@ -236,7 +272,7 @@ function PieceName({ piece, k, state }: { readonly piece: Piece; readonly k: num
         {piece.name}
       </text>
       <text y="41" fontSize="15">
-        {k < 0.8 ? state : `${cut}, ${state}`}
+        {side !== 'both' ? `${side} half only` : k < 0.8 ? state : `${cut}, ${state}`}
       </text>
     </g>
   );

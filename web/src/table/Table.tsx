@@ -1,5 +1,8 @@
 import { useEffect, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { STAGES } from '@ample/core/alterations';
+import { alike } from '@ample/core/draft';
+import type { Piece } from '@ample/core/pattern';
 import { piecesBefore, useDraft } from '../store/draft.ts';
 import { MatView } from './MatView.tsx';
 import { Slips } from './Slips.tsx';
@@ -7,15 +10,33 @@ import { StageStrip } from './StageStrip.tsx';
 import { nextStage } from './stages.ts';
 import { WorkingsPanel } from './WorkingsPanel.tsx';
 
+const NONE: readonly Piece[] = [];
+
+/** `?show=front&at=120,80`: the piece, and the place on it, that a finding points at. */
+function showsOf(search: URLSearchParams) {
+  const piece = search.get('show');
+  const [x, y] = (search.get('at') ?? '').split(',').map(Number);
+  if (!piece) return null;
+  const known = x !== undefined && y !== undefined && Number.isFinite(x) && Number.isFinite(y);
+  return { piece, at: known ? { x, y } : null };
+}
+
 export function Table() {
   const draft = useDraft((s) => s.draft);
   const { job } = useParams();
   const [search, setSearch] = useSearchParams();
   const wanted = search.get('step');
+  const shows = showsOf(search);
+  // Sent to look at something, one sees the pieces as the whole plan leaves them.
+  const last = shows ? draft?.steps.findLast((s) => s.step.on && s.outcome.ok) : undefined;
   const active =
-    draft?.steps.find((s) => s.step.id === wanted) ?? draft?.steps.find((s) => s.step.on) ?? draft?.steps[0] ?? null;
+    draft?.steps.find((s) => s.step.id === wanted) ??
+    last ??
+    draft?.steps.find((s) => s.step.on) ??
+    draft?.steps[0] ??
+    null;
   const run = active?.outcome.ok ? active.outcome.value : null;
-  const [stage, setStage] = useState(0);
+  const [stage, setStage] = useState(shows ? STAGES.length - 1 : 0);
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || e.altKey || (e.target as Element).matches('input, select, textarea')) return;
@@ -50,6 +71,8 @@ export function Table() {
           key={`${job} ${active?.step.id ?? ''}`}
           job={job ?? ''}
           original={draft.original}
+          whole={alike(draft.lanes) ? NONE : draft.pieces.filter((p) => !draft.original.some((o) => o.id === p.id))}
+          shows={shows}
           before={piecesBefore(draft, active?.step.id ?? null)}
           active={active}
           stage={stage}

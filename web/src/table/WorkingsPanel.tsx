@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router';
-import { alterationById } from '@ample/core/alterations';
+import { alterationById, dartReports, type PieceChange } from '@ample/core/alterations';
 import type { Draft, DraftStep } from '@ample/core/draft';
 import { ALTERATION_WORDS, DART_WORDS, SCHOOL_WORDS, sayFinding, sayRefusal, stepName } from '@ample/core/words';
 import { setOwnTotal, editStep, useJob } from '../store/job.ts';
@@ -10,6 +10,7 @@ import { FindingFix } from '../ui/FindingFix.tsx';
 import { FitSum } from '../ui/FitSum.tsx';
 import { SideChoice } from '../ui/SideChoice.tsx';
 import { WaysOn } from '../ui/WaysOn.tsx';
+import { TOL } from '@ample/core/units';
 import { LengthField } from '../ui/LengthField.tsx';
 import { Length, Notice } from '../ui/parts.tsx';
 
@@ -34,8 +35,9 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
         ? draft.amounts?.chosen
         : draft.amounts?.all.find((a) => a.school === step.school);
   const run = outcome.ok ? outcome.value : null;
-  const darts = run?.changes.flatMap((c) => c.darts.map((d) => ({ ...d, piece: c.piece }))) ?? [];
+  const darts = run?.changes.flatMap((c) => changedDarts(c).map((d) => ({ ...d, piece: c.piece }))) ?? [];
   const several = new Set(darts.map((d) => d.piece)).size > 1;
+  const nameOf = (id: string): string => run?.pieces.find((p) => p.id === id)?.name.toLowerCase() ?? id;
   const counted = definition?.amount === 'total';
   return (
     <aside className="shrink-0 border-l border-line p-3 min-[1000px]:overflow-auto" aria-label="Workings">
@@ -100,7 +102,7 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
               <tr key={`${d.piece} ${d.dart}`} className="border-b border-line">
                 <th scope="row" className="py-1 text-left font-normal">
                   {DART_WORDS[d.kind]}
-                  {several && `, ${d.piece}`}
+                  {several && `, ${nameOf(d.piece)}`}
                   <span className="block text-sm text-quiet">
                     legs <Length value={d.legs[0]} />
                   </span>
@@ -142,4 +144,13 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
       )}
     </aside>
   );
+}
+
+/** The darts an alteration has touched. */
+function changedDarts(change: PieceChange): PieceChange['darts'] {
+  const was = dartReports(change.original);
+  return change.darts.filter((d) => {
+    const before = was.find((b) => b.dart === d.dart);
+    return !before || Math.abs(before.intake - d.intake) > TOL.legs || Math.abs(before.legs[0] - d.legs[0]) > TOL.seam;
+  });
 }

@@ -4,6 +4,7 @@ import type { Piece } from '@ample/core/pattern';
 
 const MARGIN = 45;
 const GAP = 85;
+const LEAST = 230;
 
 export interface MatLayout {
   readonly at: Readonly<Record<string, Point>>;
@@ -11,7 +12,7 @@ export interface MatLayout {
 }
 
 /** How much wider than high the mat should come out, as a screen is. */
-const SHAPE = 1.7;
+const SHAPE = 1.2;
 
 /**
  * Where each piece lies before anyone moves it: in rows by the untouched outlines, so that nothing jumps while an
@@ -19,7 +20,8 @@ const SHAPE = 1.7;
  */
 export function layOut(original: readonly Piece[], born: readonly Piece[]): MatLayout {
   const boxes = [...original, ...born].map((piece) => ({ piece, b: drawPiece(piece).bounds }));
-  const widths = boxes.map(({ b }) => b.maxX - b.minX + GAP);
+  // A small piece keeps room for its name.
+  const widths = boxes.map(({ b }) => Math.max(LEAST, b.maxX - b.minX) + GAP);
   const whole = widths.reduce((n, w) => n + w, 0);
   const tallest = Math.max(0, ...boxes.map(({ b }) => b.maxY - b.minY + GAP));
   // As few rows as keep the mat no wider than the screen is for its height.
@@ -31,13 +33,14 @@ export function layOut(original: readonly Piece[], born: readonly Piece[]): MatL
   let right = 0;
   const at: Record<string, Point> = {};
   for (const { piece, b } of boxes) {
-    const width = b.maxX - b.minX;
+    const own = b.maxX - b.minX;
+    const width = Math.max(LEAST, own);
     if (x > MARGIN && x + width > most + MARGIN + GAP) {
       x = MARGIN;
-      y += row + GAP;
+      y += row + GAP + 70;
       row = 0;
     }
-    at[piece.id] = { x: x - b.minX, y: y - b.minY };
+    at[piece.id] = { x: x + (width - own) / 2 - b.minX, y: y - b.minY };
     x += width + GAP;
     right = Math.max(right, x);
     row = Math.max(row, b.maxY - b.minY);
@@ -48,7 +51,7 @@ export function layOut(original: readonly Piece[], born: readonly Piece[]): MatL
       minX: 0,
       minY: 0,
       maxX: Math.max(300, Math.ceil((right - GAP + MARGIN + 25) / 50) * 50),
-      maxY: Math.max(300, Math.ceil((y + row + MARGIN + 100) / 50) * 50),
+      maxY: Math.max(300, Math.ceil((y + row + MARGIN + (rows > 1 ? 170 : 100)) / 50) * 50),
     },
   };
 }

@@ -1,12 +1,13 @@
 import { Link, useParams } from 'react-router';
 import type { Draft } from '@ample/core/draft';
 import { pathLength } from '@ample/core/geometry';
-import type { Walk, WalkedSide } from '@ample/core/truing';
-import { formatLength, TOL } from '@ample/core/units';
-import { ROLE_WORDS, SEAM_WORDS, sayFinding } from '@ample/core/words';
+import { TOL } from '@ample/core/units';
+import { MEASUREMENT_WORDS, ROLE_WORDS, sayFinding } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { FindingFix } from '../../ui/FindingFix.tsx';
 import { Length, Notice, Station } from '../../ui/parts.tsx';
+import { WalkView } from './WalkView.tsx';
 
 /** Seams walked against each other, and what was found on the table. */
 export function Check() {
@@ -30,8 +31,13 @@ export function Check() {
     >
       <div className="grid gap-6 min-[1000px]:grid-cols-[minmax(0,1fr)_420px]">
         <div className="flex flex-col gap-4">
-          {draft.check.walks.map((w) => (
-            <WalkView key={w.seam.id} walk={w} nameOf={(id) => draft.pieces.find((p) => p.id === id)?.name ?? id} />
+          {draft.checks.map(({ side, report }) => (
+            <section key={side} className="flex flex-col gap-4" aria-label={SIDES[side]}>
+              {side !== 'both' && <h2>{SIDES[side]}</h2>}
+              {report.walks.map((w) => (
+                <WalkView key={w.seam.id} walk={w} nameOf={(id) => nameOf(draft, id)} />
+              ))}
+            </section>
           ))}
           {changed.length > 0 && (
             <table className="sheet w-full">
@@ -81,8 +87,20 @@ export function Check() {
             .map((f, i) => (
               <Notice key={`${f.code}${i}`} grade={f.grade}>
                 {sayFinding(f, units)}
+                <div className="flex flex-wrap gap-2">
+                  <FindingFix finding={f} draft={draft} />
+                  {f.piece && (
+                    <Link
+                      className="btn mt-2"
+                      to={`/job/${job}/table?show=${f.piece}${f.at ? `&at=${f.at.x.toFixed(1)},${f.at.y.toFixed(1)}` : ''}`}
+                    >
+                      Show me
+                    </Link>
+                  )}
+                </div>
               </Notice>
             ))}
+          <Remaining draft={draft} />
           <div className="flex gap-2 pt-2">
             <Link className="btn" to={`/job/${job}/table`}>
               To the table
@@ -97,11 +115,46 @@ export function Check() {
   );
 }
 
-/** "sideUpper" reads "side upper"; ids of foreign patterns stay as they were named. */
+const SIDES = { both: 'Both sides', left: 'Left side', right: 'Right side' } as const;
+const nameOf = (draft: Draft, id: string): string =>
+  [...draft.lanes.left.pieces, ...draft.pieces].find((p) => p.id === id)?.name ?? id;
+
+/** What is left between the body and the altered pieces, measured again. */
+function Remaining({ draft }: { readonly draft: Draft }) {
+  if (draft.remaining.length === 0) return null;
+  return (
+    <table className="sheet mt-4 w-full">
+      <caption className="px-3 pt-2 text-left font-head font-semibold">Measured again: what is left</caption>
+      <thead>
+        <tr className="border-b border-ink text-sm">
+          <th className="px-3 py-1 text-left font-normal">Measurement</th>
+          <th className="px-3 py-1 text-right font-normal">Body</th>
+          <th className="px-3 py-1 text-right font-normal">Pattern still lacks</th>
+        </tr>
+      </thead>
+      <tbody>
+        {draft.remaining.map((r) => (
+          <tr key={r.key} className="border-b border-line">
+            <th scope="row" className="px-3 py-1.5 text-left font-normal">
+              {MEASUREMENT_WORDS[r.key].name}
+            </th>
+            <td className="px-3 text-right">
+              <Length value={r.body} />
+            </td>
+            <td className="px-3 text-right">
+              {Math.abs(r.left) < TOL.seam ? 'nothing' : <Length value={r.left} sign />}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
 /** The seam lines of every altered piece, by what they are called, before and after the whole plan; darts left out. */
 function seamLengths(draft: Draft) {
   return draft.original.flatMap((before) => {
-    const after = draft.pieces.find((p) => p.id === before.id);
+    const after = draft.lanes.left.pieces.find((p) => p.id === before.id);
     if (!after || after === before) return [];
     const roles = [...new Set(before.edges.map((e) => e.role))].filter((r) => r !== 'dart');
     const sum = (edges: typeof before.edges, role: string) =>
@@ -115,57 +168,4 @@ function seamLengths(draft: Draft) {
         ] as const,
     );
   });
-}
-
-function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameOf: (id: string) => string }) {
-  const { unit, fraction } = useUnits();
-  const good = Math.abs(walk.difference) <= (walk.seam.kind === 'princess' ? TOL.princess : TOL.seam);
-  const longest = Math.max(walk.first.length, walk.second.length);
-  const x = (v: number) => 20 + (v / longest) * 680;
-  const say = (v: number, sign = false) =>
-    formatLength(v, unit, { fraction: unit === 'in' ? 16 : fraction, digits: 1, sign });
-  const side = (s: WalkedSide, y: number, up: boolean) => (
-    <g>
-      <line x1={x(0)} x2={x(s.length)} y1={y} y2={y} stroke="#2B4C9B" strokeWidth="5" />
-      {[0, s.length].map((v) => (
-        <line key={v} x1={x(v)} x2={x(v)} y1={y - 9} y2={y + 9} stroke="#2B4C9B" strokeWidth="2" />
-      ))}
-      {s.joints.map((v) => (
-        <g key={v}>
-          <line x1={x(v)} x2={x(v)} y1={y - 8} y2={y + 8} stroke="#1E2A38" strokeDasharray="3 2" strokeWidth="1.5" />
-          <text x={x(v) + 6} y={up ? y - 12 : y + 24} fontSize="15" fill="#1E2A38">
-            dart, closed
-          </text>
-        </g>
-      ))}
-      {s.notches.map((n) => (
-        <path key={n.id} d={`M${x(n.at) - 6} ${up ? y - 10 : y + 10}h12L${x(n.at)} ${y}z`} fill="#1E2A38" />
-      ))}
-      <text x={x(0)} y={up ? y - 32 : y + 46} fontSize="16" fill="#1E2A38">
-        {nameOf(s.piece)}
-      </text>
-      <text x={x(longest)} y={up ? y - 32 : y + 46} fontSize="16" className="num" textAnchor="end" fill="#1E2A38">
-        {say(s.length)}
-      </text>
-    </g>
-  );
-  return (
-    <figure className="sheet m-0 p-4">
-      <figcaption className="flex items-baseline justify-between gap-4">
-        <h2>{SEAM_WORDS[walk.seam.kind] ?? 'Seam'}</h2>
-        <span>
-          {good ? 'they meet' : 'they differ'} · difference <span className="num">{say(walk.difference, true)}</span>
-        </span>
-      </figcaption>
-      <svg
-        viewBox="0 0 720 164"
-        className="mt-1 block w-full"
-        role="img"
-        aria-label={`${nameOf(walk.first.piece)} ${say(walk.first.length)}, ${nameOf(walk.second.piece)} ${say(walk.second.length)}`}
-      >
-        {side(walk.first, 68, true)}
-        {side(walk.second, 96, false)}
-      </svg>
-    </figure>
-  );
 }

@@ -1,0 +1,72 @@
+import type { Walk, WalkedSide } from '@ample/core/truing';
+import { formatLength, TOL } from '@ample/core/units';
+import { SEAM_WORDS } from '@ample/core/words';
+import { useUnits } from '../../store/prefs.ts';
+
+/** Two sewn edges drawn straight, one under the other: notches, darts closed, difference, and the corners across the seam. */
+export function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameOf: (id: string) => string }) {
+  const { unit, fraction } = useUnits();
+  const sums = [0, 1].map((k) => (walk.first.corners[k] ?? 0) + (walk.second.corners[k] ?? 0));
+  const cornered = walk.seam.kind === 'shoulder' || walk.seam.kind === 'side';
+  const good = Math.abs(walk.difference) <= (walk.seam.kind === 'princess' ? TOL.princess : TOL.seam);
+  const longest = Math.max(walk.first.length, walk.second.length);
+  const x = (v: number) => 20 + (v / longest) * 680;
+  const say = (v: number, sign = false) =>
+    formatLength(v, unit, { fraction: unit === 'in' ? 16 : fraction, digits: 1, sign });
+  const side = (s: WalkedSide, y: number, up: boolean) => (
+    <g>
+      <line x1={x(0)} x2={x(s.length)} y1={y} y2={y} stroke="#2B4C9B" strokeWidth="5" />
+      {[0, s.length].map((v) => (
+        <line key={v} x1={x(v)} x2={x(v)} y1={y - 9} y2={y + 9} stroke="#2B4C9B" strokeWidth="2" />
+      ))}
+      {s.joints.map((v) => (
+        <g key={v}>
+          <line x1={x(v)} x2={x(v)} y1={y - 8} y2={y + 8} stroke="#1E2A38" strokeDasharray="3 2" strokeWidth="1.5" />
+          <text x={x(v) + 6} y={up ? y - 12 : y + 24} fontSize="15" fill="#1E2A38">
+            dart, closed
+          </text>
+        </g>
+      ))}
+      {s.notches.map((n) => (
+        <path key={n.id} d={`M${x(n.at) - 6} ${up ? y - 10 : y + 10}h12L${x(n.at)} ${y}z`} fill="#1E2A38" />
+      ))}
+      <text x={x(0)} y={up ? y - 32 : y + 46} fontSize="16" fill="#1E2A38">
+        {nameOf(s.piece)}
+      </text>
+      <text x={x(longest)} y={up ? y - 32 : y + 46} fontSize="16" className="num" textAnchor="end" fill="#1E2A38">
+        {say(s.length)}
+      </text>
+    </g>
+  );
+  return (
+    <figure className="sheet m-0 p-4">
+      <figcaption className="flex items-baseline justify-between gap-4">
+        <h2>{SEAM_WORDS[walk.seam.kind] ?? 'Seam'}</h2>
+        <span>
+          {good ? 'they meet' : 'they differ'} · difference <span className="num">{say(walk.difference, true)}</span>
+          {walk.seam.ease !== 0 && (
+            <>
+              {' '}
+              · eased in <span className="num">{say(walk.seam.ease)}</span>
+            </>
+          )}
+        </span>
+      </figcaption>
+      <svg
+        viewBox="0 0 720 164"
+        className="mt-1 block w-full"
+        role="img"
+        aria-label={`${nameOf(walk.first.piece)} ${say(walk.first.length)}, ${nameOf(walk.second.piece)} ${say(walk.second.length)}`}
+      >
+        {side(walk.first, 68, true)}
+        {side(walk.second, 96, false)}
+      </svg>
+      {cornered && (
+        <p className="text-sm text-quiet">
+          Corners across the seam: <span className="num">{sums[0]?.toFixed(0)}°</span> where it begins,{' '}
+          <span className="num">{sums[1]?.toFixed(0)}°</span> where it ends (180° runs on smoothly).
+        </p>
+      )}
+    </figure>
+  );
+}
