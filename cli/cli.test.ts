@@ -199,22 +199,26 @@ describe('ample', () => {
     const listed = (await json('alterations')) as { id: string; revision: number; examples: any[] }[];
     expect(listed).toHaveLength(CATALOGUE.length);
     for (const { id, revision, examples } of listed)
-      for (const { name, on, values } of examples) {
+      for (const { name, on, values, after = [] } of examples) {
         const own = 'total' in values ? { school: 'own' } : {};
         const job = {
           ...foreignJob({}),
           pattern: { sample: on },
           size: '5',
-          steps: [{ id: 's', alteration: id, revision, ...own, values }],
+          steps: [
+            ...after.map((a: any, i: number) => ({ id: `a${i}`, revision: 1, ...a })),
+            { id: 's', alteration: id, revision, ...own, values },
+          ],
         };
         const report = await json('alter', file('one.json', job));
-        expect(report.steps[0].stages.length, `${id} ${name}`).toBe(7);
+        const done = report.steps.at(-1);
+        expect(done.stages.length, `${id} ${name}`).toBe(7);
         expect(
           report.findings.filter((f: any) => f.grade === 'fault'),
           `${id} ${name}`,
         ).toEqual([]);
         expect(
-          report.steps[0].findings.filter((f: any) => f.grade === 'fault'),
+          done.findings.filter((f: any) => f.grade === 'fault'),
           `${id} ${name}`,
         ).toEqual([]);
       }

@@ -1,7 +1,10 @@
 import {
+  alterationById,
   CATALOGUE,
+  FAMILIES,
   runAlteration,
   type AlterationDefinition,
+  type Context,
   type Example,
   type Param,
   type Run,
@@ -14,6 +17,7 @@ import {
   CHOICE_WORDS,
   diagramsOf,
   ERROR_WORDS,
+  FAMILY_WORDS,
   PARAM_WORDS,
   sayRefusal,
   sayStep,
@@ -23,8 +27,9 @@ import {
 
 /** The pages of the docs, one for each alteration, written from its definition: nothing in them is typed twice. */
 const SIZE = '4';
+/** The size the drawings are in, and those that examples grade to. */
+const SIZES = ['4', '5', '6'];
 const cm: Units = { unit: 'cm', fraction: 8 };
-const FAMILIES = { bust: 'Bust', dart: 'Darts' } as const;
 
 export interface DocFile {
   readonly name: string;
@@ -39,9 +44,24 @@ const nameOf = (d: AlterationDefinition, example: Example): string => {
 
 function runExample(d: AlterationDefinition, example: Example): Run {
   if (!isSample(example.on)) throw new Error(`${d.id}: expected a sample, got "${example.on}"`);
-  const pattern = samplePattern(example.on, [SIZE]);
+  const pattern = samplePattern(example.on, SIZES);
   const pieces = pattern.sizes[SIZE] ?? [];
-  const context = { pieces, seams: pattern.seams, original: pieces, originalSeams: pattern.seams, wearer: {} };
+  let context: Context = {
+    pieces,
+    seams: pattern.seams,
+    original: pieces,
+    originalSeams: pattern.seams,
+    wearer: {},
+    nest: pattern.sizes,
+    chart: pattern.chart,
+    size: SIZE,
+  };
+  for (const lead of example.after ?? []) {
+    const first = alterationById(lead.alteration);
+    if (!first) throw new Error(`${d.id}: expected an alteration, got "${lead.alteration}"`);
+    const done = expectOk(runAlteration(first, context, lead.values), `${d.id} after ${lead.alteration}`);
+    context = { ...context, pieces: done.pieces, seams: done.seams };
+  }
   return expectOk(runAlteration(d, context, example.values), `${d.id} ${example.name}`);
 }
 
@@ -64,7 +84,9 @@ function values(params: readonly Param[]): string {
           ? `${Math.round(p.min * 100)} to ${Math.round(p.max * 100)} %`
           : p.kind === 'choice'
             ? p.options.map((o) => CHOICE_WORDS[`${p.key}.${o}`] ?? o).join('; ')
-            : 'a place on the piece, or left to the program';
+            : p.kind === 'size'
+              ? 'a size of the pattern'
+              : 'a place on the piece, or left to the program';
     const initial =
       p.kind === 'length'
         ? formatLength(p.initial, 'cm')
@@ -83,7 +105,7 @@ function page(d: AlterationDefinition): readonly DocFile[] {
   const shown = d.examples.map((example) => ({
     example,
     run: runExample(d, example),
-    file: `drawings/${d.id}-${example.name}.svg`,
+    file: `drawings/${d.id}-${example.name.replace(/[ ,]+/g, '-')}.svg`,
   }));
   const steps = shown[0]?.run.frames.flatMap((f) => f.messages.map((m) => `- **${stageName(f)}.** ${sayStep(m, cm)}`));
   const pictures = shown.map(({ example, file }) => {
@@ -91,7 +113,7 @@ function page(d: AlterationDefinition): readonly DocFile[] {
     const set = Object.entries(example.values).map(
       ([k, v]) => `\`${k}\` ${typeof v === 'object' ? JSON.stringify(v) : String(v)}`,
     );
-    return `### ${nameOf(d, example)}\n\nOn ${on}, size ${SIZE}${set.length > 0 ? `; ${set.join(', ')}` : ''}.\n\n![Marked, and afterwards with the old seam line dotted](${file})`;
+    return `### ${nameOf(d, example)}\n\nOn ${on}, size ${SIZE}${set.length > 0 ? `; ${set.join(', ')}` : ''}${(example.after ?? []).map((a) => `; ${example.name} (\`${a.alteration}\`)`).join('')}.\n\n![Marked, and afterwards with the old seam line dotted](${file})`;
   });
   const refusals = d.refusals
     .filter((r) => r in ERROR_WORDS)
@@ -109,8 +131,7 @@ function page(d: AlterationDefinition): readonly DocFile[] {
     ...pictures,
     '## By hand',
     (steps ?? []).join('\n'),
-    '## What may be set',
-    values(d.params),
+    ...(d.params.length > 0 ? ['## What may be set', values(d.params)] : []),
     '## When it is refused',
     refusals.join('\n'),
     '[All alterations](README.md)',
@@ -126,11 +147,11 @@ function page(d: AlterationDefinition): readonly DocFile[] {
 
 /** Every page and drawing, and the page that lists them. */
 export function alterationDocs(): readonly DocFile[] {
-  const list = (Object.keys(FAMILIES) as (keyof typeof FAMILIES)[]).map((family) => {
+  const list = FAMILIES.map((family) => {
     const rows = CATALOGUE.filter((d) => d.family === family).map(
       (d) => `- [${ALTERATION_WORDS[d.id]?.name ?? d.id}](${d.id}.md): ${ALTERATION_WORDS[d.id]?.about ?? ''}`,
     );
-    return `## ${FAMILIES[family]}\n\n${rows.join('\n')}`;
+    return `## ${FAMILY_WORDS[family]}\n\n${rows.join('\n')}`;
   });
   const head =
     '# Alterations\n\nWritten from the definitions in `core/alterations` by `npm run docs`; a test keeps them true. Blue is the seam line, dotted the seam line before, red what is drawn and cut, the brass pin a hinge.';

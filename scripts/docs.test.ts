@@ -23,7 +23,7 @@ describe('the pages of the alterations', () => {
   it('show every example with a drawing, say every step, and leave nothing unsaid', () => {
     for (const d of CATALOGUE) {
       const page = files.find((f) => f.name === `${d.id}.md`)?.text ?? '';
-      for (const e of d.examples) expect(page).toContain(`drawings/${d.id}-${e.name}.svg`);
+      for (const e of d.examples) expect(page).toContain(`drawings/${d.id}-${e.name.replace(/[ ,]+/g, '-')}.svg`);
       expect(page).not.toMatch(/undefined|NaN|\[object/);
       expect(page.match(/^- \*\*/gm)?.length ?? 0).toBeGreaterThan(2);
     }

@@ -155,6 +155,8 @@ export interface Example {
   /** Id of the sample pattern it is shown on. */
   readonly on: string;
   readonly values: Values;
+  /** What has been done before, where the alteration only follows. */
+  readonly after?: readonly { readonly alteration: string; readonly values: Values }[];
 }
 
 /** One alteration: everything views, hand sheets, checks and docs need to know of it. */

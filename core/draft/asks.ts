@@ -20,15 +20,29 @@ const worth = (fit: Fit): boolean => {
   return amounts.length === 0 || amounts.some(([, v]) => Math.abs(v) >= ADVICE.worthAsking);
 };
 
+/** What each alteration would be asked for on these pieces; worked out once for all who want to know. */
+export type FitsOf = (id: string) => Fit | null;
+export function fitsOn(context: Context): FitsOf {
+  const known = new Map<string, Fit | null>();
+  return (id) => {
+    const had = known.get(id);
+    if (had !== undefined) return had;
+    const d = CATALOGUE.find((x) => x.id === id);
+    const able = d?.fits && d.suits(context.pieces, context.seams).grade !== 'no';
+    const fit = able ? (d.fits?.(context) ?? null) : null;
+    known.set(id, fit);
+    return fit;
+  };
+}
+
 /** What is measured and still differs, in the order of work; what the plan already does is not asked again. */
-export function asksOf(context: Context, planned: readonly string[], order: WorkOrder): readonly Ask[] {
+export function asksOf(fitOf: FitsOf, planned: readonly string[], order: WorkOrder): readonly Ask[] {
   const group = (id: string): readonly string[] => SAME.find((g) => g.includes(id)) ?? [id];
   const out: Ask[] = [];
   for (const d of CATALOGUE) {
     const kin = group(d.id);
     if (!d.fits || kin.some((id) => planned.includes(id) || out.some((a) => a.alteration === id))) continue;
-    if (d.suits(context.pieces, context.seams).grade === 'no') continue;
-    const fit = d.fits(context);
+    const fit = fitOf(d.id);
     if (fit && worth(fit)) out.push({ alteration: d.id, fit });
   }
   const rank = (a: Ask): number => {
@@ -59,12 +73,12 @@ const MEASURED: readonly (readonly [MeasurementKey, readonly string[]])[] = [
 ];
 
 /** Every measured difference, taken again on the altered pieces. `bust` is the flat bust less what is wanted, where known. */
-export function remainingOf(context: Context, bust: number | null): readonly Remaining[] {
+export function remainingOf(context: Context, fitOf: FitsOf, bust: number | null): readonly Remaining[] {
   const rows = MEASURED.flatMap(([key, ids]): readonly Remaining[] => {
     const body = context.wearer[key];
     const d = CATALOGUE.find((x) => ids.includes(x.id) && x.suits(context.pieces, context.seams).grade !== 'no');
     if (body === undefined || !d?.fits) return [];
-    const by = d.fits(context)?.sum.data['by'];
+    const by = fitOf(d.id)?.sum.data['by'];
     return [{ key, body, left: typeof by === 'number' ? by : 0 }];
   });
   const full = context.wearer.fullBust;

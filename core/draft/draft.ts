@@ -23,7 +23,7 @@ import type { Job, Step, Wearer } from '../formats/schema.ts';
 import { flatMeasure, type Pattern, type Piece, type Seam } from '../pattern/index.ts';
 import type { CheckReport, Finding } from '../truing/index.ts';
 import { refuse, type Refusal, type Result } from '../units/index.ts';
-import { asksOf, remainingOf, type Ask, type Remaining } from './asks.ts';
+import { asksOf, fitsOn, remainingOf, type Ask, type Remaining } from './asks.ts';
 import { followers, type Follower } from './followers.ts';
 import { alike, checkLanes, cutPieces, halvesApart, type Lane, type Lanes, type SideCheck } from './lanes.ts';
 import { meetingsOf, type Meeting } from './order.ts';
@@ -119,6 +119,7 @@ export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache)
   const checks = checkLanes(lanes, original, pattern.seams);
   const findings = [...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(lanes)];
   const left = checks[0]?.report;
+  const fitOfLeft = fitsOn(contextOf(lanes.left));
   return {
     body,
     bodyProblems,
@@ -138,11 +139,11 @@ export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache)
       original.length === 0
         ? []
         : asksOf(
-            contextOf(lanes.left),
+            fitOfLeft,
             job.steps.map((x) => x.alteration),
             job.order ?? 'topDown',
           ),
-    remaining: remainingOf(contextOf(lanes.left), bustLeft(lanes.left.pieces, body, ease)),
+    remaining: remainingOf(contextOf(lanes.left), fitOfLeft, bustLeft(lanes.left.pieces, body, ease)),
     refusal,
   };
 }

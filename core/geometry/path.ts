@@ -47,7 +47,16 @@ export const polyline = (points: readonly Point[]): Path => ({
 
 export const endOf = (path: Path): Point => path.segments.at(-1)?.to ?? path.start;
 
+const lengths = new WeakMap<Path, number>();
+/** Arc length. Paths never change, so each is measured once: seams are walked again at every step of a plan. */
 export function pathLength(path: Path): number {
+  const known = lengths.get(path);
+  if (known !== undefined) return known;
+  const length = measured(path);
+  lengths.set(path, length);
+  return length;
+}
+function measured(path: Path): number {
   let sum = 0;
   for (const s of spansOf(path)) sum += spanLength(s);
   return sum;

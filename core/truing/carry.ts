@@ -5,9 +5,13 @@ import {
   joinPaths,
   lerp,
   mapPath,
+  pathFromSpans,
   pathLength,
+  solveBetween,
+  spansOf,
   splitAtLength,
   sub,
+  type Path,
   type Point,
 } from '../geometry/index.ts';
 import { requireEdge, type Mark, type Piece } from '../pattern/index.ts';
@@ -67,13 +71,15 @@ export function shiftJoint(piece: Piece, edge: string, by: number): Piece {
 
 /**
  * Turns the end of a curve, within `reach` of it, until its corner has the angle asked for (degrees, inside the
- * piece). The ends stay where they are.
+ * piece). The ends stay where they are; the length is
+ * held, as far as a fuller or flatter curve at that end can hold it.
  */
 export function turnCorner(piece: Piece, edge: string, at: 'start' | 'end', angle: number, reach: number): Piece {
   const path = requireEdge(piece, edge).path;
   const by = ((angle - cornerAngle(piece, edge, at)) * Math.PI) / 180;
   const to = at === 'end' ? endOf(path) : path.start;
-  const drawn = at === 'end' ? moveEnd(path, to, reach, by) : moveStart(path, to, reach, -by);
+  const turned = at === 'end' ? moveEnd(path, to, reach, by) : moveStart(path, to, reach, -by);
+  const drawn = heldBy(turned, at, pathLength(path));
   const grown = pathLength(drawn) - pathLength(path);
   return {
     ...piece,
@@ -82,4 +88,21 @@ export function turnCorner(piece: Piece, edge: string, at: 'start' | 'end', angl
       at === 'start' && m.kind === 'notch' && m.edge === edge ? { ...m, at: Math.max(0, m.at + grown) } : m,
     ),
   };
+}
+
+/** The curve at one end made fuller or flatter until the path is so long; as near to it as it comes without a bulge. */
+function heldBy(path: Path, at: 'start' | 'end', goal: number): Path {
+  const spans = spansOf(path);
+  const i = at === 'end' ? spans.length - 1 : 0;
+  const span = spans[i];
+  if (span?.kind !== 'cubic') return path;
+  const drawn = (k: number): Path => {
+    const c1 = at === 'start' ? lerp(span.a, span.c1, k) : span.c1;
+    const c2 = at === 'end' ? lerp(span.b, span.c2, k) : span.c2;
+    return pathFromSpans(spans.map((s, j) => (j === i ? { ...span, c1, c2 } : s)));
+  };
+  const off = (k: number): number => pathLength(drawn(k)) - goal;
+  const [low, high] = [0.35, 1.9];
+  if (off(low) > 0 === off(high) > 0) return Math.abs(off(low)) < Math.abs(off(high)) ? drawn(low) : drawn(high);
+  return drawn(solveBetween(off, low, high, 1e-7));
 }

@@ -105,8 +105,17 @@ function checkAim(piece: Piece, dart: Dart): Finding | null {
     : null;
 }
 
-/** Everything the table would look at on one piece. */
+const looked = new WeakMap<Piece, readonly Finding[]>();
+/** Everything the table would look at on one piece. A piece never changes, so each is looked over once. */
 export function checkPiece(piece: Piece): readonly Finding[] {
+  const known = looked.get(piece);
+  if (known) return known;
+  const found = lookOver(piece);
+  looked.set(piece, found);
+  return found;
+}
+
+function lookOver(piece: Piece): readonly Finding[] {
   const out: Finding[] = [];
   for (const dart of piece.darts) {
     const aim = checkAim(piece, dart);

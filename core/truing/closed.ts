@@ -3,8 +3,10 @@ import {
   distance,
   endOf,
   inverse,
+  lerp,
   lineMeet,
   move,
+  pathLength,
   polyline,
   REST,
   rotationAbout,
@@ -20,19 +22,25 @@ import { capDart } from './dart.ts';
 /** Edges of one seam in outline order with the darts that lie between them folded shut. */
 export interface ClosedSeam {
   readonly edges: readonly string[];
-  readonly darts: readonly Dart[];
+  /** What lies before each edge after the first: a dart, or nothing where one was eased in. */
+  readonly darts: readonly (Dart | null)[];
   /** What brings each edge beside the first: the first itself rests. */
   readonly motions: readonly Rigid[];
 }
 
 /** Folds the darts between the edges shut, one after another, everything brought to the first edge. */
 export function closeSeam(piece: Piece, edges: readonly string[]): ClosedSeam {
-  const darts: Dart[] = [];
+  const darts: (Dart | null)[] = [];
   const motions: Rigid[] = [REST];
   const n = piece.edges.length;
-  edges.slice(1).forEach((id) => {
+  edges.slice(1).forEach((id, k) => {
     const i = piece.edges.findIndex((e) => e.id === id);
     const between = piece.edges[(i + n - 1) % n]?.id;
+    if (between === edges[k]) {
+      darts.push(null);
+      motions.push(motions.at(-1) ?? REST);
+      return;
+    }
     const dart = piece.darts.find((d) => d.mouth === between);
     if (!dart) throw new Error(`closeSeam: expected a dart before "${id}" on ${piece.id}`);
     const { start, end, tip } = dartShape(piece, dart);
@@ -64,7 +72,14 @@ export function ruleSeam(piece: Piece, edges: readonly string[]): Piece {
   const from = first.start;
   const to = shutPoint(seam, endOf(last));
   const stops: Point[] = [from];
+  const sizes = edges.map((id) => pathLength(requireEdge(piece, id).path));
+  const whole = sizes.reduce((a, c) => a + c, 0);
   seam.darts.forEach((dart, k) => {
+    if (!dart) {
+      // Edges that simply run on share the line as they shared the seam.
+      stops.push(lerp(from, to, sizes.slice(0, k + 1).reduce((a, c) => a + c, 0) / whole));
+      return;
+    }
     const { start, tip } = dartShape(piece, dart);
     const m = seam.motions[k] ?? REST;
     const at = lineMeet(from, sub(to, from), move(m, tip), sub(move(m, start), move(m, tip)));
@@ -78,6 +93,7 @@ export function ruleSeam(piece: Piece, edges: readonly string[]): Piece {
     out = replaceEdge(out, id, line);
   });
   seam.darts.forEach((dart, k) => {
+    if (!dart) return;
     const before = requireEdge(out, edges[k] ?? '').path;
     const after = requireEdge(out, edges[k + 1] ?? '').path;
     out = capDart(replaceEdge(out, dart.mouth, polyline([endOf(before), after.start])), dart);

@@ -1,11 +1,14 @@
 import {
+  add,
   distance,
   endOf,
   offsetPath,
   pathLength,
   pointAt,
   polyline,
+  scale,
   splitAtLength,
+  startTangent,
   type Path,
   type Point,
 } from '../geometry/index.ts';
@@ -30,7 +33,11 @@ function edgesOf(piece: Piece, depth: number): FacingEdges {
   const shoulder = edgesWithRole(piece, 'shoulder')[0];
   const centre = [...edgesWithRole(piece, 'centreFront'), ...edgesWithRole(piece, 'centreBack')].at(-1);
   if (!neck || !shoulder || !centre) throw new Error(`facing: expected neck, shoulder and centre on ${piece.id}`);
-  const along = splitAtLength(shoulder.path, Math.min(depth, pathLength(shoulder.path) * 0.95))[0];
+  // Past a dart, which is folded shut for it, the shoulder runs straight on.
+  const along =
+    depth < pathLength(shoulder.path)
+      ? splitAtLength(shoulder.path, depth)[0]
+      : polyline([shoulder.path.start, add(shoulder.path.start, scale(startTangent(shoulder.path), depth))]);
   const down = pathLength(centre.path) - depth;
   const foot = pointAt(centre.path, down);
   const line = offsetPath(neck.path, -depth);

@@ -1,4 +1,4 @@
-import { bisect, endOf, mapPath, pathLength, type Path, type Point } from '../geometry/index.ts';
+import { endOf, mapPath, pathLength, solveBetween, type Path, type Point } from '../geometry/index.ts';
 import { edgesWithRole, replaceEdge, type Mark, type Piece } from '../pattern/index.ts';
 import { ok, refuse, type Result } from '../units/index.ts';
 
@@ -9,6 +9,13 @@ export interface CapGoal {
 
 /** How far a cap may be raised or lowered, as a share of its height. */
 const MOST = 0.45;
+
+/** A root between two places, or the one nearer to it where there is none. */
+function between(f: (x: number) => number, low: number, high: number): number {
+  const [a, b] = [f(low), f(high)];
+  if (a > 0 !== b > 0) return solveBetween(f, low, high, 1e-8);
+  return Math.abs(a) < Math.abs(b) ? low : high;
+}
 
 /**
  * Makes a sleeve's cap as long as asked by raising or lowering it, the biceps line kept, and by leaning its top
@@ -34,11 +41,11 @@ export function fitCap(
   const drawn = (path: Path, lean: number, k: number): Path =>
     mapPath(path, (p) => ({ x: p.x + (lean * (under - p.y)) / height, y: under - (under - p.y) * k }));
   const sum = (lean: number, k: number): number => caps.reduce((n, e) => n + pathLength(drawn(e.path, lean, k)), 0);
-  const heightFor = (lean: number): number => bisect((k) => sum(lean, k) - total, 1 - MOST, 1 + MOST, 1e-12);
+  const heightFor = (lean: number): number => between((k) => sum(lean, k) - total, 1 - MOST, 1 + MOST);
   const lean =
     caps.length === 1
       ? 0
-      : bisect((x) => pathLength(drawn(one.path, x, heightFor(x))) - wanted(one.id), -height / 2, height / 2, 1e-10);
+      : between((x) => pathLength(drawn(one.path, x, heightFor(x))) - wanted(one.id), -height / 2, height / 2);
   const k = heightFor(lean);
   const off = Math.abs(sum(lean, k) - total);
   if (off > 0.01) return refuse('cap-cannot-follow', { by: total - sum(0, 1) });

@@ -19,7 +19,7 @@ import { capDart, measureDart, narrowDart } from './dart.ts';
 /**
  * Draws a waist again from `by` above (below nothing: below) where it meets the centre to nothing at the side,
  * square to the centre. Darts it crosses keep their width and their tip: both ends of the mouth rise alike. The
- * rise falls off as a parabola, so that the line leaves the centre level and reaches the side in its old direction.
+ * rise falls off smoothly, level at both ends, so that the corner at the side stays as it was.
  */
 export function raiseCentre(piece: Piece, by: number): Piece {
   const waist = edgesWithRole(piece, 'waist');
@@ -32,9 +32,13 @@ export function raiseCentre(piece: Piece, by: number): Piece {
   const side = starts ? endOf(last.path) : first.path.start;
   const width = Math.abs(side.x - centre.x);
   const share = (x: number): number => Math.abs(x - centre.x) / width;
-  const rise = (x: number): number => by * (1 - Math.min(1, share(x)) ** 2);
+  const rise = (x: number): number => {
+    const u = Math.min(1, share(x));
+    return by * (1 - u * u * (3 - 2 * u));
+  };
   // A line that runs to the right turns clockwise (down) where the rise falls off, and the other way round.
-  const turn = (x: number): number => Math.atan((2 * by * share(x)) / width) * (side.x > centre.x ? 1 : -1);
+  const turn = (x: number): number =>
+    Math.atan((6 * by * share(x) * (1 - share(x))) / width) * (side.x > centre.x ? 1 : -1);
   let out = piece;
   for (const dart of piece.darts) {
     if (!isBetween(piece, dart.mouth, waist)) continue;

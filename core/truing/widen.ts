@@ -1,5 +1,4 @@
 import {
-  bisect,
   endOf,
   joinPaths,
   mapPath,
@@ -7,6 +6,7 @@ import {
   pathLength,
   pointAt,
   reversePath,
+  solveBetween,
   splitAtLength,
   type Path,
   type Point,
@@ -44,7 +44,7 @@ export function widenSquarely(
   let longer = 0;
   for (let i = 0; options.hold && i < 6; i++) {
     const short = goal - pathLength(requireEdge(smooth, edge).path);
-    if (Math.abs(short) < TOL.same) break;
+    if (Math.abs(short) < TOL.same * 10) break;
     longer += short;
     smooth = drawn(longer);
   }
@@ -127,8 +127,11 @@ function stretchedEnd(whole: Path, last: Path, before: readonly Path[], goal: nu
   const y0 = last.start.y;
   const by = (k: number): Path => mapPath(last, (p) => ({ x: p.x, y: y0 + (p.y - y0) * k }));
   if (Math.abs(pathLength(whole) - goal) < 1e-9) return whole;
-  const k = bisect((s) => rest + pathLength(by(s)) - goal, 0.5, 1.6, 1e-12);
-  return joinPaths([...before, by(k)]);
+  const off = (k: number): number => rest + pathLength(by(k)) - goal;
+  const [low, high] = [0.5, 1.6];
+  // Beyond these a seam would be drawn with another character: it stays as it comes.
+  if (off(low) > 0 === off(high) > 0) return whole;
+  return joinPaths([...before, by(solveBetween(off, low, high, TOL.same / 100))]);
 }
 
 /** A notch goes straight across to the new line. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CATALOGUE } from '../alterations/index.ts';
+import { CATALOGUE, type Example } from '../alterations/index.ts';
 import { draft, type DraftStep } from '../draft/index.ts';
 import { samplePattern, type SampleId } from '../drafting/index.ts';
 import { diagramsSvg, stepSchema } from '../formats/index.ts';
@@ -9,16 +9,26 @@ const cm: Units = { unit: 'cm', fraction: 8 };
 const inch: Units = { unit: 'in', fraction: 16 };
 
 /** The first step of a plan of one alteration on a sample, carried out. */
-function step(alteration: string, on: string, values: object, more: object = {}): DraftStep {
+function step(
+  alteration: string,
+  on: string,
+  values: object,
+  more: object = {},
+  after: Example['after'] = [],
+): DraftStep {
   const s = stepSchema.parse({ id: 's', alteration, revision: 1, school: 'own', values, ...more });
   // Grading runs on the nest: it needs the other sizes too.
   const pattern = samplePattern(on as SampleId, ['4', '5', '6']);
   const d = draft({
-    job: { size: '4', sizeMethod: 'highBust', steps: [s] },
+    job: {
+      size: '4',
+      sizeMethod: 'highBust',
+      steps: [...after.map((a, i) => stepSchema.parse({ id: `a${i}`, revision: 1, school: 'own', ...a })), s],
+    },
     wearer: { sets: [], bustEase: null },
     pattern,
   });
-  return d.steps[0] as DraftStep;
+  return d.steps.at(-1) as DraftStep;
 }
 const skerry = step('full-bust-princess-armhole', 'skerry-armhole', { total: 40 });
 
@@ -26,7 +36,7 @@ describe('the hand sheet', () => {
   it('says exactly what the frames of the program say, in their order, for every example', () => {
     for (const d of CATALOGUE)
       for (const e of d.examples) {
-        const s = step(d.id, e.on, e.values);
+        const s = step(d.id, e.on, e.values, {}, e.after);
         const sheet = handSheet(s, cm);
         if (!sheet || !s.outcome.ok) throw new Error(`${d.id} ${e.name}: expected a sheet`);
         const said = s.outcome.value.frames.flatMap((f) => f.messages.map((m) => sayStep(m, cm)));

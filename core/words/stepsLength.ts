@@ -67,5 +67,6 @@ export const LENGTH_STEPS: Readonly<Record<string, Sentence>> = {
   'hip.side': () => 'Smooth the side seam at the pin; its length stays.',
   'hip.match': () => 'Walk side seams and waist: they are as long as before.',
   'spare.mark': () => 'Leave the seam line where it is.',
+  'spare.match': () => 'Sew on the seam line as always; trim what is left over once the toile has told.',
   'spare.true': (s) => `Cut ${s.both('by')} farther out there, and write on the piece that this is to fit by.`,
 };

@@ -97,7 +97,14 @@ export const bandFollows: AlterationDefinition = define({
   params: [],
   requires: [],
   refusals: ['nothing-to-follow'],
-  examples: [],
+  examples: [
+    {
+      name: 'after a narrower neckline',
+      on: 'causeway-shirt',
+      values: {},
+      after: [{ alteration: 'neck-gape-seam', values: { by: 12 } }],
+    },
+  ],
   source: 'The band changed by what the neckline lost or gained, times the ratio of band to neckline as drafted.',
   why: 'why.band-follows',
   needs: (context) => followings(context, 'neck', ['band']),

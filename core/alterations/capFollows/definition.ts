@@ -37,7 +37,14 @@ export const capFollows: AlterationDefinition = define({
   params: [],
   requires: [],
   refusals: ['nothing-to-follow', 'cap-cannot-follow'],
-  examples: [{ name: 'as drafted', on: 'causeway', values: {} }],
+  examples: [
+    {
+      name: 'after a narrower shoulder',
+      on: 'causeway',
+      values: {},
+      after: [{ alteration: 'shoulder-redraw', values: { by: -10 } }],
+    },
+  ],
   source: 'Cap height changed from the biceps line until each half of the cap fits its armhole with its own ease.',
   why: 'why.cap-follows',
   needs: (context) => followings(context, 'armhole', ['sleeve']),

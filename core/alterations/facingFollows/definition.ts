@@ -37,7 +37,14 @@ export const facingFollows: AlterationDefinition = define({
   params: [],
   requires: [],
   refusals: ['nothing-to-follow'],
-  examples: [{ name: 'as drafted', on: 'causeway', values: {} }],
+  examples: [
+    {
+      name: 'after a forward shoulder',
+      on: 'causeway',
+      values: {},
+      after: [{ alteration: 'forward-shoulder', values: { by: 10, neck: 4 } }],
+    },
+  ],
   source:
     'The facing drawn again on the altered piece: neckline, its depth along shoulder and centre, and a line between.',
   why: 'why.facing-follows',

@@ -28,6 +28,7 @@ function plan(context: Context, values: Values): Result<Program> {
         edges: edges.map((e) => e.id),
         by,
       })),
+      { op: 'match', stage: 'match', message: { code: 'spare.match', data }, kinds: [] },
     ],
   });
 }

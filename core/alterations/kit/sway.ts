@@ -11,6 +11,7 @@ export function longBack(context: Pick<Context, 'pieces'>): Result<{ readonly pi
   const back = backOf(context.pieces, ['back']);
   if (!back.ok) return back;
   const waist = levelOf(back.value, 'waist');
+  if (edgesWithRole(back.value, 'hem').length === 0) return refuse('back-ends-at-waist', { piece: back.value.name });
   if (!waist || !meetingOn(back.value, waist.y, ['side']) || !meetingOn(back.value, waist.y, ['centreBack']))
     return refuse('back-ends-at-waist', { piece: back.value.name });
   return ok({ piece: back.value, waist: waist.y });

@@ -1,4 +1,4 @@
-import { pathLength, type Point } from '../../geometry/index.ts';
+import { distance, endOf, pathLength, type Point } from '../../geometry/index.ts';
 import type { Edge, Piece } from '../../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Instruction, Message, Program, Values } from '../contract.ts';
@@ -18,7 +18,7 @@ interface Crossing {
   readonly right: Meeting;
 }
 
-const isStraight = (edge: Edge): boolean => edge.path.segments.every((s) => s.kind === 'line');
+const isStraight = ({ path }: Edge): boolean => pathLength(path) - distance(path.start, endOf(path)) < TOL.legs;
 
 function crossings(pieces: readonly Piece[], line: LineName): Result<readonly Crossing[]> {
   const out: Crossing[] = [];
@@ -68,7 +68,6 @@ function onOne(
             edge: m.edge.id,
             from: Math.max(1, m.along + passed - BLEND - Math.max(0, -by)),
             to: Math.min(pathLength(m.edge.path) + passed + by - 1, m.along + passed + BLEND + Math.max(0, by)),
-            free: true,
           };
     }),
   );

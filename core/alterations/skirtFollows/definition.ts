@@ -43,7 +43,14 @@ export const skirtFollows: AlterationDefinition = define({
   params: [],
   requires: [],
   refusals: ['nothing-to-follow', 'side-missing'],
-  examples: [{ name: 'as drafted', on: 'causeway', values: {} }],
+  examples: [
+    {
+      name: 'after a wider waist',
+      on: 'causeway',
+      values: {},
+      after: [{ alteration: 'dart-waist-width', values: { by: 24 } }],
+    },
+  ],
   source: 'The skirt taken in or let out at its side seams, from nothing at the hip, until its waist fits the bodice.',
   why: 'why.skirt-follows',
   needs: (context) => followings(context, 'waist', ['skirtFront', 'skirtBack']),
