@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, openMarit, STATIONS, storedJob, test } from './app.ts';
+import { expect, openMarit, SEAMS, STATIONS, storedJob, test } from './app.ts';
 
 for (const station of ['rail', ...STATIONS])
   test(`axe finds nothing serious on ${station}`, async ({ page }) => {
@@ -60,7 +60,7 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('textbox', { name: 'Over the whole front' })).toHaveValue('+6.2');
   await page.keyboard.press('7');
-  await expect(page.getByText(/they meet/)).toHaveCount(2);
+  await expect(page.getByText(/they meet/)).toHaveCount(SEAMS);
   await page.keyboard.press('9');
   await tabTo('PDF');
   const waiting = page.waitForEvent('download');

@@ -96,6 +96,7 @@ test('too much for one dart: four ways on, each one step, each one undo', async 
 
 test('dart work: turned to where it is dragged, drawn to a notch that is named', async ({ page }) => {
   await page.goto('/job/marit-causeway/plan');
+  await page.getByRole('region', { name: 'Add to the plan' }).locator('summary', { hasText: 'Darts' }).click();
   await page.getByRole('button', { name: 'Dart to another place' }).click();
   await page.getByRole('button', { name: 'Take out' }).first().click();
   await page.getByRole('link', { name: 'To the table' }).click();
@@ -164,6 +165,7 @@ test.describe('on a tablet', () => {
     const mat = page.getByRole('group', { name: /Cutting mat/ });
     const scale = async () =>
       Number(/scale\(([\d.]+)\)/.exec((await mat.locator('> g').getAttribute('transform')) ?? '')?.[1]);
+    await page.keyboard.press('0');
     const fitted = await scale();
     await page.getByRole('button', { name: 'Zoom to Side front' }).click();
     await expect.poll(scale).toBeGreaterThan(fitted * 1.3);

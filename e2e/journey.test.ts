@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, middleOf, openMarit, storedJob, test } from './app.ts';
+import { expect, middleOf, openMarit, SEAMS, storedJob, test } from './app.ts';
 import { blackRuns } from './raster.ts';
 
 const total = (page: Page) => page.getByRole('textbox', { name: 'Over the whole front' });
@@ -47,7 +47,7 @@ test('from the rail to a printed page', async ({ page }) => {
   ).toBeVisible();
 
   await page.getByRole('link', { name: /Check/ }).click();
-  await expect(page.getByText(/they meet/)).toHaveCount(2);
+  await expect(page.getByText(/they meet/)).toHaveCount(SEAMS);
   await page
     .getByRole('link', { name: '9 Print' })
     .or(page.getByRole('navigation').getByRole('link', { name: /Print/ }))

@@ -95,6 +95,7 @@ const back = (dart: Dart, was: { x: number; y: number }): number => Math.max(10,
 
 export const bustPoint: AlterationDefinition = {
   id: 'bust-point',
+  phase: 'bustPoint',
   revision: 1,
   family: 'dart',
   params: [

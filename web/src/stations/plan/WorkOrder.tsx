@@ -11,7 +11,7 @@ export function WorkOrder({ draft }: { readonly draft: Draft }) {
     order,
   ).length;
   return (
-    <section className="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2" aria-label="Order of work">
+    <section className="mb-4 flex flex-wrap items-center gap-x-5 gap-y-2" aria-label="How the plan is ordered">
       <label className="flex items-center gap-2">
         Order of work
         <select
