@@ -2,7 +2,7 @@ import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
-import { CATALOGUE, propose } from '@ample/core/alterations';
+import { CATALOGUE, FAMILIES, propose } from '@ample/core/alterations';
 import { SAMPLE_SIZES, samplePattern, type SampleId } from '@ample/core/drafting';
 import { draft, type Draft } from '@ample/core/draft';
 import { bustAmounts, startingSize, wantedBustEase, bodyFrom } from '@ample/core/fit';
@@ -60,13 +60,14 @@ export function suits(file: string): Result<unknown> {
   if (!loaded.ok) return loaded;
   const d = draft(loaded.value);
   if (d.refusal) return { ok: false, error: d.refusal };
-  const told = (family: 'bust' | 'dart') =>
-    propose(d.original, family).map((p) => ({
+  const told = (family: (typeof FAMILIES)[number]) =>
+    propose(d.original, family, loaded.value.pattern.seams).map((p) => ({
       alteration: p.id,
       grade: p.grade,
       why: { ...p.why, says: sayWhy(p.why, UNITS) },
     }));
-  return ok({ size: d.size, bust: told('bust'), darts: told('dart') });
+  const others = FAMILIES.filter((f) => f !== 'bust' && f !== 'dart').map((f) => [f, told(f)] as const);
+  return ok({ size: d.size, bust: told('bust'), darts: told('dart'), ...Object.fromEntries(others) });
 }
 
 export function measure(file: string, size: string): Result<unknown> {

@@ -3,7 +3,7 @@ import { waysOn, type Draft, type DraftStep } from '@ample/core/draft';
 import type { Rigid } from '@ample/core/geometry';
 import { edgeLengths, type Finding } from '@ample/core/truing';
 import { degrees } from '@ample/core/units';
-import { sayFinding, sayStep, type Units } from '@ample/core/words';
+import { sayFinding, sayFit, sayStep, type Units } from '@ample/core/words';
 
 const round = (value: number): number => Math.round(value * 1e6) / 1e6;
 /** Numbers rounded to a millionth, so that a report reads the same on every machine. */
@@ -55,12 +55,14 @@ function runReport(run: Run, units: Units) {
 }
 
 export function stepReport(drafted: DraftStep, units: Units) {
-  const { step, total, values, outcome } = drafted;
+  const { step, total, values, outcome, fit } = drafted;
   const ways = waysOn(drafted);
   return {
     id: step.id,
     alteration: step.alteration,
     on: step.on,
+    ...(step.side !== 'both' ? { side: step.side } : {}),
+    ...(fit ? { asked: { values: fit.values, says: sayFit(fit.sum, units) } } : {}),
     school: step.school,
     total,
     perHalf: total === null ? null : total / 2,
@@ -84,5 +86,9 @@ export function alterReport(d: Draft, units: Units) {
       difference: w.difference,
     })),
     findings: d.check.findings.map(findingReport(units)),
+    // What must follow, what the measurements still ask for, and what is left once the plan is carried out.
+    follow: d.followers.map((f) => ({ alteration: f.alteration, pieces: f.pieces })),
+    asks: d.asks.map((a) => ({ alteration: a.alteration, values: a.fit.values, says: sayFit(a.fit.sum, units) })),
+    left: d.remaining,
   };
 }

@@ -2,6 +2,7 @@ import {
   cross,
   distance,
   dot,
+  endOf,
   flatten,
   isSimplePolygon,
   midpoint,
@@ -21,7 +22,7 @@ import {
   type Piece,
   type Seam,
 } from '../pattern/index.ts';
-import { ADVICE, TOL } from '../units/index.ts';
+import { ADVICE, degrees, TOL } from '../units/index.ts';
 import { measureDart } from './dart.ts';
 import { cornerAngle, straightness, walkSeam, type Walk } from './walk.ts';
 
@@ -51,7 +52,7 @@ export type FindingCode =
   | 'cap-follows'
   | 'band-follows'
   | 'halves-differ'
-  | 'height-guess';
+  | 'grain-turned';
 
 /** What was found: where, by how much. `fault` must be mended, `look` deserves a look, `note` is good to know. */
 export interface Finding {
@@ -170,6 +171,16 @@ function lookOver(piece: Piece): readonly Finding[] {
         at: edge.path.start,
         data: { by: straightness(piece, edge.id) },
       });
+  const straight = piece.fold === null ? null : requireEdge(piece, piece.fold).path;
+  for (const m of piece.marks) {
+    if (m.kind !== 'grain' || !straight) continue;
+    const along = sub(endOf(straight), straight.start);
+    const turned = degrees(Math.asin(Math.abs(cross(unit(sub(m.to, m.from)), unit(along)))));
+    // Square to the fold is a grain too, as on bands.
+    const by = Math.min(turned, 90 - turned);
+    if (by > TOL.squareDegrees)
+      out.push({ code: 'grain-turned', grade: 'look', piece: piece.id, at: m.from, data: { by, name: piece.name } });
+  }
   if (!isSimplePolygon(flatten(outlineOf(piece), 0.2)))
     out.push({ code: 'outline-crosses', grade: 'fault', piece: piece.id, data: {} });
   return out;

@@ -48,5 +48,6 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
   'band-follows': (s) => `The neckline is ${s.signed('by')} different: the band has to follow.`,
   'halves-differ': (s) =>
     `Left and right of ${s.text('name')} miss each other by ${s.len('by')} at the centre. Draw the hem or neck across from one half to the other.`,
-  'height-guess': () => 'This comes from the height alone. A measured side or back length beats it.',
+  'grain-turned': (s) =>
+    `The grainline of ${s.text('name')} has turned ${s.num('by', 1)}° against the fold. Draw it again along the fold.`,
 };

@@ -8,14 +8,22 @@ import { stepAmount, stepName } from './slip.ts';
  */
 export function labelChanges(steps: readonly DraftStep[], units: Units): Readonly<Record<string, string>> {
   const out: Record<string, string> = {};
+  const parted = steps.some((s) => s.step.on && s.step.side !== 'both');
   for (const step of steps) {
     if (!step.step.on || !step.outcome.ok) continue;
     const amount = printable(stepAmount(step, units));
     const said = amount ? `${stepName(step)}: ${amount}` : stepName(step);
-    for (const { piece } of step.outcome.value.changes) out[piece] = [out[piece], said].filter(Boolean).join('; ');
+    for (const { piece } of step.outcome.value.changes)
+      for (const id of parted ? cutAs(piece, step.step.side) : [piece]) out[id] = [out[id], said].filter(Boolean).join('; ');
   }
   return out;
 }
+
+/** What a piece is called once a step was for one side only: the whole, and the side it was for. */
+const cutAs = (piece: string, side: 'both' | 'left' | 'right'): readonly string[] =>
+  side === 'both'
+    ? [piece, `${piece} whole`, `${piece} left`, `${piece} right`]
+    : [`${piece} whole`, `${piece} ${side}`];
 
 /** The shipped fonts have no inch sign. */
 export const printable = (text: string): string => text.replaceAll('″', ' in');

@@ -18,7 +18,8 @@ export function amountOf({ step, total, values }: Pick<DraftStep, 'step' | 'tota
 export function stepName(step: Pick<DraftStep, 'step' | 'total' | 'values'>): string {
   const words = ALTERATION_WORDS[step.step.alteration];
   const amount = amountOf(step);
-  return (amount !== null && amount < 0 ? words?.lapName : words?.name) ?? step.step.alteration;
+  const name = (amount !== null && amount < 0 ? words?.lapName : words?.name) ?? step.step.alteration;
+  return step.step.side === 'both' ? name : `${name}, ${step.step.side} side`;
 }
 
 /** How much, as slips and labels write it; empty where nothing is counted. */

@@ -43,7 +43,9 @@ export const SHOULDER_STEPS: Readonly<Record<string, Sentence>> = {
     'Walk shoulders and side seams; the armhole is as long as before, so the sleeve still fits. The side seam has changed at the underarm.',
   'slope.match.stay': () => 'Walk the shoulders, then the armhole along the sleeve cap: the cap has to follow.',
   'forward.mark': (s) =>
-    `Draw the new seam: ${s.both('neck')} from the old one along the neckline, ${s.both('by')} along the armhole.`,
+    Number(s.num('neck', 1)) === 0
+      ? `Draw the new seam from the old neck point to ${s.both('by')} down the armhole.`
+      : `Draw the new seam: ${s.both('neck')} from the old one along the neckline, ${s.both('by')} along the armhole.`,
   'forward.cut': () => `Cut the sliver between the two lines off the front. ${cut}`,
   'forward.cut.back': () => `Cut the sliver between the two lines off the back. ${cut}`,
   'forward.join': () =>
