@@ -224,6 +224,56 @@ describe('ample', () => {
       }
   });
 
+  it('tells what is asked, what must follow and what is left, and carries out a step for one side', async () => {
+    const job = {
+      ...foreignJob({}),
+      wearer: {
+        format: 'ample-draft/wearer',
+        version: 1,
+        id: 'w',
+        name: 'W',
+        sets: [
+          {
+            id: 's',
+            date: '2026-10-24',
+            readings: { highBust: [870], fullBust: [920], shoulder: [114], waist: [782] },
+          },
+        ],
+      },
+      pattern: { sample: 'causeway' },
+      size: '4',
+      steps: [
+        { id: 'a', alteration: 'shoulder-redraw', revision: 1 },
+        { id: 'b', alteration: 'shoulder-slope', revision: 1, side: 'left', values: { by: 6, underarm: 'stay' } },
+      ],
+    };
+    const report = await json('alter', file('asked.json', job));
+    // 114 measured, 122 drafted.
+    expect(report.steps[0].asked).toMatchObject({ values: { by: -8 } });
+    expect(report.steps[0].asked.says).toContain('= −0.8 cm');
+    expect(report.steps[1].side).toBe('left');
+    expect(Object.keys(report.pieces)).toEqual(
+      expect.arrayContaining(['front whole', 'back left', 'back right', 'sleeve']),
+    );
+    expect(report.follow).toEqual([{ alteration: 'cap-follows', pieces: ['sleeve'] }]);
+    expect(report.asks.map((a: any) => a.alteration)).toEqual(['grade-between-sizes']);
+    const left = Object.fromEntries(report.left.map((r: any) => [r.key, r.left]));
+    expect(Math.abs(left.shoulder)).toBeLessThan(0.2);
+    expect(left.waist).toBeGreaterThan(35);
+  });
+
+  it('lists every family of alterations that a pattern allows', async () => {
+    const suits = await json(
+      'suits',
+      file('dress.json', { ...foreignJob({}), pattern: { sample: 'causeway' }, size: '4' }),
+    );
+    for (const family of ['length', 'shoulder', 'back', 'bust', 'darts', 'width', 'neck', 'follow'])
+      expect(suits[family].length, family).toBeGreaterThan(0);
+    const band = suits.follow.find((p: any) => p.alteration === 'band-follows');
+    expect(band).toMatchObject({ grade: 'no' });
+    expect(band.why.says).toMatch(/nothing that would have to follow/);
+  });
+
   it('says what suits a pattern, the best first, and offers ways on past 38 mm', async () => {
     const on = (sample: string, total: number, alteration: string) =>
       file('suits.json', {

@@ -52,6 +52,21 @@ try {
   await page.getByText('size 5').first().waitFor();
   for (let i = 0; i < 3; i++) await page.keyboard.press('n');
   await shot('table-lap');
+  const asked = (name) => page.getByRole('button', { name, exact: true }).first().click();
+  await page.keyboard.press('5');
+  await asked('Narrow shoulder, slashed');
+  await page
+    .getByRole('region', { name: 'Broad shoulder, slashed' })
+    .getByRole('link', { name: 'To the table' })
+    .click();
+  await page.waitForTimeout(500);
+  for (let i = 0; i < 2; i++) await page.keyboard.press('n');
+  await shot('table-shoulder');
+  await page.keyboard.press('5');
+  await page.getByRole('combobox', { name: 'For' }).first().selectOption('left side only');
+  await page.keyboard.press('6');
+  await page.getByRole('button', { name: 'All in view' }).click();
+  await shot('table-one-side');
   await page.goto(`${base}/job/marit-skerry/table`);
   await page.getByText('size 4').first().waitFor();
   for (let i = 0; i < 4; i++) {
@@ -67,6 +82,21 @@ try {
   for (let i = 0; i < 3; i++) await page.keyboard.press('n');
   await shot('table-raglan');
   await page.goto(`${base}/job/ines-causeway/plan`);
+  for (const name of ['Shorter', 'Swayback, at the waist seam']) await asked(name);
+  await page.getByText('The plan stands in this order.').waitFor();
+  await shot('plan-asks');
+  await page
+    .getByRole('region', { name: 'Swayback, at the waist seam' })
+    .getByRole('link', { name: 'To the table' })
+    .click();
+  await page.waitForTimeout(500);
+  await page.keyboard.press('n');
+  await shot('table-swayback');
+  for (let i = 0; i < 2; i++) {
+    await page.keyboard.press('5');
+    await page.getByRole('button', { name: 'Take out' }).first().click();
+  }
+  await page.getByRole('region', { name: 'Add to the plan' }).locator('summary', { hasText: 'Darts' }).click();
   await page.getByRole('button', { name: 'Dart to another place' }).click();
   await page.getByRole('link', { name: 'To the table' }).click();
   await page.getByRole('combobox', { name: 'Dart', exact: true }).selectOption('side');

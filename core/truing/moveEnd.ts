@@ -29,6 +29,7 @@ import { TOL } from '../units/index.ts';
  * tangent at the end (radians), so that a corner can keep its angle when the other edge of it turns.
  */
 export function moveEnd(path: Path, to: Point, reach: number, turn = 0): Path {
+  if (turn === 0 && distance(to, endOf(path)) < TOL.same) return path;
   const size = pathLength(path);
   const whole = reach >= size - TOL.join;
   const [head, tail] = whole ? [null, path] : splitAtLength(path, size - reach);

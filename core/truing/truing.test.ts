@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { causewayPattern } from '../drafting/index.ts';
-import { endOf, pathLength, polyline, type Point } from '../geometry/index.ts';
+import { endOf, pathLength, polyline, type Path, type Point } from '../geometry/index.ts';
 import { dartShape, edgeOf, type Piece, type Seam } from '../pattern/index.ts';
+import { sampleIn } from '../testing/samples.ts';
 import { rectangle, workedFront } from '../testing/shapes.ts';
 import { expectOk, mm } from '../units/index.ts';
 import {
@@ -161,5 +162,47 @@ describe('truing widths and curves', () => {
     expect(Math.abs(kink)).toBeGreaterThan(0.1);
     expect(Math.abs(change)).toBeLessThan(0.01);
     expect(edgeOf(piece, 'a')!.path.segments.some((s) => s.kind === 'cubic')).toBe(true);
+  });
+});
+
+describe('what the check says of pieces that belong together', () => {
+  const { pieces, seams } = sampleIn('causeway', '4');
+  const stretched = (id: string, edge: string, by: number): readonly Piece[] =>
+    pieces.map((p) =>
+      p.id === id ? { ...p, edges: p.edges.map((e) => (e.id === edge ? { ...e, path: longer(e.path, by) } : e)) } : p,
+    );
+  const longer = (path: Path, by: number): Path => {
+    const end = endOf(path);
+    return { start: path.start, segments: [...path.segments, { kind: 'line', to: { x: end.x + by, y: end.y } }] };
+  };
+  const codes = (all: readonly Piece[]) =>
+    checkPieces(all, seams, pieces, seams).findings.map((f) => `${f.code} ${f.piece} ${f.data['seam'] ?? ''}`.trim());
+
+  it('sends the untouched side after the altered one, and calls it a fault where both were altered', () => {
+    expect(codes(stretched('front', 'neck', 2))).toContain('piece-must-follow frontFacing facing front');
+    const both = stretched('front', 'neck', 2).map((p) => (p.id === 'frontFacing' ? { ...p, notes: 'cut again' } : p));
+    expect(codes(both)).toContain('seam-lengths-differ front facing front');
+  });
+  it('lets the ease of a cap lie on either side of its notch', () => {
+    const at = (by: number): readonly Piece[] =>
+      pieces.map((p) =>
+        p.id === 'sleeve'
+          ? {
+              ...p,
+              marks: p.marks.map((m) => (m.kind === 'notch' && m.id === 'capFront' ? { ...m, at: m.at + by } : m)),
+            }
+          : p,
+      );
+    expect(codes(at(3.9))).toEqual([]);
+    expect(codes(at(9))).toEqual(['notches-differ front armhole front']);
+  });
+  it('finds a grain that has turned against the fold', () => {
+    const front = pieces[0] as Piece;
+    const turned = {
+      ...front,
+      marks: front.marks.map((m) => (m.kind === 'grain' ? { ...m, to: { x: m.to.x + 12, y: m.to.y } } : m)),
+    };
+    // 12 aside over its length: about 3°, twice what a set square on paper would show.
+    expect(checkPieces([turned], []).findings.map((f) => f.code)).toEqual(['grain-turned']);
   });
 });

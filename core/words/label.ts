@@ -14,7 +14,8 @@ export function labelChanges(steps: readonly DraftStep[], units: Units): Readonl
     const amount = printable(stepAmount(step, units));
     const said = amount ? `${stepName(step)}: ${amount}` : stepName(step);
     for (const { piece } of step.outcome.value.changes)
-      for (const id of parted ? cutAs(piece, step.step.side) : [piece]) out[id] = [out[id], said].filter(Boolean).join('; ');
+      for (const id of parted ? cutAs(piece, step.step.side) : [piece])
+        out[id] = [out[id], said].filter(Boolean).join('; ');
   }
   return out;
 }

@@ -4,7 +4,10 @@ import { edgeAfter, edgeBefore, moveCorner, type CapGoal } from '../../truing/in
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { define, difference, held, length, tenth } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
 import { numberOf } from '../values.ts';
+
+const BY = length('by', -40, 40, 8, true);
 
 interface Underarm {
   readonly piece: Piece;
@@ -113,19 +116,16 @@ function plan(context: Context, values: Values): Result<Program> {
       { op: 'match', stage: 'match', message: say('match'), kinds: ['side', 'armhole', 'other'] },
     ],
     grips: [
-      {
-        kind: 'amount',
-        id: 'underarm',
-        key: 'by',
+      amountGrip({
         piece: first.piece.id,
-        stages: ['mark', 'true', 'match'],
-        at: target(first),
+        shown: 'drawn',
         from: first.at,
         axis: scale(first.down, -1),
-        per: 1,
-        min: -40,
-        max: 40,
-      },
+        value: by,
+        limits: BY,
+        id: 'underarm',
+        at: target(first),
+      }),
     ],
   });
 }
@@ -136,7 +136,7 @@ const EASE = 12;
 export const armholeDepth: AlterationDefinition = define({
   id: 'armhole-depth',
   family: 'neck',
-  params: [length('by', -40, 40, 8, true), length('out', -20, 30, 0, true)],
+  params: [BY, length('out', -20, 30, 0, true)],
   requires: ['armhole', 'side'],
   refusals: ['armhole-missing', 'no-amount'],
   examples: [

@@ -3,7 +3,10 @@ import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Message, Program, Values } from '../contract.ts';
 import { beside, highest, lowest, meetings } from '../kit/across.ts';
 import { define, held, length } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
 import { numberOf } from '../values.ts';
+
+const BY = length('by', -60, 60, -6, true);
 
 const bandOf = (context: Pick<Context, 'pieces'>): Result<Piece> => {
   const piece = context.pieces.find((p) => p.part === 'band');
@@ -53,19 +56,7 @@ function plan(context: Context, values: Values): Result<Program> {
       { op: 'match', stage: 'match', message: say('match'), kinds: ['neck'] },
     ],
     grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
-        piece: piece.id,
-        stages: ['open', 'level', 'dart', 'true', 'match'],
-        at: { x: left.at.x, y: left.at.y + by },
-        from: left.at,
-        axis: { x: 0, y: 1 },
-        per: 1,
-        min: -60,
-        max: 60,
-      },
+      amountGrip({ piece: piece.id, shown: 'opened', from: left.at, axis: { x: 0, y: 1 }, value: by, limits: BY }),
     ],
   });
 }
@@ -73,7 +64,7 @@ function plan(context: Context, values: Values): Result<Program> {
 export const bandHeight: AlterationDefinition = define({
   id: 'band-height',
   family: 'neck',
-  params: [length('by', -60, 60, -6, true)],
+  params: [BY],
   requires: [],
   refusals: ['band-not-found', 'band-too-narrow', 'line-off-piece'],
   examples: [

@@ -5,6 +5,8 @@ import { define, held, length } from '../kit/define.ts';
 import { backOf, wedge } from '../kit/wedge.ts';
 import { numberOf } from '../values.ts';
 
+const SEAT = length('by', 0, 60, 15);
+
 /** The back of a skirt with a hip level, or a back that runs on over the seat. */
 function overSeat(context: Pick<Context, 'pieces'>): Result<{ readonly piece: Piece; readonly y: number }> {
   const skirt = backOf(context.pieces, ['skirtBack']);
@@ -21,7 +23,7 @@ function plan(context: Context, values: Values): Result<Program> {
   if (!found.ok) return found;
   const by = numberOf(values, 'by');
   const { piece, y } = found.value;
-  const done = wedge({ piece, y, by, words: 'seat', max: 60, turnsUpper: true });
+  const done = wedge({ piece, y, by, words: 'seat', limits: SEAT, turnsUpper: true });
   if (!done.ok) return done;
   return ok({
     piece: piece.id,
@@ -36,7 +38,7 @@ function plan(context: Context, values: Values): Result<Program> {
 export const fullSeat: AlterationDefinition = define({
   id: 'full-seat',
   family: 'width',
-  params: [length('by', 0, 60, 15)],
+  params: [SEAT],
   requires: ['centreBack', 'side', 'hem'],
   refusals: ['back-not-found', 'back-ends-at-waist', 'line-off-piece', 'wedge-too-large'],
   examples: [

@@ -2,8 +2,11 @@ import { edgesWithRole, levelOf } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { define, held, length } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
 import { alongAt, sideLength, sidesOf, targetAt, widenStep, type SideOn } from '../kit/sides.ts';
 import { numberOf } from '../values.ts';
+
+const BY = length('by', -200, 400, 80, true);
 
 /** Sides that end in a hem. */
 const hemmed = (context: Pick<Context, 'pieces'>): readonly SideOn[] =>
@@ -52,19 +55,15 @@ function plan(context: Context, values: Values): Result<Program> {
     piece: first.piece.id,
     instructions: [...instructions, { op: 'match', stage: 'match', message: say('match'), kinds: ['side'] }],
     grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
+      amountGrip({
         piece: first.piece.id,
-        stages: ['mark', 'true', 'match'],
-        at: targetAt(first, sideLength(first), each),
+        shown: 'drawn',
         from: targetAt(first, sideLength(first), 0),
         axis: { x: first.out, y: 0 },
+        value: by,
+        limits: BY,
         per: 4,
-        min: -200,
-        max: 400,
-      },
+      }),
     ],
   });
 }
@@ -72,7 +71,7 @@ function plan(context: Context, values: Values): Result<Program> {
 export const hemSweep: AlterationDefinition = define({
   id: 'hem-sweep',
   family: 'width',
-  params: [length('by', -200, 400, 80, true)],
+  params: [BY],
   requires: ['side', 'hem'],
   refusals: ['no-hem'],
   examples: [

@@ -5,8 +5,11 @@ import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Instruction, Message, Program, Values } from '../contract.ts';
 import { meetingOn } from '../kit/across.ts';
 import { define, difference, held, length, tenth } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
 import { hipOf, sideOn, type SideOn } from '../kit/sides.ts';
 import { numberOf } from '../values.ts';
+
+const BY = length('by', -80, 160, 30, true);
 
 const EASE = 50;
 
@@ -140,19 +143,15 @@ function plan(context: Context, values: Values): Result<Program> {
     piece: side.piece.id,
     instructions,
     grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
+      amountGrip({
         piece: side.piece.id,
-        stages: ['open', 'level', 'dart', 'true', 'match'],
-        at: { x: crossing.x + side.out * each, y: crossing.y },
+        shown: 'opened',
         from: crossing,
         axis: { x: side.out, y: 0 },
+        value: by,
+        limits: BY,
         per: 4,
-        min: -80,
-        max: 160,
-      },
+      }),
     ],
   });
 }
@@ -170,7 +169,7 @@ function fits(context: Context): Fit | null {
 export const hipSlash: AlterationDefinition = define({
   id: 'hip-slash',
   family: 'width',
-  params: [length('by', -80, 160, 30, true)],
+  params: [BY],
   requires: ['waist', 'side', 'hem'],
   refusals: ['skirt-not-found', 'hip-missing', 'overlap-too-large'],
   examples: [

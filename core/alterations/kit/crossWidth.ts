@@ -13,16 +13,27 @@ import {
 import { requireEdge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter, edgeBefore } from '../../truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
-import type { Context, Fit, Instruction, Message, Program, Values } from '../contract.ts';
+import type {
+  AlterationDefinition,
+  Context,
+  Example,
+  Fit,
+  Instruction,
+  Message,
+  Program,
+  Values,
+} from '../contract.ts';
 import { choiceOf, numberOf } from '../values.ts';
 import { meetingOn, meetings } from './across.ts';
-import { difference, tenth } from './define.ts';
+import { choice, define, difference, held, length, tenth } from './define.ts';
+import { amountGrip } from './grip.ts';
 import { cutPlace, keepShoulderCorners, placeOn, shoulderPair, shoulderTo, type ShoulderOn } from './shoulder.ts';
 
 /** The block's lower edge runs into the side this far below the underarm, mm. */
 const BELOW_UNDERARM = 26;
 /** Ease across the back or front, whole body, mm: half of it on each piece. */
-export const CROSS_EASE = 20;
+const CROSS_EASE = 20;
+const WIDTH = length('by', -60, 60, 16, true);
 
 export type Half = 'front' | 'back';
 
@@ -39,7 +50,7 @@ interface Block {
 }
 
 /** The armhole block of a front or back: between the shoulder seam, the side seam and a line down from the shoulder. */
-export function blockOf(context: Pick<Context, 'pieces' | 'seams'>, half: Half): Result<Block> {
+function blockOf(context: Pick<Context, 'pieces' | 'seams'>, half: Half): Result<Block> {
   const pair = shoulderPair(context);
   if (!pair.ok) return pair;
   const on = pair.value[half];
@@ -63,7 +74,7 @@ function acrossAt(on: ShoulderOn): number {
   return first && last ? last.at.x - first.at.x : 0;
 }
 
-export function fitsCross(context: Context, half: Half): Fit | null {
+function fitsCross(context: Context, half: Half): Fit | null {
   const key = half === 'back' ? 'crossBack' : 'crossFront';
   const body = context.wearer[key];
   const block = blockOf(context, half);
@@ -78,7 +89,7 @@ function underarmHeld(block: Block, moved: Point): Point {
   return add(foot, scale(unit(sub(moved, foot)), distance(foot, block.underarm)));
 }
 
-export function crossWidth(context: Context, values: Values, half: Half): Result<Program> {
+function crossWidth(context: Context, values: Values, half: Half): Result<Program> {
   const found = blockOf(context, half);
   if (!found.ok) return found;
   const block = found.value;
@@ -155,24 +166,37 @@ export function crossWidth(context: Context, values: Values, half: Half): Result
     ...keepShoulderCorners(on, say('true.smooth')),
     { op: 'match', stage: 'match', message: say('match'), kinds: ['shoulder', 'side', 'armhole'] },
   ];
-  const grip = { x: cut.x, y: level };
   return ok({
     piece: id,
     instructions,
     grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
+      amountGrip({
         piece: id,
-        stages: ['open', 'level', 'dart', 'true', 'match'],
-        at: { x: grip.x + out * each, y: grip.y },
-        from: grip,
+        shown: 'opened',
+        from: { x: cut.x, y: level },
         axis: { x: out, y: 0 },
+        value: by,
         per: 2,
-        min: -60,
-        max: 60,
-      },
+        limits: WIDTH,
+      }),
     ],
   });
 }
+
+/** Broad and narrow across the back, or the front. */
+export const crossDefinition = (half: Half, examples: readonly Example[]): AlterationDefinition =>
+  define({
+    id: `${half}-width`,
+    family: 'back',
+    params: [WIDTH, choice('way', 'slide', 'hinge')],
+    requires: ['shoulder', 'armhole', 'side'],
+    refusals: ['shoulder-seam-missing', 'underarm-missing'],
+    examples,
+    source:
+      'The armhole block slid out or in by half the difference, or turned about a hinge on the shoulder seam line.',
+    why: `why.${half}-width`,
+    needs: (context) => blockOf(context, half),
+    fits: (context) => fitsCross(context, half),
+    plan: (context, values) => crossWidth(context, values, half),
+    holds: held({ part: [half], role: 'shoulder' }, { part: [half], role: 'neck' }),
+  });

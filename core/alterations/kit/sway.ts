@@ -1,10 +1,11 @@
 import { pathLength } from '../../geometry/index.ts';
 import { edgesWithRole, levelOf, type Piece } from '../../pattern/index.ts';
 import { ADVICE, ok, refuse, type Result } from '../../units/index.ts';
-import type { Context, Fit, Instruction } from '../contract.ts';
-import { difference, tenth } from './define.ts';
+import type { Context, Fit, Instruction, Program, Values } from '../contract.ts';
+import { numberOf } from '../values.ts';
+import { difference, held, length, tenth } from './define.ts';
 import { centreEdge, meetingOn, upperEnd } from './across.ts';
-import { backOf } from './wedge.ts';
+import { backOf, wedge } from './wedge.ts';
 
 /** A one-piece back that runs on below the waist. */
 export function longBack(context: Pick<Context, 'pieces'>): Result<{ readonly piece: Piece; readonly waist: number }> {
@@ -46,3 +47,32 @@ export const swayAdvice = (piece: Piece, by: number): readonly Instruction[] =>
         },
       ]
     : [];
+
+/** The line at the waist, or lower: the same fold, in the same words but for where it lies. */
+export function swayProgram(context: Context, values: Values, words: string, below: number): Result<Program> {
+  const back = longBack(context);
+  if (!back.ok) return back;
+  const { piece, waist } = back.value;
+  const by = numberOf(values, 'by');
+  const done = wedge({ piece, y: waist + below, by: -by, words, limits: SWAY });
+  if (!done.ok) return done;
+  return ok({
+    piece: piece.id,
+    grips: done.value.grips,
+    instructions: [
+      ...done.value.instructions,
+      ...swayAdvice(piece, by),
+      { op: 'match', stage: 'match', message: { code: `${words}.match`, data: { by } }, kinds: ['side'] },
+    ],
+  });
+}
+
+export const SWAY = length('by', 0, 60, 15);
+export const SWAY_REFUSALS = ['back-not-found', 'back-ends-at-waist', 'line-off-piece', 'wedge-too-large'] as const;
+/** What all of them leave alone, and where they come in the plan. */
+export const SWAY_COMMON = {
+  family: 'back',
+  phase: 'swayback',
+  fits: fitsSway,
+  holds: held({ part: ['back'], role: 'side' }),
+} as const;

@@ -1,13 +1,18 @@
-import { distance, pathLength, rotateAbout } from '../../geometry/index.ts';
+import { pathLength } from '../../geometry/index.ts';
 import { type Piece } from '../../pattern/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
-import type { Context, Instruction, Message, Program } from '../contract.ts';
-import { beside, centreEdge, meetingOn, upperEnd } from './across.ts';
+import { ok, refuse, TOL, type Result } from '../../units/index.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program } from '../contract.ts';
+import { numberOf } from '../values.ts';
+import { centreEdge, meetingOn, upperEnd } from './across.ts';
+import { define, held, length } from './define.ts';
+import { amountGrip } from './grip.ts';
 import { keepShoulderCorners, shoulderPair, type ShoulderOn } from './shoulder.ts';
+import { turnAcross } from './turnAcross.ts';
 import { backOf } from './wedge.ts';
 
 /** How far below the neck at the centre back the line is drawn, mm. */
-export const BELOW_NECK = 95;
+const BELOW_NECK = 95;
+export const UPPER_BACK = [length('by', 0, 40, 10), length('belowNeck', 60, 140, BELOW_NECK)] as const;
 
 export interface UpperBack {
   readonly piece: Piece;
@@ -30,13 +35,7 @@ export function upperBackOf(context: Pick<Context, 'pieces' | 'seams'>): Result<
  * nothing) or sunk. With a seam the centre keeps the curve; on a fold it is drawn straight, the neckline put back in
  * its shape and the shoulder made as long as it was.
  */
-export function upperBackTurn(
-  context: Context,
-  by: number,
-  below: number,
-  words: string,
-  max: number,
-): Result<Program> {
+export function upperBackTurn(context: Context, by: number, below: number, words: string): Result<Program> {
   const found = upperBackOf(context);
   if (!found.ok) return found;
   const { piece, on } = found.value;
@@ -46,12 +45,17 @@ export function upperBackTurn(
   const pin = meetingOn(piece, y, ['armhole']);
   const centre = meetingOn(piece, y, ['centreBack']);
   if (!pin || !centre) return refuse('line-off-piece', { piece: piece.name, y });
-  const width = distance(pin.at, centre.at);
-  if (Math.abs(by) > width / 4) return refuse('wedge-too-large', { by: Math.abs(by), most: width / 4 });
-  const way = centre.at.x > pin.at.x ? 1 : -1;
-  const angle = -way * Math.asin(by / width);
-  const [above, beneath] = beside(pin.at, centre.at);
-  const data = { by: Math.abs(by), width, degrees: (Math.abs(angle) * 180) / Math.PI };
+  const turned = turnAcross({
+    piece: piece.id,
+    centre: centre.at,
+    pin: pin.at,
+    by,
+    turns: 'upper',
+    words,
+    share: 1 / 4,
+  });
+  if (!turned.ok) return turned;
+  const { data } = turned.value;
   const say = (code: string): Message => ({ code: `${words}.${code}`, data });
   const id = piece.id;
   const onFold = piece.fold === edge.id;
@@ -73,29 +77,7 @@ export function upperBackTurn(
         },
       ];
   const instructions: Instruction[] = [
-    {
-      op: 'mark',
-      stage: 'mark',
-      piece: id,
-      message: say('mark'),
-      lines: [{ id: 'across', label: '1', points: [centre.at, pin.at] }],
-      points: [{ id: 'pin', kind: 'hinge', at: pin.at }],
-    },
-    {
-      op: 'slash',
-      stage: 'cut',
-      piece: id,
-      messages: { cut: say('cut'), open: say(by < 0 ? 'lap' : 'open') },
-      spec: {
-        cuts: [{ id: 'across', points: [centre.at, pin.at] }],
-        hinges: [{ id: 'pin', at: pin.at, panels: ['upper', 'lower'] }],
-        panels: [
-          { id: 'upper', seed: above, motion: { kind: 'turn', about: pin.at, angle }, stage: 'open' },
-          { id: 'lower', seed: beneath, motion: { kind: 'rest' }, stage: 'open' },
-        ],
-      },
-      dimensions: [{ id: 'gap', from: centre.at, to: rotateAbout(centre.at, pin.at, angle), value: Math.abs(by) }],
-    },
+    ...turned.value.instructions,
     ...truing,
     {
       op: 'smooth',
@@ -108,24 +90,18 @@ export function upperBackTurn(
     },
     { op: 'match', stage: 'match', message: say('match'), kinds: ['shoulder', 'armhole', 'neck'] },
   ];
-  const sign = by < 0 ? -1 : 1;
   return ok({
     piece: id,
     instructions,
     grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
+      amountGrip({
         piece: id,
-        stages: ['open', 'level', 'dart', 'true', 'match'],
-        at: { x: centre.at.x, y: centre.at.y - by },
+        shown: 'opened',
         from: centre.at,
-        axis: { x: 0, y: -sign },
-        per: 1,
-        min: 0,
-        max,
-      },
+        axis: { x: 0, y: by < 0 ? 1 : -1 },
+        value: Math.abs(by),
+        limits: UPPER_BACK[0],
+      }),
     ],
   });
 }
@@ -134,3 +110,28 @@ function lengthFromEnd(piece: Piece, edge: string, along: number): number {
   const path = piece.edges.find((e) => e.id === edge)?.path;
   return path ? pathLength(path) - along : along;
 }
+
+/** The high round back and the flat upper back: one turn, up or down. */
+export const upperBackDefinition = (id: string, words: string, sign: 1 | -1, source: string): AlterationDefinition =>
+  define({
+    id,
+    family: 'back',
+    params: UPPER_BACK,
+    requires: ['centreBack', 'neck', 'shoulder', 'armhole'],
+    refusals: ['back-not-found', 'shoulder-seam-missing', 'line-off-piece', 'wedge-too-large'],
+    examples: [
+      { name: 'with a centre back seam', on: 'causeway', values: { by: 10 } },
+      { name: 'on the fold', on: 'causeway-side', values: { by: 8 } },
+    ],
+    source,
+    why: `why.${id}`,
+    needs: upperBackOf,
+    plan: (context, values) =>
+      upperBackTurn(context, sign * numberOf(values, 'by'), numberOf(values, 'belowNeck'), words),
+    holds: held(
+      { part: ['back'], role: 'neck', slack: TOL.seam },
+      { part: ['back'], role: 'shoulder' },
+      { part: ['back'], role: 'armhole', slack: 1 },
+      { part: ['back'], role: 'side' },
+    ),
+  });

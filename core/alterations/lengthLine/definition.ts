@@ -4,9 +4,12 @@ import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Instruction, Message, Program, Values } from '../contract.ts';
 import { beside, meetings, type Meeting } from '../kit/across.ts';
 import { choice, define, difference, length, tenth } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
 import { heightShare } from '../kit/height.ts';
 import { draftedSide, lineHeight, LINES, type LineName } from '../kit/levels.ts';
 import { choiceOf, numberOf } from '../values.ts';
+
+const BY = length('by', -80, 120, -10, true);
 
 /** How far to either side of the line a curved seam is drawn again, mm. */
 const BLEND = 55;
@@ -141,19 +144,15 @@ function plan(context: Context, values: Values): Result<Program> {
       },
     ],
     grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
+      amountGrip({
         piece: first.piece.id,
-        stages: ['open', 'level', 'dart', 'true', 'match'],
-        at: { x: at.x, y: at.y + each },
+        shown: 'opened',
         from: at,
         axis: { x: 0, y: 1 },
+        value: by,
+        limits: BY,
         per: lines.length,
-        min: -80,
-        max: 120,
-      },
+      }),
     ],
   });
 }
@@ -190,7 +189,7 @@ function fits(context: Context): Fit | null {
 export const lengthLine: AlterationDefinition = define({
   id: 'length-line',
   family: 'length',
-  params: [length('by', -80, 120, -10, true), choice('where', ...LINES)],
+  params: [BY, choice('where', ...LINES)],
   requires: ['side'],
   refusals: ['line-off-piece', 'no-line-here', 'overlap-too-large'],
   examples: [

@@ -6,8 +6,11 @@ import type { AlterationDefinition, Context, Instruction, Message, Program, Redr
 import { centreEdge, upperEnd } from '../kit/across.ts';
 import { facingDepth } from '../kit/facing.ts';
 import { define, held, length } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
 import { placeOn, shoulderPair, type ShoulderOn } from '../kit/shoulder.ts';
 import { numberOf } from '../values.ts';
+
+const BY = length('by', -40, 120, 15, true);
 
 /** The neck end of the centre moved along it: down above nothing. */
 function atCentre(piece: Piece, neck: string, by: number, message: Message): readonly Redraw[] {
@@ -92,19 +95,7 @@ function plan(context: Context, values: Values): Result<Program> {
     piece: front.piece.id,
     instructions,
     grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
-        piece: front.piece.id,
-        stages: ['mark', 'true', 'match'],
-        at: { x: top.x, y: top.y + by },
-        from: top,
-        axis: { x: 0, y: 1 },
-        per: 1,
-        min: -40,
-        max: 120,
-      },
+      amountGrip({ piece: front.piece.id, shown: 'drawn', from: top, axis: { x: 0, y: 1 }, value: by, limits: BY }),
     ],
   });
 }
@@ -112,7 +103,7 @@ function plan(context: Context, values: Values): Result<Program> {
 export const neckline: AlterationDefinition = define({
   id: 'neckline',
   family: 'neck',
-  params: [length('by', -40, 120, 15, true), length('backBy', -20, 80, 0, true), length('wide', -25, 60, 0, true)],
+  params: [BY, length('backBy', -20, 80, 0, true), length('wide', -25, 60, 0, true)],
   requires: ['neck', 'shoulder'],
   refusals: ['shoulder-seam-missing', 'no-amount', 'neck-too-wide'],
   examples: [

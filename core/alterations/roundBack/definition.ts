@@ -1,28 +1,8 @@
-import { TOL } from '../../units/index.ts';
-import type { AlterationDefinition } from '../contract.ts';
-import { define, held, length } from '../kit/define.ts';
-import { BELOW_NECK, upperBackOf, upperBackTurn } from '../kit/upperBack.ts';
-import { numberOf } from '../values.ts';
+import { upperBackDefinition } from '../kit/upperBack.ts';
 
-export const roundBack: AlterationDefinition = define({
-  id: 'round-back',
-  family: 'back',
-  params: [length('by', 0, 40, 10), length('belowNeck', 60, 140, BELOW_NECK)],
-  requires: ['centreBack', 'neck', 'shoulder', 'armhole'],
-  refusals: ['back-not-found', 'shoulder-seam-missing', 'line-off-piece', 'wedge-too-large'],
-  examples: [
-    { name: 'with a centre back seam', on: 'causeway', values: { by: 10 } },
-    { name: 'on the fold', on: 'causeway-side', values: { by: 8 } },
-  ],
-  source:
-    'The back slashed a little below the neck to a hinge on the armhole seam line, the neck raised at the centre back.',
-  why: 'why.round-back',
-  needs: upperBackOf,
-  plan: (context, values) => upperBackTurn(context, numberOf(values, 'by'), numberOf(values, 'belowNeck'), 'round', 40),
-  holds: held(
-    { part: ['back'], role: 'neck', slack: TOL.seam },
-    { part: ['back'], role: 'shoulder' },
-    { part: ['back'], role: 'armhole', slack: 1 },
-    { part: ['back'], role: 'side' },
-  ),
-});
+export const roundBack = upperBackDefinition(
+  'round-back',
+  'round',
+  1,
+  'The back slashed a little below the neck to a hinge on the armhole seam line, the neck raised at the centre back.',
+);

@@ -4,9 +4,12 @@ import { moveCorner } from '../../truing/index.ts';
 import { ok, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Redraw, Values } from '../contract.ts';
 import { define, length } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
 import { keepShoulderCorners, placeOn, shoulderPair, shoulderTo, type ShoulderOn } from '../kit/shoulder.ts';
 import { fitsShoulder, neckHolds } from '../kit/shoulderFit.ts';
 import { numberOf } from '../values.ts';
+
+const BY = length('by', -45, 45, -8, true);
 
 /** How much longer the armhole becomes, mm: the drawing is made once to measure it. */
 function armholeChange(on: ShoulderOn, steps: readonly Redraw[]): number {
@@ -61,19 +64,16 @@ function plan(context: Context, values: Values): Result<Program> {
     piece: front.piece.id,
     instructions,
     grips: [
-      {
-        kind: 'amount',
-        id: 'shoulderPoint',
-        key: 'by',
+      amountGrip({
         piece: front.piece.id,
-        stages: ['mark', 'true', 'match'],
-        at: placeOn(front, front.length + by),
+        shown: 'drawn',
         from: front.shoulderPoint,
         axis: front.neckFirst ? front.shut.along : { x: -front.shut.along.x, y: front.shut.along.y },
-        per: 1,
-        min: -45,
-        max: 45,
-      },
+        value: by,
+        limits: BY,
+        id: 'shoulderPoint',
+        at: placeOn(front, front.length + by),
+      }),
     ],
   });
 }
@@ -81,7 +81,7 @@ function plan(context: Context, values: Values): Result<Program> {
 export const shoulderRedraw: AlterationDefinition = define({
   id: 'shoulder-redraw',
   family: 'shoulder',
-  params: [length('by', -45, 45, -8, true)],
+  params: [BY],
   requires: ['shoulder', 'armhole', 'neck'],
   refusals: ['shoulder-seam-missing'],
   examples: [

@@ -2,9 +2,12 @@ import { add, distance, lerp, midpoint, rotateAbout, scale, solveBetween, sub, u
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { define, length } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
 import { cutPlace, keepShoulderCorners, shoulderPair, smoothHinge, type ShoulderOn } from '../kit/shoulder.ts';
 import { armholeHolds, fitsShoulder, neckHolds } from '../kit/shoulderFit.ts';
 import { numberOf } from '../values.ts';
+
+const BY = length('by', -45, 45, -8, true);
 
 /** The outer part turns about the pin on the armhole no farther than this, radians. */
 const MOST = 0.6;
@@ -78,28 +81,14 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: front.piece.id,
     instructions,
-    grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
-        piece: front.piece.id,
-        stages: ['open', 'level', 'dart', 'true', 'match'],
-        at: add(cut, scale(out, by)),
-        from: cut,
-        axis: out,
-        per: 1,
-        min: -45,
-        max: 45,
-      },
-    ],
+    grips: [amountGrip({ piece: front.piece.id, shown: 'opened', from: cut, axis: out, value: by, limits: BY })],
   });
 }
 
 export const shoulderSlash: AlterationDefinition = define({
   id: 'shoulder-slash',
   family: 'shoulder',
-  params: [length('by', -45, 45, -8, true)],
+  params: [BY],
   requires: ['shoulder', 'armhole', 'neck'],
   refusals: ['shoulder-seam-missing', 'shoulder-too-short'],
   examples: [

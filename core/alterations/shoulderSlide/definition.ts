@@ -3,9 +3,12 @@ import { requireEdge } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { define, length } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
 import { cutPlace, keepShoulderCorners, shoulderPair, type ShoulderOn } from '../kit/shoulder.ts';
 import { fitsShoulder, neckHolds } from '../kit/shoulderFit.ts';
 import { numberOf } from '../values.ts';
+
+const BY = length('by', -30, 30, -8, true);
 
 /** How far along the armhole, to either side of the step the block leaves, it is drawn again. */
 const BLEND = 62;
@@ -95,28 +98,14 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: front.piece.id,
     instructions,
-    grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
-        piece: front.piece.id,
-        stages: ['open', 'level', 'dart', 'true', 'match'],
-        at: add(cut, scale(way, by)),
-        from: cut,
-        axis: way,
-        per: 1,
-        min: -30,
-        max: 30,
-      },
-    ],
+    grips: [amountGrip({ piece: front.piece.id, shown: 'opened', from: cut, axis: way, value: by, limits: BY })],
   });
 }
 
 export const shoulderSlide: AlterationDefinition = define({
   id: 'shoulder-slide',
   family: 'shoulder',
-  params: [length('by', -30, 30, -8, true)],
+  params: [BY],
   requires: ['shoulder', 'armhole', 'neck'],
   refusals: ['shoulder-seam-missing', 'no-room-to-slide'],
   examples: [

@@ -4,10 +4,13 @@ import { carryEdge } from '../../truing/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { choice, define, difference, held, length, tenth } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
 import { downSide } from '../kit/underarm.ts';
 import { keepShoulderCorners, shoulderPair, shoulderTo, type ShoulderOn, type ShoulderPair } from '../kit/shoulder.ts';
 import { BODICE } from '../kit/shoulderFit.ts';
 import { choiceOf, numberOf } from '../values.ts';
+
+const BY = length('by', -30, 40, 8, true);
 
 /** The shoulder turned about the neck point until its end has dropped by so much, darts folded; its length is kept. */
 function dropped(on: ShoulderOn, by: number): Point | null {
@@ -91,19 +94,16 @@ function plan(context: Context, values: Values): Result<Program> {
     piece: front.piece.id,
     instructions,
     grips: [
-      {
-        kind: 'amount',
-        id: 'shoulderPoint',
-        key: 'by',
+      amountGrip({
         piece: front.piece.id,
-        stages: ['mark', 'true', 'match'],
-        at: to,
+        shown: 'drawn',
         from: front.shoulderPoint,
         axis: { x: 0, y: 1 },
-        per: 1,
-        min: -30,
-        max: 40,
-      },
+        value: by,
+        limits: BY,
+        id: 'shoulderPoint',
+        at: to,
+      }),
     ],
   });
 }
@@ -114,7 +114,7 @@ const dropOf = (on: ShoulderOn): number => on.shut.shoulderPoint.y - on.shut.nec
 export const shoulderSlope: AlterationDefinition = define({
   id: 'shoulder-slope',
   family: 'shoulder',
-  params: [length('by', -30, 40, 8, true), choice('underarm', 'follow', 'stay')],
+  params: [BY, choice('underarm', 'follow', 'stay')],
   requires: ['shoulder', 'armhole', 'neck', 'side'],
   refusals: ['shoulder-seam-missing', 'shoulder-too-steep', 'underarm-missing'],
   examples: [

@@ -3,8 +3,11 @@ import { ok, refuse, type Result } from '../../units/index.ts';
 import type { SideKnot } from '../../truing/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { choice, define, length } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
 import { alongAt, notchAlong, sideLength, sidesOf, targetAt, widenStep, type SideOn } from '../kit/sides.ts';
 import { choiceOf, numberOf } from '../values.ts';
+
+const BY = length('by', -120, 160, 20, true);
 
 /** Where no notch says where the addition ends, it runs out over this, mm. */
 const RUN_OUT = 110;
@@ -82,19 +85,15 @@ function plan(context: Context, values: Values): Result<Program> {
     piece: first.piece,
     instructions,
     grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
+      amountGrip({
         piece: first.piece,
-        stages: ['mark', 'true', 'match'],
-        at: targetAt(side, at, each),
+        shown: 'drawn',
         from: targetAt(side, at, 0),
         axis: { x: side.out, y: 0 },
+        value: by,
+        limits: BY,
         per: 4,
-        min: -120,
-        max: 160,
-      },
+      }),
     ],
   });
 }
@@ -102,7 +101,7 @@ function plan(context: Context, values: Values): Result<Program> {
 export const sideAdd: AlterationDefinition = define({
   id: 'side-add',
   family: 'width',
-  params: [length('by', -120, 160, 20, true), choice('level', 'waist', 'underarm', 'hip')],
+  params: [BY, choice('level', 'waist', 'underarm', 'hip')],
   requires: ['side'],
   refusals: ['no-level-here'],
   examples: [

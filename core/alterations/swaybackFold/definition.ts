@@ -1,36 +1,13 @@
-import { ok, type Result } from '../../units/index.ts';
-import type { AlterationDefinition, Context, Program, Values } from '../contract.ts';
-import { define, held, length } from '../kit/define.ts';
-import { fitsSway, longBack, swayAdvice } from '../kit/sway.ts';
-import { wedge } from '../kit/wedge.ts';
-import { numberOf } from '../values.ts';
+import { define } from '../kit/define.ts';
+import { longBack, SWAY, SWAY_COMMON, SWAY_REFUSALS, swayProgram } from '../kit/sway.ts';
 
 /** Folded out across at the waist: all of it at the centre back, nothing at the side. */
-function plan(context: Context, values: Values): Result<Program> {
-  const back = longBack(context);
-  if (!back.ok) return back;
-  const { piece, waist } = back.value;
-  const by = numberOf(values, 'by');
-  const done = wedge({ piece, y: waist, by: -by, words: 'sway', max: 60 });
-  if (!done.ok) return done;
-  return ok({
-    piece: piece.id,
-    grips: done.value.grips,
-    instructions: [
-      ...done.value.instructions,
-      ...swayAdvice(piece, by),
-      { op: 'match', stage: 'match', message: { code: 'sway.match', data: { by } }, kinds: ['side'] },
-    ],
-  });
-}
-
-export const swaybackFold: AlterationDefinition = define({
+export const swaybackFold = define({
+  ...SWAY_COMMON,
   id: 'swayback-fold',
-  family: 'back',
-  phase: 'swayback',
-  params: [length('by', 0, 60, 15)],
+  params: [SWAY],
   requires: ['centreBack', 'side', 'hem'],
-  refusals: ['back-not-found', 'back-ends-at-waist', 'line-off-piece', 'wedge-too-large'],
+  refusals: SWAY_REFUSALS,
   examples: [
     { name: 'on the fold', on: 'causeway-side', values: { by: 15 } },
     { name: 'with a centre back seam', on: 'causeway-french', values: { by: 12 } },
@@ -39,7 +16,5 @@ export const swaybackFold: AlterationDefinition = define({
   why: 'why.swayback-fold',
   grade: 'best',
   needs: longBack,
-  fits: fitsSway,
-  plan,
-  holds: held({ part: ['back'], role: 'side' }),
+  plan: (context, values) => swayProgram(context, values, 'sway', 0),
 });

@@ -2,8 +2,9 @@ import { edgesWithRole, type Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { centreEdge, lowerEnd } from '../kit/across.ts';
-import { choice, define, held, length } from '../kit/define.ts';
-import { fitsSway, swayAdvice } from '../kit/sway.ts';
+import { choice, define, held } from '../kit/define.ts';
+import { amountGrip } from '../kit/grip.ts';
+import { SWAY, SWAY_COMMON, swayAdvice } from '../kit/sway.ts';
 import { backOf } from '../kit/wedge.ts';
 import { choiceOf, numberOf } from '../values.ts';
 
@@ -48,29 +49,14 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: piece.id,
     instructions,
-    grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
-        piece: piece.id,
-        stages: ['mark', 'true', 'match'],
-        at: to,
-        from: at,
-        axis: { x: 0, y: -1 },
-        per: 1,
-        min: 0,
-        max: 60,
-      },
-    ],
+    grips: [amountGrip({ piece: piece.id, shown: 'drawn', from: at, axis: { x: 0, y: -1 }, value: by, limits: SWAY })],
   });
 }
 
 export const swaybackWaistSeam: AlterationDefinition = define({
+  ...SWAY_COMMON,
   id: 'swayback-waist-seam',
-  family: 'back',
-  phase: 'swayback',
-  params: [length('by', 0, 60, 15), choice('skirt', 'keep', 'gain')],
+  params: [SWAY, choice('skirt', 'keep', 'gain')],
   requires: ['centreBack', 'side', 'waist'],
   refusals: ['back-not-found', 'no-waist-seam', 'skirt-not-found'],
   examples: [
@@ -81,7 +67,6 @@ export const swaybackWaistSeam: AlterationDefinition = define({
   why: 'why.swayback-waist-seam',
   grade: 'best',
   needs: waistBack,
-  fits: fitsSway,
   plan,
   holds: held({ part: ['back'], role: 'side' }, { part: ['back'], role: 'armhole' }),
 });
