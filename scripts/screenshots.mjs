@@ -77,10 +77,6 @@ try {
   await page.goto(`${base}/job/marit-skerry/sheet`);
   await page.getByText('size 4').first().waitFor();
   await shot('sheet');
-  await page.goto(`${base}/job/marit-ebb/table`);
-  await page.getByText('size 4').first().waitFor();
-  for (let i = 0; i < 3; i++) await page.keyboard.press('n');
-  await shot('table-raglan');
   await page.goto(`${base}/job/ines-causeway/plan`);
   for (const name of ['Shorter', 'Swayback, at the waist seam']) await asked(name);
   await page.getByText('The plan stands in this order.').waitFor();

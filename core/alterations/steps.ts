@@ -1,4 +1,4 @@
-import { distance, endOf, pathLength } from '../geometry/index.ts';
+import { distance, endOf, nearestLength, pathLength, pointAt } from '../geometry/index.ts';
 import {
   edgesWithRole,
   replaceDart,
@@ -179,8 +179,7 @@ export function runStep(table: TableState, step: Step): Result<void> {
       return ok(undefined);
     }
     case 'straighten':
-      for (const id of step.edges)
-        state.piece = replaceEdge(state.piece, id, straightPath(requireEdge(state.piece, id).path));
+      for (const id of step.edges) state.piece = straightened(state.piece, id);
       return ok(undefined);
     case 'redraw':
       state.piece = redrawAcross(state.piece, step.role);
@@ -203,6 +202,16 @@ export function runStep(table: TableState, step: Step): Result<void> {
       return ok(undefined);
     }
   }
+}
+
+/** An edge ruled straight from end to end; its notches go straight across to the line. */
+function straightened(piece: Piece, id: string): Piece {
+  const was = requireEdge(piece, id).path;
+  const now = straightPath(was);
+  const marks = piece.marks.map((m) =>
+    m.kind === 'notch' && m.edge === id ? { ...m, at: nearestLength(now, pointAt(was, m.at)) } : m,
+  );
+  return { ...replaceEdge(piece, id, now), marks };
 }
 
 const nameOf = (table: TableState, id: string): string => (id === NEW_DART ? (table.newDart ?? id) : id);

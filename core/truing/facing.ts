@@ -67,7 +67,7 @@ const reversed = (path: Path): Path => {
 
 /** Edges of a facing for a front or back, in outline order, clockwise as seen. */
 export function facingOn(piece: Piece, depth: number): readonly Edge[] {
-  const mirrored = edgesWithRole(piece, 'centreBack').length > 0 && runsToCentre(piece);
+  const mirrored = runsToCentre(piece);
   const drawn = edgesOf(mirrored ? mirrorPiece(piece) : piece, depth);
   const role = edgesWithRole(piece, 'centreFront').length > 0 ? 'centreFront' : 'centreBack';
   const edge = (id: string, kind: Edge['role'], path: Path, allowance: number): Edge => ({

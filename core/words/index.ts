@@ -4,6 +4,7 @@ export * from './label.ts';
 export * from './fit.ts';
 export * from './measurements.ts';
 export * from './params.ts';
+export { sayRefusal } from './refusal.ts';
 export * from './say.ts';
 export * from './sheet.ts';
 export * from './slip.ts';

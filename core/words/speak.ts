@@ -1,22 +1,12 @@
 import type { Finding } from '../truing/index.ts';
 import type { BodyProblem } from '../fit/index.ts';
-import type { Refusal } from '../units/index.ts';
 import { ERROR_WORDS } from './errors.ts';
 import { FINDING_WORDS } from './findings.ts';
 import { WHY_WORDS } from './alterations.ts';
 import { BODY_WORDS, FIT_WORDS } from './fit.ts';
-import { speaker, type Data, type Units } from './say.ts';
+import { sentence } from './refusal.ts';
+import type { Data, Units } from './say.ts';
 import { STEP_WORDS } from './steps.ts';
-
-/** The sentence of a code. A code without words shows itself: a test makes sure there is none. */
-function sentence(
-  table: Readonly<Record<string, ((s: ReturnType<typeof speaker>) => string) | undefined>>,
-  code: string,
-  data: Data,
-  units: Units,
-): string {
-  return table[code]?.(speaker(data, units)) ?? code;
-}
 
 export const sayStep = (m: { readonly code: string; readonly data: Data }, units: Units): string =>
   sentence(STEP_WORDS, m.code, m.data, units);
@@ -24,7 +14,6 @@ export const sayStep = (m: { readonly code: string; readonly data: Data }, units
 export const sayWhy = (m: { readonly code: string; readonly data: Data }, units: Units): string =>
   sentence({ ...WHY_WORDS, ...ERROR_WORDS }, m.code, m.data, units);
 export const sayFinding = (f: Finding, units: Units): string => sentence(FINDING_WORDS, f.code, f.data, units);
-export const sayRefusal = (r: Refusal, units: Units): string => sentence(ERROR_WORDS, r.code, r.data, units);
 export const sayFit = (m: { readonly code: string; readonly data: Data }, units: Units): string =>
   sentence(FIT_WORDS, m.code, m.data, units);
 export const sayBodyProblem = (p: BodyProblem, units: Units): string =>

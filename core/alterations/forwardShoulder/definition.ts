@@ -1,5 +1,6 @@
 import { endOf, pathLength, pointAt } from '../../geometry/index.ts';
 import { edgesWithRole, requireEdge } from '../../pattern/index.ts';
+import { edgeAfter } from '../../truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { define, held, length } from '../kit/define.ts';
@@ -12,6 +13,21 @@ function from(on: ShoulderOn, edge: string, by: number) {
   const path = requireEdge(on.piece, edge).path;
   const atStart = edge === on.armhole ? on.neckFirst : !on.neckFirst;
   return pointAt(path, atStart ? by : pathLength(path) - by);
+}
+
+/** The shoulder notch of a set-in sleeve: the joint of its two cap edges. Forward makes the back's half longer. */
+function jointOnCap(
+  context: Context,
+  front: string,
+): { readonly sleeve: string; readonly edge: string; readonly backFirst: boolean } | null {
+  const seam = context.seams.find((s) => s.kind === 'armhole' && s.first.piece === front);
+  const sleeve = context.pieces.find((p) => p.id === seam?.second.piece);
+  const caps = sleeve ? edgesWithRole(sleeve, 'cap') : [];
+  const [first, second] = caps;
+  if (!seam || !sleeve || !first || !second || caps.length !== 2) return null;
+  // In outline order: the one after which the other begins.
+  const [one, two] = edgeAfter(sleeve, first.id) === second.id ? [first, second] : [second, first];
+  return { sleeve: sleeve.id, edge: one.id, backFirst: seam.second.edges.includes(two.id) };
 }
 
 function plan(context: Context, values: Values): Result<Program> {
@@ -31,9 +47,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const data = { by: t, neck: n };
   const say = (code: string): Message => ({ code, data });
   const ends = [from(giver, giver.neck, n), from(giver, giver.armhole, t)];
-  const sleeve = context.pieces.find((p) => edgesWithRole(p, 'cap').length === 2);
-  const [capBack] = sleeve ? edgesWithRole(sleeve, 'cap') : [];
-  const armhole = context.seams.find((s) => s.kind === 'armhole' && s.second.piece === sleeve?.id);
+  const joint = jointOnCap(context, front.piece.id);
   const instructions: Instruction[] = [
     {
       op: 'mark',
@@ -62,15 +76,14 @@ function plan(context: Context, values: Values): Result<Program> {
       shoulder: t,
     },
   ];
-  // The cap's edges run from the back underarm over the top to the front: forward makes its back longer.
-  if (sleeve && capBack && armhole)
+  if (joint)
     instructions.push({
       op: 'joint',
       stage: 'match',
-      piece: sleeve.id,
+      piece: joint.sleeve,
       message: say('forward.cap'),
-      edge: capBack.id,
-      by,
+      edge: joint.edge,
+      by: joint.backFirst ? by : -by,
     });
   instructions.push({
     op: 'match',

@@ -1,5 +1,16 @@
-import { distance, pathLength, pointAt, rotateAbout, type Point } from '../../geometry/index.ts';
-import { bustPointOf, edgesWithRole, type Dart, type Edge, type Piece } from '../../pattern/index.ts';
+import {
+  distance,
+  midpoint,
+  pathLength,
+  pointAt,
+  rotateAbout,
+  spanLength,
+  spansOf,
+  type Path,
+  type Point,
+} from '../../geometry/index.ts';
+import { bustPointOf, edgesWithRole, requireEdge, type Dart, type Edge, type Piece } from '../../pattern/index.ts';
+import { slash, type SlashSpec } from '../../slash/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import { dartMouthPoint } from '../bust/landmarks.ts';
 import type { AlterationDefinition, Context, Message, Program, Values } from '../contract.ts';
@@ -16,9 +27,8 @@ interface Found {
   readonly neck: Edge;
   readonly dart: Dart;
   readonly pivot: Point;
-  /** On the neckline, and how far along it in outline order. */
+  /** On the neckline. */
   readonly at: Point;
-  readonly along: number;
   readonly neckFirst: boolean;
 }
 
@@ -35,13 +45,25 @@ function gaping(context: Pick<Context, 'pieces'>, share = ALONG): Result<Found> 
   const neckFirst = piece.edges[(i + 1) % piece.edges.length]?.role === 'shoulder';
   const size = pathLength(neck.path);
   const along = size * (neckFirst ? share : 1 - share);
-  return ok({ piece, neck, dart, pivot, at: pointAt(neck.path, along), along, neckFirst });
+  return ok({ piece, neck, dart, pivot, at: pointAt(neck.path, along), neckFirst });
+}
+
+/** Arc length of the bend that the fold has left, the one nearest to where it was made. */
+function bendNear(path: Path, near: Point): number {
+  let along = 0;
+  let best = { along: 0, off: Infinity };
+  for (const span of spansOf(path).slice(0, -1)) {
+    along += spanLength(span);
+    const off = distance(span.b, near);
+    if (off < best.off) best = { along, off };
+  }
+  return best.along;
 }
 
 function plan(context: Context, values: Values): Result<Program> {
   const found = gaping(context, numberOf(values, 'along'));
   if (!found.ok) return found;
-  const { piece, neck, dart, pivot, at, along, neckFirst } = found.value;
+  const { piece, neck, dart, pivot, at, neckFirst } = found.value;
   const by = numberOf(values, 'by');
   const reach = distance(at, pivot);
   const way = neckFirst ? -1 : 1;
@@ -56,6 +78,21 @@ function plan(context: Context, values: Values): Result<Program> {
     return { x: at.x + t.x * 12 - t.y * sign * -4, y: at.y + t.y * 12 + t.x * sign * -4 };
   };
   const setback = distance(dart.tip, pivot);
+  const spec: SlashSpec = {
+    cuts: [
+      { id: 'neck line', points: [at, pivot] },
+      { id: 'dart line', points: [mouth, pivot] },
+    ],
+    hinges: [{ id: 'pin', at: pivot, panels: ['outer', 'centre'] }],
+    panels: [
+      { id: 'outer', seed: seed(side), motion: { kind: 'turn', about: pivot, angle }, stage: 'open' },
+      { id: 'centre', seed: seed(-side), motion: { kind: 'rest' }, stage: 'open' },
+    ],
+  };
+  const folded = slash(piece, spec);
+  if (!folded.ok) return folded;
+  const after = requireEdge(folded.value.piece, neck.id).path;
+  const bend = bendNear(after, midpoint(at, rotateAbout(at, pivot, angle)));
   return ok({
     piece: piece.id,
     instructions: [
@@ -73,17 +110,7 @@ function plan(context: Context, values: Values): Result<Program> {
         op: 'slash',
         stage: 'cut',
         messages: { cut: say('cut'), open: say('fold') },
-        spec: {
-          cuts: [
-            { id: 'neck line', points: [at, pivot] },
-            { id: 'dart line', points: [mouth, pivot] },
-          ],
-          hinges: [{ id: 'pin', at: pivot, panels: ['outer', 'centre'] }],
-          panels: [
-            { id: 'outer', seed: seed(side), motion: { kind: 'turn', about: pivot, angle }, stage: 'open' },
-            { id: 'centre', seed: seed(-side), motion: { kind: 'rest' }, stage: 'open' },
-          ],
-        },
+        spec,
         dimensions: [{ id: 'gap', from: at, to: rotateAbout(at, pivot, angle), value: by }],
       },
       { op: 'retip', stage: 'dart', message: say('dart'), dart: dart.id, bustPoint: pivot, setback },
@@ -93,8 +120,8 @@ function plan(context: Context, values: Values): Result<Program> {
         stage: 'true',
         message: say('neck'),
         edge: neck.id,
-        from: Math.max(1, along - by - BLEND),
-        to: Math.min(pathLength(neck.path) - by - 1, along + BLEND - by),
+        from: Math.max(1, bend - BLEND),
+        to: Math.min(pathLength(after) - 1, bend + BLEND),
         free: true,
       },
       { op: 'match', stage: 'match', message: say('match'), kinds: ['neck', 'shoulder', 'side'] },

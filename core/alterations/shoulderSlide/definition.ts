@@ -1,5 +1,6 @@
 import { add, endOf, pathLength, scale, sub, unit, type Point } from '../../geometry/index.ts';
 import { requireEdge } from '../../pattern/index.ts';
+import { slash, type SlashSpec } from '../../slash/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { define, length } from '../kit/define.ts';
@@ -32,6 +33,22 @@ function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readon
   const total = pathLength(requireEdge(on.piece, on.armhole).path);
   const at = on.neckFirst ? on.hinge.reach : total - on.hinge.reach;
   const points = [cut, corner, pin];
+  const spec: SlashSpec = {
+    cuts: [{ id: 'block', points }],
+    hinges: [],
+    panels: [
+      {
+        id: 'block',
+        seed: { x: cut.x + Math.sign(pin.x - cut.x) * 4, y: pin.y - 4 },
+        motion: { kind: 'shift', by: scale(way, by) },
+        stage: 'open',
+      },
+    ],
+  };
+  const slid = slash(on.piece, spec);
+  if (!slid.ok) return slid;
+  // The step that the block leaves in the armhole lies between what it carried and what stayed.
+  const jog = pathLength(requireEdge(slid.value.piece, on.armhole).path) - total;
   return ok([
     {
       op: 'mark',
@@ -46,18 +63,7 @@ function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readon
       stage: 'cut',
       piece,
       messages: { cut: say('shoulder.cut.slide'), open: say(by < 0 ? 'shoulder.slide.in' : 'shoulder.slide.out') },
-      spec: {
-        cuts: [{ id: 'block', points }],
-        hinges: [],
-        panels: [
-          {
-            id: 'block',
-            seed: { x: cut.x + Math.sign(pin.x - cut.x) * 4, y: pin.y - 4 },
-            motion: { kind: 'shift', by: scale(way, by) },
-            stage: 'open',
-          },
-        ],
-      },
+      spec,
       dimensions: [{ id: `gap ${piece}`, from: cut, to: add(cut, scale(way, by)), value: Math.abs(by) }],
     },
     { op: 'rule', stage: 'true', piece, message: say('shoulder.rule'), edges: on.edges },
@@ -68,7 +74,7 @@ function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readon
       message: say('shoulder.blend'),
       edge: on.armhole,
       from: Math.max(1, at - BLEND),
-      to: Math.min(total - 1, at + BLEND),
+      to: Math.min(total + jog - 1, at + jog + BLEND),
       free: true,
     },
     ...keepShoulderCorners(on, say('shoulder.blend')),
