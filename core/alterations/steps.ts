@@ -22,7 +22,6 @@ import {
   narrowDart,
   openDart,
   redrawAcross,
-  restoreWidth,
   retipDart,
   rotation,
   seamsAfterDivision,
@@ -33,9 +32,10 @@ import {
   tipsAfterRotation,
   type Finding,
 } from '../truing/index.ts';
-import { mm, ok, TOL, type Result } from '../units/index.ts';
+import { ok, TOL, type Result } from '../units/index.ts';
 import { NEW_DART, type Instruction, type Redraw } from './contract.ts';
 import { runRedraw } from './redraws.ts';
+import { restore } from './restore.ts';
 import { bringIn, piecesNow, stateFor, type PieceState, type TableState } from './state.ts';
 
 type Step = Exclude<Instruction, { op: 'slash' }>;
@@ -280,33 +280,4 @@ function easeStep(table: TableState, state: PieceState, dart: Dart): void {
     );
     return { ...seam, ease: seam.ease + (first ? -1 : 1) * done.intake, [key]: { ...side, edges } };
   });
-}
-
-function restore(state: PieceState, step: Of<'restoreWidth'>, note: (f: Omit<Finding, 'piece'>) => void): void {
-  const total = (piece: Piece): number =>
-    edgesWithRole(piece, step.role).reduce((sum, e) => sum + pathLength(e.path), 0);
-  const side = lowerPart(state.piece, step.side, step.role);
-  const n = state.piece.edges.length;
-  const i = state.piece.edges.findIndex((e) => e.id === side);
-  const edge = [state.piece.edges[(i + 1) % n], state.piece.edges[(i + n - 1) % n]].find((e) => e?.role === step.role);
-  const by = total(state.piece) - (step.target ?? total(state.original));
-  if (!edge) return void note({ code: 'waist-not-restored', grade: 'look', data: { by } });
-  const done = restoreWidth(state.piece, {
-    side,
-    waist: edge.id,
-    target: mm(pathLength(edge.path) - by),
-    shape: step.shape,
-  });
-  if (done.ok) state.piece = done.value.piece;
-  else note({ code: 'waist-not-restored', grade: 'look', data: { by } });
-}
-
-/** Of a side in several parts, the one that meets the hem or waist. */
-function lowerPart(piece: Piece, side: string, role: Edge['role']): string {
-  const n = piece.edges.length;
-  const meets = piece.edges.find(
-    (e, i) =>
-      e.role === 'side' && [piece.edges[(i + 1) % n], piece.edges[(i + n - 1) % n]].some((x) => x?.role === role),
-  );
-  return meets?.id ?? side;
 }

@@ -81,6 +81,8 @@ function inRows(drawings: readonly PieceDrawing[], most: number): readonly Place
     return placed;
   });
 }
+/** Pages one gives for a sheet that is not so much longer than wide. */
+const LONG = 0.6;
 /** Sheets as wide as so many pages are tried. */
 const WIDTHS = [3, 4, 5, 6, 7] as const;
 
@@ -124,8 +126,8 @@ function mapOf(placed: readonly Placed[], paper: PaperId): PageMap {
 }
 
 /**
- * Lays pieces on a sheet of pages: beside, below one another or in rows, whichever takes fewer pages; of those alike
- * in pages the one nearest to a square, which is easier to join. Empty pages are left out.
+ * Lays pieces on a sheet of pages: beside, below one another or in rows, whichever takes fewer pages, with a leaning
+ * to what is nearer to a square, which is easier to join. Empty pages are left out.
  */
 export function pageMap(pieces: readonly Piece[], paper: PaperId): PageMap {
   const drawings = pieces.map(drawPiece);
@@ -134,7 +136,7 @@ export function pageMap(pieces: readonly Piece[], paper: PaperId): PageMap {
   const rows = drawings.length > 2 ? WIDTHS.map((n) => inRows(drawings, n * step)) : [];
   const options = [arrange(drawings, false), arrange(drawings, true), ...rows].map((p) => mapOf(p, paper));
   const shape = (m: PageMap): number => Math.max(m.columns / m.rows, m.rows / m.columns);
-  return options.reduce((best, m) =>
-    m.pageCount < best.pageCount || (m.pageCount === best.pageCount && shape(m) < shape(best)) ? m : best,
-  );
+  // A page more is worth it where a strip four pages long becomes a square.
+  const cost = (m: PageMap): number => m.pageCount + LONG * shape(m);
+  return options.reduce((best, m) => (cost(m) < cost(best) ? m : best));
 }

@@ -13,8 +13,9 @@ import { MatGround } from './MatGround.tsx';
 import { MeasureLayer, MeasureReading, useMeasuring } from './Measure.tsx';
 import { OnMatPiece } from './OnMatPiece.tsx';
 import { PieceView } from './PieceView.tsx';
+import { useHeldKey, useZoomKeys } from './keys.ts';
 import { useStageMotion } from './useStageMotion.ts';
-import { useViewport, type Viewport } from './viewport.ts';
+import { useViewport } from './viewport.ts';
 
 interface Props {
   readonly job: string;
@@ -276,41 +277,4 @@ function PieceName({
       </text>
     </g>
   );
-}
-
-/** True while a key is held down, outside of fields. */
-function useHeldKey(key: string): boolean {
-  const [held, setHeld] = useState(false);
-  useEffect(() => {
-    const down = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as Element).matches('input, select, textarea')) return;
-      if (e.key.toLowerCase() === key) setHeld(true);
-    };
-    const up = (e: KeyboardEvent) => {
-      if (e.key.toLowerCase() === key) setHeld(false);
-    };
-    const off = () => setHeld(false);
-    window.addEventListener('keydown', down);
-    window.addEventListener('keyup', up);
-    window.addEventListener('blur', off);
-    return () => {
-      window.removeEventListener('keydown', down);
-      window.removeEventListener('keyup', up);
-      window.removeEventListener('blur', off);
-    };
-  }, [key]);
-  return held;
-}
-
-function useZoomKeys({ nearer, farther, fit }: Viewport): void {
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || (e.target as Element).matches('input, select, textarea')) return;
-      if (e.key === '+' || e.key === '=') nearer();
-      if (e.key === '-') farther();
-      if (e.key === '0') fit();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [nearer, farther, fit]);
 }
