@@ -1,12 +1,20 @@
 import { describe, expect, it } from 'vitest';
 import { draftSample, SAMPLE_IDS } from '../drafting/index.ts';
-import { flatten, insidePolygon } from '../geometry/index.ts';
+import { distance, flatten, insidePolygon, lerp, type Point } from '../geometry/index.ts';
 import { pageMap, rowLabel, type PageMap } from './index.ts';
 
 const boxes = (map: PageMap) =>
   map.placed.map((p) => {
     const { minX, minY, maxX, maxY } = p.drawing.bounds;
     return { minX: minX + p.dx, maxX: maxX + p.dx, minY: minY + p.dy, maxY: maxY + p.dy };
+  });
+
+/** Long straight lines as points too, so that no page is crossed unseen. */
+const dense = (ring: readonly Point[]): readonly Point[] =>
+  ring.flatMap((a, i) => {
+    const b = ring[(i + 1) % ring.length] as Point;
+    const n = Math.max(1, Math.ceil(distance(a, b) / 5));
+    return Array.from({ length: n }, (_, k) => lerp(a, b, k / n));
   });
 
 describe.each(SAMPLE_IDS)('the pages of %s', (id) => {
@@ -26,7 +34,7 @@ describe.each(SAMPLE_IDS)('the pages of %s', (id) => {
     const { area, step } = map;
     const used = new Set<string>();
     for (const p of map.placed)
-      for (const q of flatten(p.drawing.cutting, 1)) {
+      for (const q of dense(flatten(p.drawing.cutting, 1))) {
         const at = { x: q.x + p.dx, y: q.y + p.dy };
         const on = map.tiles.filter(
           (t) =>
