@@ -123,3 +123,56 @@ test('what must follow is said, shown and put right by a press', async ({ page }
   await page.getByRole('button', { name: /Undo/ }).click();
   await expect(page.getByRole('heading', { level: 2 }).first()).toContainText('shoulder');
 });
+
+test('inches, wrong amounts and keys: an amount stays what was meant, and goes back to the sum', async ({ page }) => {
+  await page.goto('/job/ines-causeway/plan');
+  await asked(page).getByRole('button', { name: 'Swayback, at the waist seam' }).click();
+  const field = amount(page, 'Swayback, at the waist seam');
+  await field.fill('a little');
+  await field.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: /a little/ })).toBeVisible();
+  await field.fill('95');
+  await field.press('Enter');
+  await expect(slip(page, 'Swayback, at the waist seam').getByRole('alert')).toBeVisible();
+  await field.fill('1/2"');
+  await field.press('Enter');
+  await expect(field).toHaveValue('1.3');
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('u');
+  await expect(field).toHaveValue('1/2');
+  await slip(page, 'Swayback, at the waist seam').getByRole('button', { name: 'take the computed amount' }).click();
+  // 1.4 cm: 1/2 by eighths.
+  await expect(page.getByRole('button', { name: 'take the computed amount' })).toHaveCount(0);
+  await page.keyboard.press('u');
+  await expect(field).toHaveValue('1.4');
+
+  await slip(page, 'Swayback, at the waist seam').getByRole('link', { name: 'To the table' }).click();
+  await page.keyboard.press('n');
+  const gap = page.getByRole('slider', { name: 'Gap', exact: true });
+  await gap.focus();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Shift+ArrowUp');
+  const typed = page.getByRole('complementary', { name: 'Workings' }).getByRole('textbox', { name: 'By how much' });
+  await expect(typed).toHaveValue('2.0');
+  await page.keyboard.press('Control+z');
+  await expect(typed).toHaveValue('1.5');
+});
+
+test.describe('on a tablet held upright', () => {
+  test.use({ viewport: { width: 820, height: 1180 } });
+  test('plan, table and check of a back alteration run off no side', async ({ page }) => {
+    await page.goto('/job/ines-causeway/plan');
+    const wide = () => page.evaluate(() => document.documentElement.scrollWidth);
+    await asked(page).getByRole('button', { name: 'Shorter' }).click();
+    await page.getByRole('region', { name: 'Add to the plan' }).getByText('Back, and across the body').click();
+    await page.getByRole('button', { name: 'High round back' }).click();
+    await expect(page.getByRole('heading', { level: 2, name: /High round back/ })).toBeVisible();
+    expect(await wide()).toBeLessThanOrEqual(820);
+    await slip(page, 'High round back').getByRole('link', { name: 'To the table' }).click();
+    await throughStages(page);
+    expect(await wide()).toBeLessThanOrEqual(820);
+    await page.getByRole('link', { name: /Check/ }).first().click();
+    await expect(page.getByText(/they meet/)).toHaveCount(SEAMS);
+    expect(await wide()).toBeLessThanOrEqual(820);
+  });
+});

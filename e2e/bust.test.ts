@@ -99,6 +99,8 @@ test('dart work: turned to where it is dragged, drawn to a notch that is named',
   await page.getByRole('region', { name: 'Add to the plan' }).locator('summary', { hasText: 'Darts' }).click();
   await page.getByRole('button', { name: 'Dart to another place' }).click();
   await page.getByRole('button', { name: 'Take out' }).first().click();
+  // The slips follow with the draft.
+  await expect(page.getByRole('link', { name: 'To the table' })).toHaveCount(1);
   await page.getByRole('link', { name: 'To the table' }).click();
   const place = page.getByRole('slider', { name: 'New place', exact: true });
   await page.getByRole('combobox', { name: 'If there is a dart already' }).selectOption('new');

@@ -37,6 +37,7 @@ export const PARAM_WORDS: Readonly<Record<string, string>> = {
   underarm: 'The underarm',
   neck: 'At the neckline',
   where: 'Where',
+  moved: 'The line moved down by',
   shape: 'Side seam',
   waistSize: 'Size at the waist',
   hipSize: 'Size at the hip',

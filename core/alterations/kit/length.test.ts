@@ -47,6 +47,13 @@ describe('lengthening and shortening', () => {
         6,
       );
   });
+  it('draws the line anywhere between: 20 higher it cuts at 280 instead of 300, to the same sums', () => {
+    const run = work('length-line', b, { by: 10, moved: -20 });
+    expect(run.frames[0]!.pieces[0]!.lines[0]!.points.map((p) => p.y)).toEqual([280, 280]);
+    expect(lengthOf(run, 'front', 'side')).toBeCloseTo(210, 9);
+    // Moved up past the underarm the line leaves the side for the armhole; past the shoulder there is none.
+    expect(refusal('length-line', b, { by: 10, where: 'aboveBust', moved: -80 })).toBe('ran');
+  });
   it('says where there is no such line', () => {
     expect(refusal('length-line', block(), { by: 10, where: 'hem' })).toBe('no-line-here');
   });

@@ -23,11 +23,12 @@ interface Crossing {
 
 const isStraight = ({ path }: Edge): boolean => pathLength(path) - distance(path.start, endOf(path)) < TOL.legs;
 
-function crossings(pieces: readonly Piece[], line: LineName): Result<readonly Crossing[]> {
+function crossings(pieces: readonly Piece[], line: LineName, moved = 0): Result<readonly Crossing[]> {
   const out: Crossing[] = [];
   for (const piece of pieces) {
-    const y = lineHeight(pieces, piece, line);
-    if (y === null) continue;
+    const drawn = lineHeight(pieces, piece, line);
+    if (drawn === null) continue;
+    const y = drawn + moved;
     const met = meetings(piece, y);
     const [left, right] = met;
     // A panel may end above or below the line.
@@ -114,7 +115,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const each = by / lines.length;
   const found: Crossing[] = [];
   for (const line of lines) {
-    const met = crossings(context.pieces, line);
+    const met = crossings(context.pieces, line, numberOf(values, 'moved'));
     if (!met.ok) return met;
     found.push(...met.value);
   }
@@ -189,12 +190,13 @@ function fits(context: Context): Fit | null {
 export const lengthLine: AlterationDefinition = define({
   id: 'length-line',
   family: 'length',
-  params: [BY, choice('where', ...LINES)],
+  params: [BY, choice('where', ...LINES), length('moved', -80, 80, 0, true)],
   requires: ['side'],
   refusals: ['line-off-piece', 'no-line-here', 'overlap-too-large'],
   examples: [
     { name: 'shorter', on: 'causeway', values: { by: -12 } },
     { name: 'longer on two lines', on: 'causeway', values: { by: 24, where: 'both' } },
+    { name: 'longer, the line moved up', on: 'causeway', values: { by: 10, moved: -20 } },
     { name: 'longer at the hem', on: 'causeway-shirt', values: { by: 30, where: 'hem' } },
   ],
   source:

@@ -7,6 +7,7 @@ import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { FindingFix } from '../../ui/FindingFix.tsx';
 import { Length, Notice, Station } from '../../ui/parts.tsx';
+import { PieceMarks } from './PieceMarks.tsx';
 import { WalkView } from './WalkView.tsx';
 
 /** Seams walked against each other, and what was found on the table. */
@@ -39,6 +40,7 @@ export function Check() {
               ))}
             </section>
           ))}
+          <PieceMarks draft={draft} />
           {changed.length > 0 && (
             <table className="sheet w-full">
               <caption className="px-3 pt-2 text-left font-head font-semibold">
