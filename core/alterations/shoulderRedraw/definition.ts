@@ -1,5 +1,5 @@
 import { pathLength } from '../../geometry/index.ts';
-import { requireEdge } from '../../pattern/index.ts';
+import { edgesWithRole, requireEdge } from '../../pattern/index.ts';
 import { moveCorner } from '../../truing/index.ts';
 import { ok, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Redraw, Values } from '../contract.ts';
@@ -53,11 +53,21 @@ function plan(context: Context, values: Values): Result<Program> {
   }
   const message: Message = { code: 'shoulder.match.redraw', data: { ...data, change } };
   instructions.push(
-    {
-      op: 'finding',
-      stage: 'match',
-      finding: { code: 'cap-follows', grade: 'look', piece: front.piece.id, data: { by: change } },
-    },
+    // A sleeve among the pieces is walked, and found by the check if it has to follow.
+    ...(context.pieces.some((p) => edgesWithRole(p, 'cap').length > 0)
+      ? []
+      : [
+          {
+            op: 'finding' as const,
+            stage: 'match' as const,
+            finding: {
+              code: 'cap-follows' as const,
+              grade: 'look' as const,
+              piece: front.piece.id,
+              data: { by: change },
+            },
+          },
+        ]),
     { op: 'match', stage: 'match', message, kinds: ['shoulder', 'armhole'] },
   );
   return ok({

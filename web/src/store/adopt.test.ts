@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { draft } from '@ample/core/draft';
+import { alike, draft } from '@ample/core/draft';
 import { samplePattern } from '@ample/core/drafting';
 import { stepSchema } from '@ample/core/formats';
 import { adopt } from './adopt.ts';
@@ -29,6 +29,32 @@ describe('a draft that came from the worker', () => {
     const first = adopted.steps[0]?.outcome;
     if (!first?.ok) throw new Error('expected the step to run');
     expect(first.value.pieces.filter((p) => own.includes(p)).map((p) => p.id)).toEqual(['sideBack', 'back']);
+  });
+  it('keeps one lane one, and two sides apart', () => {
+    const same = adopt(structuredClone(made), pattern);
+    expect(alike(same.lanes)).toBe(true);
+    expect(same.lanes.left.pieces.map((p) => (pattern.sizes['4'] ?? []).includes(p))).toEqual([
+      false,
+      false,
+      true,
+      true,
+    ]);
+    const dress = samplePattern('causeway', ['4']);
+    const parted = draft({
+      job: {
+        size: '4',
+        sizeMethod: 'highBust',
+        steps: [
+          stepSchema.parse({ id: 'l', alteration: 'shoulder-slash', revision: 1, side: 'left', values: { by: -8 } }),
+        ],
+      },
+      wearer: { sets: [], bustEase: null },
+      pattern: dress,
+    });
+    const adopted = adopt(structuredClone(parted), dress);
+    expect(alike(adopted.lanes)).toBe(false);
+    expect(adopted.lanes.right.pieces.map((p, i) => p === dress.sizes['4']?.[i])).not.toContain(false);
+    expect(adopted.pieces.map((p) => p.id)).toEqual(parted.pieces.map((p) => p.id));
   });
   it('is left as it is when it belongs to another size', () => {
     const copy = structuredClone({ ...made, size: '7' });

@@ -1,4 +1,4 @@
-import type { Draft } from '@ample/core/draft';
+import { alike, type Draft, type Lane, type Lanes } from '@ample/core/draft';
 import type { Pattern, Piece } from '@ample/core/pattern';
 
 /**
@@ -10,10 +10,17 @@ export function adopt(draft: Draft, pattern: Pattern): Draft {
   if (!own || own.length !== draft.original.length) return draft;
   const known = new Map(draft.original.map((copy, i) => [copy, own[i] as Piece]));
   const back = (pieces: readonly Piece[]): readonly Piece[] => pieces.map((p) => known.get(p) ?? p);
+  const laneBack = (lane: Lane): Lane => ({ ...lane, pieces: back(lane.pieces) });
+  // One lane for both sides stays one.
+  const lanesBack = (lanes: Lanes): Lanes => {
+    const left = laneBack(lanes.left);
+    return { left, right: alike(lanes) ? left : laneBack(lanes.right) };
+  };
   return {
     ...draft,
     original: own,
     pieces: back(draft.pieces),
+    lanes: lanesBack(draft.lanes),
     steps: draft.steps.map((s) => ({
       ...s,
       before: back(s.before),

@@ -16,7 +16,10 @@ export function Check() {
   const units = useUnits();
   const { job } = useParams();
   if (!draft) return <Station title="Check">Walking the seams…</Station>;
-  const fromSteps = draft.steps.flatMap((s) => (s.step.on && s.outcome.ok ? s.outcome.value.findings : []));
+  // What a step said of a seam is said again of the finished pieces: later steps may have changed it.
+  const fromSteps = draft.steps.flatMap((s) =>
+    s.step.on && s.outcome.ok ? s.outcome.value.findings.filter((f) => f.data['seam'] === undefined) : [],
+  );
   const seen = new Set<string>();
   const findings = [...draft.check.findings, ...fromSteps].filter((f) => {
     const key = JSON.stringify([f.code, f.piece, f.data]);
