@@ -1,11 +1,10 @@
 import { add, distance, lerp, midpoint, rotateAbout, scale, solveBetween, sub, unit } from '../../geometry/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
+import type { AlterationDefinition, Instruction, Message } from '../contract.ts';
+import { bothShoulders } from '../kit/bothShoulders.ts';
 import { define, length } from '../kit/define.ts';
-import { amountGrip } from '../kit/grip.ts';
 import { cutPlace, keepShoulderCorners, shoulderPair, smoothHinge, type ShoulderOn } from '../kit/shoulder.ts';
 import { armholeHolds, fitsShoulder, neckHolds } from '../kit/shoulderFit.ts';
-import { numberOf } from '../values.ts';
 
 const BY = length('by', -45, 45, -8, true);
 
@@ -58,33 +57,6 @@ function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readon
   ]);
 }
 
-function plan(context: Context, values: Values): Result<Program> {
-  const pair = shoulderPair(context);
-  if (!pair.ok) return pair;
-  const { front, back } = pair.value;
-  const by = numberOf(values, 'by');
-  const data = { by: Math.abs(by), length: front.length, wanted: front.length + by };
-  const instructions: Instruction[] = [];
-  for (const on of [front, back]) {
-    const done = onOne(on, by, data);
-    if (!done.ok) return done;
-    instructions.push(...done.value);
-  }
-  instructions.push({
-    op: 'match',
-    stage: 'match',
-    message: { code: 'shoulder.match', data },
-    kinds: ['shoulder', 'armhole'],
-  });
-  const cut = cutPlace(front);
-  const out = unit(sub(front.shoulderPoint, cut));
-  return ok({
-    piece: front.piece.id,
-    instructions,
-    grips: [amountGrip({ piece: front.piece.id, shown: 'opened', from: cut, axis: out, value: by, limits: BY })],
-  });
-}
-
 export const shoulderSlash: AlterationDefinition = define({
   id: 'shoulder-slash',
   family: 'shoulder',
@@ -100,6 +72,7 @@ export const shoulderSlash: AlterationDefinition = define({
   grade: 'best',
   needs: shoulderPair,
   fits: fitsShoulder,
-  plan,
+  plan: (context, values) =>
+    bothShoulders(context, values, { limits: BY, onOne, outward: (on) => unit(sub(on.shoulderPoint, cutPlace(on))) }),
   holds: (before, after) => [...neckHolds(before, after), ...armholeHolds(before, after)],
 });

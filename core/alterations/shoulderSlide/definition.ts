@@ -2,12 +2,11 @@ import { add, endOf, pathLength, scale, sub, unit, type Point } from '../../geom
 import { requireEdge } from '../../pattern/index.ts';
 import { slash, type SlashSpec } from '../../slash/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
+import type { AlterationDefinition, Instruction, Message } from '../contract.ts';
+import { bothShoulders } from '../kit/bothShoulders.ts';
 import { define, length } from '../kit/define.ts';
-import { amountGrip } from '../kit/grip.ts';
 import { cutPlace, keepShoulderCorners, shoulderPair, type ShoulderOn } from '../kit/shoulder.ts';
 import { fitsShoulder, neckHolds } from '../kit/shoulderFit.ts';
-import { numberOf } from '../values.ts';
 
 const BY = length('by', -30, 30, -8, true);
 
@@ -81,33 +80,6 @@ function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readon
   ]);
 }
 
-function plan(context: Context, values: Values): Result<Program> {
-  const pair = shoulderPair(context);
-  if (!pair.ok) return pair;
-  const { front, back } = pair.value;
-  const by = numberOf(values, 'by');
-  const data = { by: Math.abs(by), length: front.length, wanted: front.length + by };
-  const instructions: Instruction[] = [];
-  for (const on of [front, back]) {
-    const done = onOne(on, by, data);
-    if (!done.ok) return done;
-    instructions.push(...done.value);
-  }
-  instructions.push({
-    op: 'match',
-    stage: 'match',
-    message: { code: 'shoulder.match', data },
-    kinds: ['shoulder', 'armhole'],
-  });
-  const cut = cutPlace(front);
-  const way = outward(front);
-  return ok({
-    piece: front.piece.id,
-    instructions,
-    grips: [amountGrip({ piece: front.piece.id, shown: 'opened', from: cut, axis: way, value: by, limits: BY })],
-  });
-}
-
 export const shoulderSlide: AlterationDefinition = define({
   id: 'shoulder-slide',
   family: 'shoulder',
@@ -122,6 +94,6 @@ export const shoulderSlide: AlterationDefinition = define({
   why: 'why.shoulder-slide',
   needs: shoulderPair,
   fits: fitsShoulder,
-  plan,
+  plan: (context, values) => bothShoulders(context, values, { limits: BY, onOne, outward }),
   holds: neckHolds,
 });
