@@ -81,12 +81,18 @@ export function solveKnot(
   knots: (by: number) => readonly SideKnot[],
   round: number,
 ): number {
+  // Notches follow the side, not its width: they are left out while it is drawn again and again.
+  const bare: Piece = { ...side.piece, marks: side.piece.marks.filter((m) => m.kind !== 'notch') };
   const drawn = (by: number): Piece =>
-    widenSquarely(side.piece, side.edge.id, knots(by), { out: side.out, hold: true, round });
+    widenSquarely(bare, side.edge.id, knots(by), { out: side.out, hold: true, round });
   const off = (by: number): number => (measure(drawn(by)) ?? 0) - wanted;
   const guess = wanted - (measure(side.piece) ?? wanted);
-  const [low, high] = [guess - 30, guess + 30];
-  return off(low) > 0 === off(high) > 0 ? guess : solveBetween(off, low, high, 1e-8);
+  // What it turns by is little: near the guess first, then farther off.
+  for (const reach of [4, 30]) {
+    const [low, high] = [guess - reach, guess + reach];
+    if (off(low) > 0 !== off(high) > 0) return solveBetween(off, low, high, 1e-7);
+  }
+  return guess;
 }
 
 /** The side moved by the knots, said once. */
