@@ -6,7 +6,9 @@ const PORT = 4199;
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
-  timeout: 60_000,
+  timeout: 120_000,
+  // A busy machine draws late; what is waited for is the same.
+  expect: { timeout: 20_000 },
   fullyParallel: true,
   workers: 2,
   retries: 0,
