@@ -178,15 +178,10 @@ function doStep(
   const { total, values } = valuesOf(step, amounts, fit);
   const other =
     step.side === 'both' && !alike(lanes) ? runStep(step, total, values, contextOf(lanes.right), problems) : null;
-  return {
-    step,
-    total,
-    values,
-    fit,
-    before: lane.pieces,
-    outcome: runStep(step, total, values, context, problems),
-    other,
-  };
+  const own = runStep(step, total, values, context, problems);
+  // A step for both sides is done on both or on neither: what stops it on the right is said like any refusal.
+  const outcome = own.ok && other && !other.ok ? other : own;
+  return { step, total, values, fit, before: lane.pieces, outcome, other };
 }
 
 /** The lanes after a step: a step for one side parts them. */

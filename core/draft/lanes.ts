@@ -1,5 +1,6 @@
 import { mirrorPiece, unfoldPiece, type Piece, type Seam } from '../pattern/index.ts';
 import { checkPieces, type CheckReport, type Finding } from '../truing/index.ts';
+import { TOL } from '../units/index.ts';
 
 /** Pieces and seams as far as the steps have brought them. */
 export interface Lane {
@@ -70,7 +71,7 @@ export function halvesApart({ left, right }: Lanes): readonly Finding[] {
     const r = right.pieces.find((p) => p.id === l.id);
     if (!r || l === r || l.fold === null || r.fold === null) return [];
     const { apart } = unfoldPiece(l, r);
-    return apart > 0.5
+    return apart > TOL.seam
       ? [{ code: 'halves-differ', grade: 'look', piece: l.id, data: { by: apart, name: l.name } }]
       : [];
   });

@@ -1,6 +1,7 @@
 import { alterationById, phaseOf, rankOf, type WorkOrder } from '../alterations/index.ts';
 import type { Step } from '../formats/schema.ts';
 import type { EdgeRole } from '../pattern/index.ts';
+import { TOL } from '../units/index.ts';
 import type { DraftStep } from './step.ts';
 
 /** Two steps that change the same edge: the later works on what the earlier left. */
@@ -11,16 +12,13 @@ export interface Meeting {
   readonly roles: readonly EdgeRole[];
 }
 
-/** Lengths that change by less are not worth telling, mm. */
-const LITTLE = 0.5;
-
 function changedRoles({ step, outcome }: DraftStep): ReadonlyMap<string, ReadonlySet<EdgeRole>> {
   const out = new Map<string, Set<EdgeRole>>();
   if (!step.on || !outcome.ok) return out;
   for (const change of outcome.value.changes) {
     const after = outcome.value.pieces.find((p) => p.id === change.piece) ?? change.original;
     for (const [id, l] of Object.entries(change.lengths)) {
-      if (Math.abs(l.after - l.before) < LITTLE) continue;
+      if (Math.abs(l.after - l.before) < TOL.seam) continue;
       const role = [after, change.original].flatMap((p) => p.edges.find((e) => e.id === id)?.role ?? [])[0];
       if (!role || role === 'dart') continue;
       const roles = out.get(change.piece) ?? new Set<EdgeRole>();

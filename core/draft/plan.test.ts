@@ -196,3 +196,19 @@ describe('a page of what is cut', () => {
     expect(d.asks.map((a) => a.alteration)).not.toContain('shoulder-slash');
   });
 });
+
+describe('a step for both sides that one side cannot take', () => {
+  it('is refused and leaves both as they were', () => {
+    // On the right the front is cut into panels: there is no side dart in one front any more.
+    const d = draft(
+      job([
+        step('a', 'princess-line', { side: 'right' }),
+        step('b', 'full-bust-side-dart', { school: 'own', values: { total: 30, whose: 'pattern' } }),
+      ]),
+    );
+    expect(d.steps[0]?.outcome.ok).toBe(true);
+    expect(d.steps[1]?.other?.ok).toBe(false);
+    expect(d.steps[1]?.outcome).toEqual(d.steps[1]?.other);
+    expect(pieceOf(d.lanes.left.pieces, 'front')).toBe(pieceOf(d.original, 'front'));
+  });
+});

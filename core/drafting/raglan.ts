@@ -7,6 +7,7 @@ import {
   sub,
   unit,
   pathLength,
+  reversePath,
   bisect,
   rotate,
   type Path,
@@ -106,7 +107,7 @@ function raglanSleeve(b: Body, front: RaglanHalf, back: RaglanHalf): Piece {
       edge('underarmFront', 'underarm', line(a, hemFront), 10),
       edge('sleeveHem', 'sleeveHem', line(hemFront, hemBack), 20),
       edge('underarmBack', 'underarm', line(hemBack, c), 10),
-      edge('raglanBack', 'raglan', { start: c, segments: reversed(left) }, 10),
+      edge('raglanBack', 'raglan', reversePath(left), 10),
     ],
     darts: [],
     marks: [
@@ -116,10 +117,3 @@ function raglanSleeve(b: Body, front: RaglanHalf, back: RaglanHalf): Piece {
     ],
   };
 }
-
-const reversed = (path: Path): Path['segments'] => {
-  const s = path.segments[0];
-  return s?.kind === 'cubic'
-    ? [{ kind: 'cubic', c1: s.c2, c2: s.c1, to: path.start }]
-    : [{ kind: 'line', to: path.start }];
-};

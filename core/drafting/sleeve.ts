@@ -1,4 +1,4 @@
-import { bisect, blend, pathFromSpans, pathLength, type Path } from '../geometry/index.ts';
+import { bisect, blend, pathFromSpans, pathLength, reversePath, type Path } from '../geometry/index.ts';
 import { requireEdge, type ChartRow, type Piece } from '../pattern/index.ts';
 import { bodyOf } from './body.ts';
 import { edge, line } from './parts.ts';
@@ -42,7 +42,6 @@ export function draftSleeve(row: ChartRow, front: Piece, back: Piece): Piece {
     const found = piece.marks.find((m) => m.kind === 'notch' && m.id === id);
     return found?.kind === 'notch' ? found.at : 0;
   };
-  const backLeft = { start: c, segments: mirroredBack(left) };
   return {
     id: 'sleeve',
     name: 'Sleeve',
@@ -52,7 +51,7 @@ export function draftSleeve(row: ChartRow, front: Piece, back: Piece): Piece {
     half: false,
     notes: '',
     edges: [
-      edge('capBack', 'cap', backLeft),
+      edge('capBack', 'cap', reversePath(left)),
       edge('capFront', 'cap', right),
       edge('underarmFront', 'underarm', line(a, hemFront)),
       edge('sleeveHem', 'sleeveHem', line(hemFront, hemBack), 20),
@@ -80,10 +79,3 @@ export function draftSleeve(row: ChartRow, front: Piece, back: Piece): Piece {
     ],
   };
 }
-
-const mirroredBack = (path: Path): Path['segments'] => {
-  const s = path.segments[0];
-  return s?.kind === 'cubic'
-    ? [{ kind: 'cubic', c1: s.c2, c2: s.c1, to: path.start }]
-    : [{ kind: 'line', to: path.start }];
-};

@@ -50,10 +50,6 @@ export function moveCorner(piece: Piece, edge: string, to: Point, reach: CornerR
   };
 }
 
-/** The corner at which an edge begins or ends. */
-export const cornerOf = (piece: Piece, edge: string, at: 'start' | 'end'): Point =>
-  at === 'start' ? requireEdge(piece, edge).path.start : endOf(requireEdge(piece, edge).path);
-
 /** The edge after another on the outline. */
 export function edgeAfter(piece: Piece, edge: string): string {
   const i = piece.edges.findIndex((e) => e.id === edge);

@@ -6,6 +6,7 @@ import {
   pathLength,
   pointAt,
   polyline,
+  reversePath,
   scale,
   splitAtLength,
   startTangent,
@@ -46,24 +47,13 @@ function edgesOf(piece: Piece, depth: number): FacingEdges {
   return {
     neck: neck.path,
     shoulder: along,
-    outer: reversed(fitted),
+    outer: reversePath(fitted),
     centre: polyline([foot, neck.path.start]),
   };
 }
 
 const sided = (line: Path, neck: Path, near: Point): boolean =>
   distance(endOf(line), near) < distance(endOf(neck), near);
-const reversed = (path: Path): Path => {
-  const spans = path.segments.map((s, i) => ({ s, from: i === 0 ? path.start : (path.segments[i - 1]?.to as Point) }));
-  return {
-    start: endOf(path),
-    segments: spans
-      .reverse()
-      .map(({ s, from }) =>
-        s.kind === 'line' ? { kind: 'line', to: from } : { kind: 'cubic', c1: s.c2, c2: s.c1, to: from },
-      ),
-  };
-};
 
 /** Edges of a facing for a front or back, in outline order, clockwise as seen. */
 export function facingOn(piece: Piece, depth: number): readonly Edge[] {

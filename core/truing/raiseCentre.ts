@@ -14,6 +14,7 @@ import {
   type Point,
 } from '../geometry/index.ts';
 import { dartShape, edgesWithRole, replaceEdge, requireEdge, type Edge, type Piece } from '../pattern/index.ts';
+import { TOL } from '../units/index.ts';
 import { capDart, measureDart, narrowDart } from './dart.ts';
 
 /**
@@ -27,7 +28,7 @@ export function raiseCentre(piece: Piece, by: number): Piece {
   const first = waist[0];
   const last = waist.at(-1);
   if (!first || !last || centres.length === 0) return piece;
-  const starts = centres.some((c) => distance(endOf(c.path), first.path.start) < 1e-3);
+  const starts = centres.some((c) => distance(endOf(c.path), first.path.start) < TOL.join);
   const centre = starts ? first.path.start : endOf(last.path);
   const side = starts ? endOf(last.path) : first.path.start;
   const width = Math.abs(side.x - centre.x);
@@ -54,13 +55,15 @@ export function raiseCentre(piece: Piece, by: number): Piece {
     const v = direction(endTangent(path), endOf(path), 1);
     out = replaceEdge(out, edge.id, curved(a, u, b, v));
     function direction(tangent: Point, at: Point, sign: number): Point {
-      if (distance(at, side) < 1e-3) return tangent;
-      const opening = distance(at, centre) < 1e-3 ? 0 : widened(at) * sign;
+      if (distance(at, side) < TOL.join) return tangent;
+      const opening = distance(at, centre) < TOL.join ? 0 : widened(at) * sign;
       return rotate(tangent, turn(at.x) + opening);
     }
     // Beyond a dart that has become shorter the line turns on by as much as the dart has opened.
     function widened(at: Point): number {
-      const dart = piece.darts.find((d) => isBetween(piece, d.mouth, waist) && distance(farEnd(d.mouth), at) < 1e-3);
+      const dart = piece.darts.find(
+        (d) => isBetween(piece, d.mouth, waist) && distance(farEnd(d.mouth), at) < TOL.join,
+      );
       if (!dart) return 0;
       const was = measureDart(dartShape(piece, dart)).opening;
       return (measureDart(dartShape(out, dart)).opening - was) * (side.x > centre.x ? 1 : -1);
@@ -106,9 +109,9 @@ function moveCentreEnd(piece: Piece, centres: readonly Edge[], from: Point, to: 
   const by = add(to, scale(from, -1));
   return centres.reduce((out, c) => {
     const path = requireEdge(out, c.id).path;
-    if (distance(path.start, from) < 1e-3)
+    if (distance(path.start, from) < TOL.join)
       return replaceEdge(out, c.id, { start: to, segments: path.segments.map((s) => s) });
-    if (distance(endOf(path), from) < 1e-3) {
+    if (distance(endOf(path), from) < TOL.join) {
       const segments = path.segments.map((s, i) =>
         i < path.segments.length - 1 ? s : s.kind === 'line' ? { ...s, to } : { ...s, c2: add(s.c2, by), to },
       );

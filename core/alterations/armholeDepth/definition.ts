@@ -1,7 +1,7 @@
 import { add, distance, endOf, pathLength, scale, sub, unit, type Point } from '../../geometry/index.ts';
 import { edgesWithRole, requireEdge, type Edge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter, edgeBefore, moveCorner, type CapGoal } from '../../truing/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { define, difference, held, length, tenth } from '../kit/define.ts';
 import { amountGrip } from '../kit/grip.ts';
@@ -28,7 +28,7 @@ function underarms(pieces: readonly Piece[]): readonly Underarm[] {
       const seam = beside.find((e) => e.role === 'side' || e.role === 'underarm');
       if (!seam) return [];
       const at = seam === beside[1] ? endOf(curve.path) : curve.path.start;
-      const far = distance(seam.path.start, at) < 1e-3 ? endOf(seam.path) : seam.path.start;
+      const far = distance(seam.path.start, at) < TOL.join ? endOf(seam.path) : seam.path.start;
       const middle = (Math.min(...xs(piece)) + Math.max(...xs(piece))) / 2;
       return [{ piece, curve, seam, at, down: unit(sub(far, at)), out: at.x > middle ? 1 : -1 }];
     }),
@@ -39,7 +39,7 @@ const xs = (piece: Piece): readonly number[] => piece.edges.map((e) => e.path.st
 /** From the underarm to the notch, along the curve: what is drawn again. */
 function reachOf({ piece, curve, at }: Underarm): number {
   const size = pathLength(curve.path);
-  const fromStart = distance(curve.path.start, at) < 1e-3;
+  const fromStart = distance(curve.path.start, at) < TOL.join;
   const notch = piece.marks.find((m) => m.kind === 'notch' && m.edge === curve.id);
   const reach = notch?.kind === 'notch' ? (fromStart ? notch.at : size - notch.at) : size * 0.5;
   return Math.max(20, reach);

@@ -1,6 +1,6 @@
 import { pointAt, pathLength, type Point } from '../../geometry/index.ts';
 import { requireEdge, type Piece } from '../../pattern/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { define } from '../kit/define.ts';
 import { followings, sideLengthOf, type Following } from '../kit/follow.ts';
@@ -35,7 +35,7 @@ function plan(context: Context, _values: Values): Result<Program> {
       const by = sideLengthOf(f.leader, f.leading) * ratio - sideLengthOf(band, f.following);
       return { f, ratio, by, line: across(band, f.following.edges[0] ?? '') };
     })
-    .filter((x) => Math.abs(x.by) > 0.05)
+    .filter((x) => Math.abs(x.by) > TOL.legs)
     .sort((a, b) => a.line.at.x - b.line.at.x);
   const total = parts.reduce((n, x) => n + x.by, 0);
   if (parts.length === 0) return refuse('nothing-to-follow', { kind: 'neck' });

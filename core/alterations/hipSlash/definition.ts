@@ -1,7 +1,7 @@
 import { distance, endOf, pathLength, pointAt, rotateAbout, type Point } from '../../geometry/index.ts';
 import { edgesWithRole, levelOf, type Piece } from '../../pattern/index.ts';
 import { follow } from '../../slash/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Instruction, Message, Program, Values } from '../contract.ts';
 import { meetingOn } from '../kit/across.ts';
 import { define, difference, held, length, tenth } from '../kit/define.ts';
@@ -38,7 +38,7 @@ function layOut(piece: Piece): Result<Slashed> {
 }
 
 const touches = (a: SideOn['edge']['path'], b: SideOn['edge']['path'] | undefined): boolean =>
-  b !== undefined && [a.start, endOf(a)].some((p) => [b.start, endOf(b)].some((q) => distance(p, q) < 1e-3));
+  b !== undefined && [a.start, endOf(a)].some((p) => [b.start, endOf(b)].some((q) => distance(p, q) < TOL.join));
 
 /** Straight down from the waist to the hem. */
 function footAt(piece: Piece, x: number, below: number): Point | null {
