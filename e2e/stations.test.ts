@@ -119,7 +119,15 @@ test('Print: fewer pieces take fewer pages; none can be chosen but says so; SVG 
   expect(svg).toMatch(/<svg [^>]*width="[\d.]+mm"/);
   expect(svg).toContain('id="front-seam"');
   expect(svg).not.toContain('id="back"');
-  for (const piece of ['Bodice front', 'Sleeve', 'Skirt front', 'Skirt back', 'Front neck facing', 'Back neck facing'])
+  for (const piece of [
+    'Bodice front',
+    'Sleeve',
+    'Skirt front',
+    'Skirt back',
+    'Front neck facing',
+    'Back neck facing',
+    'Pocket bag',
+  ])
     await page.getByLabel(piece, { exact: true }).uncheck();
   await expect(page.getByText('Choose at least one piece.')).toBeVisible();
   await expect(page.getByRole('button', { name: /^PDF/ })).toBeDisabled();

@@ -48,6 +48,7 @@ import { fitAllowance } from './fitAllowance/definition.ts';
 import { capFollows } from './capFollows/definition.ts';
 import { skirtFollows } from './skirtFollows/definition.ts';
 import { facingFollows } from './facingFollows/definition.ts';
+import { pocketFollows } from './pocketFollows/definition.ts';
 import { bandFollows } from './bandFollows/definition.ts';
 
 /** Every alteration the app knows. One line each. */
@@ -102,6 +103,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   skirtFollows,
   facingFollows,
   bandFollows,
+  pocketFollows,
 ];
 
 export const alterationById = (id: string): AlterationDefinition | undefined => CATALOGUE.find((d) => d.id === id);

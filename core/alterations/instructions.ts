@@ -182,4 +182,6 @@ export type Redraw =
   | (Said & { readonly op: 'fitCap'; readonly goal: CapGoal })
   /** Drawn anew on the piece it faces. */
   | (Said & { readonly op: 'facing'; readonly of: string; readonly depth: number })
+  /** A pocket's opening drawn anew along the part of the seam it is sewn into. */
+  | (Said & { readonly op: 'opening'; readonly of: string; readonly seam: string })
   | (Said & { readonly op: 'allowance'; readonly edges: readonly string[]; readonly by: number });

@@ -1,11 +1,12 @@
-import { edgesWithRole, type Piece } from '../pattern/index.ts';
-import { signedArea, spansOf, type Path } from '../geometry/index.ts';
+import { edgesWithRole, seamLine, type Piece } from '../pattern/index.ts';
+import { reversePath, signedArea, spansOf, type Path } from '../geometry/index.ts';
 import {
   carryEdge,
   cornerAngle,
   facingOn,
   fitCap,
   moveCorner,
+  openAlong,
   raiseCentre,
   restoreNeck,
   ruleSeam,
@@ -81,6 +82,18 @@ export function runRedraw(table: TableState, state: PieceState, step: Redraw): R
     case 'facing': {
       const faced = piecesNow(table).find((p) => p.id === step.of);
       if (faced) state.piece = fitted(state.piece, faced, step.depth);
+      return ok(undefined);
+    }
+    case 'opening': {
+      const seam = table.seams.find((s) => s.id === step.seam);
+      const sides = seam ? [seam.first, seam.second] : [];
+      const leading = sides.find((s) => s.piece === step.of);
+      const following = sides.find((s) => s.piece === state.piece.id);
+      const opening = following?.edges[0];
+      const sewnTo = piecesNow(table).find((p) => p.id === step.of);
+      if (!leading || !following || !opening || !sewnTo) return ok(undefined);
+      const line = seamLine(sewnTo, leading);
+      state.piece = openAlong(state.piece, opening, following.reversed ? reversePath(line) : line);
       return ok(undefined);
     }
     case 'allowance':

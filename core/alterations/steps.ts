@@ -52,6 +52,7 @@ const REDRAWS: readonly Step['op'][] = [
   'restoreNeck',
   'fitCap',
   'facing',
+  'opening',
   'allowance',
 ] satisfies readonly Redraw['op'][];
 const isRedraw = (step: Step): step is Redraw => REDRAWS.includes(step.op);

@@ -15,6 +15,7 @@ const FOLLOWS: readonly { readonly kind: string; readonly parts: readonly Piece[
   { kind: 'waist', parts: ['skirtFront', 'skirtBack'], id: 'skirt-follows' },
   { kind: 'neck', parts: ['facingFront', 'facingBack'], id: 'facing-follows' },
   { kind: 'neck', parts: ['band'], id: 'band-follows' },
+  { kind: 'pocket', parts: ['pocket'], id: 'pocket-follows' },
 ];
 
 /** The alteration that would put a difference right; null where there is none. */

@@ -73,6 +73,9 @@ describe('what must follow', () => {
     const waist = draft(job([step('a', 'dart-waist-width', { values: { by: 20 } })]));
     expect(waist.followers.map((f) => f.alteration)).toEqual(['skirt-follows']);
     expect(waist.followers[0]?.pieces).toEqual(['skirtFront', 'skirtBack']);
+    const hip = step('a', 'side-add', { values: { by: 32, level: 'hip' } });
+    expect(draft(job([hip])).followers).toMatchObject([{ alteration: 'pocket-follows', pieces: ['pocket'] }]);
+    expect(draft(job([hip, step('b', 'pocket-follows')])).followers).toEqual([]);
   });
   it('never does it unasked', () => {
     const d = draft(job([step('a', 'shoulder-redraw', { values: { by: -9 } })]));

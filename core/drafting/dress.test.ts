@@ -16,7 +16,7 @@ const length = (p: Piece, id: string): number => pathLength(requireEdge(p, id).p
 const row = (size: string) => SAMPLE_CHART.find((r) => r.size === size)!.body;
 
 describe('the whole Causeway', () => {
-  it('has bodice, sleeve, skirt and facings in every size, and validates', () => {
+  it('has bodice, sleeve, skirt, facings and pocket in every size, and validates', () => {
     expect(validatePattern(dress)).toEqual([]);
     expect(validatePattern(shirt)).toEqual([]);
     for (const size of SAMPLE_SIZES)
@@ -28,6 +28,7 @@ describe('the whole Causeway', () => {
         'skirtBack',
         'frontFacing',
         'backFacing',
+        'pocket',
       ]);
   });
 

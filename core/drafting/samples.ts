@@ -17,7 +17,7 @@ import { nameOfSample, SAMPLE_SIZES, type SampleId } from './names.ts';
 import { draftRaglan } from './raglan.ts';
 import { draftSkirt } from './skirt.ts';
 import { CAP_EASE, draftSleeve } from './sleeve.ts';
-import { draftBand, draftFacing } from './trimmings.ts';
+import { draftBand, draftFacing, draftPocket, POCKET_SIDE } from './trimmings.ts';
 import { draftCutOn, draftTop } from './tops.ts';
 
 interface Drafted {
@@ -61,19 +61,22 @@ const dressSeams: readonly Seam[] = [
   seam('facing front', 'neck', ['front', ['neck']], ['frontFacing', ['neck']]),
   seam('facing back', 'neck', ['back', ['neck'], true], ['backFacing', ['neck'], true]),
   seam('facing shoulder', 'shoulder', ['frontFacing', ['shoulder']], ['backFacing', ['shoulder'], true]),
+  { ...seam('pocket', 'pocket', ['skirtFront', ['side']], ['pocket', ['opening']]), first: POCKET_SIDE },
 ];
 
-/** The whole dress: bodice, set-in sleeve, A-line skirt and neck facings. */
+/** The whole dress: bodice, set-in sleeve, A-line skirt, neck facings and a pocket in the side seam. */
 function dress(row: ChartRow): Drafted {
   const [front, back] = bodice(row).pieces as [Piece, Piece];
+  const skirt = draftSkirt(row, front, back);
   return {
     pieces: [
       front,
       back,
       draftSleeve(row, front, back),
-      ...draftSkirt(row, front, back),
+      ...skirt,
       draftFacing(front),
       draftFacing(back),
+      draftPocket(skirt[0]),
     ],
     seams: dressSeams,
   };
@@ -190,7 +193,7 @@ const SPECS = {
     ...CAUSEWAY,
     draft: dress,
     notes:
-      'Darted bodice to the waist with a set-in sleeve, A-line skirt and neck facings; front on the fold, back opening. Drafted with 50 mm ease at bust and hip and 30 mm at the waist.',
+      'Darted bodice to the waist with a set-in sleeve, A-line skirt with pockets in its side seams and neck facings; front on the fold, back opening. Drafted with 50 mm ease at bust and hip and 30 mm at the waist.',
   },
   'causeway-side': {
     ...CAUSEWAY,

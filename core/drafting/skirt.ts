@@ -8,6 +8,8 @@ import { edge, line, QUARTER, rad } from './parts.ts';
 export const HIP_EASE = 50;
 const HIP_DEPTH = 200;
 const LENGTH = 560;
+/** Notches at the two ends of the pocket's opening. */
+export const POCKET = { top: 'pocketTop', end: 'pocketEnd' } as const;
 const FLARE = rad(7);
 
 interface SkirtHalf {
@@ -97,6 +99,8 @@ function half({ part, waist, hip, dart, side }: SkirtHalf): Piece {
       { kind: 'level', id: 'lengthenShorten', name: 'lengthenShorten', at: { x: 6, y: HIP_DEPTH + 150 } },
       { kind: 'grain', id: 'grain', from: { x: 24, y: 150 }, to: { x: 24, y: LENGTH - 90 } },
       { kind: 'notch', id: 'side', edge: 'side', at: HIP_DEPTH, count: 1 },
+      { kind: 'notch', id: POCKET.top, edge: 'side', at: 40, count: 1 },
+      { kind: 'notch', id: POCKET.end, edge: 'side', at: 190, count: 1 },
     ],
   };
   return piece.darts.reduce(capDart, piece);

@@ -1,7 +1,8 @@
-import { pathLength, type Path } from '../geometry/index.ts';
-import { requireEdge, type Piece } from '../pattern/index.ts';
+import { endOf, pathFromSpans, pathLength, type Path } from '../geometry/index.ts';
+import { requireEdge, seamLine, type Piece, type SeamSide } from '../pattern/index.ts';
 import { facingOn } from '../truing/index.ts';
-import { edge, line } from './parts.ts';
+import { curve, edge, line } from './parts.ts';
+import { POCKET } from './skirt.ts';
 
 /** How deep the neck facings of "Causeway" are, mm: to just before the shoulder dart of the back. */
 export const FACING_DEPTH = 50;
@@ -34,6 +35,41 @@ const grainTop = (piece: Piece): number => {
   const end = neck.segments.at(-1)?.to ?? neck.start;
   return Math.max(neck.start.y, end.y) + 8;
 };
+
+/** The part of the skirt's side seam the pocket is sewn into. */
+export const POCKET_SIDE: SeamSide = {
+  piece: 'skirtFront',
+  edges: ['side'],
+  reversed: false,
+  between: [POCKET.top, POCKET.end],
+};
+const BAG = { across: 130, below: 90 } as const;
+
+/** A pocket bag for the side seam, lying on the skirt front as it is drawn: opening, bag and top. */
+export function draftPocket(skirt: Piece): Piece {
+  const opening = seamLine(skirt, POCKET_SIDE);
+  const [top, end] = [opening.start, endOf(opening)];
+  const inner = { x: top.x - BAG.across, y: top.y };
+  const low = end.y + BAG.below;
+  return {
+    id: 'pocket',
+    name: 'Pocket bag',
+    part: 'pocket',
+    cut: 4,
+    fold: null,
+    half: false,
+    notes: '',
+    edges: [
+      edge('opening', 'other', opening),
+      edge('bag', 'other', pathFromSpans([curve(end, { x: end.x - 20, y: low }, { x: inner.x, y: low }, inner)]), 10),
+      edge('top', 'other', line(inner, top), 10),
+    ],
+    darts: [],
+    marks: [
+      { kind: 'grain', id: 'grain', from: { x: inner.x + 50, y: top.y + 30 }, to: { x: inner.x + 50, y: end.y } },
+    ],
+  };
+}
 
 /** A straight band for the neckline of front and back: half of it, on the fold at the centre back. */
 export function draftBand(front: Piece, back: Piece): Piece {

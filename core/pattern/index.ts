@@ -4,6 +4,7 @@ export * from './measure.ts';
 export * from './mirror.ts';
 export * from './normalise.ts';
 export * from './schema.ts';
+export * from './seamLine.ts';
 export * from './types.ts';
 export * from './validate.ts';
 export * from './split.ts';

@@ -87,6 +87,7 @@ export const PARTS = [
   'facingFront',
   'facingBack',
   'band',
+  'pocket',
   'other',
 ] as const;
 export const pieceSchema = z.object({
@@ -111,8 +112,20 @@ export const seamSideSchema = z.object({
   edges: z.array(id).min(1).max(20),
   /** True when the walk runs against the outline. */
   reversed: z.boolean().default(false),
+  /** Only the part between these two notches, the first met on the walk first: a pocket in a side seam. */
+  between: z.tuple([id, id]).optional(),
 });
-export const SEAM_KINDS = ['shoulder', 'side', 'princess', 'raglan', 'waist', 'armhole', 'neck', 'other'] as const;
+export const SEAM_KINDS = [
+  'shoulder',
+  'side',
+  'princess',
+  'raglan',
+  'waist',
+  'armhole',
+  'neck',
+  'pocket',
+  'other',
+] as const;
 export const seamSchema = z.object({
   id,
   kind: z.enum(SEAM_KINDS),

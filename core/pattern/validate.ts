@@ -17,6 +17,7 @@ export type ProblemCode =
   | 'notch-off-edge'
   | 'seam-piece-missing'
   | 'seam-edge-missing'
+  | 'seam-notch-missing'
   | 'size-without-pieces'
   | 'chart-size-repeated';
 
@@ -72,10 +73,14 @@ export function validatePattern(pattern: Pattern): readonly Problem[] {
       for (const side of [seam.first, seam.second]) {
         const piece = pieces.find((p) => p.id === side.piece);
         if (!piece) out.push({ code: 'seam-piece-missing', data: { size, seam: seam.id, piece: side.piece } });
-        else
+        else {
           for (const edge of side.edges)
             if (!edgeOf(piece, edge))
               out.push({ code: 'seam-edge-missing', data: { size, seam: seam.id, piece: piece.name, edge } });
+          for (const notch of side.between ?? [])
+            if (!piece.marks.some((m) => m.kind === 'notch' && m.id === notch && side.edges.includes(m.edge)))
+              out.push({ code: 'seam-notch-missing', data: { size, seam: seam.id, piece: piece.name, notch } });
+        }
       }
   }
   return out;

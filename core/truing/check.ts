@@ -187,7 +187,7 @@ function lookOver(piece: Piece): readonly Finding[] {
 }
 
 /** Two sides that do not meet: where only one was altered, the other has to follow. */
-function lengthsDiffer(walk: Walk, pieces: readonly Piece[], baseline?: readonly Piece[]): Finding {
+function doNotMeet(walk: Walk, by: number, pieces: readonly Piece[], baseline?: readonly Piece[]): Finding {
   const { seam } = walk;
   const untouched = [walk.first, walk.second].filter((s) =>
     baseline?.some((b) => b.id === s.piece && pieces.includes(b)),
@@ -202,7 +202,7 @@ function lengthsDiffer(walk: Walk, pieces: readonly Piece[], baseline?: readonly
       kind: seam.kind,
       first: walk.first.length,
       second: walk.second.length,
-      by: walk.difference,
+      by,
       ...(follower ? { name: pieces.find((p) => p.id === follower.piece)?.name ?? follower.piece } : {}),
     },
   };
@@ -227,7 +227,8 @@ export function checkPieces(
       Math.abs(walk.difference) >
       (seam.kind === 'princess' ? TOL.princess : TOL.seam) + Math.abs(drafted?.difference ?? 0)
     )
-      findings.push(lengthsDiffer(walk, pieces, baseline));
+      findings.push(doNotMeet(walk, walk.difference, pieces, baseline));
+    else if (walk.apart > TOL.opening) findings.push(doNotMeet(walk, walk.apart, pieces, baseline));
     if (seam.kind === 'shoulder' || seam.kind === 'side')
       [0, 1].forEach((k) => {
         if (walk.first.meets[k] === 'princess') return;

@@ -1,5 +1,20 @@
-import { distance, endTangent, pathLength, startTangent, turnBetween } from '../geometry/index.ts';
-import { requireEdge, type Piece, type Seam, type SeamSide } from '../pattern/index.ts';
+import {
+  cross,
+  distance,
+  dot,
+  endOf,
+  endTangent,
+  midpoint,
+  pathLength,
+  pointAt,
+  startTangent,
+  sub,
+  turnBetween,
+  unit,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
+import { alongSide, requireEdge, seamLine, type Piece, type Seam, type SeamSide } from '../pattern/index.ts';
 import { degrees } from '../units/index.ts';
 
 /** One side of a seam laid out straight: its length and where its notches fall, mm from the walk's start. */
@@ -21,6 +36,8 @@ export interface Walk {
   readonly second: WalkedSide;
   /** second − first − intended ease: 0 when they match. */
   readonly difference: number;
+  /** How far the two lines lie apart when laid on one another: told only of a piece set into part of a seam, mm. */
+  readonly apart: number;
 }
 
 /** Interior angle, degrees, where an edge begins (`start`) or ends, measured to its neighbour on the outline. */
@@ -34,17 +51,7 @@ export function cornerAngle(piece: Piece, edge: string, at: 'start' | 'end'): nu
 }
 
 export function walkSide(piece: Piece, side: SeamSide): WalkedSide {
-  let length = 0;
-  const joints: number[] = [];
-  const notches: { id: string; at: number }[] = [];
-  side.edges.forEach((id, i) => {
-    const size = pathLength(requireEdge(piece, id).path);
-    if (i > 0) joints.push(length);
-    for (const m of piece.marks)
-      if (m.kind === 'notch' && m.edge === id)
-        notches.push({ id: m.id, at: length + (side.reversed ? size - m.at : m.at) });
-    length += size;
-  });
+  const { length, joints, notches } = alongSide(piece, side);
   const first = side.edges[0] ?? '';
   const last = side.edges.at(-1) ?? '';
   const corners: readonly [number, number] = side.reversed
@@ -56,7 +63,24 @@ export function walkSide(piece: Piece, side: SeamSide): WalkedSide {
   const meets: readonly [string, string] = side.reversed
     ? [beside(first, 1), beside(last, -1)]
     : [beside(first, -1), beside(last, 1)];
-  return { piece: piece.id, length, notches: notches.sort((a, b) => a.at - b.at), joints, corners, meets };
+  return { piece: piece.id, length, notches, joints, corners, meets };
+}
+
+const STATIONS = 24;
+
+/** Greatest distance between two lines laid on one another at their middles, their ends in line, mm. */
+function farApart(a: Path, b: Path): number {
+  const laid = (path: Path): readonly Point[] => {
+    const size = pathLength(path);
+    const along = unit(sub(endOf(path), path.start));
+    const middle = midpoint(path.start, endOf(path));
+    return Array.from({ length: STATIONS + 1 }, (_, i) => {
+      const from = sub(pointAt(path, (size * i) / STATIONS), middle);
+      return { x: dot(from, along), y: cross(from, along) };
+    });
+  };
+  const other = laid(b);
+  return Math.max(...laid(a).map((p, i) => distance(p, other[i] ?? p)));
 }
 
 /** Walks the two sides of a seam against each other. Throws where the seam names what is not there. */
@@ -66,9 +90,12 @@ export function walkSeam(pieces: readonly Piece[], seam: Seam): Walk {
     if (!piece) throw new Error(`walkSeam: expected piece "${id}" for seam ${seam.id}`);
     return piece;
   };
-  const first = walkSide(find(seam.first.piece), seam.first);
-  const second = walkSide(find(seam.second.piece), seam.second);
-  return { seam, first, second, difference: second.length - first.length - seam.ease };
+  const one = find(seam.first.piece);
+  const two = find(seam.second.piece);
+  const first = walkSide(one, seam.first);
+  const second = walkSide(two, seam.second);
+  const apart = seam.kind === 'pocket' ? farApart(seamLine(one, seam.first), seamLine(two, seam.second)) : 0;
+  return { seam, first, second, difference: second.length - first.length - seam.ease, apart };
 }
 
 export const straightness = (piece: Piece, edge: string): number => {

@@ -16,6 +16,8 @@ export const TOL = {
   seam: 0.5,
   /** Princess seams run over a curve one way and back on the other piece: a millimetre, as one walks them. */
   princess: 1,
+  /** A pocket's opening laid on the seam it is sewn into: more, and it would pull. */
+  opening: 1,
   /** An armhole after smoothing at a hinge. */
   armhole: 1,
   /** Corners that must be square, degrees; a set square on paper is no better. */

@@ -170,6 +170,8 @@ const PROBLEMS: Readonly<Record<string, Sentence>> = {
   'seam-piece-missing': (s) => `the seam “${s.text('seam')}” names a piece “${s.text('piece')}” that is not there.`,
   'seam-edge-missing': (s) =>
     `the seam “${s.text('seam')}” names an edge “${s.text('edge')}” that “${s.text('piece')}” does not have.`,
+  'seam-notch-missing': (s) =>
+    `the seam “${s.text('seam')}” lies between notches of “${s.text('piece')}”, and “${s.text('notch')}” is not on it.`,
   'size-without-pieces': (s) => `size ${s.text('size')} has no pieces.`,
   'chart-size-repeated': (s) => `the size chart lists ${s.text('size')} twice.`,
 };

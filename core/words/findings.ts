@@ -40,7 +40,9 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
   'length-not-held': (s) =>
     `The ${s.text('role')} should have kept its length and is ${s.signed('by')} different. Undo this step, or make it smaller.`,
   'piece-must-follow': (s) =>
-    `${s.text('name')} has to follow: its seam (${s.text('kind')}) is ${s.len('second')} against ${s.len('first')}, and nothing has been done to it yet.`,
+    s.text('kind') === 'pocket'
+      ? `${s.text('name')} has to follow: the seam its opening is sewn into has changed by ${s.len('by')}, and nothing has been done to it yet.`
+      : `${s.text('name')} has to follow: its seam (${s.text('kind')}) is ${s.len('second')} against ${s.len('first')}, and nothing has been done to it yet.`,
   'swayback-large': (s) =>
     `${s.len('by')} at the centre back is much for a swayback. The back is likely too long as well: shorten all round first, and fold out what is left.`,
   'cap-follows': (s) =>

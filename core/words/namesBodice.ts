@@ -166,6 +166,10 @@ export const BODICE_WORDS: Readonly<Record<string, AlterationWords>> = {
     'Band follows the neckline',
     'The band loses or gains what the neckline did, times the share of the neckline it was drafted with.',
   ),
+  'pocket-follows': same(
+    'Pocket follows the side seam',
+    'The opening of the pocket bag is drawn anew along the altered side seam between its notches; bag and grainline go with it.',
+  ),
 };
 
 /** Why each can be done on these pieces. */
@@ -200,4 +204,5 @@ export const BODICE_WHY: Readonly<Record<string, Sentence>> = {
   'why.skirt-follows': () => 'A skirt is sewn to the bodice at the waist.',
   'why.facing-follows': () => 'The neckline has facings.',
   'why.band-follows': () => 'The neckline has a band.',
+  'why.pocket-follows': () => 'There is a pocket in the side seam.',
 };

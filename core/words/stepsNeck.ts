@@ -60,6 +60,10 @@ export const NECK_STEPS: Readonly<Record<string, Sentence>> = {
   'skirt.wider': () => 'Let the side seams out at the waist, to nothing at the hip, their lengths kept.',
   'skirt.narrower': () => 'Take the side seams in at the waist, to nothing at the hip, their lengths kept.',
   'skirt.match': () => 'Walk the skirt’s waist along the bodice, darts shut, and the side seams.',
+  'pocket.mark': () => 'Lay the pocket bag under the altered side seam, its notches at the notches of the opening.',
+  'pocket.draw': () =>
+    'Trace the seam between the notches as the new opening, and draw the bag to its ends. The grainline stays parallel to that of the skirt.',
+  'pocket.match': () => 'Walk the opening of the pocket along the side seam from notch to notch.',
   'facing.mark': () => 'Lay paper over the altered front and back, darts at the neck folded shut.',
   'facing.draw': (s) => `Trace neckline, shoulder and centre, and draw the facing ${s.both('depth')} deep.`,
   'facing.match': () => 'Walk the facing along the neckline, and its shoulders along each other.',

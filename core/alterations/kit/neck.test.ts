@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { angleOf, distance, sub } from '../../geometry/index.ts';
-import { bustPointOf, dartShape } from '../../pattern/index.ts';
+import { bustPointOf, dartShape, validatePiece } from '../../pattern/index.ts';
 import { walkSeam } from '../../truing/index.ts';
 import { block } from '../../testing/block.ts';
 import { contextOn } from '../../testing/samples.ts';
@@ -115,6 +115,23 @@ describe('what follows', () => {
     expect(difference(led, 'facing front')).toBeCloseTo(4, 6);
     const run = work('facing-follows', after(led, dress), {});
     for (const seam of ['facing front', 'facing back']) expect(Math.abs(difference(run, seam))).toBeLessThan(1e-6);
+  });
+  it('the pocket takes the altered side seam between its notches, its grainline unturned', () => {
+    // 8 at the hip, 200 down the side, from nothing at 90: at the lower notch, 190 down, 8 · 100/110 = 7.3 are left.
+    const led = work('side-add', dress, { by: 32, level: 'hip' });
+    const walked = (run: typeof led) =>
+      walkSeam(
+        run.pieces,
+        run.seams.find((s) => s.id === 'pocket')!,
+      );
+    expect(walked(led).apart).toBeGreaterThan(1);
+    const run = work('pocket-follows', after(led, dress), {});
+    expect(walked(run).apart).toBeLessThan(1e-6);
+    expect(Math.abs(walked(run).difference)).toBeLessThan(1e-6);
+    expect(finishOf(run, 'pocket', 'opening').x - finishOf(dress, 'pocket', 'opening').x).toBeCloseTo(7.3, 0);
+    const grain = run.pieces.find((p) => p.id === 'pocket')!.marks.find((m) => m.kind === 'grain');
+    expect(grain?.kind === 'grain' && grain.to.x - grain.from.x).toBe(0);
+    expect(validatePiece(run.pieces.find((p) => p.id === 'pocket')!)).toEqual([]);
   });
   it('the band loses what the neckline lost times its share, here one', () => {
     const led = work('neck-gape-seam', shirt, { by: 12 });

@@ -73,8 +73,16 @@ describe('sides', () => {
     if (!f || !k) throw new Error('expected sides');
     for (const s of [f, k]) {
       expect(alongAt(s, 310)).toBeCloseTo(150, 9);
-      expect(notchAlong(s, 0, 200)).toBeCloseTo(100, 9);
-      expect(notchAlong(s, 120, 200)).toBeNull();
+      expect(notchAlong(s, 0, 200, [])).toBeCloseTo(100, 9);
+      expect(notchAlong(s, 120, 200, [])).toBeNull();
+      expect(
+        notchAlong(
+          s,
+          0,
+          200,
+          s.piece.marks.map((m) => m.id),
+        ),
+      ).toBeNull();
     }
     expect(targetAt(f, 50, 6)).toEqual({ x: 206, y: 210 });
     expect(targetAt(k, 50, 6).x).toBeCloseTo(-6, 9);

@@ -1,5 +1,5 @@
 import { endOf, pathLength, pointAt, solveBetween, type Point } from '../../geometry/index.ts';
-import { edgesWithRole, levelOf, levelWidth, widthAt, type Edge, type Piece } from '../../pattern/index.ts';
+import { edgesWithRole, levelOf, levelWidth, widthAt, type Edge, type Piece, type Seam } from '../../pattern/index.ts';
 import { widenSquarely, type SideKnot } from '../../truing/index.ts';
 import type { Context, Instruction, Message } from '../contract.ts';
 import { lowerEnd, meetingOn, upperEnd } from './across.ts';
@@ -42,12 +42,16 @@ export function alongAt(side: SideOn, y: number): number | null {
 
 export const sideLength = (side: SideOn): number => pathLength(side.edge.path);
 
+/** Notches at the ends of pocket openings: the same on front and back, and no place for an addition to end. */
+export const openings = (seams: readonly Seam[]): readonly string[] =>
+  seams.flatMap((s) => [...(s.first.between ?? []), ...(s.second.between ?? [])]);
+
 /** The highest notch on the side between two places along it, from its upper end; null where there is none. */
-export function notchAlong(side: SideOn, from: number, to: number): number | null {
+export function notchAlong(side: SideOn, from: number, to: number, besides: readonly string[]): number | null {
   const size = sideLength(side);
   const down = upperEnd(side.edge) === side.edge.path.start;
   const found = side.piece.marks.flatMap((m) =>
-    m.kind === 'notch' && m.edge === side.edge.id ? [down ? m.at : size - m.at] : [],
+    m.kind === 'notch' && m.edge === side.edge.id && !besides.includes(m.id) ? [down ? m.at : size - m.at] : [],
   );
   return found.filter((at) => at > from && at < to).sort((a, b) => a - b)[0] ?? null;
 }

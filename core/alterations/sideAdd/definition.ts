@@ -4,7 +4,7 @@ import type { SideKnot } from '../../truing/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { choice, define, length } from '../kit/define.ts';
 import { amountGrip } from '../kit/grip.ts';
-import { alongAt, notchAlong, sideLength, sidesOf, targetAt, widenStep, type SideOn } from '../kit/sides.ts';
+import { alongAt, notchAlong, openings, sideLength, sidesOf, targetAt, widenStep, type SideOn } from '../kit/sides.ts';
 import { choiceOf, numberOf } from '../values.ts';
 
 const BY = length('by', -120, 160, 20, true);
@@ -17,6 +17,7 @@ function knotsFor(
   side: SideOn,
   level: string,
   each: number,
+  besides: readonly string[],
 ): { readonly knots: readonly SideKnot[]; readonly at: number } | null {
   const size = sideLength(side);
   const place = (): number | null => {
@@ -31,10 +32,10 @@ function knotsFor(
   };
   const at = place();
   if (at === null) return null;
-  const before = at <= 1 ? null : Math.max(notchBefore(side, at) ?? at - RUN_OUT, 0);
+  const before = at <= 1 ? null : Math.max(notchBefore(side, at, besides) ?? at - RUN_OUT, 0);
   // From the hip the addition goes straight on to the hem: a bulge there is no skirt.
   const after =
-    at >= size - 1 || level === 'hip' ? null : Math.min(notchAlong(side, at + 20, size) ?? at + RUN_OUT, size);
+    at >= size - 1 || level === 'hip' ? null : Math.min(notchAlong(side, at + 20, size, besides) ?? at + RUN_OUT, size);
   const knots: SideKnot[] = [
     ...(before === null ? [] : [...(before > 0 ? [{ at: 0, by: 0 }] : []), { at: before, by: 0 }]),
     { at, by: each },
@@ -43,10 +44,10 @@ function knotsFor(
   return { knots, at };
 }
 
-function notchBefore(side: SideOn, at: number): number | null {
+function notchBefore(side: SideOn, at: number, besides: readonly string[]): number | null {
   let best: number | null = null;
   for (let from = 0; ;) {
-    const next = notchAlong(side, from, at - 20);
+    const next = notchAlong(side, from, at - 20, besides);
     if (next === null) return best;
     best = next;
     from = next;
@@ -62,7 +63,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const instructions: Instruction[] = [];
   const sides = sidesOf(context.pieces);
   for (const side of sides) {
-    const found = knotsFor(side, level, each);
+    const found = knotsFor(side, level, each, openings(context.seams));
     if (!found) continue;
     instructions.push(
       {
@@ -80,7 +81,7 @@ function plan(context: Context, values: Values): Result<Program> {
   if (!first || first.op !== 'mark' || !first.piece) return refuse('no-level-here', { level });
   instructions.push({ op: 'match', stage: 'match', message: message('match'), kinds: ['side', 'waist', 'armhole'] });
   const side = sides.find((s) => s.piece.id === first.piece) as SideOn;
-  const at = knotsFor(side, level, each)?.at ?? 0;
+  const at = knotsFor(side, level, each, openings(context.seams))?.at ?? 0;
   return ok({
     piece: first.piece,
     instructions,
