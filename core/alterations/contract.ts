@@ -142,6 +142,10 @@ export interface Context {
   readonly size?: string | null;
   /** The height the pattern was drafted for, mm. */
   readonly draftedHeight?: number | null;
+  /** Ease wanted at a measurement, whole body, mm; left out, the usual of the alteration. */
+  readonly ease?: Readonly<Partial<Record<MeasurementKey, number>>>;
+  /** With paper only: what the pattern measures, as told. The pieces then are only like it and are not measured. */
+  readonly flat?: Readonly<Partial<Record<MeasurementKey, number>>>;
 }
 
 /** What body and pieces ask for: the values, and the sum that gave them. */
@@ -184,6 +188,8 @@ export interface AlterationDefinition {
     pieces: readonly Piece[],
     seams?: readonly Seam[],
   ) => { readonly grade: 'best' | 'possible' | 'no'; readonly why: Message };
+  /** Body measurements it is worked out from: they are asked for first. */
+  readonly reads?: readonly MeasurementKey[];
   /** The values this body asks for on these pieces; null where nothing is measured that would tell. */
   readonly fits?: (context: Context) => Fit | null;
   readonly plan: (context: Context, values: Values) => Result<Program>;

@@ -20,13 +20,21 @@ import { stateFor, type PieceState, type TableState } from './state.ts';
 import { runStep } from './steps.ts';
 import { readValues } from './values.ts';
 
-/** Plans an alteration and carries it out, one frame for each stage. Refusals come from the values, the plan or the kernel. */
-export function runAlteration(definition: AlterationDefinition, context: Context, values: Values): Result<Run> {
+/**
+ * Plans an alteration and carries it out, one frame for each stage. Refusals come from the values, the plan or the
+ * kernel. `brief` leaves out what is only told, for a search that asks for the pieces many times.
+ */
+export function runAlteration(
+  definition: AlterationDefinition,
+  context: Context,
+  values: Values,
+  brief = false,
+): Result<Run> {
   const read = readValues(definition, values);
   if (!read.ok) return read;
   const program = definition.plan(context, read.value);
   if (!program.ok) return program;
-  return interpret(definition, context, program.value);
+  return interpret(definition, context, program.value, brief);
 }
 
 /** How far a staged slash has come at the end of each stage; null where it has nothing to do. */
@@ -37,7 +45,7 @@ function progressAt(stage: Stage, from: Stage): Progress | null {
   return stage === 'dart' ? DONE : null;
 }
 
-function interpret(definition: AlterationDefinition, context: Context, program: Program): Result<Run> {
+function interpret(definition: AlterationDefinition, context: Context, program: Program, brief: boolean): Result<Run> {
   const table: TableState = {
     context,
     primary: program.piece,
@@ -84,7 +92,7 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
     altered: program.piece,
     frames: frames.map((f) => ({ ...f, laps })),
     grips: program.grips ?? [],
-    changes: touched.map((p) => ({
+    changes: (brief ? [] : touched).map((p) => ({
       piece: p.piece.id,
       original: p.original,
       panels: p.panels,
@@ -94,7 +102,7 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
       inserted: p.gaps.reduce((sum, g) => sum + (g.fold ? 0 : Math.max(0, g.area)), 0),
       overlapped: p.gaps.reduce((sum, g) => sum + (g.fold ? 0 : Math.max(0, -g.area)), 0),
     })),
-    findings: [...table.findings, ...definition.holds(context.pieces, pieces)],
+    findings: [...table.findings, ...(brief ? [] : definition.holds(context.pieces, pieces))],
   });
 }
 

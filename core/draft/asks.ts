@@ -1,5 +1,4 @@
 import { CATALOGUE, phaseOf, rankOf, type Context, type Fit, type WorkOrder } from '../alterations/index.ts';
-import type { MeasurementKey } from '../pattern/index.ts';
 import { ADVICE } from '../units/index.ts';
 
 /** An alteration the measurements ask for on the pieces as the plan leaves them, and the sum. */
@@ -50,37 +49,4 @@ export function asksOf(fitOf: FitsOf, planned: readonly string[], order: WorkOrd
     return d ? rankOf(phaseOf(d), order) : 0;
   };
   return out.sort((a, b) => rank(a) - rank(b));
-}
-
-/** What is still left between body and pattern at one measurement, once the plan is carried out. */
-export interface Remaining {
-  readonly key: MeasurementKey;
-  readonly body: number;
-  /** Wanted less what the altered pieces measure, mm around the body or along it. */
-  readonly left: number;
-}
-
-const MEASURED: readonly (readonly [MeasurementKey, readonly string[]])[] = [
-  ['shoulder', ['shoulder-slash']],
-  ['shoulderSlope', ['shoulder-slope']],
-  ['crossBack', ['back-width']],
-  ['crossFront', ['front-width']],
-  ['napeToUnderarm', ['armhole-depth']],
-  ['sideWaist', ['length-line']],
-  ['napeToWaist', ['swayback-waist-seam', 'swayback-fold']],
-  ['waist', ['grade-by-chart']],
-  ['hip', ['hip-slash']],
-];
-
-/** Every measured difference, taken again on the altered pieces. `bust` is the flat bust less what is wanted, where known. */
-export function remainingOf(context: Context, fitOf: FitsOf, bust: number | null): readonly Remaining[] {
-  const rows = MEASURED.flatMap(([key, ids]): readonly Remaining[] => {
-    const body = context.wearer[key];
-    const d = CATALOGUE.find((x) => ids.includes(x.id) && x.suits(context.pieces, context.seams).grade !== 'no');
-    if (body === undefined || !d?.fits) return [];
-    const by = fitOf(d.id)?.sum.data['by'];
-    return [{ key, body, left: typeof by === 'number' ? by : 0 }];
-  });
-  const full = context.wearer.fullBust;
-  return bust === null || full === undefined ? rows : [{ key: 'fullBust', body: full, left: bust }, ...rows];
 }

@@ -11,28 +11,41 @@ import {
   bodyFrom,
   bustAmounts,
   checkBody,
+  cupChoice,
+  easeFor,
+  inCup,
+  levelSizes,
+  mayLeaveBust,
+  methodFor,
+  newestFirst,
   startingSize,
-  wantedBustEase,
+  toldFlat,
+  worksheet,
   type Amounts,
   type Body,
   type BodyProblem,
+  type CupChoice,
+  type Ease,
+  type LevelSize,
+  type Row,
   type SizeChoice,
   type SizeError,
 } from '../fit/index.ts';
 import type { Job, Step, Wearer } from '../formats/schema.ts';
-import { flatMeasure, type Pattern, type Piece, type Seam } from '../pattern/index.ts';
+import type { MeasurementKey, Pattern, Piece, Seam } from '../pattern/index.ts';
 import type { CheckReport, Finding } from '../truing/index.ts';
 import { refuse, type Refusal, type Result } from '../units/index.ts';
-import { asksOf, fitsOn, remainingOf, type Ask, type Remaining } from './asks.ts';
+import { asksOf, fitsOn, type Ask } from './asks.ts';
 import { followers, type Follower } from './followers.ts';
 import { alike, checkLanes, cutPieces, halvesApart, type Lane, type Lanes, type SideCheck } from './lanes.ts';
 import { meetingsOf, type Meeting } from './order.ts';
+import { standInFor, toldNow, type StandIn } from './paper.ts';
 import type { DraftStep } from './step.ts';
 
 /** A job with its documents at hand. */
 export interface ResolvedJob {
-  readonly job: Pick<Job, 'size' | 'sizeMethod' | 'steps'> & Partial<Pick<Job, 'order'>>;
-  readonly wearer: Pick<Wearer, 'sets' | 'bustEase'>;
+  readonly job: Pick<Job, 'size' | 'sizeMethod' | 'steps'> & Partial<Pick<Job, 'order' | 'cup'>>;
+  readonly wearer: Pick<Wearer, 'sets' | 'bustEase'> & Partial<Pick<Wearer, 'eases'>>;
   readonly pattern: Pattern;
 }
 
@@ -41,7 +54,18 @@ export interface Draft {
   readonly bodyProblems: readonly BodyProblem[];
   readonly sizeChoice: Result<SizeChoice, SizeError>;
   readonly size: string | null;
+  /** Of a pattern sold in several cups: the one taken, and what the rule says. */
+  readonly cup: string | null;
+  readonly cupChoice: CupChoice | null;
+  /** The sizes waist and hip ask for by themselves. */
+  readonly levels: readonly LevelSize[];
   readonly amounts: Amounts | null;
+  /** Why the bust may be left alone. */
+  readonly leaveBust: ReturnType<typeof mayLeaveBust>;
+  /** Ease wanted at every measurement. */
+  readonly ease: Ease;
+  /** With paper only: the draft the hand sheets are drawn on. */
+  readonly paper: Pick<StandIn, 'sample' | 'size'> | null;
   readonly original: readonly Piece[];
   readonly steps: readonly DraftStep[];
   /** What is cut: where a step was for one side only, opened out or one for each side. */
@@ -59,8 +83,8 @@ export interface Draft {
   readonly meetings: readonly Meeting[];
   /** What the measurements still ask for. */
   readonly asks: readonly Ask[];
-  /** What is left between body and the altered pieces. */
-  readonly remaining: readonly Remaining[];
+  /** Body against pattern, measurement by measurement, and what is left on the altered pieces. */
+  readonly worksheet: readonly Row[];
   readonly refusal: Refusal | null;
 }
 
@@ -76,56 +100,26 @@ export interface DraftCache {
 export const emptyCache = (): DraftCache => ({ steps: [] });
 
 /** Everything shown or printed of a job, computed from its choices. Never throws on bad input; says what is missing. */
-export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache): Draft {
-  const body = bodyFrom(wearer.sets);
-  const newest = [...wearer.sets].sort((a, b) => b.date.localeCompare(a.date))[0];
-  const bodyProblems = checkBody(body, newest);
-  const sizeChoice = startingSize(body, pattern, job.sizeMethod);
-  const size = job.size ?? (sizeChoice.ok ? sizeChoice.value.chosen.size : null);
-  const original = (size !== null ? pattern.sizes[size] : undefined) ?? [];
-  const ease = wearer.bustEase ?? wantedBustEase(pattern);
-  const amounts = size === null ? null : bustAmounts(body, pattern, size, ease);
-  const refusal: Refusal | null =
-    size === null
-      ? sizeChoice.ok
-        ? null
-        : sizeChoice.error
-      : original.length === 0
-        ? { code: 'size-has-no-pieces', data: { size } }
-        : null;
-
-  let lanes: Lanes = oneLane({ pieces: original, seams: pattern.seams });
-  const steps: DraftStep[] = [];
-  const bodyKey = JSON.stringify(body);
-  const contextOf = (lane: Lane): Context => ({
-    ...lane,
-    original,
-    originalSeams: pattern.seams,
-    wearer: body,
-    nest: pattern.sizes,
-    chart: pattern.chart,
-    size,
-    draftedHeight: pattern.draftedHeight,
-  });
-  for (const [i, step] of job.steps.entries()) {
-    const key = JSON.stringify([step, bodyKey, size, amounts?.chosen, ease]);
-    const kept = cache?.steps[i];
-    const reuse = kept && kept.left === lanes.left.pieces && kept.right === lanes.right.pieces && kept.key === key;
-    const done = reuse ? kept.done : doStep(step, amounts, lanes, contextOf, bodyProblems);
-    if (cache) cache.steps[i] = { left: lanes.left.pieces, right: lanes.right.pieces, key, done };
-    steps.push(done);
-    lanes = lanesAfter(lanes, done);
-  }
-  const checks = checkLanes(lanes, original, pattern.seams);
+export function draft(resolved: ResolvedJob, cache?: DraftCache): Draft {
+  const start = beginningOf(resolved);
+  const { job, body, bodyProblems, size, amounts, original, contextOf, standIn, sewn } = start;
+  const { steps, lanes } = replay(start, job.steps, cache);
+  const checks = checkLanes(lanes, original, sewn.seams);
   const findings = [...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(lanes)];
   const left = checks[0]?.report;
-  const fitOfLeft = fitsOn(contextOf(lanes.left));
+  const planned = job.steps.map((x) => x.alteration);
   return {
     body,
     bodyProblems,
-    sizeChoice,
+    sizeChoice: start.sizeChoice,
     size,
+    cup: start.cup,
+    cupChoice: start.cupChoice,
+    levels: levelSizes(body, start.pattern),
     amounts,
+    leaveBust: mayLeaveBust(amounts, body, start.pattern),
+    ease: start.ease,
+    paper: standIn && { sample: standIn.sample, size: standIn.size },
     original,
     steps,
     pieces: cutPieces(lanes),
@@ -135,23 +129,125 @@ export function draft({ job, wearer, pattern }: ResolvedJob, cache?: DraftCache)
     check: { walks: left?.walks ?? [], findings },
     followers: followers(findings, lanes.left.pieces),
     meetings: meetingsOf(steps),
-    asks:
-      original.length === 0
-        ? []
-        : asksOf(
-            fitOfLeft,
-            job.steps.map((x) => x.alteration),
-            job.order ?? 'topDown',
-          ),
-    remaining: remainingOf(contextOf(lanes.left), fitOfLeft, bustLeft(lanes.left.pieces, body, ease)),
-    refusal,
+    asks: original.length === 0 ? [] : asksOf(fitsOn(contextOf(lanes.left)), planned, job.order ?? 'topDown'),
+    worksheet: worksheetOf(start, lanes.left),
+    refusal: start.refusal,
   };
 }
 
-/** Wanted bust less the flat bust of the altered pieces, whole body. */
-function bustLeft(pieces: readonly Piece[], body: Body, ease: number): number | null {
-  const flat = flatMeasure(pieces, 'bust');
-  return flat.ok && body.fullBust !== undefined ? body.fullBust + ease - flat.value : null;
+/**
+ * Carries steps out one after the other from where a job starts; with a cache, from the first that changed;
+ * `brief`, for the pieces alone. */
+export function replay(
+  { body, bodyProblems, size, amounts, ease, told, contextOf, sewn }: Beginning,
+  plan: readonly Step[],
+  cache?: DraftCache,
+  brief = false,
+): { readonly steps: readonly DraftStep[]; readonly lanes: Lanes } {
+  let lanes: Lanes = oneLane(sewn);
+  const steps: DraftStep[] = [];
+  const key = JSON.stringify([body, size, amounts?.chosen, ease, told]);
+  for (const [i, step] of plan.entries()) {
+    const own = JSON.stringify(step) + key;
+    const kept = cache?.steps[i];
+    const reuse = kept && kept.left === lanes.left.pieces && kept.right === lanes.right.pieces && kept.key === own;
+    const done = reuse ? kept.done : doStep(step, amounts, lanes, contextOf, bodyProblems, brief);
+    if (cache) cache.steps[i] = { left: lanes.left.pieces, right: lanes.right.pieces, key: own, done };
+    steps.push(done);
+    lanes = lanesAfter(lanes, done);
+  }
+  return { steps, lanes };
+}
+
+/** The worksheet of a job with its pieces as they are by then. */
+export const worksheetOf = (start: Beginning, after: Lane, only?: readonly MeasurementKey[]): readonly Row[] =>
+  start.size === null
+    ? []
+    : worksheet(
+        {
+          body: start.body,
+          ease: start.ease,
+          pattern: start.pattern,
+          size: start.size,
+          before: start.sewn,
+          after,
+          told: start.told,
+        },
+        only,
+      );
+
+/** What a job starts from: the body, the size, the pieces in it, and what an alteration may look at. */
+export interface Beginning extends Pick<Draft, 'body' | 'bodyProblems' | 'sizeChoice' | 'size' | 'cup' | 'cupChoice'> {
+  readonly job: ResolvedJob['job'];
+  /** In the cup taken. */
+  readonly pattern: Pattern;
+  readonly ease: Ease;
+  readonly amounts: Amounts | null;
+  readonly standIn: StandIn | null;
+  readonly told: ReturnType<typeof toldFlat> | null;
+  readonly original: readonly Piece[];
+  readonly sewn: Lane;
+  readonly contextOf: (lane: Lane) => Context;
+  readonly refusal: Refusal | null;
+}
+
+export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginning {
+  const body = bodyFrom(wearer.sets);
+  const cups = cupChoice(body, sold);
+  const cup = job.cup ?? cups?.chosen.name ?? null;
+  const pattern = inCup(sold, cup);
+  const sizeChoice = startingSize(body, pattern, methodFor(pattern, job.sizeMethod));
+  const size = job.size ?? (sizeChoice.ok ? sizeChoice.value.chosen.size : null);
+  const own = (size !== null ? pattern.sizes[size] : undefined) ?? [];
+  const standIn = own.length === 0 && size !== null ? standInFor(pattern, size) : null;
+  const original = standIn?.pieces ?? own;
+  const sewn: Lane = { pieces: original, seams: standIn?.seams ?? pattern.seams };
+  const ease = easeFor(pattern, wearer.eases, wearer.bustEase);
+  const told = standIn && size !== null ? toldFlat(pattern, size, ease) : null;
+  const contextOf = (lane: Lane): Context => ({
+    ...lane,
+    original,
+    originalSeams: sewn.seams,
+    wearer: body,
+    ...(standIn ? {} : { nest: pattern.sizes }),
+    chart: pattern.chart,
+    size,
+    draftedHeight: pattern.draftedHeight,
+    ease,
+    // Measured only when an alteration asks.
+    ...(told
+      ? {
+          get flat() {
+            return toldNow(told, sewn, lane);
+          },
+        }
+      : {}),
+  });
+  return {
+    job,
+    body,
+    bodyProblems: checkBody(body, newestFirst(wearer.sets)[0]),
+    sizeChoice,
+    size,
+    cup,
+    cupChoice: cups,
+    pattern,
+    ease,
+    amounts: size === null ? null : bustAmounts(body, pattern, size, ease.fullBust),
+    standIn,
+    told,
+    original,
+    sewn,
+    contextOf,
+    refusal:
+      size === null
+        ? sizeChoice.ok
+          ? null
+          : sizeChoice.error
+        : original.length === 0
+          ? { code: 'size-has-no-pieces', data: { size } }
+          : null,
+  };
 }
 
 const oneLane = (lane: Lane): Lanes => ({ left: lane, right: lane });
@@ -171,14 +267,17 @@ function doStep(
   lanes: Lanes,
   contextOf: (lane: Lane) => Context,
   problems: readonly BodyProblem[],
+  brief: boolean,
 ): DraftStep {
   const lane = step.side === 'right' ? lanes.right : lanes.left;
   const context = contextOf(lane);
   const fit = fitOf(step, context);
   const { total, values } = valuesOf(step, amounts, fit);
   const other =
-    step.side === 'both' && !alike(lanes) ? runStep(step, total, values, contextOf(lanes.right), problems) : null;
-  const own = runStep(step, total, values, context, problems);
+    step.side === 'both' && !alike(lanes)
+      ? runStep(step, total, values, contextOf(lanes.right), problems, brief)
+      : null;
+  const own = runStep(step, total, values, context, problems, brief);
   // A step for both sides is done on both or on neither: what stops it on the right is said like any refusal.
   const outcome = own.ok && other && !other.ok ? other : own;
   return { step, total, values, fit, before: lane.pieces, outcome, other };
@@ -207,6 +306,7 @@ function runStep(
   values: Values,
   context: Context,
   problems: readonly BodyProblem[],
+  brief: boolean,
 ): Result<Run> {
   const definition = alterationById(step.alteration);
   if (!definition) return refuse('alteration-unknown', { alteration: step.alteration });
@@ -218,7 +318,7 @@ function runStep(
     if (stop && step.school !== 'own') return refuse('body-impossible', { key: stop.key });
     if (total === null) return refuse('amount-unknown', { school: step.school });
   }
-  return runAlteration(definition, context, values);
+  return runAlteration(definition, context, values, brief);
 }
 
 /** The values a step runs with: its own, over what the fit suggests. */

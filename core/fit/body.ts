@@ -7,6 +7,9 @@ export interface MeasurementSet {
   readonly date: string;
   readonly readings: Readonly<Partial<Record<MeasurementKey, readonly number[] | undefined>>>;
   readonly notes: string;
+  readonly remarks?: Readonly<Partial<Record<MeasurementKey, string | undefined>>>;
+  /** Copied from the set before and not taken again. */
+  readonly carried?: readonly MeasurementKey[];
 }
 
 /** Body measurements used for the sums, mm: the mean of the readings taken. */
@@ -18,9 +21,8 @@ export function meanOf(readings: readonly number[] | undefined): number | undefi
 
 /** The body as of the newest set; a measurement missing there is taken from the newest older set that has it. */
 export function bodyFrom(sets: readonly MeasurementSet[]): Body {
-  const newestFirst = [...sets].sort((a, b) => b.date.localeCompare(a.date));
   const body: Partial<Record<MeasurementKey, number>> = {};
-  for (const set of newestFirst)
+  for (const set of newestFirst(sets))
     for (const { key } of MEASUREMENT_CATALOGUE) {
       const value = meanOf(set.readings[key]);
       if (value !== undefined && body[key] === undefined) body[key] = value;
@@ -36,7 +38,10 @@ export type BodyProblemCode =
   | 'full-below-high'
   | 'full-far-below-high'
   | 'waist-far-above-bust'
-  | 'readings-differ';
+  | 'readings-differ'
+  | 'set-old'
+  | 'value-moved'
+  | 'value-carried';
 
 /** Something about the measurements: `stop` cannot be computed with, `ask` goes on with a question. */
 export interface BodyProblem {
@@ -85,3 +90,60 @@ export function checkBody(body: Body, set?: MeasurementSet): readonly BodyProble
     out.push({ code: 'waist-far-above-bust', grade: 'stop', key: 'waist', data: { by: waist - fullBust } });
   return out;
 }
+
+/** A set older than this is asked about, days; a value that moved further than this between two sets too, mm. */
+const OLD = 183;
+const MOVED = 20;
+
+export const newestFirst = (sets: readonly MeasurementSet[]): readonly MeasurementSet[] =>
+  [...sets].sort((a, b) => b.date.localeCompare(a.date));
+
+const days = (from: string, to: string): number => (Date.parse(to) - Date.parse(from)) / 86_400_000;
+
+/** One value then and now. */
+export interface Change {
+  readonly key: MeasurementKey;
+  readonly before: number;
+  readonly now: number;
+  readonly by: number;
+}
+
+/** What changed from one body to another, in measuring order; what only one of them has is left out. */
+export function changesBetween(before: Body, now: Body): readonly Change[] {
+  return MEASUREMENT_CATALOGUE.flatMap(({ key }) => {
+    const [a, b] = [before[key], now[key]];
+    return a === undefined || b === undefined || a === b ? [] : [{ key, before: a, now: b, by: b - a }];
+  });
+}
+
+/** Bodies change: a set of more than half a year, a value moved by more than 2 cm, a value only carried over. */
+export function checkAge(sets: readonly MeasurementSet[], today: string): readonly BodyProblem[] {
+  const [newest, ...older] = newestFirst(sets);
+  const first = newest && (Object.keys(newest.readings)[0] as MeasurementKey | undefined);
+  if (!newest || !first) return [];
+  const out: BodyProblem[] = [];
+  const age = days(newest.date, today);
+  if (age > OLD)
+    out.push({
+      code: 'set-old',
+      grade: 'ask',
+      key: first,
+      data: { months: Math.floor(age / 30.4), date: newest.date },
+    });
+  const carried = newest.carried ?? [];
+  for (const c of changesBetween(bodyFrom(older), bodyFrom([newest])))
+    if (Math.abs(c.by) > MOVED)
+      out.push({ code: 'value-moved', grade: 'ask', key: c.key, data: { by: c.by, before: c.before } });
+  for (const key of carried) if (newest.readings[key]) out.push({ code: 'value-carried', grade: 'ask', key, data: {} });
+  return out;
+}
+
+/** A measurement over the years, oldest first; carried values are left out. */
+export const historyOf = (
+  sets: readonly MeasurementSet[],
+  key: MeasurementKey,
+): readonly { readonly date: string; readonly value: number }[] =>
+  [...newestFirst(sets)].reverse().flatMap((s) => {
+    const value = s.carried?.includes(key) ? undefined : meanOf(s.readings[key]);
+    return value === undefined ? [] : [{ date: s.date, value }];
+  });

@@ -2,8 +2,17 @@ import { flatMeasure, type ChartRow, type Pattern } from '../pattern/index.ts';
 import { ok, refuse, type Result } from '../units/index.ts';
 import type { Body } from './body.ts';
 
-export type SizeMethod = 'highBust' | 'fullBust';
-export type SizeError = 'size-needs-high-bust' | 'size-needs-full-bust' | 'chart-has-no-bust';
+export type SizeMethod = 'highBust' | 'fullBust' | 'hip';
+export type SizeError = 'size-needs-high-bust' | 'size-needs-full-bust' | 'size-needs-hip' | 'chart-has-no-bust';
+const NEEDS = {
+  highBust: 'size-needs-high-bust',
+  fullBust: 'size-needs-full-bust',
+  hip: 'size-needs-hip',
+} as const;
+
+/** What hangs from the waist is chosen by the hip; everything else as the user wants it. */
+export const methodFor = (pattern: Pattern, wanted: SizeMethod): SizeMethod =>
+  pattern.garment === 'bottom' ? 'hip' : wanted === 'hip' ? 'highBust' : wanted;
 
 /** High bust of a chart row: printed, or bust less the draft cup. */
 export function chartHighBust(row: ChartRow, pattern: Pattern): number | undefined {
@@ -35,7 +44,7 @@ export interface SizeChoice {
 
 export interface FinishedBust {
   readonly value: number;
-  readonly from: 'pieces' | 'printed';
+  readonly from: 'pieces' | 'printed' | 'typed';
 }
 /** Patterns are immutable values, so what was measured once on a pattern holds. */
 const measured = new WeakMap<Pattern, Map<string, FinishedBust | null>>();
@@ -47,19 +56,20 @@ export function finishedBust(pattern: Pattern, size: string): FinishedBust | nul
   const kept = known.get(size);
   if (kept !== undefined) return kept;
   const flat = flatMeasure(pattern.sizes[size] ?? [], 'bust');
-  const printed = pattern.finished[size]?.bust;
+  const printed = pattern.flat[size]?.fullBust ?? pattern.finished[size]?.bust;
   const found: FinishedBust | null = flat.ok
     ? { value: flat.value, from: 'pieces' }
     : printed === undefined
       ? null
-      : { value: printed, from: 'printed' };
+      : { value: printed, from: pattern.flat[size]?.fullBust === undefined ? 'printed' : 'typed' };
   known.set(size, found);
   return found;
 }
 
 /**
  * The size to start from. By high bust: the nearest; on a tie the smaller for knits and loose styles, the
- * larger for fitted wovens. By full bust the same with the full bust, with a warning of what it costs.
+ * larger for fitted wovens. By full bust the same with the full bust, with a warning of what it costs; by hip for
+ * what hangs from the waist.
  */
 export function startingSize(
   body: Body,
@@ -67,9 +77,9 @@ export function startingSize(
   method: SizeMethod = 'highBust',
 ): Result<SizeChoice, SizeError> {
   const measured = body[method];
-  if (measured === undefined) return refuse(method === 'highBust' ? 'size-needs-high-bust' : 'size-needs-full-bust');
+  if (measured === undefined) return refuse(NEEDS[method]);
   const options = pattern.chart.flatMap((row): SizeOption[] => {
-    const chart = method === 'highBust' ? chartHighBust(row, pattern) : row.body.fullBust;
+    const chart = method === 'highBust' ? chartHighBust(row, pattern) : row.body[method];
     if (chart === undefined) return [];
     const finished = finishedBust(pattern, row.size);
     return [
@@ -83,7 +93,8 @@ export function startingSize(
       },
     ];
   });
-  const loose = pattern.fabric.kind === 'knit' || pattern.style === 'loose';
+  // At the hip the larger is taken: it is easier to take in than to let out.
+  const loose = method !== 'hip' && (pattern.fabric.kind === 'knit' || pattern.style === 'loose');
   const sorted = [...options].sort((a, b) => {
     const gap = Math.abs(a.difference) - Math.abs(b.difference);
     return Math.abs(gap) > 1e-9 ? gap : loose ? a.chart - b.chart : b.chart - a.chart;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { GARMENTS } from '../fit/ease.ts';
 import { measurementKeySchema, patternSchema, pointSchema } from '../pattern/index.ts';
 
 const id = z.string().min(1).max(80);
@@ -10,7 +11,21 @@ export const measurementSetSchema = z.object({
   id,
   date,
   readings: z.partialRecord(measurementKeySchema, z.array(reading).min(1).max(2)),
+  /** A word on one value: how the tape lay, what was worn. */
+  remarks: z.partialRecord(measurementKeySchema, z.string().max(400)).default({}),
+  /** Copied from the set before and not taken again. */
+  carried: z.array(measurementKeySchema).max(40).default([]),
   notes: z.string().max(2000).default(''),
+});
+
+const amountSchema = z.record(z.string().max(80), z.union([z.number(), z.string().max(80)]));
+/** The alterations of one finished job, and the body they were made for. */
+export const lessonSchema = z.object({
+  job: id,
+  pattern: z.string().max(160),
+  date,
+  steps: z.array(z.object({ alteration: id, side: z.enum(['both', 'left', 'right']), values: amountSchema })).max(60),
+  body: z.partialRecord(measurementKeySchema, z.number()),
 });
 
 export const wearerSchema = z.object({
@@ -21,6 +36,12 @@ export const wearerSchema = z.object({
   sets: z.array(measurementSetSchema).max(200).default([]),
   /** Preferred bust ease, mm; null takes the garment's default. */
   bustEase: z.number().min(-200).max(600).nullable().default(null),
+  /** Preferred ease by kind of garment, whole body, mm. */
+  eases: z
+    .partialRecord(z.enum(GARMENTS), z.partialRecord(measurementKeySchema, z.number().min(-400).max(800)))
+    .default({}),
+  /** What finished jobs have taught, one entry a job. */
+  learnt: z.array(lessonSchema).max(200).default([]),
   notes: z.string().max(2000).default(''),
 });
 
@@ -53,10 +74,14 @@ export const jobSchema = z.object({
   pattern: z.union([patternSchema, fileRef, sampleRef, idRef]),
   /** The size chosen by hand; null follows the rule. */
   size: id.nullable().default(null),
-  sizeMethod: z.enum(['highBust', 'fullBust']).default('highBust'),
+  sizeMethod: z.enum(['highBust', 'fullBust', 'hip']).default('highBust'),
+  /** The cup taken of a pattern sold in several; null follows the rule. */
+  cup: z.string().max(20).nullable().default(null),
   steps: z.array(stepSchema).max(60).default([]),
   /** How new steps are put in order: top down, or the bust before everything else. */
   order: z.enum(['topDown', 'bustFirst']).default('topDown'),
+  /** When the garment was finished: its plan has then taught the wearer's profile. */
+  finished: date.nullable().default(null),
   due: date.nullable().default(null),
   fabric: z.string().max(400).default(''),
   notes: z.string().max(4000).default(''),
@@ -66,3 +91,4 @@ export const jobSchema = z.object({
 export type Wearer = z.infer<typeof wearerSchema>;
 export type Job = z.infer<typeof jobSchema>;
 export type Step = z.infer<typeof stepSchema>;
+export type Lesson = z.infer<typeof lessonSchema>;

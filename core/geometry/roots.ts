@@ -126,3 +126,21 @@ export function solveBetween(f: (x: number) => number, from: number, to: number,
   }
   return x;
 }
+
+/**
+ * The root of a function that is nearly `x + constant` near `guess`: secant steps, a handful of evaluations. Null
+ * where they do not come to less than `zero`, so that the caller can bracket it instead.
+ */
+export function solveNear(f: (x: number) => number, guess: number, zero: number): number | null {
+  let a = guess;
+  let fa = f(a);
+  if (Math.abs(fa) <= zero) return a;
+  let b = a - fa;
+  for (let i = 0; i < 8; i++) {
+    const fb = f(b);
+    if (Math.abs(fb) <= zero) return b;
+    if (fb === fa) return null;
+    [a, b, fa] = [b, b - (fb * (b - a)) / (fb - fa), fb];
+  }
+  return null;
+}

@@ -76,23 +76,41 @@ export function levelWidth(piece: Piece, name: LevelName): Result<LevelWidth, Me
 }
 
 const BODICE: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack'];
-/** The pieces that go around the body at a level: where a bodice reaches it, the skirt sewn to it is not counted again. */
-function aroundAt(pieces: readonly Piece[], name: LevelName): readonly Piece[] {
-  const upper = pieces.filter((p) => BODICE.includes(p.part));
-  return upper.some((p) => levelWidth(p, name).ok) ? upper : pieces;
+/** Width of a piece so far below a named level; at the level itself the seam, where the piece ends in it. */
+function widthBelow(piece: Piece, name: LevelName, below: number): Result<LevelWidth, MeasureError> {
+  if (below === 0) return levelWidth(piece, name);
+  const at = levelOf(piece, name);
+  return at ? widthAt(piece, at.y + below) : refuse('level-not-on-piece', { piece: piece.name, level: name });
 }
 
-/** Flat measurement around the body at a level: every piece that carries it, half pieces doubled, darts folded out. */
+/** What a tape laid around the garment runs over, piece by piece. */
+export interface AroundWidth {
+  readonly width: number;
+  readonly over: readonly { readonly piece: string; readonly runs: LevelWidth['runs'] }[];
+}
+
+/**
+ * Around the body at a level, or so far below it: every piece that carries it, half pieces doubled, darts folded
+ * out. Where a bodice reaches it, the skirt sewn to it is not counted again.
+ */
+export function aroundAt(pieces: readonly Piece[], name: LevelName, below = 0): Result<AroundWidth, MeasureError> {
+  const all = pieces.flatMap((piece) => {
+    const found = widthBelow(piece, name, below);
+    return found.ok ? [{ piece, ...found.value }] : [];
+  });
+  const upper = all.filter((w) => BODICE.includes(w.piece.part));
+  const counted = upper.length > 0 ? upper : all;
+  if (counted.length === 0) return refuse('level-not-on-piece', { level: name });
+  return ok({
+    width: counted.reduce((sum, w) => sum + w.width * (w.piece.half ? 2 : 1), 0),
+    over: counted.map((w) => ({ piece: w.piece.id, runs: w.runs })),
+  });
+}
+
+/** Flat measurement around the body at a level. */
 export function flatMeasure(pieces: readonly Piece[], name: LevelName): Result<number, MeasureError> {
-  let sum = 0;
-  let found = false;
-  for (const piece of aroundAt(pieces, name)) {
-    const width = levelWidth(piece, name);
-    if (!width.ok) continue;
-    found = true;
-    sum += width.value.width * (piece.half ? 2 : 1);
-  }
-  return found ? ok(sum) : refuse('level-not-on-piece', { level: name });
+  const around = aroundAt(pieces, name);
+  return around.ok ? ok(around.value.width) : around;
 }
 
 /** Which way the body's side lies from the centre edge: +1 to the right, −1 to the left. */

@@ -187,16 +187,29 @@ export const patternSchema = z.object({
     .object({ kind: z.enum(['woven', 'knit']), stretch: z.number().min(0).max(2).default(0) })
     .default({ kind: 'woven', stretch: 0 }),
   style: z.enum(['fitted', 'loose']).default('fitted'),
+  /** What it hangs from: the size is chosen by high bust, or by hip. */
+  garment: z.enum(['top', 'bottom']).default('top'),
   /** Full bust minus high bust that the draft assumes, mm. */
   draftCup: z.number().min(0).max(400).default(50),
+  /** Cups the pattern is sold in; pieces of a cup stand under "size cup" in `sizes`. Empty: one cup, `draftCup`. */
+  cups: z
+    .array(z.object({ name: z.string().min(1).max(20), cup: z.number().min(0).max(400) }))
+    .max(12)
+    .default([]),
   /** Ease at the bust that the draft was meant to have, whole body, mm; null takes the usual of its cloth. */
   bustEase: z.number().min(-400).max(600).nullable().default(null),
   draftedHeight: z.number().min(500).max(2500).nullable().default(null),
   chart: z.array(chartRowSchema).min(1).max(40),
   /** Finished garment measurements printed on the envelope, whole body, mm. */
   finished: z.record(id, z.object({ bust: z.number().positive().max(4000) })).default({}),
+  /** Flat measurements taken by hand on paper pieces, size by size, as the body is measured, mm. */
+  flat: z.record(id, z.partialRecord(measurementKeySchema, z.number().positive().max(4000))).default({}),
   seams: z.array(seamSchema).max(100).default([]),
   /** The pieces of every size, along the seam line. */
   sizes: z.record(id, z.array(pieceSchema).max(60)),
+  /** With paper only: the sample draft it is like, on which hand sheets are drawn; null takes the nearest. */
+  like: id.nullable().default(null),
+  /** Seam allowance of the paper pieces, mm. */
+  allowance: z.number().min(0).max(100).default(15),
   notes: text.default(''),
 });

@@ -81,6 +81,11 @@ export const BODY_WORDS: Readonly<Record<BodyProblemCode, Sentence>> = {
   'full-far-below-high': (s) =>
     `The full bust is ${s.len('by')} below the high bust, which cannot be. One of the two was misread or they are swapped.`,
   'waist-far-above-bust': (s) => `The waist is ${s.len('by')} above the full bust. Check both readings.`,
+  'set-old': (s) =>
+    `These measurements are ${s.text('months')} months old. Bodies change: take them again before cutting, at least bust, waist and hip.`,
+  'value-moved': (s) =>
+    `${s.signed('by')} since the last set (${s.len('before')}). Take it again to be sure; if it is right, what was fitted before may not fit now.`,
+  'value-carried': () => 'Carried over from the set before, not taken again.',
   'readings-differ': (s) =>
     `The two readings differ by more than ${s.text('limit') || '1 cm'}: ${s.len('first')} and ${s.len('second')}. Take a third.`,
 };

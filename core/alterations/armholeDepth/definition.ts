@@ -3,7 +3,8 @@ import { edgesWithRole, requireEdge, type Edge, type Piece } from '../../pattern
 import { edgeAfter, edgeBefore, moveCorner, type CapGoal } from '../../truing/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
-import { define, difference, held, length, tenth } from '../kit/define.ts';
+import { define, held, length, tenth } from '../kit/define.ts';
+import { fitBy } from '../kit/fitBy.ts';
 import { amountGrip } from '../kit/grip.ts';
 import { numberOf } from '../values.ts';
 
@@ -148,16 +149,9 @@ export const armholeDepth: AlterationDefinition = define({
   why: 'why.armhole-depth',
   needs: ({ pieces }) =>
     underarms(pieces).length > 0 ? ok(true) : refuse('armhole-missing', { piece: pieces[0]?.name ?? '' }),
-  fits: (context) => {
-    const body = context.wearer.napeToUnderarm;
-    const back = context.pieces.find((p) => p.part === 'back');
-    const arm = back ? underarms([back])[0] : undefined;
-    const neck = back ? edgesWithRole(back, 'neck')[0] : undefined;
-    if (body === undefined || !arm || !neck) return null;
-    const nape = Math.max(neck.path.start.y, endOf(neck.path).y);
-    // A deeper body asks for a lower underarm.
-    return difference('napeToUnderarm', body, EASE, arm.at.y - nape, -1, (by) => ({ by: tenth(-by) }));
-  },
+  reads: ['napeToUnderarm'],
+  // A deeper body asks for a lower underarm.
+  fits: (context) => fitBy(context, 'napeToUnderarm', -1, (by) => ({ by: tenth(-by) }), EASE),
   plan,
   holds: held({ part: ['front', 'back'], role: 'neck' }, { part: ['front', 'back'], role: 'shoulder' }),
 });

@@ -1,8 +1,9 @@
-import type { ChartRow, Piece } from '../../pattern/index.ts';
+import type { Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Program, Values } from '../contract.ts';
 import { choice, define, held } from '../kit/define.ts';
 import { gradeSides } from '../kit/grade.ts';
+import { sizeFor } from '../kit/sizeFor.ts';
 import { hipOf, inSize, sidesOf, waistOf } from '../kit/sides.ts';
 import { choiceOf } from '../values.ts';
 
@@ -31,19 +32,14 @@ function plan(context: Context, values: Values): Result<Program> {
   );
 }
 
-/** The size whose chart value is nearest; between two, the larger: it is easier to take in than to let out. */
-function sizeFor(chart: readonly ChartRow[], key: 'waist' | 'hip', body: number): string | null {
-  const rows = chart.filter((r) => r.body[key] !== undefined);
-  const at = rows.findIndex((r) => (r.body[key] ?? 0) >= body - 3);
-  return (at < 0 ? rows.at(-1) : rows[at])?.size ?? null;
-}
-
 function fits(context: Context): Fit | null {
   const { waist, hip } = context.wearer;
   if (!context.chart || waist === undefined) return null;
   const waistSize = sizeFor(context.chart, 'waist', waist);
   const hipSize = hip === undefined ? waistSize : sizeFor(context.chart, 'hip', hip);
   if (waistSize === null || (waistSize === context.size && hipSize === context.size)) return null;
+  // Only sizes whose pieces are here can be followed; otherwise the chart's difference is added at the sides.
+  if ([waistSize, hipSize].some((size) => (context.nest?.[size ?? ''] ?? []).length === 0)) return null;
   return {
     values: { waistSize, hipSize },
     sum: {
@@ -73,6 +69,7 @@ export const gradeBetweenSizes: AlterationDefinition = define({
   why: 'why.grade-between-sizes',
   grade: 'best',
   needs: ({ pieces }) => (sidesOf(pieces).length > 0 ? ok(true) : refuse('side-missing', {})),
+  reads: ['waist', 'hip'],
   fits,
   plan,
   holds: held({ part: ['front', 'sideFront', 'back', 'sideBack'], role: 'armhole', slack: 1 }),

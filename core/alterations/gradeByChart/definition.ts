@@ -2,6 +2,7 @@ import type { Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Program, Values } from '../contract.ts';
 import { choice, define, held, length, tenth } from '../kit/define.ts';
+import { fitBy } from '../kit/fitBy.ts';
 import { gradeSides } from '../kit/grade.ts';
 import { hipOf, sidesOf, waistOf } from '../kit/sides.ts';
 import { choiceOf, numberOf } from '../values.ts';
@@ -27,40 +28,11 @@ function plan(context: Context, values: Values): Result<Program> {
   );
 }
 
+/** Waist by a quarter at each side, and the hip with it where that is known too. */
 function fits(context: Context): Fit | null {
-  const { waist, hip } = context.wearer;
-  const sides = sidesOf(context.pieces);
-  const around = (of: (p: Piece) => number | null, skirts: boolean): number | null => {
-    const widths = context.pieces.flatMap((p) => {
-      const on = sides.find((s) => s.piece === p) ?? null;
-      const skirt = p.part === 'skirtFront' || p.part === 'skirtBack';
-      const width = skirt === skirts && (on || p.part === 'front' || p.part === 'back') ? of(p) : null;
-      return width === null ? [] : [width];
-    });
-    return widths.length > 0 ? 2 * widths.reduce((a, b) => a + b, 0) : null;
-  };
-  const hasSkirt = sides.some((s) => s.skirt);
-  const drafted = around(waistOf, false) ?? around(waistOf, true);
-  const draftedHip = around(hipOf, hasSkirt);
-  if (waist === undefined || drafted === null) return null;
-  const by = waist + EASE.waist - drafted;
-  const hipBy = hip === undefined || draftedHip === null ? 0 : hip + EASE.hip - draftedHip;
-  return {
-    values: { waist: tenth(by), hip: tenth(hipBy) },
-    sum: {
-      code: 'fit.girth',
-      data: {
-        key: 'waist',
-        body: waist,
-        ease: EASE.waist,
-        wanted: waist + EASE.waist,
-        pattern: drafted,
-        by,
-        share: 1 / 4,
-        each: by / 4,
-      },
-    },
-  };
+  if (sidesOf(context.pieces).length === 0) return null;
+  const hip = fitBy(context, 'hip', 1 / 4, (by) => ({ hip: tenth(by) }), EASE.hip);
+  return fitBy(context, 'waist', 1 / 4, (by) => ({ waist: tenth(by), hip: hip?.values['hip'] ?? 0 }), EASE.waist);
 }
 
 export const gradeByChart: AlterationDefinition = define({
@@ -82,6 +54,7 @@ export const gradeByChart: AlterationDefinition = define({
   source: 'On a pattern of one size: the difference around the body divided by four side edges, level by level.',
   why: 'why.grade-by-chart',
   needs: ({ pieces }) => (sidesOf(pieces).length > 0 ? ok(true) : refuse('side-missing', {})),
+  reads: ['waist', 'hip'],
   fits,
   plan,
   holds: held({ part: ['front', 'sideFront', 'back', 'sideBack'], role: 'armhole', slack: 1 }),

@@ -4,9 +4,10 @@ import { follow } from '../../slash/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Instruction, Message, Program, Values } from '../contract.ts';
 import { meetingOn } from '../kit/across.ts';
-import { define, difference, held, length, tenth } from '../kit/define.ts';
+import { define, held, length, tenth } from '../kit/define.ts';
+import { fitBy } from '../kit/fitBy.ts';
 import { amountGrip } from '../kit/grip.ts';
-import { hipOf, sideOn, type SideOn } from '../kit/sides.ts';
+import { sideOn, type SideOn } from '../kit/sides.ts';
 import { numberOf } from '../values.ts';
 
 const BY = length('by', -80, 160, 30, true);
@@ -156,15 +157,11 @@ function plan(context: Context, values: Values): Result<Program> {
   });
 }
 
-function fits(context: Context): Fit | null {
-  const body = context.wearer.hip;
-  const widths = context.pieces.flatMap((p) =>
-    p.part === 'skirtFront' || p.part === 'skirtBack' ? [hipOf(p) ?? 0] : [],
-  );
-  if (body === undefined || widths.length === 0) return null;
-  const pattern = 2 * widths.reduce((a, b) => a + b, 0);
-  return difference('hip', body, EASE, pattern, 1 / 4, (by) => ({ by: tenth(by) }));
-}
+/** A skirt's hip; a top that reaches it is graded at its sides instead. */
+const fits = (context: Context): Fit | null =>
+  context.pieces.some((p) => p.part === 'skirtFront' || p.part === 'skirtBack')
+    ? fitBy(context, 'hip', 1 / 4, (by) => ({ by: tenth(by) }), EASE)
+    : null;
 
 export const hipSlash: AlterationDefinition = define({
   id: 'hip-slash',
@@ -183,6 +180,7 @@ export const hipSlash: AlterationDefinition = define({
     const skirt = pieces.find((p) => p.part === 'skirtFront' || p.part === 'skirtBack');
     return skirt ? layOut(skirt) : refuse('skirt-not-found', {});
   },
+  reads: ['hip'],
   fits,
   plan,
   holds: held(

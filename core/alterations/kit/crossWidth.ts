@@ -1,86 +1,17 @@
-import {
-  add,
-  distance,
-  endOf,
-  pathLength,
-  rotateAbout,
-  scale,
-  solveBetween,
-  sub,
-  unit,
-  type Point,
-} from '../../geometry/index.ts';
-import { requireEdge, type Piece } from '../../pattern/index.ts';
-import { edgeAfter, edgeBefore } from '../../truing/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
-import type {
-  AlterationDefinition,
-  Context,
-  Example,
-  Fit,
-  Instruction,
-  Message,
-  Program,
-  Values,
-} from '../contract.ts';
+import { add, distance, endOf, rotateAbout, scale, solveBetween, sub, unit, type Point } from '../../geometry/index.ts';
+import { requireEdge } from '../../pattern/index.ts';
+import { ok, type Result } from '../../units/index.ts';
+import type { AlterationDefinition, Context, Example, Instruction, Message, Program, Values } from '../contract.ts';
 import { choiceOf, numberOf } from '../values.ts';
-import { meetingOn, meetings } from './across.ts';
-import { choice, define, difference, held, length, tenth } from './define.ts';
+import { blockOf, type Block, type Half } from './block.ts';
+import { choice, define, held, length, tenth } from './define.ts';
+import { fitBy } from './fitBy.ts';
 import { amountGrip } from './grip.ts';
-import { cutPlace, keepShoulderCorners, placeOn, shoulderPair, shoulderTo, type ShoulderOn } from './shoulder.ts';
+import { keepShoulderCorners, placeOn, shoulderTo } from './shoulder.ts';
 
-/** The block's lower edge runs into the side this far below the underarm, mm. */
-const BELOW_UNDERARM = 26;
 /** Ease across the back or front, whole body, mm: half of it on each piece. */
 const CROSS_EASE = 20;
 const WIDTH = length('by', -60, 60, 16, true);
-
-export type Half = 'front' | 'back';
-
-interface Block {
-  readonly on: ShoulderOn;
-  readonly piece: Piece;
-  readonly side: string;
-  /** Where the block is cut from the shoulder, and where it runs into the side. */
-  readonly cut: Point;
-  readonly foot: Point;
-  readonly underarm: Point;
-  /** +1 where the side lies to the right. */
-  readonly out: 1 | -1;
-}
-
-/** The armhole block of a front or back: between the shoulder seam, the side seam and a line down from the shoulder. */
-function blockOf(context: Pick<Context, 'pieces' | 'seams'>, half: Half): Result<Block> {
-  const pair = shoulderPair(context);
-  if (!pair.ok) return pair;
-  const on = pair.value[half];
-  const piece = on.piece;
-  const after = edgeAfter(piece, on.armhole);
-  const side = on.neckFirst ? after : edgeBefore(piece, on.armhole);
-  const path = requireEdge(piece, side);
-  if (path.role !== 'side') return refuse('underarm-missing', { piece: piece.name });
-  const underarm = on.neckFirst ? path.path.start : endOf(path.path);
-  const below = Math.min(BELOW_UNDERARM, pathLength(path.path) * 0.5);
-  const foot = meetingOn(piece, underarm.y + below, ['side']);
-  if (!foot) return refuse('underarm-missing', { piece: piece.name });
-  return ok({ on, piece, side, cut: cutPlace(on), foot: foot.at, underarm, out: on.neckFirst ? 1 : -1 });
-}
-
-/** Half the width across at mid-armhole, on this piece. */
-function acrossAt(on: ShoulderOn): number {
-  const y = on.hinge.at.y;
-  const all = meetings(on.piece, y);
-  const [first, last] = [all[0], all.at(-1)];
-  return first && last ? last.at.x - first.at.x : 0;
-}
-
-function fitsCross(context: Context, half: Half): Fit | null {
-  const key = half === 'back' ? 'crossBack' : 'crossFront';
-  const body = context.wearer[key];
-  const block = blockOf(context, half);
-  if (body === undefined || !block.ok) return null;
-  return difference(key, body, CROSS_EASE, 2 * acrossAt(block.value.on), 1 / 2, (by) => ({ by: tenth(by) }));
-}
 
 /** The side above the block's foot drawn straight from the moved underarm, as long as it was. */
 function underarmHeld(block: Block, moved: Point): Point {
@@ -196,7 +127,9 @@ export const crossDefinition = (half: Half, examples: readonly Example[]): Alter
       'The armhole block slid out or in by half the difference, or turned about a hinge on the shoulder seam line.',
     why: `why.${half}-width`,
     needs: (context) => blockOf(context, half),
-    fits: (context) => fitsCross(context, half),
+    reads: [half === 'back' ? 'crossBack' : 'crossFront'],
+    fits: (context) =>
+      fitBy(context, half === 'back' ? 'crossBack' : 'crossFront', 1 / 2, (by) => ({ by: tenth(by) }), CROSS_EASE),
     plan: (context, values) => crossWidth(context, values, half),
     holds: held({ part: [half], role: 'shoulder' }, { part: [half], role: 'neck' }),
   });

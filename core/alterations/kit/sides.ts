@@ -1,4 +1,4 @@
-import { endOf, pathLength, pointAt, solveBetween, type Point } from '../../geometry/index.ts';
+import { endOf, pathLength, pointAt, solveBetween, solveNear, type Point } from '../../geometry/index.ts';
 import { edgesWithRole, levelOf, levelWidth, widthAt, type Edge, type Piece, type Seam } from '../../pattern/index.ts';
 import { widenSquarely, type SideKnot } from '../../truing/index.ts';
 import type { Context, Instruction, Message } from '../contract.ts';
@@ -91,6 +91,8 @@ export function solveKnot(
     widenSquarely(bare, side.edge.id, knots(by), { out: side.out, hold: true, round });
   const off = (by: number): number => (measure(drawn(by)) ?? 0) - wanted;
   const guess = wanted - (measure(side.piece) ?? wanted);
+  const near = solveNear(off, guess, 1e-6);
+  if (near !== null) return near;
   // What it turns by is little: near the guess first, then farther off.
   for (const reach of [4, 30]) {
     const [low, high] = [guess - reach, guess + reach];

@@ -1,10 +1,10 @@
-import { pathLength } from '../../geometry/index.ts';
 import { edgesWithRole, levelOf, type Piece } from '../../pattern/index.ts';
 import { ADVICE, ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Fit, Instruction, Program, Values } from '../contract.ts';
 import { numberOf } from '../values.ts';
-import { difference, held, length, tenth } from './define.ts';
-import { centreEdge, meetingOn, upperEnd } from './across.ts';
+import { meetingOn } from './across.ts';
+import { held, length, tenth } from './define.ts';
+import { fitBy } from './fitBy.ts';
 import { backOf, wedge } from './wedge.ts';
 
 /** A one-piece back that runs on below the waist. */
@@ -18,22 +18,10 @@ export function longBack(context: Pick<Context, 'pieces'>): Result<{ readonly pi
   return ok({ piece: back.value, waist: waist.y });
 }
 
-/** Neck to waist at the centre back: along the edge to the waist level, or to its end at a waist seam. */
-export function centreBackLength(piece: Piece): number | null {
-  const edge = centreEdge(piece);
-  if (!edge) return null;
-  if (edgesWithRole(piece, 'waist').length > 0) return pathLength(edge.path);
-  const waist = levelOf(piece, 'waist');
-  return waist ? waist.y - upperEnd(edge).y : null;
-}
-
 /** The pattern's neck to waist less the wearer's. Only what is too long asks for this alteration. */
 export function fitsSway(context: Context): Fit | null {
-  const body = context.wearer.napeToWaist;
-  const back = backOf(context.pieces, ['back']);
-  const drafted = back.ok ? centreBackLength(back.value) : null;
-  if (body === undefined || drafted === null || drafted <= body) return null;
-  return difference('napeToWaist', body, 0, drafted, -1, (by) => ({ by: tenth(-by) }));
+  const fit = fitBy(context, 'napeToWaist', -1, (by) => ({ by: tenth(-by) }));
+  return fit && Number(fit.sum.data['by']) < 0 ? fit : null;
 }
 
 /** What a dressmaker would say of the amount. */
@@ -73,6 +61,7 @@ export const SWAY_REFUSALS = ['back-not-found', 'back-ends-at-waist', 'line-off-
 export const SWAY_COMMON = {
   family: 'back',
   phase: 'swayback',
+  reads: ['napeToWaist'],
   fits: fitsSway,
   holds: held({ part: ['back'], role: 'side' }),
 } as const;

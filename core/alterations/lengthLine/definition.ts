@@ -4,9 +4,10 @@ import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Instruction, Message, Program, Values } from '../contract.ts';
 import { beside, meetings, type Meeting } from '../kit/across.ts';
 import { choice, define, difference, length, tenth } from '../kit/define.ts';
+import { fitBy } from '../kit/fitBy.ts';
 import { amountGrip } from '../kit/grip.ts';
 import { heightShare } from '../kit/height.ts';
-import { draftedSide, lineHeight, LINES, type LineName } from '../kit/levels.ts';
+import { lineHeight, LINES, type LineName } from '../kit/levels.ts';
 import { choiceOf, numberOf } from '../values.ts';
 
 const BY = length('by', -80, 120, -10, true);
@@ -160,15 +161,12 @@ function plan(context: Context, values: Values): Result<Program> {
 
 /** The side of the body beats the back, the back beats a share of the height. */
 function fits(context: Context): Fit | null {
-  const { sideWaist, napeToWaist, height } = context.wearer;
-  const back = context.pieces.find((p) => p.part === 'back' || p.part === 'sideBack');
-  const side = back ? draftedSide(back) : null;
-  if (sideWaist !== undefined && side !== null)
-    return difference('sideWaist', sideWaist, 0, side, 1, (by) => ({ by: tenth(by), where: 'belowBust' }));
-  const row = context.chart?.find((r) => r.size === context.size);
-  const drafted = row?.body.napeToWaist;
-  if (napeToWaist !== undefined && drafted !== undefined)
-    return difference('napeToWaist', napeToWaist, 0, drafted, 1, (by) => ({ by: tenth(by), where: 'belowBust' }));
+  const { napeToWaist, height } = context.wearer;
+  const side = fitBy(context, 'sideWaist', 1, (by) => ({ by: tenth(by), where: 'belowBust' }));
+  if (side) return side;
+  const chart = context.chart?.find((r) => r.size === context.size)?.body.napeToWaist;
+  if (napeToWaist !== undefined && chart !== undefined)
+    return difference('napeToWaist', napeToWaist, 0, chart, 1, (by) => ({ by: tenth(by), where: 'belowBust' }));
   if (height === undefined || !context.draftedHeight) return null;
   const share = heightShare(height, context.draftedHeight);
   return {
@@ -204,6 +202,7 @@ export const lengthLine: AlterationDefinition = define({
   why: 'why.length-line',
   grade: 'best',
   needs: (context) => crossings(context.pieces, 'belowBust'),
+  reads: ['sideWaist', 'napeToWaist'],
   fits,
   plan,
   // The centre stays straight, and as much longer as the line asked for: told by the check of each piece.

@@ -101,6 +101,7 @@ export const shoulderRedraw: AlterationDefinition = define({
   source: 'The shoulder point moved along the seam, the armhole drawn again to nothing at the notch.',
   why: 'why.shoulder-redraw',
   needs: shoulderPair,
+  reads: ['shoulder'],
   fits: fitsShoulder,
   plan,
   holds: neckHolds,

@@ -71,6 +71,7 @@ export const shoulderSlash: AlterationDefinition = define({
   why: 'why.shoulder-slash',
   grade: 'best',
   needs: shoulderPair,
+  reads: ['shoulder'],
   fits: fitsShoulder,
   plan: (context, values) =>
     bothShoulders(context, values, { limits: BY, onOne, outward: (on) => unit(sub(on.shoulderPoint, cutPlace(on))) }),

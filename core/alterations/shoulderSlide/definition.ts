@@ -93,6 +93,7 @@ export const shoulderSlide: AlterationDefinition = define({
   source: 'A block cut from the middle of the shoulder and across to the armhole, slid along the shoulder.',
   why: 'why.shoulder-slide',
   needs: shoulderPair,
+  reads: ['shoulder'],
   fits: fitsShoulder,
   plan: (context, values) => bothShoulders(context, values, { limits: BY, onOne, outward }),
   holds: neckHolds,

@@ -3,7 +3,8 @@ import { requireEdge, type Piece } from '../../pattern/index.ts';
 import { carryEdge } from '../../truing/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
-import { choice, define, difference, held, length, tenth } from '../kit/define.ts';
+import { choice, define, held, length, tenth } from '../kit/define.ts';
+import { fitBy } from '../kit/fitBy.ts';
 import { amountGrip } from '../kit/grip.ts';
 import { downSide } from '../kit/underarm.ts';
 import { keepShoulderCorners, shoulderPair, shoulderTo, type ShoulderOn, type ShoulderPair } from '../kit/shoulder.ts';
@@ -109,8 +110,6 @@ function plan(context: Context, values: Values): Result<Program> {
 }
 
 /** Drop of the pattern's front shoulder from neck point to shoulder point, mm. */
-const dropOf = (on: ShoulderOn): number => on.shut.shoulderPoint.y - on.shut.neckPoint.y;
-
 export const shoulderSlope: AlterationDefinition = define({
   id: 'shoulder-slope',
   family: 'shoulder',
@@ -124,14 +123,8 @@ export const shoulderSlope: AlterationDefinition = define({
   source: 'The shoulder pivoted at the neck point; a slash or a wider seam allowance gives the same line.',
   why: 'why.shoulder-slope',
   needs: shoulderPair,
-  fits: (context) => {
-    const body = context.wearer.shoulderSlope;
-    const pair = shoulderPair(context);
-    if (body === undefined || !pair.ok) return null;
-    // The body's drop is told over its own shoulder; the pattern's mean of front and back over theirs.
-    const drafted = (dropOf(pair.value.front) + dropOf(pair.value.back)) / 2;
-    return difference('shoulderSlope', body, 0, drafted, 1, (by) => ({ by: tenth(by) }));
-  },
+  reads: ['shoulderSlope'],
+  fits: (context) => fitBy(context, 'shoulderSlope', 1, (by) => ({ by: tenth(by) })),
   plan,
   holds: held({ part: BODICE, role: 'neck', slack: TOL.seam }, { part: BODICE, role: 'shoulder' }),
 });

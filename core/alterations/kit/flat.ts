@@ -1,0 +1,248 @@
+import { distance, endOf, pathLength, type Point } from '../../geometry/index.ts';
+import {
+  aroundAt,
+  bustPointOf,
+  edgesWithRole,
+  levelOf,
+  type Edge,
+  type EdgeRole,
+  type LevelName,
+  type MeasurementKey,
+  type Piece,
+} from '../../pattern/index.ts';
+import type { Context } from '../contract.ts';
+import { centreEdge, lowerEnd, upperEnd } from './across.ts';
+import { acrossAt, blockOf, type Half } from './block.ts';
+import { draftedSide } from './levels.ts';
+import { shoulderPair, type ShoulderOn } from './shoulder.ts';
+import { alongAt, sideOn } from './sides.ts';
+
+/** A flat measurement of the pieces: what a body measurement is compared with, and where the tape lies for it. */
+export interface Flat {
+  /** As the body is measured: all around for girths, one arm for sleeves, mm. On the seam line, darts folded out. */
+  readonly value: number;
+  readonly lines: readonly { readonly piece: string; readonly points: readonly Point[] }[];
+}
+export type OnPieces = Pick<Context, 'pieces' | 'seams'>;
+type Measure = (on: OnPieces) => Flat | null;
+
+/** Below the bust and the waist, where underbust and high hip lie on an adult body, mm. */
+const BELOW = { underbust: 75, highHip: 75 } as const;
+
+const line = (piece: Piece, ...points: readonly Point[]) => ({ piece: piece.id, points });
+const partOf = (pieces: readonly Piece[], ...parts: readonly Piece['part'][]): Piece | undefined =>
+  pieces.find((p) => parts.includes(p.part));
+
+const around =
+  (level: LevelName, below = 0): Measure =>
+  ({ pieces }) => {
+    const found = aroundAt(pieces, level, below);
+    if (!found.ok) return null;
+    const lines = found.value.over.flatMap((o) => o.runs.map((points) => ({ piece: o.piece, points })));
+    return { value: found.value.width, lines };
+  };
+
+const onShoulders =
+  (value: (front: ShoulderOn, back: ShoulderOn) => number): Measure =>
+  (on) => {
+    const pair = shoulderPair(on);
+    if (!pair.ok) return null;
+    const { front, back } = pair.value;
+    const lines = [front, back].map((s) => line(s.piece, s.neckPoint, s.shoulderPoint));
+    return { value: value(front, back), lines };
+  };
+
+/** How far a shoulder falls from neck to shoulder point. */
+export const dropOf = (on: ShoulderOn): number => on.shut.shoulderPoint.y - on.shut.neckPoint.y;
+
+const across =
+  (half: Half): Measure =>
+  (on) => {
+    const block = blockOf(on, half);
+    if (!block.ok) return null;
+    const { piece, hinge } = block.value.on;
+    const centre = centreEdge(piece)?.path.start.x ?? hinge.at.x;
+    return { value: 2 * acrossAt(block.value.on), lines: [line(piece, { x: centre, y: hinge.at.y }, hinge.at)] };
+  };
+
+/** From the neck to the waist down the middle: along the edge to the waist level, or to its end at a waist seam. */
+export function centreLength(piece: Piece): number | null {
+  const edge = centreEdge(piece);
+  if (!edge) return null;
+  if (edgesWithRole(piece, 'waist').length > 0) return pathLength(edge.path);
+  const waist = levelOf(piece, 'waist');
+  return waist ? waist.y - upperEnd(edge).y : null;
+}
+
+const downCentre =
+  (part: 'front' | 'back'): Measure =>
+  ({ pieces }) => {
+    const piece = partOf(pieces, part);
+    const edge = piece ? centreEdge(piece) : null;
+    const value = piece ? centreLength(piece) : null;
+    if (!piece || !edge || value === null) return null;
+    const top = upperEnd(edge);
+    return { value, lines: [line(piece, top, { x: top.x, y: top.y + value })] };
+  };
+
+/** Neck point of the front and its bust point, straight down to the waist from there. */
+function bustOf(pieces: readonly Piece[]) {
+  const front = partOf(pieces, 'front');
+  const neck = front ? edgesWithRole(front, 'neck')[0] : undefined;
+  const owner = pieces.find((p) => (p.part === 'front' || p.part === 'sideFront') && bustPointOf(p) !== null);
+  const bust = owner ? bustPointOf(owner) : null;
+  // Without a shoulder seam of its own (raglan) the neck point is not on the front.
+  if (!front || !neck || !bust || edgesWithRole(front, 'shoulder').length === 0) return null;
+  return { front, neckPoint: upperEnd(neck), bust, waist: levelOf(front, 'waist')?.y ?? null };
+}
+
+const fromBust =
+  (measure: (b: NonNullable<ReturnType<typeof bustOf>>, pieces: readonly Piece[]) => Flat | null): Measure =>
+  ({ pieces }) => {
+    const found = bustOf(pieces);
+    return found ? measure(found, pieces) : null;
+  };
+
+const backNeck = (pieces: readonly Piece[]): Edge | null => {
+  const back = partOf(pieces, 'back');
+  return (back ? edgesWithRole(back, 'neck')[0] : undefined) ?? null;
+};
+
+const BODICE: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack'];
+const alongRole =
+  (role: EdgeRole, sides: 1 | 2): Measure =>
+  ({ pieces }) => {
+    const edges = pieces
+      .filter((p) => BODICE.includes(p.part))
+      .flatMap((p) => edgesWithRole(p, role).map((e) => ({ piece: p.id, path: e.path })));
+    // A raglan sleeve takes its part of both: the bodice alone does not tell.
+    if (edges.length === 0 || pieces.some((p) => edgesWithRole(p, 'raglan').length > 0)) return null;
+    return {
+      value: sides * edges.reduce((n, e) => n + pathLength(e.path), 0),
+      lines: edges.map((e) => ({ piece: e.piece, points: [e.path.start, ...e.path.segments.map((s) => s.to)] })),
+    };
+  };
+
+const onSleeve =
+  (measure: (sleeve: Piece, cap: readonly Edge[]) => Flat | null): Measure =>
+  ({ pieces }) => {
+    const sleeve = partOf(pieces, 'sleeve');
+    const cap = sleeve ? edgesWithRole(sleeve, 'cap') : [];
+    return sleeve && cap.length > 0 ? measure(sleeve, cap) : null;
+  };
+const sleeveHem = (sleeve: Piece): readonly Edge[] => [
+  ...edgesWithRole(sleeve, 'sleeveHem'),
+  ...edgesWithRole(sleeve, 'hem'),
+];
+const lowestOf = (edges: readonly Edge[]): number =>
+  Math.max(...edges.flatMap((e) => [e.path.start.y, endOf(e.path).y]));
+
+/** How each body measurement is found on the pieces; what is not here cannot be, and is typed or taken from the chart. */
+const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
+  fullBust: around('bust'),
+  underbust: around('bust', BELOW.underbust),
+  waist: around('waist'),
+  highHip: around('waist', BELOW.highHip),
+  hip: around('hip'),
+  neck: alongRole('neck', 2),
+  armhole: alongRole('armhole', 1),
+  // Ease or a dart of the back is not counted.
+  shoulder: onShoulders((front) => front.length),
+  // The body's drop is told over its own shoulder; the pattern's is the mean of front and back over theirs.
+  shoulderSlope: onShoulders((front, back) => (dropOf(front) + dropOf(back)) / 2),
+  crossBack: across('back'),
+  crossFront: across('front'),
+  napeToWaist: downCentre('back'),
+  frontWaistLength: downCentre('front'),
+  neckPointToBustPoint: fromBust(({ front, neckPoint, bust }) => ({
+    value: distance(neckPoint, bust),
+    lines: [line(front, neckPoint, bust)],
+  })),
+  bustPointToWaist: fromBust(({ front, bust, waist }) =>
+    waist === null ? null : { value: waist - bust.y, lines: [line(front, bust, { x: bust.x, y: waist })] },
+  ),
+  napeToBustPoint: fromBust(({ front, neckPoint, bust }, pieces) => {
+    const nape = backNeck(pieces);
+    if (!nape) return null;
+    return { value: pathLength(nape.path) + distance(neckPoint, bust), lines: [line(front, neckPoint, bust)] };
+  }),
+  napeToFrontWaist: fromBust(({ front, neckPoint, bust, waist }, pieces) => {
+    const nape = backNeck(pieces);
+    if (!nape || waist === null) return null;
+    return {
+      value: pathLength(nape.path) + distance(neckPoint, bust) + waist - bust.y,
+      lines: [line(front, neckPoint, bust, { x: bust.x, y: waist })],
+    };
+  }),
+  bustSpan: fromBust(({ front, bust }) => {
+    const centre = edgesWithRole(front, 'centreFront')[0]?.path.start.x;
+    return centre === undefined
+      ? null
+      : { value: 2 * Math.abs(bust.x - centre), lines: [line(front, { x: centre, y: bust.y }, bust)] };
+  }),
+  napeToUnderarm: ({ pieces }) => {
+    const back = partOf(pieces, 'back');
+    const arm = back ? edgesWithRole(back, 'armhole')[0] : undefined;
+    const neck = backNeck(pieces);
+    // A panel that ends before the side does not reach the underarm.
+    if (!back || !arm || !neck || edgesWithRole(back, 'side').length === 0) return null;
+    const nape = lowerEnd(neck);
+    const { y } = lowerEnd(arm);
+    return { value: y - nape.y, lines: [line(back, nape, { x: nape.x, y })] };
+  },
+  sideWaist: ({ pieces }) => {
+    const back = partOf(pieces, 'back', 'sideBack');
+    const value = back ? draftedSide(back) : null;
+    const side = back ? sideOn(back) : null;
+    if (!back || !side || value === null) return null;
+    const all = edgesWithRole(back, 'side');
+    const top = all.map(upperEnd).sort((a, b) => a.y - b.y)[0] ?? upperEnd(side.edge);
+    return { value, lines: [line(back, top, { x: top.x, y: top.y + value })] };
+  },
+  hipDepth: ({ pieces }) => {
+    const skirt = partOf(pieces, 'skirtFront', 'skirtBack');
+    const side = skirt ? sideOn(skirt) : null;
+    const hip = skirt ? levelOf(skirt, 'hip') : null;
+    const value = side && hip ? alongAt(side, hip.y) : null;
+    if (!skirt || !side || !hip || value === null) return null;
+    return { value, lines: [line(skirt, upperEnd(side.edge), { x: upperEnd(side.edge).x, y: hip.y })] };
+  },
+  skirtLength: ({ pieces }) => {
+    const skirt = partOf(pieces, 'skirtFront');
+    const edge = skirt ? centreEdge(skirt) : null;
+    return skirt && edge
+      ? { value: pathLength(edge.path), lines: [line(skirt, edge.path.start, endOf(edge.path))] }
+      : null;
+  },
+  upperArm: onSleeve((sleeve, cap) => {
+    const ends = cap.flatMap((e) => [e.path.start, endOf(e.path)]).sort((a, b) => a.x - b.x);
+    const [left, right] = [ends[0], ends.at(-1)];
+    return left && right ? { value: right.x - left.x, lines: [line(sleeve, left, right)] } : null;
+  }),
+  wrist: onSleeve((sleeve) => {
+    const hem = sleeveHem(sleeve);
+    if (hem.length === 0) return null;
+    return {
+      value: hem.reduce((n, e) => n + pathLength(e.path), 0),
+      lines: hem.map((e) => line(sleeve, e.path.start, endOf(e.path))),
+    };
+  }),
+  shoulderToWrist: onSleeve((sleeve, cap) => {
+    const hem = sleeveHem(sleeve);
+    const top = cap.flatMap((e) => [e.path.start, endOf(e.path)]).sort((a, b) => a.y - b.y)[0];
+    if (!top || hem.length === 0) return null;
+    return { value: lowestOf(hem) - top.y, lines: [line(sleeve, top, { x: top.x, y: lowestOf(hem) })] };
+  }),
+};
+
+const known = new WeakMap<readonly Piece[], Map<MeasurementKey, Flat | null>>();
+/** The flat measurement a body measurement is compared with; null where these pieces do not show it. Worked out once. */
+export function flatOf(on: OnPieces, key: MeasurementKey): Flat | null {
+  const had = known.get(on.pieces) ?? new Map<MeasurementKey, Flat | null>();
+  known.set(on.pieces, had);
+  const kept = had.get(key);
+  if (kept !== undefined) return kept;
+  const found = MEASURES[key]?.(on) ?? null;
+  had.set(key, found);
+  return found;
+}

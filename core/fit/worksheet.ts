@@ -1,0 +1,174 @@
+import { flatOf, type Flat } from '../alterations/index.ts';
+import {
+  aroundAt,
+  edgesWithRole,
+  type LevelName,
+  type MeasurementKey,
+  type Pattern,
+  type Piece,
+  type Seam,
+} from '../pattern/index.ts';
+import type { Body } from './body.ts';
+import { MEASUREMENT_CATALOGUE, type MeasurementDefinition } from './catalogue.ts';
+import type { Ease } from './ease.ts';
+
+/** Pieces and the seams between them. */
+export interface Sewn {
+  readonly pieces: readonly Piece[];
+  readonly seams: readonly Seam[];
+}
+
+/** Where the pattern's figure comes from. `chart` compares body with body: no ease is added to either. */
+export type FlatSource = 'pieces' | 'typed' | 'printed' | 'chart';
+
+/** What one edge, piece or seam takes of a difference. */
+export interface Share {
+  /** The difference is divided by this. */
+  readonly parts: number;
+  readonly why: 'sides' | 'seams' | 'bust' | 'halves' | 'armholes' | 'whole';
+}
+
+/** One line of the worksheet, mm. What is not known is null. */
+export interface Row {
+  readonly key: MeasurementKey;
+  readonly body: number | null;
+  readonly ease: number;
+  readonly wanted: number | null;
+  readonly pattern: number | null;
+  readonly from: FlatSource | null;
+  /** Wanted less pattern: positive, the pattern must grow. */
+  readonly difference: number | null;
+  readonly share: Share;
+  readonly each: number | null;
+  /** The pattern measured again once the plan is carried out, and what is left then. */
+  readonly after: number | null;
+  readonly left: number | null;
+}
+
+/** What a pattern without pieces is known to measure, and how it is known. */
+export type ToldFlat = Readonly<
+  Partial<Record<MeasurementKey, { readonly value: number; readonly from: Exclude<FlatSource, 'pieces'> }>>
+>;
+
+/** With paper only: flat measurements typed for a size, the printed bust, and for the rest chart and usual ease. */
+export function toldFlat(pattern: Pattern, size: string, ease: Ease): ToldFlat {
+  const typed = pattern.flat[size] ?? {};
+  const chart = pattern.chart.find((r) => r.size === size)?.body ?? {};
+  const printed = pattern.finished[size]?.bust;
+  const out: Partial<Record<MeasurementKey, { value: number; from: Exclude<FlatSource, 'pieces'> }>> = {};
+  for (const { key } of MEASUREMENT_CATALOGUE) {
+    const flat = typed[key];
+    const row = chart[key];
+    if (flat !== undefined) out[key] = { value: flat, from: 'typed' };
+    else if (key === 'fullBust' && printed !== undefined) out[key] = { value: printed, from: 'printed' };
+    else if (row !== undefined) out[key] = { value: row + (ease[key] ?? 0), from: 'chart' };
+  }
+  return out;
+}
+
+const LEVEL: Readonly<Partial<Record<MeasurementKey, readonly [LevelName, number]>>> = {
+  fullBust: ['bust', 0],
+  underbust: ['bust', 75],
+  waist: ['waist', 0],
+  highHip: ['waist', 75],
+  hip: ['hip', 0],
+};
+
+/** Seam edges that can take a width at a level, all around: sides and princess seams, both halves. */
+function edgesAround(pieces: readonly Piece[], level: LevelName, below: number): number {
+  const around = aroundAt(pieces, level, below);
+  if (!around.ok) return 0;
+  return around.value.over.reduce((n, { piece: id }) => {
+    const piece = pieces.find((p) => p.id === id);
+    if (!piece) return n;
+    const seams = (['side', 'princess'] as const).filter((role) => edgesWithRole(piece, role).length > 0).length;
+    return n + seams * (piece.half ? 2 : 1);
+  }, 0);
+}
+
+/** How a difference is shared out: by four at the sides, by more where a draft has more seams to spread it over. */
+export function shareOf({ key, share }: MeasurementDefinition, pieces: readonly Piece[]): Share {
+  if (key === 'fullBust') return { parts: 4, why: 'bust' };
+  const at = LEVEL[key];
+  const edges = at ? edgesAround(pieces, ...at) : 0;
+  if (edges > 4) return { parts: edges, why: 'seams' };
+  if (share === 1 / 4) return { parts: 4, why: 'sides' };
+  if (share === 1 / 2) return { parts: 2, why: key === 'armhole' ? 'armholes' : 'halves' };
+  return { parts: 1, why: 'whole' };
+}
+
+export interface Compared {
+  readonly body: Body;
+  readonly ease: Ease;
+  readonly pattern: Pattern;
+  readonly size: string;
+  /** The pieces as drafted and as the plan leaves them. */
+  readonly before: Sewn;
+  readonly after: Sewn;
+  /** Set with paper only: the pieces are then a draft like it, on which changes are measured but not sizes. */
+  readonly told: ToldFlat | null;
+}
+
+const valueOf = (on: Sewn, key: MeasurementKey): number | null => flatOf(on, key)?.value ?? null;
+
+/**
+ * Body, ease, wanted, pattern, difference and each piece's share, measurement by measurement, and what is left on
+ * the altered pieces; `only` some of them where the rest is not wanted. Rows of which neither body nor pattern is known are left out.
+ */
+export function worksheet(
+  { body, ease, pattern, size, before, after, told }: Compared,
+  only?: readonly MeasurementKey[],
+): readonly Row[] {
+  const chart = pattern.chart.find((r) => r.size === size)?.body ?? {};
+  return MEASUREMENT_CATALOGUE.flatMap((d): readonly Row[] => {
+    const { key } = d;
+    if (only && !only.includes(key)) return [];
+    const measured = body[key] ?? null;
+    const drafted = valueOf(before, key);
+    const from = told ? told[key] : undefined;
+    const byChart = key === 'height' ? pattern.draftedHeight : (chart[key] ?? null);
+    let flat: number | null = null;
+    let source: FlatSource | null = null;
+    let given = ease[key] ?? 0;
+    if (told && from) [flat, source] = [from.value, from.from];
+    else if (!told && drafted !== null) [flat, source] = [drafted, 'pieces'];
+    else if (byChart !== null) [flat, source, given] = [byChart, 'chart', 0];
+    if (measured === null && flat === null) return [];
+    const now = valueOf(after, key);
+    // With paper only a step changes the pattern by what it changes on the draft like it.
+    const changed = drafted !== null && now !== null ? now - drafted : 0;
+    const wanted = measured === null ? null : measured + given;
+    const difference = wanted === null || flat === null ? null : wanted - flat;
+    const share = shareOf(d, before.pieces);
+    return [
+      {
+        key,
+        body: measured,
+        ease: given,
+        wanted,
+        pattern: flat,
+        from: source,
+        difference,
+        share,
+        each: difference === null ? null : difference / share.parts,
+        after: flat === null ? null : flat + changed,
+        left: difference === null ? null : difference - changed,
+      },
+    ];
+  });
+}
+
+/** By how much a step changed what the pattern measures, where that is worth telling. */
+export function effectsOf(
+  before: Sewn,
+  after: Sewn,
+  keys: readonly MeasurementKey[],
+  least: number,
+): readonly { readonly key: MeasurementKey; readonly by: number }[] {
+  return keys.flatMap((key) => {
+    const [a, b] = [valueOf(before, key), valueOf(after, key)];
+    return a === null || b === null || Math.abs(b - a) < least ? [] : [{ key, by: b - a }];
+  });
+}
+
+export type { Flat };
