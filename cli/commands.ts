@@ -5,7 +5,6 @@ import PDFDocument from 'pdfkit';
 import { CATALOGUE, FAMILIES, propose } from '@ample/core/alterations';
 import { SAMPLE_SIZES, samplePattern, type SampleId } from '@ample/core/drafting';
 import { draft, type Draft } from '@ample/core/draft';
-import { bustAmounts, startingSize, wantedBustEase, bodyFrom } from '@ample/core/fit';
 import { jsonSchema, pageMap, paperFrom, readPattern, writeSvg, type DocumentKind } from '@ample/core/formats';
 import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
 import { flatMeasure, LEVELS } from '@ample/core/pattern';
@@ -89,8 +88,8 @@ export function measure(file: string, size: string): Result<unknown> {
 export function size(file: string): Result<unknown> {
   const loaded = loadJob(file);
   if (!loaded.ok) return loaded;
-  const { job, wearer, pattern } = loaded.value;
-  const choice = startingSize(bodyFrom(wearer.sets), pattern, job.sizeMethod);
+  const d = draft(loaded.value);
+  const choice = d.sizeChoice;
   if (!choice.ok) return choice;
   const { chosen, smaller, larger, reasons, method, measured } = choice.value;
   return ok({
@@ -101,20 +100,20 @@ export function size(file: string): Result<unknown> {
     smaller,
     larger,
     reasons: reasons.map((r) => ({ code: r.code, says: sayFit(r, UNITS) })),
+    ...(d.cupChoice ? { cup: d.cupChoice } : {}),
+    levels: d.levels,
+    ...(d.leaveBust ? { leaveBust: { code: d.leaveBust.code, says: sayFit(d.leaveBust, UNITS) } } : {}),
   });
 }
 
 export function amounts(file: string): Result<unknown> {
   const loaded = loadJob(file);
   if (!loaded.ok) return loaded;
-  const { job, wearer, pattern } = loaded.value;
-  const body = bodyFrom(wearer.sets);
-  const choice = startingSize(body, pattern, job.sizeMethod);
-  if (job.size === null && !choice.ok) return choice;
-  const chosenSize = job.size ?? (choice.ok ? choice.value.chosen.size : '');
-  const found = bustAmounts(body, pattern, chosenSize, wearer.bustEase ?? wantedBustEase(pattern));
+  const d = draft(loaded.value);
+  const found = d.amounts;
+  if (!found) return d.refusal ? { ok: false, error: d.refusal } : refuse('size-needs-high-bust');
   return ok({
-    size: chosenSize,
+    size: found.size,
     chosen: found.chosen?.school ?? null,
     why: { code: found.why, says: sayFit({ code: found.why, data: {} }, UNITS) },
     verdict: found.verdict,
@@ -163,7 +162,7 @@ async function writeFiles(
   mkdirSync(out, { recursive: true });
   const title = `${loaded.pattern.name} ${d.size ?? ''} for ${loaded.wearer.name}`;
   const files: string[] = [];
-  if (options.formats.includes('svg')) {
+  if (options.formats.includes('svg') && !d.paper) {
     writeFileSync(join(out, 'pattern.svg'), writeSvg(d.pieces, { title, original: d.original }));
     files.push('pattern.svg');
   }
@@ -176,7 +175,8 @@ async function writeFiles(
         ),
       );
     const bytes = await writePdf(PDFDocument as unknown as PdfConstructor, {
-      map: pageMap(d.pieces, paper.value),
+      // With paper only the pieces are a draft like it: the sheets are printed, never the pieces.
+      map: pageMap(d.paper ? [] : d.pieces, paper.value),
       label: {
         wearer: loaded.wearer.name,
         pattern: loaded.pattern.name,

@@ -2,6 +2,7 @@ import { parseArgs } from 'node:util';
 import type { Result } from '@ample/core/units';
 import { isSample, SAMPLE_IDS } from '@ample/core/drafting';
 import { alter, alterations, amounts, isDocumentKind, measure, sample, says, schema, size, suits } from './commands.ts';
+import { compare, plan, solve } from './planning.ts';
 import { tidy } from './report.ts';
 
 const USAGE = `usage:
@@ -12,6 +13,9 @@ const USAGE = `usage:
   ample size <job.json>
   ample amounts <job.json>
   ample suits <job.json>
+  ample compare <job.json>
+  ample plan <job.json>
+  ample solve <job.json>
   ample alter <job.json> [--out DIR] [--formats pdf,svg] [--paper a4|letter]`;
 
 /** Exit codes: 0 done, 1 bad input (code and sentence on stderr), 2 wrong usage. */
@@ -59,6 +63,12 @@ async function run(command: string, argument: string, flags: Flags, date: string
       return isSample(argument) ? sample(argument, flags.size) : null;
     case 'alterations':
       return alterations();
+    case 'compare':
+      return compare(argument);
+    case 'plan':
+      return plan(argument);
+    case 'solve':
+      return solve(argument);
     case 'suits':
       return suits(argument);
     case 'measure':

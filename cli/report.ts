@@ -89,6 +89,6 @@ export function alterReport(d: Draft, units: Units) {
     // What must follow, what the measurements still ask for, and what is left once the plan is carried out.
     follow: d.followers.map((f) => ({ alteration: f.alteration, pieces: f.pieces })),
     asks: d.asks.map((a) => ({ alteration: a.alteration, values: a.fit.values, says: sayFit(a.fit.sum, units) })),
-    left: d.remaining,
+    left: d.worksheet.flatMap((r) => (r.left === null ? [] : [{ key: r.key, body: r.body, left: r.left }])),
   };
 }

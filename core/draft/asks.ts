@@ -34,12 +34,14 @@ export function fitsOn(context: Context): FitsOf {
   };
 }
 
+/** Alterations that answer the same question. */
+export const kinOf = (id: string): readonly string[] => SAME.find((g) => g.includes(id)) ?? [id];
+
 /** What is measured and still differs, in the order of work; what the plan already does is not asked again. */
 export function asksOf(fitOf: FitsOf, planned: readonly string[], order: WorkOrder): readonly Ask[] {
-  const group = (id: string): readonly string[] => SAME.find((g) => g.includes(id)) ?? [id];
   const out: Ask[] = [];
   for (const d of CATALOGUE) {
-    const kin = group(d.id);
+    const kin = kinOf(d.id);
     if (!d.fits || kin.some((id) => planned.includes(id) || out.some((a) => a.alteration === id))) continue;
     const fit = fitOf(d.id);
     if (fit && worth(fit)) out.push({ alteration: d.id, fit });

@@ -27,6 +27,7 @@ import {
   type CupChoice,
   type Ease,
   type LevelSize,
+  type MeasurementSet,
   type Row,
   type SizeChoice,
   type SizeError,
@@ -41,11 +42,13 @@ import { alike, checkLanes, cutPieces, halvesApart, type Lane, type Lanes, type 
 import { meetingsOf, type Meeting } from './order.ts';
 import { standInFor, toldNow, type StandIn } from './paper.ts';
 import type { DraftStep } from './step.ts';
+import { usualFor, type Usual } from './usual.ts';
 
 /** A job with its documents at hand. */
 export interface ResolvedJob {
   readonly job: Pick<Job, 'size' | 'sizeMethod' | 'steps'> & Partial<Pick<Job, 'order' | 'cup'>>;
-  readonly wearer: Pick<Wearer, 'sets' | 'bustEase'> & Partial<Pick<Wearer, 'eases'>>;
+  readonly wearer: { readonly sets: readonly MeasurementSet[] } & Pick<Wearer, 'bustEase'> &
+    Partial<Pick<Wearer, 'eases' | 'learnt'>>;
   readonly pattern: Pattern;
 }
 
@@ -85,6 +88,8 @@ export interface Draft {
   readonly asks: readonly Ask[];
   /** Body against pattern, measurement by measurement, and what is left on the altered pieces. */
   readonly worksheet: readonly Row[];
+  /** What finished jobs of this wearer had done. */
+  readonly usual: readonly Usual[];
   readonly refusal: Refusal | null;
 }
 
@@ -108,6 +113,7 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache): Draft {
   const findings = [...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(lanes)];
   const left = checks[0]?.report;
   const planned = job.steps.map((x) => x.alteration);
+  const fitOfLeft = fitsOn(contextOf(lanes.left));
   return {
     body,
     bodyProblems,
@@ -129,7 +135,8 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache): Draft {
     check: { walks: left?.walks ?? [], findings },
     followers: followers(findings, lanes.left.pieces),
     meetings: meetingsOf(steps),
-    asks: original.length === 0 ? [] : asksOf(fitsOn(contextOf(lanes.left)), planned, job.order ?? 'topDown'),
+    asks: original.length === 0 ? [] : asksOf(fitOfLeft, planned, job.order ?? 'topDown'),
+    usual: usualFor(resolved.wearer.learnt ?? [], body, lanes.left, fitOfLeft, planned),
     worksheet: worksheetOf(start, lanes.left),
     refusal: start.refusal,
   };

@@ -5,3 +5,5 @@ export * from './followers.ts';
 export * from './lanes.ts';
 export * from './order.ts';
 export * from './step.ts';
+export * from './usual.ts';
+export { likeOf, type StandIn } from './paper.ts';

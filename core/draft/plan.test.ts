@@ -56,7 +56,7 @@ describe('amounts from the measurements', () => {
     expect(before.asks.map((a) => a.alteration)).toEqual(['grade-between-sizes', 'shoulder-slash']);
     const after = draft(job([step('g', 'grade-between-sizes'), step('b', 'shoulder-slash')], readings));
     expect(after.asks).toEqual([]);
-    const left = Object.fromEntries(after.remaining.map((r) => [r.key, r.left]));
+    const left = Object.fromEntries(after.worksheet.map((r) => [r.key, r.left]));
     expect(Math.abs(left['shoulder'] ?? 9)).toBeLessThan(0.1);
     // Size 5 is drafted for a waist of 780 with 30 of ease: nothing is left.
     expect(Math.abs(left['waist'] ?? 9)).toBeLessThan(0.5);

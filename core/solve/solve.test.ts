@@ -89,7 +89,10 @@ describe('the amounts of a plan, found together', () => {
 
   it('says what it could not reach and why', () => {
     const body = { shoulder: 40, hip: 1100, highBust: 870 };
-    const found = expectOk(solve(jobOf([step('s', 'shoulder-slash', { by: -2 })], body)), 'solve');
+    const found = expectOk(
+      solve(jobOf([step('s', 'shoulder-slash', { by: -2 })], body), { rows: ['shoulder', 'hip'] }),
+      'solve',
+    );
     expect(found.unreached.map((u) => [u.key, u.why])).toEqual(
       expect.arrayContaining([
         ['shoulder', 'at-limit'],
@@ -101,7 +104,12 @@ describe('the amounts of a plan, found together', () => {
   it('parts what cannot both be had between the two, and says so', () => {
     // One line through front and back moves side and back length alike: 10 more at the one, 10 less at the other.
     const body = { sideWaist: 206, napeToWaist: 394, highBust: 870 };
-    const found = expectOk(solve(jobOf([step('s', 'length-line', { by: 1, where: 'belowBust' })], body)), 'solve');
+    const found = expectOk(
+      solve(jobOf([step('s', 'length-line', { by: 1, where: 'belowBust' })], body), {
+        rows: ['sideWaist', 'napeToWaist'],
+      }),
+      'solve',
+    );
     expect(found.amounts[0]?.to).toBeCloseTo(0, 0);
     expect(found.unreached.map((u) => [u.key, u.why, Math.round(u.left)])).toEqual([
       ['napeToWaist', 'shared', -10],

@@ -14,7 +14,7 @@ import type { MeasurementKey } from '../pattern/index.ts';
 import { refuse, ok, TOL, type Result } from '../units/index.ts';
 import { leastSquares, type Bound } from './leastSquares.ts';
 
-/** Which amounts may change, and which differences are to vanish; left out, all that can. */
+/** Which amounts may change, and which differences are to vanish; left out, all that can, and what they are for. */
 export interface SolveWish {
   readonly steps?: readonly string[];
   readonly rows?: readonly MeasurementKey[];
@@ -39,6 +39,8 @@ export interface Solution {
   }[];
   readonly before: readonly Row[];
   readonly after: readonly Row[];
+  /** The differences solved for. */
+  readonly rows: readonly MeasurementKey[];
   readonly unreached: readonly Unreached[];
   readonly evaluations: number;
 }
@@ -68,6 +70,14 @@ function amountKeys(alteration: string): readonly string[] {
   return d.amount === 'total' || d.amount === 'by' ? [d.amount] : [];
 }
 
+/** The differences a step is there for: what it is worked out from, where that is known; the first, for one amount. */
+export function aimsOf(step: Pick<Step, 'alteration'>, rows: readonly Row[]): readonly MeasurementKey[] {
+  const d = alterationById(step.alteration);
+  const reads = d?.family === 'bust' ? (['fullBust'] as const) : (d?.reads ?? []);
+  const known = reads.filter((key) => rows.some((r) => r.key === key && r.left !== null));
+  return known.slice(0, amountKeys(step.alteration).length);
+}
+
 function boundOf(alteration: string, key: string): Bound {
   const param = alterationById(alteration)?.params.find((p) => p.key === key);
   return param?.kind === 'length' ? { min: param.min, max: param.max } : TOTAL;
@@ -93,8 +103,6 @@ export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solut
   const cache = emptyCache();
   const begun = replay(start, plan, cache, true);
   const before = worksheetOf(start, begun.lanes.left);
-  const rows = before.filter((r) => r.left !== null && (wish.rows ? wish.rows.includes(r.key) : r.from !== 'chart'));
-  if (rows.length === 0) return refuse('solve-no-rows');
   const quantities = begun.steps.flatMap(({ step, outcome, values, total }): readonly Quantity[] => {
     if (!step.on || !works(outcome) || step.side === 'right') return [];
     if (wish.steps && !wish.steps.includes(step.id)) return [];
@@ -104,6 +112,10 @@ export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solut
     });
   });
   if (quantities.length === 0) return refuse('solve-no-steps');
+  const meant =
+    wish.rows ?? plan.filter((s) => quantities.some((q) => q.step === s.id)).flatMap((s) => aimsOf(s, before));
+  const rows = before.filter((r) => r.left !== null && meant.includes(r.key));
+  if (rows.length === 0) return refuse('solve-no-rows');
 
   const base: DraftCache = { steps: [...cache.steps] };
   const leftAt = (x: readonly number[], trial: boolean): readonly Row[] | null => {
@@ -161,6 +173,7 @@ export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solut
     amounts: quantities.map((q, i) => ({ step: q.step, key: q.key, from: q.from, to: x[i] ?? q.from })),
     before,
     after,
+    rows: rows.map((r) => r.key),
     unreached: rows.flatMap((row, i) => {
       const left = after.find((r) => r.key === row.key)?.left ?? 0;
       return Math.abs(left) < TOL.seam ? [] : [whyLeft(row.key, left, i)];

@@ -80,6 +80,13 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'value-out-of-range': (s) => `“${s.text('key')}” must lie between ${s.len('min')} and ${s.len('max')}.`,
   'width-not-restored': (s) => `The width could not be restored at the side (${s.signed('by')} left).`,
   'size-needs-high-bust': () => 'The size is chosen by the high bust. Measure it, or choose by the full bust.',
+  'size-needs-hip': () => 'What hangs from the waist is chosen by the hip. Measure it.',
+  'solve-no-rows': () =>
+    'Nothing can be compared: neither the body nor the pattern is known at the differences chosen. Measure the body first.',
+  'solve-no-steps': () =>
+    'No step of the plan has an amount that could be found. Add a step, switch one on, or choose one.',
+  'solve-failed': () =>
+    'The plan cannot be carried out as it stands, so nothing could be measured. Mend the step that is refused first.',
   'size-needs-full-bust': () => 'Measure the full bust to choose by it.',
   'chart-has-no-bust': () => 'The size chart gives no bust for any size.',
   'size-has-no-pieces': (s) => `The pattern has no pieces in size ${s.text('size')}. Choose another size.`,

@@ -19,6 +19,14 @@ export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
     `Full bust ${s.len('measured')}: size ${s.text('size')} is drafted for ${s.len('chart')}, the nearest (${s.signed('difference')}).`,
   'size.fullBust.cost': (s) =>
     `Chosen so, the high bust of the draft is ${s.signed('excess')} against the body: neck and shoulders follow that.`,
+  'size.hip.nearest': (s) =>
+    `Hip ${s.len('measured')}: size ${s.text('size')} is drafted for ${s.len('chart')}, the nearest (${s.signed('difference')}). What hangs from the waist is chosen by the hip, the fullest part; the waist is graded to it.`,
+  'bust.optional.loose': (s) =>
+    `You may not need a full bust adjustment, because the style has room and the front lacks only ${s.signed('total')}.`,
+  'bust.none.chart': (s) =>
+    `You may not need a full bust adjustment, because the body differs from the draft by only ${s.signed('total')} over the whole front.`,
+  'bust.none.ease': (s) =>
+    `You may not need a full bust adjustment, because the garment measures ${s.len('finished')} at the bust: that leaves ${s.len('ease')} of ease on a body of ${s.len('body')}, ${s.signed('total')} against what is wanted.`,
   'size.tie.smaller': () => 'Two sizes are equally near; for a knit or a loose style the smaller is taken.',
   'size.tie.larger': () => 'Two sizes are equally near; for a fitted woven the larger is taken.',
   'size.below-chart': (s) => `The chart ends ${s.len('by')} above this measurement; the smallest size is taken.`,
@@ -27,6 +35,8 @@ export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
     'The pattern pieces are here, so the garment itself can be measured: body plus wanted ease, less the flat bust. That measures what matters.',
   'amount.why.finished.printed': () =>
     'The envelope prints the finished bust, so body plus wanted ease is compared with the garment itself.',
+  'amount.why.finished.typed': () =>
+    'The bust of the paper pieces was measured by hand, so body plus wanted ease is compared with the garment itself.',
   'amount.why.chart': () => 'No finished bust is known, so the full bust is compared with the size chart.',
   'amount.why.cup': () =>
     'Only the chart is known, so the difference of full and high bust is compared with the cup of the draft.',
@@ -64,6 +74,7 @@ export const TERM_WORDS: Readonly<Record<string, string>> = {
   'ease.wanted': 'wanted ease',
   'pattern.pieces': 'flat bust of the pieces',
   'pattern.printed': 'finished bust, printed',
+  'pattern.typed': 'flat bust, measured by hand',
   'chart.fullBust': 'chart bust',
   'draft.cup': 'draft cup',
 };

@@ -10,3 +10,4 @@ export * from './sheet.ts';
 export * from './slip.ts';
 export * from './steps.ts';
 export * from './speak.ts';
+export * from './compare.ts';

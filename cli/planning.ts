@@ -1,0 +1,71 @@
+import { draft, type Draft } from '@ample/core/draft';
+import { solve as solveJob } from '@ample/core/solve';
+import { ok, type Result } from '@ample/core/units';
+import { ALTERATION_WORDS, sayFit, saySolved, saySum, sayUnreached, sayUsual } from '@ample/core/words';
+import { UNITS } from './commands.ts';
+import { stepReport } from './report.ts';
+import { loadJob } from './resolve.ts';
+
+function drafted(file: string): Result<Draft> {
+  const loaded = loadJob(file);
+  if (!loaded.ok) return loaded;
+  const d = draft(loaded.value);
+  return d.refusal ? { ok: false, error: d.refusal } : ok(d);
+}
+
+/** `ample compare`: the worksheet, and what is left once the plan is carried out. */
+export function compare(file: string): Result<unknown> {
+  const d = drafted(file);
+  if (!d.ok) return d;
+  return ok({
+    size: d.value.size,
+    ...(d.value.paper ? { paper: d.value.paper } : {}),
+    rows: d.value.worksheet.map((r) => ({ ...r, says: saySum(r, UNITS) })),
+  });
+}
+
+/** `ample plan`: the steps with their amounts, what the measurements still ask for, and what usually is done. */
+export function plan(file: string): Result<unknown> {
+  const d = drafted(file);
+  if (!d.ok) return d;
+  const { steps, asks, usual, followers, worksheet } = d.value;
+  return ok({
+    size: d.value.size,
+    steps: steps.map((s) => {
+      const { id, alteration, on, school, total, values } = stepReport(s, UNITS);
+      return { id, alteration, on, school, total, values, ...(s.outcome.ok ? {} : { refused: s.outcome.error }) };
+    }),
+    proposed: asks.map((a) => ({
+      alteration: a.alteration,
+      name: ALTERATION_WORDS[a.alteration]?.name,
+      values: a.fit.values,
+      says: sayFit(a.fit.sum, UNITS),
+    })),
+    usual: usual.map((u) => ({ ...u, says: sayUsual(u, UNITS) })),
+    follow: followers.map((f) => f.alteration),
+    left: worksheet.flatMap((r) => (r.left === null ? [] : [{ key: r.key, before: r.difference, left: r.left }])),
+  });
+}
+
+/** `ample solve`: the amounts of the plan's steps that bring the differences to nothing together. */
+export function solve(file: string): Result<unknown> {
+  const loaded = loadJob(file);
+  if (!loaded.ok) return loaded;
+  const found = solveJob(loaded.value);
+  if (!found.ok) return found;
+  const nameOf = (id: string): string => {
+    const step = loaded.value.job.steps.find((s) => s.id === id);
+    return ALTERATION_WORDS[step?.alteration ?? '']?.name ?? id;
+  };
+  const { amounts, before, after, unreached, evaluations } = found.value;
+  return ok({
+    says: saySolved(found.value),
+    amounts,
+    rows: after.flatMap((r) => {
+      const was = before.find((b) => b.key === r.key);
+      return r.left === null ? [] : [{ key: r.key, before: was?.left ?? null, after: r.left }];
+    }),
+    unreached: unreached.map((u) => ({ ...u, says: sayUnreached(u, UNITS, nameOf) })),
+    evaluations,
+  });
+}

@@ -1,0 +1,124 @@
+import type { Usual } from '../draft/index.ts';
+import type { Garment, Row, Share } from '../fit/index.ts';
+import type { MeasurementKey } from '../pattern/index.ts';
+import type { Solution, Unreached } from '../solve/index.ts';
+import { formatLength } from '../units/index.ts';
+import { MEASUREMENT_WORDS } from './measurements.ts';
+import { ALTERATION_WORDS } from './alterations.ts';
+import type { Units } from './say.ts';
+
+/** What an ease is remembered for. */
+export const GARMENT_WORDS: Readonly<Record<Garment, string>> = {
+  fittedWoven: 'fitted garments in woven cloth',
+  looseWoven: 'loose garments in woven cloth',
+  knit: 'garments in knit cloth',
+};
+
+/** Where a figure of the pattern column comes from. */
+export const FLAT_WORDS: Readonly<Record<NonNullable<Row['from']>, string>> = {
+  pieces: 'on the pieces',
+  typed: 'measured by hand',
+  printed: 'printed',
+  chart: 'from the chart',
+};
+
+/** How a difference is shared out, as one writes it behind the sum. */
+export function sayShare({ parts, why }: Share): string {
+  switch (why) {
+    case 'sides':
+      return '÷ 4: each side edge';
+    case 'seams':
+      return `÷ ${parts}: each edge of the ${parts} around`;
+    case 'bust':
+      return '÷ 4 all round; the bust takes it on the front alone: ÷ 2';
+    case 'halves':
+      return '÷ 2: each half';
+    case 'armholes':
+      return '÷ 2: front and back';
+    case 'whole':
+      return 'whole';
+  }
+}
+
+/** Where to lay the tape on a paper piece for a flat measurement; on the seam line, never the cutting line. */
+const WHERE: Readonly<Partial<Record<MeasurementKey, string>>> = {
+  fullBust:
+    'Across front and back at the bust line, darts folded shut, from seam line to seam line; added up and doubled.',
+  underbust: 'Across front and back a hand below the bust line, darts folded shut; added up and doubled.',
+  waist: 'Along the waist seam line of front and back, dart mouths left out; added up and doubled.',
+  highHip: 'Across front and back 7.5 cm (3 in) below the waist; added up and doubled.',
+  hip: 'Across front and back at the hip line; added up and doubled.',
+  neck: 'Along the neck seam line of front and back with the tape on its edge; doubled.',
+  armhole: 'Along the armhole seam line of front and back with the tape on its edge.',
+  shoulder: 'Along the front shoulder from neck point to shoulder point, on the seam line.',
+  shoulderSlope: 'From a line square to the centre through the neck point down to the shoulder point.',
+  crossBack: 'From the centre back across to the armhole, half-way down it; doubled.',
+  crossFront: 'From the centre front across to the armhole, half-way down it; doubled.',
+  napeToWaist: 'Down the centre back from the neck seam line to the waist.',
+  frontWaistLength: 'Down the centre front from the neck seam line to the waist.',
+  neckPointToBustPoint: 'From the neck point straight to the bust point.',
+  bustPointToWaist: 'From the bust point straight down to the waist.',
+  napeToBustPoint: 'Along the back neck, then from the neck point to the bust point.',
+  napeToFrontWaist: 'The same, on down to the waist.',
+  bustSpan: 'From the centre front across to the bust point; doubled.',
+  napeToUnderarm: 'Down the centre back to the level of the underarm.',
+  sideWaist: 'Down the side seam of the back from underarm to waist.',
+  hipDepth: 'Down the side seam from waist to hip line.',
+  upperArm: 'Across the sleeve at the underarm points.',
+  wrist: 'Along the hem of the sleeve.',
+  shoulderToWrist: 'From the top of the sleeve cap straight down to the hem.',
+  skirtLength: 'Down the centre front of the skirt from waist to hem.',
+};
+export const whereFlat = (key: MeasurementKey): string =>
+  WHERE[key] ?? `Measure ${MEASUREMENT_WORDS[key].name.toLowerCase()} on the pieces, on the seam lines.`;
+
+/** One row of the worksheet as one writes the sum in pencil. */
+export function saySum(row: Row, { unit, fraction }: Units): string {
+  const len = (v: number, sign = false): string => formatLength(v, unit, { fraction, sign });
+  if (row.body === null || row.pattern === null || row.difference === null || row.wanted === null) return '';
+  const body = row.ease === 0 ? len(row.body) : `${len(row.body)} + ${len(row.ease)} ease = ${len(row.wanted)} wanted`;
+  const each = row.share.parts === 1 ? '' : ` → ÷ ${row.share.parts} = ${len(row.each ?? 0, true)}`;
+  return `${body} − ${len(row.pattern)} ${FLAT_WORDS[row.from ?? 'pieces']} = ${len(row.difference, true)}${each}`;
+}
+
+const namesOf = (ids: readonly string[], nameOf: (step: string) => string): string => ids.map(nameOf).join(' and ');
+
+/** Why a difference is still there after solving, and what to do. */
+export function sayUnreached(u: Unreached, { unit, fraction }: Units, nameOf: (step: string) => string): string {
+  const name = MEASUREMENT_WORDS[u.key].name;
+  const left = formatLength(u.left, unit, { fraction, sign: true });
+  switch (u.why) {
+    case 'no-step':
+      return `${name}: ${left} is left. Nothing chosen changes it; add a step that does.`;
+    case 'at-limit':
+      return `${name}: ${left} is left. ${namesOf(u.steps, nameOf)} cannot go further; take another size, or a second step.`;
+    case 'shared':
+      return `${name}: ${left} is left. ${namesOf(u.steps, nameOf)} would undo ${u.others.map((k) => MEASUREMENT_WORDS[k].name.toLowerCase()).join(', ') || 'another difference'}; the rest is shared between them.`;
+  }
+}
+
+/** What the solver did, in one sentence. */
+export const saySolved = ({ amounts, unreached, before, after, rows: chosen }: Solution): string => {
+  const open = (rows: readonly Row[]): number =>
+    rows.filter((r) => chosen.includes(r.key) && r.left !== null && Math.abs(r.left) >= 0.5).length;
+  const changed = amounts.filter((a) => Math.abs(a.to - a.from) >= 0.05).length;
+  const steps = `${changed} ${changed === 1 ? 'amount' : 'amounts'} changed`;
+  return `${steps}: of ${open(before)} differences ${open(after)} ${open(after) === 1 ? 'is' : 'are'} left${unreached.length === 0 ? '' : ', for the reasons below'}.`;
+};
+
+/** Why an alteration of earlier jobs is proposed, and what to mind. */
+export function sayUsual(u: Usual, { unit, fraction }: Units): string {
+  const name = ALTERATION_WORDS[u.done]?.name ?? u.done;
+  const often = u.times === 1 ? `Done on ${u.pattern}` : `Done ${u.times} times, last on ${u.pattern}`;
+  const not = u.alteration === null ? ' These pieces do not allow it.' : '';
+  const how =
+    u.alteration === null
+      ? ''
+      : Object.keys(u.values).length > 0
+        ? ' Proposed with the amount of that time.'
+        : ' The amount is worked out for this pattern.';
+  const moved = u.moved
+    .map((c) => `${MEASUREMENT_WORDS[c.key].name.toLowerCase()} ${formatLength(c.by, unit, { fraction, sign: true })}`)
+    .join(', ');
+  return `${often} (${name.toLowerCase()}).${not}${how}${moved ? ` The body has changed since: ${moved}. Look at it again.` : ''}`;
+}
