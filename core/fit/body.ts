@@ -95,7 +95,7 @@ export function checkBody(body: Body, set?: MeasurementSet): readonly BodyProble
 const OLD = 183;
 const MOVED = 20;
 
-export const newestFirst = (sets: readonly MeasurementSet[]): readonly MeasurementSet[] =>
+export const newestFirst = <T extends { readonly date: string }>(sets: readonly T[]): readonly T[] =>
   [...sets].sort((a, b) => b.date.localeCompare(a.date));
 
 const days = (from: string, to: string): number => (Date.parse(to) - Date.parse(from)) / 86_400_000;

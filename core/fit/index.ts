@@ -6,3 +6,4 @@ export * from './size.ts';
 export * from './worksheet.ts';
 export * from './level.ts';
 export * from './needed.ts';
+export * from './chart.ts';

@@ -54,6 +54,8 @@ export const ADVICE = {
   tipNear: 15,
   /** A difference below this is not worth a step. */
   worthAsking: 5,
+  /** A change at a measurement that another step made is told from here. */
+  worthTelling: 1,
   /** More than this at the centre back waist is likely a back that is too long as well. */
   swayLarge: 38,
   /** A dart this far aside of the bust point does not aim at it. */

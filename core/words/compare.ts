@@ -1,11 +1,11 @@
 import type { Usual } from '../draft/index.ts';
-import type { Garment, Row, Share } from '../fit/index.ts';
+import type { ChartProblem, ChartProblemCode, Garment, Row, Share } from '../fit/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
 import type { Solution, Unreached } from '../solve/index.ts';
 import { formatLength } from '../units/index.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import { ALTERATION_WORDS } from './alterations.ts';
-import type { Units } from './say.ts';
+import { speaker, type Speaker, type Units } from './say.ts';
 
 /** What an ease is remembered for. */
 export const GARMENT_WORDS: Readonly<Record<Garment, string>> = {
@@ -122,3 +122,24 @@ export function sayUsual(u: Usual, { unit, fraction }: Units): string {
     .join(', ');
   return `${often} (${name.toLowerCase()}).${not}${how}${moved ? ` The body has changed since: ${moved}. Look at it again.` : ''}`;
 }
+
+const CHART: Readonly<Record<ChartProblemCode, (s: Speaker) => string>> = {
+  'chart-empty': () => 'Nothing to take in: copy at least a row of headings and a row of one size.',
+  'chart-cell-not-a-length': (s) =>
+    `Size ${s.text('size')}, “${s.text('column')}”: “${s.text('text')}” is not a length. The cell is left empty; type it below.`,
+  'chart-column-unknown': (s) =>
+    `“${s.text('column')}” is not a measurement known here, so that column is left out. Rename the heading to take it in.`,
+  'chart-size-missing': (s) => `Row ${s.text('row')} names no size and is left out.`,
+  'chart-size-repeated': (s) =>
+    `Size ${s.text('size')} stands twice, again in row ${s.text('row')}. Rename one of them.`,
+  'chart-looks-like-inches': (s) =>
+    `${measured(s)} starts at ${s.len('first')}, which is very little. Was the chart in inches?`,
+  'chart-looks-like-cm': (s) =>
+    `${measured(s)} starts at ${s.len('first')}, which is very much. Was the chart in centimetres?`,
+  'chart-out-of-order': (s) =>
+    `${measured(s)}, size ${s.text('size')}: ${s.len('value')} is less than ${s.len('more')} of size ${s.text('before')} before it. Check both cells.`,
+  'chart-gap': (s) => `${measured(s)}, size ${s.text('size')}: the cell is empty while other sizes have a value.`,
+};
+const measured = (s: Speaker): string => MEASUREMENT_WORDS[s.text('key') as MeasurementKey].name;
+/** What is odd about a size chart, with the cell it stands in. */
+export const sayChartProblem = (p: ChartProblem, units: Units): string => CHART[p.code](speaker(p.data, units));

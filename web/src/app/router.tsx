@@ -13,11 +13,15 @@ export const router = createBrowserRouter([
       { index: true, element: <Navigate to="body" replace /> },
       { path: 'body', lazy: async () => ({ Component: (await import('../stations/body/Body.tsx')).Body }) },
       {
+        path: 'measuring-sheet',
+        lazy: async () => ({ Component: (await import('../stations/body/MeasuringSheet.tsx')).MeasuringSheet }),
+      },
+      {
         path: 'pattern',
         lazy: async () => ({ Component: (await import('../stations/pattern/Pattern.tsx')).PatternStation }),
       },
       { path: 'size', lazy: async () => ({ Component: (await import('../stations/size/Size.tsx')).Size }) },
-      { path: 'compare', lazy: async () => ({ Component: (await import('../stations/later/Later.tsx')).Compare }) },
+      { path: 'compare', lazy: async () => ({ Component: (await import('../stations/compare/Compare.tsx')).Compare }) },
       { path: 'plan', lazy: async () => ({ Component: (await import('../stations/plan/Plan.tsx')).Plan }) },
       { path: 'table', lazy: async () => ({ Component: (await import('../table/Table.tsx')).Table }) },
       { path: 'check', lazy: async () => ({ Component: (await import('../stations/check/Check.tsx')).Check }) },

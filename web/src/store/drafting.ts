@@ -8,6 +8,18 @@ import { patternOf } from './patterns.ts';
 
 const makeWorker = () => new Worker(new URL('../workers/draft.worker.ts', import.meta.url), { type: 'module' });
 
+/** The open job with what the computation needs of it; null while its pattern is not at hand. */
+export function resolvedJob(): ResolvedJob | null {
+  const { job, wearer } = useJob.getState();
+  const pattern = patternOf(job, useLibrary.getState().patterns);
+  if (!job || !wearer || !pattern) return null;
+  return {
+    job: { size: job.size, sizeMethod: job.sizeMethod, cup: job.cup, steps: job.steps, order: job.order },
+    wearer: { sets: wearer.sets, bustEase: wearer.bustEase, eases: wearer.eases, learnt: wearer.learnt },
+    pattern,
+  };
+}
+
 /** Keeps the draft in step with the open job. Returns what stops it. */
 export function startDrafting(make: () => Worker = makeWorker): () => void {
   const jobs = new WeakMap<ResolvedJob, string>();
@@ -18,14 +30,9 @@ export function startDrafting(make: () => Worker = makeWorker): () => void {
     (trouble) => useDraft.setState({ trouble }),
   );
   const ask = () => {
-    const { job, wearer } = useJob.getState();
-    const pattern = patternOf(job, useLibrary.getState().patterns);
-    if (!job || !wearer || !pattern) return;
-    const input: ResolvedJob = {
-      job: { size: job.size, sizeMethod: job.sizeMethod, steps: job.steps },
-      wearer: { sets: wearer.sets, bustEase: wearer.bustEase },
-      pattern,
-    };
+    const input = resolvedJob();
+    const { job } = useJob.getState();
+    if (!input || !job) return;
     jobs.set(input, job.id);
     client.ask(input);
   };

@@ -3,7 +3,6 @@ import { create } from 'zustand';
 import type { Value } from '@ample/core/alterations';
 import type { Point } from '@ample/core/geometry';
 import type { Job, Step, Wearer } from '@ample/core/formats';
-import type { MeasurementKey } from '@ample/core/pattern';
 import type { Refusal } from '@ample/core/units';
 import { putInLibrary, saveDocuments, useLibrary } from './library.ts';
 import { clearJournal, writeJournal } from './journal.ts';
@@ -91,24 +90,6 @@ export function nudgePoint(step: string, key: string, shown: Point, by: Point): 
   const now = useJob.getState().job?.steps.find((s) => s.id === step)?.values[key];
   const from = now !== null && typeof now === 'object' ? now : shown;
   setValue(step, key, { x: from.x + by.x, y: from.y + by.y });
-}
-
-/** One reading of the newest set; null takes it away. */
-export function setReading(key: MeasurementKey, index: 0 | 1, value: number | null): void {
-  useJob.setState((s) => {
-    if (!s.wearer) return s;
-    const sets = [...s.wearer.sets].sort((a, b) => b.date.localeCompare(a.date));
-    const newest = sets[0];
-    if (!newest) return s;
-    const now = [...(newest.readings[key] ?? [])];
-    if (value === null) now.splice(index, 1);
-    else now[Math.min(index, now.length)] = value;
-    const { [key]: _old, ...rest } = newest.readings;
-    const readings = now.length > 0 ? { ...rest, [key]: now } : rest;
-    return {
-      wearer: { ...s.wearer, sets: s.wearer.sets.map((x) => (x.id === newest.id ? { ...newest, readings } : x)) },
-    };
-  });
 }
 
 /**

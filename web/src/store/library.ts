@@ -133,17 +133,24 @@ export async function openLibrary(): Promise<void> {
 
 /** The rail shows a change at once; the database follows. */
 export function putInLibrary(job: Job, wearer: Wearer): void {
-  const put = <T extends { id: string }>(all: readonly T[], one: T): readonly T[] =>
+  const put = <T extends { readonly id: string }>(all: readonly T[], one: T): readonly T[] =>
     all.some((x) => x.id === one.id) ? all.map((x) => (x.id === one.id ? one : x)) : [...all, one];
-  useLibrary.setState((s) => ({ jobs: put(s.jobs, job), wearers: put(s.wearers, wearer) }));
+  const own = 'chart' in job.pattern ? job.pattern : null;
+  useLibrary.setState((s) => ({
+    jobs: put(s.jobs, job),
+    wearers: put(s.wearers, wearer),
+    ...(own ? { patterns: put(s.patterns, own) } : {}),
+  }));
 }
 
 export async function saveDocuments(job: Job, wearer: Wearer): Promise<Refusal | null> {
   putInLibrary(job, wearer);
   try {
-    await db.transaction('rw', [db.jobs, db.wearers], async () => {
+    await db.transaction('rw', [db.jobs, db.wearers, db.patterns], async () => {
       await db.jobs.put(job);
       await db.wearers.put(wearer);
+      // A pattern of one's own goes into the drawer with the job that changed it.
+      if ('chart' in job.pattern) await db.patterns.put(job.pattern);
     });
     return null;
   } catch (error) {
@@ -152,7 +159,7 @@ export async function saveDocuments(job: Job, wearer: Wearer): Promise<Refusal |
 }
 
 /** A new wearer with an empty job on the first pattern. */
-export async function startOwn(name: string, title: string, today: string, pattern: string): Promise<string> {
+export async function startOwn(name: string, title: string, today: string, pattern: string | Pattern): Promise<string> {
   const id = crypto.randomUUID().slice(0, 8);
   const wearer = wearerSchema.parse({
     format: 'ample-draft/wearer',
@@ -167,7 +174,7 @@ export async function startOwn(name: string, title: string, today: string, patte
     id: `j-${id}`,
     title,
     wearer: { id: wearer.id },
-    pattern: { id: pattern },
+    pattern: typeof pattern === 'string' ? { id: pattern } : pattern,
   });
   useLibrary.setState({ trouble: await saveDocuments(job, wearer) });
   return job.id;

@@ -1,7 +1,9 @@
 import { isSample } from '@ample/core/drafting';
 import type { Job } from '@ample/core/formats';
-import type { Pattern } from '@ample/core/pattern';
+import { patternSchema, type Pattern } from '@ample/core/pattern';
 import { demoPattern } from '@ample/samples';
+import { editJob } from './job.ts';
+import { useLibrary } from './library.ts';
 
 /** The pattern of a job: inline, from the drawer, or one of the house's samples, drafted when first asked for. */
 export function patternOf(job: Pick<Job, 'pattern'> | null, patterns: readonly Pattern[]): Pattern | null {
@@ -12,3 +14,33 @@ export function patternOf(job: Pick<Job, 'pattern'> | null, patterns: readonly P
   // A sample is always the one that comes with the app, whatever an older version put in the drawer.
   return isSample(id) ? demoPattern(id) : (patterns.find((p) => p.id === id) ?? null);
 }
+
+/** One's own pattern is changed in the job that is open; the drawer keeps the newest. */
+export const isOwn = (pattern: Pattern): boolean => !isSample(pattern.id);
+
+/** Changes the pattern of the open job. A sample is never changed: `copyPattern` makes it one's own first. */
+export const editPattern = (change: (pattern: Pattern) => Pattern): void =>
+  editJob((j) => {
+    const now = patternOf(j, useLibrary.getState().patterns);
+    return now && isOwn(now) ? { ...j, pattern: change(now) as Job['pattern'] } : j;
+  });
+
+const freshId = (): string => `p-${crypto.randomUUID().slice(0, 8)}`;
+
+/** The pattern of the open job as one's own, to be changed. */
+export const copyPattern = (): void =>
+  editJob((j) => {
+    const now = patternOf(j, useLibrary.getState().patterns);
+    return now ? { ...j, pattern: { ...now, id: freshId(), name: `${now.name}, my own` } as Job['pattern'] } : j;
+  });
+
+/** A pattern of paper only: a name, one size, nothing else known yet. */
+export const paperPattern = (name: string): Pattern =>
+  patternSchema.parse({
+    format: 'ample-draft/pattern',
+    version: 1,
+    id: freshId(),
+    name,
+    chart: [{ size: '1', body: {} }],
+    sizes: {},
+  });

@@ -37,3 +37,37 @@ export const moveStep = (step: string, by: 1 | -1): void =>
 /** One step replaced by the steps of a way on. */
 export const takeWay = (step: string, way: readonly Step[]): void =>
   editJob((j) => ({ ...j, steps: j.steps.flatMap((s) => (s.id === step ? way : [s])) }));
+
+/** A step put in the place of another, as one slides a slip of paper. */
+export const dropStep = (step: string, over: string): void =>
+  editJob((j) => {
+    const from = j.steps.findIndex((s) => s.id === step);
+    const to = j.steps.findIndex((s) => s.id === over);
+    const moved = j.steps[from];
+    if (!moved || to < 0 || from === to) return j;
+    const rest = j.steps.filter((s) => s.id !== step);
+    return { ...j, steps: [...rest.slice(0, to), moved, ...rest.slice(to)] };
+  });
+
+/** Several alterations at once, each where it belongs in the order of work. */
+export const addSteps = (alterations: readonly string[]): void =>
+  editJob((j) =>
+    alterations.reduce((job, alteration) => {
+      const at = insertAt(job.steps, alteration, job.order);
+      const step = planStep(freshStepId(), alteration);
+      return { ...job, steps: [...job.steps.slice(0, at), step, ...job.steps.slice(at)] };
+    }, j),
+  );
+
+/** The amounts a search has found, taken as one's own; one change to undo. */
+export const takeAmounts = (
+  found: readonly { readonly step: string; readonly key: string; readonly to: number }[],
+): void =>
+  editJob((j) => ({
+    ...j,
+    steps: j.steps.map((s) => {
+      const mine = found.filter((f) => f.step === s.id);
+      if (mine.length === 0) return s;
+      return { ...s, school: 'own', values: { ...s.values, ...Object.fromEntries(mine.map((f) => [f.key, f.to])) } };
+    }),
+  }));

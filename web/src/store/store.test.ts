@@ -1,7 +1,9 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { newestFirst } from '@ample/core/fit';
 import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
+import { addSet, removeSet, setReading as readInto, setRemark } from './body.ts';
 import { readJournal, writeJournal } from './journal.ts';
 import {
   beginGesture,
@@ -10,7 +12,6 @@ import {
   openJob,
   saveNow,
   setOwnTotal,
-  setReading,
   setValue,
   startAutosave,
   useJob,
@@ -19,6 +20,10 @@ import {
 import { bringDemoBack, clearDemo, db, forgetDamaged, openLibrary, startOwn, useLibrary } from './library.ts';
 
 const ID = 'marit-causeway';
+/** A reading of the newest set. */
+const setReading = (...[key, index, value]: DropFirst<Parameters<typeof readInto>>) =>
+  readInto(newestFirst(useJob.getState().wearer!.sets)[0]!.id, key, index, value);
+type DropFirst<T extends readonly unknown[]> = T extends readonly [unknown, ...infer R] ? R : never;
 const step = () => useJob.getState().job!.steps[0]!;
 beforeEach(async () => {
   localStorage.clear();
@@ -145,6 +150,26 @@ describe('editing', () => {
     expect(sets[0]).toBe(older);
     setReading('waist', 0, null);
     expect(useJob.getState().wearer!.sets[1]!.readings).not.toHaveProperty('waist');
+  });
+
+  it('copies the last set to take some of it again: what is not taken is told apart, the old set stays', () => {
+    const before = newestFirst(useJob.getState().wearer!.sets)[0]!;
+    const id = addSet('2026-11-23', true);
+    const copy = () => useJob.getState().wearer!.sets.find((s) => s.id === id)!;
+    expect(copy().readings).toEqual(before.readings);
+    expect(copy().carried).toContain('waist');
+    // Two old readings give way to the first new one.
+    readInto(id, 'waist', 0, 760);
+    expect(copy().readings.waist).toEqual([760]);
+    expect(copy().carried).not.toContain('waist');
+    expect(copy().carried).toContain('hip');
+    setRemark(id, 'waist', ' after lunch ');
+    expect(copy().remarks).toEqual({ waist: 'after lunch' });
+    setRemark(id, 'waist', '');
+    expect(copy().remarks).toEqual({});
+    expect(useJob.getState().wearer!.sets).toContain(before);
+    removeSet(id);
+    expect(newestFirst(useJob.getState().wearer!.sets)[0]).toBe(before);
   });
 });
 

@@ -1,6 +1,7 @@
 import type { Draft, ResolvedJob } from '@ample/core/draft';
-import type { Refusal } from '@ample/core/units';
-import { PROTOCOL, type PdfRequest, type Reply, type Request } from './protocol.ts';
+import type { Solution } from '@ample/core/solve';
+import type { Refusal, Result } from '@ample/core/units';
+import { PROTOCOL, type PdfRequest, type Reply, type Request, type SolveRequest } from './protocol.ts';
 
 export type WorkerFactory = () => Worker;
 /** A replay takes milliseconds; one that takes this long will not end. */
@@ -96,11 +97,10 @@ export function draftClient(
   };
 }
 
-/** Makes one PDF in a worker of its own. */
-export function makePdf(input: PdfRequest): Promise<Uint8Array> {
+/** One question to a worker of its own, which is let go with the answer. */
+function askOnce(worker: Worker, request: Request, patience: number, slow: string): Promise<unknown> {
   return new Promise((resolve, reject) => {
-    const worker = new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' });
-    const timer = setTimeout(() => finish(() => reject(new Error('it took longer than a minute'))), 60_000);
+    const timer = setTimeout(() => finish(() => reject(new Error(slow))), patience);
     function finish(then: () => void): void {
       clearTimeout(timer);
       worker.terminate();
@@ -108,10 +108,27 @@ export function makePdf(input: PdfRequest): Promise<Uint8Array> {
     }
     worker.onmessage = (event: MessageEvent<Reply>) => {
       const reply = event.data;
-      finish(() => (reply.ok ? resolve(reply.value as Uint8Array) : reject(new Error(reply.message))));
+      finish(() => (reply.ok ? resolve(reply.value) : reject(new Error(reply.message))));
     };
-    worker.onerror = (event) => finish(() => reject(new Error(event.message || 'the page maker stopped')));
-    const request: Request = { v: PROTOCOL, id: 1, kind: 'pdf', input };
+    worker.onerror = (event) => finish(() => reject(new Error(event.message || 'the work stopped')));
     worker.postMessage(request);
   });
 }
+
+/** Makes one PDF. */
+export const makePdf = (input: PdfRequest): Promise<Uint8Array> =>
+  askOnce(
+    new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' }),
+    { v: PROTOCOL, id: 1, kind: 'pdf', input },
+    60_000,
+    'it took longer than a minute',
+  ) as Promise<Uint8Array>;
+
+/** Finds the amounts of a plan's steps together. */
+export const findAmounts = (input: SolveRequest): Promise<Result<Solution>> =>
+  askOnce(
+    new Worker(new URL('./solve.worker.ts', import.meta.url), { type: 'module' }),
+    { v: PROTOCOL, id: 1, kind: 'solve', input },
+    20_000,
+    'it took longer than twenty seconds',
+  ) as Promise<Result<Solution>>;

@@ -2,6 +2,8 @@ import type { Draft, ResolvedJob } from '@ample/core/draft';
 import type { PaperId } from '@ample/core/formats';
 import type { PdfLabel, PrintedSheet } from '@ample/core/formats/pdf';
 import type { Pattern, Piece } from '@ample/core/pattern';
+import type { Solution, SolveWish } from '@ample/core/solve';
+import type { Result } from '@ample/core/units';
 
 /** Version of the messages: a worker from another build is refused rather than misread. */
 export const PROTOCOL = 2;
@@ -19,10 +21,21 @@ export interface PdfRequest {
 /** A pattern is large and seldom changes: null means the one sent last. */
 export type DraftRequest = Omit<ResolvedJob, 'pattern'> & { readonly pattern: Pattern | null };
 
+export interface SolveRequest {
+  readonly job: ResolvedJob;
+  readonly wish: SolveWish;
+}
+
 export type Request =
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'draft'; readonly input: DraftRequest }
-  | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'pdf'; readonly input: PdfRequest };
+  | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'pdf'; readonly input: PdfRequest }
+  | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'solve'; readonly input: SolveRequest };
 
 export type Reply =
-  | { readonly v: typeof PROTOCOL; readonly id: number; readonly ok: true; readonly value: Draft | Uint8Array }
+  | {
+      readonly v: typeof PROTOCOL;
+      readonly id: number;
+      readonly ok: true;
+      readonly value: Draft | Uint8Array | Result<Solution>;
+    }
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly ok: false; readonly message: string };

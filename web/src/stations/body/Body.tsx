@@ -1,137 +1,154 @@
-import { useMemo, useState } from 'react';
-import { bodyFrom, checkBody, MEASUREMENT_CATALOGUE, meanOf, type MeasurementDefinition } from '@ample/core/fit';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import {
+  bodyFrom,
+  changesBetween,
+  checkAge,
+  checkBody,
+  historyOf,
+  MEASUREMENT_CATALOGUE,
+  meanOf,
+  neededFor,
+  newestFirst,
+} from '@ample/core/fit';
 import type { MeasurementKey } from '@ample/core/pattern';
 import { MEASUREMENT_WORDS, sayBodyProblem } from '@ample/core/words';
-import { longDate } from '../../app/time.ts';
+import { longDate, today } from '../../app/time.ts';
 import { Figure } from '../../figure/Figure.tsx';
-import { setReading, useJob } from '../../store/job.ts';
+import { useJob } from '../../store/job.ts';
+import { useLibrary } from '../../store/library.ts';
+import { patternOf } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
+import { TapeWindow } from '../../tape/TapeWindow.tsx';
 import { Length, Notice, Station } from '../../ui/parts.tsx';
+import { Measured } from './Measured.tsx';
+import { Remark } from './Remark.tsx';
+import { Sets } from './Sets.tsx';
+
+const HistoryChart = lazy(async () => ({ default: (await import('./HistoryChart.tsx')).HistoryChart }));
 
 /** Measurements in measuring order, two readings each, beside the figure with the tape of the one in hand. */
 export function Body() {
-  const wearer = useJob((s) => s.wearer);
+  const { job, wearer } = useJob();
+  const patterns = useLibrary((s) => s.patterns);
   const units = useUnits();
-  const [focused, setFocused] = useState<MeasurementKey>('highBust');
-  const [all, setAll] = useState(false);
-  const sets = useMemo(() => [...(wearer?.sets ?? [])].sort((a, b) => b.date.localeCompare(a.date)), [wearer]);
-  const newest = sets[0];
-  const older = sets[1];
-  const problems = useMemo(() => checkBody(bodyFrom(sets), newest), [sets, newest]);
-  const shown = MEASUREMENT_CATALOGUE.filter((d) => all || d.essential || newest?.readings[d.key] !== undefined);
-  const rest = MEASUREMENT_CATALOGUE.length - shown.length;
-  if (!wearer || !newest) return <Station title="Body">There is no set of measurements in this record.</Station>;
+  const { job: id } = useParams();
+  const [search] = useSearchParams();
+  const asked = MEASUREMENT_CATALOGUE.find((d) => d.key === search.get('take'))?.key;
+  const [focused, setFocused] = useState<MeasurementKey>(asked ?? 'highBust');
+  const [all, setAll] = useState(asked !== undefined);
+  const [tape, setTape] = useState(false);
+  const [chosen, setChosen] = useState<string | null>(null);
+  const sets = useMemo(() => newestFirst(wearer?.sets ?? []), [wearer]);
+  const set = sets.find((s) => s.id === chosen) ?? sets[0];
+  const older = sets[sets.findIndex((s) => s.id === set?.id) + 1];
+  const upTo = useMemo(() => sets.slice(sets.findIndex((s) => s.id === set?.id)), [sets, set]);
+  const needed = useMemo(() => neededFor(patternOf(job, patterns), job?.steps ?? []), [job, patterns]);
+  const problems = useMemo(
+    () => (set ? [...checkBody(bodyFrom(upTo), set), ...checkAge(upTo, today())] : []),
+    [upTo, set],
+  );
+  useEffect(() => {
+    if (asked) document.querySelector<HTMLInputElement>(`[data-measure="${asked}"] input`)?.focus();
+  }, [asked]);
+  if (!wearer || !set) return <Station title="Body">There is no set of measurements in this record.</Station>;
   const words = MEASUREMENT_WORDS[focused];
+  const first = MEASUREMENT_CATALOGUE.filter((d) => needed.includes(d.key));
+  const rest = MEASUREMENT_CATALOGUE.filter((d) => !needed.includes(d.key));
+  const history = historyOf(wearer.sets, focused);
+  const moved = older ? changesBetween(bodyFrom([older]), bodyFrom([set])) : [];
+  const missing = first.filter((d) => bodyFrom(upTo)[d.key] === undefined).length;
+  const old = problems.find((p) => p.code === 'set-old');
+  const row = (d: (typeof MEASUREMENT_CATALOGUE)[number]) => (
+    <Measured
+      key={d.key}
+      definition={d}
+      set={set}
+      before={meanOf(older?.readings[d.key])}
+      needed={needed.includes(d.key)}
+      onFocus={() => setFocused(d.key)}
+      problems={problems
+        .filter((p) => p.key === d.key && p.code !== 'set-old' && p.code !== 'value-carried')
+        .map((p) => ({
+          grade: p.grade,
+          says: sayBodyProblem(p, units),
+          meant: typeof p.data['meant'] === 'number' ? p.data['meant'] : null,
+        }))}
+    />
+  );
   return (
     <Station
-      title={`${wearer.name}, measured ${longDate(newest.date)}`}
-      lead="Take each reading twice, in the underwear meant for the garment, tape level and snug, never tight. Type the way you write: 92.5, 92,5 cm, 36 1/2 or 36-1/2″."
+      title={`${wearer.name}, measured ${longDate(set.date)}`}
+      lead="In the underwear meant for the garment, standing easy. First tie a tape or elastic round the natural waist and leave it on: bend sideways, the crease is the waist. Then go down the list, each reading twice, the tape level and snug, never tight."
+      wide
     >
-      <div className="grid gap-6 min-[860px]:grid-cols-[minmax(0,1fr)_320px]">
-        <table className="sheet w-full self-start">
-          <thead>
-            <tr className="border-b border-ink text-left text-sm">
-              <th className="px-3 py-2 font-normal">Measurement</th>
-              <th className="py-2 font-normal">First</th>
-              <th className="py-2 font-normal">Second</th>
-              <th className="px-3 py-2 text-right font-normal">Used</th>
-              <th className="px-3 py-2 text-right font-normal max-[700px]:hidden">{older ? 'Since last' : ''}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {shown.map((d) => (
-              <Row
-                key={d.key}
-                definition={d}
-                readings={newest.readings[d.key]}
-                before={meanOf(older?.readings[d.key])}
-                onFocus={() => setFocused(d.key)}
-                problems={problems
-                  .filter((p) => p.key === d.key)
-                  .map((p) => ({
-                    grade: p.grade,
-                    says: sayBodyProblem(p, units),
-                    meant: typeof p.data['meant'] === 'number' ? p.data['meant'] : null,
-                  }))}
-              />
-            ))}
-          </tbody>
-        </table>
-        <div className="self-start min-[860px]:sticky min-[860px]:top-0">
-          <div className="sheet p-4">
-            <h2>{words.name}</h2>
-            <p className="mt-1 mb-2 min-h-[88px]">{words.how}</p>
-            <Figure of={focused} />
+      <Sets sets={sets} current={set} onChoose={setChosen} />
+      {old && (
+        <div className="mb-3">
+          <Notice grade="look">{sayBodyProblem(old, units)}</Notice>
+        </div>
+      )}
+      <div className="grid gap-6 min-[900px]:grid-cols-[minmax(0,1fr)_360px]">
+        <div>
+          <div className="mb-2 flex flex-wrap items-center gap-3">
+            <button className="btn" onClick={() => setTape(true)} aria-expanded={tape}>
+              Measure with a tape that sends
+            </button>
+            <Link className="btn" to={`/job/${id}/measuring-sheet`}>
+              Blank sheet to print
+            </Link>
+            <span className="text-quiet">
+              {missing === 0 ? 'All this job needs is measured.' : `${missing} still needed for this job.`}
+            </span>
           </div>
-          {rest > 0 && (
-            <button className="btn mt-3" onClick={() => setAll(true)}>
-              Show {rest} more measurements
+          <table className="sheet w-full self-start">
+            <thead>
+              <tr className="border-b border-ink text-left text-sm">
+                <th className="px-3 py-2 font-normal">Measurement</th>
+                <th className="py-2 font-normal">First</th>
+                <th className="py-2 font-normal">Second</th>
+                <th className="px-3 py-2 text-right font-normal">Used</th>
+                <th className="px-3 py-2 text-right font-normal max-[700px]:hidden">{older ? 'Since last' : ''}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {first.map(row)}
+              {all && rest.map(row)}
+            </tbody>
+          </table>
+          {rest.length > 0 && (
+            <button className="btn mt-3" aria-expanded={all} onClick={() => setAll(!all)}>
+              {all ? 'Fold away what this job does not need' : `Show ${rest.length} more measurements`}
             </button>
           )}
+          {moved.length > 0 && older && (
+            <p className="mt-4">
+              Changed since {longDate(older.date)}:{' '}
+              {moved.map((c, i) => (
+                <span key={c.key}>
+                  {i > 0 && ', '}
+                  {MEASUREMENT_WORDS[c.key].name.toLowerCase()} <Length value={c.by} sign />
+                </span>
+              ))}
+              .
+            </p>
+          )}
+        </div>
+        <div className="self-start min-[900px]:sticky min-[900px]:top-0">
+          <div className="sheet p-4">
+            <h2>{words.name}</h2>
+            <p className="mt-1 mb-2 min-h-[66px]">{words.how}</p>
+            <Figure of={focused} height="h-[300px]" />
+            <Remark key={`${set.id} ${focused}`} set={set} of={focused} />
+            {history.length > 1 && (
+              <Suspense fallback={<div className="h-[170px]" />}>
+                <HistoryChart history={history} name={words.name} />
+              </Suspense>
+            )}
+          </div>
         </div>
       </div>
+      {tape && <TapeWindow onClose={() => setTape(false)} />}
     </Station>
-  );
-}
-
-interface RowProps {
-  readonly definition: MeasurementDefinition;
-  readonly readings: readonly number[] | undefined;
-  readonly before: number | undefined;
-  readonly onFocus: () => void;
-  readonly problems: readonly {
-    readonly grade: 'stop' | 'ask';
-    readonly says: string;
-    readonly meant: number | null;
-  }[];
-}
-
-function Row({ definition, readings, before, onFocus, problems }: RowProps) {
-  const { key, essential } = definition;
-  const name = MEASUREMENT_WORDS[key].name;
-  const used = meanOf(readings);
-  return (
-    <>
-      <tr className={problems.length > 0 ? '' : 'border-b border-line'}>
-        <th scope="row" className="px-3 py-1.5 text-left font-normal">
-          {name}
-          {essential && used === undefined && <span className="ml-2 text-sm text-pencil">needed</span>}
-        </th>
-        {([0, 1] as const).map((i) => (
-          <td key={i} className="py-1.5 pr-2">
-            <LengthField
-              label={`${name}, ${i === 0 ? 'first' : 'second'} reading`}
-              bare
-              optional
-              width="w-full min-w-[96px] max-w-[120px]"
-              value={readings?.[i] ?? null}
-              onCommit={(v) => setReading(key, i, v)}
-              onFocus={onFocus}
-            />
-          </td>
-        ))}
-        <td className="px-3 text-right">{used !== undefined && <Length value={used} />}</td>
-        <td className="px-3 text-right text-quiet max-[700px]:hidden">
-          {used !== undefined && before !== undefined && <Length value={used - before} sign />}
-        </td>
-      </tr>
-      {problems.length > 0 && (
-        <tr className="border-b border-line">
-          <td colSpan={5} className="px-3 pb-2">
-            {problems.map((p) => (
-              <Notice key={p.says} grade={p.grade === 'stop' ? 'fault' : 'look'}>
-                {p.says}
-                {p.meant !== null && (
-                  <button className="btn ml-3" onClick={() => setReading(key, 0, p.meant)}>
-                    Yes, use that
-                  </button>
-                )}
-              </Notice>
-            ))}
-          </td>
-        </tr>
-      )}
-    </>
   );
 }

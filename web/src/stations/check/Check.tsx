@@ -126,7 +126,8 @@ const nameOf = (draft: Draft, id: string): string =>
 
 /** What is left between the body and the altered pieces, measured again. */
 function Remaining({ draft }: { readonly draft: Draft }) {
-  if (draft.remaining.length === 0) return null;
+  const rows = draft.worksheet.filter((r) => r.left !== null && r.from !== 'chart');
+  if (rows.length === 0) return null;
   return (
     <table className="sheet mt-4 w-full">
       <caption className="px-3 pt-2 text-left font-head font-semibold">Measured again: what is left</caption>
@@ -138,16 +139,16 @@ function Remaining({ draft }: { readonly draft: Draft }) {
         </tr>
       </thead>
       <tbody>
-        {draft.remaining.map((r) => (
+        {rows.map((r) => (
           <tr key={r.key} className="border-b border-line">
             <th scope="row" className="px-3 py-1.5 text-left font-normal">
               {MEASUREMENT_WORDS[r.key].name}
             </th>
             <td className="px-3 text-right">
-              <Length value={r.body} />
+              <Length value={r.body ?? 0} />
             </td>
             <td className="px-3 text-right">
-              {Math.abs(r.left) < TOL.seam ? 'nothing' : <Length value={r.left} sign />}
+              {Math.abs(r.left ?? 0) < TOL.seam ? 'nothing' : <Length value={r.left ?? 0} sign />}
             </td>
           </tr>
         ))}

@@ -1,15 +1,14 @@
 import { alterationById, propose } from '@ample/core/alterations';
-import { drawPiece, pathData, type Step } from '@ample/core/formats';
-import type { MeasurementKey, Pattern, Piece } from '@ample/core/pattern';
-import { MEASUREMENT_WORDS } from '@ample/core/words';
+import { drawPiece, pathData, type Job, type Step } from '@ample/core/formats';
+import type { Piece } from '@ample/core/pattern';
 import { editJob, useJob } from '../../store/job.ts';
-import { patternOf } from '../../store/patterns.ts';
+import { isOwn, paperPattern, patternOf } from '../../store/patterns.ts';
 import { useLibrary } from '../../store/library.ts';
 import { PatternOptions } from './PatternOptions.tsx';
 import { useDraft } from '../../store/draft.ts';
-import { Length, Station } from '../../ui/parts.tsx';
-
-const COLUMNS: readonly MeasurementKey[] = ['highBust', 'fullBust', 'waist', 'hip', 'napeToWaist', 'shoulder'];
+import { Notice, Station } from '../../ui/parts.tsx';
+import { ChartEditor } from './ChartEditor.tsx';
+import { OwnFacts, ReadFacts } from './Facts.tsx';
 
 /** What the pattern was drafted for, to read; the pieces laid out small. */
 export function PatternStation() {
@@ -24,40 +23,40 @@ export function PatternStation() {
       </Station>
     );
   const pieces = pattern.sizes[size ?? ''] ?? Object.values(pattern.sizes)[0] ?? [];
+  const own = isOwn(pattern);
+  const number = pattern.number === '' ? '' : ` No. ${pattern.number}`;
   return (
-    <Station title={`${pattern.house} No. ${pattern.number} “${pattern.name}”`} lead={pattern.notes}>
+    <Station title={`${pattern.house}${number} “${pattern.name}”`.trim()} lead={pattern.notes} wide>
       <ChangePattern current={pattern.id} />
-      <dl className="mb-4 flex flex-wrap gap-x-8 gap-y-2">
-        <Fact name="Cloth">
-          {pattern.fabric.kind === 'woven'
-            ? 'woven, no stretch'
-            : `knit, stretches by ${Math.round(pattern.fabric.stretch * 100)} %`}
-        </Fact>
-        <Fact name="Drafted for a cup of">
-          <Length value={pattern.draftCup} both />
-        </Fact>
-        {pattern.draftedHeight !== null && (
-          <Fact name="Drafted for a height of">
-            <Length value={pattern.draftedHeight} />
-          </Fact>
-        )}
-        <Fact name="Seam allowance">
-          <Length value={pieces[0]?.edges[0]?.allowance ?? 15} both />
-        </Fact>
-      </dl>
-      <Chart pattern={pattern} size={size} />
+      {own ? (
+        <OwnFacts pattern={pattern} />
+      ) : (
+        <ReadFacts pattern={pattern} allowance={pieces[0]?.edges[0]?.allowance ?? 15} />
+      )}
+      <ChartEditor pattern={pattern} size={size} own={own} />
       <p className="mt-1 mb-5 text-sm text-quiet">
         The draft cup is the difference of full and high bust the pattern was drawn for. It is not a bra size.
       </p>
-      <h2 className="mb-2">Pieces{size !== null && `, size ${size}`}</h2>
-      <div className="flex flex-wrap gap-6">
-        {pieces.map((p) => (
-          <SmallPiece key={p.id} piece={p} />
-        ))}
-      </div>
+      {pieces.length === 0 ? (
+        <Notice grade="note">
+          There are no pieces here: the plan is made for your paper. Measure the paper under Compare; the hand sheets
+          are drawn on a similar piece, with your amounts.
+        </Notice>
+      ) : (
+        <>
+          <h2 className="mb-2">Pieces{size !== null && `, size ${size}`}</h2>
+          <div className="flex flex-wrap gap-6">
+            {pieces.map((p) => (
+              <SmallPiece key={p.id} piece={p} />
+            ))}
+          </div>
+        </>
+      )}
     </Station>
   );
 }
+
+const PAPER = 'paper';
 
 /** Another pattern for the same job: the plan stays, and is taken out where it cannot be carried out. */
 function ChangePattern({ current }: { readonly current: string }) {
@@ -69,10 +68,13 @@ function ChangePattern({ current }: { readonly current: string }) {
         value={current}
         onChange={(e) => {
           const id = e.target.value;
-          editJob((j) => ({ ...j, pattern: { id }, steps: followPattern(j.steps, id) }));
+          if (id === PAPER)
+            editJob((j) => ({ ...j, pattern: paperPattern('My pattern') as Job['pattern'], size: null }));
+          else editJob((j) => ({ ...j, pattern: { id }, size: null, steps: followPattern(j.steps, id) }));
         }}
       >
         <PatternOptions />
+        <option value={PAPER}>A pattern of my own, on paper only</option>
       </select>
     </label>
   );
@@ -90,52 +92,6 @@ function followPattern(steps: readonly Step[], id: string): Step[] {
     const values: Step['values'] = typeof s.values['total'] === 'number' ? { total: s.values['total'] } : {};
     return { ...s, alteration: best.id, revision: best.revision, values };
   });
-}
-
-const Fact = ({ name, children }: { readonly name: string; readonly children: React.ReactNode }) => (
-  <div>
-    <dt className="text-sm text-quiet">{name}</dt>
-    <dd>{children}</dd>
-  </div>
-);
-
-function Chart({ pattern, size }: { readonly pattern: Pattern; readonly size: string | null }) {
-  return (
-    <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Size chart">
-      <table className="sheet w-full">
-        <caption className="sr-only">Body measurements each size is drafted for</caption>
-        <thead>
-          <tr className="border-b border-ink text-sm">
-            <th className="px-3 py-2 text-left font-normal">Size</th>
-            {COLUMNS.map((c) => (
-              <th key={c} className="px-3 py-2 text-right font-normal">
-                {MEASUREMENT_WORDS[c].name}
-              </th>
-            ))}
-            <th className="px-3 py-2 text-right font-normal">Finished bust</th>
-          </tr>
-        </thead>
-        <tbody>
-          {pattern.chart.map((row) => (
-            <tr key={row.size} className={`border-b border-line ${row.size === size ? 'bg-tissue font-bold' : ''}`}>
-              <th scope="row" className="num px-3 py-1.5 text-left">
-                {row.size}
-                {row.size === size && <span className="ml-2 font-sans text-sm font-normal">this job</span>}
-              </th>
-              {COLUMNS.map((c) => (
-                <td key={c} className="px-3 py-1.5 text-right">
-                  {row.body[c] !== undefined && <Length value={row.body[c]} />}
-                </td>
-              ))}
-              <td className="px-3 py-1.5 text-right">
-                {pattern.finished[row.size] && <Length value={pattern.finished[row.size]?.bust ?? 0} />}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
 }
 
 function SmallPiece({ piece }: { readonly piece: Piece }) {

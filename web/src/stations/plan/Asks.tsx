@@ -1,6 +1,6 @@
 import type { Draft } from '@ample/core/draft';
 import { ALTERATION_WORDS, sayFinding, sayFit } from '@ample/core/words';
-import { addStep } from '../../store/plan.ts';
+import { addStep, addSteps } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 
 /** What the measurements ask for on the pieces as the plan leaves them: the reason, and one press to add it. */
@@ -9,7 +9,14 @@ export function Asks({ draft }: { readonly draft: Draft }) {
   if (draft.asks.length === 0) return null;
   return (
     <section className="sheet mb-5 p-4" aria-label="What the measurements ask for">
-      <h2 className="mb-2">What the measurements ask for</h2>
+      <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
+        <h2>What the measurements ask for</h2>
+        {draft.asks.length > 1 && (
+          <button className="btn" onClick={() => addSteps(draft.asks.map((a) => a.alteration))}>
+            Add all {draft.asks.length} in order
+          </button>
+        )}
+      </div>
       <ul className="space-y-3">
         {draft.asks.map(({ alteration, fit }) => {
           const words = ALTERATION_WORDS[alteration];

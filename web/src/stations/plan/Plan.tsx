@@ -7,12 +7,16 @@ import { freshStepId } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice, Station } from '../../ui/parts.tsx';
 import { Asks, Followers } from './Asks.tsx';
+import { Left } from './Left.tsx';
+import { Order } from './Order.tsx';
 import { AddStep } from './Proposals.tsx';
 import { Slip } from './Slip.tsx';
+import { Solver } from './Solver.tsx';
+import { Finish, UsualAlterations } from './Usual.tsx';
 import { WorkOrder } from './WorkOrder.tsx';
 
 export function Plan() {
-  const draft = useDraft((s) => s.draft);
+  const { draft, pattern } = useDraft();
   const units = useUnits();
   if (!draft) return <Station title="Plan">Doing the sums…</Station>;
   const chosen = draft.amounts?.chosen ?? null;
@@ -31,6 +35,11 @@ export function Plan() {
           <Notice grade="fault">{sayRefusal(draft.refusal, units)}</Notice>
         </div>
       )}
+      {draft.leaveBust && (
+        <div className="mb-4">
+          <Notice grade="note">{sayFit(draft.leaveBust, units)}</Notice>
+        </div>
+      )}
       {draft.steps.length === 0 && (
         <div className="sheet mb-4 p-4">
           <p className="mb-3">
@@ -47,19 +56,30 @@ export function Plan() {
           </button>
         </div>
       )}
-      <WorkOrder draft={draft} />
-      {draft.steps.map((s, i) => (
-        <Slip key={s.step.id} step={s} index={i} draft={draft} />
-      ))}
-      <Followers draft={draft} />
-      <Asks draft={draft} />
-      {draft.original.length > 0 && (
-        <AddStep
-          pieces={draft.lanes.left.pieces}
-          seams={draft.seams}
-          hasBust={draft.steps.some((s) => alterationById(s.step.alteration)?.family === 'bust')}
-        />
-      )}
+      <div className="grid gap-6 min-[1180px]:grid-cols-[minmax(0,1fr)_360px]">
+        <div className="min-w-0">
+          <WorkOrder draft={draft} />
+          {draft.steps.map((s, i) => (
+            <Slip key={s.step.id} step={s} index={i} draft={draft} />
+          ))}
+          <Followers draft={draft} />
+          <Asks draft={draft} />
+          <UsualAlterations draft={draft} />
+          {draft.original.length > 0 && (
+            <AddStep
+              pieces={draft.lanes.left.pieces}
+              seams={draft.seams}
+              hasBust={draft.steps.some((s) => alterationById(s.step.alteration)?.family === 'bust')}
+            />
+          )}
+          {pattern && <Finish draft={draft} pattern={pattern.name} />}
+        </div>
+        <div className="space-y-4 self-start min-[1180px]:sticky min-[1180px]:top-0 min-[1180px]:max-h-[calc(100vh-150px)] min-[1180px]:overflow-auto">
+          <Order draft={draft} />
+          <Left draft={draft} />
+          <Solver draft={draft} />
+        </div>
+      </div>
     </Station>
   );
 }

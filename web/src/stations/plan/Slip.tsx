@@ -102,7 +102,7 @@ export function Slip({
           <h3 className="mb-1">How much</h3>
           <p className="mb-3 max-w-[86ch]">{amounts && sayFit({ code: amounts.why, data: {} }, units)}</p>
           <div
-            className="grid gap-4 min-[700px]:grid-cols-2 min-[1150px]:grid-cols-4"
+            className="grid gap-4 min-[700px]:grid-cols-2"
             role="radiogroup"
             aria-label="Ways of computing the amount"
           >

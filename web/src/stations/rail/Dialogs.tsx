@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { z } from 'zod';
 import { today } from '../../app/time.ts';
 import { startOwn } from '../../store/library.ts';
+import { paperPattern } from '../../store/patterns.ts';
 import { PatternOptions } from '../pattern/PatternOptions.tsx';
 
 const startSchema = z.object({
@@ -41,10 +42,15 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
             noValidate
             onSubmit={(e) =>
               void handleSubmit(async ({ name, title, pattern }) => {
-                const id = await startOwn(name, title, today(), pattern);
+                const id = await startOwn(
+                  name,
+                  title,
+                  today(),
+                  pattern === 'paper' ? paperPattern('My pattern') : pattern,
+                );
                 reset();
                 onClose();
-                await navigate(`/job/${id}/body`);
+                await navigate(`/job/${id}/${pattern === 'paper' ? 'pattern' : 'body'}`);
               })(e)
             }
           >
@@ -77,6 +83,7 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
               </label>
               <select id="own-pattern" className="field w-full" {...register('pattern')}>
                 <PatternOptions />
+                <option value="paper">A pattern of my own, on paper only</option>
               </select>
             </div>
             <div className="flex gap-3">

@@ -15,7 +15,18 @@ const LEFT = 40;
 const RIGHT = 30;
 
 /** One horizontal rule per measurement, sizes as rungs, the wearer as a marker, the chosen size joined by a line. */
-export function Ladder({ rules, chosen }: { readonly rules: readonly Rule[]; readonly chosen: string | null }) {
+export function Ladder({
+  rules: all,
+  chosen,
+  graded,
+}: {
+  readonly rules: readonly Rule[];
+  readonly chosen: string | null;
+  /** Where another size is taken: waist and hip. */
+  readonly graded: Readonly<Partial<Record<MeasurementKey, string>>>;
+}) {
+  const rules = all.filter((r) => r.rungs.length > 0);
+  const sizeAt = (r: Rule): string | null => graded[r.key] ?? chosen;
   const { unit, fraction } = useUnits();
   const height = rules.length * ROW + 6;
   const scaleOf = (r: Rule) => {
@@ -25,13 +36,13 @@ export function Ladder({ rules, chosen }: { readonly rules: readonly Rule[]; rea
     return (v: number) => LEFT + ((v - lo) / (hi - lo || 1)) * (WIDTH - LEFT - RIGHT);
   };
   const line = rules.flatMap((r, i) => {
-    const rung = r.rungs.find((g) => g.size === chosen);
+    const rung = r.rungs.find((g) => g.size === sizeAt(r));
     return rung ? [`${scaleOf(r)(rung.at)},${i * ROW + 66}`] : [];
   });
   const describe = rules
     .map(
       (r) =>
-        `${MEASUREMENT_WORDS[r.key].name}: wearer ${r.wearer === null ? 'not measured' : formatLength(r.wearer, unit, { fraction })}, size ${chosen ?? 'none'} ${formatLength(r.rungs.find((g) => g.size === chosen)?.at ?? 0, unit, { fraction })}`,
+        `${MEASUREMENT_WORDS[r.key].name}: wearer ${r.wearer === null ? 'not measured' : formatLength(r.wearer, unit, { fraction })}, size ${sizeAt(r) ?? 'none'} ${formatLength(r.rungs.find((g) => g.size === sizeAt(r))?.at ?? 0, unit, { fraction })}`,
     )
     .join('; ');
   return (
@@ -49,7 +60,7 @@ export function Ladder({ rules, chosen }: { readonly rules: readonly Rule[]; rea
             </text>
             <line x1={LEFT - 18} x2={WIDTH - RIGHT + 18} y1={y} y2={y} stroke="#1E2A38" strokeWidth="1.5" />
             {r.rungs.map((g) => {
-              const on = g.size === chosen;
+              const on = g.size === sizeAt(r);
               return (
                 <g key={g.size}>
                   <line

@@ -1,7 +1,7 @@
 import { Link, useParams } from 'react-router';
 import type { Draft } from '@ample/core/draft';
 import { chartHighBust } from '@ample/core/fit';
-import type { Pattern } from '@ample/core/pattern';
+import type { MeasurementKey, Pattern } from '@ample/core/pattern';
 import { sayFit, sayRefusal } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { editJob, useJob } from '../../store/job.ts';
@@ -24,6 +24,91 @@ function rules(draft: Draft, pattern: Pattern): readonly Rule[] {
   ];
 }
 
+const METHOD = { highBust: 'High bust', fullBust: 'Full bust', hip: 'Hip' } as const;
+
+/** The size taken at each rule: waist and hip have their own. */
+const gradedAt = (draft: Draft): Readonly<Partial<Record<MeasurementKey, string>>> =>
+  Object.fromEntries(draft.levels.map((l) => [l.key, l.size]));
+
+/** The cup of a pattern sold in several: what the rule says, what is left beyond it, and one's own choice. */
+function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pattern }) {
+  const job = useJob((s) => s.job);
+  if (pattern.cups.length === 0) return null;
+  const choice = draft.cupChoice;
+  return (
+    <section className="sheet p-4" aria-label="Cup">
+      <h2>Cup {draft.cup ?? ''}</h2>
+      {choice ? (
+        <p className="mt-1">
+          Full less high bust is <Length value={choice.wanted} />; cup {choice.chosen.name} is drafted for{' '}
+          <Length value={choice.chosen.cup} />
+          {choice.beyond ? (
+            <>
+              , the largest sold: a full bust adjustment of about <Length value={choice.rest} sign /> does the rest.
+            </>
+          ) : (
+            <>
+              , the nearest (<Length value={choice.rest} sign />
+              ).
+            </>
+          )}
+        </p>
+      ) : (
+        <p className="mt-1">Measure full and high bust to choose the cup.</p>
+      )}
+      <label className="mt-2 block">
+        <span className="mb-1 block text-sm">Take a cup by hand</span>
+        <select
+          className="field w-full"
+          value={job?.cup ?? ''}
+          onChange={(e) => editJob((j) => ({ ...j, cup: e.target.value || null }))}
+        >
+          <option value="">by the rule</option>
+          {pattern.cups.map((c) => (
+            <option key={c.name} value={c.name}>
+              cup {c.name}
+            </option>
+          ))}
+        </select>
+      </label>
+    </section>
+  );
+}
+
+/** Waist and hip by themselves: the sizes the pattern is graded to. */
+function Levels({ draft }: { readonly draft: Draft }) {
+  if (draft.levels.length === 0) return null;
+  return (
+    <section className="sheet p-4" aria-label="Waist and hip">
+      <h2>Waist and hip</h2>
+      <ul className="mt-1 space-y-2">
+        {draft.levels.map((l) => (
+          <li key={l.key}>
+            {l.key === 'waist' ? 'Waist' : 'Hip'} <Length value={l.body} />: size {l.size} (<Length value={l.chart} />
+            ).
+            {l.beyond !== null && l.beyond > 3 ? (
+              <>
+                {' '}
+                The chart ends <Length value={l.beyond} /> below it.
+              </>
+            ) : (
+              l.smaller && (
+                <>
+                  {' '}
+                  Between {l.smaller.size} and {l.size}: the larger, since it is easier to take in than to let out (
+                  {l.smaller.size} would lack <Length value={l.smaller.by} />
+                  ).
+                </>
+              )
+            )}
+            {l.size !== draft.size && ` Graded from size ${draft.size ?? ''} there.`}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 export function Size() {
   const { draft, pattern } = useDraft();
   const job = useJob((s) => s.job);
@@ -39,10 +124,10 @@ export function Size() {
     >
       <div className="grid gap-6 min-[1000px]:grid-cols-[minmax(0,1fr)_360px]">
         <div>
-          <Ladder rules={rules(draft, pattern)} chosen={draft.size} />
+          <Ladder rules={rules(draft, pattern)} chosen={draft.size} graded={gradedAt(draft)} />
           <p className="mt-2 text-sm text-quiet">
-            The line joins the chosen size on every rule. Where the wearer stands beside it, the pattern will be altered
-            or graded there.
+            The line joins the sizes taken on every rule, from bust to waist to hip: where it leaves the first size, the
+            pattern is graded. Where the wearer stands beside it, it will be altered.
           </p>
         </div>
         <div className="space-y-4">
@@ -69,16 +154,20 @@ export function Size() {
               </ul>
             </div>
           )}
+          {draft.leaveBust && <Notice grade="note">{sayFit(draft.leaveBust, units)}</Notice>}
+          <Cups draft={draft} pattern={pattern} />
+          <Levels draft={draft} />
           {choice.ok && (
             <table className="sheet w-full">
-              <caption className="px-3 pt-2 text-left text-sm">What each size would ask of the bust</caption>
+              <caption className="px-3 pt-2 text-left text-sm">
+                What each size would ask, and the ease it would leave with nothing altered
+              </caption>
               <thead>
                 <tr className="border-b border-ink text-sm">
                   <th className="px-3 py-1 text-left font-normal">Size</th>
-                  <th className="px-3 py-1 text-right font-normal">
-                    {choice.value.method === 'highBust' ? 'High bust' : 'Full bust'} off by
-                  </th>
+                  <th className="px-3 py-1 text-right font-normal">{METHOD[choice.value.method]} off by</th>
                   <th className="px-3 py-1 text-right font-normal">Bust over chart</th>
+                  <th className="px-3 py-1 text-right font-normal">Bust ease</th>
                 </tr>
               </thead>
               <tbody>
@@ -93,6 +182,7 @@ export function Size() {
                           <Length value={o.difference} sign />
                         </td>
                         <td className="px-3 text-right">{o.bustOver !== null && <Length value={o.bustOver} sign />}</td>
+                        <td className="px-3 text-right">{o.bustEase !== null && <Length value={o.bustEase} sign />}</td>
                       </tr>
                     ),
                 )}
@@ -101,7 +191,10 @@ export function Size() {
           )}
           <fieldset className="sheet p-4">
             <legend className="bg-page px-1 text-sm">Choose by</legend>
-            {(['highBust', 'fullBust'] as const).map((m) => (
+            {pattern.garment === 'bottom' && (
+              <p>This pattern hangs from the waist: the hip decides, and the waist is graded to it.</p>
+            )}
+            {(pattern.garment === 'bottom' ? [] : (['highBust', 'fullBust'] as const)).map((m) => (
               <label key={m} className="flex min-h-[40px] items-center gap-2">
                 <input
                   type="radio"

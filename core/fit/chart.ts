@@ -1,0 +1,163 @@
+import type { ChartRow, MeasurementKey, Pattern } from '../pattern/index.ts';
+import { parseLength, type LengthUnit } from '../units/index.ts';
+import { MEASUREMENT_CATALOGUE } from './catalogue.ts';
+
+export type ChartProblemCode =
+  | 'chart-cell-not-a-length'
+  | 'chart-column-unknown'
+  | 'chart-size-repeated'
+  | 'chart-size-missing'
+  | 'chart-looks-like-inches'
+  | 'chart-looks-like-cm'
+  | 'chart-out-of-order'
+  | 'chart-gap'
+  | 'chart-empty';
+
+/** Something about a size chart, at a named cell. What was typed is never thrown away for it. */
+export interface ChartProblem {
+  readonly code: ChartProblemCode;
+  readonly data: Readonly<Record<string, string | number>>;
+}
+
+/** Names printed on envelopes, as one finds them in the first row or column; longest first. */
+const NAMES: readonly (readonly [RegExp, MeasurementKey | 'size'])[] = [
+  [/^(size|sizes|uk|us|eu)$/, 'size'],
+  [/high.?hip/, 'highHip'],
+  [/hip.*(depth|height)/, 'hipDepth'],
+  [/hip|seat/, 'hip'],
+  [/high.?bust|upper.?bust|chest/, 'highBust'],
+  [/under.?bust|rib/, 'underbust'],
+  [/bust.*(height|depth|length)|neck.*bust.*point|shoulder.*bust/, 'neckPointToBustPoint'],
+  [/(bust.*(span|width|distance))|span/, 'bustSpan'],
+  [/bust/, 'fullBust'],
+  [/(back|nape).*(waist|length)/, 'napeToWaist'],
+  [/front.*(waist|length)/, 'frontWaistLength'],
+  [/side.*waist/, 'sideWaist'],
+  [/waist/, 'waist'],
+  [/slope/, 'shoulderSlope'],
+  [/shoulder.*elbow/, 'shoulderToElbow'],
+  [/shoulder.*wrist|sleeve|arm.?length/, 'shoulderToWrist'],
+  [/shoulder/, 'shoulder'],
+  [/(cross|across).*back|back.?width/, 'crossBack'],
+  [/(cross|across).*(front|chest)|chest.?width/, 'crossFront'],
+  [/upper.?arm|bicep/, 'upperArm'],
+  [/wrist/, 'wrist'],
+  [/neck/, 'neck'],
+  [/height/, 'height'],
+  [/thigh/, 'thigh'],
+  [/knee/, 'knee'],
+];
+
+/** The measurement a heading means; null where it says nothing we know. */
+export function headingMeans(text: string): MeasurementKey | 'size' | null {
+  const plain = text
+    .trim()
+    .toLowerCase()
+    .replace(/\(.*?\)/g, '')
+    .trim();
+  if (plain === '') return null;
+  const key = MEASUREMENT_CATALOGUE.find((d) => d.key.toLowerCase() === plain.replace(/[\s_-]/g, ''));
+  return key?.key ?? NAMES.find(([pattern]) => pattern.test(plain))?.[1] ?? null;
+}
+
+export interface PastedChart {
+  readonly rows: readonly ChartRow[];
+  readonly problems: readonly ChartProblem[];
+}
+
+const cellsOf = (text: string): readonly (readonly string[])[] => {
+  const separator = text.includes('\t') ? '\t' : text.includes(';') ? ';' : ',';
+  return text
+    .split(/\r?\n/)
+    .filter((line) => line.trim() !== '')
+    .map((line) => line.split(separator).map((c) => c.trim()));
+};
+
+const turned = (cells: readonly (readonly string[])[]): readonly (readonly string[])[] =>
+  (cells[0] ?? []).map((_, c) => cells.map((row) => row[c] ?? ''));
+
+/**
+ * A chart as copied from a spreadsheet: headings along the top or down the side, sizes the other way. A bare number is
+ * in `unit`. Cells that cannot be read are left out and named; everything else is kept.
+ */
+export function pasteChart(text: string, unit: LengthUnit): PastedChart {
+  const problems: ChartProblem[] = [];
+  const given = cellsOf(text);
+  const known = (cells: readonly string[]): number => cells.filter((c) => headingMeans(c) !== null).length;
+  const down = given.map((row) => row[0] ?? '');
+  // More headings down the side than along the top: the sizes run across.
+  const cells = known(down) > known(given[0] ?? []) ? turned(given) : given;
+  const [head = [], ...body] = cells;
+  if (body.length === 0) return { rows: [], problems: [{ code: 'chart-empty', data: {} }] };
+  const columns = head.map((h, c) => (c === 0 ? ('size' as const) : headingMeans(h)));
+  columns.forEach((key, c) => {
+    if (key === null && (head[c] ?? '') !== '')
+      problems.push({ code: 'chart-column-unknown', data: { column: head[c] ?? '' } });
+  });
+  const rows = body.flatMap((line, r): readonly ChartRow[] => {
+    const size = line[0] ?? '';
+    if (size === '') {
+      problems.push({ code: 'chart-size-missing', data: { row: r + 1 } });
+      return [];
+    }
+    const values: Partial<Record<MeasurementKey, number>> = {};
+    columns.forEach((key, c) => {
+      const cell = line[c] ?? '';
+      if (key === null || key === 'size' || cell === '' || cell === '-' || cell === '–') return;
+      const read = parseLength(cell, unit);
+      if (read.ok && read.value > 0) values[key] = read.value;
+      else problems.push({ code: 'chart-cell-not-a-length', data: { size, column: head[c] ?? '', text: cell } });
+    });
+    return [{ size, body: values }];
+  });
+  return { rows, problems: [...problems, ...checkChart(rows)] };
+}
+
+const rangeOf = (key: MeasurementKey) => MEASUREMENT_CATALOGUE.find((d) => d.key === key)?.range;
+
+/** What is odd about a chart: sizes named twice, values that fall from size to size, gaps, and the other unit. */
+export function checkChart(rows: readonly ChartRow[]): readonly ChartProblem[] {
+  const out: ChartProblem[] = [];
+  rows.forEach((row, i) => {
+    if (rows.findIndex((r) => r.size === row.size) !== i)
+      out.push({ code: 'chart-size-repeated', data: { size: row.size, row: i + 1 } });
+  });
+  for (const { key } of MEASUREMENT_CATALOGUE) {
+    const having = rows.filter((r) => r.body[key] !== undefined);
+    if (having.length === 0) continue;
+    const values = having.map((r) => r.body[key] ?? 0);
+    const range = rangeOf(key);
+    const all = (test: (v: number) => boolean): boolean => values.every(test);
+    if (range && all((v) => v < range[0]) && all((v) => v * 2.54 > range[0] * 0.9 && v * 2.54 < range[1])) {
+      out.push({ code: 'chart-looks-like-inches', data: { key, first: values[0] ?? 0 } });
+      continue;
+    }
+    if (range && all((v) => v > range[1]) && all((v) => v / 2.54 > range[0] * 0.9 && v / 2.54 < range[1])) {
+      out.push({ code: 'chart-looks-like-cm', data: { key, first: values[0] ?? 0 } });
+      continue;
+    }
+    for (const row of rows)
+      if (row.body[key] === undefined && having.length < rows.length)
+        out.push({ code: 'chart-gap', data: { key, size: row.size } });
+    having.forEach((row, i) => {
+      const before = having[i - 1];
+      if (before && (row.body[key] ?? 0) < (before.body[key] ?? 0))
+        out.push({
+          code: 'chart-out-of-order',
+          data: { key, size: row.size, value: row.body[key] ?? 0, before: before.size, more: before.body[key] ?? 0 },
+        });
+    });
+  }
+  return out;
+}
+
+/** Every length of a chart taken as the other unit: typed in inches, read as centimetres, or the other way. */
+export const scaleChart = (rows: readonly ChartRow[], factor: number): readonly ChartRow[] =>
+  rows.map((r) => ({
+    ...r,
+    body: Object.fromEntries(Object.entries(r.body).map(([k, v]) => [k, (v ?? 0) * factor])),
+  }));
+
+/** High bust of a row that prints none: bust less draft cup; null where it is printed or cannot be derived. */
+export const derivedHighBust = (row: ChartRow, pattern: Pick<Pattern, 'draftCup'>): number | null =>
+  row.body.highBust === undefined && row.body.fullBust !== undefined ? row.body.fullBust - pattern.draftCup : null;

@@ -1,0 +1,61 @@
+import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { formatLength } from '@ample/core/units';
+import { longDate } from '../../app/time.ts';
+import { useUnits } from '../../store/prefs.ts';
+
+/** A measurement over time, with its dates to scale. */
+export function HistoryChart({
+  history,
+  name,
+}: {
+  readonly history: readonly { readonly date: string; readonly value: number }[];
+  readonly name: string;
+}) {
+  const { unit, fraction } = useUnits();
+  const data = history.map((h) => ({ at: Date.parse(h.date), value: h.value }));
+  const short = (at: number): string =>
+    new Date(at).toLocaleDateString('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' });
+  const say = (v: number): string => formatLength(v, unit, { fraction, bare: true });
+  const first = history[0];
+  const last = history.at(-1);
+  const tick = { fontSize: 15, fill: '#1E2A38' };
+  return (
+    <figure className="m-0 mt-3">
+      <figcaption className="mb-1">
+        {name} over time{first && last && `: ${say(first.value)} to ${say(last.value)} ${unit}`}
+      </figcaption>
+      <div
+        className="h-[170px]"
+        role="img"
+        aria-label={history.map((h) => `${longDate(h.date)}: ${say(h.value)} ${unit}`).join('; ')}
+      >
+        <ResponsiveContainer>
+          <LineChart data={data} margin={{ top: 8, right: 26, bottom: 4, left: 4 }}>
+            <CartesianGrid stroke="#D9D5C7" vertical={false} />
+            <XAxis
+              dataKey="at"
+              type="number"
+              domain={['dataMin', 'dataMax']}
+              ticks={[...new Set([data[0]?.at ?? 0, data.at(-1)?.at ?? 0])]}
+              tickFormatter={short}
+              tick={tick}
+              stroke="#1E2A38"
+            />
+            <YAxis
+              width={54}
+              domain={[
+                (least: number) => Math.floor(least / 10) * 10 - 10,
+                (most: number) => Math.ceil(most / 10) * 10 + 10,
+              ]}
+              tickFormatter={say}
+              tickCount={4}
+              tick={tick}
+              stroke="#1E2A38"
+            />
+            <Line dataKey="value" stroke="#2B4C9B" strokeWidth={2} dot={{ r: 4 }} isAnimationActive={false} />
+          </LineChart>
+        </ResponsiveContainer>
+      </div>
+    </figure>
+  );
+}

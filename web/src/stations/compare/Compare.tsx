@@ -1,0 +1,78 @@
+import { useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { garmentOf, type Row } from '@ample/core/fit';
+import type { MeasurementKey } from '@ample/core/pattern';
+import { GARMENT_WORDS, sayRefusal } from '@ample/core/words';
+import { useDraft } from '../../store/draft.ts';
+import { useJob } from '../../store/job.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { Notice, Station } from '../../ui/parts.tsx';
+import { RowDetail } from './RowDetail.tsx';
+import { Scribble } from './Scribble.tsx';
+import { Worksheet } from './Worksheet.tsx';
+
+const complete = (r: Row): boolean => r.difference !== null;
+
+/** The worksheet: body and ease against the pattern's own flat measurements, and what is left once the plan is done. */
+export function Compare() {
+  const { draft, pattern } = useDraft();
+  const wearer = useJob((s) => s.wearer);
+  const units = useUnits();
+  const { job } = useParams();
+  const [focused, setFocused] = useState<MeasurementKey>('fullBust');
+  const [all, setAll] = useState(false);
+  const rows = useMemo(() => draft?.worksheet ?? [], [draft]);
+  if (!draft || !pattern || !wearer) return <Station title="Compare">Measuring the pieces…</Station>;
+  if (draft.refusal)
+    return (
+      <Station title="Compare">
+        <Notice grade="fault">
+          {sayRefusal(draft.refusal, units)}{' '}
+          <Link className="underline" to={`/job/${job}/body`}>
+            Measure
+          </Link>
+        </Notice>
+      </Station>
+    );
+  const paper = draft.paper !== null;
+  // With paper every row can be filled in; with pieces the rows that lack a side only say so.
+  const shown = rows.filter((r) => all || complete(r) || (paper && r.body !== null));
+  const row = rows.find((r) => r.key === focused) ?? shown[0];
+  return (
+    <Station
+      title={`Compare, size ${draft.size ?? ''}`}
+      lead={`Body and ease against ${paper ? 'your paper' : 'the pieces'}, measured flat on the seam lines with darts folded shut. + means the pattern must grow. Ease is for ${GARMENT_WORDS[garmentOf(pattern)]}; what you change is kept for ${wearer.name}.`}
+      wide
+    >
+      {paper && (
+        <div className="mb-3">
+          <Notice grade="note">
+            Paper only: type what your pieces measure under Pattern. What you leave empty is taken from the chart and
+            the usual ease.
+          </Notice>
+        </div>
+      )}
+      <div className="grid gap-6 min-[1180px]:grid-cols-[minmax(0,1fr)_430px]">
+        <div>
+          <Worksheet
+            rows={shown}
+            paper={paper}
+            size={draft.size ?? ''}
+            pattern={pattern}
+            focused={row?.key ?? null}
+            onFocus={setFocused}
+          />
+          {rows.length > shown.length && (
+            <button className="btn mt-3" onClick={() => setAll(true)}>
+              Show {rows.length - shown.length} rows where body or pattern is not known
+            </button>
+          )}
+        </div>
+        <div className="space-y-4 self-start min-[1180px]:sticky min-[1180px]:top-0">
+          {row && <RowDetail row={row} draft={draft} />}
+          <Scribble draft={draft} focused={row?.key ?? null} onFocus={setFocused} />
+        </div>
+      </div>
+    </Station>
+  );
+}

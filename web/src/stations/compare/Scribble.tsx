@@ -1,0 +1,146 @@
+import { useMemo } from 'react';
+import { flatOf } from '@ample/core/alterations';
+import type { Draft } from '@ample/core/draft';
+import { drawPiece, pathData } from '@ample/core/formats';
+import type { Point } from '@ample/core/geometry';
+import type { MeasurementKey, Piece } from '@ample/core/pattern';
+import { ADVICE, formatLength } from '@ample/core/units';
+import { MEASUREMENT_WORDS } from '@ample/core/words';
+import { useUnits } from '../../store/prefs.ts';
+
+interface Note {
+  readonly key: MeasurementKey;
+  readonly text: string;
+  readonly points: readonly Point[];
+  readonly at: Point;
+}
+
+/** Heights of the writing, in the units of the drawing, for a picture so many of them wide. */
+const WIDTH = 400;
+const TEXT = 15.5;
+const ROW = 34;
+const GAP = 14;
+const LABEL = 150;
+
+const middle = (points: readonly Point[]): Point => {
+  const [a, b] = [points[0], points.at(-1)];
+  return a && b ? { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 } : { x: 0, y: 0 };
+};
+
+/** Each piece once, with the differences written beside it as one scribbles them on the paper. */
+export function Scribble({
+  draft,
+  focused,
+  onFocus,
+}: {
+  readonly draft: Draft;
+  readonly focused: MeasurementKey | null;
+  readonly onFocus: (key: MeasurementKey) => void;
+}) {
+  const { unit, fraction } = useUnits();
+  const notes = useMemo(() => {
+    const on = { pieces: draft.original, seams: draft.lanes.left.seams };
+    const out = new Map<string, Note[]>();
+    for (const row of draft.worksheet) {
+      if (row.difference === null || (Math.abs(row.difference) < ADVICE.worthAsking && row.key !== focused)) continue;
+      const flat = flatOf(on, row.key);
+      // Written on the first piece it lies on, and on one more where front and back share it.
+      const seen = new Set<string>();
+      for (const line of flat?.lines ?? []) {
+        if (seen.has(line.piece) || (seen.size > 0 && row.share.parts < 4)) continue;
+        seen.add(line.piece);
+        const text = formatLength(row.each ?? row.difference, unit, { fraction, sign: true });
+        out.set(line.piece, [
+          ...(out.get(line.piece) ?? []),
+          { key: row.key, text, points: line.points, at: middle(line.points) },
+        ]);
+      }
+    }
+    return out;
+  }, [draft, focused, unit, fraction]);
+  const pieces = draft.original.filter((p) => notes.has(p.id));
+  if (pieces.length === 0) return null;
+  return (
+    <section className="sheet p-3" aria-label="The differences on the pieces">
+      <h2 className="mb-1">On the pieces</h2>
+      <p className="mb-2 text-sm text-quiet">
+        Each piece’s share.{draft.paper && ' Drawn on a similar piece, not on yours.'}
+      </p>
+      {pieces.map((p) => (
+        <OnPiece key={p.id} piece={p} notes={notes.get(p.id) ?? []} focused={focused} onFocus={onFocus} />
+      ))}
+    </section>
+  );
+}
+
+function OnPiece({
+  piece,
+  notes,
+  focused,
+  onFocus,
+}: {
+  readonly piece: Piece;
+  readonly notes: readonly Note[];
+  readonly focused: MeasurementKey | null;
+  readonly onFocus: (key: MeasurementKey) => void;
+}) {
+  const d = useMemo(() => drawPiece(piece), [piece]);
+  const { minX, minY, maxX, maxY } = d.bounds;
+  const scale = (WIDTH - LABEL - GAP) / (maxX - minX);
+  const place = (p: Point): Point => ({ x: (p.x - minX) * scale + 2, y: (p.y - minY) * scale + 2 });
+  // Names down the margin in the order of the places they speak of, never over one another.
+  const sorted = [...notes].sort((a, b) => a.at.y - b.at.y);
+  const tall = Math.max((maxY - minY) * scale + 8, sorted.length * ROW + 8);
+  let last = -ROW;
+  const set = sorted.map((n, i) => {
+    const rest = (sorted.length - i) * ROW;
+    const y = Math.min(Math.max(place(n.at).y, last + ROW, TEXT), tall - rest + TEXT);
+    last = y;
+    return { ...n, y };
+  });
+  const line = { fill: 'none', vectorEffect: 'non-scaling-stroke' as const };
+  return (
+    <figure className="m-0 mb-3">
+      <svg viewBox={`0 0 ${WIDTH} ${tall + 4}`} className="block w-full" role="group" aria-label={piece.name}>
+        <g transform={`translate(2 2) scale(${scale}) translate(${-minX} ${-minY})`}>
+          <path d={pathData(d.seam, true)} fill="#F3E7CF" stroke="#2B4C9B" vectorEffect="non-scaling-stroke" />
+          {d.darts.map((t) => (
+            <path key={t.id} d={pathData(t.legs)} stroke="#2B4C9B" {...line} />
+          ))}
+        </g>
+        {set.map((n) => {
+          const on = n.key === focused;
+          const at = place(n.at);
+          const x = WIDTH - LABEL + 4;
+          return (
+            <g
+              key={n.key}
+              role="button"
+              tabIndex={0}
+              aria-label={`${MEASUREMENT_WORDS[n.key].name} ${n.text}`}
+              className="cursor-pointer"
+              onClick={() => onFocus(n.key)}
+              onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && onFocus(n.key)}
+            >
+              <polyline
+                points={n.points.map((p) => `${place(p).x},${place(p).y}`).join(' ')}
+                stroke="#C2352B"
+                strokeWidth={on ? 3 : 1.6}
+                strokeDasharray={on ? undefined : '5 3'}
+                fill="none"
+              />
+              <path d={`M${at.x} ${at.y}L${x - 6} ${n.y - 5}`} stroke="#8C8878" strokeWidth="0.8" fill="none" />
+              <text x={x} y={n.y} fontSize={TEXT} fill="#1E2A38" fontWeight={on ? 700 : 400}>
+                {MEASUREMENT_WORDS[n.key].name}
+              </text>
+              <text x={x} y={n.y + 16} fontSize={TEXT} fill="#C2352B" className="num" fontWeight="700">
+                {n.text}
+              </text>
+            </g>
+          );
+        })}
+      </svg>
+      <figcaption className="text-sm">{piece.name}</figcaption>
+    </figure>
+  );
+}

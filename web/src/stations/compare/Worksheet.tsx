@@ -1,0 +1,171 @@
+import type { KeyboardEvent } from 'react';
+import { garmentOf, MEASUREMENT_CATALOGUE, takesEase, usualEase, type Row } from '@ample/core/fit';
+import type { MeasurementKey, Pattern } from '@ample/core/pattern';
+import { TOL } from '@ample/core/units';
+import { FLAT_WORDS, MEASUREMENT_WORDS, sayShare } from '@ample/core/words';
+import { setEase, setFlat } from '../../store/compare.ts';
+import { useJob } from '../../store/job.ts';
+import { LengthField } from '../../ui/LengthField.tsx';
+import { Length } from '../../ui/parts.tsx';
+
+/** Enter goes on down the column, as one fills in a list by hand. */
+function goDown(e: KeyboardEvent<HTMLTableElement>): void {
+  if (e.key !== 'Enter' || !(e.target instanceof HTMLInputElement)) return;
+  const cell = e.target.closest('td');
+  let row = cell?.closest('tr')?.nextElementSibling ?? null;
+  while (cell && row) {
+    const next = (row as HTMLTableRowElement).cells[cell.cellIndex]?.querySelector('input');
+    if (next) {
+      next.focus();
+      next.select();
+      return;
+    }
+    row = row.nextElementSibling;
+  }
+}
+
+interface Props {
+  readonly rows: readonly Row[];
+  readonly paper: boolean;
+  readonly size: string;
+  readonly pattern: Pattern;
+  readonly focused: MeasurementKey | null;
+  readonly onFocus: (key: MeasurementKey) => void;
+}
+
+export function Worksheet({ rows, paper, size, pattern, focused, onFocus }: Props) {
+  return (
+    <div className="overflow-x-auto">
+      <table className="workings w-full" onKeyDown={goDown}>
+        <caption className="sr-only">Body, ease, wanted, pattern, difference and each piece’s share</caption>
+        <thead>
+          <tr className="border-b border-ink text-right text-sm">
+            <th className="px-3 py-2 text-left font-normal">Measurement</th>
+            <th className="px-2 py-2 font-normal">Body</th>
+            <th className="px-2 py-2 text-left font-normal">+ Ease</th>
+            <th className="px-2 py-2 font-normal">= Wanted</th>
+            <th className={`px-2 py-2 font-normal ${paper ? 'text-left' : ''}`}>− Pattern</th>
+            <th className="px-2 py-2 font-normal">= Difference</th>
+            <th className="px-2 py-2 font-normal">Each piece</th>
+            <th className="px-3 py-2 font-normal">Left after the plan</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r) => (
+            <Line
+              key={r.key}
+              row={r}
+              paper={paper}
+              size={size}
+              pattern={pattern}
+              on={r.key === focused}
+              onFocus={() => onFocus(r.key)}
+            />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Line({
+  row,
+  paper,
+  size,
+  pattern,
+  on,
+  onFocus,
+}: {
+  readonly row: Row;
+  readonly paper: boolean;
+  readonly size: string;
+  readonly pattern: Pattern;
+  readonly on: boolean;
+  readonly onFocus: () => void;
+}) {
+  const { key } = row;
+  const name = MEASUREMENT_WORDS[key].name;
+  const definition = MEASUREMENT_CATALOGUE.find((d) => d.key === key);
+  const garment = garmentOf(pattern);
+  const own = useJob((s) => s.wearer?.eases[garment]?.[key]);
+  const eased = definition !== undefined && takesEase(definition) && (row.from !== 'chart' || paper);
+  return (
+    <tr className={`border-b border-line text-right ${on ? 'bg-tissue' : ''}`} onClick={onFocus} onFocus={onFocus}>
+      <th scope="row" className="px-3 py-1.5 text-left font-normal">
+        <button className="min-h-[32px] text-left underline-offset-4 hover:underline" onClick={onFocus}>
+          {name}
+        </button>
+      </th>
+      <td className="px-2">
+        {row.body !== null ? <Length value={row.body} /> : <span className="text-quiet">not measured</span>}
+      </td>
+      <td className="px-2 text-left">
+        {eased ? (
+          <>
+            <LengthField
+              label={`Ease at ${name.toLowerCase()}`}
+              bare
+              signed
+              optional
+              min={-400}
+              max={800}
+              width="w-[104px]"
+              value={row.ease}
+              onCommit={(v) => setEase(garment, key, v)}
+            />
+            {own !== undefined && definition && (
+              <button className="text-sm underline" onClick={() => setEase(garment, key, null)}>
+                usual <Length value={usualEase(pattern, definition)} />
+              </button>
+            )}
+          </>
+        ) : (
+          <span className="text-quiet">–</span>
+        )}
+      </td>
+      <td className="px-2">{row.wanted !== null && <Length value={row.wanted} />}</td>
+      <td className={`px-2 ${paper ? 'text-left' : ''}`}>
+        {paper ? (
+          <>
+            <LengthField
+              label={`${name} on the paper`}
+              bare
+              optional
+              min={1}
+              max={4000}
+              width="w-[112px]"
+              value={row.from === 'typed' ? row.pattern : null}
+              onCommit={(v) => setFlat(size, key, v)}
+            />
+            {row.from !== 'typed' && row.pattern !== null && (
+              <span className="text-sm text-quiet">
+                <Length value={row.pattern} /> {row.from && FLAT_WORDS[row.from]}
+              </span>
+            )}
+          </>
+        ) : row.pattern !== null ? (
+          <>
+            <Length value={row.pattern} />
+            {row.from !== 'pieces' && row.from && <div className="text-sm text-quiet">{FLAT_WORDS[row.from]}</div>}
+          </>
+        ) : (
+          <span className="text-quiet">not on these pieces</span>
+        )}
+      </td>
+      <td className="px-2 font-bold">{row.difference !== null && <Length value={row.difference} sign />}</td>
+      <td className="px-2" title={sayShare(row.share)}>
+        {row.each !== null && row.share.parts !== 1 && (
+          <>
+            <span className="text-sm text-quiet">÷ {row.share.parts} </span>
+            <Length value={row.each} sign />
+          </>
+        )}
+      </td>
+      <td className="px-3">
+        {row.left !== null && row.difference !== null && (
+          <>{Math.abs(row.left) < TOL.seam ? 'nothing' : <Length value={row.left} sign />}</>
+        )}
+      </td>
+    </tr>
+  );
+}

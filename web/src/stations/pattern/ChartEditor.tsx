@@ -1,0 +1,272 @@
+import { useMemo, useState } from 'react';
+import { createColumnHelper, FlexRender, tableFeatures, useTable } from '@tanstack/react-table';
+import { Trash2 } from 'lucide-react';
+import { checkChart, derivedHighBust, MEASUREMENT_CATALOGUE, scaleChart } from '@ample/core/fit';
+import type { ChartRow, MeasurementKey, Pattern } from '@ample/core/pattern';
+import { MEASUREMENT_WORDS, sayChartProblem } from '@ample/core/words';
+import { editPattern } from '../../store/patterns.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { LengthField } from '../../ui/LengthField.tsx';
+import { Length, Notice } from '../../ui/parts.tsx';
+import { PasteChart } from './PasteChart.tsx';
+
+const features = tableFeatures({});
+const column = createColumnHelper<typeof features, ChartRow>();
+/** Shown even while empty, since nearly every envelope prints them. */
+const USUAL: readonly MeasurementKey[] = ['highBust', 'fullBust', 'waist', 'hip', 'napeToWaist'];
+
+const setCell = (size: string, key: MeasurementKey, value: number | null): void =>
+  editPattern((p) => ({
+    ...p,
+    chart: p.chart.map((r) => {
+      if (r.size !== size) return r;
+      const { [key]: _gone, ...rest } = r.body;
+      return { ...r, body: value === null ? rest : { ...rest, [key]: value } };
+    }),
+  }));
+
+/** The size's name changes everywhere it is used. */
+const renameSize = (from: string, to: string): void =>
+  editPattern((p) => {
+    if (to === '' || p.chart.some((r) => r.size === to)) return p;
+    const moved = <T,>(record: Readonly<Record<string, T>>): Record<string, T> =>
+      Object.fromEntries(Object.entries(record).map(([k, v]) => [k === from ? to : k, v]));
+    return {
+      ...p,
+      chart: p.chart.map((r) => (r.size === from ? { ...r, size: to } : r)),
+      sizes: moved(p.sizes),
+      finished: moved(p.finished),
+      flat: moved(p.flat),
+    };
+  });
+
+const setFinished = (size: string, value: number | null): void =>
+  editPattern((p) => {
+    const { [size]: _gone, ...rest } = p.finished;
+    return { ...p, finished: value === null ? rest : { ...rest, [size]: { bust: value } } };
+  });
+
+/** The chart as a table: to read on a sample, to type into on one's own pattern. */
+export function ChartEditor({
+  pattern,
+  size,
+  own,
+}: {
+  readonly pattern: Pattern;
+  readonly size: string | null;
+  readonly own: boolean;
+}) {
+  const units = useUnits();
+  const [extra, setExtra] = useState<readonly MeasurementKey[]>([]);
+  const keys = MEASUREMENT_CATALOGUE.map((d) => d.key).filter(
+    (k) => USUAL.includes(k) || extra.includes(k) || pattern.chart.some((r) => r.body[k] !== undefined),
+  );
+  const problems = useMemo(() => checkChart(pattern.chart), [pattern.chart]);
+  const columns = useMemo(
+    () => [
+      column.display({
+        id: 'size',
+        header: 'Size',
+        cell: ({ row }) => <SizeName name={row.original.size} current={row.original.size === size} own={own} />,
+      }),
+      ...keys.map((key) =>
+        column.display({
+          id: key,
+          header: MEASUREMENT_WORDS[key].name,
+          cell: ({ row }) => <Cell row={row.original} measure={key} pattern={pattern} own={own} />,
+        }),
+      ),
+      column.display({
+        id: 'finished',
+        header: 'Finished bust',
+        cell: ({ row }) => {
+          const value = pattern.finished[row.original.size]?.bust ?? null;
+          if (!own) return value !== null && <Length value={value} />;
+          return (
+            <LengthField
+              label={`Finished bust, size ${row.original.size}`}
+              bare
+              optional
+              width="w-[104px]"
+              value={value}
+              onCommit={(v) => setFinished(row.original.size, v)}
+            />
+          );
+        },
+      }),
+    ],
+    // The columns follow what is in the chart.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [pattern, size, own, keys.join()],
+  );
+  const table = useTable({ features, columns, data: pattern.chart as ChartRow[] });
+  return (
+    <section aria-label="Size chart">
+      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Size chart, to scroll">
+        <table className="sheet w-full">
+          <caption className="sr-only">Body measurements each size is drafted for</caption>
+          <thead>
+            {table.getHeaderGroups().map((group) => (
+              <tr key={group.id} className="border-b border-ink text-sm">
+                {group.headers.map((h) => (
+                  <th
+                    key={h.id}
+                    className={`px-2 py-2 font-normal ${own || h.id === 'size' ? 'text-left' : 'text-right'}`}
+                  >
+                    <FlexRender header={h} />
+                  </th>
+                ))}
+              </tr>
+            ))}
+          </thead>
+          <tbody>
+            {table.getRowModel().rows.map((row, i) => (
+              <tr
+                key={own ? i : row.id}
+                className={`border-b border-line ${row.original.size === size ? 'bg-tissue' : ''}`}
+              >
+                {row.getAllCells().map((cell) => (
+                  <td key={cell.id} className={`px-2 py-1.5 ${own || cell.column.id === 'size' ? '' : 'text-right'}`}>
+                    <FlexRender cell={cell} />
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {own && (
+        <>
+          <div className="mt-2 flex flex-wrap items-center gap-3">
+            <button className="btn" onClick={() => addSize()}>
+              Add a size
+            </button>
+            <label className="flex items-center gap-2">
+              Add a column
+              <select
+                className="field"
+                value=""
+                onChange={(e) => setExtra([...extra, e.target.value as MeasurementKey])}
+              >
+                <option value="">choose</option>
+                {MEASUREMENT_CATALOGUE.filter((d) => !keys.includes(d.key)).map((d) => (
+                  <option key={d.key} value={d.key}>
+                    {MEASUREMENT_WORDS[d.key].name}
+                  </option>
+                ))}
+              </select>
+            </label>
+            <PasteChart pattern={pattern} />
+          </div>
+          {problems.length > 0 && (
+            <ul className="mt-3 space-y-2" aria-label="What is odd about the chart">
+              {problems.map((p, i) => (
+                <li key={i}>
+                  <Notice grade="look">
+                    {sayChartProblem(p, units)}
+                    {(p.code === 'chart-looks-like-inches' || p.code === 'chart-looks-like-cm') && (
+                      <button
+                        className="btn ml-3"
+                        onClick={() =>
+                          editPattern((q) => ({
+                            ...q,
+                            chart: [...scaleChart(q.chart, p.code === 'chart-looks-like-inches' ? 2.54 : 1 / 2.54)],
+                          }))
+                        }
+                      >
+                        Yes, take the whole chart so
+                      </button>
+                    )}
+                  </Notice>
+                </li>
+              ))}
+            </ul>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+function addSize(): void {
+  editPattern((p) => {
+    const last = p.chart.at(-1)?.size ?? '0';
+    const next = /^\d+$/.test(last) ? String(Number(last) + 1) : `${last} +`;
+    const taken = new Set(p.chart.map((r) => r.size));
+    let name = next;
+    while (taken.has(name)) name = `${name} +`;
+    return { ...p, chart: [...p.chart, { size: name, body: {} }] };
+  });
+}
+
+function SizeName({ name, current, own }: { readonly name: string; readonly current: boolean; readonly own: boolean }) {
+  const [text, setText] = useState<string | null>(null);
+  const chart = () =>
+    editPattern((p) => (p.chart.length > 1 ? { ...p, chart: p.chart.filter((r) => r.size !== name) } : p));
+  if (!own)
+    return (
+      <span className={`num whitespace-nowrap ${current ? 'font-bold' : ''}`}>
+        {name}
+        {current && <span className="ml-2 font-sans text-sm font-normal">this job</span>}
+      </span>
+    );
+  return (
+    <span className="flex items-center gap-1">
+      <input
+        className="field num w-16"
+        aria-label={`Name of size ${name}`}
+        value={text ?? name}
+        maxLength={20}
+        onChange={(e) => setText(e.target.value)}
+        onBlur={() => {
+          if (text !== null) renameSize(name, text.trim());
+          setText(null);
+        }}
+      />
+      <button className="btn !px-2" title="Take this size out" onClick={chart}>
+        <Trash2 size={18} aria-hidden="true" />
+        <span className="sr-only">Take size {name} out</span>
+      </button>
+    </span>
+  );
+}
+
+function Cell({
+  row,
+  measure,
+  pattern,
+  own,
+}: {
+  readonly row: ChartRow;
+  readonly measure: MeasurementKey;
+  readonly pattern: Pattern;
+  readonly own: boolean;
+}) {
+  const value = row.body[measure] ?? null;
+  const derived = measure === 'highBust' ? derivedHighBust(row, pattern) : null;
+  if (!own) {
+    if (value !== null) return <Length value={value} />;
+    return derived === null ? null : (
+      <span className="italic">
+        <Length value={derived} /> derived
+      </span>
+    );
+  }
+  return (
+    <>
+      <LengthField
+        label={`${MEASUREMENT_WORDS[measure].name}, size ${row.size}`}
+        bare
+        optional
+        width="w-[104px]"
+        value={value}
+        onCommit={(v) => setCell(row.size, measure, v)}
+      />
+      {value === null && derived !== null && (
+        <span className="text-sm italic">
+          <Length value={derived} /> derived
+        </span>
+      )}
+    </>
+  );
+}

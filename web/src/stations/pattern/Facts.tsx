@@ -1,0 +1,254 @@
+import { useState, type ReactNode } from 'react';
+import { SAMPLE_IDS, sampleName } from '@ample/core/drafting';
+import { likeOf } from '@ample/core/draft';
+import type { Pattern } from '@ample/core/pattern';
+import { copyPattern, editPattern } from '../../store/patterns.ts';
+import { LengthField } from '../../ui/LengthField.tsx';
+import { Length } from '../../ui/parts.tsx';
+
+/** What is known of a sample, to read. */
+export function ReadFacts({ pattern, allowance }: { readonly pattern: Pattern; readonly allowance: number }) {
+  return (
+    <div className="mb-4">
+      <dl className="flex flex-wrap gap-x-8 gap-y-2">
+        <Fact name="Cloth">
+          {pattern.fabric.kind === 'woven'
+            ? 'woven, no stretch'
+            : `knit, stretches by ${Math.round(pattern.fabric.stretch * 100)} %`}
+        </Fact>
+        <Fact name="Drafted for a cup of">
+          <Length value={pattern.draftCup} both />
+        </Fact>
+        {pattern.draftedHeight !== null && (
+          <Fact name="Drafted for a height of">
+            <Length value={pattern.draftedHeight} />
+          </Fact>
+        )}
+        <Fact name="Seam allowance">
+          <Length value={allowance} both />
+        </Fact>
+      </dl>
+      <button className="btn mt-3" onClick={copyPattern}>
+        Make it my own to change it
+      </button>
+    </div>
+  );
+}
+
+const Fact = ({ name, children }: { readonly name: string; readonly children: ReactNode }) => (
+  <div>
+    <dt className="text-sm text-quiet">{name}</dt>
+    <dd>{children}</dd>
+  </div>
+);
+
+/** The seam allowance of every edge with a role, on every piece of every size. */
+const setAllowance = (value: number): void =>
+  editPattern((p) => ({
+    ...p,
+    allowance: value,
+    sizes: Object.fromEntries(
+      Object.entries(p.sizes).map(([size, pieces]) => [
+        size,
+        pieces.map((piece) => ({
+          ...piece,
+          edges: piece.edges.map((e) => (e.id === piece.fold || e.role === 'hem' ? e : { ...e, allowance: value })),
+        })),
+      ]),
+    ),
+  }));
+
+/** The same of one's own pattern, to set. */
+export function OwnFacts({ pattern }: { readonly pattern: Pattern }) {
+  const paper = Object.values(pattern.sizes).every((pieces) => pieces.length === 0);
+  return (
+    <section className="sheet mb-5 grid gap-4 p-4 min-[700px]:grid-cols-3" aria-label="About the pattern">
+      <Text label="Name" value={pattern.name} required onCommit={(name) => editPattern((p) => ({ ...p, name }))} />
+      <Text label="House" value={pattern.house} onCommit={(house) => editPattern((p) => ({ ...p, house }))} />
+      <Text label="Number" value={pattern.number} onCommit={(number) => editPattern((p) => ({ ...p, number }))} />
+      <Choice
+        label="Cloth"
+        value={pattern.fabric.kind}
+        options={[
+          ['woven', 'woven'],
+          ['knit', 'knit'],
+        ]}
+        onChange={(kind) => editPattern((p) => ({ ...p, fabric: { ...p.fabric, kind } }))}
+      />
+      {pattern.fabric.kind === 'knit' && (
+        <label>
+          <span className="mb-1 block text-sm">Stretches by, %</span>
+          <input
+            className="field num w-full"
+            type="number"
+            min={0}
+            max={200}
+            value={Math.round(pattern.fabric.stretch * 100)}
+            onChange={(e) => {
+              const share = Math.min(2, Math.max(0, Number(e.target.value) / 100));
+              if (Number.isFinite(share)) editPattern((p) => ({ ...p, fabric: { ...p.fabric, stretch: share } }));
+            }}
+          />
+        </label>
+      )}
+      <Choice
+        label="Style"
+        value={pattern.style}
+        options={[
+          ['fitted', 'fitted'],
+          ['loose', 'loose'],
+        ]}
+        onChange={(style) => editPattern((p) => ({ ...p, style }))}
+      />
+      <Choice
+        label="Hangs from"
+        value={pattern.garment}
+        options={[
+          ['top', 'the shoulder: size by high bust'],
+          ['bottom', 'the waist: size by hip'],
+        ]}
+        onChange={(garment) => editPattern((p) => ({ ...p, garment }))}
+      />
+      <LengthField
+        label="Draft cup (full less high bust; not a bra size)"
+        value={pattern.draftCup}
+        min={0}
+        max={400}
+        width="w-full"
+        onCommit={(v) => v !== null && editPattern((p) => ({ ...p, draftCup: v }))}
+      />
+      <LengthField
+        label="Drafted for a height of"
+        value={pattern.draftedHeight}
+        optional
+        min={500}
+        max={2500}
+        width="w-full"
+        onCommit={(v) => editPattern((p) => ({ ...p, draftedHeight: v }))}
+      />
+      <LengthField
+        label="Seam allowance (hems keep their own)"
+        value={pattern.allowance}
+        min={0}
+        max={100}
+        width="w-full"
+        onCommit={(v) => v !== null && setAllowance(v)}
+      />
+      {paper && (
+        <Choice
+          label="Most like, for the drawings of the hand sheets"
+          value={likeOf(pattern)}
+          options={SAMPLE_IDS.map((id) => [id, sampleName(id)] as const)}
+          onChange={(like) => editPattern((p) => ({ ...p, like }))}
+        />
+      )}
+      <Cups pattern={pattern} />
+    </section>
+  );
+}
+
+/** The cups it is sold in; none means one cup. */
+function Cups({ pattern }: { readonly pattern: Pattern }) {
+  const [name, setName] = useState('');
+  return (
+    <div className="min-[700px]:col-span-3">
+      <div className="text-sm">Sold in several cups</div>
+      <div className="mt-1 flex flex-wrap items-end gap-3">
+        {pattern.cups.map((c) => (
+          <span key={c.name} className="flex items-end gap-1 border border-line p-2">
+            <LengthField
+              label={`Cup ${c.name}`}
+              value={c.cup}
+              min={0}
+              max={400}
+              width="w-28"
+              onCommit={(v) =>
+                v !== null &&
+                editPattern((p) => ({ ...p, cups: p.cups.map((x) => (x.name === c.name ? { ...x, cup: v } : x)) }))
+              }
+            />
+            <button
+              className="btn"
+              onClick={() => editPattern((p) => ({ ...p, cups: p.cups.filter((x) => x.name !== c.name) }))}
+            >
+              Take out<span className="sr-only"> cup {c.name}</span>
+            </button>
+          </span>
+        ))}
+        <label>
+          <span className="mb-1 block text-sm">Another cup</span>
+          <input className="field w-24" value={name} maxLength={20} onChange={(e) => setName(e.target.value)} />
+        </label>
+        <button
+          className="btn"
+          disabled={name.trim() === '' || pattern.cups.some((c) => c.name === name.trim())}
+          onClick={() => {
+            // Each cup is an inch over the one before it.
+            const most = Math.max(0, ...pattern.cups.map((c) => c.cup));
+            editPattern((p) => ({ ...p, cups: [...p.cups, { name: name.trim(), cup: Math.min(400, most + 25) }] }));
+            setName('');
+          }}
+        >
+          Add it
+        </button>
+      </div>
+    </div>
+  );
+}
+
+function Text({
+  label,
+  value,
+  required,
+  onCommit,
+}: {
+  readonly label: string;
+  readonly value: string;
+  readonly required?: boolean;
+  readonly onCommit: (v: string) => void;
+}) {
+  const [text, setText] = useState<string | null>(null);
+  const wrong = required && text !== null && text.trim() === '';
+  return (
+    <label>
+      <span className="mb-1 block text-sm">{label}</span>
+      <input
+        className="field w-full"
+        maxLength={label === 'Number' ? 40 : 120}
+        value={text ?? value}
+        onChange={(e) => setText(e.target.value)}
+        aria-invalid={wrong === true}
+        onBlur={() => {
+          if (text !== null && !wrong) onCommit(text.trim());
+          setText(null);
+        }}
+      />
+      {wrong && <span className="text-sm text-pencil">Type a name, or the old one stays.</span>}
+    </label>
+  );
+}
+
+function Choice<T extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly (readonly [T, string])[];
+  readonly onChange: (v: T) => void;
+}) {
+  return (
+    <label>
+      <span className="mb-1 block text-sm">{label}</span>
+      <select className="field w-full" value={value} onChange={(e) => onChange(e.target.value as T)}>
+        {options.map(([id, name]) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

@@ -1,0 +1,148 @@
+import { useState } from 'react';
+import { alterationById } from '@ample/core/alterations';
+import type { Draft } from '@ample/core/draft';
+import type { MeasurementKey } from '@ample/core/pattern';
+import { aimsOf, type Solution } from '@ample/core/solve';
+import { TOL } from '@ample/core/units';
+import { MEASUREMENT_WORDS, PARAM_WORDS, sayRefusal, saySolved, sayUnreached, stepName } from '@ample/core/words';
+import { resolvedJob } from '../../store/drafting.ts';
+import { takeAmounts } from '../../store/plan.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { Length, Notice } from '../../ui/parts.tsx';
+import { findAmounts } from '../../workers/client.ts';
+
+/** Steps act on one another: this finds the amounts that bring the chosen differences to nothing together. */
+export function Solver({ draft }: { readonly draft: Draft }) {
+  const units = useUnits();
+  const [busy, setBusy] = useState(false);
+  const [found, setFound] = useState<{ readonly solution: Solution; readonly of: Draft['steps'] } | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [wish, setWish] = useState<readonly MeasurementKey[] | null>(null);
+  const rows = draft.worksheet.filter((r) => r.left !== null);
+  const meant = [...new Set(draft.steps.filter((s) => s.step.on).flatMap((s) => aimsOf(s.step, draft.worksheet)))];
+  const chosen = wish ?? meant;
+  if (rows.length === 0 || draft.steps.length === 0) return null;
+  const nameOf = (id: string): string => {
+    const step = draft.steps.find((s) => s.step.id === id);
+    return step ? stepName(step) : id;
+  };
+  const run = async () => {
+    const job = resolvedJob();
+    if (!job) return;
+    setBusy(true);
+    setTrouble(null);
+    try {
+      const result = await findAmounts({ job, wish: { rows: chosen } });
+      if (result.ok) setFound({ solution: result.value, of: draft.steps });
+      else setTrouble(sayRefusal(result.error, units));
+    } catch (error) {
+      setTrouble(
+        `The amounts could not be found: ${error instanceof Error ? error.message : String(error)}. Nothing was changed.`,
+      );
+    }
+    setBusy(false);
+  };
+  // Amounts found for another plan are not shown beside this one.
+  const solution = found?.of === draft.steps ? found.solution : null;
+  return (
+    <section className="sheet p-3" aria-label="All amounts together">
+      <h2>All amounts together</h2>
+      <p className="text-sm text-quiet">
+        One step changes what another has to do. This finds the amounts with which the differences below vanish
+        together, measured on the altered pieces.
+      </p>
+      <details className="mt-2 border-y border-line">
+        <summary className="min-h-[40px] cursor-pointer py-2">
+          {chosen.length} {chosen.length === 1 ? 'difference' : 'differences'} to solve for
+        </summary>
+        <div className="mb-2 grid grid-cols-2 gap-x-3">
+          {rows.map((r) => (
+            <label key={r.key} className="flex min-h-[36px] items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5 accent-carbon"
+                checked={chosen.includes(r.key)}
+                onChange={(e) => setWish(e.target.checked ? [...chosen, r.key] : chosen.filter((k) => k !== r.key))}
+              />
+              {MEASUREMENT_WORDS[r.key].name}
+            </label>
+          ))}
+        </div>
+      </details>
+      <button className="btn btn-main mt-3" disabled={busy || chosen.length === 0} onClick={() => void run()}>
+        {busy ? 'Measuring…' : 'Find the amounts'}
+      </button>
+      {trouble && (
+        <div className="mt-3">
+          <Notice grade="fault">{trouble}</Notice>
+        </div>
+      )}
+      {solution && (
+        <div className="mt-3" role="status">
+          <p>{saySolved(solution)}</p>
+          <table className="mt-2 w-full">
+            <tbody>
+              {solution.amounts.map((a) => (
+                <tr key={`${a.step} ${a.key}`} className="border-t border-line">
+                  <th scope="row" className="py-1 pr-2 text-left font-normal">
+                    {nameOf(a.step)}
+                    {a.key === 'hip' || a.key === 'waist' ? `, ${PARAM_WORDS[a.key] ?? a.key}` : ''}
+                  </th>
+                  <td className="py-1 text-right whitespace-nowrap">
+                    <span className="text-quiet">
+                      <Length value={a.from} sign /> →{' '}
+                    </span>
+                    <Length value={a.to} sign />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <h3 className="mt-3">Left then</h3>
+          <table className="w-full">
+            <tbody>
+              {solution.rows.map((key) => {
+                const before = solution.before.find((r) => r.key === key)?.left ?? 0;
+                const after = solution.after.find((r) => r.key === key)?.left ?? 0;
+                return (
+                  <tr key={key} className="border-t border-line">
+                    <th scope="row" className="py-1 text-left font-normal">
+                      {MEASUREMENT_WORDS[key].name}
+                    </th>
+                    <td className="py-1 text-right whitespace-nowrap">
+                      <span className="text-quiet">
+                        <Length value={before} sign /> →{' '}
+                      </span>
+                      {Math.abs(after) < TOL.seam ? 'nothing' : <Length value={after} sign />}
+                    </td>
+                  </tr>
+                );
+              })}
+            </tbody>
+          </table>
+          {solution.unreached.length > 0 && (
+            <ul className="mt-2 space-y-2">
+              {solution.unreached.map((u) => (
+                <li key={u.key}>
+                  <Notice grade="look">{sayUnreached(u, units, nameOf)}</Notice>
+                </li>
+              ))}
+            </ul>
+          )}
+          <div className="mt-3 flex gap-2">
+            <button className="btn btn-main" onClick={() => takeAmounts(solution.amounts)}>
+              Take these amounts
+            </button>
+            <button className="btn" onClick={() => setFound(null)}>
+              Leave them
+            </button>
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** Whether a plan has anything to solve for. */
+export const solvable = (draft: Draft): boolean =>
+  draft.steps.some((s) => s.step.on && (alterationById(s.step.alteration)?.amount ?? null) !== null);

@@ -1,0 +1,59 @@
+import { newestFirst } from '@ample/core/fit';
+import type { Wearer } from '@ample/core/formats';
+import type { MeasurementKey } from '@ample/core/pattern';
+import { useJob } from './job.ts';
+
+type Set = Wearer['sets'][number];
+
+const editWearer = (change: (w: Wearer) => Wearer): void =>
+  useJob.setState((s) => (s.wearer ? { wearer: change(s.wearer) } : s));
+const editSet = (id: string, change: (set: Set) => Set): void =>
+  editWearer((w) => ({ ...w, sets: w.sets.map((x) => (x.id === id ? change(x) : x)) }));
+
+/** One reading of a set; null takes it away. A value taken again is no longer carried over. */
+export const setReading = (set: string, key: MeasurementKey, index: 0 | 1, value: number | null): void =>
+  editSet(set, (s) => {
+    const now = [...(s.readings[key] ?? [])];
+    if (value === null) now.splice(index, 1);
+    // The first reading of a carried value replaces all of it: the old one was another day's.
+    else if (s.carried.includes(key)) now.splice(0, now.length, value);
+    else now[Math.min(index, now.length)] = value;
+    const { [key]: _old, ...rest } = s.readings;
+    return {
+      ...s,
+      readings: now.length > 0 ? { ...rest, [key]: now } : rest,
+      carried: s.carried.filter((k) => k !== key),
+    };
+  });
+
+export const setRemark = (set: string, key: MeasurementKey, text: string): void =>
+  editSet(set, (s) => {
+    const { [key]: _old, ...rest } = s.remarks;
+    return { ...s, remarks: text.trim() === '' ? rest : { ...rest, [key]: text.trim() } };
+  });
+
+export const setDate = (set: string, date: string): void => editSet(set, (s) => ({ ...s, date }));
+
+const freshId = (): string => `s-${crypto.randomUUID().slice(0, 8)}`;
+
+/** A new dated set: empty, or with the last values to be taken again one by one. Returns its id. */
+export function addSet(date: string, copy: boolean): string {
+  const id = freshId();
+  editWearer((w) => {
+    const last = newestFirst(w.sets)[0];
+    const readings = copy && last ? last.readings : {};
+    const set: Set = {
+      id,
+      date,
+      readings: readings as Set['readings'],
+      remarks: {},
+      carried: Object.keys(readings) as MeasurementKey[],
+      notes: '',
+    };
+    return { ...w, sets: [...w.sets, set] };
+  });
+  return id;
+}
+
+export const removeSet = (id: string): void =>
+  editWearer((w) => (w.sets.length > 1 ? { ...w, sets: w.sets.filter((s) => s.id !== id) } : w));

@@ -1,0 +1,22 @@
+import type { Garment } from '@ample/core/fit';
+import type { MeasurementKey } from '@ample/core/pattern';
+import { useJob } from './job.ts';
+import { editPattern } from './patterns.ts';
+
+/** The wearer's own ease for a kind of garment; null goes back to the usual. */
+export function setEase(garment: Garment, key: MeasurementKey, value: number | null): void {
+  useJob.setState((s) => {
+    if (!s.wearer) return s;
+    const { [key]: _gone, ...rest } = s.wearer.eases[garment] ?? {};
+    const mine = value === null ? rest : { ...rest, [key]: value };
+    return { wearer: { ...s.wearer, eases: { ...s.wearer.eases, [garment]: mine } } };
+  });
+}
+
+/** What the paper of a size measures flat; null leaves it to the chart. */
+export function setFlat(size: string, key: MeasurementKey, value: number | null): void {
+  editPattern((p) => {
+    const { [key]: _gone, ...rest } = p.flat[size] ?? {};
+    return { ...p, flat: { ...p.flat, [size]: value === null ? rest : { ...rest, [key]: value } } };
+  });
+}
