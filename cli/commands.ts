@@ -16,6 +16,7 @@ import {
   labelChanges,
   printableSheet,
   sayFit,
+  sayPaper,
   sayRefusal,
   sayWhy,
   type Units,
@@ -185,7 +186,7 @@ async function writeFiles(
         changes: labelChanges(d.steps, UNITS),
       },
       original: d.original,
-      notes: [],
+      notes: d.paper ? [sayPaper(d)] : [],
       sheets: d.steps.flatMap((s) => handSheet(s, UNITS) ?? []).map(printableSheet),
       fonts: { text: font(400), bold: font(700) },
     });

@@ -50,5 +50,8 @@ export function asksOf(fitOf: FitsOf, planned: readonly string[], order: WorkOrd
     const d = CATALOGUE.find((x) => x.id === a.alteration);
     return d ? rankOf(phaseOf(d), order) : 0;
   };
-  return out.sort((a, b) => rank(a) - rank(b));
+  const sorted = out.sort((a, b) => rank(a) - rank(b));
+  // A difference is asked for once, by what comes first; what that leaves of it is asked when it is planned.
+  const key = (a: Ask): unknown => a.fit.sum.data['key'];
+  return sorted.filter((a, i) => key(a) === undefined || sorted.findIndex((b) => key(b) === key(a)) === i);
 }

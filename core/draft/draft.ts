@@ -137,7 +137,7 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache): Draft {
     meetings: meetingsOf(steps),
     asks: original.length === 0 ? [] : asksOf(fitOfLeft, planned, job.order ?? 'topDown'),
     usual: usualFor(resolved.wearer.learnt ?? [], body, lanes.left, fitOfLeft, planned),
-    worksheet: worksheetOf(start, lanes.left),
+    worksheet: worksheetOf(start, { lanes, steps }),
     refusal: start.refusal,
   };
 }
@@ -150,7 +150,7 @@ export function replay(
   plan: readonly Step[],
   cache?: DraftCache,
   brief = false,
-): { readonly steps: readonly DraftStep[]; readonly lanes: Lanes } {
+): Replayed {
   let lanes: Lanes = oneLane(sewn);
   const steps: DraftStep[] = [];
   const key = JSON.stringify([body, size, amounts?.chosen, ease, told]);
@@ -166,8 +166,31 @@ export function replay(
   return { steps, lanes };
 }
 
+export interface Replayed {
+  readonly steps: readonly DraftStep[];
+  readonly lanes: Lanes;
+}
+
+/** A bust step that works about the wearer's own bust point puts it where the body has it, whatever the paper grows by. */
+function placedBy(steps: readonly DraftStep[], body: Body): readonly MeasurementKey[] {
+  const known = body.neckPointToBustPoint !== undefined && body.bustSpan !== undefined;
+  const about = steps.some(
+    ({ step, outcome, values }) =>
+      step.on &&
+      outcome.ok &&
+      alterationById(step.alteration)?.family === 'bust' &&
+      values['whose'] !== 'pattern' &&
+      !values['bustPoint'],
+  );
+  return known && about ? ['neckPointToBustPoint', 'bustSpan', 'napeToBustPoint'] : [];
+}
+
 /** The worksheet of a job with its pieces as they are by then. */
-export const worksheetOf = (start: Beginning, after: Lane, only?: readonly MeasurementKey[]): readonly Row[] =>
+export const worksheetOf = (
+  start: Beginning,
+  { lanes, steps }: Replayed,
+  only?: readonly MeasurementKey[],
+): readonly Row[] =>
   start.size === null
     ? []
     : worksheet(
@@ -177,8 +200,9 @@ export const worksheetOf = (start: Beginning, after: Lane, only?: readonly Measu
           pattern: start.pattern,
           size: start.size,
           before: start.sewn,
-          after,
+          after: lanes.left,
           told: start.told,
+          placed: placedBy(steps, start.body),
         },
         only,
       );

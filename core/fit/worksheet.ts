@@ -11,6 +11,7 @@ import {
 import type { Body } from './body.ts';
 import { MEASUREMENT_CATALOGUE, type MeasurementDefinition } from './catalogue.ts';
 import type { Ease } from './ease.ts';
+import { chartHighBust } from './size.ts';
 
 /** Pieces and the seams between them. */
 export interface Sewn {
@@ -53,12 +54,13 @@ export type ToldFlat = Readonly<
 /** With paper only: flat measurements typed for a size, the printed bust, and for the rest chart and usual ease. */
 export function toldFlat(pattern: Pattern, size: string, ease: Ease): ToldFlat {
   const typed = pattern.flat[size] ?? {};
-  const chart = pattern.chart.find((r) => r.size === size)?.body ?? {};
+  const line = pattern.chart.find((r) => r.size === size);
+  const chart = line?.body ?? {};
   const printed = pattern.finished[size]?.bust;
   const out: Partial<Record<MeasurementKey, { value: number; from: Exclude<FlatSource, 'pieces'> }>> = {};
   for (const { key } of MEASUREMENT_CATALOGUE) {
     const flat = typed[key];
-    const row = chart[key];
+    const row = key === 'highBust' && line ? chartHighBust(line, pattern) : chart[key];
     if (flat !== undefined) out[key] = { value: flat, from: 'typed' };
     else if (key === 'fullBust' && printed !== undefined) out[key] = { value: printed, from: 'printed' };
     else if (row !== undefined) out[key] = { value: row + (ease[key] ?? 0), from: 'chart' };
@@ -107,6 +109,8 @@ export interface Compared {
   readonly after: Sewn;
   /** Set with paper only: the pieces are then a draft like it, on which changes are measured but not sizes. */
   readonly told: ToldFlat | null;
+  /** Measurements a step has set to the body's own: the paper is longer there for the fullness, not for the place. */
+  readonly placed: readonly MeasurementKey[];
 }
 
 const valueOf = (on: Sewn, key: MeasurementKey): number | null => flatOf(on, key)?.value ?? null;
@@ -116,10 +120,11 @@ const valueOf = (on: Sewn, key: MeasurementKey): number | null => flatOf(on, key
  * the altered pieces; `only` some of them where the rest is not wanted. Rows of which neither body nor pattern is known are left out.
  */
 export function worksheet(
-  { body, ease, pattern, size, before, after, told }: Compared,
+  { body, ease, pattern, size, before, after, told, placed }: Compared,
   only?: readonly MeasurementKey[],
 ): readonly Row[] {
-  const chart = pattern.chart.find((r) => r.size === size)?.body ?? {};
+  const line = pattern.chart.find((r) => r.size === size);
+  const chart = { ...line?.body, highBust: line && chartHighBust(line, pattern) };
   return MEASUREMENT_CATALOGUE.flatMap((d): readonly Row[] => {
     const { key } = d;
     if (only && !only.includes(key)) return [];
@@ -136,9 +141,10 @@ export function worksheet(
     if (measured === null && flat === null) return [];
     const now = valueOf(after, key);
     // With paper only a step changes the pattern by what it changes on the draft like it.
-    const changed = drafted !== null && now !== null ? now - drafted : 0;
     const wanted = measured === null ? null : measured + given;
     const difference = wanted === null || flat === null ? null : wanted - flat;
+    const byBody = placed.includes(key) && difference !== null;
+    const changed = byBody ? difference : drafted !== null && now !== null ? now - drafted : 0;
     const share = shareOf(d, before.pieces);
     return [
       {

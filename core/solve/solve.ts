@@ -102,7 +102,7 @@ export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solut
   const plan = resolved.job.steps;
   const cache = emptyCache();
   const begun = replay(start, plan, cache, true);
-  const before = worksheetOf(start, begun.lanes.left);
+  const before = worksheetOf(start, begun);
   const quantities = begun.steps.flatMap(({ step, outcome, values, total }): readonly Quantity[] => {
     if (!step.on || !works(outcome) || step.side === 'right') return [];
     if (wish.steps && !wish.steps.includes(step.id)) return [];
@@ -121,13 +121,13 @@ export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solut
   const leftAt = (x: readonly number[], trial: boolean): readonly Row[] | null => {
     // A trial of one amount replays from that step on and leaves the cache of the place it starts from.
     const own: DraftCache = trial ? { steps: [...base.steps] } : base;
-    const { steps, lanes } = replay(start, withAmounts(plan, quantities, x), own, true);
-    const broken = steps.some((s, i) => s.step.on && !works(s.outcome) && works(begun.steps[i]?.outcome));
+    const done = replay(start, withAmounts(plan, quantities, x), own, true);
+    const broken = done.steps.some((s, i) => s.step.on && !works(s.outcome) && works(begun.steps[i]?.outcome));
     return broken
       ? null
       : worksheetOf(
           start,
-          lanes.left,
+          done,
           rows.map((r) => r.key),
         );
   };
@@ -168,7 +168,7 @@ export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solut
   // Paper is not cut finer than a tenth of a millimetre.
   const x = found.x.map(tenth);
   const last = replay(start, withAmounts(plan, quantities, x), base, true);
-  const after = worksheetOf(start, last.lanes.left);
+  const after = worksheetOf(start, last);
   return ok({
     amounts: quantities.map((q, i) => ({ step: q.step, key: q.key, from: q.from, to: x[i] ?? q.from })),
     before,

@@ -102,8 +102,11 @@ export const saySolved = ({ amounts, unreached, before, after, rows: chosen }: S
   const open = (rows: readonly Row[]): number =>
     rows.filter((r) => chosen.includes(r.key) && r.left !== null && Math.abs(r.left) >= 0.5).length;
   const changed = amounts.filter((a) => Math.abs(a.to - a.from) >= 0.05).length;
-  const steps = `${changed} ${changed === 1 ? 'amount' : 'amounts'} changed`;
-  return `${steps}: of ${open(before)} differences ${open(after)} ${open(after) === 1 ? 'is' : 'are'} left${unreached.length === 0 ? '' : ', for the reasons below'}.`;
+  const [was, is] = [open(before), open(after)];
+  const count = (n: number): string => (n === 1 ? 'one difference was' : `${n || 'no'} differences were`);
+  const left = is === 0 ? 'none is left' : is === 1 ? 'one is left' : `${is} are left`;
+  const reasons = unreached.length === 0 ? '' : ', for the reasons below';
+  return `${changed} ${changed === 1 ? 'amount' : 'amounts'} changed: ${count(was)} open, ${left}${reasons}.`;
 };
 
 /** Why an alteration of earlier jobs is proposed, and what to mind. */

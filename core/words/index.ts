@@ -11,3 +11,4 @@ export * from './slip.ts';
 export * from './steps.ts';
 export * from './speak.ts';
 export * from './compare.ts';
+export * from './paper.ts';

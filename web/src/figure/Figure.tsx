@@ -109,6 +109,33 @@ export function Figure({ of, height = 'h-[340px]' }: { readonly of: MeasurementK
   );
 }
 
+/** Numbers beside their tapes, none over another: at the first place along the path that is free. */
+function numbered<T extends { readonly d: string }>(tapes: readonly T[]): readonly (T & { x: number; y: number })[] {
+  const taken: { x: number; y: number }[] = [];
+  const free = (p: { x: number; y: number }): boolean =>
+    taken.every((q) => Math.abs(q.x - p.x) > 17 || Math.abs(q.y - p.y) > 13);
+  return tapes.map((t) => {
+    const numbers = [...t.d.matchAll(/-?[\d.]+/g)].map((m) => Number(m[0]));
+    // An H or V names one coordinate only: such paths are read from their first point.
+    const pairs = /[HV]/.test(t.d) ? numbers.slice(0, 2) : numbers;
+    const along = pairs.flatMap((x, i) =>
+      i % 2 === 0 && pairs[i + 1] !== undefined ? [{ x, y: pairs[i + 1] ?? 0 }] : [],
+    );
+    const around = along.flatMap((p) => [
+      { x: p.x - 9, y: p.y - 2 },
+      { x: p.x + 11, y: p.y - 2 },
+      { x: p.x - 9, y: p.y + 12 },
+      { x: p.x + 11, y: p.y + 12 },
+      { x: p.x, y: p.y - 16 },
+      { x: p.x + 26, y: p.y - 6 },
+      { x: p.x + 42, y: p.y - 8 },
+    ]);
+    const at = around.find(free) ?? around[0] ?? { x: 0, y: 0 };
+    taken.push(at);
+    return { ...t, ...at };
+  });
+}
+
 /** A view with every tape that is laid on it, numbered: for the printed sheet. */
 export function NumberedFigure({ view, keys }: { readonly view: View; readonly keys: readonly MeasurementKey[] }) {
   const here = keys.flatMap((key, i) => {
@@ -117,15 +144,24 @@ export function NumberedFigure({ view, keys }: { readonly view: View; readonly k
   });
   if (here.length === 0) return null;
   return (
-    <figure className="m-0 w-[46mm]">
+    <figure className="m-0 w-[43mm]">
       <svg viewBox="0 0 200 420" className="block w-full" role="img" aria-label={`Figure ${VIEW_WORDS[view]}`}>
         <Outline view={view} />
-        {here.map((t) => {
-          const [x = 0, y = 0] = (/^M([\d.]+) ([\d.]+)/.exec(t.d) ?? []).slice(1).map(Number);
+        {numbered(here).map((t) => {
+          const { x, y } = t;
           return (
             <g key={t.key}>
               <path d={t.d} fill="none" stroke="#C2352B" strokeWidth="1.6" />
-              <text x={x - 3} y={y - 3} fontSize="13" textAnchor="end" fill="#1E2A38">
+              <text
+                x={x}
+                y={y}
+                fontSize="13"
+                textAnchor="middle"
+                fill="#1E2A38"
+                stroke="#fff"
+                strokeWidth="3"
+                paintOrder="stroke"
+              >
                 {t.n}
               </text>
             </g>

@@ -5,6 +5,7 @@ import { ALTERATION_WORDS, DART_WORDS, SCHOOL_WORDS, sayFinding, sayRefusal, ste
 import { setOwnTotal, editStep, useJob } from '../store/job.ts';
 import { ParamField } from './ParamField.tsx';
 import { useUnits } from '../store/prefs.ts';
+import { PaperNote } from '../ui/PaperNote.tsx';
 import { AmountSum } from '../ui/AmountSum.tsx';
 import { FindingFix } from '../ui/FindingFix.tsx';
 import { FitSum } from '../ui/FitSum.tsx';
@@ -41,6 +42,7 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
   const counted = definition?.amount === 'total';
   return (
     <aside className="shrink-0 border-l border-line p-3 min-[1000px]:overflow-auto" aria-label="Workings">
+      <PaperNote draft={draft} />
       {!outcome.ok && step.on && (
         <div className="mb-3">
           <Notice grade="fault">{sayRefusal(outcome.error, units)}</Notice>

@@ -7,15 +7,18 @@ export function Length({
   value,
   sign,
   both,
+  bare,
   className,
 }: {
   readonly value: number;
   readonly sign?: boolean;
   readonly both?: boolean;
+  /** Without the unit, where the table says it. */
+  readonly bare?: boolean;
   readonly className?: string;
 }) {
   const { unit, fraction } = useUnits();
-  const text = formatLength(value, unit, { fraction, sign: sign === true });
+  const text = formatLength(value, unit, { fraction, sign: sign === true, bare: bare === true });
   const other = formatLength(value, unit === 'cm' ? 'in' : 'cm', { fraction, sign: sign === true });
   return (
     <span className={`num whitespace-nowrap ${className ?? ''}`}>

@@ -138,7 +138,7 @@ export function Body() {
           <div className="sheet p-4">
             <h2>{words.name}</h2>
             <p className="mt-1 mb-2 min-h-[66px]">{words.how}</p>
-            <Figure of={focused} height="h-[300px]" />
+            <Figure of={focused} height="h-[250px]" />
             <Remark key={`${set.id} ${focused}`} set={set} of={focused} />
             {history.length > 1 && (
               <Suspense fallback={<div className="h-[170px]" />}>

@@ -37,7 +37,7 @@ export function MeasuringSheet() {
           before reading. Take each twice; where they differ by more than {unit === 'cm' ? '1 cm' : '3/8 in'}, take a
           third.
         </p>
-        <div className="my-3 flex flex-wrap justify-around gap-3">
+        <div className="my-3 flex justify-between gap-1">
           {(['front', 'back', 'side', 'seated'] as const).map((view) => (
             <NumberedFigure key={view} view={view} keys={order} />
           ))}

@@ -5,6 +5,7 @@ import { TOL } from '@ample/core/units';
 import { MEASUREMENT_WORDS, ROLE_WORDS, sayFinding } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { PaperNote } from '../../ui/PaperNote.tsx';
 import { FindingFix } from '../../ui/FindingFix.tsx';
 import { Length, Notice, Station } from '../../ui/parts.tsx';
 import { PieceMarks } from './PieceMarks.tsx';
@@ -83,6 +84,7 @@ export function Check() {
           )}
         </div>
         <section aria-label="Findings" className="space-y-2">
+          <PaperNote draft={draft} />
           <h2>Findings</h2>
           {findings.length === 0 && (
             <Notice grade="note">Nothing to mend. Every seam matches and every corner is true.</Notice>

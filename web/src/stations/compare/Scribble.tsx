@@ -17,7 +17,7 @@ interface Note {
 
 /** Heights of the writing, in the units of the drawing, for a picture so many of them wide. */
 const WIDTH = 400;
-const TEXT = 15.5;
+const TEXT = 16.5;
 const ROW = 34;
 const GAP = 14;
 const LABEL = 150;

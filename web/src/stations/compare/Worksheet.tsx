@@ -5,6 +5,7 @@ import { TOL } from '@ample/core/units';
 import { FLAT_WORDS, MEASUREMENT_WORDS, sayShare } from '@ample/core/words';
 import { setEase, setFlat } from '../../store/compare.ts';
 import { useJob } from '../../store/job.ts';
+import { useUnits } from '../../store/prefs.ts';
 import { LengthField } from '../../ui/LengthField.tsx';
 import { Length } from '../../ui/parts.tsx';
 
@@ -34,13 +35,14 @@ interface Props {
 }
 
 export function Worksheet({ rows, paper, size, pattern, focused, onFocus }: Props) {
+  const { unit } = useUnits();
   return (
     <div className="overflow-x-auto">
       <table className="workings w-full" onKeyDown={goDown}>
         <caption className="sr-only">Body, ease, wanted, pattern, difference and each piece’s share</caption>
         <thead>
           <tr className="border-b border-ink text-right text-sm">
-            <th className="px-3 py-2 text-left font-normal">Measurement</th>
+            <th className="px-3 py-2 text-left font-normal">Measurement, {unit}</th>
             <th className="px-2 py-2 font-normal">Body</th>
             <th className="px-2 py-2 text-left font-normal">+ Ease</th>
             <th className="px-2 py-2 font-normal">= Wanted</th>
@@ -97,7 +99,7 @@ function Line({
         </button>
       </th>
       <td className="px-2">
-        {row.body !== null ? <Length value={row.body} /> : <span className="text-quiet">not measured</span>}
+        {row.body !== null ? <Length bare value={row.body} /> : <span className="text-quiet">not measured</span>}
       </td>
       <td className="px-2 text-left">
         {eased ? (
@@ -109,13 +111,13 @@ function Line({
               optional
               min={-400}
               max={800}
-              width="w-[104px]"
+              width="w-[94px]"
               value={row.ease}
               onCommit={(v) => setEase(garment, key, v)}
             />
             {own !== undefined && definition && (
               <button className="text-sm underline" onClick={() => setEase(garment, key, null)}>
-                usual <Length value={usualEase(pattern, definition)} />
+                usual <Length bare value={usualEase(pattern, definition)} />
               </button>
             )}
           </>
@@ -123,7 +125,7 @@ function Line({
           <span className="text-quiet">–</span>
         )}
       </td>
-      <td className="px-2">{row.wanted !== null && <Length value={row.wanted} />}</td>
+      <td className="px-2">{row.wanted !== null && <Length bare value={row.wanted} />}</td>
       <td className={`px-2 ${paper ? 'text-left' : ''}`}>
         {paper ? (
           <>
@@ -133,37 +135,40 @@ function Line({
               optional
               min={1}
               max={4000}
-              width="w-[112px]"
+              width="w-[104px]"
               value={row.from === 'typed' ? row.pattern : null}
               onCommit={(v) => setFlat(size, key, v)}
             />
             {row.from !== 'typed' && row.pattern !== null && (
-              <span className="text-sm text-quiet">
-                <Length value={row.pattern} /> {row.from && FLAT_WORDS[row.from]}
+              <span className="block text-sm whitespace-nowrap text-quiet">
+                <Length bare value={row.pattern} />{' '}
+                {row.from === 'chart' ? 'by chart' : row.from && FLAT_WORDS[row.from]}
               </span>
             )}
           </>
         ) : row.pattern !== null ? (
           <>
-            <Length value={row.pattern} />
-            {row.from !== 'pieces' && row.from && <div className="text-sm text-quiet">{FLAT_WORDS[row.from]}</div>}
+            <Length bare value={row.pattern} />
+            {row.from !== 'pieces' && row.from && (
+              <div className="text-sm whitespace-nowrap text-quiet">{FLAT_WORDS[row.from]}</div>
+            )}
           </>
         ) : (
           <span className="text-quiet">not on these pieces</span>
         )}
       </td>
-      <td className="px-2 font-bold">{row.difference !== null && <Length value={row.difference} sign />}</td>
-      <td className="px-2" title={sayShare(row.share)}>
+      <td className="px-2 font-bold">{row.difference !== null && <Length bare value={row.difference} sign />}</td>
+      <td className="px-2 whitespace-nowrap" title={sayShare(row.share)}>
         {row.each !== null && row.share.parts !== 1 && (
           <>
             <span className="text-sm text-quiet">÷ {row.share.parts} </span>
-            <Length value={row.each} sign />
+            <Length bare value={row.each} sign />
           </>
         )}
       </td>
       <td className="px-3">
         {row.left !== null && row.difference !== null && (
-          <>{Math.abs(row.left) < TOL.seam ? 'nothing' : <Length value={row.left} sign />}</>
+          <>{Math.abs(row.left) < TOL.seam ? 'nothing' : <Length bare value={row.left} sign />}</>
         )}
       </td>
     </tr>

@@ -66,7 +66,7 @@ export function ChartEditor({
     () => [
       column.display({
         id: 'size',
-        header: 'Size',
+        header: `Size, ${units.unit}`,
         cell: ({ row }) => <SizeName name={row.original.size} current={row.original.size === size} own={own} />,
       }),
       ...keys.map((key) =>
@@ -81,7 +81,7 @@ export function ChartEditor({
         header: 'Finished bust',
         cell: ({ row }) => {
           const value = pattern.finished[row.original.size]?.bust ?? null;
-          if (!own) return value !== null && <Length value={value} />;
+          if (!own) return value !== null && <Length bare value={value} />;
           return (
             <LengthField
               label={`Finished bust, size ${row.original.size}`}
@@ -97,7 +97,7 @@ export function ChartEditor({
     ],
     // The columns follow what is in the chart.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [pattern, size, own, keys.join()],
+    [pattern, size, own, units.unit, keys.join()],
   );
   const table = useTable({ features, columns, data: pattern.chart as ChartRow[] });
   return (
@@ -207,7 +207,7 @@ function SizeName({ name, current, own }: { readonly name: string; readonly curr
     return (
       <span className={`num whitespace-nowrap ${current ? 'font-bold' : ''}`}>
         {name}
-        {current && <span className="ml-2 font-sans text-sm font-normal">this job</span>}
+        {current && <span className="sr-only"> this job</span>}
       </span>
     );
   return (
@@ -245,10 +245,10 @@ function Cell({
   const value = row.body[measure] ?? null;
   const derived = measure === 'highBust' ? derivedHighBust(row, pattern) : null;
   if (!own) {
-    if (value !== null) return <Length value={value} />;
+    if (value !== null) return <Length bare value={value} />;
     return derived === null ? null : (
       <span className="italic">
-        <Length value={derived} /> derived
+        <Length bare value={derived} /> derived
       </span>
     );
   }
@@ -264,7 +264,7 @@ function Cell({
       />
       {value === null && derived !== null && (
         <span className="text-sm italic">
-          <Length value={derived} /> derived
+          <Length bare value={derived} /> derived
         </span>
       )}
     </>

@@ -64,8 +64,10 @@ function Paper({ step, index }: { readonly step: DraftStep; readonly index: numb
         <GripVertical size={20} aria-hidden="true" />
       </button>
       <span className="num">{index + 1}</span>
-      <span className={`min-w-0 flex-1 ${step.step.on ? '' : 'text-quiet line-through'}`}>{stepName(step)}</span>
-      <span className="num text-sm whitespace-nowrap">{stepAmount(step, units).split(' over ')[0]}</span>
+      <span className="min-w-0 flex-1">
+        <span className={`block ${step.step.on ? '' : 'text-quiet line-through'}`}>{stepName(step)}</span>
+        <span className="num block text-sm">{stepAmount(step, units)}</span>
+      </span>
     </li>
   );
 }

@@ -2,7 +2,7 @@ import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { pageMap, PAPERS, pathData, writeSvg, type PageMap, type PaperId } from '@ample/core/formats';
-import { handSheet, labelChanges, printableSheet, sayRefusal } from '@ample/core/words';
+import { handSheet, labelChanges, printableSheet, sayPaper, sayRefusal } from '@ample/core/words';
 import textFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff?url';
 import boldFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff?url';
 import { today } from '../../app/time.ts';
@@ -10,6 +10,7 @@ import { useDraft } from '../../store/draft.ts';
 import { download, exportWork, fileName } from '../../store/export.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
+import { PaperNote } from '../../ui/PaperNote.tsx';
 import { Notice, Station } from '../../ui/parts.tsx';
 import { makePdf } from '../../workers/client.ts';
 
@@ -22,7 +23,12 @@ export function Print() {
   const { job } = useParams();
   const [left, setLeft] = useState<readonly string[]>([]);
   const [state, setState] = useState<'idle' | 'busy' | { readonly failed: string }>('idle');
-  const pieces = useMemo(() => (draft?.pieces ?? []).filter((p) => !left.includes(p.id)), [draft, left]);
+  const onPaper = draft !== null && draft.paper !== null;
+  const pieces = useMemo(
+    // Pieces like one's own are no pattern: with paper only, sheets alone are printed.
+    () => (draft?.paper === null ? draft.pieces.filter((p) => !left.includes(p.id)) : []),
+    [draft, left],
+  );
   const map = useMemo(() => pageMap(pieces, paper), [pieces, paper]);
   if (!draft || !pattern || !wearer) return <Station title="Print">Laying out the pages…</Station>;
   const name = fileName(`${wearer.name} ${pattern.name} ${draft.size ?? ''}`);
@@ -31,7 +37,7 @@ export function Print() {
     try {
       const bytes = await makePdf({
         pieces,
-        original: withOriginal ? draft.original : [],
+        original: withOriginal && !onPaper ? draft.original : [],
         paper,
         label: {
           wearer: wearer.name,
@@ -40,8 +46,8 @@ export function Print() {
           date: today(),
           changes: labelChanges(draft.steps, units),
         },
-        notes: [],
-        sheets: withSheet ? draft.steps.flatMap((s) => handSheet(s, units) ?? []).map(printableSheet) : [],
+        notes: onPaper ? [sayPaper(draft)] : [],
+        sheets: withSheet || onPaper ? draft.steps.flatMap((s) => handSheet(s, units) ?? []).map(printableSheet) : [],
         fonts: { text: textFont, bold: boldFont },
       });
       download(`${name}.pdf`, bytes as BlobPart, 'application/pdf');
@@ -81,7 +87,15 @@ export function Print() {
               </label>
             ))}
           </fieldset>
-          <fieldset className="sheet p-4">
+          {onPaper && (
+            <div>
+              <PaperNote draft={draft} />
+              <Link className="underline" to={`/job/${job}/sheet`}>
+                Read the hand sheets
+              </Link>
+            </div>
+          )}
+          <fieldset className="sheet p-4" hidden={onPaper}>
             <legend className="bg-page px-1 text-sm">Pieces</legend>
             {draft.pieces.map((p) => (
               <label key={p.id} className="flex min-h-[40px] items-center gap-2">
@@ -121,16 +135,19 @@ export function Print() {
           <div className="flex flex-col items-start gap-2">
             <button
               className="btn btn-main"
-              disabled={pieces.length === 0 || state === 'busy'}
+              disabled={(onPaper ? draft.steps.length === 0 : pieces.length === 0) || state === 'busy'}
               onClick={() => void pdf()}
             >
               <Download size={20} aria-hidden="true" />
               {state === 'busy'
                 ? 'Making the pages…'
-                : `PDF, ${map.pageCount} pages${withSheet && draft.steps.length > 0 ? ' and hand sheet' : ''}`}
+                : onPaper
+                  ? 'PDF, hand sheets'
+                  : `PDF, ${map.pageCount} pages${withSheet && draft.steps.length > 0 ? ' and hand sheet' : ''}`}
             </button>
             <button
               className="btn"
+              hidden={onPaper}
               disabled={pieces.length === 0}
               onClick={() =>
                 download(
@@ -150,9 +167,9 @@ export function Print() {
             </button>
           </div>
           {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
-          {pieces.length === 0 && <Notice grade="look">Choose at least one piece.</Notice>}
+          {pieces.length === 0 && !onPaper && <Notice grade="look">Choose at least one piece.</Notice>}
         </div>
-        <figure className="sheet m-0 p-4">
+        <figure className="sheet m-0 p-4" hidden={onPaper}>
           <figcaption className="mb-2">
             <span className="num">{map.tiles.length}</span> pages to join, {map.rows} rows of {map.columns}, and a first
             page with this map and the test squares

@@ -3,6 +3,7 @@ import { handSheet, type HandSheet } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { DiagramView } from '../../ui/DiagramView.tsx';
+import { PaperNote } from '../../ui/PaperNote.tsx';
 import { Station } from '../../ui/parts.tsx';
 
 /** The plan as one does it by hand: numbered steps with small drawings, straight from the programs that were run. */
@@ -18,6 +19,7 @@ export function Sheet() {
       lead="The same steps to do with pencil, paper and tape. Trace the piece first; close the blade of a cutter when you put it down; low heat where paper is pressed."
       wide
     >
+      <PaperNote draft={draft} />
       {sheets.length === 0 && <p>Nothing on the plan can be carried out yet.</p>}
       {sheets.map((sheet, i) => (
         <SheetView key={i} sheet={sheet} />

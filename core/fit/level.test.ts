@@ -1,0 +1,136 @@
+import { describe, expect, it } from 'vitest';
+import { samplePattern } from '../drafting/index.ts';
+import type { Pattern } from '../pattern/index.ts';
+import { expectOk } from '../units/index.ts';
+import {
+  bustAmounts,
+  changesBetween,
+  checkAge,
+  cupChoice,
+  historyOf,
+  inCup,
+  levelSizes,
+  mayLeaveBust,
+  methodFor,
+  startingSize,
+  type MeasurementSet,
+} from './index.ts';
+
+const dress = samplePattern('causeway');
+const bare: Pattern = { ...dress, sizes: {}, finished: {} };
+const inCups: Pattern = {
+  ...bare,
+  chart: bare.chart.map((r) => ({ size: r.size, body: { fullBust: r.body.fullBust ?? 0 } })),
+  cups: [
+    { name: 'A', cup: 25 },
+    { name: 'B', cup: 50 },
+    { name: 'D', cup: 100 },
+  ],
+};
+
+describe('waist and hip by themselves', () => {
+  it('take the larger between two sizes, and say what the smaller would lack', () => {
+    expect(levelSizes({ waist: 751, hip: 1025 }, dress)).toEqual([
+      { key: 'waist', body: 751, size: '5', chart: 780, smaller: { size: '4', by: 11 }, beyond: null },
+      { key: 'hip', body: 1025, size: '5', chart: 1030, smaller: { size: '4', by: 35 }, beyond: null },
+    ]);
+  });
+  it('stay with a size the body hardly exceeds, and with the last beyond the chart', () => {
+    expect(levelSizes({ waist: 742 }, dress)[0]).toMatchObject({ size: '4', beyond: 2 });
+    expect(levelSizes({ hip: 1300 }, dress)[0]).toMatchObject({ size: '8', beyond: 125 });
+    expect(levelSizes({}, dress)).toEqual([]);
+  });
+});
+
+describe('a pattern that hangs from the waist', () => {
+  const skirt: Pattern = { ...bare, garment: 'bottom' };
+  it('is chosen by the hip, the larger on a tie, whatever was asked for', () => {
+    expect(methodFor(skirt, 'highBust')).toBe('hip');
+    expect(methodFor(dress, 'hip')).toBe('highBust');
+    expect(expectOk(startingSize({ hip: 1010 }, { ...skirt, style: 'loose' }, 'hip'), 'size').chosen.size).toBe('5');
+    expect(startingSize({ waist: 700 }, skirt, 'hip')).toMatchObject({ error: { code: 'size-needs-hip' } });
+  });
+});
+
+describe('several cups', () => {
+  it('takes the nearest by full less high bust; beyond the largest, the largest and the rest as an adjustment', () => {
+    expect(cupChoice({ highBust: 870, fullBust: 960 }, inCups)).toMatchObject({
+      chosen: { name: 'D' },
+      rest: -10,
+      beyond: false,
+    });
+    expect(cupChoice({ highBust: 870, fullBust: 1000 }, inCups)).toMatchObject({
+      chosen: { name: 'D' },
+      rest: 30,
+      beyond: true,
+    });
+    expect(cupChoice({ highBust: 870, fullBust: 900 }, inCups)).toMatchObject({ chosen: { name: 'A' }, rest: 5 });
+    expect(cupChoice({ highBust: 870 }, inCups)).toBeNull();
+    expect(cupChoice({ highBust: 870, fullBust: 900 }, dress)).toBeNull();
+  });
+  it('reads the chart for the cup taken: the high bust stays, the bust grows by the cup', () => {
+    const d = inCup(inCups, 'D');
+    expect(d.chart[3]?.body).toMatchObject({ highBust: 870, fullBust: 970 });
+    expect(d.draftCup).toBe(100);
+    expect(inCup(inCups, 'D')).toBe(d);
+    expect(inCup(inCups, null)).toBe(inCups);
+    // 130 of difference less a cup of 100: the rest.
+    expect(bustAmounts({ highBust: 870, fullBust: 1000 }, d, '4').all.find((a) => a.school === 'cup')?.total).toBe(30);
+  });
+  it('takes the pieces of the cup where it has its own', () => {
+    const own = { ...dress, cups: [{ name: 'B', cup: 50 }], sizes: { ...dress.sizes, '4 B': dress.sizes['5'] ?? [] } };
+    expect(inCup(own, 'B').sizes['4']).toBe(dress.sizes['5']);
+    expect(inCup(own, 'B').sizes['5']).toBe(dress.sizes['5']);
+  });
+});
+
+describe('leaving the bust alone', () => {
+  const say = (fullBust: number, pattern = dress) => {
+    const body = { highBust: 870, fullBust };
+    return mayLeaveBust(bustAmounts(body, pattern, '4'), body, pattern);
+  };
+  it('is proposed with its reason, and not where the bust is worth altering', () => {
+    expect(say(925)).toMatchObject({ code: 'bust.none.ease', data: { body: 925 } });
+    expect(say(925)?.data['ease']).toBeCloseTo(45, 0);
+    expect(say(925, bare)?.code).toBe('bust.none.chart');
+    expect(say(940)).toBeNull();
+    expect(say(940, { ...dress, style: 'loose' })?.code).toBe('bust.optional.loose');
+    expect(say(990)).toBeNull();
+    expect(mayLeaveBust(null, {}, dress)).toBeNull();
+  });
+});
+
+describe('sets over time', () => {
+  const set = (
+    date: string,
+    readings: MeasurementSet['readings'],
+    carried: MeasurementSet['carried'] = [],
+  ): MeasurementSet => ({
+    id: date,
+    date,
+    readings,
+    notes: '',
+    carried: carried ?? [],
+  });
+  const sets = [
+    set('2025-10-01', { waist: [700], hip: [950] }),
+    set('2026-04-01', { waist: [706, 710], hip: [975] }),
+    set('2026-05-01', { waist: [730], hip: [975] }, ['hip']),
+  ];
+  it('asks again after half a year, where a value moved by more than 2 cm, and where one was only carried over', () => {
+    expect(checkAge(sets, '2026-12-01').map((p) => [p.code, p.key])).toEqual([
+      ['set-old', 'waist'],
+      ['value-moved', 'waist'],
+      ['value-carried', 'hip'],
+    ]);
+    expect(checkAge(sets.slice(0, 2), '2026-05-01').map((p) => p.code)).toEqual(['value-moved']);
+    expect(checkAge([], '2026-05-01')).toEqual([]);
+  });
+  it('tells what changed, and the history without what was carried', () => {
+    expect(changesBetween({ waist: 700, hip: 950 }, { waist: 708, neck: 360, hip: 950 })).toEqual([
+      { key: 'waist', before: 700, now: 708, by: 8 },
+    ]);
+    expect(historyOf(sets, 'waist').map((h) => h.value)).toEqual([700, 708, 730]);
+    expect(historyOf(sets, 'hip').map((h) => h.date)).toEqual(['2025-10-01', '2026-04-01']);
+  });
+});

@@ -1,0 +1,204 @@
+import { describe, expect, it } from 'vitest';
+import { samplePattern } from '../drafting/index.ts';
+import type { MeasurementKey, Pattern } from '../pattern/index.ts';
+import { block } from '../testing/block.ts';
+import {
+  easeFor,
+  effectsOf,
+  MEASUREMENT_CATALOGUE,
+  neededFor,
+  shareOf,
+  toldFlat,
+  usualEase,
+  worksheet,
+  type Body,
+  type Row,
+} from './index.ts';
+
+const dress = samplePattern('causeway', ['4', '5']);
+const skerry = samplePattern('skerry-armhole', ['4']);
+const definition = (key: MeasurementKey) => MEASUREMENT_CATALOGUE.find((d) => d.key === key)!;
+const sewn = (pattern: Pattern, size = '4') => ({ pieces: pattern.sizes[size] ?? [], seams: pattern.seams });
+const rowsOf = (body: Body, pattern = dress, after = sewn(pattern), own = {}): Readonly<Record<string, Row>> =>
+  Object.fromEntries(
+    worksheet({
+      body,
+      ease: easeFor(pattern, own),
+      pattern,
+      size: '4',
+      before: sewn(pattern),
+      after,
+      told: null,
+      placed: [],
+    }).map((r) => [r.key, r]),
+  );
+
+describe('the worksheet', () => {
+  // Size 4 is drafted for 740 + 30 at the waist, 990 + 50 at the hip, a shoulder of 122, 404 down the back.
+  it.each([
+    ['waist', 760, { ease: 30, wanted: 790, pattern: 770, difference: 20, each: 5 }],
+    ['hip', 1020, { ease: 50, wanted: 1070, pattern: 1040, difference: 30, each: 7.5 }],
+    ['shoulder', 113, { ease: 0, wanted: 113, pattern: 122, difference: -9, each: -9 }],
+    ['napeToWaist', 390, { ease: 0, wanted: 390, pattern: 404, difference: -14, each: -14 }],
+    ['crossBack', 355, { ease: 20, wanted: 375, pattern: 367, difference: 8, each: 4 }],
+    ['upperArm', 304, { ease: 50, wanted: 354, pattern: 344, difference: 10, each: 10 }],
+    ['sideWaist', 200, { ease: 0, wanted: 200, pattern: 196, difference: 4, each: 4 }],
+    ['bustSpan', 190, { ease: 0, wanted: 190, pattern: 186, difference: 4, each: 2 }],
+    ['neckPointToBustPoint', 270, { ease: 0, wanted: 270, pattern: 260, difference: 10, each: 10 }],
+  ] as const)('%s: body + ease − pattern, and each piece’s share', (key, body, sum) => {
+    const row = rowsOf({ [key]: body })[key]!;
+    expect(row.from).toBe('pieces');
+    for (const [name, value] of Object.entries(sum)) expect(row[name as keyof Row], name).toBeCloseTo(value, 0);
+  });
+
+  it('measures a hand-drawn block on its seam lines, darts folded shut', () => {
+    const b = block();
+    const row = worksheet({
+      body: {},
+      ease: {},
+      pattern: { ...dress, chart: [{ size: '4', body: {} }] },
+      size: '4',
+      before: b,
+      after: b,
+      told: null,
+      placed: [],
+    });
+    const flat = Object.fromEntries(row.map((r) => [r.key, r.pattern]));
+    // Half width 200 everywhere below the underarm: 4 · 200. Shoulder level and 100 long. Notches 80 down, at x = 160.
+    expect(flat).toMatchObject({
+      waist: 800,
+      fullBust: 800,
+      shoulder: 100,
+      shoulderSlope: 0,
+      crossBack: 320,
+      sideWaist: 200,
+    });
+    // The back neck lies at 20, the front's at 60, the underarm at 160, the waist at 360.
+    expect(flat).toMatchObject({ napeToWaist: 340, frontWaistLength: 300, napeToUnderarm: 140 });
+    expect(flat['armhole']).toBeCloseTo(2 * (120 + Math.hypot(40, 40)), 6);
+    expect(flat['neck']).toBeCloseTo(2 * (Math.hypot(60, 60) + Math.hypot(60, 20)), 6);
+  });
+
+  it('compares body with body where the pieces do not show it, without ease', () => {
+    const row = rowsOf({ highBust: 873 })['highBust']!;
+    expect(row).toMatchObject({ from: 'chart', pattern: 870, ease: 0, difference: 3 });
+    expect(rowsOf({ height: 1700 })['height']).toMatchObject({ from: 'chart', pattern: 1660, difference: 40 });
+  });
+
+  it('leaves out what neither body nor pattern knows, and keeps what one of them does', () => {
+    const rows = rowsOf({ wrist: 160 });
+    expect(rows['thigh']).toBeUndefined();
+    expect(rows['waist']).toMatchObject({ body: null, difference: null, left: null });
+  });
+
+  it('tells what is left on the altered pieces, so that nothing is added twice', () => {
+    const row = rowsOf({ waist: 760 }, dress, sewn(dress, '5'))['waist']!;
+    // Size 5 has 810 at the waist: 20 were wanted, 40 were given.
+    expect(row.after).toBeCloseTo(810, 0);
+    expect(row.left).toBeCloseTo(-20, 0);
+    const told = effectsOf(sewn(dress), sewn(dress, '5'), ['waist', 'shoulder', 'thigh'], 1);
+    expect(told.map((e) => [e.key, Math.round(e.by)])).toEqual([
+      ['waist', 40],
+      ['shoulder', 2],
+    ]);
+  });
+
+  it.each([
+    ['waist', 4, 'sides'],
+    ['fullBust', 4, 'bust'],
+    ['crossBack', 2, 'halves'],
+    ['armhole', 2, 'armholes'],
+    ['shoulder', 1, 'whole'],
+    ['upperArm', 1, 'whole'],
+  ] as const)('shares %s by %i', (key, parts, why) => {
+    expect(shareOf(definition(key), sewn(dress).pieces)).toEqual({ parts, why });
+  });
+
+  it('spreads a width over every seam of a draft in panels: 2 · (1 + 2 + 2 + 1) edges', () => {
+    expect(shareOf(definition('waist'), sewn(skerry).pieces)).toEqual({ parts: 12, why: 'seams' });
+    expect(rowsOf({ waist: 776 }, skerry)['waist']?.each).toBeCloseTo(36 / 12, 0);
+  });
+});
+
+describe('ease', () => {
+  const as = (over: Partial<Pattern>) => ({ ...dress, bustEase: null, ...over });
+  it.each([
+    ['fullBust', {}, 50],
+    ['waist', {}, 30],
+    ['crossBack', {}, 20],
+    ['shoulder', {}, 0],
+    ['waist', { style: 'loose' }, 100],
+    ['fullBust', { style: 'loose', bustEase: 110 }, 110],
+    ['fullBust', { fabric: { kind: 'knit', stretch: 0.4 } }, 0],
+    ['waist', { fabric: { kind: 'knit', stretch: 0.4 }, bustEase: -30 }, -30],
+    ['crossBack', { fabric: { kind: 'knit', stretch: 0.4 } }, 0],
+  ] as const)('%s of %o is usually %i', (key, over, ease) => {
+    expect(usualEase(as(over as Partial<Pattern>), definition(key))).toBe(ease);
+  });
+
+  it('is the wearer’s own for that kind of garment only', () => {
+    const own = { fittedWoven: { waist: 10, fullBust: 60 }, knit: { waist: -20 } };
+    expect(easeFor(as({}), own)).toMatchObject({ waist: 10, fullBust: 60, hip: 50 });
+    expect(easeFor(as({ style: 'loose' }), own).waist).toBe(100);
+    expect(easeFor(as({ fabric: { kind: 'knit', stretch: 0 } }), own).waist).toBe(-20);
+    expect(easeFor(as({}), {}, 45).fullBust).toBe(45);
+    expect(rowsOf({ waist: 760 }, dress, sewn(dress), own)['waist']?.difference).toBeCloseTo(0, 0);
+  });
+});
+
+describe('with paper only', () => {
+  const paper: Pattern = {
+    ...dress,
+    sizes: {},
+    chart: [{ size: '12', body: { fullBust: 914, waist: 711, shoulder: 124 } }],
+    finished: { '12': { bust: 960 } },
+    flat: { '12': { waist: 748 } },
+  };
+  it('takes what was typed, then what is printed, then chart and ease; the high bust derived', () => {
+    expect(toldFlat(paper, '12', easeFor(paper))).toEqual({
+      waist: { value: 748, from: 'typed' },
+      fullBust: { value: 960, from: 'printed' },
+      highBust: { value: 864 + 30, from: 'chart' },
+      shoulder: { value: 124, from: 'chart' },
+    });
+  });
+  it('never measures the draft it is only like, but tells what a step changes on it', () => {
+    const rows = worksheet({
+      body: { waist: 760, hip: 1000 },
+      ease: easeFor(paper),
+      pattern: paper,
+      size: '12',
+      before: sewn(dress),
+      after: sewn(dress, '5'),
+      told: toldFlat(paper, '12', easeFor(paper)),
+      placed: [],
+    });
+    const waist = rows.find((r) => r.key === 'waist')!;
+    expect(waist.difference).toBe(760 + 30 - 748);
+    expect(waist.left).toBeCloseTo(42 - 40, 0);
+    expect(rows.find((r) => r.key === 'hip')).toMatchObject({ pattern: null, difference: null });
+  });
+});
+
+describe('what is needed first', () => {
+  it('is what pattern and plan are worked out from, in measuring order', () => {
+    expect(neededFor(dress, [])).toEqual([
+      'highBust',
+      'fullBust',
+      'waist',
+      'hip',
+      'shoulder',
+      'napeToWaist',
+      'neckPointToBustPoint',
+      'bustSpan',
+      'upperArm',
+    ]);
+    expect(neededFor(dress, [{ alteration: 'back-width' }])).toContain('crossBack');
+    expect(neededFor({ ...dress, garment: 'bottom', sizes: {}, chart: [{ size: '1', body: {} }] }, [])).toEqual([
+      'waist',
+      'hip',
+      'hipDepth',
+    ]);
+    expect(neededFor({ ...dress, sizes: {} }, [])).toContain('sideWaist');
+  });
+});
