@@ -300,3 +300,60 @@ describe('ample', () => {
     expect(m.about?.y).toBeCloseTo(5, 9);
   });
 });
+
+describe('compare, plan and solve', () => {
+  const tove = () => file('tove.job.json', inlineDemoJob('tove-causeway'));
+
+  it('compare writes the worksheet with its sums', async () => {
+    const { size, rows } = await json('compare', tove());
+    const shoulder = rows.find((r: { key: string }) => r.key === 'shoulder');
+    expect(size).toBe('5');
+    // Size 5 is drafted for a shoulder of 124; hers is 112.
+    expect(shoulder).toMatchObject({ body: 112, pattern: 124, from: 'pieces', difference: -12, left: -12 });
+    expect(shoulder.says).toBe('11.2 cm − 12.4 cm on the pieces = -1.2 cm'.replace('-', '−'));
+  });
+
+  it('plan lists the steps, what is proposed, and what each difference comes to', async () => {
+    const { steps, proposed, left } = await json('plan', tove());
+    expect(steps.length).toBeGreaterThan(0);
+    expect(proposed.map((p: { alteration: string }) => p.alteration)).toContain('shoulder-slash');
+    expect(proposed.every((p: { says: string }) => p.says.length > 20)).toBe(true);
+    expect(left.find((l: { key: string }) => l.key === 'shoulder')).toEqual({
+      key: 'shoulder',
+      before: -12,
+      left: -12,
+    });
+  });
+
+  it('solve finds the amounts and says what is left', async () => {
+    const job = inlineDemoJob('tove-causeway');
+    const step = { id: 'x', alteration: 'shoulder-slash', revision: 1, school: 'own', values: { by: -3 } };
+    const { amounts, rows, says } = await json('solve', file('solve.job.json', { ...job, steps: [step] }));
+    expect(amounts).toEqual([{ step: 'x', key: 'by', from: -3, to: -12 }]);
+    expect(Math.abs(rows.find((r: { key: string }) => r.key === 'shoulder').after)).toBeLessThan(0.1);
+    expect(says).toBe('1 amount changed: one difference was open, none is left.');
+  });
+
+  it('solve refuses in a sentence what cannot be solved', async () => {
+    const done = await ample('solve', file('none.job.json', { ...inlineDemoJob('tove-causeway'), steps: [] }));
+    expect(done.code).toBe(1);
+    expect(done.err).toMatch(/^solve-no-steps: No step of the plan has an amount/);
+  });
+
+  it('paper only: the amounts, and a PDF of hand sheets without any piece', async () => {
+    const out = join(folder, 'paper');
+    const pattern = {
+      format: 'ample-draft/pattern',
+      version: 1,
+      id: 'envelope',
+      name: 'Envelope',
+      chart: [{ size: '12', body: { highBust: 860, fullBust: 910, shoulder: 118 } }],
+      sizes: {},
+    };
+    const job = { ...inlineDemoJob('tove-causeway'), pattern, size: '12' };
+    const done = await json('alter', file('paper.job.json', job), '--out', out);
+    expect(done.files).toEqual(['pattern.pdf']);
+    expect(readFileSync(join(out, 'pattern.pdf')).subarray(0, 5).toString()).toBe('%PDF-');
+    expect((await json('compare', file('paper.job.json', job))).paper).toMatchObject({ sample: 'causeway' });
+  });
+});
