@@ -28,7 +28,7 @@ for (const [job, pattern, says, seams] of [
 ] as const)
   test(`${pattern}: from the plan over the table to the printed pages and the hand sheet`, async ({ page }) => {
     await open(page, job, 'plan');
-    await expect(page.getByText('proposed')).toBeVisible();
+    await expect(page.getByText('proposed', { exact: true })).toBeVisible();
     await page.getByLabel('Your own amount over the whole front').fill('4');
     await page.keyboard.press('Enter');
     await page.getByRole('link', { name: 'To the table' }).click();

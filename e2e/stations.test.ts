@@ -181,9 +181,7 @@ test('Check: what changed and what did not stands in figures', async ({ page }) 
 });
 
 test('stations still to come say so in a line and lead on', async ({ page }) => {
-  await openMarit(page, 'compare');
-  await page.getByRole('main').getByRole('link', { name: 'Check' }).click();
-  await expect(page.getByRole('heading', { name: 'Check', level: 1 })).toBeVisible();
+  await openMarit(page, 'check');
   await page.keyboard.press('8');
   await page.getByRole('link', { name: 'Print the pieces' }).click();
   await expect(page.getByRole('button', { name: /^PDF/ })).toBeVisible();

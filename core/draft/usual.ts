@@ -18,6 +18,8 @@ export interface Usual {
   readonly pattern: string;
   readonly date: string;
   readonly side: Step['side'];
+  /** By how much it was done, where it has an amount, mm. */
+  readonly by: number | null;
   /** What goes into the step: nothing where the amount is worked out anew for this pattern. */
   readonly values: Step['values'];
   /** The sum for this pattern, where one can be made. */
@@ -75,6 +77,7 @@ export function usualFor(
         out.set(key, { ...had, times: had.times + 1 });
         continue;
       }
+      const by = step.values['total'] ?? step.values['by'];
       const bust = key === 'bust';
       const suits = (id: string): boolean => alterationById(id)?.suits(lane.pieces, lane.seams).grade !== 'no';
       const able = bust
@@ -92,6 +95,7 @@ export function usualFor(
         pattern: lesson.pattern,
         date: lesson.date,
         side: step.side,
+        by: typeof by === 'number' ? by : null,
         values: measured || !same ? {} : step.values,
         fit: alteration === null || bust ? null : fitOf(alteration),
         moved: changesBetween(lesson.body, body).filter((c) => Math.abs(c.by) > MOVED),

@@ -111,7 +111,9 @@ export const saySolved = ({ amounts, unreached, before, after, rows: chosen }: S
 
 /** Why an alteration of earlier jobs is proposed, and what to mind. */
 export function sayUsual(u: Usual, { unit, fraction }: Units): string {
-  const name = ALTERATION_WORDS[u.done]?.name ?? u.done;
+  const words = ALTERATION_WORDS[u.done];
+  const name = (u.by !== null && u.by < 0 ? words?.lapName : words?.name) ?? u.done;
+  const amount = u.by === null ? '' : `, ${formatLength(u.by, unit, { fraction, sign: true })}`;
   const often = u.times === 1 ? `Done on ${u.pattern}` : `Done ${u.times} times, last on ${u.pattern}`;
   const not = u.alteration === null ? ' These pieces do not allow it.' : '';
   const how =
@@ -123,7 +125,7 @@ export function sayUsual(u: Usual, { unit, fraction }: Units): string {
   const moved = u.moved
     .map((c) => `${MEASUREMENT_WORDS[c.key].name.toLowerCase()} ${formatLength(c.by, unit, { fraction, sign: true })}`)
     .join(', ');
-  return `${often} (${name.toLowerCase()}).${not}${how}${moved ? ` The body has changed since: ${moved}. Look at it again.` : ''}`;
+  return `${often} (${name.toLowerCase()}${amount}).${not}${how}${moved ? ` The body has changed since: ${moved}. Look at it again.` : ''}`;
 }
 
 const CHART: Readonly<Record<ChartProblemCode, (s: Speaker) => string>> = {

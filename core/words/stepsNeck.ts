@@ -46,9 +46,10 @@ export const NECK_STEPS: Readonly<Record<string, Sentence>> = {
   'underarm.match': () => 'Walk side seams and sleeve underarm, then the armhole along the cap.',
   'band.mark': () => 'Draw a line along the middle of the band.',
   'band.cut': () => `Cut the band in two along it. ${cut}`,
-  'band.lap': (s) => `Lap the two halves by ${s.both('by')}: the band is then ${s.len('wanted')} high.`,
+  'band.lap': (s) =>
+    `Lap the two halves by ${s.both('by')}${s.text('wanted') ? `: the band is then ${s.len('wanted')} high` : ''}.`,
   'band.open': (s) =>
-    `Spread the two halves by ${s.both('by')}: the band is then ${s.len('wanted')} high. Tape paper behind.`,
+    `Spread the two halves by ${s.both('by')}${s.text('wanted') ? `: the band is then ${s.len('wanted')} high` : ''}. Tape paper behind.`,
   'band.match': () => 'Both long edges are as they were; walk the band along the neckline.',
   'cap.mark': () => 'Draw the biceps line across the sleeve: the cap changes above it, the sleeve below stays.',
   'cap.higher': (s) =>

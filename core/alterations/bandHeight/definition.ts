@@ -27,7 +27,8 @@ function plan(context: Context, values: Values): Result<Program> {
   const [left, right] = [met[0], met.at(-1)];
   if (!left || !right || met.length < 2) return refuse('line-off-piece', { piece: piece.name, y });
   const [above, below] = beside(left.at, right.at, 2);
-  const data = { by: Math.abs(by), height, wanted: height + by };
+  // With paper only nothing is known of the band's own height.
+  const data = { by: Math.abs(by), ...(context.flat ? {} : { height, wanted: height + by }) };
   const say = (code: string): Message => ({ code: `band.${code}`, data });
   return ok({
     piece: piece.id,

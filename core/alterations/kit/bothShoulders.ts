@@ -4,6 +4,7 @@ import type { Context, Instruction, Message, Param, Program, Values } from '../c
 import { numberOf } from '../values.ts';
 import { amountGrip } from './grip.ts';
 import { cutPlace, shoulderPair, type ShoulderOn } from './shoulder.ts';
+import { drafted } from './fitBy.ts';
 
 /** A shoulder made longer or shorter at a cut from its middle: the same on front and back, then both walked. */
 export function bothShoulders(
@@ -20,7 +21,7 @@ export function bothShoulders(
   if (!pair.ok) return pair;
   const { front, back } = pair.value;
   const by = numberOf(values, 'by');
-  const data = { by: Math.abs(by), length: front.length, wanted: front.length + by };
+  const data = { by: Math.abs(by), length: front.length, wanted: (drafted(context, 'shoulder') ?? front.length) + by };
   const instructions: Instruction[] = [];
   for (const on of [front, back]) {
     const done = how.onOne(on, by, data);

@@ -8,6 +8,7 @@ import { amountGrip } from '../kit/grip.ts';
 import { keepShoulderCorners, placeOn, shoulderPair, shoulderTo, type ShoulderOn } from '../kit/shoulder.ts';
 import { fitsShoulder, neckHolds } from '../kit/shoulderFit.ts';
 import { numberOf } from '../values.ts';
+import { drafted } from '../kit/fitBy.ts';
 
 const BY = length('by', -45, 45, -8, true);
 
@@ -24,7 +25,7 @@ function plan(context: Context, values: Values): Result<Program> {
   if (!pair.ok) return pair;
   const { front, back } = pair.value;
   const by = numberOf(values, 'by');
-  const data = { by: Math.abs(by), length: front.length, wanted: front.length + by };
+  const data = { by: Math.abs(by), length: front.length, wanted: (drafted(context, 'shoulder') ?? front.length) + by };
   const instructions: Instruction[] = [];
   let change = 0;
   for (const on of [front, back]) {

@@ -9,23 +9,25 @@ import { useUnits } from '../../store/prefs.ts';
 /** What finished jobs of this wearer had done, proposed for this pattern. */
 export function UsualAlterations({ draft }: { readonly draft: Draft }) {
   const units = useUnits();
-  const name = useJob((s) => s.wearer?.name ?? '');
+  const wearer = useJob((s) => s.wearer?.name ?? '');
   if (draft.usual.length === 0) return null;
   return (
     <section className="sheet mb-5 p-4" aria-label="Usual alterations">
-      <h2 className="mb-2">Usual for {name}</h2>
+      <h2 className="mb-2">Usual for {wearer}</h2>
       <ul className="space-y-3">
         {draft.usual.map((u) => {
           const words = ALTERATION_WORDS[u.alteration ?? u.done];
+          const now = u.fit?.values['by'] ?? u.values['by'] ?? u.by;
+          const name = typeof now === 'number' && now < 0 ? words?.lapName : words?.name;
           return (
             <li key={u.done} className="grid gap-x-4 gap-y-1 min-[800px]:grid-cols-[290px_minmax(0,1fr)]">
               {u.alteration !== null && !u.planned ? (
                 <button className="btn self-start !justify-start" onClick={() => addStep(u.alteration ?? '', u.values)}>
-                  {words?.name}
+                  {name}
                 </button>
               ) : (
                 <span className="self-center">
-                  {words?.name}
+                  {name}
                   {u.planned && <span className="text-quiet">, in the plan</span>}
                 </span>
               )}
