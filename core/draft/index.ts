@@ -1,5 +1,7 @@
 export * from './asks.ts';
+export * from './beginning.ts';
 export * from './draft.ts';
+export * from './replay.ts';
 export * from './waysOn.ts';
 export * from './followers.ts';
 export * from './lanes.ts';

@@ -2,8 +2,8 @@ import { alterationById, propose, type Fit } from '../alterations/index.ts';
 import { changesBetween, type Body, type Change } from '../fit/index.ts';
 import type { Lesson, Step } from '../formats/schema.ts';
 import { kinOf, type FitsOf } from './asks.ts';
-import type { Draft } from './draft.ts';
 import type { Lane } from './lanes.ts';
+import type { DraftStep } from './step.ts';
 
 /** A body that moved further than this since is a reason to look again, mm. */
 const MOVED = 20;
@@ -35,7 +35,12 @@ const question = (id: string): readonly string[] => {
 };
 
 /** What is kept of a finished job: the steps that were carried out, with the values they ran with, and the body. */
-export function lessonOf(draft: Pick<Draft, 'steps' | 'body'>, job: string, pattern: string, date: string): Lesson {
+export function lessonOf(
+  draft: { readonly steps: readonly DraftStep[]; readonly body: Body },
+  job: string,
+  pattern: string,
+  date: string,
+): Lesson {
   return {
     job,
     pattern,

@@ -16,8 +16,9 @@ import { SAMPLE_CHART } from './chart.ts';
 import { nameOfSample, SAMPLE_SIZES, type SampleId } from './names.ts';
 import { draftRaglan } from './raglan.ts';
 import { draftSkirt } from './skirt.ts';
-import { CAP_EASE, draftSleeve } from './sleeve.ts';
-import { draftBand, draftFacing, draftPocket, POCKET_SIDE } from './trimmings.ts';
+import { bodiceSeams, dressSeams, raglanSeams, seam } from './seams.ts';
+import { draftSleeve } from './sleeve.ts';
+import { draftBand, draftFacing, draftPocket } from './trimmings.ts';
 import { draftCutOn, draftTop } from './tops.ts';
 
 interface Drafted {
@@ -33,36 +34,10 @@ interface SampleSpec {
   readonly style?: Pattern['style'];
 }
 
-type SideOf = readonly [piece: string, edges: readonly string[], reversed?: boolean];
-const seam = (id: string, kind: Seam['kind'], first: SideOf, second: SideOf, ease = 0): Seam => {
-  const side = ([piece, edges, reversed = false]: SideOf) => ({ piece, edges: [...edges], reversed });
-  return { id, kind, ease, first: side(first), second: side(second) };
-};
-
-const bodiceSeams: readonly Seam[] = [
-  seam('shoulder', 'shoulder', ['front', ['shoulder']], ['back', ['shoulderNeck', 'shoulderArm'], true]),
-  seam('side', 'side', ['front', ['sideUpper', 'sideLower']], ['back', ['side'], true]),
-];
-
 function bodice(row: ChartRow): Drafted {
   const front = draftFront(row);
   return { pieces: [front, draftBack(row, front)], seams: bodiceSeams };
 }
-
-const WAIST = ['waistCentre', 'waistSide'];
-const dressSeams: readonly Seam[] = [
-  ...bodiceSeams,
-  seam('armhole front', 'armhole', ['front', ['armhole']], ['sleeve', ['capFront']], CAP_EASE.front),
-  seam('armhole back', 'armhole', ['back', ['armhole'], true], ['sleeve', ['capBack'], true], CAP_EASE.back),
-  seam('sleeve underarm', 'other', ['sleeve', ['underarmFront']], ['sleeve', ['underarmBack'], true]),
-  seam('waist front', 'waist', ['front', WAIST, true], ['skirtFront', WAIST]),
-  seam('waist back', 'waist', ['back', WAIST], ['skirtBack', WAIST, true]),
-  seam('skirt side', 'side', ['skirtFront', ['side']], ['skirtBack', ['side'], true]),
-  seam('facing front', 'neck', ['front', ['neck']], ['frontFacing', ['neck']]),
-  seam('facing back', 'neck', ['back', ['neck'], true], ['backFacing', ['neck'], true]),
-  seam('facing shoulder', 'shoulder', ['frontFacing', ['shoulder']], ['backFacing', ['shoulder'], true]),
-  { ...seam('pocket', 'pocket', ['skirtFront', ['side']], ['pocket', ['opening']]), first: POCKET_SIDE },
-];
 
 /** The whole dress: bodice, set-in sleeve, A-line skirt, neck facings and a pocket in the side seam. */
 function dress(row: ChartRow): Drafted {
@@ -179,13 +154,6 @@ function princess(row: ChartRow, from: 'armhole' | 'shoulder'): Drafted {
 }
 const SHOULDER = (back: Piece): number =>
   ['shoulderNeck', 'shoulderArm'].reduce((n, e) => n + pathLength(requireEdge(back, e).path), 0);
-
-const raglanSeams: readonly Seam[] = [
-  seam('side', 'side', ['front', ['side']], ['back', ['side'], true]),
-  seam('raglan front', 'raglan', ['front', ['raglan']], ['sleeve', ['raglanFront']]),
-  seam('raglan back', 'raglan', ['back', ['raglan'], true], ['sleeve', ['raglanBack'], true]),
-  seam('sleeve underarm', 'other', ['sleeve', ['underarmFront']], ['sleeve', ['underarmBack'], true]),
-];
 
 const CAUSEWAY = { ease: 50 };
 const SPECS = {

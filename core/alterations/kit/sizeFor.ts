@@ -1,7 +1,7 @@
 import type { ChartRow } from '../../pattern/index.ts';
 
 /** A body this much over a size still wears it: less than one takes in at a fitting, mm. */
-const CLOSE = 3;
+const CLOSE = 5;
 
 /** The size for a waist or hip; between two, the larger: it is easier to take in than to let out. Null without chart. */
 export function sizeFor(chart: readonly ChartRow[], key: 'waist' | 'hip', body: number): string | null {

@@ -18,6 +18,8 @@ interface Props {
   /** Arrow keys step the value; off where they would be surprising. */
   readonly steps?: boolean;
   readonly onFocus?: () => void;
+  /** After Enter has taken the value: goes on to the next field of a list. */
+  readonly onEnter?: (from: HTMLInputElement) => void;
   readonly describedBy?: string;
 }
 
@@ -35,6 +37,7 @@ export function LengthField({
   width = 'w-28',
   steps,
   onFocus,
+  onEnter,
   describedBy,
 }: Props) {
   const units = useUnits();
@@ -70,7 +73,10 @@ export function LengthField({
     onCommit(read.value);
   };
   const onKey = (e: KeyboardEvent<HTMLInputElement>) => {
-    if (e.key === 'Enter') commit();
+    if (e.key === 'Enter') {
+      commit();
+      onEnter?.(e.currentTarget);
+    }
     if (e.key === 'Escape') {
       setText(null);
     }

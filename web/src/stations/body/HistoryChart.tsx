@@ -18,6 +18,11 @@ export function HistoryChart({
   const say = (v: number): string => formatLength(v, unit, { fraction, bare: true });
   const first = history[0];
   const last = history.at(-1);
+  const values = history.map((h) => h.value);
+  // Whole steps of 2 cm or 1 in, so that the three lines of the chart can be read off.
+  const step = unit === 'cm' ? 20 : 25.4;
+  const least = Math.floor((Math.min(...values) - 1) / step) * step;
+  const most = Math.ceil((Math.max(...values) + 1) / step) * step;
   const tick = { fontSize: 15, fill: '#1E2A38' };
   return (
     <figure className="m-0 mt-3">
@@ -43,12 +48,9 @@ export function HistoryChart({
             />
             <YAxis
               width={54}
-              domain={[
-                (least: number) => Math.floor(least / 10) * 10 - 10,
-                (most: number) => Math.ceil(most / 10) * 10 + 10,
-              ]}
+              domain={[least, most]}
+              ticks={[least, (least + most) / 2, most]}
               tickFormatter={say}
-              tickCount={4}
               tick={tick}
               stroke="#1E2A38"
             />

@@ -91,17 +91,20 @@ function OnPiece({
   // Names down the margin in the order of the places they speak of, never over one another.
   const sorted = [...notes].sort((a, b) => a.at.y - b.at.y);
   const tall = Math.max((maxY - minY) * scale + 8, sorted.length * ROW + 8);
-  let last = -ROW;
-  const set = sorted.map((n, i) => {
+  const set = sorted.reduce<readonly (Note & { readonly y: number })[]>((above, n, i) => {
     const rest = (sorted.length - i) * ROW;
-    const y = Math.min(Math.max(place(n.at).y, last + ROW, TEXT), tall - rest + TEXT);
-    last = y;
-    return { ...n, y };
-  });
+    const least = (above.at(-1)?.y ?? -ROW) + ROW;
+    return [...above, { ...n, y: Math.min(Math.max(place(n.at).y, least, TEXT), tall - rest + TEXT) }];
+  }, []);
   const line = { fill: 'none', vectorEffect: 'non-scaling-stroke' as const };
   return (
     <figure className="m-0 mb-3">
-      <svg viewBox={`0 0 ${WIDTH} ${tall + 4}`} className="block w-full" role="group" aria-label={piece.name}>
+      <svg
+        viewBox={`0 0 ${WIDTH} ${tall + 4}`}
+        className="block w-full max-w-[430px]"
+        role="group"
+        aria-label={piece.name}
+      >
         <g transform={`translate(2 2) scale(${scale}) translate(${-minX} ${-minY})`}>
           <path d={pathData(d.seam, true)} fill="#F3E7CF" stroke="#2B4C9B" vectorEffect="non-scaling-stroke" />
           {d.darts.map((t) => (

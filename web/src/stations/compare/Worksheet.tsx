@@ -1,4 +1,3 @@
-import type { KeyboardEvent } from 'react';
 import { garmentOf, MEASUREMENT_CATALOGUE, takesEase, usualEase, type Row } from '@ample/core/fit';
 import type { MeasurementKey, Pattern } from '@ample/core/pattern';
 import { TOL } from '@ample/core/units';
@@ -10,9 +9,8 @@ import { LengthField } from '../../ui/LengthField.tsx';
 import { Length } from '../../ui/parts.tsx';
 
 /** Enter goes on down the column, as one fills in a list by hand. */
-function goDown(e: KeyboardEvent<HTMLTableElement>): void {
-  if (e.key !== 'Enter' || !(e.target instanceof HTMLInputElement)) return;
-  const cell = e.target.closest('td');
+function goDown(from: HTMLInputElement): void {
+  const cell = from.closest('td');
   let row = cell?.closest('tr')?.nextElementSibling ?? null;
   while (cell && row) {
     const next = (row as HTMLTableRowElement).cells[cell.cellIndex]?.querySelector('input');
@@ -38,7 +36,7 @@ export function Worksheet({ rows, paper, size, pattern, focused, onFocus }: Prop
   const { unit } = useUnits();
   return (
     <div className="overflow-x-auto">
-      <table className="workings w-full" onKeyDown={goDown}>
+      <table className="workings w-full">
         <caption className="sr-only">Body, ease, wanted, pattern, difference and each piece’s share</caption>
         <thead>
           <tr className="border-b border-ink text-right text-sm">
@@ -114,6 +112,7 @@ function Line({
               width="w-[94px]"
               value={row.ease}
               onCommit={(v) => setEase(garment, key, v)}
+              onEnter={goDown}
             />
             {own !== undefined && definition && (
               <button className="text-sm underline" onClick={() => setEase(garment, key, null)}>
@@ -138,6 +137,7 @@ function Line({
               width="w-[104px]"
               value={row.from === 'typed' ? row.pattern : null}
               onCommit={(v) => setFlat(size, key, v)}
+              onEnter={goDown}
             />
             {row.from !== 'typed' && row.pattern !== null && (
               <span className="block text-sm whitespace-nowrap text-quiet">

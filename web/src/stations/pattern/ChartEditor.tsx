@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { createContext, useContext, useMemo, useState } from 'react';
 import { createColumnHelper, FlexRender, tableFeatures, useTable } from '@tanstack/react-table';
 import { Trash2 } from 'lucide-react';
 import { checkChart, derivedHighBust, MEASUREMENT_CATALOGUE, scaleChart } from '@ample/core/fit';
@@ -46,6 +46,62 @@ const setFinished = (size: string, value: number | null): void =>
     return { ...p, finished: value === null ? rest : { ...rest, [size]: { bust: value } } };
   });
 
+interface Charted {
+  readonly pattern: Pattern;
+  readonly size: string | null;
+  readonly own: boolean;
+}
+const Shown = createContext<Charted | null>(null);
+function useChart(): Charted {
+  const shown = useContext(Shown);
+  if (!shown) throw new Error('a cell of the chart: expected to stand in a chart');
+  return shown;
+}
+interface CellOf {
+  readonly row: { readonly original: ChartRow };
+  readonly column: { readonly id: string };
+}
+
+function SizeCell({ row }: CellOf) {
+  const { size, own } = useChart();
+  return <SizeName name={row.original.size} current={row.original.size === size} own={own} />;
+}
+
+function MeasureCell({ row, column: { id } }: CellOf) {
+  const { pattern, own } = useChart();
+  return <Cell row={row.original} measure={id as MeasurementKey} pattern={pattern} own={own} />;
+}
+
+function FinishedCell({ row }: CellOf) {
+  const { pattern, own } = useChart();
+  const value = pattern.finished[row.original.size]?.bust ?? null;
+  if (!own) return value !== null && <Length bare value={value} />;
+  return (
+    <LengthField
+      label={`Finished bust, size ${row.original.size}`}
+      bare
+      optional
+      width="w-[104px]"
+      value={value}
+      onCommit={(v) => setFinished(row.original.size, v)}
+    />
+  );
+}
+
+const made = new Map<string, ReturnType<typeof makeColumns>>();
+const makeColumns = (keys: readonly MeasurementKey[], unit: string) => [
+  column.display({ id: 'size', header: `Size, ${unit}`, cell: SizeCell }),
+  ...keys.map((key) => column.display({ id: key, header: MEASUREMENT_WORDS[key].name, cell: MeasureCell })),
+  column.display({ id: 'finished', header: 'Finished bust', cell: FinishedCell }),
+];
+/** The same columns each time, so that a cell keeps its place, and what is typed in it, while others change. */
+function columnsFor(keys: readonly MeasurementKey[], unit: string): ReturnType<typeof makeColumns> {
+  const id = [unit, ...keys].join(' ');
+  const known = made.get(id) ?? makeColumns(keys, unit);
+  made.set(id, known);
+  return known;
+}
+
 /** The chart as a table: to read on a sample, to type into on one's own pattern. */
 export function ChartEditor({
   pattern,
@@ -62,129 +118,95 @@ export function ChartEditor({
     (k) => USUAL.includes(k) || extra.includes(k) || pattern.chart.some((r) => r.body[k] !== undefined),
   );
   const problems = useMemo(() => checkChart(pattern.chart), [pattern.chart]);
-  const columns = useMemo(
-    () => [
-      column.display({
-        id: 'size',
-        header: `Size, ${units.unit}`,
-        cell: ({ row }) => <SizeName name={row.original.size} current={row.original.size === size} own={own} />,
-      }),
-      ...keys.map((key) =>
-        column.display({
-          id: key,
-          header: MEASUREMENT_WORDS[key].name,
-          cell: ({ row }) => <Cell row={row.original} measure={key} pattern={pattern} own={own} />,
-        }),
-      ),
-      column.display({
-        id: 'finished',
-        header: 'Finished bust',
-        cell: ({ row }) => {
-          const value = pattern.finished[row.original.size]?.bust ?? null;
-          if (!own) return value !== null && <Length bare value={value} />;
-          return (
-            <LengthField
-              label={`Finished bust, size ${row.original.size}`}
-              bare
-              optional
-              width="w-[104px]"
-              value={value}
-              onCommit={(v) => setFinished(row.original.size, v)}
-            />
-          );
-        },
-      }),
-    ],
-    // The columns follow what is in the chart.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [pattern, size, own, units.unit, keys.join()],
-  );
+  const columns = columnsFor(keys, units.unit);
   const table = useTable({ features, columns, data: pattern.chart as ChartRow[] });
   return (
-    <section aria-label="Size chart">
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Size chart, to scroll">
-        <table className="sheet w-full">
-          <caption className="sr-only">Body measurements each size is drafted for</caption>
-          <thead>
-            {table.getHeaderGroups().map((group) => (
-              <tr key={group.id} className="border-b border-ink text-sm">
-                {group.headers.map((h) => (
-                  <th
-                    key={h.id}
-                    className={`px-2 py-2 font-normal ${own || h.id === 'size' ? 'text-left' : 'text-right'}`}
-                  >
-                    <FlexRender header={h} />
-                  </th>
-                ))}
-              </tr>
-            ))}
-          </thead>
-          <tbody>
-            {table.getRowModel().rows.map((row, i) => (
-              <tr
-                key={own ? i : row.id}
-                className={`border-b border-line ${row.original.size === size ? 'bg-tissue' : ''}`}
-              >
-                {row.getAllCells().map((cell) => (
-                  <td key={cell.id} className={`px-2 py-1.5 ${own || cell.column.id === 'size' ? '' : 'text-right'}`}>
-                    <FlexRender cell={cell} />
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
-      {own && (
-        <>
-          <div className="mt-2 flex flex-wrap items-center gap-3">
-            <button className="btn" onClick={() => addSize()}>
-              Add a size
-            </button>
-            <label className="flex items-center gap-2">
-              Add a column
-              <select
-                className="field"
-                value=""
-                onChange={(e) => setExtra([...extra, e.target.value as MeasurementKey])}
-              >
-                <option value="">choose</option>
-                {MEASUREMENT_CATALOGUE.filter((d) => !keys.includes(d.key)).map((d) => (
-                  <option key={d.key} value={d.key}>
-                    {MEASUREMENT_WORDS[d.key].name}
-                  </option>
-                ))}
-              </select>
-            </label>
-            <PasteChart pattern={pattern} />
-          </div>
-          {problems.length > 0 && (
-            <ul className="mt-3 space-y-2" aria-label="What is odd about the chart">
-              {problems.map((p, i) => (
-                <li key={i}>
-                  <Notice grade="look">
-                    {sayChartProblem(p, units)}
-                    {(p.code === 'chart-looks-like-inches' || p.code === 'chart-looks-like-cm') && (
-                      <button
-                        className="btn ml-3"
-                        onClick={() =>
-                          editPattern((q) => ({
-                            ...q,
-                            chart: [...scaleChart(q.chart, p.code === 'chart-looks-like-inches' ? 2.54 : 1 / 2.54)],
-                          }))
-                        }
-                      >
-                        Yes, take the whole chart so
-                      </button>
-                    )}
-                  </Notice>
-                </li>
+    <Shown.Provider value={{ pattern, size, own }}>
+      <section aria-label="Size chart">
+        <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Size chart, to scroll">
+          <table className="sheet w-full">
+            <caption className="sr-only">Body measurements each size is drafted for</caption>
+            <thead>
+              {table.getHeaderGroups().map((group) => (
+                <tr key={group.id} className="border-b border-ink text-sm">
+                  {group.headers.map((h) => (
+                    <th
+                      key={h.id}
+                      className={`px-2 py-2 font-normal ${own || h.id === 'size' ? 'text-left' : 'text-right'}`}
+                    >
+                      <FlexRender header={h} />
+                    </th>
+                  ))}
+                </tr>
               ))}
-            </ul>
-          )}
-        </>
-      )}
-    </section>
+            </thead>
+            <tbody>
+              {table.getRowModel().rows.map((row, i) => (
+                <tr
+                  key={own ? i : row.id}
+                  className={`border-b border-line ${row.original.size === size ? 'bg-tissue' : ''}`}
+                >
+                  {row.getAllCells().map((cell) => (
+                    <td key={cell.id} className={`px-2 py-1.5 ${own || cell.column.id === 'size' ? '' : 'text-right'}`}>
+                      <FlexRender cell={cell} />
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        {own && (
+          <>
+            <div className="mt-2 flex flex-wrap items-center gap-3">
+              <button className="btn" onClick={() => addSize()}>
+                Add a size
+              </button>
+              <label className="flex items-center gap-2">
+                Add a column
+                <select
+                  className="field"
+                  value=""
+                  onChange={(e) => setExtra([...extra, e.target.value as MeasurementKey])}
+                >
+                  <option value="">choose</option>
+                  {MEASUREMENT_CATALOGUE.filter((d) => !keys.includes(d.key)).map((d) => (
+                    <option key={d.key} value={d.key}>
+                      {MEASUREMENT_WORDS[d.key].name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              <PasteChart pattern={pattern} />
+            </div>
+            {problems.length > 0 && (
+              <ul className="mt-3 space-y-2" aria-label="What is odd about the chart">
+                {problems.map((p, i) => (
+                  <li key={i}>
+                    <Notice grade="look">
+                      {sayChartProblem(p, units)}
+                      {(p.code === 'chart-looks-like-inches' || p.code === 'chart-looks-like-cm') && (
+                        <button
+                          className="btn ml-3"
+                          onClick={() =>
+                            editPattern((q) => ({
+                              ...q,
+                              chart: [...scaleChart(q.chart, p.code === 'chart-looks-like-inches' ? 2.54 : 1 / 2.54)],
+                            }))
+                          }
+                        >
+                          Yes, take the whole chart so
+                        </button>
+                      )}
+                    </Notice>
+                  </li>
+                ))}
+              </ul>
+            )}
+          </>
+        )}
+      </section>
+    </Shown.Provider>
   );
 }
 

@@ -7,6 +7,7 @@ import { useLibrary } from '../../store/library.ts';
 import { PatternOptions } from './PatternOptions.tsx';
 import { useDraft } from '../../store/draft.ts';
 import { Notice, Station } from '../../ui/parts.tsx';
+import { Allowances } from './Allowances.tsx';
 import { ChartEditor } from './ChartEditor.tsx';
 import { OwnFacts, ReadFacts } from './Facts.tsx';
 
@@ -33,6 +34,7 @@ export function PatternStation() {
       ) : (
         <ReadFacts pattern={pattern} allowance={pieces[0]?.edges[0]?.allowance ?? 15} />
       )}
+      {own && <Allowances pattern={pattern} pieces={pieces} />}
       <ChartEditor pattern={pattern} size={size} own={own} />
       <p className="mt-1 mb-5 text-sm text-quiet">
         The draft cup is the difference of full and high bust the pattern was drawn for. It is not a bra size.

@@ -1,0 +1,116 @@
+import type { Context } from '../alterations/index.ts';
+import {
+  bodyFrom,
+  bustAmounts,
+  checkBody,
+  cupChoice,
+  easeFor,
+  inCup,
+  methodFor,
+  newestFirst,
+  startingSize,
+  toldFlat,
+  type Amounts,
+  type Body,
+  type BodyProblem,
+  type CupChoice,
+  type Ease,
+  type MeasurementSet,
+  type SizeChoice,
+  type SizeError,
+  type ToldFlat,
+} from '../fit/index.ts';
+import type { Job, Wearer } from '../formats/schema.ts';
+import type { Pattern, Piece } from '../pattern/index.ts';
+import type { Refusal, Result } from '../units/index.ts';
+import type { Lane } from './lanes.ts';
+import { standInFor, toldNow, type StandIn } from './paper.ts';
+
+/** A job with its documents at hand. */
+export interface ResolvedJob {
+  readonly job: Pick<Job, 'size' | 'sizeMethod' | 'steps'> & Partial<Pick<Job, 'order' | 'cup'>>;
+  readonly wearer: { readonly sets: readonly MeasurementSet[] } & Pick<Wearer, 'bustEase'> &
+    Partial<Pick<Wearer, 'eases' | 'learnt'>>;
+  readonly pattern: Pattern;
+}
+
+/** What a job starts from: the body, the size, the pieces in it, and what an alteration may look at. */
+export interface Beginning {
+  readonly body: Body;
+  readonly bodyProblems: readonly BodyProblem[];
+  readonly sizeChoice: Result<SizeChoice, SizeError>;
+  readonly size: string | null;
+  /** Of a pattern sold in several cups: the one taken, and what the rule says. */
+  readonly cup: string | null;
+  readonly cupChoice: CupChoice | null;
+  readonly job: ResolvedJob['job'];
+  /** In the cup taken. */
+  readonly pattern: Pattern;
+  readonly ease: Ease;
+  readonly amounts: Amounts | null;
+  readonly standIn: StandIn | null;
+  readonly told: ToldFlat | null;
+  readonly original: readonly Piece[];
+  readonly sewn: Lane;
+  readonly contextOf: (lane: Lane) => Context;
+  readonly refusal: Refusal | null;
+}
+
+export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginning {
+  const body = bodyFrom(wearer.sets);
+  const cups = cupChoice(body, sold);
+  const cup = job.cup ?? cups?.chosen.name ?? null;
+  const pattern = inCup(sold, cup);
+  const sizeChoice = startingSize(body, pattern, methodFor(pattern, job.sizeMethod));
+  const size = job.size ?? (sizeChoice.ok ? sizeChoice.value.chosen.size : null);
+  const own = (size !== null ? pattern.sizes[size] : undefined) ?? [];
+  const standIn = own.length === 0 && size !== null ? standInFor(pattern, size) : null;
+  const original = standIn?.pieces ?? own;
+  const sewn: Lane = { pieces: original, seams: standIn?.seams ?? pattern.seams };
+  const ease = easeFor(pattern, wearer.eases, wearer.bustEase);
+  const told = standIn && size !== null ? toldFlat(pattern, size, ease) : null;
+  const contextOf = (lane: Lane): Context => ({
+    ...lane,
+    original,
+    originalSeams: sewn.seams,
+    wearer: body,
+    ...(standIn ? {} : { nest: pattern.sizes }),
+    chart: pattern.chart,
+    size,
+    draftedHeight: pattern.draftedHeight,
+    ease,
+    // Measured only when an alteration asks.
+    ...(told
+      ? {
+          get flat() {
+            return toldNow(told, sewn, lane);
+          },
+        }
+      : {}),
+  });
+  return {
+    job,
+    body,
+    bodyProblems: checkBody(body, newestFirst(wearer.sets)[0]),
+    sizeChoice,
+    size,
+    cup,
+    cupChoice: cups,
+    pattern,
+    ease,
+    amounts: size === null ? null : bustAmounts(body, pattern, size, ease.fullBust),
+    standIn,
+    told,
+    original,
+    sewn,
+    contextOf,
+    refusal:
+      size === null
+        ? sizeChoice.ok
+          ? null
+          : sizeChoice.error
+        : original.length === 0
+          ? { code: 'size-has-no-pieces', data: { size } }
+          : null,
+  };
+}

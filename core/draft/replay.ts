@@ -1,0 +1,160 @@
+import {
+  alterationById,
+  runAlteration,
+  type AlterationDefinition,
+  type Context,
+  type Fit,
+  type Run,
+  type Values,
+} from '../alterations/index.ts';
+import type { Amounts, BodyProblem } from '../fit/index.ts';
+import type { Step } from '../formats/schema.ts';
+import type { Piece } from '../pattern/index.ts';
+import { refuse, type Result } from '../units/index.ts';
+import type { Beginning } from './beginning.ts';
+import { alike, type Lane, type Lanes } from './lanes.ts';
+import type { DraftStep } from './step.ts';
+
+/** Remembers the steps of one job, so that changing step n replays only n and what follows. Holds one job at a time. */
+export interface DraftCache {
+  steps: {
+    readonly left: readonly Piece[];
+    readonly right: readonly Piece[];
+    readonly key: string;
+    readonly done: DraftStep;
+  }[];
+}
+export const emptyCache = (): DraftCache => ({ steps: [] });
+
+export interface Replayed {
+  readonly steps: readonly DraftStep[];
+  readonly lanes: Lanes;
+}
+
+/**
+ * Carries steps out one after the other from where a job starts; with a cache, from the first that changed;
+ * `brief`, for the pieces alone. */
+export function replay(
+  { body, bodyProblems, size, amounts, ease, told, contextOf, sewn }: Beginning,
+  plan: readonly Step[],
+  cache?: DraftCache,
+  brief = false,
+): Replayed {
+  let lanes: Lanes = oneLane(sewn);
+  const steps: DraftStep[] = [];
+  const key = JSON.stringify([body, size, amounts?.chosen, ease, told]);
+  for (const [i, step] of plan.entries()) {
+    const own = JSON.stringify(step) + key;
+    const kept = cache?.steps[i];
+    const reuse = kept && kept.left === lanes.left.pieces && kept.right === lanes.right.pieces && kept.key === own;
+    const done = reuse ? kept.done : doStep(step, amounts, lanes, contextOf, bodyProblems, brief);
+    if (cache) cache.steps[i] = { left: lanes.left.pieces, right: lanes.right.pieces, key: own, done };
+    steps.push(done);
+    lanes = lanesAfter(lanes, done);
+  }
+  return { steps, lanes };
+}
+
+const oneLane = (lane: Lane): Lanes => ({ left: lane, right: lane });
+
+/** One step on the side it is for, and on both where they already differ. */
+function doStep(
+  step: Step,
+  amounts: Amounts | null,
+  lanes: Lanes,
+  contextOf: (lane: Lane) => Context,
+  problems: readonly BodyProblem[],
+  brief: boolean,
+): DraftStep {
+  const lane = step.side === 'right' ? lanes.right : lanes.left;
+  const context = contextOf(lane);
+  const fit = fitOf(step, context);
+  const { total, values } = valuesOf(step, amounts, fit);
+  const other =
+    step.side === 'both' && !alike(lanes)
+      ? runStep(step, total, values, contextOf(lanes.right), problems, brief)
+      : null;
+  const own = runStep(step, total, values, context, problems, brief);
+  // A step for both sides is done on both or on neither: what stops it on the right is said like any refusal.
+  const outcome = own.ok && other && !other.ok ? other : own;
+  return { step, total, values, fit, before: lane.pieces, outcome, other };
+}
+
+/** The lanes after a step: a step for one side parts them. */
+function lanesAfter(lanes: Lanes, { step, outcome, other }: DraftStep): Lanes {
+  if (!step.on || !outcome.ok) return lanes;
+  const { pieces, seams } = outcome.value;
+  const lane = { pieces, seams };
+  if (step.side === 'left') return { ...lanes, left: lane };
+  if (step.side === 'right') return { ...lanes, right: lane };
+  if (alike(lanes)) return oneLane(lane);
+  return { left: lane, right: other?.ok ? { pieces: other.value.pieces, seams: other.value.seams } : lanes.right };
+}
+
+/** What this body asks of a step that is not the bust, on the pieces as they are by then; null where it was set by hand. */
+function fitOf(step: Step, context: Context): Fit | null {
+  const definition = alterationById(step.alteration);
+  return definition?.fits && context.pieces.length > 0 ? definition.fits(context) : null;
+}
+
+function runStep(
+  step: Step,
+  total: number | null,
+  values: Values,
+  context: Context,
+  problems: readonly BodyProblem[],
+  brief: boolean,
+): Result<Run> {
+  const definition = alterationById(step.alteration);
+  if (!definition) return refuse('alteration-unknown', { alteration: step.alteration });
+  if (definition.revision !== step.revision)
+    return refuse('alteration-revision', { alteration: step.alteration, revision: step.revision });
+  if (context.pieces.length === 0) return refuse('no-pieces');
+  if (definition.amount === 'total') {
+    const stop = problems.find((p) => p.grade === 'stop');
+    if (stop && step.school !== 'own') return refuse('body-impossible', { key: stop.key });
+    if (total === null) return refuse('amount-unknown', { school: step.school });
+  }
+  return runAlteration(definition, context, values, brief);
+}
+
+/** The values a step runs with: its own, over what the fit suggests. */
+export function valuesOf(
+  step: Step,
+  amounts: Amounts | null,
+  fit: Fit | null = null,
+): { readonly total: number | null; readonly values: Values } {
+  const chosen =
+    step.school === 'own'
+      ? null
+      : step.school === 'auto'
+        ? amounts?.chosen
+        : amounts?.all.find((a) => a.school === step.school);
+  const definition = alterationById(step.alteration);
+  // What is not measured by the bust has its amount among its own values.
+  if (definition && definition.amount !== 'total')
+    return {
+      total: null,
+      values: step.school === 'auto' ? { ...inRange(definition, fit), ...step.values } : step.values,
+    };
+  const typed = typeof step.values['total'] === 'number' ? step.values['total'] : null;
+  // A knit takes the share asked for instead of the one that goes with its stretch.
+  const share =
+    chosen?.school === 'knit' && step.knitFactor !== null && chosen.factor > 0 ? step.knitFactor / chosen.factor : 1;
+  const total = step.school === 'own' ? typed : chosen ? chosen.total * share : null;
+  const suggested = definition && total !== null ? definition.suggest(total) : {};
+  return { total, values: { ...suggested, ...step.values, ...(total !== null ? { total } : {}) } };
+}
+
+/** A body far from the pattern never asks for more than the alteration can do; the slip shows what is left. */
+function inRange(definition: AlterationDefinition, fit: Fit | null): Values {
+  if (!fit) return {};
+  return Object.fromEntries(
+    Object.entries(fit.values).map(([key, value]) => {
+      const param = definition.params.find((p) => p.key === key);
+      return typeof value === 'number' && param?.kind === 'length'
+        ? [key, Math.min(param.max, Math.max(param.min, value))]
+        : [key, value];
+    }),
+  );
+}

@@ -1,0 +1,37 @@
+import type { Seam } from '../pattern/index.ts';
+import { CAP_EASE } from './sleeve.ts';
+import { POCKET_SIDE } from './trimmings.ts';
+
+type SideOf = readonly [piece: string, edges: readonly string[], reversed?: boolean];
+/** A seam between two sides, each a piece and its edges in the order walked. */
+export const seam = (id: string, kind: Seam['kind'], first: SideOf, second: SideOf, ease = 0): Seam => {
+  const side = ([piece, edges, reversed = false]: SideOf) => ({ piece, edges: [...edges], reversed });
+  return { id, kind, ease, first: side(first), second: side(second) };
+};
+
+export const bodiceSeams: readonly Seam[] = [
+  seam('shoulder', 'shoulder', ['front', ['shoulder']], ['back', ['shoulderNeck', 'shoulderArm'], true]),
+  seam('side', 'side', ['front', ['sideUpper', 'sideLower']], ['back', ['side'], true]),
+];
+
+const WAIST = ['waistCentre', 'waistSide'];
+export const dressSeams: readonly Seam[] = [
+  ...bodiceSeams,
+  seam('armhole front', 'armhole', ['front', ['armhole']], ['sleeve', ['capFront']], CAP_EASE.front),
+  seam('armhole back', 'armhole', ['back', ['armhole'], true], ['sleeve', ['capBack'], true], CAP_EASE.back),
+  seam('sleeve underarm', 'other', ['sleeve', ['underarmFront']], ['sleeve', ['underarmBack'], true]),
+  seam('waist front', 'waist', ['front', WAIST, true], ['skirtFront', WAIST]),
+  seam('waist back', 'waist', ['back', WAIST], ['skirtBack', WAIST, true]),
+  seam('skirt side', 'side', ['skirtFront', ['side']], ['skirtBack', ['side'], true]),
+  seam('facing front', 'neck', ['front', ['neck']], ['frontFacing', ['neck']]),
+  seam('facing back', 'neck', ['back', ['neck'], true], ['backFacing', ['neck'], true]),
+  seam('facing shoulder', 'shoulder', ['frontFacing', ['shoulder']], ['backFacing', ['shoulder'], true]),
+  { ...seam('pocket', 'pocket', ['skirtFront', ['side']], ['pocket', ['opening']]), first: POCKET_SIDE },
+];
+
+export const raglanSeams: readonly Seam[] = [
+  seam('side', 'side', ['front', ['side']], ['back', ['side'], true]),
+  seam('raglan front', 'raglan', ['front', ['raglan']], ['sleeve', ['raglanFront']]),
+  seam('raglan back', 'raglan', ['back', ['raglan'], true], ['sleeve', ['raglanBack'], true]),
+  seam('sleeve underarm', 'other', ['sleeve', ['underarmFront']], ['sleeve', ['underarmBack'], true]),
+];
