@@ -1,19 +1,9 @@
 import { draft, emptyCache, type ResolvedJob } from '@ample/core/draft';
-import { causewayPattern, draftSample } from '@ample/core/drafting';
+import { causewayPattern } from '@ample/core/drafting';
 import { stepSchema, wearerSchema, type Step } from '@ample/core/formats';
-import type { Pattern } from '@ample/core/pattern';
 
-/** Ten steps on eight pieces: the dress with a band laid beside it, altered from top to bottom. */
+/** Ten steps on eight pieces: the whole dress, altered from top to bottom. */
 const dress = causewayPattern(['3', '4', '5', '6']);
-const withBand: Pattern = {
-  ...dress,
-  sizes: Object.fromEntries(
-    Object.entries(dress.sizes).map(([size, pieces]) => [
-      size,
-      [...pieces, ...draftSample('causeway-shirt', size).filter((p) => p.part === 'band')],
-    ]),
-  ),
-};
 
 const step = (id: string, alteration: string, values: Step['values'], school: Step['school'] = 'auto'): Step =>
   stepSchema.parse({ id, alteration, revision: 1, school, values });
@@ -46,7 +36,7 @@ const wearer = wearerSchema.parse({
 const job = (steps: readonly Step[]): ResolvedJob => ({
   job: { size: '4', sizeMethod: 'highBust', steps: [...steps] },
   wearer,
-  pattern: withBand,
+  pattern: dress,
 });
 const last = (by: number): readonly Step[] => [...STEPS.slice(0, -1), step('10', 'hem-sweep', { by })];
 

@@ -11,6 +11,7 @@ import { cutPiece, movePanels } from '@ample/core/slash';
 import { walkSeam } from '@ample/core/truing';
 import { expectOk } from '@ample/core/units';
 import { planBench } from './bench-plan.ts';
+import { solveBench } from './bench-solve.ts';
 
 /**
  * How long the hot paths take, each against a budget and against a plain baseline in the same run: the outline
@@ -86,6 +87,7 @@ rows.push(
   { name: 'ten steps on eight pieces, the last changed', ms: median(plan.again, 100), budget: 8 },
   { name: 'ten steps on eight pieces, from scratch', ms: median(plan.fresh, 60), budget: 40 },
 );
+rows.push({ name: 'solve eight steps for fifteen measurements', ms: median(solveBench(), 12), budget: 300 });
 const pdfTimes: number[] = [];
 for (let i = 0; i < 4; i++) {
   const t = performance.now();

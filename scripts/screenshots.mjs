@@ -37,11 +37,14 @@ try {
   };
   await page.goto(base);
   await shot('rail');
-  for (const station of ['body', 'pattern', 'size', 'plan', 'table', 'check', 'print']) {
+  for (const station of ['body', 'pattern', 'size', 'compare', 'plan', 'table', 'check', 'print']) {
     await page.goto(`${base}/job/marit-causeway/${station}`);
     await page.getByText('size 4').first().waitFor();
-    await shot(station === 'table' ? 'table-mark' : station);
-    if (station !== 'table') continue;
+    if (station === 'body') await page.getByLabel('Full bust, first reading', { exact: true }).focus();
+    if (station !== 'table') {
+      await shot(station);
+      continue;
+    }
     await page.keyboard.press('n');
     await page.keyboard.press('n');
     await shot('table-open');
@@ -80,7 +83,10 @@ try {
   await page.goto(`${base}/job/ines-causeway/plan`);
   for (const name of ['Shorter', 'Swayback, at the waist seam']) await asked(name);
   await page.getByText('The plan stands in this order.').waitFor();
-  await shot('plan-asks');
+  await page.getByRole('button', { name: 'Find the amounts' }).click();
+  await page.getByRole('button', { name: 'Take these amounts' }).waitFor();
+  await page.getByRole('button', { name: 'Take these amounts' }).scrollIntoViewIfNeeded();
+  await shot('plan-together');
   await page
     .getByRole('region', { name: 'Swayback, at the waist seam' })
     .getByRole('link', { name: 'To the table' })

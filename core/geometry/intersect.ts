@@ -25,6 +25,8 @@ function lineHits(l: LineSpan, other: Span): readonly SpanHit[] {
   const control = other.kind === 'line' ? [other.a, other.b] : [other.a, other.c1, other.c2, other.b];
   const heights = control.map(height);
   if (heights.every((h) => Math.abs(h) < 1e-9)) return [];
+  // A curve stays within its control points: wholly on one side, it does not meet the line.
+  if (Math.min(...heights) > TOL.reach || Math.max(...heights) < -TOL.reach) return [];
   const hits: SpanHit[] = [];
   const candidates = new Set(bernsteinRoots(heights));
   // Ends that touch within rounding are hits even when the polynomial just misses zero there.

@@ -21,11 +21,22 @@ const far = 20_000;
 export function widthAt(piece: Piece, y: number): Result<LevelWidth, MeasureError> {
   const outline = outlineOf(piece);
   const darts = piece.darts.map((d) => dartShape(piece, d));
-  const hits = (from: Point) =>
-    intersectPaths(polyline([from, { x: from.x + far, y: from.y }]), outline)
+  const levels = new Map<number, readonly Point[]>();
+  /** Where the height meets the outline, from the left: found once, however often the line sets off along it. */
+  const along = (height: number): readonly Point[] => {
+    const known = levels.get(height);
+    if (known) return known;
+    const line = polyline([
+      { x: -far / 2, y: height },
+      { x: far / 2, y: height },
+    ]);
+    const met = intersectPaths(line, outline)
       .map((h) => h.point)
-      .filter((p) => p.x > from.x + 1e-4)
       .sort((a, b) => a.x - b.x);
+    levels.set(height, met);
+    return met;
+  };
+  const hits = (from: Point) => along(from.y).filter((p) => p.x > from.x + 1e-4);
   const first = hits({ x: -far / 2, y })[0];
   if (!first) return refuse('level-not-on-piece', { piece: piece.name, y });
   let at = first;

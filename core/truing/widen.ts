@@ -1,10 +1,13 @@
 import {
   endOf,
+  intersectPaths,
   joinPaths,
+  lengthTo,
   mapPath,
   nearestLength,
   pathLength,
   pointAt,
+  polyline,
   reversePath,
   solveBetween,
   splitAtLength,
@@ -134,12 +137,16 @@ function stretchedEnd(whole: Path, last: Path, before: readonly Path[], goal: nu
   return joinPaths([...before, by(solveBetween(off, low, high, TOL.same / 100))]);
 }
 
-/** A notch goes straight across to the new line. */
-const notchOn = (path: Path, was: Point, at: number): number => {
-  let near = nearestLength(path, was);
-  for (let i = 0; i < 6; i++) {
-    const p = pointAt(path, near);
-    near = nearestLength(path, { x: p.x, y: was.y });
-  }
+const FAR = 10_000;
+/** A notch goes straight across to the new line; where that ends short of its height, to the nearest place on it. */
+function notchOn(path: Path, was: Point, at: number): number {
+  const across = polyline([
+    { x: was.x - FAR, y: was.y },
+    { x: was.x + FAR, y: was.y },
+  ]);
+  const met = [...intersectPaths(across, path)].sort(
+    (a, b) => Math.abs(a.point.x - was.x) - Math.abs(b.point.x - was.x),
+  )[0];
+  const near = met ? lengthTo(path, met.second) : nearestLength(path, was);
   return Number.isFinite(near) ? near : at;
-};
+}

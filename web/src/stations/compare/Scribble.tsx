@@ -42,14 +42,17 @@ export function Scribble({
     const on = { pieces: draft.original, seams: draft.lanes.left.seams };
     const out = new Map<string, Note[]>();
     for (const row of draft.worksheet) {
-      if (row.difference === null || (Math.abs(row.difference) < ADVICE.worthAsking && row.key !== focused)) continue;
+      // The row in hand is always shown: there one sees where to lay the tape.
+      const worth = row.difference !== null && Math.abs(row.difference) >= ADVICE.worthAsking;
+      if (!worth && row.key !== focused) continue;
       const flat = flatOf(on, row.key);
       // Written on the first piece it lies on, and on one more where front and back share it.
       const seen = new Set<string>();
       for (const line of flat?.lines ?? []) {
         if (seen.has(line.piece) || (seen.size > 0 && row.share.parts < 4)) continue;
         seen.add(line.piece);
-        const text = formatLength(row.each ?? row.difference, unit, { fraction, sign: true });
+        const by = row.each ?? row.difference;
+        const text = by === null ? '' : formatLength(by, unit, { fraction, sign: true });
         out.set(line.piece, [
           ...(out.get(line.piece) ?? []),
           { key: row.key, text, points: line.points, at: middle(line.points) },

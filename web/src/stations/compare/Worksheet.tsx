@@ -5,23 +5,9 @@ import { FLAT_WORDS, MEASUREMENT_WORDS, sayShare } from '@ample/core/words';
 import { setEase, setFlat } from '../../store/compare.ts';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { goDown } from '../../ui/goDown.ts';
 import { LengthField } from '../../ui/LengthField.tsx';
 import { Length } from '../../ui/parts.tsx';
-
-/** Enter goes on down the column, as one fills in a list by hand. */
-function goDown(from: HTMLInputElement): void {
-  const cell = from.closest('td');
-  let row = cell?.closest('tr')?.nextElementSibling ?? null;
-  while (cell && row) {
-    const next = (row as HTMLTableRowElement).cells[cell.cellIndex]?.querySelector('input');
-    if (next) {
-      next.focus();
-      next.select();
-      return;
-    }
-    row = row.nextElementSibling;
-  }
-}
 
 interface Props {
   readonly rows: readonly Row[];

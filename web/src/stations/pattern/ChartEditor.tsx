@@ -6,6 +6,7 @@ import type { ChartRow, MeasurementKey, Pattern } from '@ample/core/pattern';
 import { MEASUREMENT_WORDS, sayChartProblem } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { goDown } from '../../ui/goDown.ts';
 import { LengthField } from '../../ui/LengthField.tsx';
 import { Length, Notice } from '../../ui/parts.tsx';
 import { PasteChart } from './PasteChart.tsx';
@@ -283,6 +284,7 @@ function Cell({
         width="w-[104px]"
         value={value}
         onCommit={(v) => setCell(row.size, measure, v)}
+        onEnter={goDown}
       />
       {value === null && derived !== null && (
         <span className="text-sm italic">
