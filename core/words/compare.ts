@@ -103,6 +103,7 @@ export const saySolved = ({ amounts, unreached, before, after, rows: chosen }: S
     rows.filter((r) => chosen.includes(r.key) && r.left !== null && Math.abs(r.left) >= 0.5).length;
   const changed = amounts.filter((a) => Math.abs(a.to - a.from) >= 0.05).length;
   const [was, is] = [open(before), open(after)];
+  if (changed === 0 && was === 0) return 'Nothing to change: the chosen differences are met as the plan stands.';
   const count = (n: number): string => (n === 1 ? 'one difference was' : `${n || 'no'} differences were`);
   const left = is === 0 ? 'none is left' : is === 1 ? 'one is left' : `${is} are left`;
   const reasons = unreached.length === 0 ? '' : ', for the reasons below';

@@ -64,7 +64,11 @@ export function Print() {
   return (
     <Station
       title="Print"
-      lead="True scale, tiled. Print at 100 %, measure the square on the first page, then join the pages by their marks. The pieces carry wearer, pattern, size, date and what was changed."
+      lead={
+        onPaper
+          ? 'With paper only the hand sheets are printed: what to draw, cut, open and check on a tracing of your own pieces, in the order of the plan.'
+          : 'True scale, tiled. Print at 100 %, measure the square on the first page, then join the pages by their marks. The pieces carry wearer, pattern, size, date and what was changed.'
+      }
       wide
     >
       <div className="grid gap-6 min-[900px]:grid-cols-[320px_minmax(0,1fr)]">
@@ -169,6 +173,22 @@ export function Print() {
           {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
           {pieces.length === 0 && !onPaper && <Notice grade="look">Choose at least one piece.</Notice>}
         </div>
+        {onPaper && (
+          <section className="sheet self-start p-4" aria-label="Hand sheets">
+            <h2 className="mb-2">Hand sheets</h2>
+            {draft.steps.length === 0 && <p>Nothing is planned yet.</p>}
+            <ol className="space-y-2">
+              {draft.steps
+                .flatMap((s) => handSheet(s, units) ?? [])
+                .map((sheet, i) => (
+                  <li key={i} className="flex justify-between gap-4 border-b border-line pb-2">
+                    <span>{sheet.title}</span>
+                    <span className="num">{sheet.amount}</span>
+                  </li>
+                ))}
+            </ol>
+          </section>
+        )}
         <figure className="sheet m-0 p-4" hidden={onPaper}>
           <figcaption className="mb-2">
             <span className="num">{map.tiles.length}</span> pages to join, {map.rows} rows of {map.columns}, and a first
