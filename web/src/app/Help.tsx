@@ -9,7 +9,7 @@ const KEYS: readonly (readonly [string, string])[] = [
   ['Enter on a piece', 'bring it near; arrow keys slide it by 1 cm'],
   ['Alt while dragging', 'do not draw to notches, thirds or the grain'],
   ['Space, then arrows', 'on the grip of a slip in the plan: take it and slide it; Space puts it down'],
-  ['Enter in a list', 'take the value and go on to the next row'],
+  ['Enter in the worksheet or a size chart', 'take the value and go on down the column'],
   ['Esc', 'drop a drag and put everything back'],
   ['+, −, 0', 'on the table: nearer, farther, all in view'],
   ['U', 'centimetres or inches'],

@@ -134,11 +134,13 @@ export function Body() {
             </p>
           )}
         </div>
-        <div className="self-start min-[900px]:sticky min-[900px]:top-0">
-          <div className="sheet p-4">
-            <h2>{words.name}</h2>
-            <p className="mt-1 mb-2 min-h-[66px]">{words.how}</p>
-            <Figure of={focused} height="h-[250px]" />
+        <div className="self-start max-[899px]:order-first min-[900px]:sticky min-[900px]:top-0">
+          <div className="sheet p-4 max-[899px]:grid max-[899px]:grid-cols-[minmax(0,1fr)_150px] max-[899px]:gap-x-4">
+            <div>
+              <h2>{words.name}</h2>
+              <p className="mt-1 mb-2 min-h-[66px]">{words.how}</p>
+            </div>
+            <Figure of={focused} height="h-[250px] max-[899px]:h-[150px]" />
             <Remark key={`${set.id} ${focused}`} set={set} of={focused} />
             {history.length > 1 && (
               <Suspense fallback={<div className="h-[170px]" />}>

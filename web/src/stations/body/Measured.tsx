@@ -3,7 +3,6 @@ import type { Wearer } from '@ample/core/formats';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { setReading } from '../../store/body.ts';
 import { aimTape } from '../../tape/session.ts';
-import { goDown } from '../../ui/goDown.ts';
 import { LengthField } from '../../ui/LengthField.tsx';
 import { Length, Notice } from '../../ui/parts.tsx';
 
@@ -50,7 +49,6 @@ export function Measured({ definition, set, before, needed, onFocus, problems }:
               value={readings?.[i] ?? null}
               onCommit={(v) => setReading(set.id, key, i, v)}
               onFocus={() => aim(i)}
-              onEnter={goDown}
             />
           </td>
         ))}

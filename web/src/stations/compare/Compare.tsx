@@ -52,7 +52,7 @@ export function Compare() {
           </Notice>
         </div>
       )}
-      <div className="grid gap-6 min-[1180px]:grid-cols-[minmax(0,1fr)_400px]">
+      <div className="grid gap-6 min-[1180px]:grid-cols-[minmax(0,1fr)_380px]">
         <div>
           <Worksheet
             rows={shown}

@@ -95,7 +95,7 @@ function Line({
               optional
               min={-400}
               max={800}
-              width="w-[94px]"
+              width="w-[112px]"
               value={row.ease}
               onCommit={(v) => setEase(garment, key, v)}
               onEnter={goDown}
@@ -120,7 +120,7 @@ function Line({
               optional
               min={1}
               max={4000}
-              width="w-[104px]"
+              width="w-[112px]"
               value={row.from === 'typed' ? row.pattern : null}
               onCommit={(v) => setFlat(size, key, v)}
               onEnter={goDown}

@@ -10,6 +10,7 @@ import { moveStep } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { LengthField } from '../../ui/LengthField.tsx';
 import { Length, Notice } from '../../ui/parts.tsx';
+import { SideChoice } from '../../ui/SideChoice.tsx';
 import { WaysOn } from '../../ui/WaysOn.tsx';
 import { Meets, OwnAmount } from './OwnAmount.tsx';
 import { BustProposals } from './Proposals.tsx';
@@ -136,6 +137,7 @@ export function Slip({
               </p>
             )}
             {active === 'own' && <strong className="pb-2">chosen</strong>}
+            <SideChoice step={step} />
           </div>
         </div>
       )}
