@@ -48,6 +48,8 @@ export interface Beginning {
   readonly pattern: Pattern;
   readonly ease: Ease;
   readonly amounts: Amounts | null;
+  /** The same once earlier steps have changed the flat bust by so much, mm. */
+  readonly amountsAfter: (grown: number) => Amounts | null;
   readonly standIn: StandIn | null;
   readonly told: ToldFlat | null;
   readonly original: readonly Piece[];
@@ -88,6 +90,8 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
         }
       : {}),
   });
+  const amountsAfter = (grown: number): Amounts | null =>
+    size === null ? null : bustAmounts(body, pattern, size, ease.fullBust, grown);
   return {
     job,
     body,
@@ -98,7 +102,8 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
     cupChoice: cups,
     pattern,
     ease,
-    amounts: size === null ? null : bustAmounts(body, pattern, size, ease.fullBust),
+    amounts: amountsAfter(0),
+    amountsAfter,
     standIn,
     told,
     original,

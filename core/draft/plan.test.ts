@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { causewayPattern, samplePattern } from '../drafting/index.ts';
 import { pathLength } from '../geometry/index.ts';
 import { stepSchema, wearerSchema, type Step } from '../formats/index.ts';
-import { edgesWithRole, requireEdge, unfoldPiece, validatePiece, type Piece } from '../pattern/index.ts';
+import { edgesWithRole, flatMeasure, requireEdge, unfoldPiece, validatePiece, type Piece } from '../pattern/index.ts';
 import { alike, draft, emptyCache, followFor, inOrder, insertAt, outOfOrder, type ResolvedJob } from './index.ts';
 
 const pattern = causewayPattern();
@@ -43,6 +43,25 @@ describe('amounts from the measurements', () => {
     const typed = draft(job([step('b', 'shoulder-slash', { values: { by: -3 } })], { shoulder: [115] }));
     expect(typed.steps[0]?.values['by']).toBe(-3);
     expect(typed.steps[0]?.fit?.values['by']).toBe(-7);
+  });
+
+  it('does not give the bust again what an earlier step has given it', () => {
+    const bust = step('c', 'full-bust-side-dart', { values: { whose: 'pattern' } });
+    const alone = draft(job([bust], { fullBust: [968] })).steps[0]!;
+    const d = draft(job([step('a', 'side-add', { values: { by: 16, level: 'underarm' } }), bust], { fullBust: [968] }));
+    const flat = (pieces: readonly Piece[]): number => {
+      const found = flatMeasure(pieces, 'bust');
+      return found.ok ? found.value : NaN;
+    };
+    const after = d.steps[1]!;
+    const given = flat(after.before) - flat(alone.before);
+    expect(given).toBeGreaterThan(2);
+    // 968 + 50 less the bust as it is by then, by the garment; by the chart as much less than 48.
+    expect(after.total).toBeCloseTo(968 + 50 - flat(after.before), 6);
+    expect(after.amounts?.all.find((a) => a.school === 'chart')?.total).toBeCloseTo(48 - given, 6);
+    // Cup against draft cup compares bodies, whatever the paper has become.
+    expect(after.amounts?.all.find((a) => a.school === 'cup')?.total).toBe(968 - 870 - 50);
+    expect(d.amounts).toEqual(draft(job([bust], { fullBust: [968] })).amounts);
   });
 
   it('keeps within what an alteration can do', () => {

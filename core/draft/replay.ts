@@ -1,5 +1,6 @@
 import {
   alterationById,
+  flatOf,
   runAlteration,
   type AlterationDefinition,
   type Context,
@@ -10,7 +11,7 @@ import {
 import type { Amounts, BodyProblem } from '../fit/index.ts';
 import type { Step } from '../formats/schema.ts';
 import type { Piece } from '../pattern/index.ts';
-import { refuse, type Result } from '../units/index.ts';
+import { refuse, TOL, type Result } from '../units/index.ts';
 import type { Beginning } from './beginning.ts';
 import { alike, type Lane, type Lanes } from './lanes.ts';
 import type { DraftStep } from './step.ts';
@@ -34,12 +35,8 @@ export interface Replayed {
 /**
  * Carries steps out one after the other from where a job starts; with a cache, from the first that changed;
  * `brief`, for the pieces alone. */
-export function replay(
-  { body, bodyProblems, size, amounts, ease, told, contextOf, sewn }: Beginning,
-  plan: readonly Step[],
-  cache?: DraftCache,
-  brief = false,
-): Replayed {
+export function replay(start: Beginning, plan: readonly Step[], cache?: DraftCache, brief = false): Replayed {
+  const { body, size, amounts, ease, told, sewn } = start;
   let lanes: Lanes = oneLane(sewn);
   const steps: DraftStep[] = [];
   const key = JSON.stringify([body, size, amounts?.chosen, ease, told]);
@@ -47,7 +44,7 @@ export function replay(
     const own = JSON.stringify(step) + key;
     const kept = cache?.steps[i];
     const reuse = kept && kept.left === lanes.left.pieces && kept.right === lanes.right.pieces && kept.key === own;
-    const done = reuse ? kept.done : doStep(step, amounts, lanes, contextOf, bodyProblems, brief);
+    const done = reuse ? kept.done : doStep(step, start, lanes, brief);
     if (cache) cache.steps[i] = { left: lanes.left.pieces, right: lanes.right.pieces, key: own, done };
     steps.push(done);
     lanes = lanesAfter(lanes, done);
@@ -58,17 +55,12 @@ export function replay(
 const oneLane = (lane: Lane): Lanes => ({ left: lane, right: lane });
 
 /** One step on the side it is for, and on both where they already differ. */
-function doStep(
-  step: Step,
-  amounts: Amounts | null,
-  lanes: Lanes,
-  contextOf: (lane: Lane) => Context,
-  problems: readonly BodyProblem[],
-  brief: boolean,
-): DraftStep {
+function doStep(step: Step, start: Beginning, lanes: Lanes, brief: boolean): DraftStep {
+  const { contextOf, bodyProblems: problems } = start;
   const lane = step.side === 'right' ? lanes.right : lanes.left;
   const context = contextOf(lane);
   const fit = fitOf(step, context);
+  const amounts = alterationById(step.alteration)?.amount === 'total' ? amountsOn(lane, start) : null;
   const { total, values } = valuesOf(step, amounts, fit);
   const other =
     step.side === 'both' && !alike(lanes)
@@ -77,7 +69,15 @@ function doStep(
   const own = runStep(step, total, values, context, problems, brief);
   // A step for both sides is done on both or on neither: what stops it on the right is said like any refusal.
   const outcome = own.ok && other && !other.ok ? other : own;
-  return { step, total, values, fit, before: lane.pieces, outcome, other };
+  return { step, total, values, amounts, fit, before: lane.pieces, outcome, other };
+}
+
+/** The bust amounts on the pieces as earlier steps have left them: what those gave is not given again. */
+function amountsOn(lane: Lane, { sewn, amounts, amountsAfter }: Beginning): Amounts | null {
+  if (lane.pieces === sewn.pieces) return amounts;
+  const [was, now] = [flatOf(sewn, 'fullBust'), flatOf(lane, 'fullBust')];
+  const grown = was && now ? now.value - was.value : 0;
+  return Math.abs(grown) < TOL.legs ? amounts : amountsAfter(grown);
 }
 
 /** The lanes after a step: a step for one side parts them. */

@@ -1,4 +1,5 @@
 import type { Fit, Run, Values } from '../alterations/index.ts';
+import type { Amounts } from '../fit/index.ts';
 import type { Step } from '../formats/schema.ts';
 import type { Piece } from '../pattern/index.ts';
 import type { Result } from '../units/index.ts';
@@ -9,6 +10,8 @@ export interface DraftStep {
   /** Which sum gave the amount, and the amount used, mm for the whole front. */
   readonly total: number | null;
   readonly values: Values;
+  /** Every way of computing a bust amount, on the pieces the step began with; null for other steps. */
+  readonly amounts: Amounts | null;
   /** What body and pieces asked for, where they tell. */
   readonly fit: Fit | null;
   /** The pieces the step began with: its own side's, the left where it is for both. */

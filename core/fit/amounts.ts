@@ -46,13 +46,15 @@ const sumOf = (terms: readonly Term[]): number => terms.reduce((sum, t) => sum +
 /**
  * Every way of computing how much the bust of a size must grow (positive) or shrink, side by side, with the
  * one to take by default and why: the finished measurement when the pieces or the envelope give one, since it
- * measures what matters; else the chart; else cup against draft cup.
+ * measures what matters; else the chart; else cup against draft cup. `grown`: by how much earlier steps have already
+ * changed the flat bust, mm, so that it is not added twice; cup sums compare bodies and take no notice of it.
  */
 export function bustAmounts(
   body: Body,
   pattern: Pattern,
   size: string,
   ease: number = wantedBustEase(pattern),
+  grown = 0,
 ): Amounts {
   const row = pattern.chart.find((r) => r.size === size);
   const { fullBust, highBust } = body;
@@ -63,14 +65,16 @@ export function bustAmounts(
   };
   const full: Term | null = fullBust === undefined ? null : { code: 'body.fullBust', value: fullBust, sign: 1 };
   const finished = finishedBust(pattern, size);
+  const before: readonly Term[] = grown === 0 ? [] : [{ code: 'pattern.steps', value: grown, sign: -1 }];
   if (full && finished)
     push('finished', [
       full,
       { code: 'ease.wanted', value: ease, sign: 1 },
       { code: `pattern.${finished.from}`, value: finished.value, sign: -1 },
+      ...before,
     ]);
   if (full && row?.body.fullBust !== undefined)
-    push('chart', [full, { code: 'chart.fullBust', value: row.body.fullBust, sign: -1 }]);
+    push('chart', [full, { code: 'chart.fullBust', value: row.body.fullBust, sign: -1 }, ...before]);
   if (full && highBust !== undefined) {
     const high: Term = { code: 'body.highBust', value: highBust, sign: -1 };
     push('cup', [full, high, { code: 'draft.cup', value: pattern.draftCup, sign: -1 }]);

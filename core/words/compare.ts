@@ -30,7 +30,7 @@ export function sayShare({ parts, why }: Share): string {
     case 'seams':
       return `÷ ${parts}: each edge of the ${parts} around`;
     case 'bust':
-      return '÷ 4 all round; the bust takes it on the front alone: ÷ 2';
+      return '÷ 4 all round; on the front alone ÷ 2';
     case 'halves':
       return '÷ 2: each half';
     case 'armholes':

@@ -74,6 +74,7 @@ export const TERM_WORDS: Readonly<Record<string, string>> = {
   'ease.wanted': 'wanted ease',
   'pattern.pieces': 'flat bust of the pieces',
   'pattern.printed': 'finished bust, printed',
+  'pattern.steps': 'by earlier steps',
   'pattern.typed': 'flat bust, measured by hand',
   'chart.fullBust': 'chart bust',
   'draft.cup': 'draft cup',

@@ -33,8 +33,8 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
     step.school === 'own'
       ? null
       : step.school === 'auto'
-        ? draft.amounts?.chosen
-        : draft.amounts?.all.find((a) => a.school === step.school);
+        ? active.amounts?.chosen
+        : active.amounts?.all.find((a) => a.school === step.school);
   const run = outcome.ok ? outcome.value : null;
   const darts = run?.changes.flatMap((c) => changedDarts(c).map((d) => ({ ...d, piece: c.piece }))) ?? [];
   const several = new Set(darts.map((d) => d.piece)).size > 1;

@@ -32,7 +32,7 @@ export function Slip({
   const { job } = useParams();
   const units = useUnits();
   const words = ALTERATION_WORDS[step.alteration];
-  const amounts = draft.amounts;
+  const amounts = whole.amounts;
   const active = step.school === 'auto' ? amounts?.chosen?.school : step.school;
   const definition = alterationById(step.alteration);
   const before = piecesBefore(draft, step.id);
