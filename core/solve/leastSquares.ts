@@ -27,6 +27,9 @@ interface Options {
   readonly about?: () => readonly (readonly number[])[] | null;
 }
 
+/** A step that promises less than this share of what is left is not worth its evaluations. */
+const WORTH = 5e-4;
+
 const cost = (r: readonly number[] | null): number => (r ? r.reduce((n, v) => n + v * v, 0) : Infinity);
 const clamp = (v: number, { min, max }: Bound): number => Math.min(max, Math.max(min, v));
 
@@ -124,6 +127,9 @@ export function leastSquares(
     });
     const went = next.map((v, j) => v - (x[j] ?? 0));
     const length = went.reduce((n, v) => n + v * v, 0);
+    // Where not everything can be had, the best is reached when the slopes promise next to nothing more.
+    const promised = cost(r) - cost(r.map((v, i) => v + went.reduce((n, w, j) => n + (jacobian[i]?.[j] ?? 0) * w, 0)));
+    if (promised < WORTH * cost(r)) break;
     if (Math.sqrt(length) < still) {
       if (fresh) break;
       jacobian = slopes();

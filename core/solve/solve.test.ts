@@ -117,6 +117,28 @@ describe('the amounts of a plan, found together', () => {
     ]);
   });
 
+  it('stops early where not everything can be had: more rows than amounts, and at odds', () => {
+    const zero = PLAN.map(([, keys]) => Object.fromEntries(keys.map((key) => [key, key === 'total' ? 6 : 2])));
+    const body = {
+      fullBust: 945,
+      underbust: 860,
+      waist: 760,
+      highHip: 880,
+      hip: 1010,
+      shoulder: 118,
+      neck: 368,
+      armhole: 425,
+    };
+    const rows = Object.keys(body) as MeasurementKey[];
+    const found = expectOk(solve(jobOf(planWith(zero), body), { rows }), 'solve');
+    const off = (all: typeof found.after): number =>
+      Math.hypot(...all.filter((r) => rows.includes(r.key)).map((r) => (r.left ?? 0) / r.share.parts));
+    expect(off(found.after)).toBeLessThan(off(found.before));
+    expect(found.unreached.length).toBeGreaterThan(0);
+    // Fewer than taking the slopes through the whole plan even once would need.
+    expect(found.evaluations).toBeLessThan(12);
+  });
+
   it('changes only the chosen steps', () => {
     const steps = [step('a', 'shoulder-slash', { by: -2 }), step('b', 'back-width', { by: 4 })];
     const found = expectOk(

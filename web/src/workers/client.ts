@@ -97,38 +97,60 @@ export function draftClient(
   };
 }
 
-/** One question to a worker of its own, which is let go with the answer. */
+/** One question to a worker that does nothing else; with no answer in time, or a bad one, it is ended. */
 function askOnce(worker: Worker, request: Request, patience: number, slow: string): Promise<unknown> {
   return new Promise((resolve, reject) => {
-    const timer = setTimeout(() => finish(() => reject(new Error(slow))), patience);
-    function finish(then: () => void): void {
+    const fail = (why: string) => {
       clearTimeout(timer);
       worker.terminate();
-      then();
-    }
+      reject(new Error(why));
+    };
+    const timer = setTimeout(() => fail(slow), patience);
     worker.onmessage = (event: MessageEvent<Reply>) => {
       const reply = event.data;
-      finish(() => (reply.ok ? resolve(reply.value) : reject(new Error(reply.message))));
+      if (!reply.ok) return fail(reply.message);
+      clearTimeout(timer);
+      resolve(reply.value);
     };
-    worker.onerror = (event) => finish(() => reject(new Error(event.message || 'the work stopped')));
+    worker.onerror = (event) => fail(event.message || 'the work stopped');
     worker.postMessage(request);
   });
 }
 
-/** Makes one PDF. */
-export const makePdf = (input: PdfRequest): Promise<Uint8Array> =>
-  askOnce(
-    new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' }),
+/** Makes one PDF; its worker, with the fonts in it, is let go with the file. */
+export async function makePdf(input: PdfRequest): Promise<Uint8Array> {
+  const worker = new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' });
+  const made = await askOnce(
+    worker,
     { v: PROTOCOL, id: 1, kind: 'pdf', input },
     60_000,
     'it took longer than a minute',
-  ) as Promise<Uint8Array>;
+  );
+  worker.terminate();
+  return made as Uint8Array;
+}
 
-/** Finds the amounts of a plan's steps together. */
-export const findAmounts = (input: SolveRequest): Promise<Result<Solution>> =>
-  askOnce(
-    new Worker(new URL('./solve.worker.ts', import.meta.url), { type: 'module' }),
-    { v: PROTOCOL, id: 1, kind: 'solve', input },
-    20_000,
-    'it took longer than twenty seconds',
-  ) as Promise<Result<Solution>>;
+export interface Solver {
+  /** Finds the amounts of a plan's steps together. One question at a time. */
+  readonly find: (input: SolveRequest) => Promise<Result<Solution>>;
+  readonly stop: () => void;
+}
+
+/** A worker for the search, started before it is asked so that the answer need not wait for it. */
+export function startSolver(): Solver {
+  const make = () => new Worker(new URL('./solve.worker.ts', import.meta.url), { type: 'module' });
+  let worker: Worker | null = make();
+  return {
+    find: async (input) => {
+      worker ??= make();
+      const request: Request = { v: PROTOCOL, id: 1, kind: 'solve', input };
+      try {
+        return (await askOnce(worker, request, 20_000, 'it took longer than twenty seconds')) as Result<Solution>;
+      } catch (error) {
+        worker = null;
+        throw error;
+      }
+    },
+    stop: () => worker?.terminate(),
+  };
+}

@@ -2,7 +2,7 @@ import '../zodSetup.ts';
 import { solve } from '@ample/core/solve';
 import { PROTOCOL, type Reply, type Request } from './protocol.ts';
 
-/** Finds amounts; used once for each question, then let go. */
+/** Finds amounts; keeps nothing between questions. */
 self.onmessage = (event: MessageEvent<Request>) => {
   const request = event.data;
   if (request.v !== PROTOCOL || request.kind !== 'solve') return;

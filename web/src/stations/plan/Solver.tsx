@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { alterationById } from '@ample/core/alterations';
 import type { Draft } from '@ample/core/draft';
 import type { MeasurementKey } from '@ample/core/pattern';
@@ -9,11 +9,19 @@ import { resolvedJob } from '../../store/drafting.ts';
 import { takeAmounts } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Length, Notice } from '../../ui/parts.tsx';
-import { findAmounts } from '../../workers/client.ts';
+import { startSolver, type Solver as SolverWorker } from '../../workers/client.ts';
 
 /** Steps act on one another: this finds the amounts that bring the chosen differences to nothing together. */
 export function Solver({ draft }: { readonly draft: Draft }) {
   const units = useUnits();
+  const solver = useRef<SolverWorker | null>(null);
+  useEffect(() => {
+    solver.current = startSolver();
+    return () => {
+      solver.current?.stop();
+      solver.current = null;
+    };
+  }, []);
   const [busy, setBusy] = useState(false);
   const [found, setFound] = useState<{ readonly solution: Solution; readonly of: Draft['steps'] } | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
@@ -32,7 +40,8 @@ export function Solver({ draft }: { readonly draft: Draft }) {
     setBusy(true);
     setTrouble(null);
     try {
-      const result = await findAmounts({ job, wish: { rows: chosen } });
+      solver.current ??= startSolver();
+      const result = await solver.current.find({ job, wish: { rows: chosen } });
       if (result.ok) setFound({ solution: result.value, of: draft.steps });
       else setTrouble(sayRefusal(result.error, units));
     } catch (error) {
