@@ -20,7 +20,7 @@ export const test = base.extend<{ page: Page }>({
 });
 export { expect };
 
-/** Seams of the whole Causeway: bodice, sleeve, skirt and facings. */
+/** Seams of the whole Causeway: bodice, sleeve, skirt, facings and pocket. */
 export const SEAMS = 12;
 export const STATIONS = ['body', 'pattern', 'size', 'compare', 'plan', 'table', 'check', 'toile', 'print'] as const;
 

@@ -7,5 +7,5 @@ export { fullBustSideDart } from './fullBustSideDart/definition.ts';
 export { dartReports, lengthChanges } from './report.ts';
 export * from './order.ts';
 export { heightShare, type HeightShare } from './kit/height.ts';
-export { flatOf, type Flat } from './kit/flat.ts';
+export { AROUND, flatOf, type Flat } from './kit/flat.ts';
 export { sizeFor } from './kit/sizeFor.ts';

@@ -95,8 +95,9 @@ export function checkBody(body: Body, set?: MeasurementSet): readonly BodyProble
 const OLD = 183;
 const MOVED = 20;
 
+/** The newest set first; of two of one day, the one taken later. */
 export const newestFirst = <T extends { readonly date: string }>(sets: readonly T[]): readonly T[] =>
-  [...sets].sort((a, b) => b.date.localeCompare(a.date));
+  [...sets].reverse().sort((a, b) => b.date.localeCompare(a.date));
 
 const days = (from: string, to: string): number => (Date.parse(to) - Date.parse(from)) / 86_400_000;
 

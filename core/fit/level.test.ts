@@ -3,6 +3,7 @@ import { samplePattern } from '../drafting/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import { expectOk } from '../units/index.ts';
 import {
+  bodyFrom,
   bustAmounts,
   changesBetween,
   checkAge,
@@ -125,6 +126,15 @@ describe('sets over time', () => {
     ]);
     expect(checkAge(sets.slice(0, 2), '2026-05-01').map((p) => p.code)).toEqual(['value-moved']);
     expect(checkAge([], '2026-05-01')).toEqual([]);
+  });
+  it('takes the later of two sets of one day', () => {
+    const twice = [
+      set('2026-05-01', { waist: [700] }),
+      set('2026-05-01', { waist: [712] }),
+      set('2026-04-01', { waist: [690] }),
+    ];
+    expect(bodyFrom(twice)).toEqual({ waist: 712 });
+    expect(historyOf(twice, 'waist').map((h) => h.value)).toEqual([690, 700, 712]);
   });
   it('tells what changed, and the history without what was carried', () => {
     expect(changesBetween({ waist: 700, hip: 950 }, { waist: 708, neck: 360, hip: 950 })).toEqual([

@@ -1,4 +1,4 @@
-import { flatOf, type Flat } from '../alterations/index.ts';
+import { AROUND, flatOf } from '../alterations/index.ts';
 import {
   aroundAt,
   edgesWithRole,
@@ -68,14 +68,6 @@ export function toldFlat(pattern: Pattern, size: string, ease: Ease): ToldFlat {
   return out;
 }
 
-const LEVEL: Readonly<Partial<Record<MeasurementKey, readonly [LevelName, number]>>> = {
-  fullBust: ['bust', 0],
-  underbust: ['bust', 75],
-  waist: ['waist', 0],
-  highHip: ['waist', 75],
-  hip: ['hip', 0],
-};
-
 /** Seam edges that can take a width at a level, all around: sides and princess seams, both halves. */
 function edgesAround(pieces: readonly Piece[], level: LevelName, below: number): number {
   const around = aroundAt(pieces, level, below);
@@ -91,7 +83,7 @@ function edgesAround(pieces: readonly Piece[], level: LevelName, below: number):
 /** How a difference is shared out: by four at the sides, by more where a draft has more seams to spread it over. */
 export function shareOf({ key, share }: MeasurementDefinition, pieces: readonly Piece[]): Share {
   if (key === 'fullBust') return { parts: 4, why: 'bust' };
-  const at = LEVEL[key];
+  const at = AROUND[key];
   const edges = at ? edgesAround(pieces, ...at) : 0;
   if (edges > 4) return { parts: edges, why: 'seams' };
   if (share === 1 / 4) return { parts: 4, why: 'sides' };
@@ -176,5 +168,3 @@ export function effectsOf(
     return a === null || b === null || Math.abs(b - a) < least ? [] : [{ key, by: b - a }];
   });
 }
-
-export type { Flat };

@@ -26,15 +26,21 @@ export interface Flat {
 export type OnPieces = Pick<Context, 'pieces' | 'seams'>;
 type Measure = (on: OnPieces) => Flat | null;
 
-/** Below the bust and the waist, where underbust and high hip lie on an adult body, mm. */
-const BELOW = { underbust: 75, highHip: 75 } as const;
+/** Girths: the level they lie at, and how far below it on an adult body (underbust, high hip), mm. */
+export const AROUND: Readonly<Partial<Record<MeasurementKey, readonly [LevelName, number]>>> = {
+  fullBust: ['bust', 0],
+  underbust: ['bust', 75],
+  waist: ['waist', 0],
+  highHip: ['waist', 75],
+  hip: ['hip', 0],
+};
 
 const line = (piece: Piece, ...points: readonly Point[]) => ({ piece: piece.id, points });
 const partOf = (pieces: readonly Piece[], ...parts: readonly Piece['part'][]): Piece | undefined =>
   pieces.find((p) => parts.includes(p.part));
 
 const around =
-  (level: LevelName, below = 0): Measure =>
+  ([level, below]: readonly [LevelName, number]): Measure =>
   ({ pieces }) => {
     const found = aroundAt(pieces, level, below);
     if (!found.ok) return null;
@@ -139,11 +145,7 @@ const lowestOf = (edges: readonly Edge[]): number =>
 
 /** How each body measurement is found on the pieces; what is not here cannot be, and is typed or taken from the chart. */
 const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
-  fullBust: around('bust'),
-  underbust: around('bust', BELOW.underbust),
-  waist: around('waist'),
-  highHip: around('waist', BELOW.highHip),
-  hip: around('hip'),
+  ...Object.fromEntries(Object.entries(AROUND).map(([key, at]) => [key, around(at)])),
   neck: alongRole('neck', 2),
   armhole: alongRole('armhole', 1),
   // Ease or a dart of the back is not counted.

@@ -1,5 +1,4 @@
 import { useEffect, useRef, useState } from 'react';
-import { alterationById } from '@ample/core/alterations';
 import type { Draft } from '@ample/core/draft';
 import type { MeasurementKey } from '@ample/core/pattern';
 import { aimsOf, type Solution } from '@ample/core/solve';
@@ -151,7 +150,3 @@ export function Solver({ draft }: { readonly draft: Draft }) {
     </section>
   );
 }
-
-/** Whether a plan has anything to solve for. */
-export const solvable = (draft: Draft): boolean =>
-  draft.steps.some((s) => s.step.on && (alterationById(s.step.alteration)?.amount ?? null) !== null);
