@@ -1,5 +1,5 @@
 /** Imports run one way: units → geometry → pattern → slash, truing → alterations → fit → draft → solve, formats; words beside them. */
-const order = ['units', 'geometry', 'pattern', 'slash', 'truing', 'alterations', 'fit', 'draft', 'solve'];
+const order = ['units', 'geometry', 'pattern', 'slash', 'truing', 'alterations', 'fit', 'draft', 'toile', 'solve'];
 const below = (folder) => order.slice(0, order.indexOf(folder));
 const oneWay = order.map((folder) => ({
   name: `core-${folder}-looks-down-only`,
@@ -7,7 +7,7 @@ const oneWay = order.map((folder) => ({
   from: { path: `^core/${folder}/`, pathNot: '\\.test\\.ts$' },
   to: {
     path: '^core/',
-    pathNot: `^core/(${[...below(folder), folder].join('|')})/${folder === 'draft' || folder === 'solve' ? '|^core/formats/schema\\.ts$' : ''}${folder === 'draft' ? '|^core/drafting/' : ''}`,
+    pathNot: `^core/(${[...below(folder), folder].join('|')})/${['draft', 'toile', 'solve'].includes(folder) ? '|^core/formats/schema\\w*\\.ts$' : ''}${folder === 'draft' ? '|^core/drafting/' : ''}`,
   },
 }));
 

@@ -1,4 +1,4 @@
-import { jobSchema, wearerSchema, type Job, type Step, type Wearer } from '@ample/core/formats';
+import { fittingSchema, jobSchema, wearerSchema, type Job, type Step, type Wearer } from '@ample/core/formats';
 import type { MeasurementKey } from '@ample/core/pattern';
 
 /** The demo scenario: the Causeway Choir, its pattern and three singers. All invented. Lengths in mm. */
@@ -89,7 +89,29 @@ const step = (alteration: string): Step => ({
 });
 
 const job = (fields: Partial<Job> & Pick<Job, 'id'> & { wearer: Job['wearer'] }): Job =>
-  jobSchema.parse({ format: 'ample-draft/job', version: 1, pattern: { id: 'causeway' }, demo: true, ...fields });
+  jobSchema.parse({ format: 'ample-draft/job', version: 2, pattern: { id: 'causeway' }, demo: true, ...fields });
+
+/** What a first toile showed: nothing decided about it yet. */
+const firstToile = fittingSchema.parse({
+  id: 'tove-toile-1',
+  date: '2026-11-14',
+  kind: 'toile',
+  observations: [
+    {
+      id: 'hangs',
+      sign: 'shoulder-hangs',
+      view: 'front',
+      at: { x: 147, y: 91 },
+      pinned: 8,
+      note: 'The sleeve drags with it.',
+    },
+    { id: 'folds', sign: 'folds-neck-armhole', view: 'front', at: { x: 130, y: 101 }, pinned: 6 },
+    { id: 'seat', sign: 'cloth-above-seat', view: 'back', at: { x: 100, y: 204 } },
+  ],
+  sitting: 'Easy; the waist does not climb.',
+  armsForward: 'Pulls a little below the shoulder end.',
+  verdict: 'alter',
+});
 
 export const DEMO_JOBS: readonly Job[] = [
   job({
@@ -105,6 +127,7 @@ export const DEMO_JOBS: readonly Job[] = [
     title: 'Concert bodice',
     wearer: { id: 'tove' },
     steps: [step('full-bust-side-dart')],
+    fittings: [firstToile],
     due: '2026-12-12',
     fabric: 'Midnight wool crêpe',
   }),

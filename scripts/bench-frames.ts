@@ -22,7 +22,7 @@ const more = samplePattern('causeway', ['4']).sizes['4'] ?? [];
 const six = [...(skerry.sizes['4'] ?? []), ...more.map((p) => ({ ...p, id: `${p.id}-other`, part: 'other' as const }))];
 const job = {
   format: 'ample-draft/job',
-  version: 1,
+  version: 2,
   id: 'frames',
   title: 'Six pieces',
   wearer: DEMO_WEARERS[0],

@@ -1,3 +1,4 @@
+export * from './amount.ts';
 export * from './asks.ts';
 export * from './beginning.ts';
 export * from './draft.ts';

@@ -7,3 +7,5 @@ export * from './worksheet.ts';
 export * from './level.ts';
 export * from './needed.ts';
 export * from './chart.ts';
+export * from './signs.ts';
+export * from './tissue.ts';

@@ -1,14 +1,27 @@
 import { z } from 'zod';
 import { normalisePiece, patternSchema, validatePattern, type Pattern } from '../pattern/index.ts';
 import { ok, refuse, type Refusal, type Result } from '../units/index.ts';
-import { jobSchema, wearerSchema, type Job, type Wearer } from './schema.ts';
+import { JOB_VERSION, jobSchema, wearerSchema, type Job, type Wearer } from './schema.ts';
 
 export type DocumentKind = 'wearer' | 'pattern' | 'job';
 export type DocumentError =
   'document-not-json' | 'document-wrong-format' | 'document-newer' | 'document-invalid' | 'pattern-invalid';
 
 export const DOCUMENT_SCHEMAS = { wearer: wearerSchema, pattern: patternSchema, job: jobSchema } as const;
-const VERSION = 1;
+const VERSIONS: Readonly<Record<DocumentKind, number>> = { wearer: 1, pattern: 1, job: JOB_VERSION };
+
+/** From each older version to the next; every one is tested on a stored document of its time. */
+const MIGRATIONS: Readonly<Partial<Record<DocumentKind, Readonly<Record<number, (old: object) => object>>>>> = {
+  // Fittings, versions and labels came; their defaults fill in.
+  job: { 1: (old) => ({ ...old, version: 2 }) },
+};
+
+function migrated(value: unknown, kind: DocumentKind): unknown {
+  let now = value as object & { version: number };
+  for (let step = MIGRATIONS[kind]?.[now.version]; step; step = MIGRATIONS[kind]?.[now.version])
+    now = step(now) as typeof now;
+  return now;
+}
 
 /** The published JSON Schema of a document. */
 export const jsonSchema = (kind: DocumentKind): unknown => z.toJSONSchema(DOCUMENT_SCHEMAS[kind], { io: 'input' });
@@ -29,15 +42,15 @@ function checkHead(value: unknown, kind: DocumentKind): Refusal<DocumentError> |
       code: 'document-wrong-format',
       data: { expected: `ample-draft/${kind}`, got: head.success ? head.data.format : 'nothing' },
     };
-  if (head.data.version > VERSION)
-    return { code: 'document-newer', data: { version: head.data.version, known: VERSION } };
+  if (head.data.version > VERSIONS[kind])
+    return { code: 'document-newer', data: { version: head.data.version, known: VERSIONS[kind] } };
   return null;
 }
 
 function readDocument<T>(value: unknown, kind: DocumentKind, schema: z.ZodType<T>): Result<T, DocumentError> {
   const wrong = checkHead(value, kind);
   if (wrong) return { ok: false, error: wrong };
-  const parsed = schema.safeParse(value);
+  const parsed = schema.safeParse(migrated(value, kind));
   if (parsed.success) return ok(parsed.data);
   const issue = parsed.error.issues[0];
   return refuse('document-invalid', {

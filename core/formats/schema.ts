@@ -1,9 +1,14 @@
 import { z } from 'zod';
 import { GARMENTS } from '../fit/ease.ts';
 import { measurementKeySchema, patternSchema, pointSchema } from '../pattern/index.ts';
+import { fittingSchema } from './schemaFitting.ts';
+
+export * from './schemaFitting.ts';
 
 const id = z.string().min(1).max(80);
 const date = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a date like 2026-11-23');
+/** 2 brought fittings, versions and labels: an app that knows only 1 would drop them. */
+export const JOB_VERSION = 2;
 /** Readings are kept as typed: bounds are wide, the fit asks about what is unlikely. */
 const reading = z.number().min(-10_000).max(100_000);
 
@@ -65,13 +70,8 @@ const fileRef = z.strictObject({ file: z.string().min(1).max(400) });
 const idRef = z.strictObject({ id });
 const sampleRef = z.strictObject({ sample: id });
 
-export const jobSchema = z.object({
-  format: z.literal('ample-draft/job'),
-  version: z.literal(1),
-  id,
-  title: z.string().max(160).default(''),
-  wearer: z.union([wearerSchema, fileRef, idRef]),
-  pattern: z.union([patternSchema, fileRef, sampleRef, idRef]),
+/** What a job chooses; a version keeps the same. */
+const choices = {
   /** The size chosen by hand; null follows the rule. */
   size: id.nullable().default(null),
   sizeMethod: z.enum(['highBust', 'fullBust', 'hip']).default('highBust'),
@@ -80,9 +80,47 @@ export const jobSchema = z.object({
   steps: z.array(stepSchema).max(60).default([]),
   /** How new steps are put in order: top down, or the bust before everything else. */
   order: z.enum(['topDown', 'bustFirst']).default('topDown'),
+};
+
+/** A named state of a job: its choices, and what they were worked out from. */
+export const versionSchema = z.object({
+  id,
+  name: z.string().max(160),
+  /** Date and time, ISO. */
+  at: z.string().max(40),
+  ...choices,
+  body: wearerSchema.pick({ sets: true, bustEase: true, eases: true }),
+  /** The pattern where it is one's own; null for one that never changes. */
+  pattern: patternSchema.nullable().default(null),
+});
+
+/** The job this one was made again from: what to look at anew is worked out from it. */
+export const againSchema = z.object({
+  job: id,
+  title: z.string().max(160),
+  fabric: z.string().max(400),
+  date,
+  body: z.partialRecord(measurementKeySchema, z.number()),
+});
+
+export const jobSchema = z.object({
+  format: z.literal('ample-draft/job'),
+  version: z.literal(JOB_VERSION),
+  id,
+  title: z.string().max(160).default(''),
+  wearer: z.union([wearerSchema, fileRef, idRef]),
+  pattern: z.union([patternSchema, fileRef, sampleRef, idRef]),
+  ...choices,
   /** When the garment was finished: its plan has then taught the wearer's profile. */
   finished: date.nullable().default(null),
   due: date.nullable().default(null),
+  fittings: z.array(fittingSchema).max(60).default([]),
+  versions: z.array(versionSchema).max(60).default([]),
+  /** A word on the label of a piece, by piece id. */
+  labels: z.record(z.string().max(80), z.string().max(200)).default({}),
+  again: againSchema.nullable().default(null),
+  /** Taken off the rail, kept in the drawer. */
+  archived: z.boolean().default(false),
   fabric: z.string().max(400).default(''),
   notes: z.string().max(4000).default(''),
   demo: z.boolean().default(false),
@@ -90,5 +128,6 @@ export const jobSchema = z.object({
 
 export type Wearer = z.infer<typeof wearerSchema>;
 export type Job = z.infer<typeof jobSchema>;
+export type Version = z.infer<typeof versionSchema>;
 export type Step = z.infer<typeof stepSchema>;
 export type Lesson = z.infer<typeof lessonSchema>;

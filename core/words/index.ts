@@ -12,3 +12,6 @@ export * from './steps.ts';
 export * from './speak.ts';
 export * from './compare.ts';
 export * from './paper.ts';
+export * from './signs.ts';
+export * from './causes.ts';
+export * from './cautions.ts';

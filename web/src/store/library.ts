@@ -170,7 +170,7 @@ export async function startOwn(name: string, title: string, today: string, patte
   });
   const job = jobSchema.parse({
     format: 'ample-draft/job',
-    version: 1,
+    version: 2,
     id: `j-${id}`,
     title,
     wearer: { id: wearer.id },

@@ -20,7 +20,7 @@ const planned = (id: SampleId, alteration: string, total: number) => {
   });
   const job = jobSchema.parse({
     format: 'ample-draft/job',
-    version: 1,
+    version: 2,
     id: 'j',
     wearer: { id: 'w' },
     pattern: { id },
