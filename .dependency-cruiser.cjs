@@ -1,5 +1,5 @@
-/** Imports run one way: units → geometry → pattern → slash, truing → alterations → fit → draft → solve, formats; words beside them. */
-const order = ['units', 'geometry', 'pattern', 'slash', 'truing', 'alterations', 'fit', 'draft', 'toile', 'solve'];
+/** Imports run one way: units → geometry → pattern → layout, slash, truing → alterations → fit → draft → solve, formats; words beside them. */
+const order = ['units', 'geometry', 'pattern', 'layout', 'slash', 'truing', 'alterations', 'fit', 'draft', 'toile', 'solve'];
 const below = (folder) => order.slice(0, order.indexOf(folder));
 const oneWay = order.map((folder) => ({
   name: `core-${folder}-looks-down-only`,
@@ -18,7 +18,7 @@ module.exports = {
     {
       name: 'core-stands-alone',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$|^core/testing/' },
+      from: { path: '^core/', pathNot: '\\.test\\.ts$|^core/testing/|^core/formats/bundle/' },
       to: { pathNot: '^core/|^node_modules/zod/' },
     },
     {
@@ -32,6 +32,18 @@ module.exports = {
       severity: 'error',
       from: { path: '^core/', pathNot: '^core/formats/pdf/' },
       to: { path: '^core/formats/pdf/' },
+    },
+    {
+      name: 'bundle-packs-with-two-libraries',
+      severity: 'error',
+      from: { path: '^core/formats/bundle/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^core/|^node_modules/(zod|fflate|@noble/hashes)/' },
+    },
+    {
+      name: 'bundle-stays-behind-its-own-path',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '^core/formats/bundle/' },
+      to: { path: '^core/formats/bundle/' },
     },
     {
       name: 'drafting-knows-no-alteration',

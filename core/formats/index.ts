@@ -6,3 +6,4 @@ export * from './svg.ts';
 export * from './svgPath.ts';
 export * from './diagram.ts';
 export * from './diagramSvg.ts';
+export * from './merge.ts';

@@ -58,6 +58,8 @@ export const ADVICE = {
   worthTelling: 1,
   /** More than this at the centre back waist is likely a back that is too long as well. */
   swayLarge: 38,
+  /** A piece that became this much wider may no longer fit the printed layout. */
+  moreCloth: 10,
   /** A dart this far aside of the bust point does not aim at it. */
   aimsAside: 40,
 } as const;

@@ -115,6 +115,33 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'storage-failed': (s) => `Saving did not work (${s.text('detail')}). Your work is still open: export it to a file.`,
   'document-damaged': (s) =>
     `A saved ${s.text('kind')} is damaged and was set aside, not deleted: ${s.text('detail')}. You can export it as it is.`,
+  'photo-not-a-picture': (s) => `“${s.text('name')}” is not a picture that can be read. Take a JPEG, PNG or WebP.`,
+  'photo-too-large': (s) =>
+    `“${s.text('name')}” is larger than ${s.text('most')}. Send a smaller copy, or take the picture again at a lower setting.`,
+  'photo-not-kept': () =>
+    'There is no room for the picture on this device, so it was not kept. What you wrote is saved. Export everything to a file, take out old pictures, then try again.',
+  'cloth-too-narrow': (s) =>
+    `“${s.text('piece')}” needs ${s.len('needs')} across and there are only ${s.len('across')}. Take wider cloth, or lay it open instead of folded.`,
+  'cloth-nothing-to-lay': () => 'There is no piece to lay on the cloth. Choose a size first.',
+  'bundle-not-zip': () =>
+    'This is not a backup of ours: it is no zip file. Choose the file that “Export everything” made.',
+  'bundle-foreign': () =>
+    'This zip file was not made by this app: it has no list of contents. Choose the file that “Export everything” made. Nothing was changed.',
+  'bundle-newer': (s) =>
+    `This file was made by a newer version (${s.text('version')}); this one reads up to ${s.text('known')}. Update the app first. Nothing was changed.`,
+  'bundle-damaged': (s) =>
+    `The file is damaged or cut short, at “${s.text('path')}”. Copy it again from where it was kept, or take an older one. Nothing was changed.`,
+  'bundle-too-large': (s) =>
+    `The file claims to hold more than is safe to unpack (${s.text('what')}). It was not opened; nothing was changed.`,
+  'bundle-path': (s) =>
+    `The file holds something that does not belong in it (“${s.text('path')}”). It was not opened; nothing was changed.`,
+  'bundle-hostile': (s) =>
+    `“${s.text('path')}” in the file uses the forbidden name “${s.text('key')}”. It was not taken in; nothing was changed.`,
+  'bundle-repeated': (s) => `“${s.text('id')}” stands twice in the file. It was not taken in; nothing was changed.`,
+  'bundle-document': (s) =>
+    `“${s.text('path')}” in the file cannot be read. ${ERROR_WORDS[s.text('why')]?.(s) ?? ''} Nothing was changed.`,
+  'version-not-drafted': () =>
+    'This version cannot be carried out any more, so it cannot be drawn. Its choices are kept.',
   'shoulder-seam-missing': () =>
     'No shoulder seam runs from neck to armhole between one front and one back. This way of altering needs one.',
   'shoulder-too-short': (s) =>

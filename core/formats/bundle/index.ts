@@ -1,0 +1,4 @@
+export * from './types.ts';
+export * from './write.ts';
+export * from './read.ts';
+export * from './plan.ts';

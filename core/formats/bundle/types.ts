@@ -1,0 +1,28 @@
+import type { Pattern } from '../../pattern/index.ts';
+import type { Job, Wearer } from '../schema.ts';
+
+/** A picture of a fitting with its bytes. */
+export interface PhotoFile {
+  readonly id: string;
+  readonly job: string;
+  readonly type: 'image/jpeg' | 'image/png' | 'image/webp';
+  readonly bytes: Uint8Array;
+}
+
+/** Everything a browser keeps, or all that belongs to one job. */
+export interface Kept {
+  readonly wearers: readonly Wearer[];
+  readonly patterns: readonly Pattern[];
+  readonly jobs: readonly Job[];
+  readonly photos: readonly PhotoFile[];
+}
+
+export type BundleKind = 'all' | 'job';
+
+/** What is read at most: far more than a lifetime of sewing, far less than would stop a browser. */
+export const LIMITS = {
+  files: 20_000,
+  document: 32 * 2 ** 20,
+  photo: 20 * 2 ** 20,
+  total: 700 * 2 ** 20,
+} as const;

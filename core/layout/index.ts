@@ -1,0 +1,2 @@
+export * from './cloth.ts';
+export * from './need.ts';
