@@ -1,14 +1,33 @@
 import Dexie, { type EntityTable } from 'dexie';
 import type { Job, Wearer } from '@ample/core/formats';
+import type { PhotoFile } from '@ample/core/formats/bundle';
 import type { Pattern } from '@ample/core/pattern';
+
+export type Kind = 'wearer' | 'pattern' | 'job';
 
 export interface Damaged {
   id: number;
-  kind: 'wearer' | 'pattern' | 'job';
+  kind: Kind;
   key: string;
   detail: string;
   /** Exactly what was found. */
   raw: unknown;
+}
+
+/** Which document was written last by which window: the others look here, live. */
+export interface Touched {
+  /** "job:id". */
+  key: string;
+  tab: string;
+  at: number;
+}
+
+/** What stood here before a file was taken in, so that it can be undone; null where nothing stood. */
+export interface Before {
+  key: 'import';
+  at: string;
+  documents: { kind: Kind; id: string; raw: unknown }[];
+  photos: { id: string; raw: PhotoFile | null }[];
 }
 
 /** What the browser keeps. Documents are stored as the files hold them and read through the same schemas. */
@@ -16,11 +35,18 @@ export class AmpleDatabase extends Dexie {
   wearers!: EntityTable<Wearer, 'id'>;
   patterns!: EntityTable<Pattern & { id: string }, 'id'>;
   jobs!: EntityTable<Job, 'id'>;
+  photos!: EntityTable<PhotoFile, 'id'>;
   damaged!: EntityTable<Damaged, 'id'>;
+  touched!: EntityTable<Touched, 'key'>;
+  before!: EntityTable<Before, 'key'>;
   meta!: EntityTable<{ key: string; value: string }, 'key'>;
 
   constructor(name = 'ample-draft') {
     super(name);
     this.version(1).stores({ wearers: 'id', patterns: 'id', jobs: 'id', damaged: '++id', meta: 'key' });
+    this.version(2).stores({ photos: 'id, job', touched: 'key', before: 'key' });
   }
 }
+
+export const db = new AmpleDatabase();
+export const tableOf = (kind: Kind) => ({ wearer: db.wearers, pattern: db.patterns, job: db.jobs })[kind];

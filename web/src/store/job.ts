@@ -2,10 +2,11 @@ import { temporal } from 'zundo';
 import { create } from 'zustand';
 import type { Value } from '@ample/core/alterations';
 import type { Point } from '@ample/core/geometry';
-import type { Job, Step, Wearer } from '@ample/core/formats';
+import { merge3, type Job, type Step, type Wearer } from '@ample/core/formats';
 import type { Refusal } from '@ample/core/units';
-import { putInLibrary, saveDocuments, useLibrary } from './library.ts';
 import { clearJournal, writeJournal } from './journal.ts';
+import { putInLibrary, useLibrary } from './library.ts';
+import { knownText, saveTogether, type Saved } from './vault.ts';
 
 /** The open job: the two documents one edits. Undo is a list of these. */
 interface OpenJob {
@@ -24,8 +25,10 @@ interface SaveState {
   readonly state: 'saved' | 'saving' | 'failed';
   readonly at: Date | null;
   readonly trouble: Refusal | null;
+  /** What another window has done to the open job; read once and put away. */
+  readonly notice: Refusal | null;
 }
-export const useSave = create<SaveState>(() => ({ state: 'saved', at: null, trouble: null }));
+export const useSave = create<SaveState>(() => ({ state: 'saved', at: null, trouble: null, notice: null }));
 
 export const history = () => useJob.temporal.getState();
 
@@ -117,18 +120,49 @@ export function beginGesture(): { readonly end: () => void; readonly cancel: () 
 let timer: ReturnType<typeof setTimeout> | undefined;
 let saves: Promise<void> = Promise.resolve();
 
-async function save(job: Job, wearer: Wearer): Promise<void> {
-  const trouble = await saveDocuments(job, wearer);
-  if (!trouble) clearJournal({ job, wearer });
-  useSave.setState(trouble ? { state: 'failed', trouble } : { state: 'saved', at: new Date(), trouble: null });
+async function save(job: Job, wearer: Wearer, again: boolean): Promise<void> {
+  putInLibrary(job, wearer);
+  const saved = await saveTogether({ job, wearer }, again);
+  if (!saved.ok) {
+    useSave.setState({ state: 'failed', trouble: saved.error });
+    return;
+  }
+  clearJournal({ job, wearer });
+  if (saved.value.notice) takeOver({ job, wearer }, saved.value);
+  useSave.setState({ state: 'saved', at: new Date(), trouble: null });
 }
 
+/** What another window wrote becomes part of what is open here; changes made meanwhile stay on top. */
+function takeOver(sent: { readonly job: Job; readonly wearer: Wearer }, saved: Saved): void {
+  putInLibrary(saved.job, saved.wearer);
+  const now = useJob.getState();
+  if (now.job?.id !== sent.job.id || !now.wearer) return;
+  const job = now.job === sent.job ? saved.job : merge3(sent.job, now.job, saved.job).merged;
+  const wearer = now.wearer === sent.wearer ? saved.wearer : merge3(sent.wearer, now.wearer, saved.wearer).merged;
+  replaceOpen(job, wearer);
+  useSave.setState({ notice: saved.notice });
+}
+
+/** Puts documents in the place of the open ones. What could be undone belonged to the old ones: undo starts afresh. */
+export function replaceOpen(job: Job, wearer: Wearer): void {
+  replacing = true;
+  history().pause();
+  useJob.setState({ job, wearer });
+  history().resume();
+  history().clear();
+  replacing = false;
+}
+let replacing = false;
+
+/** True while a change waits to be saved, or could not be. */
+export const unsaved = (): boolean => timer !== undefined || useSave.getState().state !== 'saved';
+
 /** Saves the documents as they are at this moment, whatever is opened next. */
-export const saveNow = (): Promise<void> => {
+export const saveNow = (again = false): Promise<void> => {
   clearTimeout(timer);
   timer = undefined;
   const { job, wearer } = useJob.getState();
-  if (job && wearer) saves = saves.then(() => save(job, wearer));
+  if (job && wearer) saves = saves.then(() => save(job, wearer, again));
   return saves;
 };
 
@@ -149,8 +183,9 @@ export function closeJob(): void {
 export function startAutosave(): () => void {
   return useJob.subscribe((now, before) => {
     if (!now.job || !now.wearer || now.job.id !== before.job?.id) return;
-    if (now.job === before.job && now.wearer === before.wearer) return;
-    writeJournal({ job: now.job, wearer: now.wearer });
+    if (replacing || (now.job === before.job && now.wearer === before.wearer)) return;
+    const bases = { job: knownText('job', now.job.id), wearer: knownText('wearer', now.wearer.id) };
+    writeJournal({ job: now.job, wearer: now.wearer }, bases);
     useSave.setState({ state: 'saving' });
     clearTimeout(timer);
     timer = setTimeout(() => void saveNow(), 250);

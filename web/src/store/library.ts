@@ -3,8 +3,9 @@ import { jobSchema, readJob, readPattern, readWearer, wearerSchema, type Job, ty
 import type { Pattern } from '@ample/core/pattern';
 import type { Refusal, Result } from '@ample/core/units';
 import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
-import { AmpleDatabase, type Damaged } from './db.ts';
-import { clearJournal, readJournal } from './journal.ts';
+import { db, tableOf, type Damaged } from './db.ts';
+import { dropJournal, readJournals } from './journal.ts';
+import { forgetKnown, knows, remove, saveTogether, storageTrouble } from './vault.ts';
 
 /** Everything on the rail and in the drawers. */
 interface Library {
@@ -16,7 +17,6 @@ interface Library {
   readonly trouble: Refusal | null;
 }
 
-export const db = new AmpleDatabase();
 export const useLibrary = create<Library>(() => ({
   ready: false,
   wearers: [],
@@ -26,18 +26,11 @@ export const useLibrary = create<Library>(() => ({
   trouble: null,
 }));
 
-/** What went wrong with storage, by kind: a full disk has its own way on. */
-export function storageTrouble(error: unknown): Refusal {
-  const text = error instanceof Error ? `${error.name} ${error.message}` : String(error);
-  return /quota/i.test(text)
-    ? { code: 'storage-full', data: {} }
-    : { code: 'storage-failed', data: { detail: text.slice(0, 120) } };
-}
-
 /** Fills an empty browser with the demo scenario, once. */
 async function seed(): Promise<void> {
-  if (await db.meta.get('seeded')) return;
+  // Two windows opened at once: the second waits, and finds it done.
   await db.transaction('rw', [db.wearers, db.jobs, db.meta], async () => {
+    if (await db.meta.get('seeded')) return;
     await db.wearers.bulkPut([...DEMO_WEARERS]);
     await db.jobs.bulkPut([...DEMO_JOBS]);
     await db.meta.put({ key: 'seeded', value: new Date().toISOString() });
@@ -56,6 +49,7 @@ function readAll<T>(kind: Damaged['kind'], rows: readonly unknown[], read: (valu
   for (const raw of rows) {
     const result = read(raw);
     if (result.ok) {
+      knows(kind, String((raw as { id?: unknown }).id), raw);
       sound.push(result.value);
       continue;
     }
@@ -72,11 +66,10 @@ function readAll<T>(kind: Damaged['kind'], rows: readonly unknown[], read: (valu
 
 /** Moves damaged documents out of the way; each leaves its place only once it is safe in the other. */
 async function setAside(found: readonly Omit<Damaged, 'id'>[]): Promise<void> {
-  const tables = { wearer: db.wearers, pattern: db.patterns, job: db.jobs };
   for (const d of found)
-    await db.transaction('rw', [db.damaged, tables[d.kind]], async () => {
+    await db.transaction('rw', [db.damaged, tableOf(d.kind)], async () => {
       await db.damaged.add(d as Damaged);
-      await tables[d.kind].delete(d.key);
+      await tableOf(d.kind).delete(d.key);
     });
 }
 
@@ -94,6 +87,7 @@ export async function openLibrary(): Promise<void> {
     }
   };
   try {
+    forgetKnown();
     await attempt(seed);
     const wearers = readAll('wearer', await db.wearers.toArray(), readWearer);
     const patterns = readAll('pattern', await db.patterns.toArray(), readPattern);
@@ -111,13 +105,17 @@ export async function openLibrary(): Promise<void> {
       jobs: empty ? DEMO_JOBS : jobs.sound,
       damaged: [...kept, ...stuck.map((d, i) => ({ ...d, id: -1 - i }))],
     });
-    const journal = readJournal();
-    if (journal) {
-      const failed = await saveDocuments(journal.job, journal.wearer);
-      if (failed) trouble = failed;
-      // Once the database holds it, an old journal must not bring back what is thrown away later.
-      else clearJournal(journal);
+    for (const journal of readJournals()) {
+      const saved = await saveTogether(journal, false, journal.bases);
+      if (saved.ok) putInLibrary(saved.value.job, saved.value.wearer);
+      // What another window has taken away is not brought back by a journal.
+      if (saved.ok || saved.error.code === 'document-gone') dropJournal(journal.key);
+      else {
+        putInLibrary(journal.job, journal.wearer);
+        trouble = saved.error;
+      }
     }
+    await attempt(tidyUp);
     useLibrary.setState({ trouble });
   } catch (error) {
     // Without storage the app still works on the demo; nothing will be kept, and it says so.
@@ -143,20 +141,14 @@ export function putInLibrary(job: Job, wearer: Wearer): void {
   }));
 }
 
-export async function saveDocuments(job: Job, wearer: Wearer): Promise<Refusal | null> {
-  putInLibrary(job, wearer);
-  try {
-    await db.transaction('rw', [db.jobs, db.wearers, db.patterns], async () => {
-      await db.jobs.put(job);
-      await db.wearers.put(wearer);
-      // A pattern of one's own goes into the drawer with the job that changed it.
-      if ('chart' in job.pattern) await db.patterns.put(job.pattern);
-    });
-    return null;
-  } catch (error) {
-    return storageTrouble(error);
-  }
+/** What other windows need no longer, and pictures that no fitting shows any more. */
+async function tidyUp(): Promise<void> {
+  await db.touched.filter((t) => t.at < Date.now() - 3_600_000).delete();
+  const shown = new Set(useLibrary.getState().jobs.flatMap((j) => shownPhotos(j)));
+  const kept = await db.photos.toCollection().primaryKeys();
+  await db.photos.bulkDelete(kept.filter((id) => !shown.has(id)));
 }
+const shownPhotos = (job: Job): readonly string[] => job.fittings.flatMap((f) => f.photos.map((p) => p.id));
 
 /** A new wearer with an empty job on the first pattern. */
 export async function startOwn(name: string, title: string, today: string, pattern: string | Pattern): Promise<string> {
@@ -176,7 +168,9 @@ export async function startOwn(name: string, title: string, today: string, patte
     wearer: { id: wearer.id },
     pattern: typeof pattern === 'string' ? { id: pattern } : pattern,
   });
-  useLibrary.setState({ trouble: await saveDocuments(job, wearer) });
+  putInLibrary(job, wearer);
+  const saved = await saveTogether({ job, wearer });
+  useLibrary.setState({ trouble: saved.ok ? null : saved.error });
   return job.id;
 }
 
@@ -187,8 +181,11 @@ export async function clearDemo(): Promise<void> {
   const unused = DEMO_WEARERS.map((w) => w.id).filter((w) => !kept.some((j) => 'id' in j.wearer && j.wearer.id === w));
   useLibrary.setState({ jobs: kept, wearers: wearers.filter((w) => !unused.includes(w.id)) });
   try {
-    await db.jobs.bulkDelete(gone);
-    await db.wearers.bulkDelete(unused);
+    await db.transaction('rw', [db.jobs, db.wearers, db.photos, db.touched], async () => {
+      await db.photos.where('job').anyOf(gone).delete();
+      await remove('job', gone);
+      await remove('wearer', unused);
+    });
   } catch (error) {
     useLibrary.setState({ trouble: storageTrouble(error) });
   }

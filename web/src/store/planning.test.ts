@@ -6,7 +6,8 @@ import { setEase, setFlat } from './compare.ts';
 import { resolvedJob } from './drafting.ts';
 import { history, openJob, saveNow, useJob } from './job.ts';
 import { finishJob, reopenJob } from './learn.ts';
-import { db, openLibrary, startOwn, useLibrary } from './library.ts';
+import { db } from './db.ts';
+import { openLibrary, startOwn, useLibrary } from './library.ts';
 import { copyPattern, editPattern, isOwn, paperPattern, patternOf } from './patterns.ts';
 import { addStep, addSteps, dropStep, takeAmounts } from './plan.ts';
 

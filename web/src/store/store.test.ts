@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { newestFirst } from '@ample/core/fit';
 import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
 import { addSet, removeSet, setReading as readInto, setRemark } from './body.ts';
-import { readJournal, writeJournal } from './journal.ts';
+import { readJournals, writeJournal } from './journal.ts';
 import {
   beginGesture,
   closeJob,
@@ -17,9 +17,11 @@ import {
   useJob,
   useSave,
 } from './job.ts';
-import { bringDemoBack, clearDemo, db, forgetDamaged, openLibrary, startOwn, useLibrary } from './library.ts';
+import { db } from './db.ts';
+import { bringDemoBack, clearDemo, forgetDamaged, openLibrary, startOwn, useLibrary } from './library.ts';
 
 const ID = 'marit-causeway';
+const NO_BASES = { job: undefined, wearer: undefined };
 /** A reading of the newest set. */
 const setReading = (...[key, index, value]: DropFirst<Parameters<typeof readInto>>) =>
   readInto(newestFirst(useJob.getState().wearer!.sets)[0]!.id, key, index, value);
@@ -88,7 +90,7 @@ describe('a full disk when the browser opens', () => {
     const id = await startOwn('Nele', 'Blouse', '2026-11-23', 'causeway');
     openJob(id);
     setReading('waist', 0, 713);
-    writeJournal({ job: useJob.getState().job!, wearer: useJob.getState().wearer! });
+    writeJournal({ job: useJob.getState().job!, wearer: useJob.getState().wearer! }, NO_BASES);
     const put = vi.spyOn(db.jobs, 'put').mockImplementation(full as never);
     await openLibrary();
     put.mockRestore();
@@ -96,7 +98,7 @@ describe('a full disk when the browser opens', () => {
     expect(jobs.map((j) => j.id)).toContain(id);
     expect(wearers.find((w) => w.name === 'Nele')?.sets[0]?.readings.waist).toEqual([713]);
     expect(trouble).toMatchObject({ code: 'storage-full' });
-    expect(readJournal()?.job.id).toBe(id);
+    expect(readJournals()[0]?.job.id).toBe(id);
   });
 
   it('shows a damaged document that cannot be set aside, and leaves it where it is', async () => {
@@ -177,20 +179,20 @@ describe('saving', () => {
   it('keeps every change in the journal at once, in the database soon, and both agree', async () => {
     const stop = startAutosave();
     setOwnTotal('bust', 61);
-    expect(readJournal()?.job.steps[0]?.values['total']).toBe(61);
+    expect(readJournals()[0]?.job.steps[0]?.values['total']).toBe(61);
     await saveNow();
     stop();
-    expect(readJournal()).toBeNull();
+    expect(readJournals()).toEqual([]);
     expect((await db.jobs.get(ID))?.steps[0]?.values['total']).toBe(61);
     expect(useSave.getState()).toMatchObject({ state: 'saved', trouble: null });
   });
 
   it('a tab that closed before the database was written loses nothing', async () => {
     setOwnTotal('bust', 62);
-    writeJournal({ job: useJob.getState().job!, wearer: useJob.getState().wearer! });
+    writeJournal({ job: useJob.getState().job!, wearer: useJob.getState().wearer! }, NO_BASES);
     await openLibrary();
     expect(useLibrary.getState().jobs.find((j) => j.id === ID)?.steps[0]?.values['total']).toBe(62);
-    expect(readJournal()).toBeNull();
+    expect(readJournals()).toEqual([]);
   });
 
   it('a change made just before leaving the job is there when it is opened again, and in the database', async () => {
@@ -208,8 +210,10 @@ describe('saving', () => {
   });
 
   it('a torn journal is left alone', () => {
-    localStorage.setItem('ample-draft.journal', '{"job": {');
-    expect(readJournal()).toBeNull();
+    writeJournal({ job: useJob.getState().job!, wearer: useJob.getState().wearer! }, NO_BASES);
+    localStorage.setItem('ample-draft.journal.torn', '{"job": {');
+    expect(readJournals().map((j) => j.job.id)).toEqual([ID]);
+    expect(localStorage.getItem('ample-draft.journal.torn')).not.toBeNull();
   });
 
   it('a full disk is said plainly; the work stays open and saves once there is room', async () => {

@@ -1,7 +1,16 @@
 import type { Draft, ResolvedJob } from '@ample/core/draft';
+import type { Layout } from '@ample/core/layout';
 import type { Solution } from '@ample/core/solve';
 import type { Refusal, Result } from '@ample/core/units';
-import { PROTOCOL, type PdfRequest, type Reply, type Request, type SolveRequest } from './protocol.ts';
+import { askOnce } from './askOnce.ts';
+import {
+  PROTOCOL,
+  type ClothRequest,
+  type PdfRequest,
+  type Reply,
+  type Request,
+  type SolveRequest,
+} from './protocol.ts';
 
 export type WorkerFactory = () => Worker;
 /** A replay takes milliseconds; one that takes this long will not end. */
@@ -97,26 +106,6 @@ export function draftClient(
   };
 }
 
-/** One question to a worker that does nothing else; with no answer in time, or a bad one, it is ended. */
-function askOnce(worker: Worker, request: Request, patience: number, slow: string): Promise<unknown> {
-  return new Promise((resolve, reject) => {
-    const fail = (why: string) => {
-      clearTimeout(timer);
-      worker.terminate();
-      reject(new Error(why));
-    };
-    const timer = setTimeout(() => fail(slow), patience);
-    worker.onmessage = (event: MessageEvent<Reply>) => {
-      const reply = event.data;
-      if (!reply.ok) return fail(reply.message);
-      clearTimeout(timer);
-      resolve(reply.value);
-    };
-    worker.onerror = (event) => fail(event.message || 'the work stopped');
-    worker.postMessage(request);
-  });
-}
-
 /** Makes one PDF; its worker, with the fonts in it, is let go with the file. */
 export async function makePdf(input: PdfRequest): Promise<Uint8Array> {
   const worker = new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' });
@@ -153,4 +142,28 @@ export function startSolver(): Solver {
     },
     stop: () => worker?.terminate(),
   };
+}
+
+export interface ClothWork {
+  readonly done: Promise<readonly Result<Layout>[]>;
+  readonly cancel: () => void;
+}
+
+/** Lays pieces on each of some cloths, in a worker of its own; cancelled, the promise never settles. */
+export function startCloth(input: ClothRequest['input'], onProgress: (share: number) => void): ClothWork {
+  const worker = new Worker(new URL('./cloth.worker.ts', import.meta.url), { type: 'module' });
+  const request: ClothRequest = { v: PROTOCOL, id: 1, kind: 'cloth', input };
+  const done = askOnce(worker, request, 60_000, 'it took longer than a minute', onProgress).finally(() =>
+    worker.terminate(),
+  );
+  return { done: done as ClothWork['done'], cancel: () => worker.terminate() };
+}
+
+/** One draft of a state that is not the open one; its worker is let go with it. */
+export async function draftOnce(input: ResolvedJob): Promise<Draft> {
+  const worker = new Worker(new URL('./draft.worker.ts', import.meta.url), { type: 'module' });
+  const request: Request = { v: PROTOCOL, id: 1, kind: 'draft', input };
+  const made = await askOnce(worker, request, PATIENCE, 'it took longer than eight seconds');
+  worker.terminate();
+  return made as Draft;
 }

@@ -1,4 +1,6 @@
 import type { Draft, ResolvedJob } from '@ample/core/draft';
+import type { Bundle, BundleKind, Kept } from '@ample/core/formats/bundle';
+import type { ClothWish, Layout } from '@ample/core/layout';
 import type { PaperId } from '@ample/core/formats';
 import type { PdfLabel, PrintedSheet } from '@ample/core/formats/pdf';
 import type { Pattern, Piece } from '@ample/core/pattern';
@@ -6,7 +8,7 @@ import type { Solution, SolveWish } from '@ample/core/solve';
 import type { Result } from '@ample/core/units';
 
 /** Version of the messages: a worker from another build is refused rather than misread. */
-export const PROTOCOL = 2;
+export const PROTOCOL = 3;
 
 export interface PdfRequest {
   readonly pieces: readonly Piece[];
@@ -26,6 +28,18 @@ export interface SolveRequest {
   readonly wish: SolveWish;
 }
 
+export interface ClothRequest {
+  readonly v: typeof PROTOCOL;
+  readonly id: number;
+  readonly kind: 'cloth';
+  readonly input: { readonly pieces: readonly Piece[]; readonly wishes: readonly ClothWish[] };
+}
+
+export type BundleRequest = { readonly v: typeof PROTOCOL; readonly id: number } & (
+  | { readonly kind: 'pack'; readonly input: { readonly kept: Kept; readonly of: BundleKind; readonly made: string } }
+  | { readonly kind: 'unpack'; readonly input: Blob }
+);
+
 export type Request =
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'draft'; readonly input: DraftRequest }
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'pdf'; readonly input: PdfRequest }
@@ -36,6 +50,6 @@ export type Reply =
       readonly v: typeof PROTOCOL;
       readonly id: number;
       readonly ok: true;
-      readonly value: Draft | Uint8Array | Result<Solution>;
+      readonly value: Draft | Uint8Array | Result<Solution> | Result<Bundle> | readonly Result<Layout>[];
     }
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly ok: false; readonly message: string };

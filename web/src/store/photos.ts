@@ -1,0 +1,67 @@
+import type { FittingPhoto } from '@ample/core/formats';
+import type { PhotoFile } from '@ample/core/formats/bundle';
+import { LIMITS } from '@ample/core/formats/bundle';
+import type { Refusal, Result } from '@ample/core/units';
+import { shrinkPhoto } from '../workers/photoClient.ts';
+import { db } from './db.ts';
+import { editFitting } from './fittings.ts';
+import { useJob } from './job.ts';
+
+/** Pictures larger than this are not opened: no phone takes them. */
+const MOST = 60 * 2 ** 20;
+const MOST_WORDS = '60 MB';
+
+export interface Shrunk {
+  readonly bytes: Uint8Array;
+  readonly type: PhotoFile['type'];
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Takes pictures into a fitting: made smaller in a worker, where they also lose what the camera wrote about place and time. */
+export async function addPhotos(
+  fitting: string,
+  files: readonly File[],
+  shrink: (file: Blob) => Promise<Shrunk> = shrinkPhoto,
+): Promise<readonly Refusal[]> {
+  const troubles: Refusal[] = [];
+  for (const file of files) {
+    const done = await addOne(fitting, file, shrink);
+    if (!done.ok) troubles.push(done.error);
+  }
+  return troubles;
+}
+
+async function addOne(
+  fitting: string,
+  file: File,
+  shrink: (file: Blob) => Promise<Shrunk>,
+): Promise<Result<FittingPhoto>> {
+  const job = useJob.getState().job;
+  if (!job) return { ok: false, error: { code: 'photo-not-kept', data: {} } };
+  if (file.size > MOST)
+    return { ok: false, error: { code: 'photo-too-large', data: { name: file.name, most: MOST_WORDS } } };
+  let small: Shrunk;
+  try {
+    small = await shrink(file);
+    if (small.bytes.length > LIMITS.photo) throw new Error('still too large');
+  } catch {
+    return { ok: false, error: { code: 'photo-not-a-picture', data: { name: file.name } } };
+  }
+  const id = `ph-${crypto.randomUUID()}`;
+  try {
+    await db.photos.put({ id, job: job.id, type: small.type, bytes: small.bytes });
+  } catch {
+    // The words of the fitting are kept elsewhere and are not touched by this.
+    return { ok: false, error: { code: 'photo-not-kept', data: {} } };
+  }
+  const photo: FittingPhoto = { id, width: small.width, height: small.height, caption: '' };
+  editFitting(fitting, (f) => ({ ...f, photos: [...f.photos, photo] }));
+  return { ok: true, value: photo };
+}
+
+export const setCaption = (fitting: string, id: string, caption: string): void =>
+  editFitting(fitting, (f) => ({ ...f, photos: f.photos.map((p) => (p.id === id ? { ...p, caption } : p)) }));
+/** Taken out of the fitting; undo brings it back until the app is next opened, which throws it away. */
+export const removePhoto = (fitting: string, id: string): void =>
+  editFitting(fitting, (f) => ({ ...f, photos: f.photos.filter((p) => p.id !== id) }));

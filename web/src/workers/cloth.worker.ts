@@ -1,0 +1,18 @@
+import { layOut } from '@ample/core/layout';
+import { PROTOCOL, type ClothRequest } from './protocol.ts';
+
+/** Lays pieces on cloth and tells how far it is; ended by whoever asked when it is no longer wanted. */
+self.onmessage = (event: MessageEvent<ClothRequest>) => {
+  const { v, id, input } = event.data;
+  if (v !== PROTOCOL) return;
+  try {
+    const value = input.wishes.map((wish, i) =>
+      layOut(input.pieces, wish, (done, of) =>
+        self.postMessage({ v: PROTOCOL, id, progress: (i + done / of) / input.wishes.length }),
+      ),
+    );
+    self.postMessage({ v: PROTOCOL, id, ok: true, value });
+  } catch (error) {
+    self.postMessage({ v: PROTOCOL, id, ok: false, message: error instanceof Error ? error.message : String(error) });
+  }
+};

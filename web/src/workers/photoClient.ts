@@ -1,0 +1,22 @@
+import type { Shrunk } from '../store/photos.ts';
+
+const PATIENCE = 30_000;
+
+/** Makes a picture smaller in a worker that is let go with it. Rejects what is no picture, or takes too long. */
+export function shrinkPhoto(file: Blob): Promise<Shrunk> {
+  return new Promise((resolve, reject) => {
+    const worker = new Worker(new URL('./photo.worker.ts', import.meta.url), { type: 'module' });
+    const done = (act: () => void): void => {
+      clearTimeout(timer);
+      worker.terminate();
+      act();
+    };
+    const timer = setTimeout(() => done(() => reject(new Error('it took too long'))), PATIENCE);
+    worker.onmessage = (event: MessageEvent<{ ok: true; value: Shrunk } | { ok: false; message: string }>) => {
+      const reply = event.data;
+      done(() => (reply.ok ? resolve(reply.value) : reject(new Error(reply.message))));
+    };
+    worker.onerror = (event) => done(() => reject(new Error(event.message)));
+    worker.postMessage(file);
+  });
+}
