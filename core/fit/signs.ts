@@ -93,7 +93,7 @@ export const SIGNS: readonly Sign[] = [
   s('shoulder-strain', ['shoulder', 'front', 'pull', null], 'in', 142, 90),
   s('bubble-below-neck', ['upperBack', 'back', 'fold', 'across'], 'out', 100, 92),
   s('tight-across-back', ['upperBack', 'back', 'tight', 'across'], 'in', 100, 116),
-  s('loose-across-back', ['upperBack', 'back', 'fold', 'down'], 'out', 128, 120),
+  s('loose-across-back', ['upperBack', 'back', 'fold', 'down'], 'out', 72, 120),
   s('armhole-gapes', ['armhole', 'front', 'gape', null], 'out', 138, 118),
   s('armhole-cuts-in', ['armhole', 'front', 'tight', null], 'in', 141, 132),
   s('pull-bust-side', ['bust', 'front', 'pull', 'slanting'], null, 130, 150),

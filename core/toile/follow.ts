@@ -7,6 +7,10 @@ export const inOrderOfDate = (fittings: readonly Fitting[]): readonly Fitting[] 
     .sort(([a, i], [b, j]) => a.date.localeCompare(b.date) || i - j)
     .map(([f]) => f);
 
+/** What is still there at a later fitting is noted there anew, under the id of the first with that fitting's behind it. */
+export const rootOf = (id: string): string => id.split('@')[0] ?? id;
+export const stillAt = (id: string, fitting: string): string => `${rootOf(id)}@${fitting}`;
+
 /** What was seen before and is to be looked at again. */
 export interface ToFollow {
   readonly observation: Observation;
@@ -22,16 +26,19 @@ export function toFollow(fittings: readonly Fitting[], id: string): readonly ToF
   const now = all[at];
   if (!now) return [];
   const before = all.slice(0, at);
-  return before.flatMap((fitting, i) =>
-    fitting.observations.flatMap((observation): readonly ToFollow[] => {
-      const gone = before.slice(i + 1).some((f) => resultIn(f, observation.id) === 'gone');
-      return gone ? [] : [{ observation, fitting, result: resultIn(now, observation.id) }];
-    }),
-  );
+  // Of the same thing seen again and again only the last is asked about.
+  const last = new Map<string, ToFollow>();
+  for (const fitting of before) {
+    for (const { observation } of fitting.followed)
+      if (resultIn(fitting, observation) === 'gone') last.delete(rootOf(observation));
+    for (const observation of fitting.observations)
+      last.set(rootOf(observation.id), { observation, fitting, result: resultIn(now, observation.id) });
+  }
+  return [...last.values()];
 }
 
 const resultIn = (fitting: Fitting, observation: string): FollowUp | null =>
-  fitting.followed.find((f) => f.observation === observation)?.result ?? null;
+  fitting.followed.find((f) => rootOf(f.observation) === rootOf(observation))?.result ?? null;
 
 /** One look at something seen earlier: at which fitting, and what had been done about it by then. */
 export interface Became {
@@ -42,7 +49,9 @@ export interface Became {
 
 /** What became of something seen, fitting by fitting. */
 export function becameOf(fittings: readonly Fitting[], observation: Observation): readonly Became[] {
-  return inOrderOfDate(fittings).flatMap((fitting): readonly Became[] => {
+  const all = inOrderOfDate(fittings);
+  const seen = all.findIndex((f) => f.observations.some((o) => o.id === observation.id));
+  return all.slice(seen + 1).flatMap((fitting): readonly Became[] => {
     const result = resultIn(fitting, observation.id);
     if (!result) return [];
     const done = observation.answers.filter((a) => a.date <= fitting.date);
@@ -61,12 +70,10 @@ export interface FittingPair {
 export function compareFittings(first: Fitting, second: Fitting): readonly FittingPair[] {
   const taken = new Set<string>();
   const pairs = first.observations.map((before): FittingPair => {
-    const after = second.observations.find(
-      (o) =>
-        !taken.has(o.id) &&
-        o.sign === before.sign &&
-        (o.side === before.side || before.side === 'both' || o.side === 'both'),
-    );
+    const alike = (o: Observation): boolean =>
+      o.sign === before.sign && (o.side === before.side || before.side === 'both' || o.side === 'both');
+    const free = second.observations.filter((o) => !taken.has(o.id));
+    const after = free.find((o) => rootOf(o.id) === rootOf(before.id)) ?? free.find(alike);
     if (after) taken.add(after.id);
     return { before, after: after ?? null, result: resultIn(second, before.id) ?? pinnedResult(before, after) };
   });

@@ -10,6 +10,7 @@ import {
   makeAgain,
   nextAction,
   returnTo,
+  stillAt,
   standsAs,
   toFollow,
   versionOf,
@@ -59,8 +60,30 @@ describe('from one fitting to the next', () => {
   });
   it('links what became of it back to what had been done', () => {
     expect(becameOf([second, first], pool)).toEqual([{ fitting: second, result: 'gone', after: answer }]);
-    const early = fittingOf('2026-11-01', [], { id: 'f-x', followed: [{ observation: pool.id, result: 'same' }] });
-    expect(becameOf([first, early], pool)[0]?.after).toBeNull();
+    const sameDay = fittingOf('2026-11-01', [], { id: 'f-x', followed: [{ observation: pool.id, result: 'same' }] });
+    expect(becameOf([first, sameDay], pool)[0]).toMatchObject({ result: 'same', after: null });
+  });
+  it('asks once about what is seen again and again, and keeps to the first it came from', () => {
+    const again = { ...pool, id: stillAt(pool.id, 'f2'), answers: [] };
+    const f2 = fittingOf('2026-11-08', [again], { id: 'f2', followed: [{ observation: pool.id, result: 'less' }] });
+    const f3 = fittingOf('2026-11-15', [], { id: 'f3', followed: [{ observation: again.id, result: 'gone' }] });
+    const f4 = fittingOf('2026-11-22', [], { id: 'f4' });
+    expect(stillAt(again.id, 'f3')).toBe(`${pool.id}@f3`);
+    expect(toFollow([first, f2, f3], 'f3').map((t) => [t.observation.id, t.result])).toEqual([
+      [again.id, 'gone'],
+      [gape.id, null],
+    ]);
+    expect(toFollow([first, f2, f3, f4], 'f4').map((t) => t.observation.id)).toEqual([gape.id]);
+    expect(becameOf([first, f2, f3], pool).map((b) => [b.fitting.id, b.result])).toEqual([
+      ['f2', 'less'],
+      ['f3', 'gone'],
+    ]);
+    expect(becameOf([first, f2, f3], again).map((b) => b.result)).toEqual(['gone']);
+    expect(compareFittings(first, f2)[0]).toMatchObject({
+      before: { id: pool.id },
+      after: { id: again.id },
+      result: 'less',
+    });
   });
   it('keeps the order of the dates, and of noting on one day', () => {
     const twice: Fitting = { ...second, id: 'again' };

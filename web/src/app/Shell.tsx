@@ -6,6 +6,7 @@ import { useDraft } from '../store/draft.ts';
 import { closeJob, history, openJob, startAutosave, useJob, wearerOf } from '../store/job.ts';
 import { useLibrary } from '../store/library.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
+import { followWindows } from '../store/windows.ts';
 import { Help } from './Help.tsx';
 import { STATIONS } from './stations.ts';
 import { Tape } from './Tape.tsx';
@@ -68,6 +69,7 @@ export function Shell() {
     else closeJob();
   }, [id]);
   useEffect(startAutosave, []);
+  useEffect(followWindows, []);
   const working = id !== undefined;
   useEffect(() => {
     if (!working) return;
@@ -92,7 +94,7 @@ export function Shell() {
       {id !== undefined && <Tape />}
       <WorkerTrouble />
       <div className="min-h-0 flex-1">
-        {missing ? (
+        {missing && !open ? (
           <main className="p-6">
             <h1>This job is not here</h1>
             <p className="my-2">It was cleared, or it belongs to another browser.</p>

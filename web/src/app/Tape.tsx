@@ -1,5 +1,6 @@
 import { NavLink, useParams } from 'react-router';
 import { useDraft } from '../store/draft.ts';
+import { useJob } from '../store/job.ts';
 import { pins, reached } from './progress.ts';
 import { STATIONS } from './stations.ts';
 
@@ -7,8 +8,9 @@ import { STATIONS } from './stations.ts';
 export function Tape() {
   const { job } = useParams();
   const draft = useDraft((s) => s.draft);
-  const far = reached(draft);
-  const pinned = pins(draft);
+  const open = useJob((s) => s.job);
+  const far = reached(draft, open);
+  const pinned = pins(draft, open);
   return (
     <nav aria-label="Stations of this job" className="border-b border-ink bg-[#f5d76b]">
       <ol className="flex h-[58px]">

@@ -18,8 +18,8 @@ function Saved() {
         <button className="btn" onClick={exportWork}>
           Export to a file
         </button>
-        <button className="btn" onClick={() => void saveNow()}>
-          Try again
+        <button className="btn" onClick={() => void saveNow(trouble.code === 'document-gone')}>
+          {trouble.code === 'document-gone' ? 'Keep it after all' : 'Try again'}
         </button>
       </div>
     );
@@ -27,6 +27,21 @@ function Saved() {
     <span className="text-sm text-quiet" role="status">
       {state === 'saving' ? 'saving…' : at ? `saved ${format(at)}` : 'saved'}
     </span>
+  );
+}
+
+/** What another window has done to the open job. */
+function OtherWindow() {
+  const notice = useSave((s) => s.notice);
+  const units = useUnits();
+  if (!notice) return null;
+  return (
+    <div role="status" className="flex w-full items-center gap-3 border-l-4 border-brass bg-white px-3 py-1">
+      <span className="flex-1">{sayRefusal(notice, units)}</span>
+      <button className="btn" onClick={() => useSave.setState({ notice: null })}>
+        Put away
+      </button>
+    </div>
   );
 }
 
@@ -86,6 +101,7 @@ export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
         <CircleHelp size={20} aria-hidden="true" />
         <span className="sr-only">Help</span>
       </button>
+      {job && <OtherWindow />}
     </header>
   );
 }

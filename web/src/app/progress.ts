@@ -1,16 +1,27 @@
 import type { Draft } from '@ample/core/draft';
+import type { Job } from '@ample/core/formats';
+import { inOrderOfDate } from '@ample/core/toile';
 import type { StationId } from './stations.ts';
 
 /** How far along the tape a job has come: the number of stations whose work is there. */
-export function reached(draft: Draft | null): number {
+export function reached(draft: Draft | null, job: Pick<Job, 'fittings'> | null = null): number {
   if (!draft || draft.size === null) return 1;
+  const last = job && inOrderOfDate(job.fittings).at(-1);
+  if (last) return last.verdict === 'good' ? 9 : 8;
   if (draft.steps.length === 0) return 3;
   return draft.steps.some((s) => s.step.on && s.outcome.ok) ? 7 : 5;
 }
 
 /** What wants attention, by station. */
-export function pins(draft: Draft | null): Readonly<Partial<Record<StationId, number>>> {
+export function pins(
+  draft: Draft | null,
+  job: Pick<Job, 'fittings'> | null = null,
+): Readonly<Partial<Record<StationId, number>>> {
   if (!draft) return {};
+  const last = job && inOrderOfDate(job.fittings).at(-1);
+  // Seen at the last fitting, and nothing decided about it.
+  const undecided =
+    last?.verdict === 'good' ? 0 : (last?.observations.filter((o) => o.answers.length === 0).length ?? 0);
   const faults =
     draft.check.findings.filter((f) => f.grade !== 'note').length +
     draft.steps
@@ -22,5 +33,6 @@ export function pins(draft: Draft | null): Readonly<Partial<Record<StationId, nu
     ...(draft.refusal ? { size: 1 } : {}),
     ...(refused > 0 ? { plan: refused, table: refused } : {}),
     ...(faults > 0 ? { check: faults } : {}),
+    ...(undecided > 0 ? { toile: undecided } : {}),
   };
 }

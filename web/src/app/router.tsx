@@ -25,7 +25,11 @@ export const router = createBrowserRouter([
       { path: 'plan', lazy: async () => ({ Component: (await import('../stations/plan/Plan.tsx')).Plan }) },
       { path: 'table', lazy: async () => ({ Component: (await import('../table/Table.tsx')).Table }) },
       { path: 'check', lazy: async () => ({ Component: (await import('../stations/check/Check.tsx')).Check }) },
-      { path: 'toile', lazy: async () => ({ Component: (await import('../stations/later/Later.tsx')).Toile }) },
+      { path: 'toile', lazy: async () => ({ Component: (await import('../stations/toile/Toile.tsx')).Toile }) },
+      {
+        path: 'tissue/:fitting',
+        lazy: async () => ({ Component: (await import('../stations/tissue/Tissue.tsx')).Tissue }),
+      },
       { path: 'sheet', lazy: async () => ({ Component: (await import('../stations/sheet/Sheet.tsx')).Sheet }) },
       { path: 'print', lazy: async () => ({ Component: (await import('../stations/print/Print.tsx')).Print }) },
     ],

@@ -1,6 +1,6 @@
 import type { MeasurementKey } from '@ample/core/pattern';
 
-type View = 'front' | 'back' | 'side' | 'seated';
+export type View = 'front' | 'back' | 'side' | 'seated';
 
 /** Where the tape lies on the figure: the view, and its path. Figure space is 200 × 420. */
 interface TapePath {
@@ -63,7 +63,7 @@ const VIEW_WORDS: Readonly<Record<View, string>> = {
 };
 
 /** The body of a view with its waist tape, thin lines inside it. */
-function Outline({ view }: { readonly view: View }) {
+export function Outline({ view }: { readonly view: View }) {
   const thin = { fill: 'none', stroke: '#1E2A38', strokeWidth: 0.9 } as const;
   const body = view === 'side' ? SIDE : view === 'seated' ? SEATED : BODY;
   const waist = {

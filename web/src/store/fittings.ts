@@ -7,11 +7,10 @@ import {
   type Job,
   type Observation,
 } from '@ample/core/formats';
-import type { Draft } from '@ample/core/draft';
 import { signOf, type SignId, type TissueCheckId } from '@ample/core/fit';
-import { makeAgain, returnTo, standsAs, versionOf, type Change } from '@ample/core/toile';
+import { makeAgain, returnTo, standsAs, stillAt, versionOf, type Change } from '@ample/core/toile';
 import { planStep } from '@ample/samples';
-import { insertAt } from '@ample/core/draft';
+import { insertAt, type Draft } from '@ample/core/draft';
 import { editJob, useJob } from './job.ts';
 
 const fresh = (letter: string): string => `${letter}-${crypto.randomUUID().slice(0, 8)}`;
@@ -60,7 +59,7 @@ export const removeObservation = (fitting: string, id: string): void =>
 export const followUp = (fitting: string, earlier: Observation, result: FollowUp): void =>
   editFitting(fitting, (f) => {
     const followed = [...f.followed.filter((x) => x.observation !== earlier.id), { observation: earlier.id, result }];
-    const again = `${earlier.id}-again`;
+    const again = stillAt(earlier.id, fitting);
     const others = f.observations.filter((o) => o.id !== again);
     const still = f.observations.find((o) => o.id === again) ?? {
       ...earlier,
@@ -141,13 +140,14 @@ function applied(
   }
 }
 
-/** The job as it stands, kept under a name. */
-export const keepVersion = (name: string): void =>
+/** The job as it stands, kept under a name. Returns the version's id. */
+export function keepVersion(name: string): string {
+  const id = fresh('v');
   useJob.setState(({ job, wearer }) =>
-    job && wearer
-      ? { job: { ...job, versions: [...job.versions, versionOf(job, wearer, fresh('v'), name, now())] } }
-      : {},
+    job && wearer ? { job: { ...job, versions: [...job.versions, versionOf(job, wearer, id, name, now())] } } : {},
   );
+  return id;
+}
 
 /** Goes back to a version; what stands now is kept first unless a version holds it already. */
 export const goBackTo = (id: string, keepAs: string): void =>

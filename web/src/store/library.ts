@@ -150,6 +150,13 @@ async function tidyUp(): Promise<void> {
 }
 const shownPhotos = (job: Job): readonly string[] => job.fittings.flatMap((f) => f.photos.map((p) => p.id));
 
+/** A job that was not here before, with its wearer: on the rail at once, saved, its trouble told. */
+export async function saveNew(job: Job, wearer: Wearer): Promise<void> {
+  putInLibrary(job, wearer);
+  const saved = await saveTogether({ job, wearer });
+  useLibrary.setState({ trouble: saved.ok ? null : saved.error });
+}
+
 /** A new wearer with an empty job on the first pattern. */
 export async function startOwn(name: string, title: string, today: string, pattern: string | Pattern): Promise<string> {
   const id = crypto.randomUUID().slice(0, 8);
@@ -168,9 +175,7 @@ export async function startOwn(name: string, title: string, today: string, patte
     wearer: { id: wearer.id },
     pattern: typeof pattern === 'string' ? { id: pattern } : pattern,
   });
-  putInLibrary(job, wearer);
-  const saved = await saveTogether({ job, wearer });
-  useLibrary.setState({ trouble: saved.ok ? null : saved.error });
+  await saveNew(job, wearer);
   return job.id;
 }
 

@@ -1,0 +1,74 @@
+import { useState } from 'react';
+import { SIGNS, signOf, signsNear, ZONES, type SignId, type View, type Zone } from '@ample/core/fit';
+import type { Point } from '@ample/core/geometry';
+import { SIGN_WORDS, ZONE_WORDS } from '@ample/core/words';
+import { addObservation } from '../../store/fittings.ts';
+
+/** As many as one reads at a glance. */
+const NEAREST = 6;
+
+/** Notes something seen: the signs nearest to the place pointed at, or all of them by where they are. */
+export function AddSeen({
+  fitting,
+  view,
+  at,
+  onDone,
+}: {
+  readonly fitting: string;
+  readonly view: View;
+  readonly at: Point | null;
+  readonly onDone: (id: string | null) => void;
+}) {
+  const [zone, setZone] = useState<Zone | 'all'>('all');
+  const add = (sign: SignId) => {
+    const own = signOf(sign);
+    onDone(addObservation(fitting, sign, at && own.view === view ? { at } : {}));
+  };
+  const near = at ? signsNear(view, at).slice(0, NEAREST) : [];
+  const listed = SIGNS.filter((s) => zone === 'all' || s.zone === zone);
+  return (
+    <section className="mt-3" aria-label="Note what you see">
+      {at && (
+        <div className="sheet mb-3 p-3" role="group" aria-label="What is it?">
+          <h3 className="mb-2">What is it?</h3>
+          <ul className="space-y-1">
+            {near.map((s) => (
+              <li key={s.id}>
+                <button className="btn w-full justify-start text-left" onClick={() => add(s.id)}>
+                  {SIGN_WORDS[s.id].name}
+                </button>
+              </li>
+            ))}
+          </ul>
+          <button className="btn btn-plain mt-1" onClick={() => onDone(null)}>
+            None of these
+          </button>
+        </div>
+      )}
+      <div className="flex flex-wrap items-end gap-2">
+        <label className="min-w-0 flex-1 basis-[110px]">
+          <span className="mb-1 block text-sm">Where</span>
+          <select className="field w-full" value={zone} onChange={(e) => setZone(e.target.value as Zone | 'all')}>
+            <option value="all">anywhere</option>
+            {ZONES.map((z) => (
+              <option key={z} value={z}>
+                {ZONE_WORDS[z]}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="min-w-0 flex-[2] basis-[180px]">
+          <span className="mb-1 block text-sm">Note what you see</span>
+          <select className="field w-full" value="" onChange={(e) => e.target.value && add(e.target.value as SignId)}>
+            <option value="">choose…</option>
+            {listed.map((s) => (
+              <option key={s.id} value={s.id}>
+                {SIGN_WORDS[s.id].name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,135 @@
+import { X } from 'lucide-react';
+import { signOf } from '@ample/core/fit';
+import type { Observation } from '@ample/core/formats';
+import { becameOf } from '@ample/core/toile';
+import { RESULT_WORDS, sayAnswer, SIDE_WORDS, SIGN_WORDS } from '@ample/core/words';
+import { longDate } from '../../app/time.ts';
+import { removeObservation, setObservation } from '../../store/fittings.ts';
+import { useJob } from '../../store/job.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { LengthField } from '../../ui/LengthField.tsx';
+import { TextBox } from '../../ui/TextBox.tsx';
+
+/** The list of what was seen: side, pinned amount, a word; what was done about it and what became of it. */
+export function Seen({
+  fitting,
+  observations,
+  chosen,
+  onChoose,
+}: {
+  readonly fitting: string;
+  readonly observations: readonly (Observation & { readonly number: number })[];
+  readonly chosen: string | null;
+  readonly onChoose: (id: string) => void;
+}) {
+  return (
+    <section aria-labelledby="seen">
+      <h3 id="seen" className="mb-2">
+        What was seen
+      </h3>
+      {observations.length === 0 && (
+        <p className="text-quiet">Nothing noted. If all lines up and moves well, give the verdict above.</p>
+      )}
+      <ol className="space-y-2">
+        {observations.map((o) => (
+          <li
+            key={o.id}
+            className={`sheet border-l-4 p-3 ${o.id === chosen ? '!border-l-ink' : '!border-l-line'}`}
+            onFocus={() => onChoose(o.id)}
+          >
+            <Item fitting={fitting} observation={o} />
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function Item({
+  fitting,
+  observation: o,
+}: {
+  readonly fitting: string;
+  readonly observation: Observation & { readonly number: number };
+}) {
+  const { counts } = signOf(o.sign);
+  const words = SIGN_WORDS[o.sign];
+  return (
+    <>
+      <div className="flex items-start gap-3">
+        <span className="num text-lg">{o.number}</span>
+        <div className="min-w-0 flex-1">
+          <p className="font-semibold">{words.name}</p>
+          {counts !== null && <p className="text-sm text-quiet">Pin or measure: {words.pin}.</p>}
+        </div>
+        <button
+          className="btn btn-plain !min-h-[32px] !px-1"
+          onClick={() => removeObservation(fitting, o.id)}
+          aria-label={`Take out: ${words.name}`}
+        >
+          <X size={20} aria-hidden="true" />
+        </button>
+      </div>
+      <div className="mt-1 flex flex-wrap items-end gap-3 pl-7">
+        <label>
+          <span className="mb-1 block text-sm">Side</span>
+          <select
+            className="field"
+            value={o.side}
+            onChange={(e) => setObservation(fitting, o.id, { side: e.target.value as Observation['side'] })}
+          >
+            {Object.entries(SIDE_WORDS).map(([id, word]) => (
+              <option key={id} value={id}>
+                {word}
+              </option>
+            ))}
+          </select>
+        </label>
+        {counts !== null && (
+          <LengthField
+            label="Pinned"
+            width="w-28"
+            optional
+            min={0}
+            max={400}
+            value={o.pinned}
+            onCommit={(pinned) => setObservation(fitting, o.id, { pinned })}
+          />
+        )}
+        <div className="min-w-[160px] flex-1">
+          <TextBox
+            label="A word on it"
+            rows={1}
+            max={1000}
+            value={o.note}
+            onCommit={(note) => setObservation(fitting, o.id, { note })}
+          />
+        </div>
+      </div>
+      <Became observation={o} />
+    </>
+  );
+}
+
+/** What was done about it, and what the next fittings said: "after +0.6 cm: gone". */
+export function Became({ observation: o }: { readonly observation: Observation }) {
+  const units = useUnits();
+  const fittings = useJob((s) => s.job?.fittings);
+  const became = becameOf(fittings ?? [], o);
+  if (o.answers.length === 0 && became.length === 0) return null;
+  return (
+    <ul className="mt-2 border-t border-line pt-2 pl-7 text-sm">
+      {o.answers.map((a, i) => (
+        <li key={`${a.step}${i}`}>
+          {longDate(a.date)}: {sayAnswer(a, units)}
+        </li>
+      ))}
+      {became.map((b) => (
+        <li key={b.fitting.id} className="font-semibold">
+          {longDate(b.fitting.date)}: {b.after ? `after ${sayAnswer(b.after, units)}: ` : ''}
+          {RESULT_WORDS[b.result]}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,75 @@
+import { Tabs } from 'radix-ui';
+import { useState } from 'react';
+import { useParams, useSearchParams } from 'react-router';
+import { inOrderOfDate } from '@ample/core/toile';
+import { useDraft } from '../../store/draft.ts';
+import { useJob } from '../../store/job.ts';
+import { Station } from '../../ui/parts.tsx';
+import { FittingList } from './FittingList.tsx';
+import { FittingView } from './FittingView.tsx';
+import { Pair } from './Pair.tsx';
+import { Versions } from './Versions.tsx';
+import { Again } from './Again.tsx';
+
+const TAB =
+  'btn border-b-0 data-[state=active]:bg-ink data-[state=active]:text-white focus-visible:outline-offset-[-3px]';
+
+/** Fittings by date: what was seen, where it comes from, what it changes; two beside each other; versions of the plan. */
+export function Toile() {
+  const { job: id } = useParams();
+  const fittings = useJob((s) => s.job?.fittings);
+  const draft = useDraft((s) => (s.jobId === id ? s.draft : null));
+  const [query, setQuery] = useSearchParams();
+  const [view, setView] = useState('fittings');
+  const sorted = inOrderOfDate(fittings ?? []);
+  const asked = query.get('fitting');
+  const chosen = sorted.find((f) => f.id === asked) ?? sorted.at(-1);
+  const choose = (fitting: string) => setQuery({ fitting }, { replace: true });
+  return (
+    <Station title="Toile" wide>
+      <Tabs.Root value={view} onValueChange={setView}>
+        <Tabs.List className="mb-4 flex flex-wrap gap-2 border-b border-ink" aria-label="What to look at">
+          <Tabs.Trigger className={TAB} value="fittings">
+            Fittings
+          </Tabs.Trigger>
+          <Tabs.Trigger className={TAB} value="pair" disabled={sorted.length < 2}>
+            Two side by side
+          </Tabs.Trigger>
+          <Tabs.Trigger className={TAB} value="versions">
+            Versions
+          </Tabs.Trigger>
+          <Tabs.Trigger className={TAB} value="again">
+            Make it again
+          </Tabs.Trigger>
+        </Tabs.List>
+        <Tabs.Content value="fittings">
+          <FittingList fittings={sorted} chosen={chosen?.id ?? null} onChoose={choose} />
+          {chosen ? <FittingView key={chosen.id} fitting={chosen} draft={draft} /> : <None />}
+        </Tabs.Content>
+        <Tabs.Content value="pair">
+          <Pair fittings={sorted} />
+        </Tabs.Content>
+        <Tabs.Content value="versions">
+          <Versions draft={draft} />
+        </Tabs.Content>
+        <Tabs.Content value="again">
+          <Again draft={draft} />
+        </Tabs.Content>
+      </Tabs.Root>
+    </Station>
+  );
+}
+
+const None = () => (
+  <div className="max-w-[72ch] space-y-3">
+    <p>
+      No fitting yet. Begin with a tissue-fit, the paper pinned to the body in front of a mirror; or sew a toile: the
+      altered pieces in cheap cloth of the same weight, long stitches, the waist marked, one sleeve, the skirt left off
+      if you like.
+    </p>
+    <p>
+      Judge it standing, sitting and with the arms forward. Note what you see on the figure; the likely causes stand
+      beside it, with the test that tells them apart and what each would change.
+    </p>
+  </div>
+);

@@ -1,0 +1,198 @@
+import { useEffect, useState } from 'react';
+import type { Draft } from '@ample/core/draft';
+import { diagramOf } from '@ample/core/formats';
+import type { Version } from '@ample/core/formats';
+import type { Piece } from '@ample/core/pattern';
+import { differences, resolveVersion, standsAs } from '@ample/core/toile';
+import { sayDifference, sayRefusal } from '@ample/core/words';
+import { longDate, today } from '../../app/time.ts';
+import { useDraft } from '../../store/draft.ts';
+import { goBackTo, keepVersion, removeVersion, renameVersion } from '../../store/fittings.ts';
+import { useJob } from '../../store/job.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { DiagramView } from '../../ui/DiagramView.tsx';
+import { TextBox } from '../../ui/TextBox.tsx';
+import { draftOnce } from '../../workers/client.ts';
+
+const NOW = 'now';
+const stepCount = (v: Version): string => {
+  const n = v.steps.filter((s) => s.on).length;
+  return n === 1 ? '1 step' : `${n} steps`;
+};
+
+/** Named states of the plan: kept, laid over each other, gone back to. */
+export function Versions({ draft }: { readonly draft: Draft | null }) {
+  const job = useJob((s) => s.job);
+  const [name, setName] = useState('');
+  const [pair, setPair] = useState<readonly [string, string]>([job?.versions.at(-1)?.id ?? NOW, NOW]);
+  if (!job) return null;
+  const held = job.versions.find((v) => standsAs(job, v));
+  const moment = (v: Version): string => longDate(v.at.slice(0, 10));
+  return (
+    <div className="grid gap-6 min-[1000px]:grid-cols-[360px_minmax(0,1fr)]">
+      <section aria-labelledby="kept">
+        <h2 id="kept" className="mb-2">
+          Kept
+        </h2>
+        <p className="mb-2 text-sm text-quiet">
+          Every toile keeps the plan it was sewn from. Going back changes size and steps; fittings, measurements and the
+          other versions stay.
+        </p>
+        <ul className="space-y-2">
+          {job.versions.map((v) => (
+            <li key={v.id} className="sheet p-3">
+              <TextBox
+                bare
+                label="Name of this version"
+                rows={1}
+                max={160}
+                value={v.name}
+                onCommit={(text) => text.trim() && renameVersion(v.id, text.trim())}
+              />
+              <p className="mt-1 text-sm text-quiet">
+                {moment(v)} · {stepCount(v)}
+                {held?.id === v.id ? ' · the job stands so' : ''}
+              </p>
+              <div className="mt-2 flex flex-wrap gap-2">
+                <button
+                  className="btn"
+                  disabled={held?.id === v.id}
+                  onClick={() => goBackTo(v.id, `Before going back to “${v.name}”`.slice(0, 160))}
+                >
+                  Go back to it
+                </button>
+                <button className="btn" onClick={() => setPair([v.id, NOW])}>
+                  Compare
+                </button>
+                {!job.fittings.some((f) => f.version === v.id) && (
+                  <button className="btn btn-plain" onClick={() => removeVersion(v.id)}>
+                    Throw away
+                  </button>
+                )}
+              </div>
+            </li>
+          ))}
+        </ul>
+        <form
+          className="mt-3 flex items-end gap-2"
+          onSubmit={(e) => {
+            e.preventDefault();
+            setPair([keepVersion(name.trim() || `Kept ${longDate(today())}`), NOW]);
+            setName('');
+          }}
+        >
+          <label className="min-w-0 flex-1">
+            <span className="mb-1 block text-sm">Name</span>
+            <input className="field w-full" value={name} maxLength={160} onChange={(e) => setName(e.target.value)} />
+          </label>
+          <button className="btn" type="submit">
+            Keep it as it stands
+          </button>
+        </form>
+      </section>
+      <Overlay versions={job.versions} pair={pair} onPair={setPair} now={draft} />
+    </div>
+  );
+}
+
+/** Two states in words, and their pieces laid over each other. */
+function Overlay({
+  versions,
+  pair,
+  onPair,
+  now,
+}: {
+  readonly versions: readonly Version[];
+  readonly pair: readonly [string, string];
+  readonly onPair: (pair: readonly [string, string]) => void;
+  readonly now: Draft | null;
+}) {
+  const units = useUnits();
+  const [before, after] = [useStateOf(versions, pair[0], now), useStateOf(versions, pair[1], now)];
+  const pick = (at: 0 | 1, label: string) => (
+    <label>
+      <span className="mb-1 block text-sm">{label}</span>
+      <select
+        className="field"
+        value={pair[at]}
+        onChange={(e) => onPair(at === 0 ? [e.target.value, pair[1]] : [pair[0], e.target.value])}
+      >
+        {versions.map((v) => (
+          <option key={v.id} value={v.id}>
+            {v.name}
+          </option>
+        ))}
+        <option value={NOW}>as it stands now</option>
+      </select>
+    </label>
+  );
+  const changes = before && after && before !== 'failed' && after !== 'failed' ? differences(before, after) : [];
+  const drawn = changes.length > 0 && before && before !== 'failed' && after && after !== 'failed' ? after.pieces : [];
+  const asBefore = (p: Piece): boolean =>
+    before !== null &&
+    before !== 'failed' &&
+    before.pieces.some((x) => x.id === p.id && JSON.stringify(x) === JSON.stringify(p));
+  const [changed, same] = [drawn.filter((p) => !asBefore(p)), drawn.filter(asBefore)];
+  return (
+    <section aria-labelledby="over" className="min-w-0">
+      <h2 id="over" className="mb-2">
+        Two laid over each other
+      </h2>
+      <div className="mb-3 flex flex-wrap gap-4">
+        {pick(0, 'Dashed')}
+        {pick(1, 'Drawn through')}
+      </div>
+      {before === 'failed' || after === 'failed' ? (
+        <p role="alert">{sayRefusal({ code: 'version-not-drafted', data: {} }, units)}</p>
+      ) : !before || !after ? (
+        <p>Drawing…</p>
+      ) : (
+        <>
+          <ul className="mb-3 list-disc pl-6">
+            {changes.map((d, i) => (
+              <li key={i}>{sayDifference(d, units)}</li>
+            ))}
+          </ul>
+          {changes.length === 0 && <p className="mb-3">They are the same.</p>}
+          {same.length > 0 && changes.length > 0 && (
+            <p className="mb-3 text-sm text-quiet">
+              Cut as before: {same.map((p) => p.name.toLowerCase()).join(', ')}.
+            </p>
+          )}
+          <div className="flex flex-wrap gap-4">
+            {changed.map((p) => (
+              <figure key={p.id} className="sheet m-0 p-2">
+                <DiagramView
+                  diagram={diagramOf({ piece: p, ghost: before.pieces.find((x) => x.id === p.id) })}
+                  height={p.id.startsWith('skirt') ? 260 : 220}
+                />
+                <figcaption className="text-center text-sm">{p.name}</figcaption>
+              </figure>
+            ))}
+          </div>
+        </>
+      )}
+    </section>
+  );
+}
+
+/** A version drafted in the worker; the open job's own draft for now; null while it is being drawn. */
+function useStateOf(versions: readonly Version[], id: string, now: Draft | null): Draft | 'failed' | null {
+  const pattern = useDraft((s) => s.pattern);
+  const version = versions.find((v) => v.id === id);
+  const [made, setMade] = useState<{ readonly of: Version; readonly draft: Draft | 'failed' } | null>(null);
+  useEffect(() => {
+    if (!version || !pattern) return;
+    let left = false;
+    draftOnce(resolveVersion(version, pattern)).then(
+      (draft) => !left && setMade({ of: version, draft }),
+      () => !left && setMade({ of: version, draft: 'failed' }),
+    );
+    return () => {
+      left = true;
+    };
+  }, [version, pattern]);
+  if (!version) return now;
+  // A new name is no new state.
+  return made && made.of.id === version.id ? made.draft : null;
+}
