@@ -169,6 +169,29 @@ export function layOut(
   return ok({ wish, across, length, laid, covered: area / (across * length) });
 }
 
+/**
+ * Lays the same pieces on cloths of several widths. What lies on a narrow cloth lies on a wider one too, so none is told
+ * to need more for being wider.
+ */
+export function layOutAll(
+  pieces: readonly Piece[],
+  wishes: readonly ClothWish[],
+  onTry?: (done: number, of: number) => void,
+): readonly Result<Layout, LayoutError>[] {
+  const all = wishes.map((wish, i) => layOut(pieces, wish, (d, of) => onTry?.(i * of + d, of * wishes.length)));
+  return all.map((own, i) => {
+    const wish = wishes[i] as ClothWish;
+    const narrower = all.flatMap((other, k) => {
+      const w = wishes[k] as ClothWish;
+      return other.ok && w.width <= wish.width && w.fold === wish.fold && w.oneWay === wish.oneWay ? [other.value] : [];
+    });
+    const best = narrower.sort((a, b) => a.length - b.length)[0];
+    if (!own.ok || !best || best.length >= own.value.length) return own;
+    const { across } = own.value;
+    return ok({ ...best, wish, across, covered: (best.covered * best.across) / across });
+  });
+}
+
 /** The way round that ends nearer to the start of the cloth. */
 function put(ground: Ground, item: Item): Laid {
   const places = item.ways.flatMap((way) => {

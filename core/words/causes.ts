@@ -1,4 +1,4 @@
-import type { Change, Difference, Evidence, NextAction } from '../toile/index.ts';
+import type { Change, Difference, Evidence } from '../toile/index.ts';
 import { formatLength } from '../units/index.ts';
 import { ALTERATION_WORDS } from './alterations.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
@@ -245,19 +245,6 @@ export function sayDifference(d: Difference, { unit, fraction }: Units): string 
       return `${MEASUREMENT_WORDS[d.change.key].name} measured anew: ${len(d.change.by)}.`;
   }
 }
-
-/** What comes next in a job. */
-export const NEXT_WORDS: Readonly<Record<NextAction['code'], string>> = {
-  'next.measure': 'Measure the body',
-  'next.size': 'See the size, plan the changes',
-  'next.table': 'Carry out the plan, sew a toile',
-  'next.note': 'Note what the fitting shows',
-  'next.decide': 'Decide what the fitting changes',
-  'next.toile': 'Print again, sew the next toile',
-  'next.cut': 'Print and cut the good cloth',
-  'next.again': 'Finished: make it again',
-  'next.master': 'Look over what to check again',
-};
 
 const AGAIN: Readonly<Record<string, Sentence>> = {
   'again.cloth': (s) =>

@@ -14,9 +14,10 @@ export const CAUTION_WORDS = {
 export type Caution = keyof typeof CAUTION_WORDS;
 
 /** Which cautions belong to which work. */
-export const CAUTIONS: Readonly<Record<'cut' | 'press' | 'tissue' | 'sheet', readonly Caution[]>> = {
+export const CAUTIONS: Readonly<Record<'cut' | 'press' | 'tissue' | 'trace' | 'sheet', readonly Caution[]>> = {
   cut: ['cutter', 'scissors'],
   press: ['iron'],
+  trace: ['scissors', 'iron', 'medical', 'children'],
   tissue: ['pins', 'help', 'snug', 'medical'],
   sheet: ['cutter', 'scissors', 'iron', 'medical', 'children'],
 };

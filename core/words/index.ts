@@ -15,3 +15,5 @@ export * from './paper.ts';
 export * from './signs.ts';
 export * from './causes.ts';
 export * from './cautions.ts';
+export * from './record.ts';
+export * from './next.ts';

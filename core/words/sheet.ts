@@ -3,6 +3,7 @@ import type { DraftStep } from '../draft/index.ts';
 import { diagramOf, type Diagram } from '../formats/index.ts';
 import { movePath } from '../geometry/index.ts';
 import { formatLength } from '../units/index.ts';
+import { cautionsFor } from './cautions.ts';
 import { sayFinding, sayStep } from './speak.ts';
 import type { Units } from './say.ts';
 import { printable } from './label.ts';
@@ -22,6 +23,8 @@ export interface HandSheet {
   readonly amount: string;
   readonly stages: readonly SheetStage[];
   readonly checks: readonly string[];
+  /** What to mind while doing it. */
+  readonly cautions: readonly string[];
 }
 
 /** The hand sheet of a step; null where the step is off or refused. */
@@ -42,6 +45,7 @@ export function handSheet(step: DraftStep, units: Units): HandSheet | null {
       ];
     }),
     checks: run.findings.map((f) => sayFinding(f, units)),
+    cautions: cautionsFor(run.frames.some((f) => f.stage === 'cut' && f.messages.length > 0) ? 'sheet' : 'trace'),
   };
 }
 
@@ -84,6 +88,7 @@ export function printableSheet(sheet: HandSheet): HandSheet {
     title: printable(sheet.title),
     amount: printable(sheet.amount),
     checks: sheet.checks.map(printable),
+    cautions: sheet.cautions,
     stages: sheet.stages.map((s) => ({
       heading: s.heading,
       lines: s.lines.map(printable),

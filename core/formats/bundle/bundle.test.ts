@@ -45,12 +45,14 @@ const code = (b: Uint8Array): string => {
 };
 /** The same bundle with files changed, added or (null) left out, its manifest made right again. */
 function tampered(changes: Record<string, Uint8Array | null>, manifest: Record<string, unknown> = {}): Uint8Array {
-  const files: Record<string, Uint8Array> = { ...unzipSync(bytes) };
-  for (const [path, value] of Object.entries(changes))
-    if (value === null) delete files[path];
-    else files[path] = value;
+  const files = Object.fromEntries(
+    Object.entries({ ...unzipSync(bytes), ...changes }).flatMap(([path, value]) =>
+      value === null ? [] : [[path, value] as const],
+    ),
+  );
   const { 'manifest.json': old, ...rest } = files;
   const head = JSON.parse(new TextDecoder().decode(old)) as object;
+  if (!old) throw new Error('expected a manifest');
   const listed = Object.entries(rest).map(([path, b]) => ({ path, bytes: b.length, sha256: bytesToHex(sha256(b)) }));
   return zipSync({ 'manifest.json': strToU8(JSON.stringify({ ...head, files: listed, ...manifest })), ...rest });
 }

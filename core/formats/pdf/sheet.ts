@@ -13,6 +13,8 @@ export interface PrintedSheet {
     readonly diagrams: readonly Diagram[];
   }[];
   readonly checks: readonly string[];
+  /** What to mind while doing it. */
+  readonly cautions?: readonly string[];
 }
 
 const LEFT = 15;
@@ -40,6 +42,13 @@ export function printSheet(
     c.text(sheet.amount, LEFT, y, 6);
     y += 9;
   }
+  for (const caution of sheet.cautions ?? []) {
+    const high = c.height(caution, 3.4, paper.width - 2 * LEFT - 4);
+    c.line({ x: LEFT, y: y - 0.5 }, { x: LEFT, y: y + high - 0.5 }).stroke('#B8862B', 0.8);
+    c.text(caution, LEFT + 3, y, 3.4, { width: paper.width - 2 * LEFT - 4 });
+    y += high + 1.2;
+  }
+  if (sheet.cautions?.length) y += 2;
   let number = 1;
   for (const stage of sheet.stages) {
     const lines = stage.lines.map((line) => `${number++}. ${line}`);
@@ -69,13 +78,14 @@ export function printSheet(
   });
 }
 
-function drawDiagrams(c: MmCanvas, diagrams: readonly Diagram[], at: Point): void {
+/** Diagrams beside each other at one scale, within a box. */
+export function drawDiagrams(c: MmCanvas, diagrams: readonly Diagram[], at: Point, into = PICTURE): void {
   if (diagrams.length === 0) return;
   const gap = 12;
   const width = diagrams.reduce((sum, d) => sum + d.box.maxX - d.box.minX + gap, -gap);
   const height = Math.max(...diagrams.map((d) => d.box.maxY - d.box.minY));
-  const k = Math.min(PICTURE.width / width, PICTURE.height / height);
-  let x = at.x + (PICTURE.width - width * k) / 2;
+  const k = Math.min(into.width / width, into.height / height);
+  let x = at.x + (into.width - width * k) / 2;
   for (const d of diagrams) {
     const place = (p: Point): Point => ({ x: x + (p.x - d.box.minX) * k, y: at.y + (p.y - d.box.minY) * k });
     drawShapes(c, d, place);

@@ -14,6 +14,7 @@ function recorder(): { readonly calls: Call[]; readonly Doc: PdfConstructor } {
       return new Proxy(this, {
         get: (target, name: string, self) => {
           if (name === 'on') return (event: string, f: (chunk: Uint8Array) => void) => (target.listeners[event] = f);
+          if (name === 'heightOfString') return () => 10 * POINT;
           if (name === 'end')
             return () => {
               target.listeners['data']?.(new Uint8Array([1, 2]));
@@ -43,6 +44,7 @@ async function write(paper: 'a4' | 'letter', original = pieces) {
       size: '4',
       date: '2026-11-23',
       changes: { front: 'Full bust: +4.8 cm' },
+      words: { front: 'cut once, pocket side' },
     },
     original,
     notes: ['Cut on the grain.'],
@@ -101,6 +103,7 @@ describe('the PDF', () => {
       'joins B1',
       'A1',
       'Cut on the grain.',
+      'cut once, pocket side',
     ])
       expect(text).toContain(wanted);
     expect(text.some((t) => /page 2 of \d+/.test(t))).toBe(true);

@@ -1,6 +1,7 @@
 import { add, left, midpoint, scale, sub, unit, type Point } from '../../geometry/index.ts';
 import { outlineOf, type Piece } from '../../pattern/index.ts';
-import { MARGIN, PAPERS, type PageMap, type Placed, type Tile } from '../pages.ts';
+import { MARGIN, PAPERS, type PageMap, type PaperId, type Placed, type Tile } from '../pages.ts';
+import { printRecord, type PrintedRecord } from './record.ts';
 import { printSheet, type PrintedSheet } from './sheet.ts';
 import { MmCanvas, POINT, type PdfConstructor, type PdfDoc } from './canvas.ts';
 
@@ -15,6 +16,8 @@ export interface PdfLabel {
   readonly date: string;
   /** What was changed, by piece id; a piece without an entry says it is as drafted. */
   readonly changes: Readonly<Record<string, string>>;
+  /** A word of one's own, by piece id. */
+  readonly words?: Readonly<Record<string, string>> | undefined;
 }
 
 export interface PdfInput {
@@ -32,19 +35,27 @@ export interface PdfInput {
 export const TEST_SQUARE = 100;
 export const TEST_SQUARE_INCH = 4 * 25.4;
 
-/** Pages at true scale as the bytes of a PDF: a first page with map and test squares, then the tiles. */
-export function writePdf(Constructor: PdfConstructor, input: PdfInput): Promise<Uint8Array> {
-  const paper = PAPERS[input.map.paper];
+type Fonts = PdfInput['fonts'];
+type Paper = (typeof PAPERS)[PaperId];
+interface Begun {
+  readonly doc: PdfDoc;
+  readonly canvas: MmCanvas;
+  readonly page: () => PdfDoc;
+  readonly done: Promise<Uint8Array>;
+}
+
+/** An empty document in the shipped fonts; `done` comes true once it is ended. */
+function begin(Constructor: PdfConstructor, title: string, date: string, paper: Paper, fonts: Fonts): Begun {
   const doc = new Constructor({
     autoFirstPage: false,
     font: null,
     pdfVersion: '1.7',
     compress: true,
     info: {
-      Title: `${input.label.pattern} ${input.label.size} for ${input.label.wearer}`,
+      Title: title,
       Producer: 'Ample Draft',
       Creator: 'Ample Draft',
-      CreationDate: new Date(`${input.label.date}T12:00:00Z`),
+      CreationDate: new Date(`${date}T12:00:00Z`),
     },
   }) as PdfDoc;
   const chunks: Uint8Array[] = [];
@@ -61,10 +72,18 @@ export function writePdf(Constructor: PdfConstructor, input: PdfInput): Promise<
       resolve(out);
     });
   });
-  doc.registerFont('text', input.fonts.text);
-  doc.registerFont('bold', input.fonts.bold);
+  doc.registerFont('text', fonts.text);
+  doc.registerFont('bold', fonts.bold);
   const page = () => doc.addPage({ size: [paper.width * POINT, paper.height * POINT], margin: 0 });
-  const canvas = new MmCanvas(doc);
+  return { doc, canvas: new MmCanvas(doc), page, done };
+}
+
+/** Pages at true scale as the bytes of a PDF: a first page with map and test squares, then the tiles. */
+export function writePdf(Constructor: PdfConstructor, input: PdfInput): Promise<Uint8Array> {
+  const paper = PAPERS[input.map.paper];
+  const { label } = input;
+  const title = `${label.pattern} ${label.size} for ${label.wearer}`;
+  const { doc, canvas, page, done } = begin(Constructor, title, label.date, paper, input.fonts);
   page();
   firstPage(canvas, input);
   for (const tile of input.map.tiles) {
@@ -72,6 +91,19 @@ export function writePdf(Constructor: PdfConstructor, input: PdfInput): Promise<
     tilePage(canvas, input, tile);
   }
   for (const sheet of input.sheets ?? []) printSheet(canvas, sheet, paper, page);
+  doc.end();
+  return done;
+}
+
+/** The record of a job, on one page. */
+export function writeRecordPdf(
+  Constructor: PdfConstructor,
+  input: { readonly record: PrintedRecord; readonly paper: PaperId; readonly date: string; readonly fonts: Fonts },
+): Promise<Uint8Array> {
+  const paper = PAPERS[input.paper];
+  const { doc, canvas, page, done } = begin(Constructor, input.record.title, input.date, paper, input.fonts);
+  page();
+  printRecord(canvas, input.record, paper);
   doc.end();
   return done;
 }
@@ -251,5 +283,13 @@ function pieceLabel(
   c.text(piece.name, x, y, 6, { bold: true, width: 90 });
   c.text(`${label.pattern}, size ${label.size} · ${cut}`, x, y + 9, 3.8, { width: 90 });
   c.text(`${label.wearer} · ${label.date}`, x, y + 15, 3.8, { width: 90 });
-  c.text(label.changes[piece.id] ?? 'as drafted', x, y + 21, 3.8, { width: 80 });
+  const changed = label.changes[piece.id] ?? 'as drafted';
+  c.text(changed, x, y + 21, 3.8, { width: 80 });
+  let at = y + 21 + c.height(changed, 3.8, 80) + 1.5;
+  // The pattern's own note on the piece, then what the sewist wrote for herself.
+  for (const word of [piece.notes, label.words?.[piece.id] ?? '']) {
+    if (word === '') continue;
+    c.text(word, x, at, 3.8, { width: 80, bold: word !== piece.notes });
+    at += c.height(word, 3.8, 80) + 1.5;
+  }
 }

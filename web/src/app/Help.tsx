@@ -1,21 +1,5 @@
 import { Dialog } from 'radix-ui';
-
-const KEYS: readonly (readonly [string, string])[] = [
-  ['1 – 9', 'go to a station'],
-  ['N, B', 'on the table: next stage, back a stage'],
-  ['Tab, then arrows', 'choose a handle on the mat and nudge it by 1 mm or 1/16 in; Shift makes it five'],
-  ['O, held down', 'on the table: the untouched pieces'],
-  ['M', 'on the table: the tape measure'],
-  ['Enter on a piece', 'bring it near; arrow keys slide it by 1 cm'],
-  ['Alt while dragging', 'do not draw to notches, thirds or the grain'],
-  ['Space, then arrows', 'on the grip of a slip in the plan: take it and slide it; Space puts it down'],
-  ['Enter in the worksheet or a size chart', 'take the value and go on down the column'],
-  ['Esc', 'drop a drag and put everything back'],
-  ['+, −, 0', 'on the table: nearer, farther, all in view'],
-  ['U', 'centimetres or inches'],
-  ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
-  ['?', 'this page'],
-];
+import { KEYS } from './keys.ts';
 
 export function Help({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   return (

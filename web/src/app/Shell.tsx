@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { sayRefusal } from '@ample/core/words';
 import { Boundary } from '../ui/Boundary.tsx';
@@ -12,10 +12,13 @@ import { STATIONS } from './stations.ts';
 import { Tape } from './Tape.tsx';
 import { TopBar } from './TopBar.tsx';
 
+/** The finder knows every alteration and measurement: it comes when it is first asked for. */
+const Finder = lazy(async () => ({ default: (await import('./Finder.tsx')).Finder }));
+
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);
 
-function useKeys(job: string | undefined, help: () => void): void {
+function useKeys(job: string | undefined, help: () => void, find: () => void): void {
   const navigate = useNavigate();
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
@@ -33,15 +36,23 @@ function useKeys(job: string | undefined, help: () => void): void {
         else history().undo();
         return;
       }
+      if (command && e.key.toLowerCase() === 'k' && !document.querySelector('[role="dialog"]')) {
+        e.preventDefault();
+        return find();
+      }
       if (command || e.altKey || typing(e.target) || document.querySelector('[role="dialog"]')) return;
       const station = STATIONS[Number(e.key) - 1];
       if (station && job) void navigate(`/job/${job}/${station.id}`);
       else if (e.key.toLowerCase() === 'u') switchUnits();
       else if (e.key === '?') help();
+      else if (e.key === '/') {
+        e.preventDefault();
+        find();
+      }
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
-  }, [job, navigate, help]);
+  }, [job, navigate, help, find]);
 }
 
 function WorkerTrouble() {
@@ -63,7 +74,9 @@ export function Shell() {
   const open = useJob((s) => s.job?.id === id);
   const missing = useLibrary((s) => id !== undefined && !s.jobs.some((j) => j.id === id && wearerOf(j, s.wearers)));
   const [showHelp] = useState(() => () => setHelp(true));
-  useKeys(id, showHelp);
+  const [finding, setFinding] = useState(false);
+  const [showFinder] = useState(() => () => setFinding(true));
+  useKeys(id, showHelp, showFinder);
   useEffect(() => {
     if (id !== undefined) openJob(id);
     else closeJob();
@@ -90,7 +103,7 @@ export function Shell() {
   }, [station]);
   return (
     <div className="flex h-full flex-col">
-      <TopBar onHelp={showHelp} />
+      <TopBar onHelp={showHelp} onFind={showFinder} />
       {id !== undefined && <Tape />}
       <WorkerTrouble />
       <div className="min-h-0 flex-1">
@@ -111,6 +124,11 @@ export function Shell() {
         )}
       </div>
       <Help open={help} onClose={() => setHelp(false)} />
+      {finding && (
+        <Suspense>
+          <Finder open onClose={() => setFinding(false)} />
+        </Suspense>
+      )}
     </div>
   );
 }

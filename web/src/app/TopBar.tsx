@@ -1,5 +1,5 @@
 import { format } from './time.ts';
-import { CircleHelp, Redo2, Undo2 } from 'lucide-react';
+import { CircleHelp, Redo2, Search, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
 import { sayRefusal } from '@ample/core/words';
@@ -46,7 +46,7 @@ function OtherWindow() {
 }
 
 /** Wordmark, what is open, saved state, undo and redo, units, help. */
-export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
+export function TopBar({ onHelp, onFind }: { readonly onHelp: () => void; readonly onFind: () => void }) {
   const job = useJob((s) => s.job);
   const wearer = useJob((s) => s.wearer);
   const size = useDraft((s) => s.draft?.size ?? null);
@@ -88,6 +88,10 @@ export function TopBar({ onHelp }: { readonly onHelp: () => void }) {
         </>
       )}
       {!job && <span className="ml-auto" />}
+      <button className="btn btn-plain" onClick={onFind} title="Find (Ctrl+K, or /)">
+        <Search size={20} aria-hidden="true" />
+        <span className="sr-only">Find</span>
+      </button>
       <button
         className="btn num"
         onClick={switchUnits}

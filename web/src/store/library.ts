@@ -150,11 +150,20 @@ async function tidyUp(): Promise<void> {
 }
 const shownPhotos = (job: Job): readonly string[] => job.fittings.flatMap((f) => f.photos.map((p) => p.id));
 
-/** A job that was not here before, with its wearer: on the rail at once, saved, its trouble told. */
+/** A job that is not open, with its wearer: on the rail at once, saved, its trouble told. */
 export async function saveNew(job: Job, wearer: Wearer): Promise<void> {
   putInLibrary(job, wearer);
   const saved = await saveTogether({ job, wearer });
   useLibrary.setState({ trouble: saved.ok ? null : saved.error });
+}
+
+/** Changes a job that is not open; saved at once. */
+export async function editStored(id: string, change: (job: Job) => Job): Promise<void> {
+  const { jobs, wearers } = useLibrary.getState();
+  const job = jobs.find((j) => j.id === id);
+  const ref = job?.wearer;
+  const wearer = ref && ('sets' in ref ? ref : 'id' in ref ? wearers.find((w) => w.id === ref.id) : undefined);
+  if (job && wearer) await saveNew(change(job), wearer);
 }
 
 /** A new wearer with an empty job on the first pattern. */

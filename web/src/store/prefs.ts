@@ -9,13 +9,32 @@ interface Prefs {
   readonly withOriginal: boolean;
   /** Print the hand sheets after the pages. */
   readonly withSheet: boolean;
+  readonly cloth: ClothPrefs;
+  /** It was said, once, where body measurements are kept. */
+  readonly toldPrivacy: boolean;
+}
+
+/** How cloth is bought and laid. */
+export interface ClothPrefs {
+  readonly fold: boolean;
+  readonly oneWay: boolean;
+  /** Share it may shrink by, 0 to 1. */
+  readonly shrink: number;
 }
 
 /** How this person likes to see things; kept in the browser, not in a job. */
 export const usePrefs = create<Prefs>()(
-  persist((): Prefs => ({ units: { unit: 'cm', fraction: 8 }, paper: 'a4', withOriginal: true, withSheet: true }), {
-    name: 'ample-draft.prefs',
-  }),
+  persist(
+    (): Prefs => ({
+      units: { unit: 'cm', fraction: 8 },
+      paper: 'a4',
+      withOriginal: true,
+      withSheet: true,
+      cloth: { fold: true, oneWay: false, shrink: 0.05 },
+      toldPrivacy: false,
+    }),
+    { name: 'ample-draft.prefs' },
+  ),
 );
 
 export const useUnits = (): Units => usePrefs((s) => s.units);

@@ -1,8 +1,11 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { STAGES, type Run } from '@ample/core/alterations';
-import { sayFinding, sayStep, STAGE_WORDS } from '@ample/core/words';
+import { STAGES, type Run, type Stage } from '@ample/core/alterations';
+import { cautionsFor, sayFinding, sayStep, STAGE_WORDS } from '@ample/core/words';
 import { nextStage } from './stages.ts';
 import { useUnits } from '../store/prefs.ts';
+
+/** Where a blade or an iron is at work. */
+const CARE: Readonly<Partial<Record<Stage, 'cut' | 'press'>>> = { cut: 'cut', true: 'press' };
 
 interface Props {
   readonly run: Run;
@@ -41,6 +44,11 @@ export function StageStrip({ run, stage, onStage }: Props) {
                 </li>
               ))}
           {frame?.messages.length === 0 && <li>Nothing to do at this stage.</li>}
+          {frame && frame.messages.length > 0 && CARE[frame.stage] && (
+            <li className="border-l-4 border-brass pl-2 text-sm">
+              {cautionsFor(CARE[frame.stage] ?? 'cut').join(' ')}
+            </li>
+          )}
         </ol>
       </div>
       <div className="flex items-stretch border-t border-line">

@@ -7,6 +7,7 @@ import {
   PROTOCOL,
   type ClothRequest,
   type PdfRequest,
+  type RecordRequest,
   type Reply,
   type Request,
   type SolveRequest,
@@ -107,17 +108,16 @@ export function draftClient(
 }
 
 /** Makes one PDF; its worker, with the fonts in it, is let go with the file. */
-export async function makePdf(input: PdfRequest): Promise<Uint8Array> {
+async function fromPdfWorker(request: Request): Promise<Uint8Array> {
   const worker = new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' });
-  const made = await askOnce(
-    worker,
-    { v: PROTOCOL, id: 1, kind: 'pdf', input },
-    60_000,
-    'it took longer than a minute',
-  );
+  const made = await askOnce(worker, request, 60_000, 'it took longer than a minute');
   worker.terminate();
   return made as Uint8Array;
 }
+export const makePdf = (input: PdfRequest): Promise<Uint8Array> =>
+  fromPdfWorker({ v: PROTOCOL, id: 1, kind: 'pdf', input });
+export const makeRecord = (input: RecordRequest): Promise<Uint8Array> =>
+  fromPdfWorker({ v: PROTOCOL, id: 1, kind: 'record', input });
 
 export interface Solver {
   /** Finds the amounts of a plan's steps together. One question at a time. */

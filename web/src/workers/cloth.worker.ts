@@ -1,4 +1,4 @@
-import { layOut } from '@ample/core/layout';
+import { layOutAll } from '@ample/core/layout';
 import { PROTOCOL, type ClothRequest } from './protocol.ts';
 
 /** Lays pieces on cloth and tells how far it is; ended by whoever asked when it is no longer wanted. */
@@ -6,10 +6,8 @@ self.onmessage = (event: MessageEvent<ClothRequest>) => {
   const { v, id, input } = event.data;
   if (v !== PROTOCOL) return;
   try {
-    const value = input.wishes.map((wish, i) =>
-      layOut(input.pieces, wish, (done, of) =>
-        self.postMessage({ v: PROTOCOL, id, progress: (i + done / of) / input.wishes.length }),
-      ),
+    const value = layOutAll(input.pieces, input.wishes, (done, of) =>
+      self.postMessage({ v: PROTOCOL, id, progress: done / of }),
     );
     self.postMessage({ v: PROTOCOL, id, ok: true, value });
   } catch (error) {

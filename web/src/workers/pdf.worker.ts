@@ -1,26 +1,28 @@
 import PDFDocument from 'pdfkit';
 import { pageMap } from '@ample/core/formats';
-import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
+import { writePdf, writeRecordPdf, type PdfConstructor } from '@ample/core/formats/pdf';
 import { PROTOCOL, type Reply, type Request } from './protocol.ts';
 
 const bytes = async (url: string): Promise<Uint8Array> => new Uint8Array(await (await fetch(url)).arrayBuffer());
 
-/** Makes the pages; used once for each file, then let go. */
+/** Makes the pages of a pattern, or the record of a job; used once for each file, then let go. */
 self.onmessage = async (event: MessageEvent<Request>) => {
   const request = event.data;
-  if (request.v !== PROTOCOL || request.kind !== 'pdf') return;
-  const { input, id } = request;
+  if (request.v !== PROTOCOL || (request.kind !== 'pdf' && request.kind !== 'record')) return;
+  const { id } = request;
   let reply: Reply;
   try {
-    const [text, bold] = await Promise.all([bytes(input.fonts.text), bytes(input.fonts.bold)]);
-    const value = await writePdf(PDFDocument as unknown as PdfConstructor, {
-      map: pageMap(input.pieces, input.paper),
-      label: input.label,
-      original: input.original,
-      notes: input.notes,
-      sheets: input.sheets,
-      fonts: { text, bold },
-    });
+    const [text, bold] = await Promise.all([bytes(request.input.fonts.text), bytes(request.input.fonts.bold)]);
+    const fonts = { text, bold };
+    const Document = PDFDocument as unknown as PdfConstructor;
+    const value =
+      request.kind === 'record'
+        ? await writeRecordPdf(Document, { ...request.input, fonts })
+        : await writePdf(Document, {
+            ...request.input,
+            map: pageMap(request.input.pieces, request.input.paper),
+            fonts,
+          });
     reply = { v: PROTOCOL, id, ok: true, value };
   } catch (error) {
     reply = { v: PROTOCOL, id, ok: false, message: error instanceof Error ? error.message : String(error) };

@@ -2,7 +2,7 @@ import type { Draft, ResolvedJob } from '@ample/core/draft';
 import type { Bundle, BundleKind, Kept } from '@ample/core/formats/bundle';
 import type { ClothWish, Layout } from '@ample/core/layout';
 import type { PaperId } from '@ample/core/formats';
-import type { PdfLabel, PrintedSheet } from '@ample/core/formats/pdf';
+import type { PdfLabel, PrintedRecord, PrintedSheet } from '@ample/core/formats/pdf';
 import type { Pattern, Piece } from '@ample/core/pattern';
 import type { Solution, SolveWish } from '@ample/core/solve';
 import type { Result } from '@ample/core/units';
@@ -28,6 +28,13 @@ export interface SolveRequest {
   readonly wish: SolveWish;
 }
 
+export interface RecordRequest {
+  readonly record: PrintedRecord;
+  readonly paper: PaperId;
+  readonly date: string;
+  readonly fonts: PdfRequest['fonts'];
+}
+
 export interface ClothRequest {
   readonly v: typeof PROTOCOL;
   readonly id: number;
@@ -43,6 +50,7 @@ export type BundleRequest = { readonly v: typeof PROTOCOL; readonly id: number }
 export type Request =
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'draft'; readonly input: DraftRequest }
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'pdf'; readonly input: PdfRequest }
+  | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'record'; readonly input: RecordRequest }
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'solve'; readonly input: SolveRequest };
 
 export type Reply =

@@ -6,6 +6,7 @@ import { editJob } from '../../store/job.ts';
 import { freshStepId } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice, Station } from '../../ui/parts.tsx';
+import { AgainList } from '../toile/Again.tsx';
 import { Asks, Followers } from './Asks.tsx';
 import { Left } from './Left.tsx';
 import { Order } from './Order.tsx';
@@ -30,6 +31,7 @@ export function Plan() {
       }
       wide
     >
+      <AgainList />
       {draft.refusal && (
         <div className="mb-4">
           <Notice grade="fault">{sayRefusal(draft.refusal, units)}</Notice>

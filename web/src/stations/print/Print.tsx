@@ -13,11 +13,17 @@ import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { PaperNote } from '../../ui/PaperNote.tsx';
 import { Notice, Station } from '../../ui/parts.tsx';
 import { makePdf } from '../../workers/client.ts';
+import { Cloth } from './Cloth.tsx';
+import { Labels } from './Labels.tsx';
+import { RecordButton } from './RecordButton.tsx';
 
-/** Page map at scale, paper, pieces; the files. */
+const NONE: Readonly<Record<string, string>> = {};
+
+/** Page map at scale, paper, pieces; the files; the record; how much cloth. */
 export function Print() {
   const { draft, pattern } = useDraft();
   const wearer = useJob((s) => s.wearer);
+  const labels = useJob((s) => s.job?.labels ?? NONE);
   const { paper, withOriginal, withSheet } = usePrefs();
   const units = useUnits();
   const { job } = useParams();
@@ -45,6 +51,7 @@ export function Print() {
           size: draft.size ?? '',
           date: today(),
           changes: labelChanges(draft.steps, units),
+          words: labels,
         },
         notes: onPaper ? [sayPaper(draft)] : [],
         sheets: withSheet || onPaper ? draft.steps.flatMap((s) => handSheet(s, units) ?? []).map(printableSheet) : [],
@@ -166,6 +173,7 @@ export function Print() {
             >
               SVG, one sheet
             </button>
+            <RecordButton draft={draft} pattern={pattern} />
             <button className="btn" onClick={exportWork}>
               Job file
             </button>
@@ -197,6 +205,12 @@ export function Print() {
           <MapView map={map} />
         </figure>
       </div>
+      {!onPaper && (
+        <>
+          <Labels pieces={draft.pieces} />
+          <Cloth key={draft.size} draft={draft} />
+        </>
+      )}
     </Station>
   );
 }

@@ -1,5 +1,6 @@
-import { useState } from 'react';
-import { Link } from 'react-router';
+import { Trash2 } from 'lucide-react';
+import { lazy, Suspense, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import { isSample, nameOfSample, SAMPLE_IDS, SAMPLE_SIZES, sampleName } from '@ample/core/drafting';
 import type { Job, Wearer } from '@ample/core/formats';
 import type { Pattern } from '@ample/core/pattern';
@@ -7,18 +8,17 @@ import { sayRefusal } from '@ample/core/words';
 import { bringDemoBack, clearDemo, forgetDamaged, useLibrary } from '../../store/library.ts';
 import { wearerOf } from '../../store/job.ts';
 import { download } from '../../store/export.ts';
-import { useUnits } from '../../store/prefs.ts';
+import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { longDate } from '../../app/time.ts';
 import { Notice } from '../../ui/parts.tsx';
-import { ClearDemo, StartOwn } from './Dialogs.tsx';
+import { Tag, type TagDialog } from './Tag.tsx';
 
-/** What comes next, in a few words. */
-function nextAction(job: Job, wearer: Wearer | undefined): readonly [string, string] {
-  const newest = [...(wearer?.sets ?? [])].sort((a, b) => b.date.localeCompare(a.date))[0];
-  if (!newest || !newest.readings.highBust || !newest.readings.fullBust) return ['Measure the body', 'body'];
-  if (job.steps.length === 0) return ['See the size, plan the changes', 'size'];
-  return ['Carry out the plan on the table', 'table'];
-}
+/** The tags come first; what is pressed later is loaded later. */
+const StartOwn = lazy(async () => ({ default: (await import('./Dialogs.tsx')).StartOwn }));
+const ClearDemo = lazy(async () => ({ default: (await import('./Dialogs.tsx')).ClearDemo }));
+const Keeping = lazy(async () => ({ default: (await import('./Keeping.tsx')).Keeping }));
+const TagDialogs = lazy(async () => ({ default: (await import('./TagDialogs.tsx')).TagDialogs }));
+const DeleteWearer = lazy(async () => ({ default: (await import('./DeleteWearer.tsx')).DeleteWearer }));
 
 /** What a job's pattern is called, without drafting it. */
 function patternName(job: Job, patterns: readonly Pattern[]): string | undefined {
@@ -33,8 +33,25 @@ export function Rail() {
   const { jobs, wearers, patterns, damaged, trouble } = useLibrary();
   const units = useUnits();
   const [dialog, setDialog] = useState<'start' | 'clear' | null>(null);
+  const [onTag, setOnTag] = useState<{ readonly job: Job; readonly dialog: TagDialog } | null>(null);
+  const [gone, setGone] = useState<Wearer | null>(null);
+  const [query, setQuery] = useSearchParams();
+  const told = usePrefs((s) => s.toldPrivacy);
   const hasDemo = jobs.some((j) => j.demo);
-  const sorted = [...jobs].sort((a, b) => (a.due ?? '9').localeCompare(b.due ?? '9'));
+  const only = wearers.some((w) => w.id === query.get('wearer')) ? query.get('wearer') : null;
+  const away = query.get('away') === 'yes';
+  const choose = (change: { wearer?: string | null; away?: boolean }) => {
+    const next = new URLSearchParams(query);
+    if (change.wearer !== undefined) next.delete('wearer');
+    if (change.wearer) next.set('wearer', change.wearer);
+    if (change.away !== undefined) next.delete('away');
+    if (change.away) next.set('away', 'yes');
+    setQuery(next, { replace: true });
+  };
+  const put = jobs.filter((j) => j.archived).length;
+  const sorted = jobs
+    .filter((j) => j.archived === away && (only === null || wearerOf(j, wearers)?.id === only))
+    .sort((a, b) => (a.due ?? '9').localeCompare(b.due ?? '9'));
   return (
     <main className="h-full overflow-auto">
       <div className="mx-auto max-w-[1160px] px-6 py-4">
@@ -64,12 +81,62 @@ export function Rail() {
             </Notice>
           </div>
         ))}
+        {!told && (
+          <div className="mb-3">
+            <Notice grade="note">
+              <p>
+                Measurements, fittings and pictures stay in this browser, on this device. Nothing is sent anywhere; they
+                leave only in files you export. Who uses this browser can see them, and a wearer can be deleted
+                completely below.
+              </p>
+              <button className="btn mt-2" onClick={() => usePrefs.setState({ toldPrivacy: true })}>
+                I have read it
+              </button>
+            </Notice>
+          </div>
+        )}
+        {(wearers.length > 1 || put > 0 || away) && (
+          <div className="mb-2 flex flex-wrap items-end gap-3 px-4">
+            {wearers.length > 1 && (
+              <label className="flex items-center gap-2">
+                <span className="text-sm">Jobs for</span>
+                <select
+                  className="field"
+                  value={only ?? ''}
+                  onChange={(e) => choose({ wearer: e.target.value || null })}
+                >
+                  <option value="">everyone</option>
+                  {wearers.map((w) => (
+                    <option key={w.id} value={w.id}>
+                      {w.name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
+            {(put > 0 || away) && (
+              <button className="btn" onClick={() => choose({ away: !away })}>
+                {away ? 'Back to the rail' : `Put away: ${put}`}
+              </button>
+            )}
+            {away && <h2 className="pb-2">Put away</h2>}
+          </div>
+        )}
         <ul className="grid grid-cols-1 gap-5 overflow-x-clip px-4 pt-2 min-[600px]:grid-cols-2 min-[1000px]:grid-cols-3">
           {sorted.map((job) => (
-            <Tag key={job.id} job={job} wearer={wearerOf(job, wearers)} pattern={patternName(job, patterns)} />
+            <Tag
+              key={job.id}
+              job={job}
+              wearer={wearerOf(job, wearers)}
+              pattern={patternName(job, patterns)}
+              onDialog={(of, which) => setOnTag({ job: of, dialog: which })}
+            />
           ))}
         </ul>
         {jobs.length === 0 && <p className="px-4 py-8">The rail is empty. Start with a wearer and a pattern.</p>}
+        {jobs.length > 0 && sorted.length === 0 && (
+          <p className="px-4 py-8">{away ? 'Nothing is put away.' : 'No job hangs here for this choice.'}</p>
+        )}
         <div className="mt-6 flex flex-wrap gap-3 px-4">
           <button className="btn btn-main" onClick={() => setDialog('start')}>
             Start my own
@@ -93,13 +160,16 @@ export function Rail() {
               {wearers.map((w) => {
                 const newest = [...w.sets].sort((a, b) => b.date.localeCompare(a.date))[0];
                 return (
-                  <li key={w.id} className="flex justify-between gap-4 border-b border-line py-2">
-                    <span>{w.name}</span>
+                  <li key={w.id} className="flex items-center gap-3 border-b border-line py-1">
+                    <span className="min-w-0 flex-1">{w.name}</span>
                     <span className="text-sm text-quiet">
                       {newest && Object.keys(newest.readings).length > 0
                         ? `measured ${longDate(newest.date)}`
                         : 'not measured yet'}
                     </span>
+                    <button className="btn btn-plain !px-2" onClick={() => setGone(w)} aria-label={`Delete ${w.name}`}>
+                      <Trash2 size={18} aria-hidden="true" />
+                    </button>
                   </li>
                 );
               })}
@@ -120,10 +190,17 @@ export function Rail() {
               ))}
             </ul>
           </section>
+          <Suspense>
+            <Keeping />
+          </Suspense>
         </div>
       </div>
-      <StartOwn open={dialog === 'start'} onClose={() => setDialog(null)} />
-      <ClearDemo open={dialog === 'clear'} onClose={() => setDialog(null)} onClear={() => void clearDemo()} />
+      <Suspense>
+        {onTag && <TagDialogs open={onTag} onClose={() => setOnTag(null)} />}
+        {gone && <DeleteWearer wearer={gone} onClose={() => setGone(null)} />}
+        {dialog === 'start' && <StartOwn open onClose={() => setDialog(null)} />}
+        {dialog === 'clear' && <ClearDemo open onClose={() => setDialog(null)} onClear={() => void clearDemo()} />}
+      </Suspense>
     </main>
   );
 }
@@ -134,39 +211,3 @@ const PatternRow = ({ name, sizes }: { readonly name: string; readonly sizes: st
     <span className="text-sm whitespace-nowrap text-quiet">{sizes}</span>
   </li>
 );
-
-function Tag({
-  job,
-  wearer,
-  pattern,
-}: {
-  readonly job: Job;
-  readonly wearer: Wearer | undefined;
-  readonly pattern: string | undefined;
-}) {
-  const [next, station] = nextAction(job, wearer);
-  return (
-    <li className="relative flex flex-col items-center">
-      {/* Every row of tags hangs on a rail of its own. */}
-      <span className="absolute -inset-x-5 top-1 h-[7px] border-t-2 border-[#b9b5a6] bg-[#8C8878]" aria-hidden="true" />
-      <svg className="relative" viewBox="0 0 60 40" width="60" height="40" aria-hidden="true">
-        <path d="M30 4c9 0 9 10 2 12l-2 1v8" fill="none" stroke="#5A5F66" strokeWidth="2.5" />
-        <path d="M30 24v16" stroke="#8C8878" strokeWidth="1.5" />
-      </svg>
-      <Link
-        to={`/job/${job.id}/${station}`}
-        className="block w-full border border-ink bg-tissue px-4 pt-3 pb-3 hover:bg-[#f9f1df]"
-        style={{ clipPath: 'polygon(12% 0, 88% 0, 100% 10%, 100% 100%, 0 100%, 0 10%)' }}
-      >
-        <span className="mx-auto mb-2 block h-3 w-3 rounded-full border border-ink bg-page" aria-hidden="true" />
-        <span className="block font-head text-lg font-semibold">{wearer?.name ?? 'Unknown wearer'}</span>
-        <span className="block">
-          {job.title || 'Untitled'} · {pattern ?? 'no pattern'}
-        </span>
-        <span className="mt-2 block text-sm">{job.due ? `due ${longDate(job.due)}` : 'no date set'}</span>
-        <span className="block text-sm">no fitting yet</span>
-        <span className="mt-2 block border-t border-ink/40 pt-2 underline">{next}</span>
-      </Link>
-    </li>
-  );
-}

@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router';
-import { handSheet, type HandSheet } from '@ample/core/words';
+import { cautionsFor, handSheet, type HandSheet } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { DiagramView } from '../../ui/DiagramView.tsx';
@@ -14,12 +14,16 @@ export function Sheet() {
   if (!draft) return <Station title="Hand sheet">Writing the steps…</Station>;
   const sheets = draft.steps.flatMap((s) => handSheet(s, units) ?? []);
   return (
-    <Station
-      title="Hand sheet"
-      lead="The same steps to do with pencil, paper and tape. Trace the piece first; close the blade of a cutter when you put it down; low heat where paper is pressed."
-      wide
-    >
+    <Station title="Hand sheet" lead="The same steps to do with pencil, paper and tape." wide>
       <PaperNote draft={draft} />
+      <ul
+        className="mb-4 max-w-[90ch] space-y-1 border-l-4 border-brass bg-white px-3 py-2 text-sm"
+        aria-label="Cautions"
+      >
+        {cautionsFor('sheet').map((c) => (
+          <li key={c}>{c}</li>
+        ))}
+      </ul>
       {sheets.length === 0 && <p>Nothing on the plan can be carried out yet.</p>}
       {sheets.map((sheet, i) => (
         <SheetView key={i} sheet={sheet} />

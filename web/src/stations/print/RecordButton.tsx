@@ -1,0 +1,43 @@
+import { FileText } from 'lucide-react';
+import { useState } from 'react';
+import type { Draft } from '@ample/core/draft';
+import type { Pattern } from '@ample/core/pattern';
+import { recordOf, sayRefusal } from '@ample/core/words';
+import textFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff?url';
+import boldFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff?url';
+import { today } from '../../app/time.ts';
+import { download, fileName } from '../../store/export.ts';
+import { useJob } from '../../store/job.ts';
+import { usePrefs, useUnits } from '../../store/prefs.ts';
+import { Notice } from '../../ui/parts.tsx';
+import { makeRecord } from '../../workers/client.ts';
+
+/** The record of the job on one page: measurements, size, steps, drawings before and after, fittings. */
+export function RecordButton({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pattern }) {
+  const units = useUnits();
+  const paper = usePrefs((s) => s.paper);
+  const [state, setState] = useState<'idle' | 'busy' | { readonly failed: string }>('idle');
+  const make = async () => {
+    const { job, wearer } = useJob.getState();
+    if (!job || !wearer) return;
+    setState('busy');
+    try {
+      const record = recordOf(job, wearer, pattern, draft, units, today());
+      const bytes = await makeRecord({ record, paper, date: today(), fonts: { text: textFont, bold: boldFont } });
+      download(`${fileName(`${wearer.name} ${job.title} record`)}.pdf`, bytes as BlobPart, 'application/pdf');
+      setState('idle');
+    } catch (error) {
+      const detail = error instanceof Error ? error.message : String(error);
+      setState({ failed: sayRefusal({ code: 'pdf-failed', data: { detail } }, units) });
+    }
+  };
+  return (
+    <>
+      <button className="btn" disabled={state === 'busy'} onClick={() => void make()}>
+        <FileText size={20} aria-hidden="true" />
+        {state === 'busy' ? 'Writing the record…' : 'Record, one page'}
+      </button>
+      {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
+    </>
+  );
+}

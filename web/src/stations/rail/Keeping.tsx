@@ -1,0 +1,221 @@
+import { useEffect, useRef, useState } from 'react';
+import type { ImportItem } from '@ample/core/formats/bundle';
+import { sayRefusal } from '@ample/core/words';
+import { longDate } from '../../app/time.ts';
+import {
+  askToPersist,
+  backupDue,
+  backupState,
+  exportAll,
+  offer,
+  takeIn,
+  undoable,
+  undoImport,
+  type Offered,
+} from '../../store/backup.ts';
+import { download } from '../../store/export.ts';
+import { useLibrary } from '../../store/library.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { Notice } from '../../ui/parts.tsx';
+import { Ask } from './TagDialogs.tsx';
+
+/** Everything to a file and back: with a reminder, a look before anything is replaced, and a way back. */
+export function Keeping() {
+  const units = useUnits();
+  const jobs = useLibrary((s) => s.jobs);
+  const file = useRef<HTMLInputElement>(null);
+  const [busy, setBusy] = useState<string | null>(null);
+  const [offered, setOffered] = useState<Offered | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [state, setState] = useState<{
+    since: string | null;
+    exported: string | null;
+    undo: string | null;
+    persisted: boolean;
+  }>({
+    since: null,
+    exported: null,
+    undo: null,
+    persisted: false,
+  });
+  const own = jobs.some((j) => !j.demo);
+  useEffect(() => {
+    let left = false;
+    // Only what is one's own is worth asking the browser to keep.
+    void Promise.all([backupState(jobs, new Date()), undoable(), own ? askToPersist() : false])
+      .then(([s, undo, persisted]) => !left && setState({ ...s, undo, persisted }))
+      .catch(() => undefined);
+    return () => {
+      left = true;
+    };
+  }, [jobs, own, busy]);
+  const due = backupDue(jobs, state.since, state.exported, new Date());
+  const run = async (what: string, work: () => Promise<string | null>) => {
+    setBusy(what);
+    setTrouble(null);
+    try {
+      setTrouble(await work());
+    } catch (error) {
+      setTrouble(
+        sayRefusal({ code: 'storage-failed', data: { detail: error instanceof Error ? error.message : '' } }, units),
+      );
+    }
+    setBusy(null);
+  };
+  const everything = () =>
+    run('Packing…', async () => {
+      const now = new Date();
+      const bytes = await exportAll(now);
+      download(`ample-draft-${now.toISOString().slice(0, 10)}.zip`, bytes as BlobPart, 'application/zip');
+      return null;
+    });
+  const look = (chosen: File | undefined) =>
+    chosen &&
+    run('Reading…', async () => {
+      const read = await offer(chosen);
+      if (!read.ok) return sayRefusal(read.error, units);
+      setOffered(read.value);
+      return null;
+    });
+  return (
+    <section aria-labelledby="keeping" className="min-[800px]:col-span-2">
+      <h2 id="keeping" className="border-b border-ink pb-1">
+        Keep a copy
+      </h2>
+      {due !== null && (
+        <div className="mt-3">
+          <Notice grade="look">
+            Your work has stood in this browser alone for {due} days. Export everything to a file and keep that file
+            elsewhere.
+          </Notice>
+        </div>
+      )}
+      {trouble && (
+        <div className="mt-3">
+          <Notice grade="fault">{trouble}</Notice>
+        </div>
+      )}
+      <div className="mt-3 flex flex-wrap items-center gap-3">
+        <button className="btn" disabled={busy !== null} onClick={() => void everything()}>
+          Export everything
+        </button>
+        <button className="btn" disabled={busy !== null} onClick={() => file.current?.click()}>
+          Take in a file
+        </button>
+        <input
+          ref={file}
+          type="file"
+          accept=".zip,application/zip"
+          className="hidden"
+          aria-label="A file made by Export everything, or for a friend"
+          onChange={(e) => {
+            void look(e.target.files?.[0]);
+            e.target.value = '';
+          }}
+        />
+        {state.undo && (
+          <button
+            className="btn"
+            disabled={busy !== null}
+            onClick={() =>
+              void run('Putting it back…', async () => {
+                const failed = await undoImport();
+                return failed && sayRefusal(failed, units);
+              })
+            }
+          >
+            Undo the file taken in on {longDate(state.undo.slice(0, 10))}
+          </button>
+        )}
+        {busy && <span role="status">{busy}</span>}
+      </div>
+      <p className="mt-2 text-sm text-quiet">
+        {state.exported ? `Last exported ${longDate(state.exported.slice(0, 10))}. ` : 'Never exported yet. '}
+        {own &&
+          (state.persisted
+            ? 'This browser has agreed not to clear it when room runs short.'
+            : 'This browser may clear it when room runs short, so keep a file elsewhere.')}
+      </p>
+      {offered && (
+        <TakeIn
+          offered={offered}
+          onClose={() => setOffered(null)}
+          onTake={(leave) => {
+            setOffered(null);
+            void run('Taking it in…', async () => {
+              const failed = await takeIn(offered.bundle, leave, new Date());
+              return failed && sayRefusal(failed, units);
+            });
+          }}
+        />
+      )}
+    </section>
+  );
+}
+
+const KINDS: Readonly<Record<ImportItem['kind'], string>> = { wearer: 'wearer', pattern: 'pattern', job: 'job' };
+const key = (i: ImportItem): string => `${i.kind}:${i.id}`;
+
+/** What a file would add and replace, thing by thing; what differs can be left as it is here. */
+function TakeIn({
+  offered,
+  onTake,
+  onClose,
+}: {
+  readonly offered: Offered;
+  readonly onTake: (leave: ReadonlySet<string>) => void;
+  readonly onClose: () => void;
+}) {
+  const [leave, setLeave] = useState<ReadonlySet<string>>(new Set());
+  const { items, photos, bundle } = offered;
+  const of = (what: ImportItem['what']): readonly ImportItem[] => items.filter((i) => i.what === what);
+  const [fresh, same, differs] = [of('new'), of('same'), of('differs')];
+  const toggle = (i: ImportItem) =>
+    setLeave((s) => {
+      const next = new Set(s);
+      if (!next.delete(key(i))) next.add(key(i));
+      return next;
+    });
+  return (
+    <Ask title="Take in this file" action="Take it in" onAction={() => onTake(leave)} onClose={onClose}>
+      <p>
+        Made {longDate(bundle.made.slice(0, 10))}
+        {bundle.kind === 'job' ? ', one job' : ''}; {photos === 1 ? '1 picture' : `${photos} pictures`}. It can be
+        undone afterwards.
+      </p>
+      {fresh.length > 0 && (
+        <>
+          <h3 className="mt-3">New here</h3>
+          <ul className="max-h-[24vh] overflow-auto">
+            {fresh.map((i) => (
+              <li key={key(i)}>
+                {i.name} <span className="text-quiet">({KINDS[i.kind]})</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {differs.length > 0 && (
+        <>
+          <h3 className="mt-3">Here already, and different</h3>
+          <ul className="max-h-[24vh] overflow-auto">
+            {differs.map((i) => (
+              <li key={key(i)}>
+                <label className="flex min-h-[40px] items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-5 accent-carbon"
+                    checked={!leave.has(key(i))}
+                    onChange={() => toggle(i)}
+                  />
+                  replace {i.name} <span className="text-quiet">({KINDS[i.kind]})</span>
+                </label>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {same.length > 0 && <p className="mt-3 text-quiet">{same.length} stand here already, just the same.</p>}
+    </Ask>
+  );
+}

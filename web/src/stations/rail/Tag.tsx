@@ -1,0 +1,89 @@
+import { MoreHorizontal } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { Link } from 'react-router';
+import type { Job, Wearer } from '@ample/core/formats';
+import { inOrderOfDate, nextAction } from '@ample/core/toile';
+import { NEXT_WORDS } from '@ample/core/words';
+import { longDate, today } from '../../app/time.ts';
+import { editStored } from '../../store/library.ts';
+
+export type TagDialog = 'details' | 'friend' | 'delete';
+
+/** One job on the rail: who, what, when, the last fitting, and what comes next. */
+export function Tag({
+  job,
+  wearer,
+  pattern,
+  onDialog,
+}: {
+  readonly job: Job;
+  readonly wearer: Wearer | undefined;
+  readonly pattern: string | undefined;
+  readonly onDialog: (job: Job, dialog: TagDialog) => void;
+}) {
+  const next = nextAction(job, wearer);
+  const last = inOrderOfDate(job.fittings).at(-1);
+  const late = job.due !== null && job.finished === null && job.due < today();
+  return (
+    <li className="relative flex flex-col items-center">
+      {/* Every row of tags hangs on a rail of its own. */}
+      <span className="absolute -inset-x-5 top-1 h-[7px] border-t-2 border-[#b9b5a6] bg-[#8C8878]" aria-hidden="true" />
+      <svg className="relative" viewBox="0 0 60 40" width="60" height="40" aria-hidden="true">
+        <path d="M30 4c9 0 9 10 2 12l-2 1v8" fill="none" stroke="#5A5F66" strokeWidth="2.5" />
+        <path d="M30 24v16" stroke="#8C8878" strokeWidth="1.5" />
+      </svg>
+      <div className="relative w-full flex-1">
+        <Link
+          to={`/job/${job.id}/${next.station}`}
+          className="flex h-full w-full flex-col border border-ink bg-tissue px-4 pt-3 pb-3 hover:bg-[#f9f1df]"
+          style={{ clipPath: 'polygon(12% 0, 88% 0, 100% 10%, 100% 100%, 0 100%, 0 10%)' }}
+        >
+          <span className="mx-auto mb-2 block h-3 w-3 rounded-full border border-ink bg-page" aria-hidden="true" />
+          <span className="block font-head text-lg font-semibold">{wearer?.name ?? 'Unknown wearer'}</span>
+          <span className="block">
+            {job.title || 'Untitled'} · {pattern ?? 'no pattern'}
+          </span>
+          <span className="mt-2 block text-sm">
+            {job.due ? `due ${longDate(job.due)}` : 'no date set'}
+            {late && <strong className="text-pencil"> · past</strong>}
+          </span>
+          <span className="mb-2 block text-sm">
+            {job.finished
+              ? `finished ${longDate(job.finished)}`
+              : last
+                ? `last fitting ${longDate(last.date)}`
+                : 'no fitting yet'}
+          </span>
+          <span className="mt-auto block border-t border-ink/40 pt-2 pr-10 underline">{NEXT_WORDS[next.code]}</span>
+        </Link>
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger
+            className="btn btn-plain absolute right-1 bottom-1 !px-2"
+            aria-label={`More for ${job.title || 'this job'}, ${wearer?.name ?? 'unknown wearer'}`}
+          >
+            <MoreHorizontal size={20} aria-hidden="true" />
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content align="end" className="z-10 min-w-[240px] border border-ink bg-white py-1">
+              <Item onSelect={() => onDialog(job, 'details')}>Title, date and cloth…</Item>
+              <Item onSelect={() => void editStored(job.id, (j) => ({ ...j, archived: !j.archived }))}>
+                {job.archived ? 'Hang it back' : 'Put it away'}
+              </Item>
+              <Item onSelect={() => onDialog(job, 'friend')}>A file for a friend…</Item>
+              <Item onSelect={() => onDialog(job, 'delete')}>Delete the job…</Item>
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      </div>
+    </li>
+  );
+}
+
+const Item = ({ onSelect, children }: { readonly onSelect: () => void; readonly children: string }) => (
+  <DropdownMenu.Item
+    className="flex min-h-[40px] cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-tissue"
+    onSelect={onSelect}
+  >
+    {children}
+  </DropdownMenu.Item>
+);

@@ -1,0 +1,178 @@
+import { AlertDialog, Dialog } from 'radix-ui';
+import { useState, type ReactNode } from 'react';
+import type { Job } from '@ample/core/formats';
+import { exportJob } from '../../store/backup.ts';
+import { download, fileName } from '../../store/export.ts';
+import { editStored, useLibrary } from '../../store/library.ts';
+import { wearerOf } from '../../store/job.ts';
+import { deleteJob } from '../../store/privacy.ts';
+import type { TagDialog } from './Tag.tsx';
+
+export const DIALOG =
+  'fixed top-1/2 left-1/2 max-h-[92vh] w-[520px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-page p-6';
+
+/** What the menu of a tag opens. */
+export function TagDialogs({
+  open,
+  onClose,
+}: {
+  readonly open: { readonly job: Job; readonly dialog: TagDialog } | null;
+  readonly onClose: () => void;
+}) {
+  if (!open) return null;
+  if (open.dialog === 'details') return <Details key={open.job.id} job={open.job} onClose={onClose} />;
+  return open.dialog === 'friend' ? (
+    <Friend job={open.job} onClose={onClose} />
+  ) : (
+    <Delete job={open.job} onClose={onClose} />
+  );
+}
+
+function Details({ job, onClose }: { readonly job: Job; readonly onClose: () => void }) {
+  const [form, setForm] = useState({ title: job.title, due: job.due ?? '', fabric: job.fabric, notes: job.notes });
+  const field = (key: 'title' | 'fabric', name: string, max: number): ReactNode => (
+    <label className="block">
+      <span className="mb-1 block text-sm">{name}</span>
+      <input
+        className="field w-full"
+        maxLength={max}
+        value={form[key]}
+        onChange={(e) => setForm((f) => ({ ...f, [key]: e.target.value }))}
+      />
+    </label>
+  );
+  return (
+    <Dialog.Root open onOpenChange={(o) => !o && onClose()}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
+        <Dialog.Content className={DIALOG}>
+          <Dialog.Title className="text-xl">Title, date and cloth</Dialog.Title>
+          <Dialog.Description className="sr-only">What stands on the tag of this job.</Dialog.Description>
+          <form
+            className="mt-4 space-y-4"
+            onSubmit={(e) => {
+              e.preventDefault();
+              void editStored(job.id, (j) => ({ ...j, ...form, title: form.title.trim(), due: form.due || null }));
+              onClose();
+            }}
+          >
+            {field('title', 'What it will be', 160)}
+            <label className="block">
+              <span className="mb-1 block text-sm">Due (may stay empty)</span>
+              <input
+                type="date"
+                className="field num"
+                value={form.due}
+                onChange={(e) => setForm((f) => ({ ...f, due: e.target.value }))}
+              />
+            </label>
+            {field('fabric', 'Cloth', 400)}
+            <label className="block">
+              <span className="mb-1 block text-sm">Notes</span>
+              <textarea
+                className="field w-full"
+                rows={3}
+                maxLength={4000}
+                value={form.notes}
+                onChange={(e) => setForm((f) => ({ ...f, notes: e.target.value }))}
+              />
+            </label>
+            <div className="flex gap-3">
+              <button className="btn btn-main" type="submit">
+                Write it on the tag
+              </button>
+              <Dialog.Close className="btn" type="button">
+                Cancel
+              </Dialog.Close>
+            </div>
+          </form>
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
+
+function Friend({ job, onClose }: { readonly job: Job; readonly onClose: () => void }) {
+  const wearer = useLibrary((s) => wearerOf(job, s.wearers));
+  const [trouble, setTrouble] = useState(false);
+  const make = async () => {
+    const bytes = await exportJob(job.id, new Date());
+    if (!bytes) return setTrouble(true);
+    download(
+      `${fileName(`${wearer?.name ?? ''} ${job.title} for a friend`)}.zip`,
+      bytes as BlobPart,
+      'application/zip',
+    );
+    onClose();
+  };
+  return (
+    <Ask title="A file for a friend" action="Make the file" onAction={() => void make()} onClose={onClose} stay>
+      The file holds this job whole: all of {wearer?.name ?? 'the wearer'}’s measurements, the pattern, the plan, the
+      fittings and their pictures. Hand it on only if {wearer?.name ?? 'the wearer'} agrees: a copy cannot be called
+      back.
+      {trouble && (
+        <strong className="mt-2 block text-pencil">
+          The wearer of this job is not here, so the file cannot be made.
+        </strong>
+      )}
+    </Ask>
+  );
+}
+
+function Delete({ job, onClose }: { readonly job: Job; readonly onClose: () => void }) {
+  return (
+    <Ask
+      title={`Delete “${job.title || 'Untitled'}”`}
+      action="Delete it"
+      onAction={() => void deleteJob(job.id).then((r) => r && useLibrary.setState({ trouble: r }))}
+      onClose={onClose}
+    >
+      The job goes with its plan, fittings, versions and pictures, and does not come back. The wearer and the pattern
+      stay. To keep it out of the way instead, put it away.
+    </Ask>
+  );
+}
+
+/** A question with one way on and one back. */
+export function Ask({
+  title,
+  action,
+  onAction,
+  onClose,
+  stay,
+  children,
+}: {
+  readonly title: string;
+  readonly action: string;
+  readonly onAction: () => void;
+  readonly onClose: () => void;
+  /** The action closes it itself, once it is done. */
+  readonly stay?: boolean;
+  readonly children: ReactNode;
+}) {
+  return (
+    <AlertDialog.Root open onOpenChange={(o) => !o && onClose()}>
+      <AlertDialog.Portal>
+        <AlertDialog.Overlay className="fixed inset-0 bg-ink/40" />
+        <AlertDialog.Content className={DIALOG}>
+          <AlertDialog.Title className="text-xl">{title}</AlertDialog.Title>
+          <AlertDialog.Description asChild>
+            <div className="mt-2">{children}</div>
+          </AlertDialog.Description>
+          <div className="mt-5 flex gap-3">
+            <AlertDialog.Action
+              className="btn btn-main"
+              onClick={(e) => {
+                if (stay) e.preventDefault();
+                onAction();
+              }}
+            >
+              {action}
+            </AlertDialog.Action>
+            <AlertDialog.Cancel className="btn">Cancel</AlertDialog.Cancel>
+          </div>
+        </AlertDialog.Content>
+      </AlertDialog.Portal>
+    </AlertDialog.Root>
+  );
+}
