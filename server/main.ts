@@ -1,7 +1,8 @@
 import { fileURLToPath } from 'node:url';
 import { createApp } from './app.ts';
 
-const dist = fileURLToPath(new URL('../web/dist', import.meta.url));
+// DIST serves another build than the one beside this file.
+const dist = process.env['DIST'] ?? fileURLToPath(new URL('../web/dist', import.meta.url));
 const port = Number(process.env['PORT'] ?? 4180);
 const host = process.env['HOST'] ?? '127.0.0.1';
 

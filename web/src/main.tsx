@@ -10,6 +10,7 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { openLibrary } from './store/library.ts';
 import { router } from './app/router.tsx';
+import { watchForUpdates } from './app/update.ts';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('main: expected an element #root');
@@ -20,3 +21,4 @@ void openLibrary().then(() =>
     </StrictMode>,
   ),
 );
+watchForUpdates();

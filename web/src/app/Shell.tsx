@@ -8,12 +8,15 @@ import { useLibrary } from '../store/library.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
 import { followWindows } from '../store/windows.ts';
 import { Help } from './Help.tsx';
+import { NewVersion } from './NewVersion.tsx';
 import { STATIONS } from './stations.ts';
 import { Tape } from './Tape.tsx';
 import { TopBar } from './TopBar.tsx';
 
 /** The finder knows every alteration and measurement: it comes when it is first asked for. */
 const Finder = lazy(async () => ({ default: (await import('./Finder.tsx')).Finder }));
+/** After the first screen stands, so that letters typed right after the key are not lost. */
+const FETCH_FINDER = 1500;
 
 const typing = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);
@@ -83,6 +86,10 @@ export function Shell() {
   }, [id]);
   useEffect(startAutosave, []);
   useEffect(followWindows, []);
+  useEffect(() => {
+    const timer = setTimeout(() => void import('./Finder.tsx'), FETCH_FINDER);
+    return () => clearTimeout(timer);
+  }, []);
   const working = id !== undefined;
   useEffect(() => {
     if (!working) return;
@@ -105,6 +112,7 @@ export function Shell() {
     <div className="flex h-full flex-col">
       <TopBar onHelp={showHelp} onFind={showFinder} />
       {id !== undefined && <Tape />}
+      <NewVersion />
       <WorkerTrouble />
       <div className="min-h-0 flex-1">
         {missing && !open ? (

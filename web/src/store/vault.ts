@@ -58,7 +58,7 @@ export async function saveTogether(
         wearer: changedElsewhere(rawWearer, bases.wearer, readWearer),
       };
       const saved = bringTogether(mine, theirs);
-      await write(saved, mine);
+      await write(saved, mine, { job: !rawJob, wearer: !rawWearer });
       return { ok: true as const, value: saved };
     });
     if (done.ok) {
@@ -71,13 +71,17 @@ export async function saveTogether(
   }
 }
 
-async function write({ job, wearer }: Saved, mine: { readonly job: Job; readonly wearer: Wearer }): Promise<void> {
+async function write(
+  { job, wearer }: Saved,
+  mine: { readonly job: Job; readonly wearer: Wearer },
+  fresh: { readonly job: boolean; readonly wearer: boolean },
+): Promise<void> {
   await db.jobs.put(job);
   await db.wearers.put(wearer);
   // A pattern of one's own goes into the drawer with the job that changed it.
   if ('chart' in job.pattern) await db.patterns.put(job.pattern);
   const changed = (kind: 'job' | 'wearer', now: unknown): boolean =>
-    JSON.stringify(now) !== knownText(kind, mine[kind].id);
+    fresh[kind] || JSON.stringify(now) !== knownText(kind, mine[kind].id);
   if (changed('job', job)) await touch('job', [job.id]);
   if (changed('wearer', wearer)) await touch('wearer', [wearer.id]);
 }

@@ -1,0 +1,95 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test } from '@playwright/test';
+
+/** Servers of its own, so that they can be stopped; on a port no other test uses. */
+const ownPort = (): number => 4300 + test.info().parallelIndex * 10 + test.info().retry;
+test.use({ serviceWorkers: 'allow' });
+
+async function serve(port: number, dist: string): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+    cwd: join(import.meta.dirname, '..'),
+    env: { ...process.env, PORT: String(port), DIST: dist },
+    stdio: 'ignore',
+  });
+  for (let i = 0; i < 100; i++) {
+    const up = await fetch(`http://127.0.0.1:${port}/api/health`).then(
+      (r) => r.ok,
+      () => false,
+    );
+    if (up) return child;
+    await new Promise((r) => setTimeout(r, 100));
+  }
+  throw new Error('the server did not start');
+}
+const stop = (child: ChildProcess): Promise<void> =>
+  new Promise((resolve) => {
+    child.once('exit', () => resolve());
+    child.kill();
+  });
+
+test('after the first visit everything works with the server stopped, workers and printing too', async ({ page }) => {
+  const port = ownPort();
+  const dist = join(import.meta.dirname, '../web/dist');
+  const server = await serve(port, dist);
+  await page.goto(`http://127.0.0.1:${port}/`);
+  await page.evaluate(async () => (await navigator.serviceWorker.ready).active?.state);
+  const manifest = await page.evaluate(
+    async () =>
+      (await (await fetch('/manifest.webmanifest')).json()) as { display: string; icons: { sizes: string }[] },
+  );
+  expect(manifest.display).toBe('standalone');
+  expect(manifest.icons.map((i) => i.sizes)).toEqual(expect.arrayContaining(['192x192', '512x512']));
+  // Everything is kept before the server goes.
+  await expect
+    .poll(() =>
+      page.evaluate(async () => {
+        const names = await caches.keys();
+        const kept = await Promise.all(names.map(async (n) => (await (await caches.open(n)).keys()).length));
+        return kept.reduce((a, b) => a + b, 0);
+      }),
+    )
+    .toBeGreaterThan(60);
+  await stop(server);
+  await page.goto(`http://127.0.0.1:${port}/job/marit-causeway/table`);
+  await expect(page.getByText('size 4').first()).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Stages' })).toBeVisible();
+  await page.keyboard.press('8');
+  await expect(page.getByText('No fitting yet.')).toBeVisible();
+  await page.keyboard.press('9');
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: /^PDF/ }).click();
+  expect((await waiting).suggestedFilename()).toMatch(/\.pdf$/);
+});
+
+test('a newer version is offered and waits; taken, it is the one that runs', async ({ page }) => {
+  const port = ownPort();
+  const dist = mkdtempSync(join(tmpdir(), 'ample-dist-'));
+  cpSync(join(import.meta.dirname, '../web/dist'), dist, { recursive: true });
+  const server = await serve(port, dist);
+  await page.goto(`http://127.0.0.1:${port}/`);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Wearers' })).toBeVisible();
+  // What a new release changes: a page, and the list of what is kept.
+  const html = readFileSync(join(dist, 'index.html'), 'utf8').replace(
+    '<html lang="en">',
+    '<html lang="en" data-release="next">',
+  );
+  writeFileSync(join(dist, 'index.html'), html);
+  const sw = readFileSync(join(dist, 'sw.js'), 'utf8');
+  const next = sw.replace(/(url:"index\.html",revision:")[^"]+/, '$1next');
+  expect(next).not.toBe(sw);
+  writeFileSync(join(dist, 'sw.js'), next);
+  await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update());
+  await expect(page.getByText('A newer version is ready.')).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.dataset['release'])).toBeUndefined();
+  await page.getByRole('button', { name: 'Use it now' }).click();
+  await expect
+    .poll(() => page.evaluate(() => document.documentElement.dataset['release']).catch(() => null))
+    .toBe('next');
+  await expect(page.getByRole('heading', { name: 'Wearers' })).toBeVisible();
+  await stop(server);
+});

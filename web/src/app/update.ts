@@ -1,0 +1,21 @@
+import { create } from 'zustand';
+import { registerSW } from 'virtual:pwa-register';
+import { saveNow } from '../store/job.ts';
+
+/** An hour: new versions are rare, and asking costs a request on the home network. */
+const ASK_AGAIN = 3_600_000;
+
+/** A newer version that waits; null while there is none, or it was put off. */
+export const useUpdate = create<{ readonly take: (() => void) | null }>(() => ({ take: null }));
+
+/** Works without the server after the first visit; a newer version is offered and waits. */
+export function watchForUpdates(): void {
+  const update = registerSW({
+    onNeedRefresh: () => useUpdate.setState({ take: () => void saveNow().then(() => update(true)) }),
+    onRegisteredSW: (_url, registration) => {
+      setInterval(() => void registration?.update().catch(() => undefined), ASK_AGAIN);
+    },
+    // On a plain address of the home network a browser allows no such thing: the app then needs its server.
+    onRegisterError: () => undefined,
+  });
+}
