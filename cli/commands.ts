@@ -152,6 +152,16 @@ export async function alter(file: string, options: AlterOptions): Promise<Result
   return files.ok ? ok({ ...report, files: files.value }) : files;
 }
 
+const require = createRequire(import.meta.url);
+const font = (weight: number): Uint8Array =>
+  new Uint8Array(
+    readFileSync(
+      require.resolve(`@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-${weight}-normal.woff`),
+    ),
+  );
+/** The fonts that go into printed pages. */
+export const fonts = () => ({ text: font(400), bold: font(700) });
+
 async function writeFiles(
   loaded: LoadedJob,
   d: Draft,
@@ -168,13 +178,6 @@ async function writeFiles(
     files.push('pattern.svg');
   }
   if (options.formats.includes('pdf')) {
-    const require = createRequire(import.meta.url);
-    const font = (weight: number) =>
-      new Uint8Array(
-        readFileSync(
-          require.resolve(`@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-${weight}-normal.woff`),
-        ),
-      );
     const bytes = await writePdf(PDFDocument as unknown as PdfConstructor, {
       // With paper only the pieces are a draft like it: the sheets are printed, never the pieces.
       map: pageMap(d.paper ? [] : d.pieces, paper.value),
@@ -184,11 +187,12 @@ async function writeFiles(
         size: d.size ?? '',
         date: options.date,
         changes: labelChanges(d.steps, UNITS),
+        words: loaded.job.labels,
       },
       original: d.original,
       notes: d.paper ? [sayPaper(d)] : [],
       sheets: d.steps.flatMap((s) => handSheet(s, UNITS) ?? []).map(printableSheet),
-      fonts: { text: font(400), bold: font(700) },
+      fonts: fonts(),
     });
     writeFileSync(join(out, 'pattern.pdf'), bytes);
     files.push('pattern.pdf');

@@ -2,6 +2,7 @@ import { parseArgs } from 'node:util';
 import type { Result } from '@ample/core/units';
 import { isSample, SAMPLE_IDS } from '@ample/core/drafting';
 import { alter, alterations, amounts, isDocumentKind, measure, sample, says, schema, size, suits } from './commands.ts';
+import { backup, causes, cloth, record, versions } from './keeping.ts';
 import { compare, plan, solve } from './planning.ts';
 import { tidy } from './report.ts';
 
@@ -16,6 +17,11 @@ const USAGE = `usage:
   ample compare <job.json>
   ample plan <job.json>
   ample solve <job.json>
+  ample causes <job.json>
+  ample versions <job.json>
+  ample cloth <job.json> [--open] [--one-way]
+  ample record <job.json> --out DIR [--paper a4|letter]
+  ample backup <file.zip>
   ample alter <job.json> [--out DIR] [--formats pdf,svg] [--paper a4|letter]`;
 
 /** Exit codes: 0 done, 1 bad input (code and sentence on stderr), 2 wrong usage. */
@@ -34,6 +40,8 @@ export async function main(
         out: { type: 'string' },
         formats: { type: 'string', default: 'pdf,svg' },
         paper: { type: 'string', default: 'a4' },
+        open: { type: 'boolean', default: false },
+        'one-way': { type: 'boolean', default: false },
       },
     });
   } catch (error) {
@@ -53,6 +61,8 @@ interface Flags {
   readonly out?: string | undefined;
   readonly formats?: string | undefined;
   readonly paper?: string | undefined;
+  readonly open?: boolean | undefined;
+  readonly 'one-way'?: boolean | undefined;
 }
 
 async function run(command: string, argument: string, flags: Flags, date: string): Promise<Result<unknown> | null> {
@@ -69,6 +79,16 @@ async function run(command: string, argument: string, flags: Flags, date: string
       return plan(argument);
     case 'solve':
       return solve(argument);
+    case 'causes':
+      return causes(argument);
+    case 'versions':
+      return versions(argument);
+    case 'cloth':
+      return cloth(argument, flags.open === true, flags['one-way'] === true);
+    case 'record':
+      return flags.out === undefined ? null : record(argument, flags.out, flags.paper ?? 'a4', date);
+    case 'backup':
+      return backup(argument);
     case 'suits':
       return suits(argument);
     case 'measure':

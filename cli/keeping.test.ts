@@ -1,0 +1,100 @@
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { beforeAll, describe, expect, it } from 'vitest';
+import { readJob, type Job } from '@ample/core/formats';
+import { writeBundle } from '@ample/core/formats/bundle';
+import { versionOf } from '@ample/core/toile';
+import { DEMO_JOBS, DEMO_WEARERS, inlineDemoJob, planStep } from '@ample/samples';
+import { main } from './main.ts';
+
+let folder = '';
+const file = (name: string, value: unknown): string => {
+  const path = join(folder, name);
+  writeFileSync(path, value instanceof Uint8Array ? value : JSON.stringify(value));
+  return path;
+};
+const json = async (...args: string[]): Promise<any> => {
+  const done = await main(args, '2026-11-24');
+  expect([done.err, done.code]).toEqual(['', 0]);
+  return JSON.parse(done.out);
+};
+const tove = (fields: Partial<Job> = {}): Job => ({ ...inlineDemoJob('tove-causeway'), ...fields });
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'ample-keep-'));
+});
+
+describe('what the fittings say, from the terminal', () => {
+  it('ranks the causes of the last fitting, with the sum of each change', async () => {
+    const told = await json('causes', file('tove.json', tove()));
+    expect(told.fitting.date).toBe('2026-11-14');
+    expect(told.causes[0]).toMatchObject({
+      cause: 'narrow-shoulder',
+      grade: 'likely',
+      change: {
+        kind: 'add',
+        alteration: 'shoulder-slash',
+        does: 'Add “Narrow shoulder, slashed”',
+        sum: '0.8 cm pinned → −0.8 cm',
+      },
+    });
+    expect(told.causes[0].because[0].sentence).toContain('1.2 cm less on the body');
+    expect(await json('causes', file('none.json', tove({ fittings: [] })))).toEqual({ fitting: null, causes: [] });
+  });
+  it('tells what changed from version to version, and since', async () => {
+    const wearer = DEMO_WEARERS.find((w) => w.id === 'tove')!;
+    const first = versionOf(tove({ steps: [] }), wearer, 'v1', 'Toile 1', '2026-11-01T10:00:00Z');
+    const second = versionOf(tove(), wearer, 'v2', 'Toile 2', '2026-11-08T10:00:00Z');
+    const steps = [...tove().steps, planStep('sh', 'shoulder-slash', { by: -8 })];
+    const told = await json('versions', file('versions.json', tove({ steps, versions: [first, second] })));
+    expect(told.map((v: any) => [v.name, v.since.map((d: any) => d.says)])).toEqual([
+      ['Toile 1', []],
+      ['Toile 2', [expect.stringMatching(/^New: Small bust.*, −1\.8 cm\.$/)]],
+      ['now', ['New: Narrow shoulder, slashed, −0.8 cm.']],
+    ]);
+  });
+  it('lays the pieces on three widths, folded or open', async () => {
+    const path = file('cloth.json', inlineDemoJob('marit-causeway'));
+    const folded = await json('cloth', path);
+    expect(folded.wider.map((w: any) => w.piece)).toContain('front');
+    expect(folded.cloth.map((c: any) => c.width)).toEqual([1150, 1400, 1500]);
+    for (const c of folded.cloth) {
+      expect(c.laid).toBeGreaterThan(900);
+      expect(c.buy).toBeGreaterThanOrEqual(c.laid * 1.05 - 1e-6);
+      expect(c.buy % 100).toBe(0);
+    }
+    const open = await json('cloth', path, '--open', '--one-way');
+    expect(open.cloth.every((c: any) => c.fold === false && c.oneWay)).toBe(true);
+  });
+  it('writes the record of a job', async () => {
+    const out = join(folder, 'out');
+    const told = await json('record', file('record.json', tove()), '--out', out);
+    expect(told.fittings[0].heading).toBe('Toile, 2026-11-14: to be altered');
+    expect(readFileSync(join(out, 'record.pdf')).subarray(0, 5).toString()).toBe('%PDF-');
+    expect((await main(['record', file('r.json', tove())], '2026-11-24')).code).toBe(2);
+  });
+});
+
+describe('a backup, from the terminal', () => {
+  const jobs = DEMO_JOBS.map((j) => {
+    const read = readJob(j);
+    if (!read.ok) throw new Error(j.id);
+    return read.value;
+  });
+  it('is read and listed', async () => {
+    const bytes = writeBundle({ wearers: DEMO_WEARERS, patterns: [], jobs, photos: [] }, 'all', '2026-11-24T10:00:00Z');
+    const told = await json('backup', file('all.zip', bytes));
+    expect(told.wearers.map((w: any) => w.name)).toEqual(['Ines Hollow', 'Marit Quell', 'Tove Anselm']);
+    expect(told.jobs).toHaveLength(5);
+  });
+  it('is refused with a sentence and code 1 where it is damaged, foreign or not there', async () => {
+    const refused = async (path: string) => {
+      const { code, err } = await main(['backup', path], '2026-11-24');
+      return [code, err.split(':')[0]];
+    };
+    expect(await refused(file('text.zip', { no: 'zip' }))).toEqual([1, 'bundle-not-zip']);
+    const bytes = writeBundle({ wearers: [], patterns: [], jobs, photos: [] }, 'all', '2026-11-24T10:00:00Z');
+    expect(await refused(file('cut.zip', bytes.slice(0, 900)))).toEqual([1, 'bundle-damaged']);
+    expect(await refused(join(folder, 'nowhere.zip'))).toEqual([1, 'file-not-found']);
+  });
+});
