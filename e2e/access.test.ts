@@ -1,4 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { expect, openMarit, SEAMS, STATIONS, storedJob, test } from './app.ts';
 
 for (const station of ['rail', ...STATIONS])
@@ -6,10 +7,39 @@ for (const station of ['rail', ...STATIONS])
     if (station === 'rail') await page.goto('/');
     else await openMarit(page, station);
     await page.waitForTimeout(400);
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-    expect(serious.map((v) => [v.id, v.nodes.map((n) => n.target.join(' '))])).toEqual([]);
+    await busy(page);
   });
+
+const busy = async (page: Page): Promise<void> => {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+  expect(serious.map((v) => [v.id, v.nodes.map((n) => n.target.join(' '))])).toEqual([]);
+};
+
+test('axe finds nothing serious on a fitting with causes, its versions, a tissue-fit, the finder and cloth laid', async ({
+  page,
+}) => {
+  await page.goto('/job/tove-causeway/toile');
+  await expect(page.getByRole('heading', { name: 'Where it may come from' })).toBeVisible();
+  await busy(page);
+  await page.getByRole('tab', { name: 'Versions' }).click();
+  await page.getByRole('button', { name: 'Keep it as it stands' }).click();
+  await expect(page.getByText('They are the same.')).toBeVisible();
+  await busy(page);
+  await page.getByRole('tab', { name: 'Fittings' }).click();
+  await page.getByRole('button', { name: 'New tissue-fit' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'It differs' }).click();
+  await busy(page);
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('combobox', { name: 'Find' })).toBeFocused();
+  await busy(page);
+  await page.keyboard.press('Escape');
+  await page.goto('/job/tove-causeway/print');
+  await page.getByRole('button', { name: 'Lay the pieces' }).click();
+  await expect(page.getByRole('img', { name: /pieces laid on the cloth/ })).toBeVisible();
+  await busy(page);
+});
 
 test('the whole journey by keyboard alone', async ({ page }) => {
   await page.goto('/');
@@ -27,7 +57,7 @@ test('the whole journey by keyboard alone', async ({ page }) => {
     }
     throw new Error(`Tab never reached "${what}"`);
   };
-  await tabTo('Marit Quell');
+  await tabTo('Concert bodice');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('group', { name: /Cutting mat/ })).toBeVisible();
   await page.keyboard.press('1');

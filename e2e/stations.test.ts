@@ -113,7 +113,7 @@ test('Print: fewer pieces take fewer pages; none can be chosen but says so; SVG 
   const pages = async () =>
     Number(/(\d+)/.exec((await page.getByRole('button', { name: /^PDF/ }).textContent()) ?? '')?.[1]);
   const both = await pages();
-  await page.getByLabel('Bodice back').uncheck();
+  await page.getByRole('checkbox', { name: 'Bodice back' }).uncheck();
   await expect.poll(pages).toBeLessThan(both);
   const svg = readFileSync(await save(page, /^SVG/, 'p.svg'), 'utf8');
   expect(svg).toMatch(/<svg [^>]*width="[\d.]+mm"/);
@@ -178,16 +178,4 @@ test('Check: what changed and what did not stands in figures', async ({ page }) 
   await expect(row('centre front')).toContainText('+1.7 cm');
   await page.getByRole('link', { name: 'To the table' }).click();
   await expect(page.getByRole('group', { name: /Cutting mat/ })).toBeVisible();
-});
-
-test('stations still to come say so in a line and lead on', async ({ page }) => {
-  await openMarit(page, 'check');
-  await page.keyboard.press('8');
-  await page.getByRole('link', { name: 'Print the pieces' }).click();
-  await expect(page.getByRole('button', { name: /^PDF/ })).toBeVisible();
-  await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'How it goes' })).toBeVisible();
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('dialog')).toHaveCount(0);
-  expect((await storedJob(page)).steps).toHaveLength(1);
 });

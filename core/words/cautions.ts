@@ -2,7 +2,7 @@
 export const CAUTION_WORDS = {
   cutter:
     'Rotary cutter: a sharp blade, a mat, a cut-resistant glove; cut away from you and close the blade whenever you put it down.',
-  scissors: 'Cut a tracing, never your only original; keep the other hand behind the blades.',
+  scissors: 'Scissors: keep the other hand behind the blades, and hand them over by the handles.',
   pins: 'Pins near the skin: heads outward, points away from the body, never in the mouth. Count them afterwards and step on none.',
   help: 'Move slowly, and take the paper off by unpinning it, not by pulling. Someone to help is better than a long reach.',
   iron: 'Low heat, no steam: tape and some papers melt or scorch. Keep the iron away from skin, flex and children.',

@@ -2,7 +2,7 @@ import { Progress } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Draft } from '@ample/core/draft';
 import { CLOTH_WIDTHS, clothToBuy, widerPieces, type Layout } from '@ample/core/layout';
-import { formatLength, type Result } from '@ample/core/units';
+import { ADVICE, formatLength, type Result } from '@ample/core/units';
 import { sayRefusal } from '@ample/core/words';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { Length, Notice } from '../../ui/parts.tsx';
@@ -67,7 +67,8 @@ export function Cloth({ draft }: { readonly draft: Draft }) {
         </ul>
       ) : (
         <p className="mt-2">
-          No piece is wider than the draft by 1 cm or more: the layout printed with the pattern should do.
+          No piece is wider than the draft by <Length value={ADVICE.moreCloth} /> or more: the layout printed with the
+          pattern should do.
         </p>
       )}
       <div className="mt-3 flex flex-wrap items-end gap-4">

@@ -21,7 +21,7 @@ export function Labels({ pieces }: { readonly pieces: readonly Piece[] }) {
         {pieces.map((p) => (
           <TextBox
             key={p.id}
-            label={p.name}
+            label={`On the ${p.name.toLowerCase()}`}
             rows={1}
             max={200}
             value={labels?.[p.id] ?? ''}

@@ -14,7 +14,11 @@ export function Sheet() {
   if (!draft) return <Station title="Hand sheet">Writing the steps…</Station>;
   const sheets = draft.steps.flatMap((s) => handSheet(s, units) ?? []);
   return (
-    <Station title="Hand sheet" lead="The same steps to do with pencil, paper and tape." wide>
+    <Station
+      title="Hand sheet"
+      lead="The same steps to do with pencil, paper and tape. Trace the piece first; never cut your only original."
+      wide
+    >
       <PaperNote draft={draft} />
       <ul
         className="mb-4 max-w-[90ch] space-y-1 border-l-4 border-brass bg-white px-3 py-2 text-sm"
