@@ -10,6 +10,7 @@ import { cuttingLine, outlineOf, type Piece } from '@ample/core/pattern';
 import { cutPiece, movePanels } from '@ample/core/slash';
 import { walkSeam } from '@ample/core/truing';
 import { expectOk } from '@ample/core/units';
+import { fittingBench } from './bench-fitting.ts';
 import { planBench } from './bench-plan.ts';
 import { solveBench } from './bench-solve.ts';
 
@@ -88,6 +89,12 @@ rows.push(
   { name: 'ten steps on eight pieces, from scratch', ms: median(plan.fresh, 60), budget: 40 },
 );
 rows.push({ name: 'solve eight steps for fifteen measurements', ms: median(solveBench(), 12), budget: 300 });
+const fitting = fittingBench();
+rows.push(
+  { name: 'rank the causes of eight things seen', ms: median(fitting.causes, 40), budget: 16 },
+  { name: 'lay eight pieces on three cloths', ms: median(fitting.cloth, 6), budget: 1500 },
+  { name: 'pack and read a backup of 200 jobs', ms: median(fitting.backup, 6), budget: 1500 },
+);
 const pdfTimes: number[] = [];
 for (let i = 0; i < 4; i++) {
   const t = performance.now();

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { GARMENTS } from '../fit/ease.ts';
 import { measurementKeySchema, patternSchema, pointSchema } from '../pattern/index.ts';
-import { fittingSchema } from './schemaFitting.ts';
+import { fittingSchema, MOST } from './schemaFitting.ts';
 
 export * from './schemaFitting.ts';
 
@@ -114,8 +114,8 @@ export const jobSchema = z.object({
   /** When the garment was finished: its plan has then taught the wearer's profile. */
   finished: date.nullable().default(null),
   due: date.nullable().default(null),
-  fittings: z.array(fittingSchema).max(60).default([]),
-  versions: z.array(versionSchema).max(60).default([]),
+  fittings: z.array(fittingSchema).max(MOST.fittings).default([]),
+  versions: z.array(versionSchema).max(MOST.versions).default([]),
   /** A word on the label of a piece, by piece id. */
   labels: z.record(z.string().max(80), z.string().max(200)).default({}),
   again: againSchema.nullable().default(null),

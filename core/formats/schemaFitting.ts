@@ -30,6 +30,9 @@ export const observationSchema = z.object({
   answers: z.array(answerSchema).max(12).default([]),
 });
 
+/** As many as a document takes: no more may be added. */
+export const MOST = { fittings: 60, versions: 60, observations: 80, photos: 40 } as const;
+
 export const RESULTS = ['gone', 'less', 'same', 'more'] as const;
 export const VERDICTS = ['open', 'alter', 'good'] as const;
 export const FITTING_KINDS = ['tissue', 'toile', 'garment'] as const;
@@ -50,13 +53,13 @@ export const fittingSchema = z.object({
   version: id.nullable().default(null),
   /** Of the tissue-fit: what has been looked at. */
   checks: z.partialRecord(z.enum(TISSUE_CHECK_IDS), z.enum(['lines-up', 'differs', 'skipped'])).default({}),
-  observations: z.array(observationSchema).max(80).default([]),
+  observations: z.array(observationSchema).max(MOST.observations).default([]),
   /** What became of what an earlier fitting showed. */
   followed: z
     .array(z.object({ observation: id, result: z.enum(RESULTS) }))
     .max(200)
     .default([]),
-  photos: z.array(photoSchema).max(40).default([]),
+  photos: z.array(photoSchema).max(MOST.photos).default([]),
   sitting: z.string().max(1000).default(''),
   armsForward: z.string().max(1000).default(''),
   walking: z.string().max(1000).default(''),

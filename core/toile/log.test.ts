@@ -14,6 +14,7 @@ import {
   standsAs,
   toFollow,
   versionOf,
+  withVersion,
 } from './index.ts';
 
 const answer: Answer = {
@@ -121,6 +122,16 @@ describe('versions', () => {
     ]);
     const straight = { ...bust, values: { ...bust.values, waistWidth: 'straight' } };
     expect(differences(drafted([bust]), drafted([straight])).map((d) => d.kind)).toEqual(['other']);
+  });
+  it('make room for one more: the oldest that nothing was sewn from goes', () => {
+    let full = job({ fittings: [fittingOf('2026-11-01', [], { version: 'v0' })] });
+    for (let i = 0; i < 70; i++)
+      full = withVersion(full, versionOf(full, wearer, `v${i}`, `Kept ${i}`, '2026-11-01T10:00:00Z'));
+    expect(full.versions).toHaveLength(60);
+    expect(full.versions[0]?.id).toBe('v0');
+    expect(full.versions[1]?.id).toBe('v11');
+    expect(full.versions.at(-1)?.id).toBe('v69');
+    expect(jobSchema.safeParse(full).success).toBe(true);
   });
   it('come back whole, and leave the others and the fittings where they are', () => {
     const was = job({ steps: [bust], size: '4' });

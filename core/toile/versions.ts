@@ -1,5 +1,5 @@
 import type { ResolvedJob } from '../draft/index.ts';
-import type { Job, Version, Wearer } from '../formats/schema.ts';
+import { MOST, type Job, type Version, type Wearer } from '../formats/schema.ts';
 import type { Pattern } from '../pattern/index.ts';
 
 const choicesOf = (of: Pick<Job, 'size' | 'sizeMethod' | 'cup' | 'steps' | 'order'>) => ({
@@ -19,6 +19,14 @@ export const versionOf = (job: Job, wearer: Wearer, id: string, name: string, at
   body: { sets: wearer.sets, bustEase: wearer.bustEase, eases: wearer.eases },
   pattern: 'chart' in job.pattern ? job.pattern : null,
 });
+
+/** A job with one more version; beyond what a document takes, the oldest that no fitting was sewn from makes room. */
+export function withVersion(job: Job, version: Version): Job {
+  const all = [...job.versions, version];
+  const sewn = new Set(job.fittings.map((f) => f.version));
+  const oldest = all.length > MOST.versions ? all.find((v) => !sewn.has(v.id)) : undefined;
+  return { ...job, versions: all.filter((v) => v !== oldest).slice(-MOST.versions) };
+}
 
 /** A job with the choices of a version put back. Fittings, other versions and the body stay as they are. */
 export const returnTo = (job: Job, version: Version): Job => ({

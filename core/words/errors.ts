@@ -125,6 +125,9 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'photo-not-a-picture': (s) => `“${s.text('name')}” is not a picture that can be read. Take a JPEG, PNG or WebP.`,
   'photo-too-large': (s) =>
     `“${s.text('name')}” is larger than ${s.text('most')}. Send a smaller copy, or take the picture again at a lower setting.`,
+  'photo-too-many': (s) => `A fitting holds ${s.text('most')} pictures. Take one out before you add another.`,
+  'import-changed-since': (s) =>
+    `Put back as it was, but for what has been changed since: ${s.text('names')}. That stays as it is now.`,
   'photo-not-kept': () =>
     'There is no room for the picture on this device, so it was not kept. What you wrote is saved. Export everything to a file, take out old pictures, then try again.',
   'cloth-too-narrow': (s) =>

@@ -45,8 +45,8 @@ export function recordOf(
     ...(job.finished ? [['Finished', job.finished] as const] : []),
     ['Printed', today],
   ];
-  const untouched = draft.steps.length > 0 && draft.paper !== null;
-  const drawings = untouched
+  // With paper only the pieces are merely like it: the hand sheets draw them, the record does not.
+  const drawings = draft.paper
     ? []
     : draft.pieces.flatMap((piece): readonly Diagram[] => {
         const before = draft.original.find((p) => p.id === piece.id);

@@ -104,6 +104,23 @@ describe('a backup', () => {
     expect(await undoable()).toBeNull();
   });
 
+  it('undone later leaves what has been worked on since, and names it', async () => {
+    const bytes = await exportAll(NOW);
+    editJob((j) => ({ ...j, title: 'Before' }));
+    await saveNow();
+    closeJob();
+    const offered = await offer(blob(bytes));
+    if (!offered.ok) throw new Error(offered.error.code);
+    await takeIn(offered.value.bundle, new Set(), NOW);
+    openJob(own);
+    editJob((j) => ({ ...j, title: 'A week of work' }));
+    await saveNow();
+    closeJob();
+    expect(await undoImport()).toMatchObject({ code: 'import-changed-since', data: { names: 'A week of work' } });
+    expect((await db.jobs.get(own))?.title).toBe('A week of work');
+    expect(await db.photos.count()).toBe(1);
+  });
+
   it('of one job holds its wearer, pattern and pictures, and can be undone where it was new', async () => {
     const bytes = (await exportJob(own, NOW))!;
     await wipe();

@@ -74,7 +74,7 @@ export async function takeIn({ kept }: Bundle, leave: ReadonlySet<string>, at: D
     await db.transaction('rw', TABLES(), async () => {
       const before: Before = { key: 'import', at: at.toISOString(), documents: [], photos: [] };
       for (const { kind, raw } of documents)
-        before.documents.push({ kind, id: raw.id, raw: (await tableOf(kind).get(raw.id)) ?? null });
+        before.documents.push({ kind, id: raw.id, raw: (await tableOf(kind).get(raw.id)) ?? null, written: raw });
       for (const p of photos) before.photos.push({ id: p.id, raw: (await db.photos.get(p.id)) ?? null });
       await db.before.put(before);
       for (const { kind, raw } of documents) await put(kind, raw);
@@ -96,16 +96,21 @@ async function put(kind: Kind, raw: { readonly id: string }): Promise<void> {
 /** When a file was last taken in, while that can still be undone. */
 export const undoable = async (): Promise<string | null> => (await db.before.get('import'))?.at ?? null;
 
-/** Everything as it stood before the last file was taken in. */
+/** Everything as it stood before the last file was taken in; what has been worked on since is left, and named. */
 export async function undoImport(): Promise<Refusal | null> {
+  const left: string[] = [];
   try {
+    await saveNow();
     await db.transaction('rw', TABLES(), async () => {
       const before = await db.before.get('import');
       if (!before) return;
-      for (const { kind, id, raw } of before.documents)
-        if (raw === null) await remove(kind, [id]);
+      for (const { kind, id, raw, written } of before.documents) {
+        const now: unknown = await tableOf(kind).get(id);
+        if (now !== undefined && JSON.stringify(now) !== JSON.stringify(written)) left.push(nameOf(now));
+        else if (raw === null) await remove(kind, [id]);
         else await put(kind, raw as { readonly id: string });
-      for (const { id, raw } of before.photos)
+      }
+      for (const { id, raw } of left.length > 0 ? [] : before.photos)
         if (raw === null) await db.photos.delete(id);
         else await db.photos.put(raw);
       await db.before.delete('import');
@@ -114,8 +119,13 @@ export async function undoImport(): Promise<Refusal | null> {
     return storageTrouble(error);
   }
   await openLibrary();
-  return null;
+  return left.length > 0 ? { code: 'import-changed-since', data: { names: left.join(', ') } } : null;
 }
+
+const nameOf = (raw: unknown): string => {
+  const { name, title } = raw as { readonly name?: string; readonly title?: string };
+  return name ?? (title || 'Untitled');
+};
 
 /** How many days one's own work has stood in this browser alone, where that is worth saying; null where it is not. */
 export function backupDue(

@@ -1,5 +1,6 @@
 import {
   fittingSchema,
+  MOST,
   observationSchema,
   type Answer,
   type Fitting,
@@ -8,7 +9,7 @@ import {
   type Observation,
 } from '@ample/core/formats';
 import { signOf, type SignId, type TissueCheckId } from '@ample/core/fit';
-import { makeAgain, returnTo, standsAs, stillAt, versionOf, type Change } from '@ample/core/toile';
+import { makeAgain, returnTo, standsAs, stillAt, versionOf, withVersion, type Change } from '@ample/core/toile';
 import { planStep } from '@ample/samples';
 import { insertAt, type Draft } from '@ample/core/draft';
 import { editJob, useJob } from './job.ts';
@@ -25,13 +26,12 @@ const editObservation = (fitting: string, id: string, change: (o: Observation) =
 export function addFitting(kind: Fitting['kind'], date: string, name: string): string {
   const id = fresh('f');
   useJob.setState(({ job, wearer }) => {
-    if (!job || !wearer) return {};
+    if (!job || !wearer || job.fittings.length >= MOST.fittings) return {};
     const kept = job.versions.find((v) => standsAs(job, v));
     const version = kept ?? versionOf(job, wearer, fresh('v'), name, now());
     const fitting = fittingSchema.parse({ id, date, kind, version: version.id });
-    return {
-      job: { ...job, versions: kept ? job.versions : [...job.versions, version], fittings: [...job.fittings, fitting] },
-    };
+    const begun: Job = { ...job, fittings: [...job.fittings, fitting] };
+    return { job: kept ? begun : withVersion(begun, version) };
   });
   return id;
 }
@@ -42,12 +42,16 @@ export const removeFitting = (id: string): void =>
 export function addObservation(fitting: string, sign: SignId, fields: Partial<Observation> = {}): string {
   const id = fresh('o');
   const { view, at } = signOf(sign);
-  editFitting(fitting, (f) => ({
-    ...f,
-    // Something that needs looking at: the verdict can no longer be that all is right.
-    verdict: f.verdict === 'good' ? 'open' : f.verdict,
-    observations: [...f.observations, observationSchema.parse({ id, sign, view, at, ...fields })],
-  }));
+  editFitting(fitting, (f) =>
+    f.observations.length >= MOST.observations
+      ? f
+      : {
+          ...f,
+          // Something that needs looking at: the verdict can no longer be that all is right.
+          verdict: f.verdict === 'good' ? 'open' : f.verdict,
+          observations: [...f.observations, observationSchema.parse({ id, sign, view, at, ...fields })],
+        },
+  );
   return id;
 }
 export const setObservation = (fitting: string, id: string, fields: Partial<Observation>): void =>
@@ -144,7 +148,7 @@ function applied(
 export function keepVersion(name: string): string {
   const id = fresh('v');
   useJob.setState(({ job, wearer }) =>
-    job && wearer ? { job: { ...job, versions: [...job.versions, versionOf(job, wearer, id, name, now())] } } : {},
+    job && wearer ? { job: withVersion(job, versionOf(job, wearer, id, name, now())) } : {},
   );
   return id;
 }
@@ -155,8 +159,8 @@ export const goBackTo = (id: string, keepAs: string): void =>
     const version = job?.versions.find((v) => v.id === id);
     if (!job || !wearer || !version || standsAs(job, version)) return {};
     const held = job.versions.some((v) => standsAs(job, v));
-    const versions = held ? job.versions : [...job.versions, versionOf(job, wearer, fresh('v'), keepAs, now())];
-    return { job: returnTo({ ...job, versions }, version) };
+    const safe = held ? job : withVersion(job, versionOf(job, wearer, fresh('v'), keepAs, now()));
+    return { job: returnTo(safe, version) };
   });
 export const renameVersion = (id: string, name: string): void =>
   editJob((j) => ({ ...j, versions: j.versions.map((v) => (v.id === id ? { ...v, name } : v)) }));

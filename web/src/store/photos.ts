@@ -1,4 +1,4 @@
-import type { FittingPhoto } from '@ample/core/formats';
+import { MOST, type FittingPhoto } from '@ample/core/formats';
 import type { PhotoFile } from '@ample/core/formats/bundle';
 import { LIMITS } from '@ample/core/formats/bundle';
 import type { Refusal, Result } from '@ample/core/units';
@@ -8,8 +8,8 @@ import { editFitting } from './fittings.ts';
 import { useJob } from './job.ts';
 
 /** Pictures larger than this are not opened: no phone takes them. */
-const MOST = 60 * 2 ** 20;
-const MOST_WORDS = '60 MB';
+const LARGEST = 60 * 2 ** 20;
+const LARGEST_WORDS = '60 MB';
 
 export interface Shrunk {
   readonly bytes: Uint8Array;
@@ -39,8 +39,10 @@ async function addOne(
 ): Promise<Result<FittingPhoto>> {
   const job = useJob.getState().job;
   if (!job) return { ok: false, error: { code: 'photo-not-kept', data: {} } };
-  if (file.size > MOST)
-    return { ok: false, error: { code: 'photo-too-large', data: { name: file.name, most: MOST_WORDS } } };
+  const here = job.fittings.find((f) => f.id === fitting)?.photos.length ?? 0;
+  if (here >= MOST.photos) return { ok: false, error: { code: 'photo-too-many', data: { most: MOST.photos } } };
+  if (file.size > LARGEST)
+    return { ok: false, error: { code: 'photo-too-large', data: { name: file.name, most: LARGEST_WORDS } } };
   let small: Shrunk;
   try {
     small = await shrink(file);

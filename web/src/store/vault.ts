@@ -1,5 +1,5 @@
 import { merge3, readJob, readWearer, type Job, type Wearer } from '@ample/core/formats';
-import { versionOf } from '@ample/core/toile';
+import { versionOf, withVersion } from '@ample/core/toile';
 import type { Refusal, Result } from '@ample/core/units';
 import { db, tableOf, type Kind } from './db.ts';
 
@@ -127,7 +127,7 @@ function bringTogether(
         ]
       : [];
   return {
-    job: { ...job.merged, versions: [...job.merged.versions, ...other] },
+    job: other.reduce(withVersion, job.merged),
     wearer:
       wearer.clashes.length > 0 && theirs.wearer
         ? keepBeside(wearer.merged, theirs.wearer.theirs, wearer.clashes, time)

@@ -107,7 +107,7 @@ function Look({
             It lines up
           </button>
           <button
-            className="btn !min-h-[56px] text-lg"
+            className="btn !min-h-[56px] text-lg aria-pressed:border-2 aria-pressed:bg-tissue"
             aria-pressed={answer === 'differs'}
             onClick={() => answerCheck(fitting.id, check.id, 'differs')}
           >

@@ -1,0 +1,54 @@
+import { draft } from '@ample/core/draft';
+import { fittingSchema, type Job, type Wearer } from '@ample/core/formats';
+import { readBundle, writeBundle } from '@ample/core/formats/bundle';
+import { signOf, type SignId } from '@ample/core/fit';
+import { CLOTH_WIDTHS, layOutAll } from '@ample/core/layout';
+import { rankCauses } from '@ample/core/toile';
+import { DEMO_JOBS, DEMO_WEARERS, demoPattern } from '@ample/samples';
+
+const SEEN: readonly SignId[] = [
+  'cloth-above-seat',
+  'shoulder-hangs',
+  'tight-bust',
+  'hem-rises-front',
+  'armhole-gapes',
+  'sleeve-binds',
+  'loose-waist',
+  'neck-gapes',
+];
+
+/** Causes of eight things seen, the dress laid on three cloths, and a backup of two hundred jobs packed and read. */
+export function fittingBench(): {
+  readonly causes: () => unknown;
+  readonly cloth: () => unknown;
+  readonly backup: () => unknown;
+} {
+  const job = DEMO_JOBS.find((j) => j.id === 'marit-causeway');
+  const wearer = DEMO_WEARERS.find((w) => w.id === 'marit');
+  if (!job || !wearer) throw new Error('bench: expected the demo scenario');
+  const made = draft({ job, wearer, pattern: demoPattern() });
+  const observations = SEEN.map((sign, i) => ({
+    id: `o${i}`,
+    sign,
+    view: signOf(sign).view,
+    at: signOf(sign).at,
+    pinned: 8,
+  }));
+  const fitting = fittingSchema.parse({ id: 'f', date: '2026-11-24', observations });
+  const wishes = CLOTH_WIDTHS.map((width) => ({ width, fold: true, oneWay: false }));
+  const jobs: readonly Job[] = Array.from({ length: 200 }, (_, i) => ({ ...job, id: `j${i}`, fittings: [fitting] }));
+  const wearers: readonly Wearer[] = DEMO_WEARERS;
+  return {
+    causes: () => rankCauses(fitting.observations, made, job),
+    cloth: () => {
+      const laid = layOutAll(made.pieces, wishes);
+      if (laid.some((l) => !l.ok)) throw new Error('bench: expected the dress to lie on every cloth');
+      return laid;
+    },
+    backup: () => {
+      const read = readBundle(writeBundle({ wearers, patterns: [], jobs, photos: [] }, 'all', '2026-11-24T10:00:00Z'));
+      if (!read.ok) throw new Error(`bench: expected a bundle that reads, got ${read.error.code}`);
+      return read.value;
+    },
+  };
+}
