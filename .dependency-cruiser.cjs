@@ -1,5 +1,17 @@
 /** Imports run one way: units → geometry → pattern → layout, slash, truing → alterations → fit → draft → solve, formats; words beside them. */
-const order = ['units', 'geometry', 'pattern', 'layout', 'slash', 'truing', 'alterations', 'fit', 'draft', 'toile', 'solve'];
+const order = [
+  'units',
+  'geometry',
+  'pattern',
+  'layout',
+  'slash',
+  'truing',
+  'alterations',
+  'fit',
+  'draft',
+  'toile',
+  'solve',
+];
 const below = (folder) => order.slice(0, order.indexOf(folder));
 const oneWay = order.map((folder) => ({
   name: `core-${folder}-looks-down-only`,

@@ -154,6 +154,9 @@ test('the rail: dates, by wearer, put away and back; a wearer deleted leaves not
   await page.getByRole('button', { name: 'Back to the rail' }).click();
   await expect(page.locator('a[href^="/job/"]')).toHaveCount(3);
 
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'How it goes' })).toBeVisible();
+  await page.keyboard.press('Escape');
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('combobox', { name: 'Find' })).toBeFocused();
   await page.keyboard.type('ines conc');

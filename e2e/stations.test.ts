@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, middleOf, openMarit, storedJob, test } from './app.ts';
+import { expect, middleOf, openMarit, test } from './app.ts';
 
 async function save(page: Page, button: RegExp | string, name: string): Promise<string> {
   const waiting = page.waitForEvent('download');

@@ -7,3 +7,4 @@ export * from './svgPath.ts';
 export * from './diagram.ts';
 export * from './diagramSvg.ts';
 export * from './merge.ts';
+export type { PrintedRecord } from './record.ts';

@@ -1,5 +1,5 @@
 import type { Draft } from '../draft/index.ts';
-import { diagramOf, type Diagram, type Fitting, type Job, type Wearer } from '../formats/index.ts';
+import { diagramOf, type Diagram, type Fitting, type Job, type PrintedRecord, type Wearer } from '../formats/index.ts';
 import { newestFirst } from '../fit/index.ts';
 import type { MeasurementKey, Pattern } from '../pattern/index.ts';
 import { becameOf, inOrderOfDate } from '../toile/index.ts';
@@ -11,20 +11,10 @@ import type { Units } from './say.ts';
 import { FITTING_WORDS, RESULT_WORDS, SIDE_WORDS, SIGN_WORDS, VERDICT_WORDS } from './signs.ts';
 import { stepAmount, stepName } from './slip.ts';
 
-/** A job on one page: what was measured, the size, what was altered, what the fittings said. In words a printer can set. */
-export interface JobRecord {
-  readonly title: string;
-  readonly facts: readonly (readonly [string, string])[];
-  readonly measurements: readonly (readonly [string, string])[];
-  readonly steps: readonly { readonly name: string; readonly amount: string; readonly note: string }[];
-  readonly drawings: readonly Diagram[];
-  readonly fittings: readonly { readonly heading: string; readonly lines: readonly string[] }[];
-  readonly notes: string;
-}
-
 /** As many as stand beside each other and can still be read. */
 const DRAWN = 5;
 
+/** The record of a job in words a printer can set; lengths in the chosen unit. */
 export function recordOf(
   job: Pick<Job, 'title' | 'fabric' | 'due' | 'finished' | 'notes' | 'fittings'>,
   wearer: Pick<Wearer, 'name' | 'sets'>,
@@ -32,7 +22,7 @@ export function recordOf(
   draft: Draft,
   units: Units,
   today: string,
-): JobRecord {
+): PrintedRecord {
   const len = (v: number): string => formatLength(v, units.unit, { fraction: units.fraction });
   const measured = newestFirst(wearer.sets)[0]?.date;
   const facts: readonly (readonly [string, string])[] = [
@@ -74,7 +64,7 @@ export function recordOf(
   });
 }
 
-function fittingLines(f: Fitting, all: readonly Fitting[], units: Units): JobRecord['fittings'][number] {
+function fittingLines(f: Fitting, all: readonly Fitting[], units: Units): PrintedRecord['fittings'][number] {
   const seen = f.observations.map((o) => {
     const pinned =
       o.pinned === null ? '' : `, ${formatLength(o.pinned, units.unit, { fraction: units.fraction })} pinned`;
@@ -100,7 +90,7 @@ function fittingLines(f: Fitting, all: readonly Fitting[], units: Units): JobRec
 
 /** The shipped fonts have neither arrow nor inch sign. */
 const settable = (text: string): string => printable(text).replaceAll(' → ', ': ');
-function printableRecord(r: JobRecord): JobRecord {
+function printableRecord(r: PrintedRecord): PrintedRecord {
   return {
     ...r,
     title: settable(r.title),

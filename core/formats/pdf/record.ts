@@ -1,19 +1,6 @@
-import type { Diagram } from '../diagram.ts';
+import type { PrintedRecord } from '../record.ts';
 import type { MmCanvas } from './canvas.ts';
 import { drawDiagrams } from './sheet.ts';
-
-/** A job on one page, already put into words. */
-export interface PrintedRecord {
-  readonly title: string;
-  /** Wearer, pattern, size, cloth, dates: name and value. */
-  readonly facts: readonly (readonly [string, string])[];
-  readonly measurements: readonly (readonly [string, string])[];
-  readonly steps: readonly { readonly name: string; readonly amount: string; readonly note: string }[];
-  /** The pieces that were altered, each drawn over what it was. */
-  readonly drawings: readonly Diagram[];
-  readonly fittings: readonly { readonly heading: string; readonly lines: readonly string[] }[];
-  readonly notes: string;
-}
 
 const LEFT = 14;
 const TOP = 12;

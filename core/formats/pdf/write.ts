@@ -1,7 +1,8 @@
 import { add, left, midpoint, scale, sub, unit, type Point } from '../../geometry/index.ts';
 import { outlineOf, type Piece } from '../../pattern/index.ts';
 import { MARGIN, PAPERS, type PageMap, type PaperId, type Placed, type Tile } from '../pages.ts';
-import { printRecord, type PrintedRecord } from './record.ts';
+import type { PrintedRecord } from '../record.ts';
+import { printRecord } from './record.ts';
 import { printSheet, type PrintedSheet } from './sheet.ts';
 import { MmCanvas, POINT, type PdfConstructor, type PdfDoc } from './canvas.ts';
 

@@ -1,8 +1,7 @@
 import { MOST, type FittingPhoto } from '@ample/core/formats';
-import type { PhotoFile } from '@ample/core/formats/bundle';
 import { LIMITS } from '@ample/core/formats/bundle';
 import type { Refusal, Result } from '@ample/core/units';
-import { shrinkPhoto } from '../workers/photoClient.ts';
+import { shrinkPhoto, type Shrunk } from '../workers/photoClient.ts';
 import { db } from './db.ts';
 import { editFitting } from './fittings.ts';
 import { useJob } from './job.ts';
@@ -10,13 +9,6 @@ import { useJob } from './job.ts';
 /** Pictures larger than this are not opened: no phone takes them. */
 const LARGEST = 60 * 2 ** 20;
 const LARGEST_WORDS = '60 MB';
-
-export interface Shrunk {
-  readonly bytes: Uint8Array;
-  readonly type: PhotoFile['type'];
-  readonly width: number;
-  readonly height: number;
-}
 
 /** Takes pictures into a fitting: made smaller in a worker, where they also lose what the camera wrote about place and time. */
 export async function addPhotos(

@@ -1,4 +1,12 @@
-import type { Shrunk } from '../store/photos.ts';
+import type { PhotoFile } from '@ample/core/formats/bundle';
+
+/** A picture made smaller. */
+export interface Shrunk {
+  readonly bytes: Uint8Array;
+  readonly type: PhotoFile['type'];
+  readonly width: number;
+  readonly height: number;
+}
 
 const PATIENCE = 30_000;
 

@@ -1,11 +1,12 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { AlertDialog, Dialog } from 'radix-ui';
+import { Dialog } from 'radix-ui';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { z } from 'zod';
 import { today } from '../../app/time.ts';
 import { startOwn } from '../../store/library.ts';
 import { paperPattern } from '../../store/patterns.ts';
+import { Ask, DIALOG } from './TagDialogs.tsx';
 import { PatternOptions } from '../pattern/PatternOptions.tsx';
 
 const startSchema = z.object({
@@ -18,9 +19,6 @@ const startSchema = z.object({
   pattern: z.string().min(1, 'Choose a pattern.'),
 });
 
-const box =
-  'fixed top-1/2 left-1/2 w-[480px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 border border-ink bg-page p-6';
-
 export function StartOwn({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   const navigate = useNavigate();
   const { register, handleSubmit, formState, reset } = useForm({
@@ -32,7 +30,7 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
     <Dialog.Root open={open} onOpenChange={(o) => !o && onClose()}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
-        <Dialog.Content className={box}>
+        <Dialog.Content className={DIALOG}>
           <Dialog.Title className="text-xl">Start my own</Dialog.Title>
           <Dialog.Description className="mt-1">
             Who is it for, what will it be, and from which pattern? The pattern can be changed later under Pattern.
@@ -101,33 +99,19 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
   );
 }
 
-export function ClearDemo({
-  open,
-  onClose,
-  onClear,
-}: {
-  readonly open: boolean;
-  readonly onClose: () => void;
-  readonly onClear: () => void;
-}) {
+export function ClearDemo({ onClose, onClear }: { readonly onClose: () => void; readonly onClear: () => void }) {
   return (
-    <AlertDialog.Root open={open} onOpenChange={(o) => !o && onClose()}>
-      <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 bg-ink/40" />
-        <AlertDialog.Content className={box}>
-          <AlertDialog.Title className="text-xl">Clear the demo</AlertDialog.Title>
-          <AlertDialog.Description className="mt-2">
-            The choir’s jobs and singers are taken off the rail, with anything changed in them. The pattern and
-            everything of your own stay.
-          </AlertDialog.Description>
-          <div className="mt-5 flex gap-3">
-            <AlertDialog.Action className="btn btn-main" onClick={onClear}>
-              Clear the demo
-            </AlertDialog.Action>
-            <AlertDialog.Cancel className="btn">Keep it</AlertDialog.Cancel>
-          </div>
-        </AlertDialog.Content>
-      </AlertDialog.Portal>
-    </AlertDialog.Root>
+    <Ask
+      title="Clear the demo"
+      action="Clear the demo"
+      onClose={onClose}
+      onAction={() => {
+        onClose();
+        onClear();
+      }}
+    >
+      The choir’s jobs and singers are taken off the rail, with anything changed in them. The pattern and everything of
+      your own stay.
+    </Ask>
   );
 }

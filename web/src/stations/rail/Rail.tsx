@@ -199,7 +199,7 @@ export function Rail() {
         {onTag && <TagDialogs open={onTag} onClose={() => setOnTag(null)} />}
         {gone && <DeleteWearer wearer={gone} onClose={() => setGone(null)} />}
         {dialog === 'start' && <StartOwn open onClose={() => setDialog(null)} />}
-        {dialog === 'clear' && <ClearDemo open onClose={() => setDialog(null)} onClear={() => void clearDemo()} />}
+        {dialog === 'clear' && <ClearDemo onClose={() => setDialog(null)} onClear={() => void clearDemo()} />}
       </Suspense>
     </main>
   );

@@ -140,6 +140,7 @@ export function Ask({
   onAction,
   onClose,
   stay,
+  cancel = 'Keep it as it is',
   children,
 }: {
   readonly title: string;
@@ -148,6 +149,7 @@ export function Ask({
   readonly onClose: () => void;
   /** The action closes it itself, once it is done. */
   readonly stay?: boolean;
+  readonly cancel?: string;
   readonly children: ReactNode;
 }) {
   return (
@@ -169,7 +171,7 @@ export function Ask({
             >
               {action}
             </AlertDialog.Action>
-            <AlertDialog.Cancel className="btn">Cancel</AlertDialog.Cancel>
+            <AlertDialog.Cancel className="btn">{cancel}</AlertDialog.Cancel>
           </div>
         </AlertDialog.Content>
       </AlertDialog.Portal>

@@ -2,11 +2,12 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { TISSUE_CHECKS, signOf, type SignId, type TissueCheckId } from '@ample/core/fit';
 import type { Fitting, Observation } from '@ample/core/formats';
-import { cautionsFor, SIDE_WORDS, SIGN_WORDS, TISSUE_WORDS } from '@ample/core/words';
+import { cautionsFor, SIGN_WORDS, TISSUE_WORDS } from '@ample/core/words';
 import { SeenFigure } from '../../figure/SeenFigure.tsx';
 import { addObservation, answerCheck, removeObservation, setObservation } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
 import { LengthField } from '../../ui/LengthField.tsx';
+import { SidePick } from '../../ui/SidePick.tsx';
 import { Station } from '../../ui/parts.tsx';
 
 /** The tissue-fit alone before a mirror: one look at a time, in large words, answered with one press. */
@@ -167,20 +168,7 @@ function SignChoice({ fitting, sign }: { readonly fitting: Fitting; readonly sig
       </label>
       {seen && (
         <div className="mt-1 flex flex-wrap items-end gap-3 pl-9">
-          <label>
-            <span className="mb-1 block text-sm">Side</span>
-            <select
-              className="field"
-              value={seen.side}
-              onChange={(e) => setObservation(fitting.id, seen.id, { side: e.target.value as Observation['side'] })}
-            >
-              {Object.entries(SIDE_WORDS).map(([id, word]) => (
-                <option key={id} value={id}>
-                  {word}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SidePick value={seen.side} onChange={(side) => setObservation(fitting.id, seen.id, { side })} />
           {counts !== null && (
             <div>
               <LengthField

@@ -2,12 +2,13 @@ import { X } from 'lucide-react';
 import { signOf } from '@ample/core/fit';
 import type { Observation } from '@ample/core/formats';
 import { becameOf } from '@ample/core/toile';
-import { RESULT_WORDS, sayAnswer, SIDE_WORDS, SIGN_WORDS } from '@ample/core/words';
+import { RESULT_WORDS, sayAnswer, SIGN_WORDS } from '@ample/core/words';
 import { longDate } from '../../app/time.ts';
 import { removeObservation, setObservation } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { LengthField } from '../../ui/LengthField.tsx';
+import { SidePick } from '../../ui/SidePick.tsx';
 import { TextBox } from '../../ui/TextBox.tsx';
 
 /** The list of what was seen: side, pinned amount, a word; what was done about it and what became of it. */
@@ -71,20 +72,7 @@ function Item({
         </button>
       </div>
       <div className="mt-1 flex flex-wrap items-end gap-3 pl-7">
-        <label>
-          <span className="mb-1 block text-sm">Side</span>
-          <select
-            className="field"
-            value={o.side}
-            onChange={(e) => setObservation(fitting, o.id, { side: e.target.value as Observation['side'] })}
-          >
-            {Object.entries(SIDE_WORDS).map(([id, word]) => (
-              <option key={id} value={id}>
-                {word}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SidePick value={o.side} onChange={(side) => setObservation(fitting, o.id, { side })} />
         {counts !== null && (
           <LengthField
             label="Pinned"
