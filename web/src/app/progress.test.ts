@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { draft, type Draft } from '@ample/core/draft';
-import { stepSchema, wearerSchema } from '@ample/core/formats';
+import { fittingSchema, stepSchema, wearerSchema } from '@ample/core/formats';
 import { bustStep, demoPattern } from '@ample/samples';
 import { pins, reached } from './progress.ts';
 
@@ -25,6 +25,46 @@ describe('the tape', () => {
     expect(reached(make(body))).toBe(3);
     expect(reached(make(body, [{ ...bustStep('a'), on: false }]))).toBe(5);
     expect(reached(make(body, [bustStep('a')]))).toBe(7);
+  });
+
+  it('goes on to the toile with the first fitting, and to the end once one was right', () => {
+    const made = make(body, [bustStep('a')]);
+    const fitted = (verdict: 'open' | 'good', date = '2026-11-01') =>
+      fittingSchema.parse({ id: `f${date}`, date, verdict });
+    expect(reached(made, { fittings: [] })).toBe(7);
+    expect(reached(made, { fittings: [fitted('open')] })).toBe(8);
+    expect(reached(made, { fittings: [fitted('good', '2026-11-08'), fitted('open')] })).toBe(9);
+  });
+
+  it('pins what the last fitting showed and nothing was decided about', () => {
+    const seen = (id: string, answered: boolean) => ({
+      id,
+      sign: 'waist-low',
+      view: 'front',
+      at: { x: 100, y: 200 },
+      answers: answered
+        ? [
+            {
+              did: 'undo',
+              cause: 'bodice-long',
+              step: 's',
+              alteration: 'length-line',
+              from: 1,
+              to: null,
+              date: '2026-11-01',
+            },
+          ]
+        : [],
+    });
+    const fitting = (verdict: string) =>
+      fittingSchema.parse({
+        id: 'f',
+        date: '2026-11-01',
+        verdict,
+        observations: [seen('a', false), seen('b', true), seen('c', false)],
+      });
+    expect(pins(make(body), { fittings: [fitting('alter')] })).toEqual({ toile: 2 });
+    expect(pins(make(body), { fittings: [fitting('good')] })).toEqual({});
   });
 
   it('pins what wants attention where it is mended', () => {

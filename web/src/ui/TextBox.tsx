@@ -3,6 +3,15 @@ import { useEffect, useId, useRef, useState } from 'react';
 /** Longer than a pause between words; short enough that nothing is lost when the tab goes. */
 const PAUSE = 700;
 
+/** Hands on what was typed, if it is anything new. */
+function take(now: {
+  readonly typed: string | null;
+  readonly value: string;
+  readonly onCommit: (text: string) => void;
+}): void {
+  if (now.typed !== null && now.typed !== now.value) now.onCommit(now.typed);
+}
+
 /** A text of some lines, taken when one pauses or leaves it: a note is undone as a whole, not letter by letter. */
 export function TextBox({
   label,
@@ -23,25 +32,17 @@ export function TextBox({
 }) {
   const id = useId();
   const [typed, setTyped] = useState<string | null>(null);
-  const latest = useRef({ typed, onCommit });
+  const latest = useRef({ typed, value, onCommit });
   useEffect(() => {
-    latest.current = { typed, onCommit };
+    latest.current = { typed, value, onCommit };
   });
-  const commit = () => {
-    const { typed: text } = latest.current;
-    if (text !== null && text !== value) latest.current.onCommit(text);
-    setTyped(null);
-  };
   useEffect(() => {
     if (typed === null) return;
-    const timer = setTimeout(
-      () => latest.current.typed !== null && latest.current.onCommit(latest.current.typed),
-      PAUSE,
-    );
+    const timer = setTimeout(() => take(latest.current), PAUSE);
     return () => clearTimeout(timer);
   }, [typed]);
   // A station left in the middle of a word keeps it.
-  useEffect(() => () => void (latest.current.typed !== null && latest.current.onCommit(latest.current.typed)), []);
+  useEffect(() => () => take(latest.current), []);
   const Field = rows > 1 ? 'textarea' : 'input';
   return (
     <label className="block" htmlFor={id}>
@@ -54,7 +55,10 @@ export function TextBox({
         value={typed ?? value}
         placeholder={hint}
         onChange={(e) => setTyped(e.target.value)}
-        onBlur={commit}
+        onBlur={() => {
+          take(latest.current);
+          setTyped(null);
+        }}
       />
     </label>
   );
