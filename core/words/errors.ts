@@ -117,9 +117,10 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
     `A saved ${s.text('kind')} is damaged and was set aside, not deleted: ${s.text('detail')}. You can export it as it is.`,
   'document-gone': () =>
     'This was taken away in another window. It is still open here: keep it after all, or export it to a file first.',
-  'window-merged': (s) => `Another window has changed this job too, at ${s.text('time')}. Both changes are kept.`,
+  'window-merged': (s) =>
+    `Another window has changed this job too, at ${s.text('time')}. Both changes are kept; undo starts afresh.`,
   'window-clash': (s) =>
-    `Another window has changed the same thing, at ${s.text('time')}. Yours stands; the other’s is kept beside it, under Toile, Versions, or as a measurement set of its own.`,
+    `Another window has changed the same thing, at ${s.text('time')}. Yours stands; the other’s is kept beside it, under Toile, Versions, or as a measurement set of its own; undo starts afresh.`,
   'window-adopted': (s) =>
     `Another window has changed this job, at ${s.text('time')}. You see it as it now stands; undo starts afresh.`,
   'photo-not-a-picture': (s) => `“${s.text('name')}” is not a picture that can be read. Take a JPEG, PNG or WebP.`,

@@ -180,8 +180,8 @@ function TakeIn({
     <Ask title="Take in this file" action="Take it in" onAction={() => onTake(leave)} onClose={onClose}>
       <p>
         Made {longDate(bundle.made.slice(0, 10))}
-        {bundle.kind === 'job' ? ', one job' : ''}; {photos === 1 ? '1 picture' : `${photos} pictures`}. It can be
-        undone afterwards.
+        {bundle.kind === 'job' ? ', one job' : ''};{' '}
+        {photos === 0 ? 'no pictures' : photos === 1 ? '1 picture' : `${photos} pictures`}. It can be undone afterwards.
       </p>
       {fresh.length > 0 && (
         <>
