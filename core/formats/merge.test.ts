@@ -47,15 +47,38 @@ describe('two windows on one document', () => {
       { ...base, readings: { hip: [905], waist: [720] } },
     );
     expect(merged.readings).toEqual({ waist: [710], hip: [905] });
-    expect(clashes).toEqual(['readings.waist']);
+    expect(clashes).toEqual([{ path: 'readings.waist', theirs: [720] }]);
   });
   it('take away what one took away, unless the other had worked on it', () => {
     const without: Doc = { ...base, steps: [base.steps[0]!] };
     expect(merge3(base, base, without).merged.steps.map((s) => s.id)).toEqual(['a']);
     expect(merge3(base, without, { ...base, title: 'x' }).merged.steps.map((s) => s.id)).toEqual(['a']);
     const worked: Doc = { ...base, steps: [base.steps[0]!, { id: 'b', on: false, by: 9 }] };
-    expect(merge3(base, without, worked)).toMatchObject({ merged: { steps: worked.steps }, clashes: ['steps.b'] });
+    expect(merge3(base, without, worked)).toMatchObject({
+      merged: { steps: worked.steps },
+      clashes: [{ path: 'steps.b' }],
+    });
     expect(merge3(base, worked, without)).toMatchObject({ merged: { steps: worked.steps } });
+  });
+  it('keep both lessons and both looks at what was seen: lists are known by job and by observation too', () => {
+    const was = { learnt: [{ job: 'a', n: 1 }], followed: [{ observation: 'o', result: 'same' }] };
+    const mine = {
+      ...was,
+      learnt: [...was.learnt, { job: 'b', n: 2 }],
+      followed: [...was.followed, { observation: 'p', result: 'gone' }],
+    };
+    const theirs = {
+      ...was,
+      learnt: [...was.learnt, { job: 'c', n: 3 }],
+      followed: [{ observation: 'o', result: 'gone' }],
+    };
+    const { merged, clashes } = merge3(was, mine, theirs);
+    expect(merged.learnt.map((l) => l.job).sort()).toEqual(['a', 'b', 'c']);
+    expect(merged.followed).toEqual([
+      { observation: 'o', result: 'gone' },
+      { observation: 'p', result: 'gone' },
+    ]);
+    expect(clashes).toEqual([]);
   });
   it('take the order of the one who changed it', () => {
     const turned: Doc = { ...base, steps: [base.steps[1]!, base.steps[0]!] };
@@ -78,7 +101,7 @@ describe('two windows on one document', () => {
             m[key] !== undefined &&
             t[key] !== undefined
           )
-            expect(clashes).toContain(key);
+            expect(clashes).toContainEqual({ path: key, theirs: t[key] });
         }
       }),
       { seed: 3, numRuns: 300 },

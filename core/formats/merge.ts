@@ -1,7 +1,13 @@
-/** Two changed copies of one document brought together; `clashes` are the places both had changed, where mine stands. */
+/** A place both had changed: mine stands, the other's value is told. */
+export interface Clash {
+  readonly path: string;
+  readonly theirs: unknown;
+}
+
+/** Two changed copies of one document brought together. */
 export interface Merged<T> {
   readonly merged: T;
-  readonly clashes: readonly string[];
+  readonly clashes: readonly Clash[];
 }
 
 type Json = unknown;
@@ -12,26 +18,30 @@ type Fields = Readonly<Record<string, Json>>;
  * by thing, so that two windows may each add a step or a set. Where both changed the same value mine is kept, and told.
  */
 export function merge3<T>(base: T, mine: T, theirs: T): Merged<T> {
-  const clashes: string[] = [];
+  const clashes: Clash[] = [];
   return { merged: merge(base, mine, theirs, '', clashes) as T, clashes };
 }
 
 const same = (a: Json, b: Json): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 const isFields = (v: Json): v is Fields => typeof v === 'object' && v !== null && !Array.isArray(v);
-const isList = (v: Json): v is readonly (Fields & { readonly id: string })[] =>
-  Array.isArray(v) && v.every((x) => isFields(x) && typeof x['id'] === 'string');
+/** What a thing in a list is known by; null where it has no name of its own. */
+const nameOf = (x: Json): string | null => {
+  const name = isFields(x) ? (x['id'] ?? x['job'] ?? x['observation']) : null;
+  return typeof name === 'string' ? name : null;
+};
+const isList = (v: Json): v is readonly Fields[] => Array.isArray(v) && v.every((x) => nameOf(x) !== null);
 
-function merge(base: Json, mine: Json, theirs: Json, path: string, clashes: string[]): Json {
+function merge(base: Json, mine: Json, theirs: Json, path: string, clashes: Clash[]): Json {
   if (same(mine, theirs) || same(base, theirs)) return mine;
   if (same(base, mine)) return theirs;
   if (isFields(base) && isFields(mine) && isFields(theirs)) return mergeFields(base, mine, theirs, path, clashes);
   if (isList(base) && isList(mine) && isList(theirs)) return mergeLists(base, mine, theirs, path, clashes);
-  clashes.push(path);
+  clashes.push({ path, theirs });
   // What one took away and the other wrote stays.
   return mine === undefined ? theirs : mine;
 }
 
-function mergeFields(base: Fields, mine: Fields, theirs: Fields, path: string, clashes: string[]): Json {
+function mergeFields(base: Fields, mine: Fields, theirs: Fields, path: string, clashes: Clash[]): Json {
   const out: Record<string, Json> = {};
   for (const key of new Set([...Object.keys(mine), ...Object.keys(theirs)])) {
     const value = merge(base[key], mine[key], theirs[key], path ? `${path}.${key}` : key, clashes);
@@ -41,15 +51,15 @@ function mergeFields(base: Fields, mine: Fields, theirs: Fields, path: string, c
 }
 
 function mergeLists(
-  base: readonly { readonly id: string }[],
-  mine: readonly { readonly id: string }[],
-  theirs: readonly { readonly id: string }[],
+  base: readonly Fields[],
+  mine: readonly Fields[],
+  theirs: readonly Fields[],
   path: string,
-  clashes: string[],
+  clashes: Clash[],
 ): Json {
-  const [b, m, t] = [base, mine, theirs].map((list) => new Map(list.map((x) => [x.id, x])));
+  const [b, m, t] = [base, mine, theirs].map((list) => new Map(list.map((x) => [nameOf(x) ?? '', x])));
   if (!b || !m || !t) return mine;
-  const ids = (list: readonly { readonly id: string }[]): readonly string[] => list.map((x) => x.id);
+  const ids = (list: readonly Fields[]): readonly string[] => list.map((x) => nameOf(x) ?? '');
   // The order of the one who changed it; what the other has added goes behind what it stood behind there.
   const moved = !same(
     ids(mine).filter((id) => b.has(id)),
@@ -70,7 +80,7 @@ function mergeLists(
     if (!was) return [left];
     if (same(was, left)) return [];
     if (own) return [own];
-    clashes.push(`${path}.${id}`);
+    clashes.push({ path: `${path}.${id}`, theirs: its });
     return [its];
   });
 }

@@ -45,8 +45,7 @@ export function makeAgain(
 
 /** Something to look at anew before a pattern is used again. */
 export interface AgainCheck {
-  readonly code:
-    'again.cloth' | 'again.moved' | 'again.old' | 'again.left' | 'again.never' | 'again.side' | 'again.knit';
+  readonly code: 'again.cloth' | 'again.moved' | 'again.old' | 'again.left' | 'again.never' | 'again.knit';
   readonly data: Readonly<Record<string, string | number>>;
 }
 

@@ -18,6 +18,8 @@ export type Change =
       readonly per: number;
       /** What the measurements ask for, where nothing was pinned. */
       readonly asked: number | null;
+      /** More was pinned than the step can do. */
+      readonly limited: boolean;
     }
   | {
       readonly kind: 'edit';
@@ -28,6 +30,7 @@ export type Change =
       readonly to: number;
       readonly pinned: number;
       readonly per: number;
+      readonly limited: boolean;
     }
   | { readonly kind: 'undo'; readonly step: string; readonly alteration: string; readonly from: number | null }
   | { readonly kind: 'station'; readonly station: 'size' | 'body' }
@@ -93,11 +96,12 @@ function edited(there: DraftStep, remedy: StepRemedy, told: ReturnType<typeof pi
     return opposite
       ? { kind: 'undo', step: step.id, alteration: step.alteration, from }
       : { kind: 'none', why: 'no-amount' };
-  const to = limited(step.alteration, key, from + remedy.way * told.pinned * told.per);
+  const wanted = from + remedy.way * told.pinned * told.per;
+  const to = limited(step.alteration, key, wanted);
   // What would turn a step round, or leave too little of it to sew, takes it out instead.
   if (opposite && (to * from <= 0 || Math.abs(to) < ADVICE.worthAsking))
     return { kind: 'undo', step: step.id, alteration: step.alteration, from };
-  return { kind: 'edit', step: step.id, alteration: step.alteration, key, from, to, ...told };
+  return { kind: 'edit', step: step.id, alteration: step.alteration, key, from, to, ...told, limited: to !== wanted };
 }
 
 /** A step that did too much: less of it, or none. */
@@ -108,7 +112,17 @@ function lessOf(there: DraftStep, remedy: Remedy, seen: readonly Observation[]):
   const key = alterationById(step.alteration)?.amount ?? 'by';
   if (from === null || pinned === 0 || remedy.kind === 'station' || from - pinned < ADVICE.worthAsking)
     return { kind: 'undo', step: step.id, alteration: step.alteration, from };
-  return { kind: 'edit', step: step.id, alteration: step.alteration, key, from, to: from - pinned, pinned, per: -1 };
+  return {
+    kind: 'edit',
+    step: step.id,
+    alteration: step.alteration,
+    key,
+    from,
+    to: from - pinned,
+    pinned,
+    per: -1,
+    limited: false,
+  };
 }
 
 function added(remedy: StepRemedy, told: ReturnType<typeof pinnedFor>, side: Step['side'], draft: Draft): Change {
@@ -127,11 +141,13 @@ function added(remedy: StepRemedy, told: ReturnType<typeof pinnedFor>, side: Ste
   const begins = definition.params.find((p) => p.key === key);
   // A dart is shortened from where it ends; other steps begin with nothing.
   const from = remedy.key && begins?.kind === 'length' ? begins.initial : 0;
-  const to = told
-    ? limited(alteration, key, from + remedy.way * told.pinned * told.per)
-    : asked === null && begins?.kind === 'length'
-      ? limited(alteration, key, remedy.way * Math.abs(begins.initial))
-      : null;
+  const wanted = told && from + remedy.way * told.pinned * told.per;
+  const to =
+    wanted !== null
+      ? limited(alteration, key, wanted)
+      : asked === null && begins?.kind === 'length'
+        ? limited(alteration, key, remedy.way * Math.abs(begins.initial))
+        : null;
   return {
     kind: 'add',
     alteration,
@@ -141,6 +157,7 @@ function added(remedy: StepRemedy, told: ReturnType<typeof pinnedFor>, side: Ste
     pinned: told?.pinned ?? null,
     per: told?.per ?? 1,
     asked,
+    limited: wanted !== null && to !== wanted,
   };
 }
 

@@ -150,12 +150,14 @@ export function sayChange(change: Change, { unit, fraction }: Units): { readonly
     alteration;
   const pinned = (c: { readonly pinned: number; readonly per: number }): string =>
     Math.abs(c.per) === 1 ? `${len(c.pinned, false)} pinned` : `${len(c.pinned, false)} pinned × ${Math.abs(c.per)}`;
+  // A sum that does not come out says why.
+  const most = 'limited' in change && change.limited ? ', the most this step can do' : '';
   switch (change.kind) {
     case 'add': {
       const side = change.side === 'both' ? '' : `, ${change.side} side`;
       const does = `Add “${name(change.alteration, change.to ?? change.asked)}”${side}`;
       if (change.pinned !== null && change.to !== null)
-        return { does, sum: `${pinned({ pinned: change.pinned, per: change.per })} → ${len(change.to)}` };
+        return { does, sum: `${pinned({ pinned: change.pinned, per: change.per })} → ${len(change.to)}${most}` };
       if (change.asked !== null) return { does, sum: `the measurements ask for ${len(change.asked)}` };
       return {
         does,
@@ -169,7 +171,7 @@ export function sayChange(change: Change, { unit, fraction }: Units): { readonly
       const grown = change.to - change.from;
       return {
         does: `Change “${name(change.alteration, change.from)}” to ${len(change.to, change.key !== 'setback')}`,
-        sum: `${len(change.from, change.key !== 'setback')} ${grown < 0 ? '−' : '+'} ${pinned(change)} = ${len(change.to, change.key !== 'setback')}`,
+        sum: `${len(change.from, change.key !== 'setback')} ${grown < 0 ? '−' : '+'} ${pinned(change)} = ${len(change.to, change.key !== 'setback')}${most}`,
       };
     }
     case 'undo':

@@ -120,7 +120,7 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'window-merged': (s) =>
     `Another window has changed this job too, at ${s.text('time')}. Both changes are kept; undo starts afresh.`,
   'window-clash': (s) =>
-    `Another window has changed the same thing, at ${s.text('time')}. Yours stands; the other’s is kept beside it, under Toile, Versions, or as a measurement set of its own; undo starts afresh.`,
+    `Another window has changed the same thing, at ${s.text('time')}. Yours stands; the other’s is kept beside it: a plan under Toile, Versions, measurements as a set of their own, words in the notes. Undo starts afresh.`,
   'window-adopted': (s) =>
     `Another window has changed this job, at ${s.text('time')}. You see it as it now stands; undo starts afresh.`,
   'photo-not-a-picture': (s) => `“${s.text('name')}” is not a picture that can be read. Take a JPEG, PNG or WebP.`,

@@ -70,6 +70,8 @@ describe('sums', () => {
     expect(sayEvidence(measured.because[0]!, cm)).toBe(
       'For it: nape to waist is still 2.0 cm less on the body than on the pattern.',
     );
+    const much = first(swayOn(10), seenAs('cloth-above-seat', { pinned: 90 }), 'swayback');
+    expect(sayChange(much.change, cm).sum).toBe('+1.0 cm + 9.0 cm pinned = +6.0 cm, the most this step can do');
     const undo = first(swayOn(8), seenAs('hem-rises-back'), 'sway-overdone');
     expect(sayChange(undo.change, cm)).toEqual({
       does: 'Undo “Swayback, at the waist seam”',

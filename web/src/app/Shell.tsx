@@ -3,8 +3,8 @@ import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { sayRefusal } from '@ample/core/words';
 import { Boundary } from '../ui/Boundary.tsx';
 import { useDraft } from '../store/draft.ts';
-import { closeJob, history, openJob, startAutosave, useJob, wearerOf } from '../store/job.ts';
-import { useLibrary } from '../store/library.ts';
+import { closeJob, history, openJob, startAutosave, useJob } from '../store/job.ts';
+import { useLibrary, wearerOf } from '../store/library.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
 import { followWindows } from '../store/windows.ts';
 import { Help } from './Help.tsx';

@@ -186,13 +186,28 @@ describe('pictures', () => {
     expect(troubles).toMatchObject([{ code: 'photo-not-a-picture', data: { name: 'note.txt' } }]);
     expect(useJob.getState().job?.fittings[0]?.photos).toHaveLength(2);
   });
-  it('taken out of a fitting are gone when the app is next opened', async () => {
+  it('taken out of a fitting are gone when the app is opened an hour later, not before', async () => {
     removePhoto(fitting, useJob.getState().job!.fittings[0]!.photos[0]!.id);
     await saveNow();
-    expect(await db.photos.count()).toBe(1);
     closeJob();
     await openLibrary();
+    expect(await db.photos.count()).toBe(1);
+    const clock = vi.spyOn(Date, 'now').mockReturnValue(Date.now() + 3_700_000);
+    await openLibrary();
+    clock.mockRestore();
     expect(await db.photos.count()).toBe(0);
+  });
+  it('of a job that is damaged stay with it, however long', async () => {
+    closeJob();
+    await db.jobs.update(own, { steps: 'eaten by moths' } as never);
+    const clock = vi.spyOn(Date, 'now');
+    for (const hours of [0, 2, 4]) {
+      clock.mockReturnValue(Date.UTC(2026, 10, 24, hours));
+      await openLibrary();
+    }
+    clock.mockRestore();
+    expect(useLibrary.getState().damaged.map((d) => d.key)).toEqual([own]);
+    expect(await db.photos.count()).toBe(1);
   });
 });
 

@@ -5,7 +5,7 @@ import type { Point } from '@ample/core/geometry';
 import { merge3, type Job, type Step, type Wearer } from '@ample/core/formats';
 import type { Refusal } from '@ample/core/units';
 import { clearJournal, writeJournal } from './journal.ts';
-import { putInLibrary, useLibrary } from './library.ts';
+import { putInLibrary, useLibrary, wearerOf } from './library.ts';
 import { knownText, saveTogether, type Saved } from './vault.ts';
 
 /** The open job: the two documents one edits. Undo is a list of these. */
@@ -45,13 +45,6 @@ export function openJob(id: string): boolean {
   history().resume();
   history().clear();
   return true;
-}
-
-/** The wearer of a job: inline, or from the drawer. */
-export function wearerOf(job: Job, wearers: readonly Wearer[]): Wearer | undefined {
-  const ref = job.wearer;
-  if ('sets' in ref) return ref;
-  return 'id' in ref ? wearers.find((w) => w.id === ref.id) : undefined;
 }
 
 export const editJob = (change: (job: Job) => Job): void =>

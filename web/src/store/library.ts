@@ -141,14 +141,35 @@ export function putInLibrary(job: Job, wearer: Wearer): void {
   }));
 }
 
-/** What other windows need no longer, and pictures that no fitting shows any more. */
+/** So long another window may still want to know, and a picture taken out may be brought back by its undo. */
+const HOUR = 3_600_000;
+
+/**
+ * Clears what other windows need no longer, and pictures that no fitting has shown for an hour. A picture of a job that
+ * is not here to be read, damaged or just being saved elsewhere, is never taken for one that nobody shows.
+ */
 async function tidyUp(): Promise<void> {
-  await db.touched.filter((t) => t.at < Date.now() - 3_600_000).delete();
-  const shown = new Set(useLibrary.getState().jobs.flatMap((j) => shownPhotos(j)));
-  const kept = await db.photos.toCollection().primaryKeys();
-  await db.photos.bulkDelete(kept.filter((id) => !shown.has(id)));
+  const now = Date.now();
+  await db.touched.filter((t) => t.at < now - HOUR).delete();
+  const { jobs } = useLibrary.getState();
+  const here = jobs.map((j) => j.id);
+  const shown = new Set(jobs.flatMap((j) => shownPhotos(j)));
+  const known = JSON.parse((await db.meta.get('unshown'))?.value ?? '{}') as Record<string, number>;
+  const unshown = (await db.photos.where('job').anyOf(here).primaryKeys()).filter((id) => !shown.has(id));
+  const since = new Map(unshown.map((id) => [id, known[id] ?? now]));
+  const gone = unshown.filter((id) => (since.get(id) ?? now) < now - HOUR);
+  await db.photos.bulkDelete(gone);
+  for (const id of gone) since.delete(id);
+  await db.meta.put({ key: 'unshown', value: JSON.stringify(Object.fromEntries(since)) });
 }
 const shownPhotos = (job: Job): readonly string[] => job.fittings.flatMap((f) => f.photos.map((p) => p.id));
+
+/** The wearer of a job: inline, or from the drawer. */
+export function wearerOf(job: Job, wearers: readonly Wearer[]): Wearer | undefined {
+  const ref = job.wearer;
+  if ('sets' in ref) return ref;
+  return 'id' in ref ? wearers.find((w) => w.id === ref.id) : undefined;
+}
 
 /** A job that is not open, with its wearer: on the rail at once, saved, its trouble told. */
 export async function saveNew(job: Job, wearer: Wearer): Promise<void> {
@@ -161,8 +182,7 @@ export async function saveNew(job: Job, wearer: Wearer): Promise<void> {
 export async function editStored(id: string, change: (job: Job) => Job): Promise<void> {
   const { jobs, wearers } = useLibrary.getState();
   const job = jobs.find((j) => j.id === id);
-  const ref = job?.wearer;
-  const wearer = ref && ('sets' in ref ? ref : 'id' in ref ? wearers.find((w) => w.id === ref.id) : undefined);
+  const wearer = job && wearerOf(job, wearers);
   if (job && wearer) await saveNew(change(job), wearer);
 }
 

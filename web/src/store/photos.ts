@@ -56,6 +56,6 @@ async function addOne(
 
 export const setCaption = (fitting: string, id: string, caption: string): void =>
   editFitting(fitting, (f) => ({ ...f, photos: f.photos.map((p) => (p.id === id ? { ...p, caption } : p)) }));
-/** Taken out of the fitting; undo brings it back until the app is next opened, which throws it away. */
+/** Taken out of the fitting; undo brings it back. Opened an hour later or more, the app throws it away. */
 export const removePhoto = (fitting: string, id: string): void =>
   editFitting(fitting, (f) => ({ ...f, photos: f.photos.filter((p) => p.id !== id) }));

@@ -1,6 +1,7 @@
-import { merge3, readJob, readWearer, type Job, type Wearer } from '@ample/core/formats';
+import { merge3, readJob, readWearer, type Clash, type Job, type Wearer } from '@ample/core/formats';
 import { versionOf, withVersion } from '@ample/core/toile';
 import type { Refusal, Result } from '@ample/core/units';
+import { format as clock } from '../app/time.ts';
 import { db, tableOf, type Kind } from './db.ts';
 
 /** This window, among others on the same database. */
@@ -107,47 +108,51 @@ function bringTogether(
   theirs: { readonly job: Elsewhere<Job> | null; readonly wearer: Elsewhere<Wearer> | null },
 ): Saved {
   if (!theirs.job && !theirs.wearer) return { ...mine, notice: null };
-  const job = theirs.job ? merge3(theirs.job.base, mine.job, theirs.job.theirs) : { merged: mine.job, clashes: [] };
-  const wearer = theirs.wearer
-    ? merge3(theirs.wearer.base, mine.wearer, theirs.wearer.theirs)
-    : { merged: mine.wearer, clashes: [] };
   const now = new Date();
-  const time = `${String(now.getHours()).padStart(2, '0')}:${String(now.getMinutes()).padStart(2, '0')}`;
-  const clashed = job.clashes.length + wearer.clashes.length;
-  const other =
-    theirs.job && job.clashes.length > 0
-      ? [
-          versionOf(
-            theirs.job.theirs,
-            theirs.wearer?.theirs ?? mine.wearer,
-            `v-${crypto.randomUUID().slice(0, 8)}`,
-            `From the other window, ${time}`,
-            now.toISOString(),
-          ),
-        ]
-      : [];
-  return {
-    job: other.reduce(withVersion, job.merged),
-    wearer:
-      wearer.clashes.length > 0 && theirs.wearer
-        ? keepBeside(wearer.merged, theirs.wearer.theirs, wearer.clashes, time)
-        : wearer.merged,
-    notice: { code: clashed > 0 ? 'window-clash' : 'window-merged', data: { time } },
-  };
+  const from = `From the other window, ${clock(now)}`;
+  let { job, wearer } = mine;
+  let clashed = 0;
+  if (theirs.job) {
+    const { merged, clashes } = merge3(theirs.job.base, mine.job, theirs.job.theirs);
+    clashed += clashes.length;
+    const [choices, words] = parted(clashes, CHOICES);
+    job = { ...merged, notes: noted(merged.notes, from, words, 4000) };
+    if (choices.length > 0) {
+      const body = theirs.wearer?.theirs ?? mine.wearer;
+      job = withVersion(job, versionOf(theirs.job.theirs, body, freshId('v'), from, now.toISOString()));
+    }
+  }
+  if (theirs.wearer) {
+    const { merged, clashes } = merge3(theirs.wearer.base, mine.wearer, theirs.wearer.theirs);
+    clashed += clashes.length;
+    const [sets, words] = parted(clashes, /^sets\./);
+    const ids = new Set(sets.map((c) => c.path.split('.')[1]));
+    // What two windows measured differently stays as a set of its own.
+    const beside = theirs.wearer.theirs.sets
+      .filter((s) => ids.has(s.id))
+      .map((s) => ({ ...s, id: freshId('s'), notes: [s.notes, `${from}.`].filter(Boolean).join(' ') }));
+    wearer = { ...merged, sets: [...merged.sets, ...beside], notes: noted(merged.notes, from, words, 2000) };
+  }
+  return { job, wearer, notice: { code: clashed > 0 ? 'window-clash' : 'window-merged', data: { time: clock(now) } } };
 }
 
-/** What two windows measured differently stays as a set of its own; other words go to the notes. */
-function keepBeside(merged: Wearer, theirs: Wearer, clashes: readonly string[], time: string): Wearer {
-  const ids = new Set(clashes.flatMap((path) => /^sets\.([^.]+)/.exec(path)?.[1] ?? []));
-  const sets = theirs.sets
-    .filter((s) => ids.has(s.id))
-    .map((s) => ({
-      ...s,
-      id: `s-${crypto.randomUUID().slice(0, 8)}`,
-      notes: [s.notes, `From the other window, ${time}.`].filter(Boolean).join(' '),
-    }));
-  const words = clashes.includes('notes') ? [merged.notes, theirs.notes].join('\n').slice(0, 2000) : merged.notes;
-  return { ...merged, notes: words, sets: [...merged.sets, ...sets] };
+const freshId = (letter: string): string => `${letter}-${crypto.randomUUID().slice(0, 8)}`;
+
+/** What a version keeps; all else the other window wrote is kept in words. */
+const CHOICES = /^(size|sizeMethod|cup|steps|order|pattern)(\.|$)/;
+const parted = (clashes: readonly Clash[], by: RegExp): readonly [readonly Clash[], readonly Clash[]] => [
+  clashes.filter((c) => by.test(c.path)),
+  clashes.filter((c) => !by.test(c.path)),
+];
+
+/** Notes with what the other window had written elsewhere, line by line; as much as a document takes. */
+function noted(notes: string, from: string, clashes: readonly Clash[], most: number): string {
+  const lines = clashes.flatMap(({ path, theirs }) =>
+    theirs === null || theirs === undefined || theirs === ''
+      ? []
+      : [`${from}, ${path.split('.').at(-1)}: ${typeof theirs === 'string' ? theirs : JSON.stringify(theirs)}`],
+  );
+  return lines.length === 0 ? notes : [notes, ...lines].filter(Boolean).join('\n').slice(0, most);
 }
 
 /** Takes documents away, and tells the other windows. Inside a transaction over their tables. */

@@ -98,6 +98,26 @@ describe('two windows', () => {
     expect(useSave.getState().notice).toMatchObject({ code: 'window-clash' });
   });
 
+  it('keep the other’s words where both wrote in the same place, and lessons of both', async () => {
+    editJob((j) => ({ ...j, fabric: 'Rust linen' }));
+    useJob.setState((s) => ({ wearer: { ...s.wearer!, name: 'Marit Q.' } }));
+    const lesson = (job: string) => ({ job, pattern: 'P', date: '2026-11-24', steps: [], body: {} });
+    useJob.setState((s) => ({ wearer: { ...s.wearer!, learnt: [lesson('mine')] } }));
+    await elsewhere({
+      job: (j) => ({ ...j, fabric: 'Slate wool' }),
+      wearer: (w) => ({ ...w, name: 'M. Quell', learnt: [lesson('theirs')] }),
+    });
+    await saveNow();
+    const [job, wearer] = [(await db.jobs.get(ID))!, (await db.wearers.get('marit'))!];
+    expect(job.fabric).toBe('Rust linen');
+    expect(job.notes).toMatch(/^From the other window, \d\d:\d\d, fabric: Slate wool$/);
+    // Nothing of the plan clashed: no version is made of it.
+    expect(job.versions).toEqual([]);
+    expect(wearer.name).toBe('Marit Q.');
+    expect(wearer.notes).toMatch(/From the other window, \d\d:\d\d, name: M\. Quell$/);
+    expect(wearer.learnt.map((l) => l.job).sort()).toEqual(['mine', 'theirs']);
+  });
+
   it('do not bring back what the other took away unless asked to', async () => {
     await db.transaction('rw', [db.jobs, db.touched], async () => {
       await db.jobs.delete(ID);

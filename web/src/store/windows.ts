@@ -1,9 +1,10 @@
 import { liveQuery } from 'dexie';
 import { readJob, readPattern, readWearer, type Job, type Wearer } from '@ample/core/formats';
 import type { Result } from '@ample/core/units';
+import { format as clock } from '../app/time.ts';
 import { db, tableOf, type Kind, type Touched } from './db.ts';
-import { replaceOpen, unsaved, useJob, useSave, wearerOf } from './job.ts';
-import { useLibrary } from './library.ts';
+import { replaceOpen, unsaved, useJob, useSave } from './job.ts';
+import { useLibrary, wearerOf } from './library.ts';
 import { knows, TAB } from './vault.ts';
 
 const READ: Readonly<Record<Kind, (value: unknown) => Result<{ readonly id: string }>>> = {
@@ -75,7 +76,5 @@ function adopt(): void {
   if (!now || !who || (JSON.stringify(now) === JSON.stringify(job) && JSON.stringify(who) === JSON.stringify(wearer)))
     return;
   replaceOpen(now, who);
-  const clock = new Date();
-  const time = `${String(clock.getHours()).padStart(2, '0')}:${String(clock.getMinutes()).padStart(2, '0')}`;
-  useSave.setState({ notice: { code: 'window-adopted', data: { time } } });
+  useSave.setState({ notice: { code: 'window-adopted', data: { time: clock(new Date()) } } });
 }

@@ -5,8 +5,7 @@ import { isSample, nameOfSample, SAMPLE_IDS, SAMPLE_SIZES, sampleName } from '@a
 import type { Job, Wearer } from '@ample/core/formats';
 import type { Pattern } from '@ample/core/pattern';
 import { sayRefusal } from '@ample/core/words';
-import { bringDemoBack, clearDemo, forgetDamaged, useLibrary } from '../../store/library.ts';
-import { wearerOf } from '../../store/job.ts';
+import { bringDemoBack, clearDemo, forgetDamaged, useLibrary, wearerOf } from '../../store/library.ts';
 import { download } from '../../store/export.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { longDate } from '../../app/time.ts';

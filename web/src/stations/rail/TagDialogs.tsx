@@ -3,8 +3,7 @@ import { useState, type ReactNode } from 'react';
 import type { Job } from '@ample/core/formats';
 import { exportJob } from '../../store/backup.ts';
 import { download, fileName } from '../../store/export.ts';
-import { editStored, useLibrary } from '../../store/library.ts';
-import { wearerOf } from '../../store/job.ts';
+import { editStored, useLibrary, wearerOf } from '../../store/library.ts';
 import { deleteJob } from '../../store/privacy.ts';
 import type { TagDialog } from './Tag.tsx';
 
