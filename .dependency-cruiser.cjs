@@ -1,4 +1,4 @@
-/** Imports run one way: units → geometry → pattern → layout, slash, truing → alterations → fit → draft → solve, formats; words beside them. */
+/** Imports run one way: units → geometry → pattern → layout, slash, truing, tracing → alterations → fit → draft → solve, formats; words beside them. */
 const order = [
   'units',
   'geometry',
@@ -6,6 +6,7 @@ const order = [
   'layout',
   'slash',
   'truing',
+  'tracing',
   'alterations',
   'fit',
   'draft',
@@ -30,7 +31,7 @@ module.exports = {
     {
       name: 'core-stands-alone',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$|^core/testing/|^core/formats/bundle/' },
+      from: { path: '^core/', pathNot: '\\.test\\.ts$|^core/testing/|^core/formats/(bundle|incoming)/' },
       to: { pathNot: '^core/|^node_modules/zod/' },
     },
     {
@@ -56,6 +57,18 @@ module.exports = {
       severity: 'error',
       from: { path: '^core/', pathNot: '^core/formats/bundle/' },
       to: { path: '^core/formats/bundle/' },
+    },
+    {
+      name: 'incoming-reads-with-two-libraries',
+      severity: 'error',
+      from: { path: '^core/formats/incoming/', pathNot: '\\.test\\.ts$' },
+      to: { pathNot: '^core/|^node_modules/(zod|saxes|xmlchars|svgpath)/' },
+    },
+    {
+      name: 'incoming-stays-behind-its-own-path',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '^core/formats/incoming/|\\.test\\.ts$' },
+      to: { path: '^core/formats/incoming/' },
     },
     {
       name: 'drafting-knows-no-alteration',

@@ -1,4 +1,5 @@
 export * from './drawing.ts';
+export * from './dxf.ts';
 export * from './pages.ts';
 export * from './read.ts';
 export * from './schema.ts';

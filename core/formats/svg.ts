@@ -1,6 +1,6 @@
-import type { Piece } from '../pattern/index.ts';
+import type { Mark, Piece } from '../pattern/index.ts';
 import { outlineOf } from '../pattern/index.ts';
-import { drawPiece } from './drawing.ts';
+import { drawPiece, type PieceDrawing } from './drawing.ts';
 import { pathData } from './svgPath.ts';
 
 export const escapeXml = (text: string): string =>
@@ -14,7 +14,52 @@ export interface SvgOptions {
   readonly title: string;
 }
 
-/** Pieces side by side at true size in millimetres, with named groups: one per piece, in it one per kind of line. */
+type Data = Readonly<Record<string, string | number | boolean | null | undefined>>;
+/** Attributes that say what a line is, so that a file comes back as the piece it was. */
+const data = (values: Data): string =>
+  Object.entries(values)
+    .filter(([, v]) => v !== undefined && v !== null)
+    .map(([k, v]) => ` data-${k}="${escapeXml(String(v))}"`)
+    .join('');
+const path = (d: string, values: Data = {}): string => `<path${data(values)} d="${d}"/>`;
+
+const CROSS = 4;
+const crossAt = (at: { x: number; y: number }): string =>
+  `M${at.x - CROSS} ${at.y}L${at.x + CROSS} ${at.y}M${at.x} ${at.y - CROSS}L${at.x} ${at.y + CROSS}`;
+
+function markGroups(piece: Piece, d: PieceDrawing): readonly (readonly [string, string, readonly string[]])[] {
+  const of = <K extends Mark['kind']>(kind: K) =>
+    piece.marks.filter((m): m is Extract<Mark, { kind: K }> => m.kind === kind);
+  return [
+    [
+      'notches',
+      '',
+      of('notch').map(
+        (m) =>
+          `<g${data({ notch: m.id, on: m.edge, at: m.at.toFixed(4), count: m.count })}>${(
+            d.notches.find((n) => n.id === m.id)?.lines ?? []
+          )
+            .map((l) => path(lineData(l)))
+            .join('')}</g>`,
+      ),
+    ],
+    ['grain', '', of('grain').map((m) => path(lineData([m.from, m.to]), { grain: m.id }))],
+    ['bust-point', '', of('bustPoint').map((m) => path(crossAt(m.at), { 'bust-point': m.id }))],
+    ['drill', '', of('drill').map((m) => path(crossAt(m.at), { drill: m.id }))],
+    [
+      'levels',
+      'stroke="#8A8577" stroke-width="0.2" stroke-dasharray="6 2"',
+      of('level').map((m) =>
+        path(lineData([{ x: Math.min(d.bounds.minX, m.at.x) - 5, y: m.at.y }, m.at]), { level: m.name, id: m.id }),
+      ),
+    ],
+  ];
+}
+
+/**
+ * Pieces side by side at true size in millimetres, with named groups: one per piece, in it one per kind of line.
+ * Edges, darts and marks carry their names, so that our own reader finds the piece again.
+ */
 export function writeSvg(pieces: readonly Piece[], options: SvgOptions): string {
   const gap = 20;
   let x = gap;
@@ -26,30 +71,48 @@ export function writeSvg(pieces: readonly Piece[], options: SvgOptions): string 
     const dy = gap - d.bounds.minY;
     x += d.bounds.maxX - d.bounds.minX + gap;
     height = Math.max(height, d.bounds.maxY - d.bounds.minY + 2 * gap);
-    const g = (name: string, style: string, data: readonly string[]) =>
-      data.length
-        ? `    <g id="${escapeXml(`${piece.id}-${name}`)}" ${style}>${data.map((p) => `<path d="${p}"/>`).join('')}</g>\n`
+    const g = (name: string, style: string, lines: readonly string[]) =>
+      lines.length
+        ? `    <g id="${escapeXml(`${piece.id}-${name}`)}"${data({ line: name })} ${style}>${lines.join('')}</g>\n`
         : '';
+    const facts = data({
+      piece: piece.id,
+      name: piece.name,
+      part: piece.part,
+      cut: piece.cut,
+      half: piece.half,
+      fold: piece.fold,
+      notes: piece.notes,
+    });
     return (
-      `  <g id="${escapeXml(piece.id)}" transform="translate(${dx.toFixed(3)} ${dy.toFixed(3)})" fill="none" stroke="#1E2A38" stroke-width="0.4">\n    <title>${escapeXml(piece.name)}</title>\n` +
+      `  <g id="${escapeXml(piece.id)}"${facts} transform="translate(${dx.toFixed(3)} ${dy.toFixed(3)})" fill="none" stroke="#1E2A38" stroke-width="0.4">\n    <title>${escapeXml(piece.name)}</title>\n` +
       g(
         'original',
         'stroke="#8A8577" stroke-width="0.25" stroke-dasharray="1 1"',
-        before ? [pathData(outlineOf(before), true)] : [],
+        before ? [path(pathData(outlineOf(before), true))] : [],
       ) +
-      g('cutting', 'stroke-width="0.6"', [pathData(d.cutting, true)]) +
-      g('seam', 'stroke="#2B4C9B"', [pathData(d.seam, true)]) +
+      g('cutting', 'stroke-width="0.6"', [path(pathData(d.cutting, true))]) +
+      g(
+        'seam',
+        'stroke="#2B4C9B"',
+        piece.edges.map((e) => path(pathData(e.path), { edge: e.id, role: e.role, allowance: e.allowance })),
+      ) +
       g(
         'darts',
         'stroke="#2B4C9B" stroke-dasharray="3 1.5"',
-        d.darts.map((t) => pathData(t.legs)),
+        piece.darts.map((t) =>
+          path(pathData(d.darts.find((k) => k.id === t.id)?.legs ?? d.seam), {
+            dart: t.id,
+            kind: t.kind,
+            mouth: t.mouth,
+            fold: t.foldToward,
+            'cut-away': t.cutAway,
+          }),
+        ),
       ) +
-      g(
-        'notches',
-        '',
-        d.notches.flatMap((k) => k.lines.map(lineData)),
-      ) +
-      g('grain', '', d.grain.map(lineData)) +
+      markGroups(piece, d)
+        .map(([name, style, lines]) => g(name, style, lines))
+        .join('') +
       '  </g>\n'
     );
   });

@@ -1,4 +1,6 @@
+export * from './clip.ts';
 export * from './fair.ts';
+export * from './fitCurve.ts';
 export * from './intersect.ts';
 export * from './length.ts';
 export * from './nearest.ts';

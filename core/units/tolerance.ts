@@ -10,6 +10,22 @@ export const TOL = {
   flat: 0.01,
   /** Curves offset for the cutting line. */
   offset: 0.02,
+  /** Points of a drawn curve about the cubics laid through them: finer than files round. */
+  fit: 0.004,
+  /** The same where points were read off paper or a picture, which are no better than this. */
+  fitRough: 0.15,
+  /** Ends of lines nearer than this belong together: a pencil's width, as tiles are taped. */
+  heal: 1,
+  /** Ends nearer than this meet, with nothing to tell of it. */
+  meets: 0.05,
+  /** A line drawn on two pages is one line when it lies so near to itself. */
+  twice: 0.05,
+  /** An edge bowed less than this over its length is straight. */
+  straight: 0.3,
+  /** Where a notch, a dart's leg or a mark reaches a line that it belongs to. */
+  touches: 1.5,
+  /** Two halves that differ by no more are mirror images. */
+  mirrored: 0.5,
   /** Dart legs that differ by less are equal: below what a pencil marks. */
   legs: 0.1,
   /** Seams walked against each other: the craft's half a millimetre. */

@@ -1,4 +1,5 @@
 export * from './errors.ts';
+export * from './files.ts';
 export * from './findings.ts';
 export * from './label.ts';
 export * from './fit.ts';

@@ -1,0 +1,80 @@
+import { fitCurve, type Point } from '../../geometry/index.ts';
+import type { Entity } from './dxfEntities.ts';
+import type { Pen } from './pen.ts';
+
+const MOST_POINTS = 4000;
+/** Points taken between two knots where a spline is no chain of cubics. */
+const SAMPLES = 24;
+
+/** De Boor's point of a spline at u, weights included. */
+function pointAtKnot(
+  degree: number,
+  knots: readonly number[],
+  control: readonly Point[],
+  weights: readonly number[],
+  u: number,
+): Point {
+  const n = control.length - 1;
+  let k = degree;
+  while (k < n && (knots[k + 1] as number) <= u) k++;
+  const d = Array.from({ length: degree + 1 }, (_, j) => {
+    const i = k - degree + j;
+    const w = weights[i] ?? 1;
+    const p = control[i] as Point;
+    return [p.x * w, p.y * w, w] as [number, number, number];
+  });
+  for (let r = 1; r <= degree; r++)
+    for (let j = degree; j >= r; j--) {
+      const i = k - degree + j;
+      const span = (knots[i + degree - r + 1] as number) - (knots[i] as number);
+      const a = span === 0 ? 0 : (u - (knots[i] as number)) / span;
+      const [p, q] = [d[j - 1] as [number, number, number], d[j] as [number, number, number]];
+      d[j] = [p[0] + a * (q[0] - p[0]), p[1] + a * (q[1] - p[1]), p[2] + a * (q[2] - p[2])];
+    }
+  const [x, y, w] = d[degree] as [number, number, number];
+  return { x: x / w, y: y / w };
+}
+
+/**
+ * Sends a spline to the pen as cubics within 0.004 mm of it (in the file's unit): evaluated knot by knot and fitted
+ * between knots. One that gives only the points it runs through is drawn as a smooth line through them. False where
+ * it says too little.
+ */
+export function drawSpline(e: Entity, pen: Pen): boolean {
+  const of = (code: number): number[] => e.numbers.filter(([c]) => c === code).map(([, v]) => v);
+  const points = (x: number, y: number): Point[] => {
+    const ys = of(y);
+    return of(x).map((v, i) => ({ x: v, y: ys[i] ?? NaN }));
+  };
+  const degree = of(71)[0] ?? 3;
+  const control = points(10, 20);
+  const through = points(11, 21);
+  const knots = of(40);
+  const weights = of(41);
+  if ([...control, ...through].some((p) => !Number.isFinite(p.x) || !Number.isFinite(p.y))) return false;
+  if (control.length > MOST_POINTS || through.length > MOST_POINTS) return false;
+  const send = (list: readonly Point[]): void => {
+    for (const g of fitCurve(list).segments)
+      if (g.kind === 'line') pen.line(g.to.x, g.to.y);
+      else pen.curve(g.c1.x, g.c1.y, g.c2.x, g.c2.y, g.to.x, g.to.y);
+  };
+  const enough = control.length > degree && degree >= 1 && degree <= 8 && knots.length >= control.length + degree + 1;
+  if (!enough) {
+    const only = through.length > 1 ? through : control;
+    const start = only[0];
+    if (!start || only.length < 2) return false;
+    pen.move(start.x, start.y);
+    send(only);
+    return true;
+  }
+  const inner = [...new Set(knots.slice(degree, control.length + 1))].filter(Number.isFinite).sort((a, b) => a - b);
+  const at = (u: number): Point => pointAtKnot(degree, knots, control, weights, u);
+  const start = at(inner[0] as number);
+  pen.move(start.x, start.y);
+  inner.slice(1).forEach((to, i) => {
+    const from = inner[i] as number;
+    if (degree === 1) return pen.line(at(to).x, at(to).y);
+    send(Array.from({ length: SAMPLES + 1 }, (_, k) => at(from + ((to - from) * k) / SAMPLES)));
+  });
+  return true;
+}

@@ -1,0 +1,4 @@
+export * from './dxf.ts';
+export * from './svg.ts';
+export * from './xml.ts';
+export * from './pdf.ts';

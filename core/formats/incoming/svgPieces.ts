@@ -1,0 +1,97 @@
+import svgpath from 'svgpath';
+import { midpoint, type Path, type Point } from '../../geometry/index.ts';
+import { normalisePiece, pieceSchema, validatePiece, type Piece } from '../../pattern/index.ts';
+import { Budget, Pen } from './pen.ts';
+import type { Element } from './xml.ts';
+
+const within = (e: Element): readonly Element[] => [e, ...e.children.flatMap(within)];
+const value = (e: Element, name: string): string | undefined => e.attributes[`data-${name}`];
+const yes = (text: string | undefined): boolean => text === 'true';
+
+/** The first line of an element, in mm of the group it stands in. */
+function lineOf(e: Element, factor: number): Path | null {
+  const pen = new Pen(new Budget(20_000), (p) => ({ x: p.x * factor, y: p.y * factor }));
+  svgpath(e.attributes['d'] ?? '')
+    .abs()
+    .unshort()
+    .unarc()
+    .iterate((segment, _i, x, y) => {
+      const [code, ...n] = segment as unknown as [string, ...number[]];
+      const [a = 0, b = 0, c = 0, d = 0, f = 0, g = 0] = n;
+      if (code === 'M') pen.move(a, b);
+      else if (code === 'L') pen.line(a, b);
+      else if (code === 'H') pen.line(a, y);
+      else if (code === 'V') pen.line(x, a);
+      else if (code === 'C') pen.curve(a, b, c, d, f, g);
+      else if (code === 'Q') pen.bend(a, b, c, d);
+      else pen.close();
+    });
+  return pen.done()[0]?.path ?? null;
+}
+
+/**
+ * The piece that a group of one of our own files describes: edges with role and allowance, darts, marks. Null where
+ * the group says nothing of a piece, or what it says makes none any more: then its lines are traced like any others.
+ * Everything with a place is read from the lines themselves, so that a group moved in a drawing program stays right.
+ */
+export function pieceOfSvg(group: Element, factor: number): Piece | null {
+  if (value(group, 'piece') === undefined) return null;
+  const all = within(group);
+  const having = (name: string): readonly Element[] => all.filter((e) => value(e, name) !== undefined);
+  const at = (e: Element): Point | null => {
+    const path = lineOf(e, factor);
+    const to = path?.segments[0]?.to;
+    return path && to ? midpoint(path.start, to) : null;
+  };
+  const marks = [
+    ...having('notch').map((e) => ({
+      kind: 'notch',
+      id: value(e, 'notch'),
+      edge: value(e, 'on'),
+      at: Number(value(e, 'at')),
+      count: Number(value(e, 'count')),
+    })),
+    ...having('grain').map((e) => {
+      const path = lineOf(e, factor);
+      return { kind: 'grain', id: value(e, 'grain'), from: path?.start, to: path?.segments[0]?.to };
+    }),
+    ...having('level').map((e) => ({
+      kind: 'level',
+      id: value(e, 'id'),
+      name: value(e, 'level'),
+      at: lineOf(e, factor)?.segments[0]?.to,
+    })),
+    ...having('bust-point').map((e) => ({ kind: 'bustPoint', id: value(e, 'bust-point'), at: at(e) })),
+    ...having('drill').map((e) => ({ kind: 'drill', id: value(e, 'drill'), at: at(e) })),
+  ];
+  const read = pieceSchema.safeParse({
+    id: value(group, 'piece'),
+    name: value(group, 'name'),
+    part: value(group, 'part'),
+    cut: Number(value(group, 'cut')),
+    half: yes(value(group, 'half')),
+    fold: value(group, 'fold') ?? null,
+    notes: value(group, 'notes') ?? '',
+    edges: having('edge').map((e) => ({
+      id: value(e, 'edge'),
+      role: value(e, 'role'),
+      allowance: Number(value(e, 'allowance')),
+      path: lineOf(e, factor),
+    })),
+    darts: having('dart').map((e) => {
+      const cutAway = value(e, 'cut-away');
+      return {
+        id: value(e, 'dart'),
+        kind: value(e, 'kind'),
+        mouth: value(e, 'mouth'),
+        foldToward: value(e, 'fold'),
+        tip: lineOf(e, factor)?.segments[0]?.to,
+        ...(cutAway === undefined ? {} : { cutAway: Number(cutAway) }),
+      };
+    }),
+    marks,
+  });
+  if (!read.success) return null;
+  const piece = normalisePiece(read.data);
+  return validatePiece(piece).length === 0 ? piece : null;
+}

@@ -1,0 +1,254 @@
+import {
+  distance,
+  endOf,
+  endTangent,
+  joinPaths,
+  nearestOnPath,
+  pathFromSpans,
+  reversePath,
+  signedArea,
+  spansOf,
+  splitPath,
+  startTangent,
+  turnBetween,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
+import { ok, refuse, TOL, type Result } from '../units/index.ts';
+import { boxOf, type Stroke } from './lines.ts';
+
+/** A gap between two ends that was closed. */
+export interface Healed {
+  readonly at: Point;
+  readonly gap: number;
+}
+/** A closed outline found by following lines, clockwise as seen. */
+export interface Ring {
+  readonly path: Path;
+  /** Indices of the lines it was made of. */
+  readonly strokes: readonly number[];
+  readonly healed: readonly Healed[];
+}
+export type ChainError = 'outline-runs-out' | 'outline-too-long' | 'outline-no-area';
+
+/** Outlines are followed over no more lines than this: a file of crumbs must not stop the page. */
+const MOST_LINKS = 20_000;
+
+interface End {
+  readonly stroke: number;
+  readonly atStart: boolean;
+  readonly point: Point;
+}
+
+/** All ends of open lines, found by where they are. */
+class Ends {
+  private readonly cells = new Map<string, End[]>();
+  constructor(
+    strokes: readonly Stroke[],
+    private readonly cell: number,
+  ) {
+    strokes.forEach((s, stroke) => {
+      if (s.closed) return;
+      this.put({ stroke, atStart: true, point: s.path.start });
+      this.put({ stroke, atStart: false, point: endOf(s.path) });
+    });
+  }
+  private key(x: number, y: number): string {
+    return `${Math.floor(x / this.cell)} ${Math.floor(y / this.cell)}`;
+  }
+  private put(end: End): void {
+    const key = this.key(end.point.x, end.point.y);
+    const there = this.cells.get(key);
+    if (there) there.push(end);
+    else this.cells.set(key, [end]);
+  }
+  /** Ends within `reach` (no more than a cell) of a point. */
+  near(p: Point, reach: number): readonly End[] {
+    const out: End[] = [];
+    for (const dx of [-1, 0, 1])
+      for (const dy of [-1, 0, 1])
+        for (const end of this.cells.get(this.key(p.x + dx * this.cell, p.y + dy * this.cell)) ?? [])
+          if (distance(end.point, p) <= reach) out.push(end);
+    return out;
+  }
+}
+
+interface Walked {
+  readonly parts: readonly Path[];
+  readonly strokes: readonly number[];
+  readonly healed: readonly Healed[];
+  readonly closed: boolean;
+  readonly stuck: Point;
+}
+
+/**
+ * Follows lines from one on, always taking the outermost turn (leftmost, for a walk that keeps the inside to its
+ * right), so that darts' legs and other lines inside that end on the outline are passed by.
+ */
+function follow(strokes: readonly Stroke[], ends: Ends, first: number, forwards: boolean, heal: number): Walked {
+  const begin = (strokes[first] as Stroke).path;
+  const start = forwards ? begin : reversePath(begin);
+  const parts: Path[] = [start];
+  const used = [first];
+  const seen = new Set(used);
+  const healed: Healed[] = [];
+  let at = endOf(start);
+  let heading = endTangent(start);
+  for (let i = 0; i < MOST_LINKS; i++) {
+    const home = distance(at, start.start);
+    const closes = used.length > 1 || spansOf(start).length > 1;
+    const near = ends.near(at, heal).filter((e) => !seen.has(e.stroke));
+    const best = near
+      .map((e) => {
+        const path = (strokes[e.stroke] as Stroke).path;
+        const on = e.atStart ? path : reversePath(path);
+        const gap = distance(at, on.start);
+        return { e, on, gap, turn: turnBetween(heading, startTangent(on)) };
+      })
+      // What touches goes before what is only near; then the outermost way.
+      .sort((a, b) => Number(a.gap > TOL.meets) - Number(b.gap > TOL.meets) || a.turn - b.turn)[0];
+    if (closes && home <= heal && (!best || home <= TOL.meets || best.gap > TOL.meets)) {
+      const turnHome = turnBetween(heading, startTangent(start));
+      if (!best || best.gap > TOL.meets || home > TOL.meets || turnHome <= best.turn || turnHome < 0) {
+        if (home > TOL.meets) healed.push({ at, gap: home });
+        return { parts, strokes: used, healed, closed: true, stuck: at };
+      }
+    }
+    if (!best) return { parts, strokes: used, healed, closed: false, stuck: at };
+    if (best.gap > TOL.meets) healed.push({ at, gap: best.gap });
+    parts.push(best.on);
+    used.push(best.e.stroke);
+    seen.add(best.e.stroke);
+    at = endOf(best.on);
+    heading = endTangent(best.on);
+  }
+  return { parts, strokes: used, healed, closed: false, stuck: at };
+}
+
+/** The parts joined to a ring whose ends are shared exactly; gaps are closed halfway between their ends. */
+function closeUp(parts: readonly Path[]): Path {
+  const n = parts.length;
+  const joints = parts.map((p, i) => {
+    const before = parts[(i + n - 1) % n] as Path;
+    const end = endOf(before);
+    return { x: (end.x + p.start.x) / 2, y: (end.y + p.start.y) / 2 };
+  });
+  const moved = parts.map((p, i) => {
+    const spans = spansOf(p);
+    const last = spans.length - 1;
+    return pathFromSpans(
+      spans.map((s, k) => ({
+        ...s,
+        a: k === 0 ? (joints[i] as Point) : s.a,
+        b: k === last ? (joints[(i + 1) % n] as Point) : s.b,
+      })),
+    );
+  });
+  return ringOf(joinPaths(moved));
+}
+
+const clockwise = (path: Path): Path => (signedArea(spansOf(path)) < 0 ? reversePath(path) : path);
+
+/** A closed line as a ring: the last point laid on the first, bits without length left out. */
+function ringOf(path: Path): Path {
+  const spans = spansOf(path).filter((s) => s.kind === 'cubic' || distance(s.a, s.b) > TOL.same);
+  if (spans.length === 0) return path;
+  const gap = distance(endOf(path), path.start);
+  if (gap < TOL.same) return clockwise(pathFromSpans(spans));
+  if (gap > TOL.meets) return clockwise(pathFromSpans([...spans, { kind: 'line', a: endOf(path), b: path.start }]));
+  return clockwise(pathFromSpans(spans.map((s, i) => (i === spans.length - 1 ? { ...s, b: path.start } : s))));
+}
+
+/**
+ * The closed outline that runs through the line at `first`, over gaps of at most `heal` mm. A line inside that
+ * ends on the outline is passed by. Refuses, saying where it ran out, when nothing closes.
+ */
+export function ringThrough(
+  strokes: readonly Stroke[],
+  first: number,
+  heal: number = TOL.heal,
+): Result<Ring, ChainError> {
+  const stroke = strokes[first];
+  if (!stroke) throw new Error(`ringThrough: expected a line at ${first} of ${strokes.length}`);
+  if (stroke.closed) {
+    const path = ringOf(stroke.path);
+    if (Math.abs(signedArea(spansOf(path))) < 1) return refuse('outline-no-area');
+    return ok({ path, strokes: [first], healed: [] });
+  }
+  let stuck: Walked | null = null;
+  for (const whole of [true, false]) {
+    const { all, ends } = woven(strokes, heal, whole);
+    const at = all === strokes ? first : all.findIndex((s) => s.path === stroke.path || isPartOf(s.path, stroke.path));
+    const walks = [true, false].map((way) => follow(all, ends, Math.max(0, at), way, heal));
+    const closed = walks
+      .filter((w) => w.closed)
+      .map((w) => ({ w, path: closeUp(w.parts) }))
+      .map(({ w, path }) => ({ w, path, area: Math.abs(signedArea(spansOf(path))) }))
+      .sort((a, b) => b.area - a.area)[0];
+    if (closed) {
+      if (closed.area < 1) return refuse('outline-no-area');
+      return ok({ path: clockwise(closed.path), strokes: closed.w.strokes, healed: closed.w.healed });
+    }
+    stuck ??= walks.sort((a, b) => b.parts.length - a.parts.length)[0] ?? null;
+  }
+  const { x, y } = stuck?.stuck ?? stroke.path.start;
+  if ((stuck?.parts.length ?? 0) >= MOST_LINKS) return refuse('outline-too-long', { x, y });
+  return refuse('outline-runs-out', { x, y, heal });
+}
+
+interface Woven {
+  readonly all: readonly Stroke[];
+  readonly ends: Ends;
+}
+const known = new WeakMap<readonly Stroke[], Map<string, Woven>>();
+/** The ends of a drawing's lines, gathered once however many outlines are looked for in it. */
+function woven(strokes: readonly Stroke[], heal: number, whole: boolean): Woven {
+  const kept = known.get(strokes) ?? new Map<string, Woven>();
+  known.set(strokes, kept);
+  const key = `${heal} ${whole}`;
+  const there = kept.get(key);
+  if (there) return there;
+  const all = whole ? strokes : splitWhereTouched(strokes, heal);
+  const made = { all, ends: new Ends(all, Math.max(heal, TOL.meets)) };
+  kept.set(key, made);
+  return made;
+}
+
+const isPartOf = (part: Path, whole: Path): boolean =>
+  distance(part.start, whole.start) < TOL.same || nearestOnPath(whole, part.start).distance < TOL.same;
+
+/** Lines split where another ends on them: the way on may begin in a line's middle. Only for drawings of sane size. */
+function splitWhereTouched(strokes: readonly Stroke[], heal: number): readonly Stroke[] {
+  if (strokes.length > 3000) return strokes;
+  const ends = strokes.flatMap((s) => (s.closed ? [] : [s.path.start, endOf(s.path)]));
+  return strokes.flatMap((s) => {
+    if (s.closed) return [s];
+    const box = boxOf(s.path);
+    let parts: readonly Path[] = [s.path];
+    for (const p of ends) {
+      if (p.x < box.minX - heal || p.x > box.maxX + heal || p.y < box.minY - heal || p.y > box.maxY + heal) continue;
+      parts = parts.flatMap((path) => {
+        if (distance(p, path.start) <= heal || distance(p, endOf(path)) <= heal) return [path];
+        const at = nearestOnPath(path, p);
+        if (at.distance > heal) return [path];
+        return splitPath(path, at).filter((q) => q.segments.length > 0);
+      });
+    }
+    return parts.map((path) => ({ ...s, path }));
+  });
+}
+
+/** Every outline there is, each line in one of them, the largest first; what does not close is left. */
+export function allRings(strokes: readonly Stroke[], heal: number = TOL.heal): readonly Ring[] {
+  const used = new Set<number>();
+  const rings: { readonly ring: Ring; readonly area: number }[] = [];
+  strokes.forEach((_, i) => {
+    if (used.has(i)) return;
+    const found = ringThrough(strokes, i, heal);
+    used.add(i);
+    if (!found.ok) return;
+    for (const s of found.value.strokes) used.add(s);
+    rings.push({ ring: found.value, area: Math.abs(signedArea(spansOf(found.value.path))) });
+  });
+  return rings.sort((a, b) => b.area - a.area).map((r) => r.ring);
+}

@@ -1,0 +1,123 @@
+import { distance, flatten, insidePolygon, signedArea, spansOf, type Path, type Point } from '../geometry/index.ts';
+import { EDGE_ROLES, LEVELS, PARTS, type EdgeRole, type LevelName, type Piece } from '../pattern/index.ts';
+import { ringThrough, type Ring } from './chain.ts';
+import { boxOf, type Lettering, type Lines, type Stroke } from './lines.ts';
+import { plainChoices, type TraceChoices } from './trace.ts';
+
+/** A piece that stands in a file by itself: its outline, the lines with it, and what the file says of it. */
+export interface ToldPiece {
+  readonly ring: Ring;
+  readonly others: readonly Stroke[];
+  readonly choices: TraceChoices;
+  readonly size: string | null;
+}
+
+const isRole = (text: string): text is EdgeRole => (EDGE_ROLES as readonly string[]).includes(text);
+const isPart = (text: string): text is Piece['part'] => (PARTS as readonly string[]).includes(text);
+const isLevel = (text: string): text is LevelName => (LEVELS as readonly string[]).includes(text);
+
+/** Words in a piece that sewists write on it, and what they make of it; the longer names first. */
+const PART_WORDS: readonly (readonly [RegExp, Piece['part']])[] = [
+  [/side\s*front/i, 'sideFront'],
+  [/side\s*back/i, 'sideBack'],
+  [/skirt.*front|front.*skirt/i, 'skirtFront'],
+  [/skirt.*back|back.*skirt/i, 'skirtBack'],
+  [/facing.*front|front.*facing/i, 'facingFront'],
+  [/facing.*back|back.*facing/i, 'facingBack'],
+  [/sleeve/i, 'sleeve'],
+  [/pocket/i, 'pocket'],
+  [/band|collar|cuff/i, 'band'],
+  [/front/i, 'front'],
+  [/back/i, 'back'],
+];
+export const partFrom = (text: string): Piece['part'] | null => PART_WORDS.find(([re]) => re.test(text))?.[1] ?? null;
+
+const said = (letters: readonly Lettering[], what: RegExp): string | undefined =>
+  letters.map((l) => what.exec(l.text)?.[1]?.trim()).find((t) => t !== undefined && t !== '');
+
+/** An id made of a name: small letters and dashes. */
+export const idFrom = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-+|-+$/g, '')
+    .slice(0, 60) || 'piece';
+
+/** What lettering in and about an outline says of the piece: name, part, how many, roles of edges, marks. */
+export function choicesFrom(letters: readonly Lettering[], usual: TraceChoices): TraceChoices {
+  const name = said(letters, /^piece\s*name\s*:\s*(.+)$/i);
+  const part = said(letters, /^part\s*:\s*(\w+)$/i) ?? '';
+  const quantity = Number(said(letters, /^quantity\s*:\s*(\d+)/i) ?? said(letters, /\bcut\s+(\d{1,2})\b/i));
+  const guess = partFrom(name ?? letters.map((l) => l.text).join(' '));
+  const mark = (what: string): Point | null => letters.find((l) => l.text === `Mark: ${what}`)?.at ?? null;
+  const levels = Object.fromEntries(
+    LEVELS.filter(isLevel).flatMap((level) => {
+      const at = mark(level);
+      return at ? [[level, at] as const] : [];
+    }),
+  );
+  const edges = letters.flatMap((l) => {
+    const m = /^Edge: (\w+), ([\d.]+) mm$/.exec(l.text);
+    const role = m?.[1] ?? '';
+    return m && isRole(role) ? [{ at: l.at, role, allowance: Math.min(100, Number(m[2])) }] : [];
+  });
+  return {
+    ...usual,
+    ...(name === undefined ? {} : { id: idFrom(name), name: name.slice(0, 120) }),
+    part: isPart(part) ? part : (guess ?? usual.part),
+    cut: Number.isInteger(quantity) && quantity > 0 && quantity <= 20 ? quantity : usual.cut,
+    said: [...usual.said, ...edges],
+    bustPoint: mark('bust point') ?? usual.bustPoint,
+    levels: { ...usual.levels, ...levels },
+  };
+}
+
+/** The largest outline among some lines, followed line by line; null where none closes. */
+export function largestRing(strokes: readonly Stroke[]): Ring | null {
+  const sized = strokes
+    .map((s, i) => ({ i, box: boxOf(s.path) }))
+    .sort(
+      (a, b) => b.box.maxX - b.box.minX + b.box.maxY - b.box.minY - (a.box.maxX - a.box.minX + a.box.maxY - a.box.minY),
+    );
+  for (const { i } of sized.slice(0, 12)) {
+    const found = ringThrough(strokes, i);
+    if (found.ok && Math.abs(signedArea(spansOf(found.value.path))) > 100) return found.value;
+  }
+  return null;
+}
+
+/**
+ * The pieces of a drawing whose layers say what they are: in each block the seam line if it has one, else the cutting
+ * line, with everything else that stands in the block.
+ */
+export function toldPieces(lines: Lines): readonly ToldPiece[] {
+  const blocks = new Map<string, Stroke[]>();
+  for (const s of lines.strokes) if (s.kind !== null) blocks.set(s.block, [...(blocks.get(s.block) ?? []), s]);
+  return [...blocks].flatMap(([block, strokes]) => {
+    const sew = strokes.filter((s) => s.kind === 'sew');
+    const cut = strokes.filter((s) => s.kind === 'cut');
+    const line = sew.length > 0 ? sew : cut;
+    const ring = line.length > 0 ? largestRing(line) : null;
+    if (!ring) return [];
+    const letters = lines.letters.filter((l) => l.block === block);
+    const usual: TraceChoices = {
+      ...plainChoices(idFrom(block || 'piece'), block || 'Piece'),
+      line: line === sew ? 'sewing' : 'cutting',
+    };
+    const others = strokes.filter((s) => s.kind !== 'cut' && s.kind !== 'sew' && s.kind !== 'text');
+    const size = said(letters, /^size\s*:\s*(.+)$/i) ?? null;
+    return [{ ring, others, choices: choicesFrom(letters, usual), size }];
+  });
+}
+
+/** Lettering that lies in an outline. */
+export function lettersIn(lines: Lines, ring: Path): readonly Lettering[] {
+  const box = boxOf(ring);
+  const polygon = flatten(ring, 1);
+  return lines.letters.filter(
+    (l) =>
+      l.at.x >= box.minX - 20 &&
+      l.at.x <= box.maxX + 20 &&
+      (insidePolygon(l.at, polygon) || polygon.some((p) => distance(p, l.at) < 2)),
+  );
+}

@@ -1,0 +1,96 @@
+import type { NestError, RepairCode, TileProposal, TraceNote } from '../tracing/index.ts';
+import type { Refusal } from '../units/index.ts';
+import { ERROR_WORDS } from './errors.ts';
+import { sentence } from './refusal.ts';
+import type { Sentence, Units } from './say.ts';
+
+const place: Sentence = (s) => `${s.len('x')} from the left and ${s.len('y')} from the top`;
+const times = (n: string): string => (n === '1' ? 'once' : `${n} times`);
+
+/** Why a file, or an outline in it, was refused. By themselves: the first screen has no need of them. */
+export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
+  'file-kind-unknown': (s) =>
+    `“${s.text('name')}” is not a file that pieces can be read from. Take a PDF, SVG or DXF, or a picture of the piece.`,
+  'file-too-large': (s) =>
+    `The file is ${s.text('size')} MB; up to ${s.text('most')} MB are opened. Save the pages with the pieces you need as a file of their own.`,
+  'file-empty': () => 'The file is empty. Take another copy of it.',
+  'file-took-too-long': (s) =>
+    `Reading was stopped after ${s.text('seconds')} seconds: the file holds more than a pattern does. Save the pages you need as a file of their own.`,
+  'file-stopped': (s) => `The file could not be read: ${s.text('detail')}. Take another copy of it, or another format.`,
+  'pdf-locked': () =>
+    'This PDF is locked with a password. Open it where you have the password, save a copy without it, and take the copy.',
+  'pdf-broken': () => 'This PDF is damaged and could not be opened. Take another copy of it.',
+  'pdf-only-pictures': (s) =>
+    `The ${s.text('pages')} page${s.text('pages') === '1' ? ' holds a picture' : 's hold pictures'} only, no lines. Bring the pages in as a photo or scan, and trace them.`,
+  'pdf-too-many-pages': (s) =>
+    `The file has ${s.text('pages')} pages; up to ${s.text('most')} are read. Save the pages with the pieces as a file of their own.`,
+  'lines-none': () => 'There is no line in this file. Take the file with the pieces themselves.',
+  'lines-too-many': (s) =>
+    `The file has more than ${s.text('most')} bits of line, more than any pattern. Save the pieces you need as a file of their own.`,
+  'xml-broken': (s) => `The drawing breaks off at line ${s.text('line')}: ${s.text('what')}. Save it again as SVG.`,
+  'xml-too-deep': (s) => `The drawing is nested more than ${s.text('most')} deep. Ungroup it and save it again.`,
+  'xml-too-many': (s) => `The drawing has more than ${s.text('most')} parts. Save the pieces you need by themselves.`,
+  'xml-entities': () =>
+    'The file declares abbreviations of its own, by which a small file can swell without end; it was not opened. Save it again as plain SVG.',
+  'svg-not-a-drawing': (s) => `This file holds “${s.text('found')}”, not an SVG drawing. Take the SVG itself.`,
+  'dxf-not-a-drawing': () => 'This file does not read as DXF. Save it again as DXF in text form, version R12 or 2000.',
+  'dxf-binary': () => 'This DXF is in binary form. Save it again as DXF in text form, version R12 or 2000.',
+  'outline-runs-out': (s) =>
+    `The outline runs out ${place(s)}: no other line begins within ${s.len('heal')}. Allow a wider gap, show the layer with the missing line, or pick another line.`,
+  'outline-too-long': () =>
+    'The outline goes on and on without closing. Hide the lines that do not belong to the piece.',
+  'outline-no-area': () => 'This line encloses nothing. Pick a line of the piece’s outline.',
+  'nothing-there': () => 'There is no line near that place. Click on a line of the outline.',
+  'piece-not-right': (s) => `The piece cannot be taken yet: ${s.text('problem')}`,
+  'nest-corners-differ': (s) =>
+    `This outline has ${s.text('other')} corners, the one it should match has ${s.text('base')}. Set or take away corners so that both have the same.`,
+  'nest-darts-differ': (s) =>
+    `This size shows ${s.text('other')} darts, the one it should match ${s.text('base')}. Show the lines of its darts too.`,
+  'nest-edges-differ': (s) =>
+    `This size came to ${s.text('other')} edges, the one it should match to ${s.text('base')}. Trace it by itself.`,
+  'typed-too-few': (s) =>
+    `An outline needs three places at least; there ${s.text('count') === '1' ? 'is' : 'are'} ${s.text('count')}.`,
+  'typed-same-place': (s) => `Rows ${s.text('row')} and ${s.text('next')} are the same place. Take one out.`,
+  'typed-no-area': () => 'The places lie in one line and enclose nothing.',
+  'typed-no-corner': () => 'Every place is on a curve. Make at least one of them a corner.',
+} satisfies Record<NestError, Sentence> & Record<string, Sentence>;
+
+/** What was repaired or left out while reading; the file itself is not changed. */
+const REPAIRS: Readonly<Record<RepairCode, Sentence>> = {
+  'repair-left-out': (s) => `Something that is no line was left out ${times(s.text('count'))}.`,
+  'repair-not-a-number': (s) => `A line with a number that is none was left out ${times(s.text('count'))}.`,
+  'repair-active-content': (s) =>
+    `A script or foreign content was left out ${times(s.text('count'))}; nothing of it was run.`,
+  'repair-outside-reference': (s) =>
+    `A picture or an address outside the file was left out ${times(s.text('count'))}; nothing was fetched.`,
+  'repair-no-end': () => 'The file has no end mark; what was there before it breaks off was read.',
+  'repair-nested': (s) => `Drawings nested in themselves were followed only so far (${times(s.text('count'))}).`,
+  'repair-no-length': (s) => `A line without length was left out ${times(s.text('count'))}.`,
+  'repair-far-away': (s) => `Something far away from everything else was left out ${times(s.text('count'))}.`,
+};
+export const sayRepair = (r: Refusal<RepairCode>, units: Units): string => sentence(REPAIRS, r.code, r.data, units);
+
+const NOTES: Readonly<Record<TraceNote['code'], Sentence>> = {
+  'gaps-healed': (s) =>
+    `${s.text('count') === '1' ? 'A gap was' : `${s.text('count')} gaps were`} closed in the outline, the widest ${s.num('widest', 2)} mm.`,
+  'corners-joined': (s) =>
+    `${s.text('count') === '1' ? 'A bevelled corner was' : `${s.text('count')} bevelled corners were`} drawn out to a point before the allowance was taken off.`,
+  'leg-misses': (s) => `A dart whose tip lies ${place(s)} does not reach the seam line and was left out.`,
+  'no-grain': () => 'No grain line was found. Draw it, or the piece is taken to lie as it does.',
+  'no-bust-point': () => 'The bust point is not known yet. Place it: bust alterations need it.',
+  'looks-whole': () => 'The piece is the same on both sides: it is a whole one, not a half.',
+};
+export const sayTraceNote = (n: TraceNote, units: Units): string => sentence(NOTES, n.code, n.data, units);
+
+export const sayTiles = (by: TileProposal['by']): string =>
+  ({
+    shared: 'The pages were laid together by the lines that two of them show.',
+    runsOn: 'The pages were laid together by the lines that run on from one to the next.',
+    order:
+      'Nothing tells how the pages lie together; they are laid in their order. Say how many stand in a row, or drag them.',
+    single: 'The file has one page.',
+  })[by];
+
+/** Why something with a file was refused: with its own words, or those common to all. */
+export const sayFileRefusal = (r: Refusal, units: Units): string =>
+  sentence(r.code in FILE_WORDS ? FILE_WORDS : ERROR_WORDS, r.code, r.data, units);
