@@ -13,3 +13,4 @@ export * from './nest.ts';
 export * from './seams.ts';
 export * from './scale.ts';
 export * from './typed.ts';
+export * from './into.ts';

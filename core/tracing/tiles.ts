@@ -255,6 +255,20 @@ const moved = (path: Path, by: Point): Path => {
   };
 };
 
+/** Signs that stand at the same place of many pages (frames, marks to join by, headings) are the printer's, not the pattern's. */
+function furniture(lines: Lines): ReadonlySet<Stroke> {
+  const there = new Map<string, Stroke[]>();
+  for (const s of lines.strokes) {
+    const b = boxOf(s.path);
+    const k = `${likeness(s.path)} ${key(b.minX)} ${key(b.minY)} ${s.style}`;
+    const list = there.get(k);
+    if (list) list.push(s);
+    else there.set(k, [s]);
+  }
+  const many = Math.max(3, lines.pages.length * 0.2);
+  return new Set([...there.values()].filter((l) => new Set(l.map((s) => s.page)).size >= many).flat());
+}
+
 /** Where a line lies, within what two pages may differ by. */
 const placeKeys = (path: Path, style: string): readonly string[] => {
   const b = boxOf(path);
@@ -272,10 +286,11 @@ const placeKeys = (path: Path, style: string): readonly string[] => {
 export function layTogether(lines: Lines, placing: Placing, window: Box | null): Lines {
   if (lines.pages.length === 1) return lines;
   const seen = new Map<string, { stroke: Stroke; pages: Set<number> }>();
+  const printed = furniture(lines);
   const single: { stroke: Stroke; pages: Set<number>; from: Stroke }[] = [];
   for (const s of lines.strokes) {
     const at = placing[s.page];
-    if (!at || (window && isFrame(s, window))) continue;
+    if (!at || printed.has(s) || (window && isFrame(s, window))) continue;
     const stroke = { ...s, path: moved(s.path, at) };
     const keys = placeKeys(stroke.path, s.style);
     const there = keys.map((k) => seen.get(k)).find((k) => k !== undefined);

@@ -1,4 +1,13 @@
-import { distance, flatten, insidePolygon, signedArea, spansOf, type Path, type Point } from '../geometry/index.ts';
+import {
+  distance,
+  flatten,
+  insidePolygon,
+  nearestOnPath,
+  signedArea,
+  spansOf,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
 import { EDGE_ROLES, LEVELS, PARTS, type EdgeRole, type LevelName, type Piece } from '../pattern/index.ts';
 import { ringThrough, type Ring } from './chain.ts';
 import { boxOf, type Lettering, type Lines, type Stroke } from './lines.ts';
@@ -43,9 +52,28 @@ export const idFrom = (name: string): string =>
     .replace(/^-+|-+$/g, '')
     .slice(0, 60) || 'piece';
 
-/** What lettering in and about an outline says of the piece: name, part, how many, roles of edges, marks. */
-export function choicesFrom(letters: readonly Lettering[], usual: TraceChoices): TraceChoices {
-  const name = said(letters, /^piece\s*name\s*:\s*(.+)$/i);
+/** Words that stand in every file and name nothing. */
+const NO_NAME =
+  /^(edge|mark|part|units?|size|quantity|annotation|joins|page|cut|place|fold|grain|test|this|print|lengthen|shorten|\W|\d)/i;
+/** The first words in an outline that may be its name. */
+export const nameIn = (letters: readonly Lettering[]): string | undefined =>
+  letters.map((l) => l.text.trim()).find((t) => /[a-z]{3}/i.test(t) && !NO_NAME.test(t) && t.length <= 40);
+
+/** How near to an edge "fold" is written for the edge to be meant, mm. */
+const BESIDE = 16;
+
+/** The size that words in an outline speak of. */
+export const sizeSaid = (letters: readonly Lettering[]): string | null =>
+  said(letters, /^size\s*:\s*(.+)$/i) ?? said(letters, /\bsize\s+([A-Z]{0,3}\d{1,3}|X{0,3}[SML])\b/) ?? null;
+
+/** What lettering in and about an outline says of the piece: name, part, how many, the fold, roles of edges, marks. */
+export function choicesFrom(letters: readonly Lettering[], ring: Path, usual: TraceChoices): TraceChoices {
+  const name = said(letters, /^piece\s*name\s*:\s*(.+)$/i) ?? nameIn(letters);
+  const folds = letters
+    .filter((l) => /\bfold\b/i.test(l.text) && !/\bcut\b/i.test(l.text))
+    .map((l) => nearestOnPath(ring, l.at))
+    .filter((n) => n.distance <= BESIDE)
+    .map((n) => ({ at: n.point, fold: true }));
   const part = said(letters, /^part\s*:\s*(\w+)$/i) ?? '';
   const quantity = Number(said(letters, /^quantity\s*:\s*(\d+)/i) ?? said(letters, /\bcut\s+(\d{1,2})\b/i));
   const guess = partFrom(name ?? letters.map((l) => l.text).join(' '));
@@ -66,7 +94,7 @@ export function choicesFrom(letters: readonly Lettering[], usual: TraceChoices):
     ...(name === undefined ? {} : { id: idFrom(name), name: name.slice(0, 120) }),
     part: isPart(part) ? part : (guess ?? usual.part),
     cut: Number.isInteger(quantity) && quantity > 0 && quantity <= 20 ? quantity : usual.cut,
-    said: [...usual.said, ...edges],
+    said: [...usual.said, ...edges, ...folds],
     bustPoint: mark('bust point') ?? usual.bustPoint,
     levels: { ...usual.levels, ...levels },
   };
@@ -105,8 +133,7 @@ export function toldPieces(lines: Lines): readonly ToldPiece[] {
       line: line === sew ? 'sewing' : 'cutting',
     };
     const others = strokes.filter((s) => s.kind !== 'cut' && s.kind !== 'sew' && s.kind !== 'text');
-    const size = said(letters, /^size\s*:\s*(.+)$/i) ?? null;
-    return [{ ring, others, choices: choicesFrom(letters, usual), size }];
+    return [{ ring, others, choices: choicesFrom(letters, ring.path, usual), size: sizeSaid(letters) }];
   });
 }
 

@@ -1,6 +1,7 @@
 import type { NestError, RepairCode, TileProposal, TraceNote } from '../tracing/index.ts';
+import type { Piece } from '../pattern/index.ts';
 import type { Refusal } from '../units/index.ts';
-import { ERROR_WORDS } from './errors.ts';
+import { ERROR_WORDS, PROBLEM_WORDS } from './errors.ts';
 import { sentence } from './refusal.ts';
 import type { Sentence, Units } from './say.ts';
 
@@ -41,6 +42,7 @@ export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
     'The outline goes on and on without closing. Hide the lines that do not belong to the piece.',
   'outline-no-area': () => 'This line encloses nothing. Pick a line of the piece’s outline.',
   'nothing-there': () => 'There is no line near that place. Click on a line of the outline.',
+  'size-twice': (s) => `Two outlines are said to be size ${s.text('size')}. Give each its own.`,
   'piece-not-right': (s) => `The piece cannot be taken yet: ${s.text('problem')}`,
   'nest-corners-differ': (s) =>
     `This outline has ${s.text('other')} corners, the one it should match has ${s.text('base')}. Set or take away corners so that both have the same.`,
@@ -94,3 +96,23 @@ export const sayTiles = (by: TileProposal['by']): string =>
 /** Why something with a file was refused: with its own words, or those common to all. */
 export const sayFileRefusal = (r: Refusal, units: Units): string =>
   sentence(r.code in FILE_WORDS ? FILE_WORDS : ERROR_WORDS, r.code, r.data, units);
+
+/** Names of pieces by what they are, as they stand on the tissue. */
+export const PIECE_WORDS: Readonly<Record<Piece['part'], string>> = {
+  front: 'Front',
+  sideFront: 'Side front',
+  back: 'Back',
+  sideBack: 'Side back',
+  sleeve: 'Sleeve',
+  skirtFront: 'Skirt front',
+  skirtBack: 'Skirt back',
+  facingFront: 'Front facing',
+  facingBack: 'Back facing',
+  band: 'Band',
+  pocket: 'Pocket',
+  other: 'Another piece',
+};
+
+/** What is wrong with a piece, as a part of a sentence. */
+export const sayProblem = (code: string, data: Refusal['data'], units: Units): string =>
+  sentence(PROBLEM_WORDS, code, data, units);

@@ -12,7 +12,8 @@ import {
 } from '../../tracing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import { Budget, Pen } from './pen.ts';
-import { drawEntity, type Entity } from './dxfEntities.ts';
+import { drawEntity } from './dxfEntities.ts';
+import type { Entity } from './dxfTypes.ts';
 
 export type DxfError = 'dxf-not-a-drawing' | 'dxf-binary' | 'lines-none' | 'lines-too-many';
 

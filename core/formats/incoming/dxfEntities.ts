@@ -1,15 +1,8 @@
 import type { Point } from '../../geometry/index.ts';
 import { drawSpline } from './dxfSpline.ts';
+import type { Entity } from './dxfTypes.ts';
 import type { Pen } from './pen.ts';
 
-/** One entity as its tags: numbers and texts in the order they stood. */
-export interface Entity {
-  readonly type: string;
-  layer: string;
-  readonly numbers: (readonly [code: number, value: number])[];
-  readonly texts: (readonly [code: number, value: string])[];
-  readonly vertices: Entity[];
-}
 /** A line went to the pen; or there is a point, or words; or it is nothing that a pattern has. */
 export type DrawnEntity = 'drawn' | 'unknown' | { readonly at: Point; readonly text: string | null };
 

@@ -1,5 +1,5 @@
 import { fitCurve, type Point } from '../../geometry/index.ts';
-import type { Entity } from './dxfEntities.ts';
+import type { Entity } from './dxfTypes.ts';
 import type { Pen } from './pen.ts';
 
 const MOST_POINTS = 4000;

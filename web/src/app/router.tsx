@@ -20,6 +20,7 @@ export const router = createBrowserRouter([
         path: 'pattern',
         lazy: async () => ({ Component: (await import('../stations/pattern/Pattern.tsx')).PatternStation }),
       },
+      { path: 'bring', lazy: async () => ({ Component: (await import('../stations/bring/Bring.tsx')).Bring }) },
       { path: 'size', lazy: async () => ({ Component: (await import('../stations/size/Size.tsx')).Size }) },
       { path: 'compare', lazy: async () => ({ Component: (await import('../stations/compare/Compare.tsx')).Compare }) },
       { path: 'plan', lazy: async () => ({ Component: (await import('../stations/plan/Plan.tsx')).Plan }) },

@@ -9,6 +9,7 @@ export function askOnce(
   patience: number,
   slow: string,
   onProgress?: (share: number) => void,
+  transfer: Transferable[] = [],
 ): Promise<unknown> {
   return new Promise((resolve, reject) => {
     const fail = (why: string) => {
@@ -25,6 +26,6 @@ export function askOnce(
       resolve(reply.value);
     };
     worker.onerror = (event) => fail(event.message || 'the work stopped');
-    worker.postMessage(request);
+    worker.postMessage(request, transfer);
   });
 }

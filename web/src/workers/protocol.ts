@@ -4,6 +4,7 @@ import type { ClothWish, Layout } from '@ample/core/layout';
 import type { PaperId } from '@ample/core/formats';
 import type { PdfLabel, PrintedRecord, PrintedSheet } from '@ample/core/formats/pdf';
 import type { Pattern, Piece } from '@ample/core/pattern';
+import type { Lines } from '@ample/core/tracing';
 import type { Solution, SolveWish } from '@ample/core/solve';
 import type { Result } from '@ample/core/units';
 
@@ -42,6 +43,14 @@ export interface ClothRequest {
   readonly input: { readonly pieces: readonly Piece[]; readonly wishes: readonly ClothWish[] };
 }
 
+/** A file to be taken apart into lines. */
+export interface ReadRequest {
+  readonly v: typeof PROTOCOL;
+  readonly id: number;
+  readonly kind: 'read';
+  readonly input: { readonly bytes: Uint8Array<ArrayBuffer>; readonly kind: 'pdf' | 'svg' | 'dxf' };
+}
+
 export type BundleRequest = { readonly v: typeof PROTOCOL; readonly id: number } & (
   | { readonly kind: 'pack'; readonly input: { readonly kept: Kept; readonly of: BundleKind; readonly made: string } }
   | { readonly kind: 'unpack'; readonly input: Blob }
@@ -58,6 +67,7 @@ export type Reply =
       readonly v: typeof PROTOCOL;
       readonly id: number;
       readonly ok: true;
-      readonly value: Draft | Uint8Array | Result<Solution> | Result<Bundle> | readonly Result<Layout>[];
+      readonly value:
+        Draft | Uint8Array | Result<Solution> | Result<Bundle> | readonly Result<Layout>[] | Result<Lines>;
     }
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly ok: false; readonly message: string };

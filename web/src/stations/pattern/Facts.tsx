@@ -4,6 +4,7 @@ import { likeOf } from '@ample/core/draft';
 import type { Pattern } from '@ample/core/pattern';
 import { copyPattern, editPattern } from '../../store/patterns.ts';
 import { LengthField } from '../../ui/LengthField.tsx';
+import { NameField } from '../../ui/NameField.tsx';
 import { Length } from '../../ui/parts.tsx';
 
 /** What is known of a sample, to read. */
@@ -63,9 +64,14 @@ export function OwnFacts({ pattern }: { readonly pattern: Pattern }) {
   const paper = Object.values(pattern.sizes).every((pieces) => pieces.length === 0);
   return (
     <section className="sheet mb-5 grid gap-4 p-4 min-[700px]:grid-cols-3" aria-label="About the pattern">
-      <Text label="Name" value={pattern.name} required onCommit={(name) => editPattern((p) => ({ ...p, name }))} />
-      <Text label="House" value={pattern.house} onCommit={(house) => editPattern((p) => ({ ...p, house }))} />
-      <Text label="Number" value={pattern.number} onCommit={(number) => editPattern((p) => ({ ...p, number }))} />
+      <NameField label="Name" value={pattern.name} required onCommit={(name) => editPattern((p) => ({ ...p, name }))} />
+      <NameField label="House" value={pattern.house} onCommit={(house) => editPattern((p) => ({ ...p, house }))} />
+      <NameField
+        label="Number"
+        max={40}
+        value={pattern.number}
+        onCommit={(number) => editPattern((p) => ({ ...p, number }))}
+      />
       <Choice
         label="Cloth"
         value={pattern.fabric.kind}
@@ -193,38 +199,6 @@ function Cups({ pattern }: { readonly pattern: Pattern }) {
         </button>
       </div>
     </div>
-  );
-}
-
-function Text({
-  label,
-  value,
-  required,
-  onCommit,
-}: {
-  readonly label: string;
-  readonly value: string;
-  readonly required?: boolean;
-  readonly onCommit: (v: string) => void;
-}) {
-  const [text, setText] = useState<string | null>(null);
-  const wrong = required && text !== null && text.trim() === '';
-  return (
-    <label>
-      <span className="mb-1 block text-sm">{label}</span>
-      <input
-        className="field w-full"
-        maxLength={label === 'Number' ? 40 : 120}
-        value={text ?? value}
-        onChange={(e) => setText(e.target.value)}
-        aria-invalid={wrong === true}
-        onBlur={() => {
-          if (text !== null && !wrong) onCommit(text.trim());
-          setText(null);
-        }}
-      />
-      {wrong && <span className="text-sm text-pencil">Type a name, or the old one stays.</span>}
-    </label>
   );
 }
 

@@ -1,12 +1,14 @@
+import { FileUp } from 'lucide-react';
+import { Link } from 'react-router';
 import { alterationById, propose } from '@ample/core/alterations';
-import { drawPiece, pathData, type Job, type Step } from '@ample/core/formats';
-import type { Piece } from '@ample/core/pattern';
+import type { Job, Step } from '@ample/core/formats';
 import { editJob, useJob } from '../../store/job.ts';
 import { isOwn, paperPattern, patternOf } from '../../store/patterns.ts';
 import { useLibrary } from '../../store/library.ts';
 import { PatternOptions } from './PatternOptions.tsx';
 import { useDraft } from '../../store/draft.ts';
 import { Notice, Station } from '../../ui/parts.tsx';
+import { SmallPiece } from '../../ui/SmallPiece.tsx';
 import { Allowances } from './Allowances.tsx';
 import { ChartEditor } from './ChartEditor.tsx';
 import { OwnFacts, ReadFacts } from './Facts.tsx';
@@ -28,7 +30,13 @@ export function PatternStation() {
   const number = pattern.number === '' ? '' : ` No. ${pattern.number}`;
   return (
     <Station title={`${pattern.house}${number} “${pattern.name}”`.trim()} lead={pattern.notes} wide>
-      <ChangePattern current={pattern.id} />
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <ChangePattern current={pattern.id} />
+        <Link className="btn mb-4" to={`/job/${job?.id}/bring`}>
+          <FileUp size={20} aria-hidden="true" />
+          Bring in pieces
+        </Link>
+      </div>
       {own ? (
         <OwnFacts pattern={pattern} />
       ) : (
@@ -42,7 +50,7 @@ export function PatternStation() {
       {pieces.length === 0 ? (
         <Notice grade="note">
           There are no pieces here: the plan is made for your paper. Measure the paper under Compare; the hand sheets
-          are drawn on a similar piece, with your amounts.
+          are drawn on a similar piece, with your amounts. Or bring the pieces in from a file, a photo or the mat.
         </Notice>
       ) : (
         <>
@@ -63,7 +71,7 @@ const PAPER = 'paper';
 /** Another pattern for the same job: the plan stays, and is taken out where it cannot be carried out. */
 function ChangePattern({ current }: { readonly current: string }) {
   return (
-    <label className="mb-4 block max-w-[460px]">
+    <label className="mb-4 block w-full max-w-[460px]">
       <span className="mb-1 block text-sm">Pattern of this job</span>
       <select
         className="field w-full"
@@ -94,29 +102,4 @@ function followPattern(steps: readonly Step[], id: string): Step[] {
     const values: Step['values'] = typeof s.values['total'] === 'number' ? { total: s.values['total'] } : {};
     return { ...s, alteration: best.id, revision: best.revision, values };
   });
-}
-
-function SmallPiece({ piece }: { readonly piece: Piece }) {
-  const d = drawPiece(piece);
-  const { minX, minY, maxX, maxY } = d.bounds;
-  const line = { vectorEffect: 'non-scaling-stroke' as const, fill: 'none' };
-  return (
-    <figure className="m-0">
-      <svg
-        viewBox={`${minX - 4} ${minY - 4} ${maxX - minX + 8} ${maxY - minY + 8}`}
-        className="h-[230px]"
-        role="img"
-        aria-label={piece.name}
-      >
-        <path d={pathData(d.cutting, true)} fill="#F3E7CF" stroke="#1E2A38" vectorEffect="non-scaling-stroke" />
-        <path d={pathData(d.seam, true)} stroke="#2B4C9B" {...line} />
-        {d.darts.map((t) => (
-          <path key={t.id} d={pathData(t.legs)} stroke="#2B4C9B" {...line} />
-        ))}
-      </svg>
-      <figcaption className="text-sm">
-        {piece.name}, {piece.fold !== null ? `cut ${piece.cut} on the fold` : `cut ${piece.cut}`}
-      </figcaption>
-    </figure>
-  );
 }

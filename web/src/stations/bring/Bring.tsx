@@ -1,0 +1,57 @@
+import { tracedOf, useBring } from '../../store/bring.ts';
+import { Boundary } from '../../ui/Boundary.tsx';
+import { FileChoice, SheetPanel } from './FilePanel.tsx';
+import { Outlines } from './Outlines.tsx';
+import { PiecePanel } from './PiecePanel.tsx';
+import { SheetView, useSheet } from './SheetView.tsx';
+import { Taken } from './Taken.tsx';
+
+/** Pieces of one's own: from a file to lines, from lines to a piece, from pieces to a pattern whose seams walk. */
+export function Bring() {
+  const lines = useSheet();
+  const picked = useBring((s) => s.picked);
+  const choices = useBring((s) => s.choices);
+  const tool = useBring((s) => s.tool);
+  const traced = tracedOf({ picked, choices });
+  return (
+    <main className="flex h-full min-h-0 flex-col" tabIndex={-1}>
+      <div className="px-6 pt-4 pb-2">
+        <h1>Bring in pieces</h1>
+        {!lines && (
+          <p className="mt-1 max-w-[72ch] text-quiet">
+            From a pattern file as it is printed at home, from a drawing, or from an exchange file: the lines are read,
+            laid together at true scale, and you say which outline is which piece. Nothing leaves this device.
+          </p>
+        )}
+      </div>
+      <div className="grid min-h-0 flex-1 gap-4 px-6 pb-4 min-[900px]:grid-cols-[372px_minmax(0,1fr)]">
+        <div
+          className="min-h-0 space-y-4 overflow-auto pr-1"
+          tabIndex={0}
+          role="group"
+          aria-label="What to do with the file"
+        >
+          {!picked && <FileChoice />}
+          {lines && !picked && tool !== 'pages' && <Outlines lines={lines} />}
+          {lines && !picked && <SheetPanel lines={lines} />}
+          {traced && choices && <PiecePanel traced={traced} choices={choices} />}
+          {!picked && <Taken />}
+        </div>
+        <Boundary where="The sheet">{lines ? <SheetView lines={lines} /> : <Empty />}</Boundary>
+      </div>
+    </main>
+  );
+}
+
+const Empty = () => (
+  <div className="flex min-h-[300px] items-center justify-center border border-dashed border-line bg-white p-8">
+    <div className="max-w-[52ch] space-y-2 text-quiet">
+      <p>The sheet is empty. What can be brought in:</p>
+      <ul className="list-disc pl-5">
+        <li>a PDF with lines, tiled over pages or whole, one size or a nest of them</li>
+        <li>an SVG drawing, in any unit</li>
+        <li>a DXF file, as pattern rooms exchange them or with plain layers</li>
+      </ul>
+    </div>
+  </div>
+);

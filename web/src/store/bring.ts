@@ -1,0 +1,218 @@
+import { create } from 'zustand';
+import {
+  layTogether,
+  plainChoices,
+  proposeTiles,
+  ringThrough,
+  sizeSaid,
+  scaleLines,
+  tracePiece,
+  choicesFrom,
+  lettersIn,
+  lineNear,
+  MM_PER,
+  type Lines,
+  type Placing,
+  type Ring,
+  type Stroke,
+  type TileProposal,
+  type TraceChoices,
+  type Traced,
+  type UnitName,
+} from '@ample/core/tracing';
+import type { Box, Point } from '@ample/core/geometry';
+import { TOL, type Refusal, type Result } from '@ample/core/units';
+import { startReading, type Reading } from '../workers/readClient.ts';
+
+/** An outline that is being made a piece of. */
+export interface Picked {
+  readonly ring: Ring;
+  /** The lines that may belong to it, its own left out. */
+  readonly others: readonly Stroke[];
+}
+export type Tool = 'pages' | 'pick' | 'corner' | 'notch' | 'dart' | 'grain' | 'bustPoint' | 'measure' | 'edge';
+
+interface Bring {
+  readonly name: string;
+  readonly state: 'empty' | 'reading' | 'ready' | { readonly failed: Refusal };
+  readonly share: number;
+  /** As the file has it. */
+  readonly raw: Lines | null;
+  readonly unit: UnitName;
+  /** True length over measured length of the test square. */
+  readonly scale: number;
+  readonly placing: Placing;
+  readonly window: Box | null;
+  readonly tiles: TileProposal['by'];
+  readonly hidden: { readonly layers: readonly string[]; readonly styles: readonly string[] };
+  readonly heal: number;
+  readonly tool: Tool;
+  /** Places clicked so far with a tool that takes several. */
+  readonly clicks: readonly Point[];
+  readonly picked: Picked | null;
+  readonly pickFailed: Refusal | null;
+  readonly choices: TraceChoices | null;
+  readonly chosenEdge: number | null;
+  /** The size the outlines are of. */
+  readonly size: string;
+}
+
+const EMPTY: Bring = {
+  name: '',
+  state: 'empty',
+  share: 0,
+  raw: null,
+  unit: 'mm',
+  scale: 1,
+  placing: [],
+  window: null,
+  tiles: 'single',
+  hidden: { layers: [], styles: [] },
+  heal: TOL.heal,
+  tool: 'pick',
+  clicks: [],
+  picked: null,
+  pickFailed: null,
+  choices: null,
+  chosenEdge: null,
+  size: '1',
+};
+
+/** What lies on the table of the station where pieces are brought in. Kept while the app is open, not in a job. */
+export const useBring = create<Bring>()(() => EMPTY);
+const set = useBring.setState;
+let reading: Reading | null = null;
+
+/** Takes lines that were read, typed or traced, and lays their pages together. */
+export function takeLines(raw: Lines, name: string): void {
+  const { placing, window, by } = proposeTiles(raw);
+  set({
+    ...EMPTY,
+    name,
+    state: 'ready',
+    raw,
+    unit: raw.unit.name,
+    placing,
+    window,
+    tiles: by,
+    tool: by === 'order' ? 'pages' : 'pick',
+    hidden: { layers: raw.layers.filter((l) => !l.on).map((l) => l.id), styles: [] },
+  });
+}
+
+/** Opens a file; what was open before stays until this one is read. */
+export async function openFile(file: File): Promise<void> {
+  reading?.cancel();
+  const before = useBring.getState();
+  set({ state: 'reading', share: 0, name: file.name });
+  const mine = startReading(file, (share) => set({ share }));
+  reading = mine;
+  const result: Result<Lines> = await mine.done;
+  if (reading !== mine) return;
+  reading = null;
+  if (result.ok) takeLines(result.value, file.name);
+  else set({ ...(before.raw ? before : EMPTY), name: file.name, state: { failed: result.error } });
+}
+
+export function stopReading(): void {
+  reading?.cancel();
+  reading = null;
+  set((s) => ({ state: s.raw ? 'ready' : 'empty', share: 0 }));
+}
+
+export const closeFile = (): void => {
+  reading?.cancel();
+  reading = null;
+  set(EMPTY);
+};
+
+let laid: { readonly of: readonly unknown[]; readonly lines: Lines } | null = null;
+/** The drawing on one sheet, in true millimetres; computed anew only when what it is made of changed. */
+export function sheetOf(s: Pick<Bring, 'raw' | 'unit' | 'scale' | 'placing' | 'window'>): Lines | null {
+  if (!s.raw) return null;
+  const of = [s.raw, s.unit, s.scale, s.placing, s.window];
+  if (laid && laid.of.every((x, i) => x === of[i])) return laid.lines;
+  const together = layTogether(s.raw, s.placing, s.window);
+  const lines = scaleLines(together, (MM_PER[s.unit] / MM_PER[s.raw.unit.name]) * s.scale);
+  laid = { of, lines };
+  return lines;
+}
+
+let seen: { readonly lines: Lines; readonly hidden: Bring['hidden']; readonly strokes: readonly Stroke[] } | null =
+  null;
+/** The lines of layers and kinds of line that are shown. */
+export function shownOf(lines: Lines, hidden: Bring['hidden']): readonly Stroke[] {
+  if (seen && seen.lines === lines && seen.hidden === hidden) return seen.strokes;
+  const strokes = lines.strokes.filter((s) => !hidden.layers.includes(s.layer) && !hidden.styles.includes(s.style));
+  seen = { lines, hidden, strokes };
+  return strokes;
+}
+
+/** How far from a line a click still means it, mm on the sheet. */
+const REACH = 12;
+
+/** Follows the outline through the line nearest to a place: lines drawn alike first, then all that are shown. */
+export function pickAt(p: Point): void {
+  const state = useBring.getState();
+  const lines = sheetOf(state);
+  if (!lines) return;
+  const shown = shownOf(lines, state.hidden);
+  const at = lineNear(shown, p, REACH);
+  const stroke = shown[at];
+  if (!stroke) return set({ pickFailed: { code: 'nothing-there', data: {} } });
+  pickStroke(stroke);
+}
+
+export function pickStroke(stroke: Stroke): void {
+  const state = useBring.getState();
+  const lines = sheetOf(state);
+  if (!lines) return;
+  const shown = shownOf(lines, state.hidden);
+  const alike = shown.filter((s) => s.style === stroke.style && s.layer === stroke.layer && s.block === stroke.block);
+  const first = ringThrough(alike, alike.indexOf(stroke), state.heal);
+  const all = first.ok ? first : ringThrough(shown, shown.indexOf(stroke), state.heal);
+  if (!all.ok) return set({ pickFailed: first.ok ? null : first.error });
+  pickRing(all.value, first.ok ? alike : shown);
+}
+
+/** Begins a piece from an outline; `from` are the lines its own are numbered in. */
+export function pickRing(ring: Ring, from: readonly Stroke[]): void {
+  const state = useBring.getState();
+  const lines = sheetOf(state);
+  if (!lines) return;
+  const own = new Set(ring.strokes.map((i) => from[i]));
+  const style = [...own][0];
+  const others = shownOf(lines, state.hidden).filter((s) => !own.has(s) && !(s.kind === null && sameLine(s, style)));
+  const letters = lettersIn(lines, ring.path);
+  const usual: TraceChoices = {
+    ...plainChoices('piece', 'Piece'),
+    line: style?.kind === 'sew' || lines.source === 'mat' ? 'sewing' : 'cutting',
+  };
+  set({
+    picked: { ring, others },
+    pickFailed: null,
+    choices: choicesFrom(letters, ring.path, usual),
+    size: sizeSaid(letters) ?? state.size,
+    tool: 'edge',
+    clicks: [],
+    chosenEdge: null,
+  });
+}
+/** Other outlines in the same kind of line are other sizes or pieces, not marks. */
+const sameLine = (s: Stroke, of: Stroke | undefined): boolean =>
+  of !== undefined && s.closed && s.style === of.style && s.layer === of.layer && s.path.segments.length > 3;
+
+let drawn: { readonly of: readonly unknown[]; readonly traced: Traced } | null = null;
+/** The piece as the choices make it. */
+export function tracedOf(s: Pick<Bring, 'picked' | 'choices'>): Traced | null {
+  if (!s.picked || !s.choices) return null;
+  const of = [s.picked, s.choices];
+  if (drawn && drawn.of.every((x, i) => x === of[i])) return drawn.traced;
+  const traced = tracePiece(s.picked.ring, s.picked.others, s.choices);
+  drawn = { of, traced };
+  return traced;
+}
+
+export const choose = (change: Partial<TraceChoices>): void =>
+  set((s) => (s.choices ? { choices: { ...s.choices, ...change } } : {}));
+export const leavePiece = (): void => set({ picked: null, choices: null, tool: 'pick', clicks: [], chosenEdge: null });

@@ -1,0 +1,28 @@
+import { drawPiece, pathData } from '@ample/core/formats';
+import type { Piece } from '@ample/core/pattern';
+
+/** A piece laid out small, with its cutting line, seam line and darts. */
+export function SmallPiece({ piece, tall = 'h-[230px]' }: { readonly piece: Piece; readonly tall?: string }) {
+  const d = drawPiece(piece);
+  const { minX, minY, maxX, maxY } = d.bounds;
+  const line = { vectorEffect: 'non-scaling-stroke' as const, fill: 'none' };
+  return (
+    <figure className="m-0">
+      <svg
+        viewBox={`${minX - 4} ${minY - 4} ${maxX - minX + 8} ${maxY - minY + 8}`}
+        className={tall}
+        role="img"
+        aria-label={piece.name}
+      >
+        <path d={pathData(d.cutting, true)} fill="#F3E7CF" stroke="#1E2A38" vectorEffect="non-scaling-stroke" />
+        <path d={pathData(d.seam, true)} stroke="#2B4C9B" {...line} />
+        {d.darts.map((t) => (
+          <path key={t.id} d={pathData(t.legs)} stroke="#2B4C9B" {...line} />
+        ))}
+      </svg>
+      <figcaption className="text-sm">
+        {piece.name}, {piece.fold !== null ? `cut ${piece.cut} on the fold` : `cut ${piece.cut}`}
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,53 @@
+import { readDxf, readPdf, readSvg, type PdfDocument } from '@ample/core/formats/incoming';
+import type { Lines } from '@ample/core/tracing';
+import { refuse, type Result } from '@ample/core/units';
+import { PROTOCOL, type ReadRequest } from './protocol.ts';
+
+/** The PDF library parses in a worker of this worker: ending this one ends both. */
+async function openPdf(data: Uint8Array): Promise<Result<{ document: PdfDocument; ops: Record<string, number> }>> {
+  const [{ getDocument, GlobalWorkerOptions, OPS, VerbosityLevel }, { default: Parser }] = await Promise.all([
+    import('pdfjs-dist'),
+    import('pdfjs-dist/build/pdf.worker.mjs?worker'),
+  ]);
+  GlobalWorkerOptions.workerPort = new Parser();
+  try {
+    const document = await getDocument({
+      data,
+      isEvalSupported: false,
+      disableFontFace: true,
+      useSystemFonts: false,
+      useWorkerFetch: false,
+      disableRange: true,
+      disableStream: true,
+      verbosity: VerbosityLevel.ERRORS,
+    }).promise;
+    return { ok: true, value: { document: document as unknown as PdfDocument, ops: OPS } };
+  } catch (error) {
+    const name = error instanceof Error ? error.name : '';
+    return refuse(name === 'PasswordException' ? 'pdf-locked' : 'pdf-broken');
+  }
+}
+
+async function read(input: ReadRequest['input'], onShare: (share: number) => void): Promise<Result<Lines>> {
+  const { bytes, kind } = input;
+  if (kind === 'svg') return readSvg(new TextDecoder('utf-8').decode(bytes));
+  // Older files of this kind are not UTF-8; what is not is taken by the code page they were written in.
+  if (kind === 'dxf') {
+    const utf8 = new TextDecoder('utf-8').decode(bytes);
+    return readDxf(utf8.includes('\uFFFD') ? new TextDecoder('windows-1252').decode(bytes) : utf8);
+  }
+  const open = await openPdf(bytes);
+  return open.ok ? readPdf(open.value.document, open.value.ops, onShare) : open;
+}
+
+/** Reads one file into lines; ended by whoever asked when it takes too long or is no longer wanted. */
+self.onmessage = async (event: MessageEvent<ReadRequest>) => {
+  const { v, id, input } = event.data;
+  if (v !== PROTOCOL) return;
+  try {
+    const value = await read(input, (share) => self.postMessage({ v: PROTOCOL, id, progress: share }));
+    self.postMessage({ v: PROTOCOL, id, ok: true, value });
+  } catch (error) {
+    self.postMessage({ v: PROTOCOL, id, ok: false, message: error instanceof Error ? error.message : String(error) });
+  }
+};
