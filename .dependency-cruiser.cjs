@@ -1,4 +1,4 @@
-/** Imports run one way: units → geometry → pattern → layout, slash, truing, tracing → alterations → fit → draft → solve, formats; words beside them. */
+/** Imports run one way: units → geometry → pattern → layout, slash, truing, tracing, photo → alterations → fit → draft → solve, formats; words beside them. */
 const order = [
   'units',
   'geometry',
@@ -7,6 +7,7 @@ const order = [
   'slash',
   'truing',
   'tracing',
+  'photo',
   'alterations',
   'fit',
   'draft',

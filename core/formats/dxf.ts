@@ -7,6 +7,8 @@ import {
   pathFromSpans,
   pathLength,
   pointAt,
+  pointOn,
+  spanLength,
   spansOf,
   type Path,
   type Point,
@@ -37,6 +39,8 @@ export interface SizedPieces {
 }
 
 const GAP = 40;
+/** Points of a curve lie no farther apart, mm. */
+const CLOSE = 5;
 /** R12 is not UTF-8, and its names take few signs: what it cannot hold is written without its marks, or as a dash. */
 const plain = (text: string): string =>
   text
@@ -97,7 +101,10 @@ function pointsOf(path: Path): readonly Point[] {
   const spans = spansOf(path);
   const points: Point[] = [];
   for (const s of spans) {
-    points.push(...flatten(pathFromSpans([s]), TOL.fit / 2).slice(0, -1));
+    const run = flatten(pathFromSpans([s]), TOL.fit / 2);
+    // Close enough together that whoever draws a curve through them again finds the same one.
+    const n = s.kind === 'line' ? 1 : Math.max(run.length - 1, Math.ceil(spanLength(s) / CLOSE));
+    for (let i = 0; i < n; i++) points.push(pointOn(s, i / n));
   }
   const last = endOf(path);
   if (distance(last, path.start) > TOL.same) points.push(last);

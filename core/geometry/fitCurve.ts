@@ -1,7 +1,7 @@
 import { TOL } from '../units/tolerance.ts';
 import { pathFromSpans, polyline, type Path } from './path.ts';
 import { pointOn, derivativeOn, type CubicSpan, type Span } from './span.ts';
-import { add, distance, dot, norm, scale, sub, unit, type Point } from './vec.ts';
+import { add, distance, dot, scale, sub, unit, type Point } from './vec.ts';
 
 /**
  * Direction in which a smooth curve through three points leaves the first: the tangent of the circle through them.
@@ -76,11 +76,22 @@ const worstOf = (s: CubicSpan, points: readonly Point[], at: readonly number[]):
   return { far, index };
 };
 
+/** A bend of more than a degree and a half at a point is meant. */
+const SMOOTH_ON = Math.cos((1.5 * Math.PI) / 180);
+/** Directions that differ by less than a hundredth of a degree are one. */
+const STRAIGHT_ON = Math.cos(1.7e-4);
+
 function fit(points: readonly Point[], u: Point, v: Point, within: number, out: Span[]): void {
   const a = points[0] as Point;
   const b = points.at(-1) as Point;
   if (points.length === 2) {
-    out.push({ kind: 'line', a, b });
+    const chord = unit(sub(b, a));
+    const h = distance(a, b) / 3;
+    // Two points of a longer curve: no more than its directions are known there.
+    const straight = dot(chord, u) > STRAIGHT_ON && dot(chord, v) < -STRAIGHT_ON;
+    out.push(
+      straight ? { kind: 'line', a, b } : { kind: 'cubic', a, c1: add(a, scale(u, h)), c2: add(b, scale(v, h)), b },
+    );
     return;
   }
   const at = parametersOf(points);
@@ -98,18 +109,17 @@ function fit(points: readonly Point[], u: Point, v: Point, within: number, out: 
   const k = Math.min(points.length - 2, Math.max(1, worst.index));
   const before = points[Math.max(0, k - 2)] as Point;
   const after = points[Math.min(points.length - 1, k + 2)] as Point;
-  const through = (() => {
-    const left = leaving(points[k] as Point, points[k - 1] as Point, before);
-    const right = leaving(points[k] as Point, points[k + 1] as Point, after);
-    const d = sub(right, left);
-    return norm(d) < 1e-9 ? unit(sub(b, a)) : unit(d);
-  })();
-  fit(points.slice(0, k + 1), u, scale(through, -1), within, out);
-  fit(points.slice(k), through, v, within, out);
+  const back = leaving(points[k] as Point, points[k - 1] as Point, before);
+  const on = leaving(points[k] as Point, points[k + 1] as Point, after);
+  // Where the points themselves bend, the curve bends with them; elsewhere it runs on smoothly.
+  const bends = dot(back, on) > -SMOOTH_ON;
+  const mean = unit(sub(on, back));
+  fit(points.slice(0, k + 1), u, bends ? back : scale(mean, -1), within, out);
+  fit(points.slice(k), bends ? on : mean, v, within, out);
 }
 
 /**
- * Cubics, smooth where they join, that pass within `within` mm of every point of an open run of points without a
+ * Cubics, smooth where they join unless the points bend there, that pass within `within` mm of every point of an open run of points without a
  * corner (least squares for the handles, points assigned anew until they agree, halved where they do not). Two
  * points give a line. The ends are kept exactly. Source: the usual piecewise least-squares fit.
  */

@@ -84,12 +84,13 @@ function drawnAgain(points: readonly Point[]): readonly Span[] {
   const out: Span[] = [];
   let bits: Point[] = [first];
   const flush = (): void => {
+    const as = polyline(bits);
     if (bits.length > 3) {
-      const fine = spansOf(fitCurve(bits));
-      out.push(
-        ...(fine.length <= MANY && fine.length < bits.length - 1 ? fine : spansOf(fitCurve(bits, TOL.fitRough))),
-      );
-    } else if (bits.length > 1) out.push(...spansOf(polyline(bits)));
+      const fine = fitCurve(bits);
+      // As many curves as there were bits say no more than the bits did.
+      const fewer = fine.segments.length < bits.length - 1;
+      out.push(...spansOf(fine.segments.length > MANY ? fitCurve(bits, TOL.fitRough) : fewer ? fine : as));
+    } else if (bits.length > 1) out.push(...spansOf(as));
     bits = [];
   };
   for (let i = 1; i < points.length; i++) {

@@ -16,7 +16,7 @@ import type { Ring } from './chain.ts';
 import { cornersOf } from './corners.ts';
 import { cleanRing } from './detours.ts';
 import type { Stroke } from './lines.ts';
-import { tracePiece, type TraceChoices, type Traced } from './trace.ts';
+import { MEANT, tracePiece, type TraceChoices, type Traced } from './trace.ts';
 
 export type NestError = 'nest-corners-differ' | 'nest-darts-differ' | 'nest-edges-differ';
 
@@ -24,6 +24,9 @@ const centreOf = (path: Path): Point => {
   const b = boundsOf(flatten(path, 1));
   return { x: (b.minX + b.maxX) / 2, y: (b.minY + b.maxY) / 2 };
 };
+
+/** A bust point moves no farther than this from where the corners around it went, from size to size, mm. */
+const BUST_NEAR = 25;
 
 /** Sizes of one piece grow by no more than this from one to the other, as a share of their area. */
 const GROWTH = 2.2;
@@ -76,9 +79,61 @@ export function matchCorners(
   return { pairs, worst: Math.sqrt((best?.cost ?? 0) / n) };
 }
 
-/** Corners of an outline as tracing sees it, with those set and taken away for the base. */
-function cornerPoints(ring: Path): readonly Point[] {
-  return cornersOf(cleanRing(ring).ring).map((c) => c.at);
+/** Corners of an outline as tracing finds them, those set and taken away by hand included. */
+function cornerPoints(ring: Path, turned: TraceChoices['turned']): readonly Point[] {
+  const near = (p: Point, q: Point): boolean => distance(p, q) <= MEANT;
+  const found = cornersOf(cleanRing(ring).ring).map((c) => c.at);
+  const kept = found.filter((p) => !turned.some((t) => !t.on && near(t.at, p)));
+  return [...kept, ...turned.filter((t) => t.on && !kept.some((p) => distance(p, t.at) < 1)).map((t) => t.at)];
+}
+
+/** Points in the order in which they lie along an outline. */
+const alongRing = (ring: Path, points: readonly Point[]): readonly Point[] =>
+  [...points].sort((p, q) => nearestLength(ring, p) - nearestLength(ring, q));
+
+/** Bends slighter than this are never corners; sharper than that they always are, degrees. */
+const SLIGHTEST = 5;
+const SHARP = 35;
+/** An inward point this sharp is where an allowance met itself in a hollow, no corner of the piece, degrees. */
+const CUSP = 130;
+/** A corner lies no farther than this from where the boxes of two sizes would put it, mm. */
+const CORNER_NEAR = 45;
+
+/**
+ * The corners of another size that match those of the base: of all its bends the ones nearest to where the base's
+ * corners come to lie when one box is laid on the other. A shallow corner, as on a dart's end, may be a little sharper
+ * in one size than in the next. Null where one has no match, or a sharp corner is left over.
+ */
+function cornersLike(ring: Path, base: Path, corners: readonly Point[]): readonly Point[] | null {
+  const all = cornersOf(cleanRing(ring).ring, SLIGHTEST);
+  const [from, to] = [boundsOf(flatten(base, 1)), boundsOf(flatten(ring, 1))];
+  const along = (v: number, a: number, b: number, c: number, d: number): number =>
+    c + ((v - a) / (b - a || 1)) * (d - c);
+  const taken = new Set<number>();
+  for (const p of corners) {
+    const q = {
+      x: along(p.x, from.minX, from.maxX, to.minX, to.maxX),
+      y: along(p.y, from.minY, from.maxY, to.minY, to.maxY),
+    };
+    const best = all
+      .map((c, i) => ({ i, d: distance(c.at, q) }))
+      .filter(({ i, d }) => d < CORNER_NEAR && !taken.has(i))
+      .sort((a, b) => a.d - b.d)[0];
+    if (!best) return null;
+    taken.add(best.i);
+  }
+  if (all.some((c, i) => Math.abs(c.turn) > SHARP && c.turn > -CUSP && !taken.has(i))) return null;
+  return all.filter((_, i) => taken.has(i)).map((c) => c.at);
+}
+
+/** What makes tracing take just these corners. */
+function turnedTo(ring: Path, corners: readonly Point[]): TraceChoices['turned'] {
+  const found = cornersOf(cleanRing(ring).ring).map((c) => c.at);
+  const has = (list: readonly Point[], p: Point): boolean => list.some((q) => distance(p, q) < 1);
+  return [
+    ...found.filter((p) => !has(corners, p)).map((at) => ({ at, on: false })),
+    ...corners.filter((p) => !has(found, p)).map((at) => ({ at, on: true })),
+  ];
 }
 
 /** How places are carried from one size's outline to another's, by their matching corners. */
@@ -127,10 +182,11 @@ export function traceLike(
   other: Ring,
   others: readonly Stroke[],
 ): Result<Traced, NestError> {
-  const mine = cornerPoints(base.ring.path);
-  const theirs = cornerPoints(other.path);
-  const matched = matchCorners(mine, theirs);
-  if (!matched) return refuse('nest-corners-differ', { base: mine.length, other: theirs.length });
+  const mine = alongRing(base.ring.path, cornerPoints(base.ring.path, base.choices.turned));
+  const theirs = cornersLike(other.path, base.ring.path, mine);
+  const matched = theirs ? matchCorners(mine, theirs) : null;
+  if (!theirs || !matched)
+    return refuse('nest-corners-differ', { base: mine.length, other: cornerPoints(other.path, []).length });
   const on = carryBetween(cleanRing(base.ring.path).ring, cleanRing(other.path).ring, matched.pairs);
   const inside = carryInside(matched.pairs);
   const { choices, traced } = base;
@@ -143,10 +199,10 @@ export function traceLike(
       allowance: e.allowance,
       fold: e.fold,
     }));
-  const result = tracePiece(other, others, {
+  const carried: TraceChoices = {
     ...choices,
     orientation: traced.orientation,
-    turned: choices.turned.map((t) => ({ ...t, at: on(t.at) })),
+    turned: turnedTo(other.path, theirs),
     said: edges,
     notDarts: choices.notDarts.map(inside),
     ownDarts: choices.ownDarts.map((d) => ({ tip: inside(d.tip), one: on(d.one), two: on(d.two) })),
@@ -155,7 +211,14 @@ export function traceLike(
     grain: choices.grain ? { from: inside(choices.grain.from), to: inside(choices.grain.to) } : traced.grain,
     bustPoint: choices.bustPoint ? inside(choices.bustPoint) : null,
     levels: Object.fromEntries(Object.entries(choices.levels).map(([k, p]) => [k, inside(p)])),
-  });
+  };
+  const once = tracePiece(other, others, carried);
+  // A bust point that was a mark of the tissue is that mark again in the other size.
+  const bust = carried.bustPoint;
+  const dot = bust
+    ? once.dots.filter((d) => distance(d, bust) < BUST_NEAR).sort((a, b) => distance(a, bust) - distance(b, bust))[0]
+    : undefined;
+  const result = dot ? tracePiece(other, others, { ...carried, bustPoint: dot }) : once;
   if (result.darts.length !== traced.darts.length)
     return refuse('nest-darts-differ', { base: traced.darts.length, other: result.darts.length });
   const [a, b] = [traced.piece.edges, result.piece.edges];

@@ -37,15 +37,12 @@ const place =
 /** Paths and pieces carried from the sheet to the table. A piece comes to lie with its box at the origin, clockwise. */
 export function orient(o: Orientation): {
   readonly mirrored: boolean;
-  /** Where the centre of a piece is taken to be when nothing says so: its left side. */
-  readonly centreX: number;
   readonly path: (path: Path) => Path;
   readonly piece: (piece: Piece) => Piece;
 } {
   const to = place(o);
   return {
     mirrored: o.mirrored,
-    centreX: -1e5,
     path: (path) => (o.mirrored ? reversePath(mapPath(path, to)) : mapPath(path, to)),
     piece: (piece) => layAtOrigin(mapPiece(piece, to, o.mirrored)),
   };

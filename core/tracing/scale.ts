@@ -66,6 +66,8 @@ export interface SizeDoubt {
 }
 const LONGEST_PIECE = 3500;
 const SHORTEST_PATTERN = 90;
+/** Numbers up to this are likelier inches than centimetres: a bodice is 17 or 43. */
+const LONGEST_INCHES = 32;
 
 /** Doubt about the unit of a drawing on one sheet; null where its size is a pattern's. */
 export function doubtSize(lines: Lines): SizeDoubt | null {
@@ -76,7 +78,8 @@ export function doubtSize(lines: Lines): SizeDoubt | null {
   const sizes = closed.map((x) => Math.max(x.maxX - x.minX, x.maxY - x.minY));
   const longest = sizes.length > 0 ? Math.max(...sizes) : Math.max(b.maxX - b.minX, b.maxY - b.minY);
   const now = MM_PER[lines.unit.name];
-  const tries: readonly UnitName[] = longest > LONGEST_PIECE ? ['mm', 'pt', 'px', 'cm'] : ['cm', 'in'];
+  const tries: readonly UnitName[] =
+    longest > LONGEST_PIECE ? ['mm', 'pt', 'px', 'cm'] : longest < LONGEST_INCHES ? ['in', 'cm'] : ['cm', 'in'];
   if (longest <= LONGEST_PIECE && longest >= SHORTEST_PATTERN) return null;
   const likely = tries
     .map((name) => ({ name, factor: MM_PER[name] / now }))

@@ -11,6 +11,7 @@ import {
 import { EDGE_ROLES, LEVELS, PARTS, type EdgeRole, type LevelName, type Piece } from '../pattern/index.ts';
 import { ringThrough, type Ring } from './chain.ts';
 import { boxOf, type Lettering, type Lines, type Stroke } from './lines.ts';
+import { AS_DRAWN } from './orient.ts';
 import { plainChoices, type TraceChoices } from './trace.ts';
 
 /** A piece that stands in a file by itself: its outline, the lines with it, and what the file says of it. */
@@ -133,7 +134,12 @@ export function toldPieces(lines: Lines): readonly ToldPiece[] {
       line: line === sew ? 'sewing' : 'cutting',
     };
     const others = strokes.filter((s) => s.kind !== 'cut' && s.kind !== 'sew' && s.kind !== 'text');
-    return [{ ring, others, choices: choicesFrom(letters, ring.path, usual), size: sizeSaid(letters) }];
+    // A file that names every edge is one of ours: its corners are where it says, and it lies as it should.
+    const own = letters.some((l) => l.text.startsWith('Edge: '));
+    const turns = own ? others.filter((s) => s.kind === 'turn').map((s) => ({ at: s.path.start, on: true })) : [];
+    const choices = choicesFrom(letters, ring.path, usual);
+    const known = own ? { ...choices, turned: turns, orientation: AS_DRAWN } : choices;
+    return [{ ring, others, choices: known, size: sizeSaid(letters) }];
   });
 }
 

@@ -347,6 +347,9 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
     });
 
   const ids = idsFor(roles);
+  const atCentre = parts.filter((_, i) => i === foldPart || roles[i] === 'centreFront' || roles[i] === 'centreBack');
+  // Without a centre the left side is taken for it, as fronts lie.
+  const centreX = atCentre[0] ? table.path(atCentre[0].path).start.x : -1e5;
   const dots = marks.dots.filter((d) => !found.some((f) => distance(f.tip, d) < 5));
   const piece = table.piece({
     id: choices.id,
@@ -368,7 +371,7 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
           kind,
           mouth: ids[k] as string,
           tip: m.dart.tip,
-          foldToward: foldOf(kind, parts[k]?.path, table),
+          foldToward: foldOf(kind, parts[k]?.path, table.path, centreX),
           ...(m.dart.sign === 'cut' && cutting ? { cutAway: allowance } : {}),
         },
       ];
@@ -448,16 +451,16 @@ function insetDart(d: { readonly start: Point; readonly tip: Point; readonly end
 function foldOf(
   kind: Piece['darts'][number]['kind'],
   mouth: Path | undefined,
-  table: ReturnType<typeof orient>,
+  toTable: (path: Path) => Path,
+  centreX: number,
 ): 'start' | 'end' {
   if (!mouth) return 'end';
-  const path = table.path(mouth);
+  const path = toTable(mouth);
   const [a, b] = [path.start, endOf(path)];
   const down = b.y >= a.y ? 'end' : 'start';
   const upright = kind === 'waist' || kind === 'shoulder' || kind === 'neck';
   if (!upright) return down;
-  const centre = table.centreX;
-  return Math.abs(b.x - centre) < Math.abs(a.x - centre) ? 'end' : 'start';
+  return Math.abs(b.x - centreX) < Math.abs(a.x - centreX) ? 'end' : 'start';
 }
 
 export const middleOfEdge = (edge: TracedEdge): Point =>

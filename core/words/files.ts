@@ -50,6 +50,11 @@ export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
     `This size shows ${s.text('other')} darts, the one it should match ${s.text('base')}. Show the lines of its darts too.`,
   'nest-edges-differ': (s) =>
     `This size came to ${s.text('other')} edges, the one it should match to ${s.text('base')}. Trace it by itself.`,
+  'typed-wrong-row': (s) => `Row ${s.text('row')} does not read as a place. Type both numbers, like 12.5 or 4 7/8.`,
+  'picture-unreadable': (s) =>
+    `The picture could not be opened (${s.text('detail')}). Take it as JPEG or PNG, or take it again.`,
+  'photo-too-few-points': (s) => `Four known places are needed; there are ${s.text('count')}.`,
+  'photo-points-in-line': () => 'Three of the four marks lie in one line. Mark the four corners, going round.',
   'typed-too-few': (s) =>
     `An outline needs three places at least; there ${s.text('count') === '1' ? 'is' : 'are'} ${s.text('count')}.`,
   'typed-same-place': (s) => `Rows ${s.text('row')} and ${s.text('next')} are the same place. Take one out.`,

@@ -4,19 +4,20 @@ import type { Pen } from './pen.ts';
 
 const MOST_POINTS = 4000;
 /** Points taken between two knots where a spline is no chain of cubics. */
-const SAMPLES = 24;
+const SAMPLES = 48;
 
-/** De Boor's point of a spline at u, weights included. */
-function pointAtKnot(
-  degree: number,
-  knots: readonly number[],
-  control: readonly Point[],
-  weights: readonly number[],
-  u: number,
-): Point {
-  const n = control.length - 1;
-  let k = degree;
-  while (k < n && (knots[k + 1] as number) <= u) k++;
+interface Net {
+  readonly degree: number;
+  readonly knots: readonly number[];
+  readonly control: readonly Point[];
+  readonly weights: readonly number[];
+}
+
+/**
+ * The blossom of a spline between knots k and k + 1 at one parameter for each degree (de Boor's scheme): all alike, it
+ * is the point of the spline; a mixture of the two knots, a control point of the Bézier curve between them.
+ */
+function blossom({ degree, knots, control, weights }: Net, k: number, at: readonly number[]): Point {
   const d = Array.from({ length: degree + 1 }, (_, j) => {
     const i = k - degree + j;
     const w = weights[i] ?? 1;
@@ -27,7 +28,7 @@ function pointAtKnot(
     for (let j = degree; j >= r; j--) {
       const i = k - degree + j;
       const span = (knots[i + degree - r + 1] as number) - (knots[i] as number);
-      const a = span === 0 ? 0 : (u - (knots[i] as number)) / span;
+      const a = span === 0 ? 0 : ((at[r - 1] as number) - (knots[i] as number)) / span;
       const [p, q] = [d[j - 1] as [number, number, number], d[j] as [number, number, number]];
       d[j] = [p[0] + a * (q[0] - p[0]), p[1] + a * (q[1] - p[1]), p[2] + a * (q[2] - p[2])];
     }
@@ -36,8 +37,8 @@ function pointAtKnot(
 }
 
 /**
- * Sends a spline to the pen as cubics within 0.004 mm of it (in the file's unit): evaluated knot by knot and fitted
- * between knots. One that gives only the points it runs through is drawn as a smooth line through them. False where
+ * Sends a spline to the pen: exactly where it is a chain of Bézier curves of degree three or less, else as cubics
+ * fitted to points between the knots, within 0.004 of them. One that gives only the points it runs through is drawn as a smooth line through them. False where
  * it says too little.
  */
 export function drawSpline(e: Entity, pen: Pen): boolean {
@@ -67,14 +68,26 @@ export function drawSpline(e: Entity, pen: Pen): boolean {
     send(only);
     return true;
   }
-  const inner = [...new Set(knots.slice(degree, control.length + 1))].filter(Number.isFinite).sort((a, b) => a - b);
-  const at = (u: number): Point => pointAtKnot(degree, knots, control, weights, u);
-  const start = at(inner[0] as number);
-  pen.move(start.x, start.y);
-  inner.slice(1).forEach((to, i) => {
-    const from = inner[i] as number;
-    if (degree === 1) return pen.line(at(to).x, at(to).y);
-    send(Array.from({ length: SAMPLES + 1 }, (_, k) => at(from + ((to - from) * k) / SAMPLES)));
-  });
-  return true;
+  const net: Net = { degree, knots, control, weights };
+  const plain = weights.every((w) => w === weights[0]);
+  let begun = false;
+  for (let k = degree; k < control.length; k++) {
+    const [a, b] = [knots[k] as number, knots[k + 1] as number];
+    if (!(b > a)) continue;
+    const of = (...at: readonly number[]): Point => blossom(net, k, at);
+    const all = (u: number): Point => of(...Array.from({ length: degree }, () => u));
+    const start = all(a);
+    if (!begun) pen.move(start.x, start.y);
+    begun = true;
+    const end = all(b);
+    if (degree === 1) pen.line(end.x, end.y);
+    else if (plain && degree === 2) {
+      const c = of(a, b);
+      pen.bend(c.x, c.y, end.x, end.y);
+    } else if (plain && degree === 3) {
+      const [c, d] = [of(a, a, b), of(a, b, b)];
+      pen.curve(c.x, c.y, d.x, d.y, end.x, end.y);
+    } else send(Array.from({ length: SAMPLES + 1 }, (_, i) => all(a + ((b - a) * i) / SAMPLES)));
+  }
+  return begun;
 }

@@ -3,6 +3,8 @@ import type { Bundle, BundleKind, Kept } from '@ample/core/formats/bundle';
 import type { ClothWish, Layout } from '@ample/core/layout';
 import type { PaperId } from '@ample/core/formats';
 import type { PdfLabel, PrintedRecord, PrintedSheet } from '@ample/core/formats/pdf';
+import type { Path } from '@ample/core/geometry';
+import type { CameraSet, Flat, Grey, KnownPoint, Residual } from '@ample/core/photo';
 import type { Pattern, Piece } from '@ample/core/pattern';
 import type { Lines } from '@ample/core/tracing';
 import type { Solution, SolveWish } from '@ample/core/solve';
@@ -51,6 +53,20 @@ export interface ReadRequest {
   readonly input: { readonly bytes: Uint8Array<ArrayBuffer>; readonly kind: 'pdf' | 'svg' | 'dxf' };
 }
 
+/** A picture to be opened, played by the stand-in camera, or laid flat. */
+export type PictureRequest =
+  | { readonly kind: 'open'; readonly file: Blob }
+  | { readonly kind: 'standIn'; readonly outline: Path; readonly camera: CameraSet }
+  | { readonly kind: 'flat'; readonly grey: Grey; readonly known: readonly KnownPoint[] };
+/** The picture in grey and as a file to be shown; laid flat, how well the marks agree. */
+export interface OpenedPicture {
+  readonly grey: Grey;
+  readonly jpeg: Uint8Array<ArrayBuffer>;
+  readonly flat?: Flat;
+  readonly residual?: Residual;
+}
+export type PictureReply = Result<OpenedPicture>;
+
 export type BundleRequest = { readonly v: typeof PROTOCOL; readonly id: number } & (
   | { readonly kind: 'pack'; readonly input: { readonly kept: Kept; readonly of: BundleKind; readonly made: string } }
   | { readonly kind: 'unpack'; readonly input: Blob }
@@ -68,6 +84,12 @@ export type Reply =
       readonly id: number;
       readonly ok: true;
       readonly value:
-        Draft | Uint8Array | Result<Solution> | Result<Bundle> | readonly Result<Layout>[] | Result<Lines>;
+        | Draft
+        | Uint8Array
+        | Result<Solution>
+        | Result<Bundle>
+        | readonly Result<Layout>[]
+        | Result<Lines>
+        | PictureReply;
     }
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly ok: false; readonly message: string };

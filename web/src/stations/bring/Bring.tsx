@@ -1,10 +1,23 @@
+import { useState } from 'react';
 import { tracedOf, useBring } from '../../store/bring.ts';
+import { usePicture } from '../../store/picture.ts';
 import { Boundary } from '../../ui/Boundary.tsx';
 import { FileChoice, SheetPanel } from './FilePanel.tsx';
+import { MatPanel } from './MatPanel.tsx';
+import { MatView } from './MatView.tsx';
 import { Outlines } from './Outlines.tsx';
+import { PhotoPanel } from './PhotoPanel.tsx';
+import { PhotoView } from './PhotoView.tsx';
 import { PiecePanel } from './PiecePanel.tsx';
 import { SheetView, useSheet } from './SheetView.tsx';
 import { Taken } from './Taken.tsx';
+
+const SOURCES = [
+  ['file', 'File'],
+  ['photo', 'Photo or scan'],
+  ['mat', 'Mat coordinates'],
+] as const;
+type Source = (typeof SOURCES)[number][0];
 
 /** Pieces of one's own: from a file to lines, from lines to a piece, from pieces to a pattern whose seams walk. */
 export function Bring() {
@@ -12,12 +25,15 @@ export function Bring() {
   const picked = useBring((s) => s.picked);
   const choices = useBring((s) => s.choices);
   const tool = useBring((s) => s.tool);
+  const pictured = usePicture((s) => s.url !== null);
+  const [source, setSource] = useState<Source>('file');
   const traced = tracedOf({ picked, choices });
+  const file = source === 'file' || picked !== null;
   return (
     <main className="flex h-full min-h-0 flex-col" tabIndex={-1}>
       <div className="px-6 pt-4 pb-2">
         <h1>Bring in pieces</h1>
-        {!lines && (
+        {!lines && source === 'file' && (
           <p className="mt-1 max-w-[72ch] text-quiet">
             From a pattern file as it is printed at home, from a drawing, or from an exchange file: the lines are read,
             laid together at true scale, and you say which outline is which piece. Nothing leaves this device.
@@ -31,13 +47,43 @@ export function Bring() {
           role="group"
           aria-label="What to do with the file"
         >
-          {!picked && <FileChoice />}
-          {lines && !picked && tool !== 'pages' && <Outlines lines={lines} />}
-          {lines && !picked && <SheetPanel lines={lines} />}
+          {!picked && (
+            <div className="flex flex-wrap gap-1" role="group" aria-label="Where the piece comes from">
+              {SOURCES.map(([id, name]) => (
+                <button
+                  key={id}
+                  className={`btn !px-3 ${source === id ? '!bg-tissue font-bold' : ''}`}
+                  aria-pressed={source === id}
+                  onClick={() => setSource(id)}
+                >
+                  {name}
+                </button>
+              ))}
+            </div>
+          )}
+          {!picked && source === 'file' && <FileChoice />}
+          {!picked && source === 'photo' && <PhotoPanel />}
+          {!picked && source === 'mat' && <MatPanel />}
+          {lines && !picked && file && tool !== 'pages' && <Outlines lines={lines} />}
+          {lines && !picked && file && <SheetPanel lines={lines} />}
           {traced && choices && <PiecePanel traced={traced} choices={choices} />}
           {!picked && <Taken />}
         </div>
-        <Boundary where="The sheet">{lines ? <SheetView lines={lines} /> : <Empty />}</Boundary>
+        <Boundary where="The sheet">
+          {!picked && source === 'mat' ? (
+            <MatView />
+          ) : !picked && source === 'photo' ? (
+            pictured ? (
+              <PhotoView />
+            ) : (
+              <Empty />
+            )
+          ) : lines ? (
+            <SheetView lines={lines} />
+          ) : (
+            <Empty />
+          )}
+        </Boundary>
       </div>
     </main>
   );
@@ -51,6 +97,8 @@ const Empty = () => (
         <li>a PDF with lines, tiled over pages or whole, one size or a nest of them</li>
         <li>an SVG drawing, in any unit</li>
         <li>a DXF file, as pattern rooms exchange them or with plain layers</li>
+        <li>a photo or scan of the piece with a sheet of known size beside it</li>
+        <li>places read off a cutting mat, typed into a table</li>
       </ul>
     </div>
   </div>

@@ -1,0 +1,4 @@
+export * from './edges.ts';
+export * from './homography.ts';
+export * from './image.ts';
+export * from './standIn.ts';

@@ -1,0 +1,57 @@
+import { drawPiece } from '../formats/drawing.ts';
+import { add, flatten, left, nearestOnPath, polyline, scale, sub, unit, type Path } from '../geometry/index.ts';
+import { outlineOf, type Piece } from '../pattern/index.ts';
+import type { Stroke } from '../tracing/index.ts';
+
+export const strokeFrom = (path: Path, more: Partial<Stroke> = {}): Stroke => ({
+  path,
+  closed: false,
+  layer: '',
+  style: '',
+  page: 0,
+  kind: null,
+  block: '',
+  ...more,
+});
+export const closedStroke = (path: Path, more: Partial<Stroke> = {}): Stroke =>
+  strokeFrom(
+    { start: path.start, segments: [...path.segments, { kind: 'line', to: path.start }] },
+    { closed: true, ...more },
+  );
+
+/** A piece as the lines one finds on printed tissue: the cutting line first, then darts, notches and grain with its heads. */
+export function linesOf(piece: Piece): readonly Stroke[] {
+  const d = drawPiece(piece);
+  return [
+    closedStroke(d.cutting),
+    ...d.darts.flatMap((t) => [strokeFrom(t.legs), strokeFrom(t.centre)]),
+    ...d.notches.flatMap((n) => n.lines.map((l) => strokeFrom(polyline([...l])))),
+    ...d.grain.flatMap(([a, b]) => [
+      strokeFrom(polyline([a, b])),
+      ...(
+        [
+          [a, b],
+          [b, a],
+        ] as const
+      ).flatMap(([tip, other]) =>
+        [2, -2].map((k) => {
+          const u = unit(sub(other, tip));
+          return strokeFrom(polyline([tip, add(tip, add(scale(u, 4), scale(left(u), k)))]));
+        }),
+      ),
+    ]),
+  ];
+}
+
+/** How far two lines lie from each other at the worst, both ways, after their boxes are laid on one another, mm. */
+export function farApart(a: Path, b: Path): number {
+  const [p, q] = [flatten(a, 0.02), flatten(b, 0.02)];
+  const corner = (list: typeof p) => ({ x: Math.min(...list.map((v) => v.x)), y: Math.min(...list.map((v) => v.y)) });
+  const [c, d] = [corner(p), corner(q)];
+  const by = { x: c.x - d.x, y: c.y - d.y };
+  return Math.max(
+    ...q.map((v) => nearestOnPath(a, add(v, by)).distance),
+    ...p.map((v) => nearestOnPath(b, sub(v, by)).distance),
+  );
+}
+export const outlinesApart = (a: Piece, b: Piece): number => farApart(outlineOf(a), outlineOf(b));
