@@ -20,7 +20,7 @@ import { degrees, TOL } from '../units/index.ts';
 
 /** A bend sharper than this is a corner, degrees; curves drawn in short straight bits bend less from bit to bit. */
 export const CORNER = 20;
-/** A bit of a flattened curve is seldom longer than this, mm. */
+/** A bit of a flattened curve is seldom longer than this, mm, and not several times longer than most others. */
 const BIT = 40;
 /** More spans than this on one edge and a rougher fit is tried. */
 const MANY = 60;
@@ -80,6 +80,11 @@ function drawnAgain(points: readonly Point[]): readonly Span[] {
   const first = points[0] as Point;
   const last = points.at(-1) as Point;
   if (distance(first, last) > TOL.meets && bow(points) < TOL.fit) return [{ kind: 'line', a: first, b: last }];
+  const sizes = points
+    .slice(1)
+    .map((p, i) => distance(p, points[i] as Point))
+    .sort((a, b) => a - b);
+  const longest = Math.min(BIT, Math.max(BIT / 5, 4 * (sizes[Math.floor(sizes.length / 2)] ?? BIT)));
   // Long bits are straights that someone drew so; only what lies between them is a curve.
   const out: Span[] = [];
   let bits: Point[] = [first];
@@ -96,7 +101,7 @@ function drawnAgain(points: readonly Point[]): readonly Span[] {
   for (let i = 1; i < points.length; i++) {
     const a = points[i - 1] as Point;
     const b = points[i] as Point;
-    if (distance(a, b) > BIT) {
+    if (distance(a, b) > longest) {
       flush();
       out.push({ kind: 'line', a, b });
       bits = [b];
