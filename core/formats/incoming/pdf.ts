@@ -8,7 +8,7 @@ import {
   type RepairCode,
   type Stroke,
 } from '../../tracing/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { ok, refuse, type Refusal, type Result } from '../../units/index.ts';
 import { Budget, Pen } from './pen.ts';
 
 /** The part of the PDF reading library used here; the caller passes an open document in, so core imports none. */
@@ -30,6 +30,22 @@ export interface PdfDocument {
 }
 export type PdfOps = Readonly<Record<string, number>>;
 export type PdfError = 'pdf-only-pictures' | 'pdf-too-many-pages' | 'lines-none' | 'lines-too-many';
+
+/** How a file is opened: nothing in it is run, no font is made, nothing is fetched. */
+export const PDF_OPEN = {
+  isEvalSupported: false,
+  disableFontFace: true,
+  useSystemFonts: false,
+  useWorkerFetch: false,
+  disableRange: true,
+  disableStream: true,
+  verbosity: 0,
+} as const;
+/** Why opening failed: it is locked, or no PDF at all. */
+export const openFailure = (error: unknown): Refusal<'pdf-locked' | 'pdf-broken'> => ({
+  code: error instanceof Error && error.name === 'PasswordException' ? 'pdf-locked' : 'pdf-broken',
+  data: {},
+});
 
 const MOST_PAGES = 400;
 /** PDF counts in points; exact. */

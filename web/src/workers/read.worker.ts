@@ -1,30 +1,20 @@
-import { readDxf, readPdf, readSvg, type PdfDocument } from '@ample/core/formats/incoming';
+import { openFailure, PDF_OPEN, readDxf, readPdf, readSvg, type PdfDocument } from '@ample/core/formats/incoming';
 import type { Lines } from '@ample/core/tracing';
-import { refuse, type Result } from '@ample/core/units';
+import type { Result } from '@ample/core/units';
 import { PROTOCOL, type ReadRequest } from './protocol.ts';
 
 /** The PDF library parses in a worker of this worker: ending this one ends both. */
 async function openPdf(data: Uint8Array): Promise<Result<{ document: PdfDocument; ops: Record<string, number> }>> {
-  const [{ getDocument, GlobalWorkerOptions, OPS, VerbosityLevel }, { default: Parser }] = await Promise.all([
+  const [{ getDocument, GlobalWorkerOptions, OPS }, { default: Parser }] = await Promise.all([
     import('pdfjs-dist'),
     import('pdfjs-dist/build/pdf.worker.mjs?worker'),
   ]);
   GlobalWorkerOptions.workerPort = new Parser();
   try {
-    const document = await getDocument({
-      data,
-      isEvalSupported: false,
-      disableFontFace: true,
-      useSystemFonts: false,
-      useWorkerFetch: false,
-      disableRange: true,
-      disableStream: true,
-      verbosity: VerbosityLevel.ERRORS,
-    }).promise;
+    const document = await getDocument({ data, ...PDF_OPEN }).promise;
     return { ok: true, value: { document: document as unknown as PdfDocument, ops: OPS } };
   } catch (error) {
-    const name = error instanceof Error ? error.name : '';
-    return refuse(name === 'PasswordException' ? 'pdf-locked' : 'pdf-broken');
+    return { ok: false, error: openFailure(error) };
   }
 }
 
