@@ -5,7 +5,16 @@ import PDFDocument from 'pdfkit';
 import { CATALOGUE, FAMILIES, propose } from '@ample/core/alterations';
 import { SAMPLE_SIZES, samplePattern, type SampleId } from '@ample/core/drafting';
 import { draft, type Draft } from '@ample/core/draft';
-import { jsonSchema, pageMap, paperFrom, readPattern, writeSvg, type DocumentKind } from '@ample/core/formats';
+import {
+  jsonSchema,
+  pageMap,
+  paperFrom,
+  readPattern,
+  writeCsv,
+  writeDxf,
+  writeSvg,
+  type DocumentKind,
+} from '@ample/core/formats';
 import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
 import { flatMeasure, LEVELS } from '@ample/core/pattern';
 import { edgeLengths } from '@ample/core/truing';
@@ -17,8 +26,9 @@ import {
   printableSheet,
   sayFit,
   sayPaper,
-  sayRefusal,
+  sayFileRefusal,
   sayWhy,
+  worksheetTable,
   type Units,
 } from '@ample/core/words';
 import { alterReport } from './report.ts';
@@ -26,7 +36,7 @@ import { loadJob, readFile, type LoadedJob } from './resolve.ts';
 
 export const UNITS: Units = { unit: 'cm', fraction: 8 };
 export const says = (error: { code: string; data: Readonly<Record<string, string | number>> }): string =>
-  sayRefusal(error, UNITS);
+  sayFileRefusal(error, UNITS);
 
 export const isDocumentKind = (text: string): text is DocumentKind =>
   text === 'wearer' || text === 'pattern' || text === 'job';
@@ -176,6 +186,14 @@ async function writeFiles(
   if (options.formats.includes('svg') && !d.paper) {
     writeFileSync(join(out, 'pattern.svg'), writeSvg(d.pieces, { title, original: d.original }));
     files.push('pattern.svg');
+  }
+  if (options.formats.includes('dxf') && !d.paper) {
+    writeFileSync(join(out, 'pattern.dxf'), writeDxf([{ size: d.size ?? '', pieces: d.pieces }]));
+    files.push('pattern.dxf');
+  }
+  if (options.formats.includes('csv')) {
+    writeFileSync(join(out, 'worksheet.csv'), writeCsv(worksheetTable(d.worksheet, UNITS.unit)));
+    files.push('worksheet.csv');
   }
   if (options.formats.includes('pdf')) {
     const bytes = await writePdf(PDFDocument as unknown as PdfConstructor, {

@@ -2,6 +2,7 @@ import { parseArgs } from 'node:util';
 import type { Result } from '@ample/core/units';
 import { isSample, SAMPLE_IDS } from '@ample/core/drafting';
 import { alter, alterations, amounts, isDocumentKind, measure, sample, says, schema, size, suits } from './commands.ts';
+import { bring } from './bring.ts';
 import { backup, causes, cloth, record, versions } from './keeping.ts';
 import { compare, plan, solve } from './planning.ts';
 import { tidy } from './report.ts';
@@ -20,9 +21,10 @@ const USAGE = `usage:
   ample causes <job.json>
   ample versions <job.json>
   ample cloth <job.json> [--open] [--one-way]
-  ample record <job.json> --out DIR [--paper a4|letter]
+  ample record <job.json> --out DIR [--paper a4|letter|a3|tabloid]
   ample backup <file.zip>
-  ample alter <job.json> [--out DIR] [--formats pdf,svg] [--paper a4|letter]`;
+  ample bring <file.pdf|svg|dxf> [--out DIR]
+  ample alter <job.json> [--out DIR] [--formats pdf,svg,dxf,csv] [--paper a4|letter|a3|tabloid|a0|roll]`;
 
 /** Exit codes: 0 done, 1 bad input (code and sentence on stderr), 2 wrong usage. */
 export async function main(
@@ -87,6 +89,8 @@ async function run(command: string, argument: string, flags: Flags, date: string
       return cloth(argument, flags.open === true, flags['one-way'] === true);
     case 'record':
       return flags.out === undefined ? null : record(argument, flags.out, flags.paper ?? 'a4', date);
+    case 'bring':
+      return bring(argument, flags.out);
     case 'backup':
       return backup(argument);
     case 'suits':
@@ -99,7 +103,7 @@ async function run(command: string, argument: string, flags: Flags, date: string
       return amounts(argument);
     case 'alter': {
       const formats = (flags.formats ?? '').split(',').map((f) => f.trim());
-      if (formats.some((f) => f !== 'pdf' && f !== 'svg')) return null;
+      if (formats.some((f) => !['pdf', 'svg', 'dxf', 'csv'].includes(f))) return null;
       return alter(argument, { out: flags.out, formats, paper: flags.paper ?? 'a4', date });
     }
     default:

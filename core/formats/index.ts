@@ -1,3 +1,4 @@
+export * from './csv.ts';
 export * from './drawing.ts';
 export * from './dxf.ts';
 export * from './pages.ts';

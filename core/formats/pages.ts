@@ -1,4 +1,4 @@
-import { flatten, insidePolygon, lineMeet, sub, type Point } from '../geometry/index.ts';
+import { flatten, insidePolygon, lineMeet, sub, type Box, type Point } from '../geometry/index.ts';
 import type { Piece } from '../pattern/index.ts';
 import { ok, refuse, type Result } from '../units/index.ts';
 import { drawPiece, type PieceDrawing } from './drawing.ts';
@@ -6,8 +6,25 @@ import { drawPiece, type PieceDrawing } from './drawing.ts';
 export const PAPERS = {
   a4: { name: 'A4', width: 210, height: 297 },
   letter: { name: 'Letter', width: 215.9, height: 279.4 },
+  a3: { name: 'A3', width: 297, height: 420 },
+  tabloid: { name: 'Tabloid', width: 279.4, height: 431.8 },
+  a0: { name: 'A0', width: 841, height: 1189 },
+  /** As long as the pieces need. */
+  roll: { name: 'Roll, 91 cm', width: 914.4, height: 5000 },
 } as const;
 export type PaperId = keyof typeof PAPERS;
+
+/**
+ * The longest page of a roll, mm. The format counts to 5.08 m; longer ones need a unit of their own, which common
+ * viewers pass over (an 8 m page came out at half its size), so that a longer roll is several pages.
+ */
+export const ROLL_LONGEST = PAPERS.roll.height;
+export interface PaperSize {
+  readonly width: number;
+  readonly height: number;
+}
+/** Pages of words are printed on a sheet one can hold. */
+export const sheetPaper = (paper: PaperId): PaperId => (paper === 'a0' || paper === 'roll' ? 'a4' : paper);
 
 /** What most home printers cannot reach, and how much neighbouring pages share, mm. */
 export const MARGIN = 10;
@@ -15,6 +32,8 @@ export const OVERLAP = 10;
 
 export interface Placed {
   readonly drawing: PieceDrawing;
+  /** Turned a quarter clockwise as seen, before the shift. */
+  readonly turned: boolean;
   /** Shift from piece space to sheet space. */
   readonly dx: number;
   readonly dy: number;
@@ -29,6 +48,8 @@ export interface Tile {
 }
 export interface PageMap {
   readonly paper: PaperId;
+  /** The pages of the drawing, mm: the paper's, but for a roll, which is as long as need be. */
+  readonly size: PaperSize;
   readonly columns: number;
   readonly rows: number;
   readonly tiles: readonly Tile[];
@@ -52,30 +73,44 @@ export function paperFrom(text: string): Result<PaperId, 'paper-unknown'> {
 
 const GAP = 12;
 
-function arrange(drawings: readonly PieceDrawing[], down: boolean): readonly Placed[] {
+/** Where a point of a piece comes to lie on the sheet. */
+export const placedAt = ({ turned, dx, dy }: Omit<Placed, 'drawing'>, p: Point): Point =>
+  turned ? { x: dx - p.y, y: dy + p.x } : { x: dx + p.x, y: dy + p.y };
+
+/** A drawing as it will lie: upright, or turned a quarter. */
+interface Lying {
+  readonly drawing: PieceDrawing;
+  readonly turned: boolean;
+}
+const boxOf = ({ drawing, turned }: Lying): Box => {
+  const b = drawing.bounds;
+  return turned ? { minX: -b.maxY, minY: b.minX, maxX: -b.minY, maxY: b.maxX } : b;
+};
+
+function arrange(drawings: readonly Lying[], down: boolean): readonly Placed[] {
   let at = 0;
-  return drawings.map((drawing) => {
-    const { minX, minY, maxX, maxY } = drawing.bounds;
-    const placed: Placed = { drawing, dx: (down ? 0 : at) - minX + 2, dy: (down ? at : 0) - minY + 2 };
+  return drawings.map((lying) => {
+    const { minX, minY, maxX, maxY } = boxOf(lying);
+    const placed: Placed = { ...lying, dx: (down ? 0 : at) - minX + 2, dy: (down ? at : 0) - minY + 2 };
     at += (down ? maxY - minY : maxX - minX) + GAP;
     return placed;
   });
 }
 
 /** In rows no wider than `most`, in their order: as one lays pieces out on a floor. */
-function inRows(drawings: readonly PieceDrawing[], most: number): readonly Placed[] {
+function inRows(drawings: readonly Lying[], most: number): readonly Placed[] {
   let x = 0;
   let y = 0;
   let row = 0;
-  return drawings.map((drawing) => {
-    const { minX, minY, maxX, maxY } = drawing.bounds;
+  return drawings.map((lying) => {
+    const { minX, minY, maxX, maxY } = boxOf(lying);
     const width = maxX - minX;
     if (x > 0 && x + width > most) {
       x = 0;
       y += row + GAP;
       row = 0;
     }
-    const placed: Placed = { drawing, dx: x - minX + 2, dy: y - minY + 2 };
+    const placed: Placed = { ...lying, dx: x - minX + 2, dy: y - minY + 2 };
     x += width + GAP;
     row = Math.max(row, maxY - minY);
     return placed;
@@ -109,12 +144,14 @@ function touches(ring: readonly Point[], x: number, y: number, w: number, h: num
 }
 
 function mapOf(placed: readonly Placed[], paper: PaperId): PageMap {
-  const size = PAPERS[paper];
-  const area = { width: size.width - 2 * MARGIN, height: size.height - 2 * MARGIN };
-  const step = { width: area.width - OVERLAP, height: area.height - OVERLAP };
-  const rings = placed.map((p) => flatten(p.drawing.cutting, 0.5).map((q) => ({ x: q.x + p.dx, y: q.y + p.dy })));
+  const rings = placed.map((p) => flatten(p.drawing.cutting, 0.5).map((q) => placedAt(p, q)));
   const right = Math.max(...rings.flat().map((p) => p.x));
   const bottom = Math.max(...rings.flat().map((p) => p.y));
+  const { width, height } = PAPERS[paper];
+  const long = Number.isFinite(bottom) ? Math.ceil(bottom + 2 + 2 * MARGIN) : height;
+  const size = { width, height: paper === 'roll' ? Math.min(ROLL_LONGEST, long) : height };
+  const area = { width: size.width - 2 * MARGIN, height: size.height - 2 * MARGIN };
+  const step = { width: area.width - OVERLAP, height: area.height - OVERLAP };
   const columns = Math.max(1, Math.ceil((right - OVERLAP) / step.width));
   const rows = Math.max(1, Math.ceil((bottom - OVERLAP) / step.height));
   const tiles: Tile[] = [];
@@ -122,21 +159,44 @@ function mapOf(placed: readonly Placed[], paper: PaperId): PageMap {
     for (let column = 0; column < columns; column++)
       if (rings.some((ring) => touches(ring, column * step.width, row * step.height, area.width, area.height)))
         tiles.push({ row, column, label: `${rowLabel(row)}${column + 1}`, page: tiles.length + 2 });
-  return { paper, columns, rows, tiles, placed, area, step, pageCount: tiles.length + 1 };
+  return { paper, size, columns, rows, tiles, placed, area, step, pageCount: tiles.length + 1 };
+}
+
+export interface LayingOptions {
+  /** Pieces may be turned a quarter to save paper: paper has no grain. */
+  readonly turn?: boolean;
 }
 
 /**
  * Lays pieces on a sheet of pages: beside, below one another or in rows, whichever takes fewer pages, with a leaning
- * to what is nearer to a square, which is easier to join. Empty pages are left out.
+ * to what is nearer to a square, which is easier to join; on a roll, whichever is shortest. Empty pages are left out.
  */
-export function pageMap(pieces: readonly Piece[], paper: PaperId): PageMap {
+export function pageMap(pieces: readonly Piece[], paper: PaperId, options: LayingOptions = {}): PageMap {
   const drawings = pieces.map(drawPiece);
   if (drawings.length === 0) return { ...mapOf([], paper), columns: 0, rows: 0, tiles: [], pageCount: 1 };
-  const step = PAPERS[paper].width - 2 * MARGIN - OVERLAP;
-  const rows = drawings.length > 2 ? WIDTHS.map((n) => inRows(drawings, n * step)) : [];
-  const options = [arrange(drawings, false), arrange(drawings, true), ...rows].map((p) => mapOf(p, paper));
+  const upright = drawings.map((drawing): Lying => ({ drawing, turned: false }));
+  const flat = drawings.map((drawing): Lying => {
+    const { minX, minY, maxX, maxY } = drawing.bounds;
+    return { drawing, turned: maxY - minY > maxX - minX };
+  });
+  const across = PAPERS[paper].width - 2 * MARGIN;
+  const layings = (list: readonly Lying[]): readonly (readonly Placed[])[] => {
+    // A roll, or a page as large as one, is filled row by row, long pieces first or in their order.
+    if (across > ROLL_WIDE) return [list, byLength(list)].map((l) => inRows(l, across - 2));
+    const rows = list.length > 2 ? WIDTHS.map((n) => inRows(list, n * (across - OVERLAP))) : [];
+    return [arrange(list, false), arrange(list, true), ...rows];
+  };
+  const layouts = [upright, ...(options.turn ? [flat] : [])].flatMap(layings).map((p) => mapOf(p, paper));
   const shape = (m: PageMap): number => Math.max(m.columns / m.rows, m.rows / m.columns);
-  // A page more is worth it where a strip four pages long becomes a square.
-  const cost = (m: PageMap): number => m.pageCount + LONG * shape(m);
-  return options.reduce((best, m) => (cost(m) < cost(best) ? m : best));
+  // A page more is worth it where a strip four pages long becomes a square; a roll is paid by its length.
+  const cost = (m: PageMap): number =>
+    paper === 'roll' ? m.rows * ROLL_LONGEST + m.size.height : m.pageCount + LONG * shape(m);
+  return layouts.reduce((best, m) => (cost(m) < cost(best) ? m : best));
 }
+
+/** Paper wider than this takes several pieces beside one another, mm. */
+const ROLL_WIDE = 700;
+const byLength = (list: readonly Lying[]): readonly Lying[] => {
+  const tall = (l: Lying): number => boxOf(l).maxY - boxOf(l).minY;
+  return [...list].sort((a, b) => tall(b) - tall(a));
+};

@@ -16,5 +16,6 @@ export * from './paper.ts';
 export * from './signs.ts';
 export * from './causes.ts';
 export * from './cautions.ts';
+export * from './csv.ts';
 export * from './record.ts';
 export * from './next.ts';

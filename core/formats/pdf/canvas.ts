@@ -34,6 +34,16 @@ export interface PdfDoc {
   ): PdfDoc;
   on(event: 'data' | 'end', listener: (chunk: Uint8Array) => void): unknown;
   end(): void;
+  /** Puts raw drawing operators into the page. */
+  addContent(text: string): PdfDoc;
+  /** A new object of the file; its data may refer to others. */
+  ref(data: Record<string, unknown>): PdfRef;
+  readonly page: { readonly resources: { readonly data: Record<string, unknown> } };
+  /** The catalog of the file. */
+  readonly _root: { readonly data: Record<string, unknown> };
+}
+export interface PdfRef {
+  end(): void;
 }
 export type PdfConstructor = new (options: {
   autoFirstPage: boolean;

@@ -14,6 +14,9 @@ function recorder(): { readonly calls: Call[]; readonly Doc: PdfConstructor } {
       return new Proxy(this, {
         get: (target, name: string, self) => {
           if (name === 'on') return (event: string, f: (chunk: Uint8Array) => void) => (target.listeners[event] = f);
+          if (name === 'page') return { resources: { data: {} } };
+          if (name === '_root') return { data: {} };
+          if (name === 'ref') return () => ({ end: () => undefined });
           if (name === 'heightOfString') return () => 10 * POINT;
           if (name === 'end')
             return () => {

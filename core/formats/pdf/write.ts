@@ -1,9 +1,21 @@
 import { add, left, midpoint, scale, sub, unit, type Point } from '../../geometry/index.ts';
 import { outlineOf, type Piece } from '../../pattern/index.ts';
-import { MARGIN, PAPERS, type PageMap, type PaperId, type Placed, type Tile } from '../pages.ts';
+import type { PieceDrawing } from '../drawing.ts';
+import {
+  MARGIN,
+  PAPERS,
+  placedAt,
+  sheetPaper,
+  type PageMap,
+  type PaperId,
+  type PaperSize,
+  type Placed,
+  type Tile,
+} from '../pages.ts';
 import type { PrintedRecord } from '../record.ts';
 import { printRecord } from './record.ts';
 import { printSheet, type PrintedSheet } from './sheet.ts';
+import { Layers } from './layers.ts';
 import { MmCanvas, POINT, type PdfConstructor, type PdfDoc } from './canvas.ts';
 
 const INK = '#1E2A38';
@@ -37,16 +49,15 @@ export const TEST_SQUARE = 100;
 export const TEST_SQUARE_INCH = 4 * 25.4;
 
 type Fonts = PdfInput['fonts'];
-type Paper = (typeof PAPERS)[PaperId];
 interface Begun {
   readonly doc: PdfDoc;
   readonly canvas: MmCanvas;
-  readonly page: () => PdfDoc;
+  readonly page: (size?: PaperSize) => PdfDoc;
   readonly done: Promise<Uint8Array>;
 }
 
 /** An empty document in the shipped fonts; `done` comes true once it is ended. */
-function begin(Constructor: PdfConstructor, title: string, date: string, paper: Paper, fonts: Fonts): Begun {
+function begin(Constructor: PdfConstructor, title: string, date: string, paper: PaperSize, fonts: Fonts): Begun {
   const doc = new Constructor({
     autoFirstPage: false,
     font: null,
@@ -75,23 +86,24 @@ function begin(Constructor: PdfConstructor, title: string, date: string, paper: 
   });
   doc.registerFont('text', fonts.text);
   doc.registerFont('bold', fonts.bold);
-  const page = () => doc.addPage({ size: [paper.width * POINT, paper.height * POINT], margin: 0 });
+  const page = (size = paper) => doc.addPage({ size: [size.width * POINT, size.height * POINT], margin: 0 });
   return { doc, canvas: new MmCanvas(doc), page, done };
 }
 
 /** Pages at true scale as the bytes of a PDF: a first page with map and test squares, then the tiles. */
 export function writePdf(Constructor: PdfConstructor, input: PdfInput): Promise<Uint8Array> {
-  const paper = PAPERS[input.map.paper];
+  const paper = PAPERS[sheetPaper(input.map.paper)];
   const { label } = input;
   const title = `${label.pattern} ${label.size} for ${label.wearer}`;
   const { doc, canvas, page, done } = begin(Constructor, title, label.date, paper, input.fonts);
+  const layers = new Layers(doc);
   page();
-  firstPage(canvas, input);
+  firstPage(canvas, input, paper);
   for (const tile of input.map.tiles) {
-    page();
-    tilePage(canvas, input, tile);
+    page(input.map.size);
+    tilePage(canvas, input, tile, layers);
   }
-  for (const sheet of input.sheets ?? []) printSheet(canvas, sheet, paper, page);
+  for (const sheet of input.sheets ?? []) printSheet(canvas, sheet, paper, () => page());
   doc.end();
   return done;
 }
@@ -101,7 +113,7 @@ export function writeRecordPdf(
   Constructor: PdfConstructor,
   input: { readonly record: PrintedRecord; readonly paper: PaperId; readonly date: string; readonly fonts: Fonts },
 ): Promise<Uint8Array> {
-  const paper = PAPERS[input.paper];
+  const paper = PAPERS[sheetPaper(input.paper)];
   const { doc, canvas, page, done } = begin(Constructor, input.record.title, input.date, paper, input.fonts);
   page();
   printRecord(canvas, input.record, paper);
@@ -109,8 +121,7 @@ export function writeRecordPdf(
   return done;
 }
 
-function firstPage(c: MmCanvas, { map, label, notes }: PdfInput): void {
-  const paper = PAPERS[map.paper];
+function firstPage(c: MmCanvas, { map, label, notes }: PdfInput, paper: PaperSize): void {
   const x = 15;
   c.text(`${label.pattern}, size ${label.size}`, x, 14, 7, { bold: true });
   c.text(`${label.wearer} · ${label.date} · Ample Draft`, x, 24, 4.2);
@@ -158,7 +169,10 @@ function drawMap(c: MmCanvas, map: PageMap, at: Point, w: number, h: number): vo
     c.text(tile.label, x + 1.5, y + 1.5, 3.6, { color: INK });
   }
   for (const p of map.placed) {
-    const shrink = (q: Point): Point => ({ x: at.x + (q.x + p.dx) * k, y: at.y + (q.y + p.dy) * k });
+    const shrink = (q: Point): Point => {
+      const on = placedAt(p, q);
+      return { x: at.x + on.x * k, y: at.y + on.y * k };
+    };
     const path = p.drawing.cutting;
     c.path(
       {
@@ -174,7 +188,7 @@ function drawMap(c: MmCanvas, map: PageMap, at: Point, w: number, h: number): vo
   }
 }
 
-function tilePage(c: MmCanvas, input: PdfInput, tile: Tile): void {
+function tilePage(c: MmCanvas, input: PdfInput, tile: Tile, layers: Layers): void {
   const { map, label } = input;
   const ox = tile.column * map.step.width;
   const oy = tile.row * map.step.height;
@@ -184,7 +198,8 @@ function tilePage(c: MmCanvas, input: PdfInput, tile: Tile): void {
   for (const placed of map.placed) {
     c.doc.save();
     c.doc.translate((MARGIN - ox + placed.dx) * POINT, (MARGIN - oy + placed.dy) * POINT);
-    drawPlaced(c, placed, input);
+    if (placed.turned) c.doc.rotate(90, { origin: [0, 0] });
+    drawPlaced(c, placed, input, layers);
     c.doc.restore();
   }
   c.doc.restore();
@@ -194,7 +209,7 @@ function tilePage(c: MmCanvas, input: PdfInput, tile: Tile): void {
   c.text(
     `${label.pattern} ${label.size} · ${label.wearer} · page ${tile.page} of ${map.pageCount}`,
     MARGIN + 2,
-    PAPERS[map.paper].height - MARGIN + 2.5,
+    map.size.height - MARGIN + 2.5,
     3.2,
     { color: INK },
   );
@@ -234,11 +249,16 @@ function joinMarks(c: MmCanvas, map: PageMap, tile: Tile): void {
   if (below) c.text(`joins ${below}`, MARGIN + width / 2 - 6, MARGIN + height - 6, 3.2, { color: GREY });
 }
 
-function drawPlaced(c: MmCanvas, { drawing }: Placed, { label, original }: PdfInput): void {
+function drawPlaced(c: MmCanvas, { drawing }: Placed, { label, original }: PdfInput, layers: Layers): void {
   const before = original.find((p) => p.id === drawing.piece.id);
-  if (before) c.path(outlineOf(before), true).stroke(GREY, 0.2, [1, 1.2]);
-  c.path(drawing.cutting, true).stroke(INK, 0.5);
-  c.path(drawing.seam, true).stroke(BLUE, 0.35, [4, 1.5]);
+  if (before) layers.on('original', () => void c.path(outlineOf(before), true).stroke(GREY, 0.2, [1, 1.2]));
+  layers.on('cutting', () => void c.path(drawing.cutting, true).stroke(INK, 0.5));
+  layers.on('seam', () => void c.path(drawing.seam, true).stroke(BLUE, 0.35, [4, 1.5]));
+  layers.on('marks', () => drawMarks(c, drawing));
+  layers.on('words', () => drawWords(c, drawing, label));
+}
+
+function drawMarks(c: MmCanvas, drawing: PieceDrawing): void {
   for (const dart of drawing.darts) {
     c.path(dart.legs).stroke(BLUE, 0.35);
     c.path(dart.centre).stroke(BLUE, 0.2, [1.5, 1.5]);
@@ -261,6 +281,9 @@ function drawPlaced(c: MmCanvas, { drawing }: Placed, { label, original }: PdfIn
     c.line(add(p, { x: -4, y: 0 }), add(p, { x: 4, y: 0 })).stroke(INK, 0.3);
     c.line(add(p, { x: 0, y: -4 }), add(p, { x: 0, y: 4 })).stroke(INK, 0.3);
   }
+}
+
+function drawWords(c: MmCanvas, drawing: PieceDrawing, label: PdfLabel): void {
   pieceLabel(c, drawing.piece, drawing.bounds, label);
   if (drawing.foldLine) {
     const m = midpoint(...drawing.foldLine);

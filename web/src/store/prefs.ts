@@ -6,6 +6,8 @@ import type { Units } from '@ample/core/words';
 interface Prefs {
   readonly units: Units;
   readonly paper: PaperId;
+  /** Pieces may be turned a quarter on the paper. */
+  readonly turn: boolean;
   readonly withOriginal: boolean;
   /** Print the hand sheets after the pages. */
   readonly withSheet: boolean;
@@ -28,6 +30,7 @@ export const usePrefs = create<Prefs>()(
     (): Prefs => ({
       units: { unit: 'cm', fraction: 8 },
       paper: 'a4',
+      turn: false,
       withOriginal: true,
       withSheet: true,
       cloth: { fold: true, oneWay: false, shrink: 0.05 },

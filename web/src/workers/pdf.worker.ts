@@ -20,7 +20,7 @@ self.onmessage = async (event: MessageEvent<Request>) => {
         ? await writeRecordPdf(Document, { ...request.input, fonts })
         : await writePdf(Document, {
             ...request.input,
-            map: pageMap(request.input.pieces, request.input.paper),
+            map: pageMap(request.input.pieces, request.input.paper, { turn: request.input.turn }),
             fonts,
           });
     reply = { v: PROTOCOL, id, ok: true, value };

@@ -17,6 +17,7 @@ export interface PdfRequest {
   readonly pieces: readonly Piece[];
   readonly original: readonly Piece[];
   readonly paper: PaperId;
+  readonly turn: boolean;
   readonly label: PdfLabel;
   readonly notes: readonly string[];
   readonly sheets: readonly PrintedSheet[];

@@ -1,19 +1,20 @@
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { pageMap, PAPERS, pathData, writeSvg, type PageMap, type PaperId } from '@ample/core/formats';
+import { pageMap, PAPERS, pathData, type PageMap, type PaperId } from '@ample/core/formats';
 import { handSheet, labelChanges, printableSheet, sayPaper, sayRefusal } from '@ample/core/words';
 import textFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff?url';
 import boldFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff?url';
 import { today } from '../../app/time.ts';
 import { useDraft } from '../../store/draft.ts';
-import { download, exportWork, fileName } from '../../store/export.ts';
+import { download, fileName } from '../../store/export.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { PaperNote } from '../../ui/PaperNote.tsx';
-import { Notice, Station } from '../../ui/parts.tsx';
+import { Length, Notice, Station } from '../../ui/parts.tsx';
 import { makePdf } from '../../workers/client.ts';
 import { Cloth } from './Cloth.tsx';
+import { Files } from './Files.tsx';
 import { Labels } from './Labels.tsx';
 import { RecordButton } from './RecordButton.tsx';
 
@@ -24,7 +25,7 @@ export function Print() {
   const { draft, pattern } = useDraft();
   const wearer = useJob((s) => s.wearer);
   const labels = useJob((s) => s.job?.labels ?? NONE);
-  const { paper, withOriginal, withSheet } = usePrefs();
+  const { paper, withOriginal, withSheet, turn } = usePrefs();
   const units = useUnits();
   const { job } = useParams();
   const [left, setLeft] = useState<readonly string[]>([]);
@@ -35,7 +36,7 @@ export function Print() {
     () => (draft?.paper === null ? draft.pieces.filter((p) => !left.includes(p.id)) : []),
     [draft, left],
   );
-  const map = useMemo(() => pageMap(pieces, paper), [pieces, paper]);
+  const map = useMemo(() => pageMap(pieces, paper, { turn }), [pieces, paper, turn]);
   if (!draft || !pattern || !wearer) return <Station title="Print">Laying out the pages…</Station>;
   const name = fileName(`${wearer.name} ${pattern.name} ${draft.size ?? ''}`);
   const pdf = async () => {
@@ -45,6 +46,7 @@ export function Print() {
         pieces,
         original: withOriginal && !onPaper ? draft.original : [],
         paper,
+        turn,
         label: {
           wearer: wearer.name,
           pattern: pattern.name,
@@ -93,10 +95,19 @@ export function Print() {
                 />
                 {PAPERS[id].name}
                 <span className="num text-sm text-quiet">
-                  {PAPERS[id].width} × {PAPERS[id].height} mm
+                  {id === 'roll' ? 'as long as need be' : `${PAPERS[id].width} × ${PAPERS[id].height} mm`}
                 </span>
               </label>
             ))}
+            <label className="flex min-h-[40px] items-center gap-2 border-t border-line pt-1">
+              <input
+                type="checkbox"
+                className="size-5 accent-carbon"
+                checked={turn}
+                onChange={(e) => usePrefs.setState({ turn: e.target.checked })}
+              />
+              turn pieces a quarter to save paper
+            </label>
           </fieldset>
           {onPaper && (
             <div>
@@ -156,28 +167,15 @@ export function Print() {
                   ? 'PDF, hand sheets'
                   : `PDF, ${map.pageCount} pages${withSheet && draft.steps.length > 0 ? ' and hand sheet' : ''}`}
             </button>
-            <button
-              className="btn"
-              hidden={onPaper}
-              disabled={pieces.length === 0}
-              onClick={() =>
-                download(
-                  `${name}.svg`,
-                  writeSvg(pieces, {
-                    title: `${pattern.name} ${draft.size ?? ''} for ${wearer.name}`,
-                    original: withOriginal ? draft.original : [],
-                  }),
-                  'image/svg+xml',
-                )
-              }
-            >
-              SVG, one sheet
-            </button>
             <RecordButton draft={draft} pattern={pattern} />
-            <button className="btn" onClick={exportWork}>
-              Job file
-            </button>
           </div>
+          <Files
+            draft={draft}
+            pieces={pieces}
+            name={name}
+            title={`${pattern.name} ${draft.size ?? ''} for ${wearer.name}`}
+            original={withOriginal ? draft.original : []}
+          />
           {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
           {pieces.length === 0 && !onPaper && <Notice grade="look">Choose at least one piece.</Notice>}
         </div>
@@ -199,8 +197,17 @@ export function Print() {
         )}
         <figure className="sheet m-0 p-4" hidden={onPaper}>
           <figcaption className="mb-2">
-            <span className="num">{map.tiles.length}</span> pages to join, {map.rows} rows of {map.columns}, and a first
-            page with this map and the test squares
+            {paper === 'roll' ? (
+              <>
+                <Length value={map.rows > 1 ? (map.rows - 1) * map.step.height + map.size.height : map.size.height} />{' '}
+                of roll{map.rows > 1 && ` in ${map.rows} parts`}, and a first page with this map and the test squares
+              </>
+            ) : (
+              <>
+                <span className="num">{map.tiles.length}</span> pages to join, {map.rows} rows of {map.columns}, and a
+                first page with this map and the test squares
+              </>
+            )}
           </figcaption>
           <MapView map={map} />
         </figure>
@@ -249,7 +256,11 @@ function MapView({ map }: { readonly map: PageMap }) {
         </g>
       ))}
       {map.placed.map((p) => (
-        <g key={p.drawing.piece.id} transform={`translate(${p.dx} ${p.dy})`} fill="none">
+        <g
+          key={p.drawing.piece.id}
+          transform={`translate(${p.dx} ${p.dy})${p.turned ? ' rotate(90)' : ''}`}
+          fill="none"
+        >
           <path
             d={pathData(p.drawing.cutting, true)}
             stroke="#1E2A38"

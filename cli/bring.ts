@@ -1,0 +1,120 @@
+import { existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { extname, join } from 'node:path';
+import { openFailure, PDF_OPEN, readDxf, readPdf, readSvg, type PdfDocument } from '@ample/core/formats/incoming';
+import { writeSvg } from '@ample/core/formats';
+import { pathLength } from '@ample/core/geometry';
+import { validatePiece, type Piece } from '@ample/core/pattern';
+import {
+  allRings,
+  boxOf,
+  findSquares,
+  layTogether,
+  lettersIn,
+  MOST_BYTES,
+  nameIn,
+  proposeSeams,
+  proposeTiles,
+  toldPieces,
+  tracePiece,
+  type Lines,
+  type Stroke,
+} from '@ample/core/tracing';
+import { ok, refuse, type Result } from '@ample/core/units';
+import { sayProblem, sayRepair, sayTiles, sayTraceNote, type Units } from '@ample/core/words';
+
+const UNITS: Units = { unit: 'cm', fraction: 8 };
+const KINDS = { '.pdf': 'pdf', '.svg': 'svg', '.dxf': 'dxf' } as const;
+/** Outlines smaller than this are signs and letters, mm. */
+const LEAST = 60;
+
+async function readFile(file: string): Promise<Result<Lines>> {
+  if (!existsSync(file)) return refuse('file-not-found', { file });
+  const kind = KINDS[extname(file).toLowerCase() as keyof typeof KINDS];
+  if (!kind) return refuse('file-kind-unknown', { name: file });
+  const { size } = statSync(file);
+  if (size === 0) return refuse('file-empty');
+  if (size > MOST_BYTES[kind])
+    return refuse('file-too-large', { size: Math.ceil(size / 1e6), most: Math.round(MOST_BYTES[kind] / 1e6) });
+  const bytes = readFileSync(file);
+  if (kind === 'svg') return readSvg(bytes.toString('utf8'));
+  if (kind === 'dxf')
+    return readDxf(bytes.toString('utf8').includes('\uFFFD') ? bytes.toString('latin1') : bytes.toString('utf8'));
+  const { getDocument, OPS } = await import('pdfjs-dist/legacy/build/pdf.mjs');
+  try {
+    const document = await getDocument({ data: new Uint8Array(bytes), ...PDF_OPEN }).promise;
+    return await readPdf(document as unknown as PdfDocument, OPS);
+  } catch (error) {
+    return { ok: false, error: openFailure(error) };
+  }
+}
+
+const round = (n: number): number => Math.round(n * 100) / 100;
+
+function outlinesOf(lines: Lines) {
+  const groups = new Map<string, Stroke[]>();
+  for (const s of lines.strokes) {
+    const key = `${s.layer} ${s.style}`;
+    groups.set(key, [...(groups.get(key) ?? []), s]);
+  }
+  return [...groups.values()].flatMap((strokes) =>
+    allRings(strokes).flatMap((ring) => {
+      const b = boxOf(ring.path);
+      const [width, height] = [b.maxX - b.minX, b.maxY - b.minY];
+      if (Math.max(width, height) < LEAST) return [];
+      return [
+        {
+          name: nameIn(lettersIn(lines, ring.path)) ?? '',
+          style: strokes[0]?.style ?? '',
+          width: round(width),
+          height: round(height),
+          around: round(pathLength(ring.path)),
+          healed: ring.healed.length,
+        },
+      ];
+    }),
+  );
+}
+
+/**
+ * What a PDF, SVG or DXF file holds: pages and how they lie together, layers, the test square, outlines; and the
+ * pieces that the file itself describes, their seams walked. `out` gets those pieces as documents and one SVG.
+ */
+export async function bring(file: string, out?: string): Promise<Result<unknown>> {
+  const read = await readFile(file);
+  if (!read.ok) return read;
+  const tiles = proposeTiles(read.value);
+  const lines = layTogether(read.value, tiles.placing, tiles.window);
+  const traced = toldPieces(lines).map((t) => ({ size: t.size, ...tracePiece(t.ring, t.others, t.choices) }));
+  const pieces: readonly Piece[] = read.value.pieces.length > 0 ? read.value.pieces : traced.map((t) => t.piece);
+  if (out !== undefined && pieces.length > 0) {
+    mkdirSync(out, { recursive: true });
+    writeFileSync(join(out, 'pieces.json'), `${JSON.stringify(pieces, null, 2)}\n`);
+    writeFileSync(join(out, 'pieces.svg'), writeSvg(pieces, { title: file }));
+  }
+  const sizes = new Set(traced.map((t) => t.size));
+  return ok({
+    pages: read.value.pages.length,
+    laid: sayTiles(tiles.by),
+    unit: read.value.unit,
+    layers: read.value.layers.map((l) => ({ name: l.name, on: l.on })),
+    squares: findSquares(read.value.strokes)
+      .slice(0, 4)
+      .map((s) => ({ side: round(s.side), meant: s.meant })),
+    repairs: read.value.repairs.map((r) => sayRepair(r, UNITS)),
+    outlines: outlinesOf(lines),
+    pieces: pieces.map((p, i) => ({
+      id: p.id,
+      name: p.name,
+      part: p.part,
+      size: traced[i]?.size ?? null,
+      edges: p.edges.map((e) => ({ id: e.id, role: e.role, length: round(pathLength(e.path)) })),
+      darts: p.darts.length,
+      notes: (traced[i]?.notes ?? []).map((n) => sayTraceNote(n, UNITS)),
+      problems: validatePiece(p).map((x) => sayProblem(x.code, x.data, UNITS)),
+    })),
+    seams:
+      sizes.size > 1
+        ? []
+        : proposeSeams(pieces).map((s) => ({ id: s.seam.id, ease: s.seam.ease, difference: round(s.walk.difference) })),
+  });
+}
