@@ -81,7 +81,7 @@ const SMOOTH_ON = Math.cos((1.5 * Math.PI) / 180);
 /** Directions that differ by less than a hundredth of a degree are one. */
 const STRAIGHT_ON = Math.cos(1.7e-4);
 
-function fit(points: readonly Point[], u: Point, v: Point, within: number, out: Span[]): void {
+function fit(points: readonly Point[], u: Point, v: Point, within: number, bending: boolean, out: Span[]): void {
   const a = points[0] as Point;
   const b = points.at(-1) as Point;
   if (points.length === 2) {
@@ -112,24 +112,24 @@ function fit(points: readonly Point[], u: Point, v: Point, within: number, out: 
   const back = leaving(points[k] as Point, points[k - 1] as Point, before);
   const on = leaving(points[k] as Point, points[k + 1] as Point, after);
   // Where the points themselves bend, the curve bends with them; elsewhere it runs on smoothly.
-  const bends = dot(back, on) > -SMOOTH_ON;
+  const bends = bending && dot(back, on) > -SMOOTH_ON;
   const mean = unit(sub(on, back));
-  fit(points.slice(0, k + 1), u, bends ? back : scale(mean, -1), within, out);
-  fit(points.slice(k), bends ? on : mean, v, within, out);
+  fit(points.slice(0, k + 1), u, bends ? back : scale(mean, -1), within, bending, out);
+  fit(points.slice(k), bends ? on : mean, v, within, bending, out);
 }
 
 /**
- * Cubics, smooth where they join unless the points bend there, that pass within `within` mm of every point of an open run of points without a
+ * Cubics, smooth where they join (with `bending`, unless the points themselves bend there), that pass within `within` mm of every point of an open run of points without a
  * corner (least squares for the handles, points assigned anew until they agree, halved where they do not). Two
  * points give a line. The ends are kept exactly. Source: the usual piecewise least-squares fit.
  */
-export function fitCurve(points: readonly Point[], within: number = TOL.fit): Path {
+export function fitCurve(points: readonly Point[], within: number = TOL.fit, bending = false): Path {
   const run = points.filter((p, i) => i === 0 || distance(p, points[i - 1] as Point) > TOL.same);
   const n = run.length;
   if (n < 3) return polyline(run);
   const u = leaving(run[0] as Point, run[1] as Point, run[2] as Point);
   const v = leaving(run[n - 1] as Point, run[n - 2] as Point, run[n - 3] as Point);
   const out: Span[] = [];
-  fit(run, u, v, within, out);
+  fit(run, u, v, within, bending, out);
   return pathFromSpans(out);
 }

@@ -91,10 +91,10 @@ function drawnAgain(points: readonly Point[]): readonly Span[] {
   const flush = (): void => {
     const as = polyline(bits);
     if (bits.length > 3) {
-      const fine = fitCurve(bits);
+      const fine = fitCurve(bits, TOL.fit, true);
       // As many curves as there were bits say no more than the bits did.
       const fewer = fine.segments.length < bits.length - 1;
-      out.push(...spansOf(fine.segments.length > MANY ? fitCurve(bits, TOL.fitRough) : fewer ? fine : as));
+      out.push(...spansOf(fine.segments.length > MANY ? fitCurve(bits, TOL.fitRough, true) : fewer ? fine : as));
     } else if (bits.length > 1) out.push(...spansOf(as));
     bits = [];
   };

@@ -14,3 +14,4 @@ export * from './seams.ts';
 export * from './scale.ts';
 export * from './typed.ts';
 export * from './into.ts';
+export * from './inner.ts';

@@ -209,7 +209,7 @@ export function traceLike(
     notNotches: choices.notNotches.map(on),
     ownNotches: choices.ownNotches.map(on),
     grain: choices.grain ? { from: inside(choices.grain.from), to: inside(choices.grain.to) } : traced.grain,
-    bustPoint: choices.bustPoint ? inside(choices.bustPoint) : null,
+    bustPoint: traced.bustPoint ? inside(traced.bustPoint) : null,
     levels: Object.fromEntries(Object.entries(choices.levels).map(([k, p]) => [k, inside(p)])),
   };
   const once = tracePiece(other, others, carried);

@@ -90,6 +90,7 @@ export interface Traced {
   readonly darts: readonly (FoundDart & { readonly mouth: number })[];
   readonly notches: readonly { readonly at: Point; readonly count: number }[];
   readonly dots: readonly Point[];
+  readonly bustPoint: Point | null;
   readonly grain: { readonly from: Point; readonly to: Point } | null;
   readonly orientation: Orientation;
   readonly notes: readonly TraceNote[];
@@ -339,7 +340,10 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
     .concat(choices.ownNotches.map((at) => ({ at, count: 1 })));
   const grain = choices.grain ?? marks.grain;
   if (!grain) notes.push({ code: 'no-grain', data: {} });
-  if (choices.part === 'front' && !choices.bustPoint) notes.push({ code: 'no-bust-point', data: {} });
+  // One hole or cross alone on a front, that is no dart's tip, marks the bust point.
+  const lone = marks.dots.filter((d) => !found.some((f) => distance(f.tip, d) < 5));
+  const bustPoint = choices.bustPoint ?? (choices.part === 'front' && lone.length === 1 ? (lone[0] ?? null) : null);
+  if (choices.part === 'front' && !bustPoint) notes.push({ code: 'no-bust-point', data: {} });
   if (ring.healed.length > 0)
     notes.push({
       code: 'gaps-healed',
@@ -350,7 +354,7 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
   const atCentre = parts.filter((_, i) => i === foldPart || roles[i] === 'centreFront' || roles[i] === 'centreBack');
   // Without a centre the left side is taken for it, as fronts lie.
   const centreX = atCentre[0] ? table.path(atCentre[0].path).start.x : -1e5;
-  const dots = marks.dots.filter((d) => !found.some((f) => distance(f.tip, d) < 5));
+  const dots = lone;
   const piece = table.piece({
     id: choices.id,
     name: choices.name,
@@ -386,6 +390,7 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
     darts: mouths.map((m, i) => ({ ...m.dart, mouth: parts.findIndex((p) => p.mouth === i) })),
     notches,
     dots,
+    bustPoint,
     grain,
     orientation,
     notes,
@@ -405,12 +410,11 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
       out.push({ kind: 'notch', id: `notch${i + 1}`, edge: ids[k] as string, at, count: n.count });
     });
     if (grain) out.push({ kind: 'grain', id: 'grain', ...grain });
-    if (choices.bustPoint) out.push({ kind: 'bustPoint', id: 'bustPoint', at: choices.bustPoint });
+    if (bustPoint) out.push({ kind: 'bustPoint', id: 'bustPoint', at: bustPoint });
     for (const [name, at] of Object.entries(choices.levels) as [LevelName, Point][])
       out.push({ kind: 'level', id: name, name, at });
     dots.forEach((at, i) => {
-      if (!choices.bustPoint || distance(at, choices.bustPoint) > MEANT)
-        out.push({ kind: 'drill', id: `drill${i + 1}`, at });
+      if (!bustPoint || distance(at, bustPoint) > MEANT) out.push({ kind: 'drill', id: `drill${i + 1}`, at });
     });
     return out;
   }

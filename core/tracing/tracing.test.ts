@@ -18,6 +18,7 @@ import {
   allRings,
   cleanRing,
   doubtSize,
+  lineInside,
   findSquares,
   lineNear,
   outlineThrough,
@@ -425,6 +426,31 @@ describe('traceLike', () => {
     );
     const result = traceLike({ ring, choices, traced }, five, []);
     expect(result.ok ? '' : result.error.code).toBe('nest-corners-differ');
+  });
+});
+
+describe('lineInside', () => {
+  const seamOf = (p: Piece): Ring =>
+    expectOk(
+      ringThrough(
+        [
+          closedStroke({
+            start: p.edges[0]?.path.start ?? { x: 0, y: 0 },
+            segments: p.edges.flatMap((e) => e.path.segments),
+          }),
+        ],
+        0,
+      ),
+      'seam',
+    );
+  const cutOf = (p: Piece): Ring => expectOk(ringThrough([linesOf(p)[0] as never], 0), 'cut');
+  it('knows the seam line inside a cutting line, and the allowance between them', () => {
+    for (const id of ['front', 'sleeve', 'skirtFront'])
+      expect(lineInside(cutOf(pieceOf(id)), [seamOf(pieceOf(id))])?.allowance, id).toBeCloseTo(15, 0);
+  });
+  it('does not take the next size for a seam line', () => {
+    for (const id of ['front', 'back', 'sleeve'])
+      expect(lineInside(cutOf(pieceOf(id, '6')), [cutOf(pieceOf(id, '5'))]), id).toBeNull();
   });
 });
 

@@ -25,8 +25,9 @@ export function MatPanel() {
     useTyped.setState({
       rows: rows.map((r, k) => (k === i ? { ...r, ...change } : r)).slice(0, Math.max(typed.rows.length, i + 1)),
     });
+  // At once: whoever types quickly is already at the next number.
   const focus = (i: number, column: 'x' | 'y') =>
-    requestAnimationFrame(() => document.querySelector<HTMLInputElement>(`[data-mat="${i} ${column}"]`)?.focus());
+    document.querySelector<HTMLInputElement>(`[data-mat="${i} ${column}"]`)?.focus();
   const key = (e: KeyboardEvent, i: number, column: 'x' | 'y') => {
     const kind: RowKind | undefined = { c: 'corner', k: 'curve', n: 'notch', g: 'grain', b: 'bustPoint' }[
       e.key.toLowerCase()

@@ -3,6 +3,7 @@ import { validatePiece } from '@ample/core/pattern';
 import {
   allRings,
   boxOf,
+  lineInside,
   sameInOtherSizes,
   toldPieces,
   traceLike,
@@ -56,6 +57,8 @@ export function OtherSizes({ traced, choices }: { readonly traced: Traced; reado
       const rings = allRings(from);
       const mine = sameInOtherSizes(picked.ring, rings, NEST)[0];
       if (!mine || rings.some((r) => boxClose(r, picked.ring))) return [];
+      // Its own seam line, or the cutting line around it, is no other size.
+      if (lineInside(picked.ring, [mine]) || lineInside(mine, [picked.ring])) return [];
       const own = new Set(mine.strokes.map((i) => from[i]));
       const layer = from[0]?.layer;
       const others = all.filter((s) => !own.has(s) && (lines.layers.length < 2 || s.layer === layer || s.layer === ''));

@@ -92,9 +92,9 @@ export function PickedPiece({ k }: { readonly k: number }) {
             fill="#B8862B"
           />
         ))}
-        {choices.bustPoint && (
+        {traced.bustPoint && (
           <path
-            d={`M${choices.bustPoint.x - px(8)} ${choices.bustPoint.y}h${px(16)}M${choices.bustPoint.x} ${choices.bustPoint.y - px(8)}v${px(16)}`}
+            d={`M${traced.bustPoint.x - px(8)} ${traced.bustPoint.y}h${px(16)}M${traced.bustPoint.x} ${traced.bustPoint.y - px(8)}v${px(16)}`}
             stroke="#b32d24"
             strokeWidth={px(2.5)}
           />

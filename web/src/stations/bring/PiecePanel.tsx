@@ -1,17 +1,25 @@
 import { useMemo, useState } from 'react';
 import { PARTS, validatePiece, type EdgeRole, type Piece } from '@ample/core/pattern';
 import { EDGE_ROLES } from '@ample/core/pattern';
-import { middleOfEdge, type Orientation, type TraceChoices, type Traced } from '@ample/core/tracing';
+import {
+  allRings,
+  lineInside,
+  middleOfEdge,
+  type Orientation,
+  type TraceChoices,
+  type Traced,
+} from '@ample/core/tracing';
 import { PIECE_WORDS, ROLE_WORDS, sayFileRefusal, sayProblem, sayTraceNote } from '@ample/core/words';
 import type { Refusal } from '@ample/core/units';
 import { choose, leavePiece, useBring, type Tool } from '../../store/bring.ts';
 import { takePieces } from '../../store/takePiece.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { LengthField } from '../../ui/LengthField.tsx';
-import { Notice } from '../../ui/parts.tsx';
+import { Length, Notice } from '../../ui/parts.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { SmallPiece } from '../../ui/SmallPiece.tsx';
 import { OtherSizes } from './OtherSizes.tsx';
+import { useSheet } from './SheetView.tsx';
 import { TOOLS } from './tools.ts';
 
 /** A part's own name goes into the name as long as none was typed. */
@@ -79,6 +87,7 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
         </label>
       </div>
       <Line choices={choices} />
+      <SeamInside choices={choices} />
       <Tools />
       <Edges traced={traced} choices={choices} />
       <Marks traced={traced} choices={choices} />
@@ -152,6 +161,36 @@ function Line({ choices }: { readonly choices: TraceChoices }) {
         )}
       </div>
     </fieldset>
+  );
+}
+
+/** Where the file draws the seam line as well, it is better than one worked out from the cutting line. */
+function SeamInside({ choices }: { readonly choices: TraceChoices }) {
+  const lines = useSheet();
+  const picked = useBring((s) => s.picked);
+  const inner = useMemo(() => {
+    if (!lines || !picked || choices.line === 'sewing') return null;
+    const groups = Map.groupBy(lines.strokes, (s) => `${s.layer} ${s.style} ${s.block}`);
+    for (const strokes of groups.values()) {
+      const found = lineInside(picked.ring, allRings(strokes));
+      if (found) return { ...found, own: new Set(found.ring.strokes.map((i) => strokes[i])) };
+    }
+    return null;
+  }, [lines, picked, choices.line]);
+  if (!inner || !picked) return null;
+  return (
+    <Notice grade="note">
+      A second line runs <Length value={inner.allowance} both /> inside this one: the seam line, most likely.
+      <button
+        className="btn mt-2"
+        onClick={() => {
+          useBring.setState({ picked: { ring: inner.ring, others: picked.others.filter((s) => !inner.own.has(s)) } });
+          choose({ line: 'sewing', allowance: inner.allowance });
+        }}
+      >
+        Take the seam line itself
+      </button>
+    </Notice>
   );
 }
 
@@ -279,7 +318,7 @@ function Marks({ traced, choices }: { readonly traced: Traced; readonly choices:
       </ul>
       <p className="text-sm text-quiet">
         {traced.grain ? 'Grain line found.' : 'No grain line yet.'}{' '}
-        {choices.bustPoint ? 'Bust point placed.' : choices.part === 'front' ? 'No bust point yet.' : ''}
+        {traced.bustPoint ? 'Bust point placed.' : choices.part === 'front' ? 'No bust point yet.' : ''}
       </p>
     </fieldset>
   );

@@ -1,0 +1,234 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import PDFDocument from 'pdfkit';
+import { draftSample } from '@ample/core/drafting';
+import { pageMap } from '@ample/core/formats';
+import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
+import {
+  boundsOf,
+  flatten,
+  nearestOnPath,
+  pathFromSpans,
+  pathLength,
+  pointAt,
+  spansOf,
+  type Point,
+  type Span,
+} from '@ample/core/geometry';
+import { cuttingLine, outlineOf, type Pattern, type Piece } from '@ample/core/pattern';
+import { takePhoto, USUAL_CAMERA } from '@ample/core/photo';
+import { cornersOf, ringThrough } from '@ample/core/tracing';
+import type { Page } from '@playwright/test';
+import { expect, storedJob, test } from './app.ts';
+
+const find = createRequire(import.meta.url).resolve;
+const font = (weight: number): Uint8Array =>
+  new Uint8Array(
+    readFileSync(find(`@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-${weight}-normal.woff`)),
+  );
+const folder = mkdtempSync(join(tmpdir(), 'ample-bring-'));
+const drafted = draftSample('causeway', '5');
+const pieceOf = (id: string): Piece => drafted.find((p) => p.id === id) as Piece;
+
+async function tiledPdf(): Promise<string> {
+  const bytes = await writePdf(PDFDocument as unknown as PdfConstructor, {
+    map: pageMap(drafted, 'a4'),
+    label: { wearer: 'Marit Quell', pattern: 'Landing', size: '5', date: '2026-11-24', changes: {} },
+    original: [],
+    notes: [],
+    fonts: { text: font(400), bold: font(700) },
+  });
+  const file = join(folder, 'landing.pdf');
+  writeFileSync(file, bytes);
+  return file;
+}
+
+async function openBring(page: Page): Promise<void> {
+  await page.goto('/job/marit-causeway/bring');
+  await expect(page.getByRole('heading', { name: 'Bring in pieces' })).toBeVisible();
+}
+const choose = (page: Page, file: string | { name: string; mimeType: string; buffer: Buffer }) =>
+  page.getByLabel('A PDF, SVG or DXF file').setInputFiles(file as never);
+const pick = (page: Page, name: string) =>
+  page.getByRole('list', { name: 'Outlines found' }).getByRole('button').filter({ hasText: name }).first().click();
+const take = (page: Page) => page.getByRole('button', { name: 'Take it into the pattern' }).click();
+const patternIn = async (page: Page): Promise<Pattern> =>
+  ((await storedJob(page)) as unknown as { pattern: Pattern }).pattern;
+
+test('a tiled PDF becomes a pattern, is altered for a full bust, and is printed again', async ({ page }) => {
+  await openBring(page);
+  await choose(page, await tiledPdf());
+  await expect(page.getByText('laid together by the lines that two of them show')).toBeVisible();
+  await expect(page.getByText(/100\.00 mm.*the scale is true/)).toBeVisible();
+  for (const name of ['Bodice front', 'Bodice back']) {
+    await pick(page, name);
+    await expect(page.getByLabel('Name', { exact: true })).toHaveValue(name);
+    await expect(page.getByLabel('Size', { exact: true })).toHaveValue('5');
+    await take(page);
+  }
+  const taken = page.getByRole('region', { name: 'In the pattern' });
+  await expect(taken.getByText('side', { exact: true })).toBeVisible();
+  await expect(taken.getByText('walks').first()).toBeVisible();
+  await expect.poll(async () => (await patternIn(page)).seams?.length).toBe(2);
+  const { sizes } = await patternIn(page);
+  const front = sizes['5']?.find((p) => p.part === 'front') as Piece;
+  expect(front.darts).toHaveLength(2);
+  expect(front.fold).toBe('centreFront');
+  expect(front.marks.some((m) => m.kind === 'bustPoint')).toBe(true);
+  // Out by its allowance and in again: the seam line is where it was drafted.
+  const b = boundsOf(flatten(outlineOf(front), 0.1));
+  const was = boundsOf(flatten(outlineOf(pieceOf('front')), 0.1));
+  expect(b.maxX - b.minX).toBeCloseTo(was.maxX - was.minX, 1);
+  expect(b.maxY - b.minY).toBeCloseTo(was.maxY - was.minY, 1);
+
+  await page.getByRole('link', { name: 'Go on with the pattern' }).click();
+  await page.getByRole('link', { name: /Plan/ }).click();
+  await expect(page.getByRole('heading', { name: 'Full bust, with a side dart' }).first()).toBeVisible();
+  await page.getByRole('link', { name: 'To the table' }).click();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('n');
+  await page.getByRole('link', { name: /Print/ }).click();
+  await page.getByRole('radio', { name: /Roll/ }).check();
+  const waiting = page.waitForEvent('download');
+  await page.getByRole('button', { name: /^PDF/ }).click();
+  const file = join(folder, 'altered.pdf');
+  await (await waiting).saveAs(file);
+  expect(execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' })).toMatch(
+    /Bodice front[\s\S]*Full bust/,
+  );
+  const info = execFileSync('pdfinfo', ['-f', '2', '-l', '2', file], { encoding: 'utf8' });
+  // 914.4 mm is 2592 points exactly.
+  expect(Number(/Page\s+2 size:\s+([\d.]+)/.exec(info)?.[1])).toBeCloseTo(2592, 1);
+});
+
+/** Where a place of the drawing lies on the screen. */
+async function onScreen(page: Page, name: string, p: Point): Promise<Point> {
+  const svg = page.getByRole('application', { name });
+  const box = await svg.boundingBox();
+  const transform = (await svg.locator('> g').getAttribute('transform')) ?? '';
+  const [x = 0, y = 0, k = 1] = [...transform.matchAll(/-?[\d.]+(?:e-?\d+)?/g)].map(Number);
+  return { x: (box?.x ?? 0) + x + p.x * k, y: (box?.y ?? 0) + y + p.y * k };
+}
+
+test('a photo of a piece becomes a piece within a millimetre and a half of the truth', async ({ page }) => {
+  const cut = cuttingLine(pieceOf('front'));
+  const closed = { start: cut.start, segments: [...cut.segments, { kind: 'line' as const, to: cut.start }] };
+  const ring = ringThrough([{ path: closed, closed: true, layer: '', style: '', page: 0, kind: null, block: '' }], 0);
+  if (!ring.ok) throw new Error(ring.error.code);
+  const truth = ring.value.path;
+  const { marks } = takePhoto(cut, USUAL_CAMERA);
+
+  await openBring(page);
+  await page.getByRole('button', { name: 'Photo or scan' }).click();
+  await page.getByRole('button', { name: 'Stand-in camera' }).click();
+  await expect(page.getByText('Click its upper left corner')).toBeVisible();
+  for (const m of marks) {
+    const at = await onScreen(page, 'The picture', m.seen);
+    await page.mouse.click(at.x, at.y);
+  }
+  await page.getByRole('button', { name: 'Lay it flat' }).click();
+  await expect(page.getByText(/A mark one pixel off moves the outline by/)).toBeVisible();
+
+  const box = boundsOf(flatten(truth, 0.1));
+  const by = { x: box.maxX + 25, y: box.minY };
+  const click = async (p: Point) => {
+    const at = await onScreen(page, 'The picture laid flat', { x: p.x - by.x, y: p.y - by.y });
+    await page.mouse.click(at.x, at.y);
+  };
+  const spans = spansOf(truth);
+  const corners = cornersOf(truth, 4);
+  for (const [i, c] of corners.entries()) {
+    await page.getByRole('radio', { name: 'a corner' }).check();
+    await click(c.at);
+    const next = corners[(i + 1) % corners.length]?.span ?? 0;
+    const run: Span[] = [];
+    for (let k = c.span; k !== next; k = (k + 1) % spans.length) run.push(spans[k] as Span);
+    if (run.every((s) => s.kind === 'line')) continue;
+    await page.getByRole('radio', { name: 'on a curve' }).check();
+    const path = pathFromSpans(run);
+    const n = Math.ceil(pathLength(path) / 45);
+    for (let k = 1; k < n; k++) await click(pointAt(path, (pathLength(path) * k) / n));
+  }
+  await page.getByRole('button', { name: 'Follow the edges' }).click();
+  await expect(page.getByRole('region', { name: 'The piece' })).toBeVisible();
+  await page.getByLabel('Allowance included').fill('0');
+  await page.keyboard.press('Enter');
+  await take(page);
+  await expect.poll(async () => Object.values((await patternIn(page)).sizes ?? {}).flat().length).toBe(1);
+  const traced = Object.values((await patternIn(page)).sizes)[0]?.[0] as Piece;
+  const line = outlineOf(traced);
+  const b = boundsOf(flatten(line, 0.1));
+  const to = { x: box.minX - b.minX, y: box.minY - b.minY };
+  const off = flatten(line, 0.5).map((p) => nearestOnPath(truth, { x: p.x + to.x, y: p.y + to.y }).distance);
+  const missed = flatten(truth, 0.5).map((p) => nearestOnPath(line, { x: p.x - to.x, y: p.y - to.y }).distance);
+  expect(Math.max(...off, ...missed)).toBeLessThan(1.5);
+});
+
+test('places read off a mat are typed with the keyboard alone and become a piece', async ({ page }) => {
+  await openBring(page);
+  await page.getByRole('button', { name: 'Mat coordinates' }).click();
+  await page.getByLabel('Row 1, across').focus();
+  const rows = ['5 5', '5 40', '11 42 k', '14 47', '25 43', '24 36 k', '27 30 k', '32 29', '28 5'];
+  for (const row of rows) {
+    const [x = '', y = '', kind] = row.split(' ');
+    await page.keyboard.type(x);
+    await page.keyboard.press('Enter');
+    await page.keyboard.type(y);
+    if (kind) await page.keyboard.press(kind);
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByLabel('Row 10, across')).toBeFocused();
+  await page.reload();
+  await page.getByRole('button', { name: 'Mat coordinates' }).click();
+  await expect(page.getByLabel('Row 9, up')).toHaveValue('5');
+  await page.getByRole('button', { name: 'Make a piece of it' }).click();
+  await take(page);
+  await expect.poll(async () => Object.values((await patternIn(page)).sizes ?? {}).flat().length).toBe(1);
+  const piece = Object.values((await patternIn(page)).sizes)[0]?.[0] as Piece;
+  expect(piece.edges.map((e) => e.role).sort()).toEqual([
+    'armhole',
+    'centreFront',
+    'neck',
+    'shoulder',
+    'side',
+    'waist',
+  ]);
+  // By hand: the shoulder runs 11 cm across and 4 down; the centre front is 35 cm.
+  const length = (role: string): number =>
+    pathLength((piece.edges.find((e) => e.role === role) as Piece['edges'][number]).path);
+  expect(length('shoulder')).toBeCloseTo(10 * Math.hypot(11, 4), 3);
+  expect(length('centreFront')).toBeCloseTo(350, 3);
+});
+
+test('files that hold no pattern are refused in a sentence, and the tab goes on', async ({ page }) => {
+  await openBring(page);
+  const alert = page.getByRole('alert');
+  const file = (name: string, text: string) => ({
+    name,
+    mimeType: 'application/octet-stream',
+    buffer: Buffer.from(text),
+  });
+  for (const [name, text, says] of [
+    ['empty.svg', '', 'The file is empty'],
+    ['notes.txt', 'hello', 'is not a file that pieces can be read from'],
+    ['broken.pdf', '%PDF-1.7 nothing', 'This PDF is damaged'],
+    [
+      'bomb.svg',
+      '<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><svg xmlns="http://www.w3.org/2000/svg"><text>&b;</text></svg>',
+      'abbreviations of its own',
+    ],
+    ['page.svg', '<svg xmlns="http://www.w3.org/2000/svg"><text>words</text></svg>', 'There is no line in this file'],
+  ] as const) {
+    await choose(page, file(name, text));
+    await expect(alert).toContainText(says);
+  }
+  const active =
+    '<svg xmlns="http://www.w3.org/2000/svg" width="300mm" viewBox="0 0 300 300"><script>document.title="taken"</script><image href="https://example.invalid/a.png"/><path d="M0 0H200V250H0Z" stroke="#000"/></svg>';
+  await choose(page, file('active.svg', active));
+  await expect(page.getByText('nothing of it was run')).toBeVisible();
+  await expect(page.getByText('nothing was fetched')).toBeVisible();
+  await expect(page).not.toHaveTitle('taken');
+  await expect(page.getByRole('list', { name: 'Outlines found' }).getByRole('button')).toHaveCount(1);
+});
