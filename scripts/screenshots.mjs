@@ -1,5 +1,6 @@
-import { spawn } from 'node:child_process';
-import { mkdirSync } from 'node:fs';
+import { execFileSync, spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../e2e/chromium.ts';
@@ -105,22 +106,18 @@ try {
   await page.waitForTimeout(500);
   await page.keyboard.press('n');
   await shot('table-swayback');
-  for (let i = 0; i < 2; i++) {
-    await page.keyboard.press('5');
-    await page.getByRole('button', { name: 'Take out' }).first().click();
-  }
-  await page.getByRole('region', { name: 'Add to the plan' }).locator('summary', { hasText: 'Darts' }).click();
-  await page.getByRole('button', { name: 'Dart to another place' }).click();
-  await page.getByRole('link', { name: 'To the table' }).click();
-  await page.getByRole('combobox', { name: 'Dart', exact: true }).selectOption('side');
-  await page.getByRole('combobox', { name: 'New place' }).selectOption('armhole');
-  await page.getByRole('combobox', { name: 'If there is a dart already' }).selectOption('new');
-  await page.locator('body').click({ position: { x: 100, y: 500 } });
-  for (let i = 0; i < 4; i++) {
-    await page.keyboard.press('n');
-    await page.waitForTimeout(450);
-  }
-  await shot('table-dart');
+  const out = mkdtempSync(join(tmpdir(), 'ample-shots-'));
+  const alter = ['alter', join(root, 'samples/documents/marit-causeway.job.json'), '--out', out, '--formats', 'pdf'];
+  execFileSync(process.execPath, ['--import', 'tsx', join(root, 'cli/main.ts'), ...alter], { stdio: 'ignore' });
+  await page.goto(`${base}/job/marit-ebb/bring`);
+  await page.getByLabel('A PDF, SVG or DXF file').setInputFiles(join(out, 'pattern.pdf'));
+  await page
+    .getByRole('list', { name: 'Outlines found' })
+    .getByRole('button')
+    .filter({ hasText: 'Bodice front' })
+    .first()
+    .click();
+  await shot('bring');
   await page.setViewportSize({ width: 820, height: 1180 });
   await page.goto(`${base}/job/marit-causeway/table`);
   await page.getByText('size 4').first().waitFor();
