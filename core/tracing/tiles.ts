@@ -313,7 +313,10 @@ export function layTogether(lines: Lines, placing: Placing, window: Box | null):
   const letters = lines.letters.flatMap((l) => {
     const at = placing[l.page];
     const shown =
-      !window || (l.at.x >= window.minX && l.at.x <= window.maxX && l.at.y >= window.minY && l.at.y <= window.maxY);
+      !window ||
+      // "Fold" is written along an edge, and may begin just outside the frame it reads into.
+      /\bfold\b/i.test(l.text) ||
+      (l.at.x >= window.minX && l.at.x <= window.maxX && l.at.y >= window.minY && l.at.y <= window.maxY);
     return at && shown ? [{ ...l, at: { x: l.at.x + at.x, y: l.at.y + at.y } }] : [];
   });
   const boxes = strokes.map((s) => boxOf(s.path));
