@@ -119,6 +119,31 @@ describe('ample', () => {
     expect(step.darts[0].legEnds[1].y).toBeCloseTo(286.244, 3);
   });
 
+  it('writes DXF and the worksheet, and reads pages, exchange file and drawing back as the same pieces', async () => {
+    const out = join(folder, 'there');
+    const report = await json(
+      'alter',
+      file('job3.json', inlineDemoJob('marit-causeway')),
+      '--out',
+      out,
+      '--formats',
+      'pdf,svg,dxf,csv',
+    );
+    expect(report.files).toEqual(['pattern.svg', 'pattern.dxf', 'worksheet.csv', 'pattern.pdf']);
+    expect(readFileSync(join(out, 'worksheet.csv'), 'utf8')).toMatch(/^\uFEFFMeasurement,"Body, cm",/);
+    const pdf = await json('bring', join(out, 'pattern.pdf'));
+    expect(pdf.squares.map((s: { side: number }) => s.side)).toEqual([101.6, 100]);
+    const dxf = await json('bring', join(out, 'pattern.dxf'), '--out', join(folder, 'back'));
+    const svg = await json('bring', join(out, 'pattern.svg'));
+    const names = ['Bodice front', 'Bodice back', 'Sleeve', 'Skirt front'];
+    for (const read of [dxf, svg]) {
+      expect(read.pieces.map((p: { name: string }) => p.name)).toEqual(expect.arrayContaining(names));
+      expect(read.pieces.flatMap((p: { problems: string[] }) => p.problems)).toEqual([]);
+    }
+    for (const s of dxf.seams) expect(Math.abs(s.difference), s.id).toBeLessThan(0.6);
+    expect(JSON.parse(readFileSync(join(folder, 'back', 'pieces.json'), 'utf8'))).toHaveLength(dxf.pieces.length);
+  });
+
   it('writes PDF and SVG and says which', async () => {
     const out = join(folder, 'out');
     const report = await json(
@@ -138,6 +163,9 @@ describe('ample', () => {
 
   it.each([
     ['file-not-found', () => ample('size', join(folder, 'nowhere.json'))],
+    ['file-kind-unknown', () => ample('bring', file('notes.txt', 'hello'))],
+    ['file-not-found', () => ample('bring', join(folder, 'nowhere.pdf'))],
+    ['pdf-broken', () => ample('bring', file('broken.pdf', '%PDF-1.7'))],
     ['document-not-json', () => ample('size', file('torn.json', '{"a":'))],
     ['document-wrong-format', () => ample('amounts', file('other.json', { a: 1 }))],
     ['size-unknown', () => ample('sample', 'causeway', '--size', '12')],

@@ -212,7 +212,7 @@ test('files that hold no pattern are refused in a sentence, and the tab goes on'
   });
   for (const [name, text, says] of [
     ['empty.svg', '', 'The file is empty'],
-    ['notes.txt', 'hello', 'is not a file that pieces can be read from'],
+    ['notes.txt', 'hello', 'is none that pieces can be read from'],
     ['broken.pdf', '%PDF-1.7 nothing', 'This PDF is damaged'],
     [
       'bomb.svg',

@@ -11,7 +11,7 @@ const times = (n: string): string => (n === '1' ? 'once' : `${n} times`);
 /** Why a file, or an outline in it, was refused. By themselves: the first screen has no need of them. */
 export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
   'file-kind-unknown': (s) =>
-    `“${s.text('name')}” is not a file that pieces can be read from. Take a PDF, SVG or DXF, or a picture of the piece.`,
+    `The file “${s.text('name')}” is none that pieces can be read from. Take a PDF, SVG or DXF, or a picture of the piece.`,
   'file-too-large': (s) =>
     `The file is ${s.text('size')} MB; up to ${s.text('most')} MB are opened. Save the pages with the pieces you need as a file of their own.`,
   'file-empty': () => 'The file is empty. Take another copy of it.',
