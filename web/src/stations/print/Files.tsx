@@ -28,6 +28,7 @@ export function Files({
       <div className="flex flex-wrap gap-2">
         <button
           className="btn"
+          hidden={draft.paper !== null}
           disabled={pieces.length === 0}
           onClick={() => download(`${name}.svg`, writeSvg(pieces, { title, original }), 'image/svg+xml')}
         >
@@ -36,6 +37,7 @@ export function Files({
         </button>
         <button
           className="btn"
+          hidden={draft.paper !== null}
           disabled={pieces.length === 0}
           onClick={() => download(`${name}.dxf`, writeDxf([{ size: draft.size ?? '', pieces }]), 'image/vnd.dxf')}
         >
