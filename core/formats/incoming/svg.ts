@@ -14,6 +14,7 @@ import {
 import { ok, refuse, type Refusal, type Result } from '../../units/index.ts';
 import { pieceOfSvg } from './svgPieces.ts';
 import { Budget, Pen } from './pen.ts';
+import { sendSvg } from './svgSend.ts';
 import { attribute, readXml, type Element, type XmlError } from './xml.ts';
 
 export type SvgError = XmlError | 'svg-not-a-drawing' | 'lines-none' | 'lines-too-many';
@@ -209,20 +210,7 @@ export function readSvg(text: string): Result<Lines, SvgError> {
     if (flawed) tell('repair-not-a-number');
     for (const t of look.transforms) path = path.transform(t);
     const pen = new Pen(budget, toMm);
-    path
-      .abs()
-      .unshort()
-      .iterate((segment, _i, x, y) => {
-        const [code, ...n] = segment as unknown as [string, ...number[]];
-        const [a = 0, b = 0, c = 0, d = 0, f = 0, g = 0] = n;
-        if (code === 'M') pen.move(a, b);
-        else if (code === 'L') pen.line(a, b);
-        else if (code === 'H') pen.line(a, y);
-        else if (code === 'V') pen.line(x, a);
-        else if (code === 'C') pen.curve(a, b, c, d, f, g);
-        else if (code === 'Q') pen.bend(a, b, c, d);
-        else pen.close();
-      });
+    sendSvg(path.abs().unshort(), pen);
     const style = styleOf(look);
     for (const d of pen.done())
       strokes.push({ ...d, layer: look.layer, style, page: 0, kind: look.kind, block: look.block });

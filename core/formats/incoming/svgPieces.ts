@@ -2,6 +2,7 @@ import svgpath from 'svgpath';
 import { midpoint, type Path, type Point } from '../../geometry/index.ts';
 import { normalisePiece, pieceSchema, validatePiece, type Piece } from '../../pattern/index.ts';
 import { Budget, Pen } from './pen.ts';
+import { sendSvg } from './svgSend.ts';
 import type { Element } from './xml.ts';
 
 const within = (e: Element): readonly Element[] => [e, ...e.children.flatMap(within)];
@@ -11,21 +12,13 @@ const yes = (text: string | undefined): boolean => text === 'true';
 /** The first line of an element, in mm of the group it stands in. */
 function lineOf(e: Element, factor: number): Path | null {
   const pen = new Pen(new Budget(20_000), (p) => ({ x: p.x * factor, y: p.y * factor }));
-  svgpath(e.attributes['d'] ?? '')
-    .abs()
-    .unshort()
-    .unarc()
-    .iterate((segment, _i, x, y) => {
-      const [code, ...n] = segment as unknown as [string, ...number[]];
-      const [a = 0, b = 0, c = 0, d = 0, f = 0, g = 0] = n;
-      if (code === 'M') pen.move(a, b);
-      else if (code === 'L') pen.line(a, b);
-      else if (code === 'H') pen.line(a, y);
-      else if (code === 'V') pen.line(x, a);
-      else if (code === 'C') pen.curve(a, b, c, d, f, g);
-      else if (code === 'Q') pen.bend(a, b, c, d);
-      else pen.close();
-    });
+  sendSvg(
+    svgpath(e.attributes['d'] ?? '')
+      .abs()
+      .unarc()
+      .unshort(),
+    pen,
+  );
   return pen.done()[0]?.path ?? null;
 }
 

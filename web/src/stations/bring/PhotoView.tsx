@@ -1,6 +1,7 @@
 import { useMemo, type KeyboardEvent, type MouseEvent } from 'react';
 import { markAt, moveMark, placeAt, usePicture } from '../../store/picture.ts';
 import { useViewport } from '../../table/viewport.ts';
+import { ViewButtons } from './ViewButtons.tsx';
 
 const NOTHING = { minX: 0, minY: 0, maxX: 100, maxY: 100 };
 
@@ -103,17 +104,7 @@ export function PhotoView() {
             )}
         </g>
       </svg>
-      <div className="absolute top-2 right-2 flex flex-col gap-1" role="group" aria-label="View">
-        <button className="btn !px-3" onClick={nearer}>
-          +<span className="sr-only"> nearer</span>
-        </button>
-        <button className="btn !px-3" onClick={farther}>
-          −<span className="sr-only"> farther</span>
-        </button>
-        <button className="btn !px-2 text-sm" onClick={() => fit()}>
-          All
-        </button>
-      </div>
+      <ViewButtons fit={fit} nearer={nearer} farther={farther} />
     </div>
   );
 }

@@ -6,6 +6,7 @@ import { useViewport } from '../../table/viewport.ts';
 import { PageTiles } from './PageTiles.tsx';
 import { PickedPiece } from './PickedPiece.tsx';
 import { clickAt } from './tools.ts';
+import { ViewButtons } from './ViewButtons.tsx';
 
 const NOWHERE = { minX: 0, minY: 0, maxX: 200, maxY: 200 };
 
@@ -54,17 +55,7 @@ export function SheetView({ lines }: { readonly lines: Lines }) {
           )}
         </g>
       </svg>
-      <div className="absolute top-2 right-2 flex flex-col gap-1" role="group" aria-label="View">
-        <button className="btn !px-3" onClick={nearer}>
-          +<span className="sr-only"> nearer</span>
-        </button>
-        <button className="btn !px-3" onClick={farther}>
-          −<span className="sr-only"> farther</span>
-        </button>
-        <button className="btn !px-2 text-sm" onClick={() => fit()}>
-          All
-        </button>
-      </div>
+      <ViewButtons fit={fit} nearer={nearer} farther={farther} />
     </div>
   );
 }
