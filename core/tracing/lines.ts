@@ -14,7 +14,6 @@ export const LINE_KINDS = [
   'internal',
   'drill',
   'text',
-  'frame',
 ] as const;
 export type LineKind = (typeof LINE_KINDS)[number];
 
@@ -86,9 +85,7 @@ export type RepairCode =
   | 'repair-active-content'
   | 'repair-outside-reference'
   | 'repair-no-end'
-  | 'repair-nested'
-  | 'repair-no-length'
-  | 'repair-far-away';
+  | 'repair-nested';
 
 /** More is no drawing of a pattern, and would stop the page. */
 export const MOST_SPANS = 400_000;

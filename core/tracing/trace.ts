@@ -1,4 +1,5 @@
 import {
+  boundsOf,
   distance,
   endOf,
   flatten,
@@ -355,12 +356,15 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
   // Without a centre the left side is taken for it, as fronts lie.
   const centreX = atCentre[0] ? table.path(atCentre[0].path).start.x : -1e5;
   const dots = lone;
+  // Sleeves and the like are whole; so is a piece that is the same on both sides of its middle.
+  const whole = foldPart < 0 && sameOnBothSides(table.path(seam));
+  if (whole && HALVES.has(choices.part)) notes.push({ code: 'looks-whole', data: {} });
   const piece = table.piece({
     id: choices.id,
     name: choices.name,
     part: choices.part,
     cut: choices.cut,
-    half: choices.half,
+    half: choices.half && HALVES.has(choices.part) && !whole,
     fold: foldPart < 0 ? null : (ids[foldPart] ?? null),
     edges: edges.map((e, i) => ({ id: ids[i] as string, role: e.role, path: e.path, allowance: e.allowance })),
     darts: mouths.flatMap((m, i) => {
@@ -432,6 +436,25 @@ function notchesAlong(
   const inner = notchesOn(seam, small).map(onSeam);
   const seen = outer.map((n) => n.at);
   return [...outer, ...inner.filter((n) => !near(seen, n.at, MEANT / 2))];
+}
+
+/** Parts that are drawn as half of what they become; the others are drawn whole. */
+const HALVES: ReadonlySet<Part> = new Set<Part>([
+  'front',
+  'sideFront',
+  'back',
+  'sideBack',
+  'skirtFront',
+  'skirtBack',
+  'facingFront',
+  'facingBack',
+]);
+
+/** True when an outline is its own mirror image about the upright through its middle. */
+function sameOnBothSides(path: Path): boolean {
+  const points = flatten(path, 0.2);
+  const { minX, maxX } = boundsOf(points);
+  return points.every((p) => nearestOnPath(path, { x: minX + maxX - p.x, y: p.y }).distance <= TOL.mirrored);
 }
 
 /** The path nearest to the middle of another; those in `not` are passed over. */

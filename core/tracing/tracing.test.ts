@@ -317,6 +317,24 @@ describe('tracePiece', () => {
     expect(of('asDrawn').piece.edges).toHaveLength(5);
   });
 
+  it('takes a sleeve, and a front that is the same on both sides, for whole', () => {
+    const of = (path: Path, part: TraceChoices['part']) =>
+      tracePiece(ringOf(path), [], { ...plainChoices('p', 'P'), part });
+    const bib = polyline([
+      { x: 0, y: 0 },
+      { x: 60, y: 30 },
+      { x: 120, y: 0 },
+      { x: 160, y: 300 },
+      { x: -40, y: 300 },
+    ]);
+    expect(of(bib, 'front').piece.half).toBe(false);
+    expect(of(bib, 'front').notes.map((n) => n.code)).toContain('looks-whole');
+    const [cut, ...others] = linesOf(pieceOf('front'));
+    const front = tracePiece(expectOk(ringThrough([cut as never], 0), 'front'), others, plainChoices('f', 'F'));
+    expect(front.piece.half).toBe(true);
+    expect(of(rect(200, 300), 'sleeve').piece.half).toBe(false);
+  });
+
   it('reads a dart from two notches and the hole at its tip', () => {
     const hole = polyline([
       { x: 98, y: 180 },

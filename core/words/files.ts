@@ -72,8 +72,6 @@ const REPAIRS: Readonly<Record<RepairCode, Sentence>> = {
     `A picture or an address outside the file was left out ${times(s.text('count'))}; nothing was fetched.`,
   'repair-no-end': () => 'The file has no end mark; what was there before it breaks off was read.',
   'repair-nested': (s) => `Drawings nested in themselves were followed only so far (${times(s.text('count'))}).`,
-  'repair-no-length': (s) => `A line without length was left out ${times(s.text('count'))}.`,
-  'repair-far-away': (s) => `Something far away from everything else was left out ${times(s.text('count'))}.`,
 };
 export const sayRepair = (r: Refusal<RepairCode>, units: Units): string => sentence(REPAIRS, r.code, r.data, units);
 
