@@ -13,6 +13,7 @@ const order = [
   'draft',
   'toile',
   'solve',
+  'patch',
 ];
 const below = (folder) => order.slice(0, order.indexOf(folder));
 const oneWay = order.map((folder) => ({
@@ -21,7 +22,7 @@ const oneWay = order.map((folder) => ({
   from: { path: `^core/${folder}/`, pathNot: '\\.test\\.ts$' },
   to: {
     path: '^core/',
-    pathNot: `^core/(${[...below(folder), folder].join('|')})/${['draft', 'toile', 'solve'].includes(folder) ? '|^core/formats/schema\\w*\\.ts$' : ''}${folder === 'draft' ? '|^core/drafting/' : ''}`,
+    pathNot: `^core/(${[...below(folder), folder].join('|')})/${['draft', 'toile', 'solve', 'patch'].includes(folder) ? '|^core/formats/schema\\w*\\.ts$' : ''}${folder === 'draft' ? '|^core/drafting/' : ''}`,
   },
 }));
 
@@ -32,7 +33,10 @@ module.exports = {
     {
       name: 'core-stands-alone',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$|^core/testing/|^core/formats/(bundle|incoming)/' },
+      from: {
+        path: '^core/',
+        pathNot: '\\.test\\.ts$|^core/testing/|^core/formats/(bundle|incoming)/|^core/patch/regions',
+      },
       to: { pathNot: '^core/|^node_modules/zod/' },
     },
     {
@@ -70,6 +74,12 @@ module.exports = {
       severity: 'error',
       from: { path: '^core/', pathNot: '^core/formats/incoming/|\\.test\\.ts$' },
       to: { path: '^core/formats/incoming/' },
+    },
+    {
+      name: 'regions-cut-with-one-library',
+      severity: 'error',
+      from: { path: '^core/patch/regions' },
+      to: { pathNot: '^core/|^node_modules/@countertype/clipper2-ts/' },
     },
     {
       name: 'drafting-knows-no-alteration',

@@ -9,6 +9,8 @@ export interface Lane {
 }
 
 export type Side = 'left' | 'right';
+/** What the id of a cut piece ends on, where the sides differ. */
+export const CUT_AS = { whole: ' whole', left: ' left', right: ' right' } as const;
 export const SIDES = ['left', 'right'] as const;
 /** One lane while both sides of the body are alike; two once a step was for one side only. */
 export type Lanes = { readonly left: Lane; readonly right: Lane };
@@ -30,16 +32,17 @@ export function cutPieces({ left, right }: Lanes): readonly Piece[] {
     }
     if (same(l, r)) return [l];
     if (l.fold !== null && r.fold !== null)
-      return [{ ...unfoldPiece(l, r).piece, id: `${l.id} whole`, name: `${l.name}, whole` }];
+      return [{ ...unfoldPiece(l, r).piece, id: l.id + CUT_AS.whole, name: `${l.name}, whole` }];
     return [
-      { ...l, id: `${l.id} left`, cut: 1, name: `${l.name}, left` },
+      { ...l, id: l.id + CUT_AS.left, cut: 1, name: `${l.name}, left` },
       // The drawn half is the left; the right is its mirror image.
-      { ...mirrorPiece(r, middleOf(r)), id: `${r.id} right`, cut: 1, name: `${r.name}, right` },
+      { ...mirrorPiece(r, middleOf(r)), id: r.id + CUT_AS.right, cut: 1, name: `${r.name}, right` },
     ];
   });
 }
 
-const middleOf = (piece: Piece): number => {
+/** Where a piece is turned over that is cut once for each side. */
+export const middleOf = (piece: Piece): number => {
   const xs = piece.edges.map((e) => e.path.start.x);
   return (Math.min(...xs) + Math.max(...xs)) / 2;
 };
