@@ -6,8 +6,10 @@ import { CATALOGUE, FAMILIES, propose } from '@ample/core/alterations';
 import { SAMPLE_SIZES, samplePattern, type SampleId } from '@ample/core/drafting';
 import { draft, type Draft } from '@ample/core/draft';
 import {
+  drawPatch,
+  drawPiece,
   jsonSchema,
-  pageMap,
+  layPages,
   paperFrom,
   readPattern,
   writeCsv,
@@ -15,7 +17,8 @@ import {
   writeSvg,
   type DocumentKind,
 } from '@ample/core/formats';
-import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
+import { PDF_LAYERS, writePdf, type PdfConstructor, type PdfLayer } from '@ample/core/formats/pdf';
+import { addedPaper, patchPlan, untouchedFor } from '@ample/core/patch';
 import { flatMeasure, LEVELS } from '@ample/core/pattern';
 import { edgeLengths } from '@ample/core/truing';
 import { ok, refuse, type Result } from '@ample/core/units';
@@ -26,6 +29,7 @@ import {
   printableSheet,
   sayFit,
   sayPaper,
+  sayPatches,
   sayFileRefusal,
   sayWhy,
   worksheetTable,
@@ -147,7 +151,12 @@ export interface AlterOptions {
   readonly formats: readonly string[];
   readonly paper: string;
   readonly date: string;
+  /** Print only what changed, as patches to tape on. */
+  readonly patches?: boolean;
+  /** Kinds of line in the PDF; left out, the usual ones. */
+  readonly lines?: readonly PdfLayer[] | undefined;
 }
+export const isLayer = (text: string): text is PdfLayer => text in PDF_LAYERS;
 
 export async function alter(file: string, options: AlterOptions): Promise<Result<unknown>> {
   const loaded = loadJob(file);
@@ -196,9 +205,13 @@ async function writeFiles(
     files.push('worksheet.csv');
   }
   if (options.formats.includes('pdf')) {
+    const plan = options.patches ? patchPlan(d.pieces, d.original) : null;
+    const drawings = plan
+      ? [...plan.patches.map(drawPatch), ...plan.whole.map((w) => drawPiece(w.piece))]
+      : d.pieces.map(drawPiece);
     const bytes = await writePdf(PDFDocument as unknown as PdfConstructor, {
       // With paper only the pieces are a draft like it: the sheets are printed, never the pieces.
-      map: pageMap(d.paper ? [] : d.pieces, paper.value),
+      map: layPages(d.paper ? [] : drawings, paper.value),
       label: {
         wearer: loaded.wearer.name,
         pattern: loaded.pattern.name,
@@ -207,8 +220,10 @@ async function writeFiles(
         changes: labelChanges(d.steps, UNITS),
         words: loaded.job.labels,
       },
-      original: d.original,
-      notes: d.paper ? [sayPaper(d)] : [],
+      original: untouchedFor(d.pieces, d.original),
+      added: d.paper ? undefined : Object.fromEntries(addedPaper(d)),
+      show: options.lines,
+      notes: [...(d.paper ? [sayPaper(d)] : []), ...(plan ? sayPatches(plan) : [])],
       sheets: d.steps.flatMap((s) => handSheet(s, UNITS) ?? []).map(printableSheet),
       fonts: fonts(),
     });

@@ -1,7 +1,19 @@
 import { parseArgs } from 'node:util';
 import type { Result } from '@ample/core/units';
 import { isSample, SAMPLE_IDS } from '@ample/core/drafting';
-import { alter, alterations, amounts, isDocumentKind, measure, sample, says, schema, size, suits } from './commands.ts';
+import {
+  alter,
+  alterations,
+  amounts,
+  isDocumentKind,
+  isLayer,
+  measure,
+  sample,
+  says,
+  schema,
+  size,
+  suits,
+} from './commands.ts';
 import { bring } from './bring.ts';
 import { backup, causes, cloth, record, versions } from './keeping.ts';
 import { compare, plan, solve } from './planning.ts';
@@ -24,7 +36,8 @@ const USAGE = `usage:
   ample record <job.json> --out DIR [--paper a4|letter|a3|tabloid]
   ample backup <file.zip>
   ample bring <file.pdf|svg|dxf> [--out DIR]
-  ample alter <job.json> [--out DIR] [--formats pdf,svg,dxf,csv] [--paper a4|letter|a3|tabloid|a0|roll]`;
+  ample alter <job.json> [--out DIR] [--formats pdf,svg,dxf,csv] [--paper a4|letter|a3|tabloid|a0|roll]
+        [--patches] [--lines cutting,seam,original,added,marks,words,patch]`;
 
 /** Exit codes: 0 done, 1 bad input (code and sentence on stderr), 2 wrong usage. */
 export async function main(
@@ -42,6 +55,8 @@ export async function main(
         out: { type: 'string' },
         formats: { type: 'string', default: 'pdf,svg' },
         paper: { type: 'string', default: 'a4' },
+        patches: { type: 'boolean', default: false },
+        lines: { type: 'string' },
         open: { type: 'boolean', default: false },
         'one-way': { type: 'boolean', default: false },
       },
@@ -63,6 +78,8 @@ interface Flags {
   readonly out?: string | undefined;
   readonly formats?: string | undefined;
   readonly paper?: string | undefined;
+  readonly patches?: boolean | undefined;
+  readonly lines?: string | undefined;
   readonly open?: boolean | undefined;
   readonly 'one-way'?: boolean | undefined;
 }
@@ -104,7 +121,10 @@ async function run(command: string, argument: string, flags: Flags, date: string
     case 'alter': {
       const formats = (flags.formats ?? '').split(',').map((f) => f.trim());
       if (formats.some((f) => !['pdf', 'svg', 'dxf', 'csv'].includes(f))) return null;
-      return alter(argument, { out: flags.out, formats, paper: flags.paper ?? 'a4', date });
+      const lines = flags.lines?.split(',').map((l) => l.trim());
+      if (lines && !lines.every(isLayer)) return null;
+      const options = { out: flags.out, formats, paper: flags.paper ?? 'a4', date, lines };
+      return alter(argument, { ...options, patches: flags.patches === true });
     }
     default:
       return null;

@@ -1,12 +1,13 @@
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
+import { bureau, type BureauOptions } from './bureau/routes.ts';
 
 /**
  * Serves the built app with strict headers: nothing may be loaded from, or sent to, anywhere else. No
  * `upgrade-insecure-requests`: a tablet on the home network reaches this over plain HTTP.
  */
-export function createApp(dist: string): Express {
+export function createApp(dist: string, options: { readonly bureau?: BureauOptions } = {}): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -37,6 +38,7 @@ export function createApp(dist: string): Express {
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
+  app.use('/api/bureau', bureau(options.bureau));
   app.use('/assets', express.static(`${dist}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }));
   app.use(express.static(dist, { index: false, maxAge: 0 }));
   app.use('/api', (_request, response) => {

@@ -6,7 +6,10 @@ const dist = process.env['DIST'] ?? fileURLToPath(new URL('../web/dist', import.
 const port = Number(process.env['PORT'] ?? 4180);
 const host = process.env['HOST'] ?? '127.0.0.1';
 
-const server = createApp(dist).listen(port, host, (error?: Error) => {
+// How long a job takes in the stand-in bureau's queue, ms.
+const pace = Number(process.env['BUREAU_PACE'] ?? 5000);
+
+const server = createApp(dist, { bureau: { pace } }).listen(port, host, (error?: Error) => {
   if (error) {
     process.stderr.write(`The server could not start on port ${port}: ${error.message}. Set PORT to a free one.\n`);
     process.exitCode = 1;

@@ -5,12 +5,14 @@ import {
   flatten,
   left,
   pointAt,
+  polyline,
   scale,
   tangentAt,
   type Box,
   type Path,
   type Point,
 } from '../geometry/index.ts';
+import type { Patch } from '../patch/patches.ts';
 import { cuttingLine, dartShape, edgeOf, outlineOf, type Piece } from '../pattern/index.ts';
 
 /** A piece taken apart into what a printer, an SVG or a screen draws. Coordinates in piece space, mm. */
@@ -25,7 +27,17 @@ export interface PieceDrawing {
   readonly bustPoint: Point | null;
   readonly foldLine: readonly [Point, Point] | null;
   readonly bounds: Box;
+  /** Only a part is printed: its edge, the untouched piece to lay it by, and which of how many it is. */
+  readonly patch?: {
+    readonly edge: Path;
+    readonly untouched: PieceDrawing;
+    readonly number: number;
+    readonly of: number;
+  };
 }
+
+/** Where the paper of a drawing ends: along the cutting line, or along the edge of a patch. */
+export const paperEdge = (d: PieceDrawing): Path => d.patch?.edge ?? d.cutting;
 
 const NOTCH = 6;
 
@@ -83,3 +95,10 @@ export function drawPiece(piece: Piece): PieceDrawing {
     bounds,
   };
 }
+
+/** A part of a piece as a patch to tape on; its bounds are the patch's. */
+export const drawPatch = ({ piece, untouched, ring, bounds, number, of }: Patch): PieceDrawing => ({
+  ...drawPiece(piece),
+  bounds,
+  patch: { edge: polyline([...ring, ring[0] as Point]), untouched: drawPiece(untouched), number, of },
+});

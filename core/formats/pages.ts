@@ -1,7 +1,7 @@
 import { flatten, insidePolygon, lineMeet, sub, type Box, type Point } from '../geometry/index.ts';
 import type { Piece } from '../pattern/index.ts';
 import { ok, refuse, type Result } from '../units/index.ts';
-import { drawPiece, type PieceDrawing } from './drawing.ts';
+import { drawPiece, paperEdge, type PieceDrawing } from './drawing.ts';
 
 export const PAPERS = {
   a4: { name: 'A4', width: 210, height: 297 },
@@ -144,7 +144,7 @@ function touches(ring: readonly Point[], x: number, y: number, w: number, h: num
 }
 
 function mapOf(placed: readonly Placed[], paper: PaperId): PageMap {
-  const rings = placed.map((p) => flatten(p.drawing.cutting, 0.5).map((q) => placedAt(p, q)));
+  const rings = placed.map((p) => flatten(paperEdge(p.drawing), 0.5).map((q) => placedAt(p, q)));
   const right = Math.max(...rings.flat().map((p) => p.x));
   const bottom = Math.max(...rings.flat().map((p) => p.y));
   const { width, height } = PAPERS[paper];
@@ -167,12 +167,16 @@ export interface LayingOptions {
   readonly turn?: boolean;
 }
 
+/** Lays whole pieces; see `layPages`. */
+export const pageMap = (pieces: readonly Piece[], paper: PaperId, options: LayingOptions = {}): PageMap =>
+  layPages(pieces.map(drawPiece), paper, options);
+
 /**
- * Lays pieces on a sheet of pages: beside, below one another or in rows, whichever takes fewer pages, with a leaning
- * to what is nearer to a square, which is easier to join; on a roll, whichever is shortest. Empty pages are left out.
+ * Lays pieces, or patches, on a sheet of pages: beside, below one another or in rows, whichever takes fewer pages, with
+ * a leaning to what is nearer to a square, which is easier to join; on a roll, whichever is shortest. Empty pages are
+ * left out.
  */
-export function pageMap(pieces: readonly Piece[], paper: PaperId, options: LayingOptions = {}): PageMap {
-  const drawings = pieces.map(drawPiece);
+export function layPages(drawings: readonly PieceDrawing[], paper: PaperId, options: LayingOptions = {}): PageMap {
   if (drawings.length === 0) return { ...mapOf([], paper), columns: 0, rows: 0, tiles: [], pageCount: 1 };
   const upright = drawings.map((drawing): Lying => ({ drawing, turned: false }));
   const flat = drawings.map((drawing): Lying => {

@@ -11,3 +11,4 @@ export * from './rigid.ts';
 export * from './roots.ts';
 export * from './span.ts';
 export * from './vec.ts';
+export * from './roomiest.ts';

@@ -19,3 +19,6 @@ export * from './cautions.ts';
 export * from './csv.ts';
 export * from './record.ts';
 export * from './next.ts';
+export * from './patches.ts';
+export * from './projector.ts';
+export * from './bureau.ts';

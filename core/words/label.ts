@@ -1,4 +1,4 @@
-import type { DraftStep } from '../draft/index.ts';
+import { CUT_AS, type DraftStep } from '../draft/index.ts';
 import type { Units } from './say.ts';
 import { stepAmount, stepName } from './slip.ts';
 
@@ -23,8 +23,8 @@ export function labelChanges(steps: readonly DraftStep[], units: Units): Readonl
 /** What a piece is called once a step was for one side only: the whole, and the side it was for. */
 const cutAs = (piece: string, side: 'both' | 'left' | 'right'): readonly string[] =>
   side === 'both'
-    ? [piece, `${piece} whole`, `${piece} left`, `${piece} right`]
-    : [`${piece} whole`, `${piece} ${side}`];
+    ? [piece, piece + CUT_AS.whole, piece + CUT_AS.left, piece + CUT_AS.right]
+    : [piece + CUT_AS.whole, piece + CUT_AS[side]];
 
 /** The shipped fonts have no inch sign. */
 export const printable = (text: string): string => text.replaceAll('″', ' in');

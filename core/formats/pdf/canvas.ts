@@ -30,7 +30,7 @@ export interface PdfDoc {
     text: string,
     x: number,
     y: number,
-    options?: { width?: number; align?: string; lineBreak?: boolean; lineGap?: number },
+    options?: { width?: number; height?: number; align?: string; lineBreak?: boolean; lineGap?: number },
   ): PdfDoc;
   on(event: 'data' | 'end', listener: (chunk: Uint8Array) => void): unknown;
   end(): void;
@@ -53,6 +53,10 @@ export type PdfConstructor = new (options: {
   compress: boolean;
   info: Record<string, string | Date>;
 }) => unknown;
+
+export const INK = '#1E2A38';
+export const BLUE = '#2B4C9B';
+export const GREY = '#8A8577';
 
 /** PDF counts in points of 1/72 inch: exact. */
 export const POINT = 72 / 25.4;
@@ -120,7 +124,8 @@ export class MmCanvas {
       .fillColor(options.color ?? '#1E2A38');
     this.doc.text(text, x * POINT, y * POINT, {
       lineBreak: options.width !== undefined,
-      ...(options.width !== undefined ? { width: options.width * POINT } : {}),
+      // With a height the library never begins a page by itself: words of a piece may lie off this one.
+      ...(options.width !== undefined ? { width: options.width * POINT, height: 1e6 } : {}),
       ...(options.align !== undefined ? { align: options.align } : {}),
     });
     return this;

@@ -32,6 +32,11 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../stations/tissue/Tissue.tsx')).Tissue }),
       },
       { path: 'sheet', lazy: async () => ({ Component: (await import('../stations/sheet/Sheet.tsx')).Sheet }) },
+      { path: 'projector', lazy: async () => ({ Component: (await import('../projector/Projector.tsx')).Projector }) },
+      {
+        path: 'projector-table',
+        lazy: async () => ({ Component: (await import('../projector/StandInTable.tsx')).StandInTable }),
+      },
       { path: 'print', lazy: async () => ({ Component: (await import('../stations/print/Print.tsx')).Print }) },
     ],
   },

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { PaperId } from '@ample/core/formats';
+import { USUAL_LINES, type PdfLayer } from '@ample/core/formats/pdf';
 import type { Units } from '@ample/core/words';
 
 interface Prefs {
@@ -8,7 +9,10 @@ interface Prefs {
   readonly paper: PaperId;
   /** Pieces may be turned a quarter on the paper. */
   readonly turn: boolean;
-  readonly withOriginal: boolean;
+  /** Kinds of line that are printed. */
+  readonly lines: readonly PdfLayer[];
+  /** Whole pieces, or only what changed, as patches to tape onto the tissue. */
+  readonly printed: 'pieces' | 'patches';
   /** Print the hand sheets after the pages. */
   readonly withSheet: boolean;
   readonly cloth: ClothPrefs;
@@ -31,7 +35,8 @@ export const usePrefs = create<Prefs>()(
       units: { unit: 'cm', fraction: 8 },
       paper: 'a4',
       turn: false,
-      withOriginal: true,
+      lines: USUAL_LINES,
+      printed: 'pieces',
       withSheet: true,
       cloth: { fold: true, oneWay: false, shrink: 0.05 },
       toldPrivacy: false,

@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit';
-import { pageMap } from '@ample/core/formats';
+import { layPages } from '@ample/core/formats';
 import { writePdf, writeRecordPdf, type PdfConstructor } from '@ample/core/formats/pdf';
 import { PROTOCOL, type Reply, type Request } from './protocol.ts';
 
@@ -20,7 +20,7 @@ self.onmessage = async (event: MessageEvent<Request>) => {
         ? await writeRecordPdf(Document, { ...request.input, fonts })
         : await writePdf(Document, {
             ...request.input,
-            map: pageMap(request.input.pieces, request.input.paper, { turn: request.input.turn }),
+            map: layPages(request.input.drawings, request.input.paper, { turn: request.input.turn }),
             fonts,
           });
     reply = { v: PROTOCOL, id, ok: true, value };

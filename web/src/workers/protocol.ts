@@ -1,21 +1,27 @@
 import type { Draft, ResolvedJob } from '@ample/core/draft';
 import type { Bundle, BundleKind, Kept } from '@ample/core/formats/bundle';
 import type { ClothWish, Layout } from '@ample/core/layout';
-import type { PaperId } from '@ample/core/formats';
-import type { PdfLabel, PrintedRecord, PrintedSheet } from '@ample/core/formats/pdf';
+import type { PaperId, PieceDrawing } from '@ample/core/formats';
+import type { PdfLabel, PdfLayer, PrintedRecord, PrintedSheet } from '@ample/core/formats/pdf';
 import type { Path } from '@ample/core/geometry';
 import type { CameraSet, Flat, Grey, KnownPoint, Residual } from '@ample/core/photo';
 import type { Pattern, Piece } from '@ample/core/pattern';
+import type { Region } from '@ample/core/patch';
 import type { Lines } from '@ample/core/tracing';
 import type { Solution, SolveWish } from '@ample/core/solve';
 import type { Result } from '@ample/core/units';
 
 /** Version of the messages: a worker from another build is refused rather than misread. */
-export const PROTOCOL = 3;
+export const PROTOCOL = 4;
 
 export interface PdfRequest {
-  readonly pieces: readonly Piece[];
+  /** Whole pieces or patches, as they are to be laid on the pages. */
+  readonly drawings: readonly PieceDrawing[];
+  /** The untouched pieces, lying as the cut ones lie. */
   readonly original: readonly Piece[];
+  /** Paper that the steps taped in, by piece id. */
+  readonly added: Readonly<Record<string, Region>>;
+  readonly show: readonly PdfLayer[];
   readonly paper: PaperId;
   readonly turn: boolean;
   readonly label: PdfLabel;

@@ -1,10 +1,13 @@
 import { Download } from 'lucide-react';
 import { writeCsv, writeDxf, writeSvg } from '@ample/core/formats';
+import { untouchedFor } from '@ample/core/patch';
 import type { Piece } from '@ample/core/pattern';
 import { worksheetTable } from '@ample/core/words';
 import type { Draft } from '@ample/core/draft';
 import { download, exportWork } from '../../store/export.ts';
-import { useUnits } from '../../store/prefs.ts';
+import { exportJob } from '../../store/backup.ts';
+import { useJob } from '../../store/job.ts';
+import { usePrefs, useUnits } from '../../store/prefs.ts';
 
 /** The same pieces as files for other programs, the worksheet as a table, the job as a file. */
 export function Files({
@@ -12,16 +15,21 @@ export function Files({
   pieces,
   name,
   title,
-  original,
 }: {
   readonly draft: Draft;
   readonly pieces: readonly Piece[];
   /** Of the files, without their ending. */
   readonly name: string;
   readonly title: string;
-  readonly original: readonly Piece[];
 }) {
   const { unit } = useUnits();
+  const withOriginal = usePrefs((s) => s.lines.includes('original'));
+  const original = withOriginal ? untouchedFor(pieces, draft.original) : [];
+  const bundle = async () => {
+    const { job } = useJob.getState();
+    const bytes = job && (await exportJob(job.id, new Date()));
+    if (bytes) download(`${name}.zip`, bytes as BlobPart, 'application/zip');
+  };
   return (
     <fieldset className="sheet p-4">
       <legend className="bg-page px-1 text-sm">Files</legend>
@@ -57,6 +65,10 @@ export function Files({
         <button className="btn" onClick={exportWork}>
           <Download size={18} aria-hidden="true" />
           Job file
+        </button>
+        <button className="btn" onClick={() => void bundle()}>
+          <Download size={18} aria-hidden="true" />
+          Job with pictures, one file
         </button>
       </div>
     </fieldset>

@@ -3,14 +3,13 @@ import { useState } from 'react';
 import type { Draft } from '@ample/core/draft';
 import type { Pattern } from '@ample/core/pattern';
 import { recordOf, sayRefusal } from '@ample/core/words';
-import textFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff?url';
-import boldFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff?url';
 import { today } from '../../app/time.ts';
 import { download, fileName } from '../../store/export.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../ui/parts.tsx';
 import { makeRecord } from '../../workers/client.ts';
+import { PRINT_FONTS } from './printing.ts';
 
 /** The record of the job on one page: measurements, size, steps, drawings before and after, fittings. */
 export function RecordButton({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pattern }) {
@@ -23,7 +22,7 @@ export function RecordButton({ draft, pattern }: { readonly draft: Draft; readon
     setState('busy');
     try {
       const record = recordOf(job, wearer, pattern, draft, units, today());
-      const bytes = await makeRecord({ record, paper, date: today(), fonts: { text: textFont, bold: boldFont } });
+      const bytes = await makeRecord({ record, paper, date: today(), fonts: PRINT_FONTS });
       download(`${fileName(`${wearer.name} ${job.title} record`)}.pdf`, bytes as BlobPart, 'application/pdf');
       setState('idle');
     } catch (error) {

@@ -1,0 +1,3 @@
+export * from './price.ts';
+export * from './protocol.ts';
+export * from './queue.ts';

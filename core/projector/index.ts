@@ -1,0 +1,2 @@
+export * from './calibrate.ts';
+export * from './view.ts';

@@ -1,0 +1,148 @@
+import express, { Router, type Request, type Response } from 'express';
+import { CHUNK, orderSchema, priceOf, uploadAskSchema, type BureauError, type Estimate } from '@ample/core/bureau';
+import { pageSizes } from './pageSizes.ts';
+import { Tickets } from './tickets.ts';
+import { tellUpload, Uploads, type Stored } from './uploads.ts';
+
+export interface BureauOptions {
+  readonly now?: () => number;
+  /** How long one job takes in the stand-in's queue, ms. */
+  readonly pace?: number;
+}
+
+/** A busy bureau says so this often before it has time. */
+const BUSY = 2;
+const STATUS: Readonly<Record<BureauError, number>> = {
+  'bureau-busy': 503,
+  'bureau-down': 503,
+  'bureau-full': 507,
+  'bureau-not-so': 400,
+  'bureau-unknown-upload': 404,
+  'bureau-wrong-place': 409,
+  'bureau-damaged': 422,
+  'bureau-incomplete': 409,
+  'bureau-no-pdf': 422,
+  'bureau-too-wide': 422,
+  'bureau-unknown-ticket': 404,
+  'bureau-too-late': 409,
+};
+
+/**
+ * A stand-in for a print bureau: takes a PDF in pieces, says what it would cost, gives a ticket and moves it through a
+ * queue. Nothing is printed and nothing leaves this machine. Each upload may ask for one thing to go wrong.
+ */
+export function bureau({ now = Date.now, pace = 5000 }: BureauOptions = {}): Router {
+  const uploads = new Uploads();
+  const tickets = new Tickets(now, pace);
+  const router = Router();
+  const no = (response: Response, code: BureauError, data: Readonly<Record<string, string | number>> = {}): void => {
+    if (code === 'bureau-busy') response.set('Retry-After', '1');
+    response.status(STATUS[code]).json({ code, data });
+  };
+  /** The upload a request is about, unless its fault answers first. */
+  const uploadFor = (request: Request, response: Response): Stored | null => {
+    const stored = uploads.find(String(request.params['id']));
+    if (!stored) {
+      no(response, 'bureau-unknown-upload');
+      return null;
+    }
+    if (stored.fault === 'down') {
+      no(response, 'bureau-down');
+      return null;
+    }
+    return stored;
+  };
+
+  router.use(express.json({ limit: '16kb' }));
+
+  router.post('/uploads', (request, response) => {
+    const ask = uploadAskSchema.safeParse(request.body);
+    if (!ask.success) return no(response, 'bureau-not-so', { what: ask.error.issues[0]?.path.join('.') ?? '' });
+    const stored = uploads.begin(ask.data);
+    if (!stored) return no(response, 'bureau-full');
+    response.status(201).json(tellUpload(stored));
+  });
+
+  router.get('/uploads/:id', (request, response) => {
+    const stored = uploadFor(request, response);
+    if (stored) response.json(tellUpload(stored));
+  });
+
+  router.put(
+    '/uploads/:id',
+    (request, response, next) => {
+      const stored = uploads.find(String(request.params['id']));
+      // The connection is lost in the middle of the file, once.
+      if (stored?.fault === 'drops' && stored.struck === 0 && stored.received * 2 >= stored.bytes) {
+        stored.struck = 1;
+        request.socket.destroy();
+        return;
+      }
+      if (stored?.fault === 'busy' && stored.struck < BUSY) {
+        stored.struck++;
+        return no(response, 'bureau-busy');
+      }
+      next();
+    },
+    express.raw({ type: () => true, limit: CHUNK }),
+    (request, response) => {
+      const stored = uploadFor(request, response);
+      if (!stored) return;
+      const piece = request.body instanceof Uint8Array ? Uint8Array.from(request.body) : new Uint8Array();
+      if (stored.fault === 'damages' && stored.struck === 0 && piece.length > 0) {
+        stored.struck = 1;
+        piece[0] = (piece[0] as number) ^ 0xff;
+      }
+      if (!uploads.put(stored, Number(request.query['from']), piece))
+        return no(response, 'bureau-wrong-place', { received: stored.received });
+      response.json(tellUpload(stored));
+    },
+  );
+
+  router.post('/uploads/:id/estimate', async (request, response) => {
+    const stored = uploadFor(request, response);
+    if (!stored) return;
+    if (stored.received < stored.bytes) return no(response, 'bureau-incomplete', { received: stored.received });
+    if (!uploads.sound(stored)) return no(response, 'bureau-damaged');
+    if (!stored.estimate) {
+      const pages = await pageSizes(stored.data.slice());
+      if (!pages || pages.length === 0) return no(response, 'bureau-no-pdf');
+      const price = priceOf(pages);
+      if (!price.ok) return no(response, price.error.code, price.error.data);
+      stored.estimate = { upload: stored.id, pages: [...pages], ...price.value } satisfies Estimate;
+    }
+    response.json(stored.estimate);
+  });
+
+  router.post('/tickets', (request, response) => {
+    const order = orderSchema.safeParse(request.body);
+    if (!order.success) return no(response, 'bureau-not-so', { what: order.error.issues[0]?.path.join('.') ?? '' });
+    const stored = uploads.find(order.data.upload);
+    if (!stored?.estimate) return no(response, 'bureau-unknown-upload');
+    const price = priceOf(stored.estimate.pages, order.data.copies);
+    if (!price.ok) return no(response, price.error.code, price.error.data);
+    const { name, fault } = stored;
+    const ticket = tickets.place(order.data, { name, fault, cents: price.value.cents });
+    if (!ticket) return no(response, 'bureau-full');
+    response.status(201).json(ticket);
+  });
+
+  router.get('/tickets/:number', (request, response) => {
+    const ticket = tickets.at(request.params.number);
+    if (!ticket) return no(response, 'bureau-unknown-ticket');
+    response.json(ticket);
+  });
+
+  router.delete('/tickets/:number', (request, response) => {
+    const ticket = tickets.cancel(request.params.number);
+    if (ticket === null) return no(response, 'bureau-unknown-ticket');
+    if (ticket === 'too-late') return no(response, 'bureau-too-late');
+    response.json(ticket);
+  });
+
+  // What the body parsers refuse is refused in the bureau's own words.
+  router.use((_error: unknown, _request: Request, response: Response, _next: unknown) => {
+    no(response, 'bureau-not-so', { what: 'body' });
+  });
+  return router;
+}

@@ -1,0 +1,34 @@
+import { PAPERS, type PaperId } from '@ample/core/formats';
+import { usePrefs } from '../../store/prefs.ts';
+import { Check } from './Check.tsx';
+
+/** Which paper the pages are for. */
+export function PaperChoice() {
+  const paper = usePrefs((s) => s.paper);
+  const turn = usePrefs((s) => s.turn);
+  return (
+    <fieldset className="sheet p-4">
+      <legend className="bg-page px-1 text-sm">Paper</legend>
+      {(Object.keys(PAPERS) as PaperId[]).map((id) => (
+        <label key={id} className="flex min-h-[40px] items-center gap-2">
+          <input
+            type="radio"
+            name="paper"
+            className="size-5 accent-carbon"
+            checked={paper === id}
+            onChange={() => usePrefs.setState({ paper: id })}
+          />
+          {PAPERS[id].name}
+          <span className="num text-sm text-quiet">
+            {id === 'roll' ? 'as long as need be' : `${PAPERS[id].width} × ${PAPERS[id].height} mm`}
+          </span>
+        </label>
+      ))}
+      <div className="border-t border-line pt-1">
+        <Check on={turn} set={(on) => usePrefs.setState({ turn: on })}>
+          turn pieces a quarter to save paper
+        </Check>
+      </div>
+    </fieldset>
+  );
+}
