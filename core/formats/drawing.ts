@@ -7,7 +7,9 @@ import {
   pointAt,
   polyline,
   scale,
+  sub,
   tangentAt,
+  unit,
   type Box,
   type Path,
   type Point,
@@ -102,3 +104,15 @@ export const drawPatch = ({ piece, untouched, ring, bounds, number, of }: Patch)
   bounds,
   patch: { edge: polyline([...ring, ring[0] as Point]), untouched: drawPiece(untouched), number, of },
 });
+
+/** The two strokes of an arrow head at each end of a grain line. */
+export const arrowHeads = (a: Point, b: Point, size = 4): readonly (readonly [Point, Point])[] =>
+  (
+    [
+      [a, b],
+      [b, a],
+    ] as const
+  ).flatMap(([tip, other]) => {
+    const u = unit(sub(other, tip));
+    return [1, -1].map((side) => [tip, add(tip, add(scale(u, size), scale(left(u), (side * size) / 2)))] as const);
+  });

@@ -66,7 +66,7 @@ export const SKEW_MOST = 0.3;
 export const CONTRADICTION_MOST = 3;
 
 /** Share of the picture's shorter side that the first square takes: large enough to measure well, whole in sight. */
-const SHARE = 0.62;
+const SHARE = 0.55;
 /** Check squares grow by steps of so many millimetres: sizes one finds on a tape. */
 const STEP = 50;
 

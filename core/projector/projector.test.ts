@@ -113,10 +113,10 @@ it('says whether a piece fits into the picture', () => {
 });
 
 it('draws a square of pixels first, then one of a round true size that is in sight', () => {
-  expect(squareOn(SCREEN, null)).toEqual({ width: 446, height: 446, side: null });
-  // 446 pixels at 1.5 and 1.6 a millimetre: 297 and 279 mm of room, so 250 mm.
+  expect(squareOn(SCREEN, null)).toEqual({ width: 396, height: 396, side: null });
+  // 396 pixels at 1.5 and 1.6 a millimetre: 264 and 247.5 mm of room, so 200 mm.
   const known = { across: 1.5, down: 1.6 };
-  expect(squareOn(SCREEN, known)).toEqual({ width: 375, height: 400, side: 250 });
-  const again = expectOk(calibrate(squareOn(SCREEN, known), { across: 250, down: 250 }), 'calibrated');
+  expect(squareOn(SCREEN, known)).toEqual({ width: 300, height: 320, side: 200 });
+  const again = expectOk(calibrate(squareOn(SCREEN, known), { across: 200, down: 200 }), 'calibrated');
   expect(again.calibration).toEqual(known);
 });

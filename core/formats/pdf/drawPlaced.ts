@@ -1,6 +1,6 @@
-import { add, left, midpoint, polyline, roomiest, scale, sub, unit, type Point } from '../../geometry/index.ts';
+import { add, midpoint, polyline, roomiest, type Point } from '../../geometry/index.ts';
 import { outlineOf, type Piece } from '../../pattern/index.ts';
-import type { PieceDrawing } from '../drawing.ts';
+import { arrowHeads, type PieceDrawing } from '../drawing.ts';
 import type { Placed } from '../pages.ts';
 import { BLUE, GREY, INK, POINT, type MmCanvas } from './canvas.ts';
 import type { PdfInput, PdfLabel } from './input.ts';
@@ -59,14 +59,7 @@ function drawMarks(c: MmCanvas, drawing: PieceDrawing): void {
   for (const notch of drawing.notches) for (const [a, b] of notch.lines) c.line(a, b).stroke(INK, 0.4);
   for (const [a, b] of drawing.grain) {
     c.line(a, b).stroke(INK, 0.3);
-    for (const [tip, other] of [
-      [a, b],
-      [b, a],
-    ] as const) {
-      const u = unit(sub(other, tip));
-      c.line(tip, add(tip, add(scale(u, 4), scale(left(u), 2)))).stroke(INK, 0.3);
-      c.line(tip, add(tip, add(scale(u, 4), scale(left(u), -2)))).stroke(INK, 0.3);
-    }
+    for (const [p, q] of arrowHeads(a, b)) c.line(p, q).stroke(INK, 0.3);
   }
   if (drawing.bustPoint) {
     const p = drawing.bustPoint;

@@ -81,6 +81,7 @@ export function Controls({
         </Do>
         <Do name="Turn a quarter" onClick={() => turnBy(90)} disabled={busy}>
           <RotateCw size={20} aria-hidden="true" />
+          Turn
         </Do>
         <label className="flex items-center gap-1.5">
           <span className="text-sm">turned</span>
@@ -101,6 +102,7 @@ export function Controls({
           disabled={busy}
         >
           <FlipHorizontal2 size={20} aria-hidden="true" />
+          Over
         </Do>
         <Do
           name="Dark lines on light"
@@ -128,12 +130,14 @@ export function Controls({
           disabled={busy}
         >
           <Ruler size={20} aria-hidden="true" />
+          Square
         </Do>
         <Do name="Whole screen" onClick={whole}>
           <Maximize size={20} aria-hidden="true" />
         </Do>
         <Do name="Hide the controls" onClick={onHide}>
           <EyeOff size={20} aria-hidden="true" />
+          Hide
         </Do>
         <button className="btn ml-auto" onClick={onLeave}>
           <LogOut size={20} aria-hidden="true" />

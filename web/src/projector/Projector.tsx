@@ -28,6 +28,10 @@ export function Projector() {
   );
   const piece = pieces[index];
   const drawing = useMemo(() => (piece ? drawPiece(piece) : null), [piece]);
+  const shownPiece = piece?.id ?? null;
+  useEffect(() => {
+    useProjector.setState({ piece: shownPiece });
+  }, [shownPiece]);
   const step = (by: number) => {
     const next = pieces[(index + by + pieces.length) % pieces.length];
     if (next) useProjector.setState((s) => ({ piece: next.id, view: { ...s.view, slid: { x: 0, y: 0 } } }));
@@ -65,7 +69,6 @@ export function Projector() {
     };
   };
 
-  const picture = { ...state, piece: piece?.id ?? null };
   const fits = drawing && calibration ? fitsField(drawing.bounds, fieldOf(size, calibration), view.turned) : 'fits';
   const moved = calibration !== null && !sameScreen(state.madeOn, here);
   return (
@@ -77,7 +80,7 @@ export function Projector() {
         aria-label={calibrating || !calibration ? 'The square to measure' : `${piece?.name ?? 'Nothing'}, true size`}
         onPointerDown={drag}
       >
-        <Thrown picture={picture} drawing={drawing} />
+        <Thrown picture={state} drawing={drawing} />
       </svg>
       {shown ? (
         <div className="absolute inset-x-0 bottom-0 space-y-2 p-3">

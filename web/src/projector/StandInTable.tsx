@@ -26,7 +26,7 @@ export function StandInTable() {
   const reads = picture && measured ? tapeReads(stand, squareOn(picture.size, picture.calibration)) : null;
   return (
     <main className="flex h-full min-h-0 flex-col gap-3 overflow-auto px-6 py-4" tabIndex={-1}>
-      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+      <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <h1>Stand-in table</h1>
         {(
           [

@@ -1,4 +1,4 @@
-import { pathData, type PieceDrawing } from '@ample/core/formats';
+import { arrowHeads, pathData, type PieceDrawing } from '@ample/core/formats';
 import { squareOn, thrown, throwOf } from '@ample/core/projector';
 import type { Picture } from './state.ts';
 
@@ -21,12 +21,16 @@ export function Thrown({ picture, drawing }: { readonly picture: Picture; readon
   );
 }
 
+/** Share of the picture above the square. */
+const TOP = 0.06;
+
 /** The square with its diagonals' ends marked, and what it should measure once the scale is known. */
 function Square({ picture, ink }: { readonly picture: Picture; readonly ink: string }) {
   const { size, calibration, weight } = picture;
   const { width, height, side } = squareOn(size, calibration);
   const x = (size.width - width) / 2;
-  const y = (size.height - height) / 2;
+  // High up: the strip of controls lies along the lower edge.
+  const y = TOP * size.height;
   const arm = 18;
   const corners = [
     [x, y],
@@ -54,7 +58,7 @@ function ThrownPiece({
 }: {
   readonly picture: Picture;
   readonly drawing: PieceDrawing;
-  readonly colours: { readonly ink: string; readonly soft: string };
+  readonly colours: { readonly ground: string; readonly ink: string; readonly soft: string };
 }) {
   const { size, calibration, view, weight } = picture;
   if (!calibration) return null;
@@ -81,7 +85,10 @@ function ThrownPiece({
         {drawing.darts.map((d) => (
           <path key={d.id} d={pathData(d.legs)} stroke={ink} {...line} />
         ))}
-        {[...drawing.notches.flatMap((n) => n.lines), ...drawing.grain].map(([p, q], i) => (
+        {[
+          ...drawing.notches.flatMap((n) => n.lines),
+          ...drawing.grain.flatMap(([a, b]) => [[a, b] as const, ...arrowHeads(a, b, 12)]),
+        ].map(([p, q], i) => (
           <path key={i} d={`M${p.x} ${p.y}L${q.x} ${q.y}`} stroke={ink} {...line} />
         ))}
         {drawing.foldLine && (
@@ -94,12 +101,15 @@ function ThrownPiece({
           />
         )}
       </g>
-      <text x={middle.x} y={middle.y} textAnchor="middle" fontSize="22" fill={ink}>
-        {drawing.piece.name}
-      </text>
-      <text x={middle.x} y={middle.y + 28} textAnchor="middle" fontSize="18" fill={ink}>
-        {drawing.piece.fold === null ? `cut ${drawing.piece.cut}` : `cut ${drawing.piece.cut} on the fold`}
-      </text>
+      {/* Words stand upright however the piece is turned, clear of its lines. */}
+      <g textAnchor="middle" fill={ink} stroke={colours.ground} strokeWidth="8" paintOrder="stroke">
+        <text x={middle.x} y={middle.y} fontSize="22">
+          {drawing.piece.name}
+        </text>
+        <text x={middle.x} y={middle.y + 28} fontSize="18">
+          {drawing.piece.fold === null ? `cut ${drawing.piece.cut}` : `cut ${drawing.piece.cut} on the fold`}
+        </text>
+      </g>
     </>
   );
 }

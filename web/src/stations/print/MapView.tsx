@@ -8,7 +8,7 @@ export function MapView({ map }: { readonly map: PageMap }) {
   return (
     <svg
       viewBox={`-2 -2 ${width + 4} ${height + 4}`}
-      className="block max-h-[620px] w-full"
+      className="block max-h-[520px] w-full"
       role="img"
       aria-label={`Page map: ${map.tiles.length} pages`}
     >

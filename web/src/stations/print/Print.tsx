@@ -67,6 +67,19 @@ export function Print() {
     >
       <div className="grid gap-6 min-[900px]:grid-cols-[320px_minmax(0,1fr)]">
         <div className="space-y-4">
+          <div className="flex flex-wrap items-start gap-2">
+            <button className="btn btn-main" disabled={empty || state === 'busy'} onClick={() => void pdf()}>
+              <Download size={20} aria-hidden="true" />
+              {state === 'busy'
+                ? 'Making the pages…'
+                : onPaper
+                  ? 'PDF, hand sheets'
+                  : `PDF, ${map.pageCount} pages${withSheet && draft.steps.length > 0 ? ' and hand sheet' : ''}`}
+            </button>
+            <RecordButton draft={draft} pattern={pattern} />
+          </div>
+          {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
+          {pieces.length === 0 && !onPaper && <Notice grade="look">Choose at least one piece.</Notice>}
           <PaperChoice />
           {onPaper ? (
             <div>
@@ -78,25 +91,12 @@ export function Print() {
           ) : (
             <PiecesChoice pieces={draft.pieces} left={left} setLeft={setLeft} />
           )}
-          <div className="flex flex-col items-start gap-2">
-            <button className="btn btn-main" disabled={empty || state === 'busy'} onClick={() => void pdf()}>
-              <Download size={20} aria-hidden="true" />
-              {state === 'busy'
-                ? 'Making the pages…'
-                : onPaper
-                  ? 'PDF, hand sheets'
-                  : `PDF, ${map.pageCount} pages${withSheet && draft.steps.length > 0 ? ' and hand sheet' : ''}`}
-            </button>
-            <RecordButton draft={draft} pattern={pattern} />
-          </div>
           <Files
             draft={draft}
             pieces={pieces}
             name={name}
             title={`${pattern.name} ${draft.size ?? ''} for ${wearer.name}`}
           />
-          {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
-          {pieces.length === 0 && !onPaper && <Notice grade="look">Choose at least one piece.</Notice>}
         </div>
         {onPaper ? (
           <section className="sheet self-start p-4" aria-label="Hand sheets">
