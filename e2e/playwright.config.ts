@@ -25,7 +25,7 @@ export default defineConfig({
     command: 'node --import tsx server/main.ts',
     cwd: '..',
     url: `http://127.0.0.1:${PORT}/api/health`,
-    env: { PORT: String(PORT) },
+    env: { PORT: String(PORT), BUREAU_PACE: '700' },
     reuseExistingServer: false,
   },
 });

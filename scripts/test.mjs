@@ -9,6 +9,8 @@ import { ensureInstalled, root, run, tool } from './run.mjs';
 const NEEDS = [
   ['/usr/bin/chromium', 'chromium'],
   ['/usr/bin/pdftoppm', 'poppler-utils'],
+  ['/usr/bin/qpdf', 'qpdf'],
+  ['/usr/bin/rsvg-convert', 'librsvg2-bin'],
 ];
 
 async function ensureDebianPackages() {

@@ -25,9 +25,9 @@ export class Uploads {
 
   /** An upload by what is sent: the same file begun before goes on where it stopped. Null where there is no room. */
   begin(ask: z.output<typeof uploadAskSchema>): Stored | null {
-    const id = ask.sha256.slice(0, 32);
+    const id = `${ask.sha256.slice(0, 32)}-${ask.fault}`;
     const known = this.stored.get(id);
-    if (known && known.bytes === ask.bytes && known.fault === ask.fault) return known;
+    if (known && known.bytes === ask.bytes) return known;
     this.stored.delete(id);
     if (ask.bytes > MOST_BYTES) return null;
     const held = (): number => [...this.stored.values()].reduce((sum, s) => sum + s.bytes, 0);

@@ -94,7 +94,9 @@ export async function sendFile(
       signal,
     );
   let upload: { id: string; received: number } | null = null;
+  // Tries in a row after which the bureau had no more than before.
   let failures = 0;
+  let most = -1;
   let damaged = false;
   let share = 0;
   for (;;) {
@@ -118,7 +120,8 @@ export async function sendFile(
       if ('pages' in result.value) return ok(result.value);
       upload = result.value;
       share = upload.received / bytes.length;
-      failures = 0;
+      if (upload.received > most) failures = 0;
+      most = Math.max(most, upload.received);
       tell({ kind: 'sending', share });
       continue;
     }
@@ -126,6 +129,7 @@ export async function sendFile(
     if (code === 'bureau-damaged' && !damaged) {
       damaged = true;
       upload = null;
+      most = -1;
       tell({ kind: 'again', share: 0 });
     } else if (code === 'bureau-unknown-upload' || code === 'bureau-wrong-place' || code === 'bureau-incomplete') {
       // The bureau knows better what it has: asked again by the file itself.
