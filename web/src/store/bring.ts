@@ -32,10 +32,16 @@ export interface Picked {
 }
 export type Tool = 'pages' | 'pick' | 'corner' | 'notch' | 'dart' | 'grain' | 'bustPoint' | 'measure' | 'edge';
 
+export type Source = 'file' | 'photo' | 'mat';
+
 interface Bring {
   readonly name: string;
   readonly state: 'empty' | 'reading' | 'ready' | { readonly failed: Refusal };
   readonly share: number;
+  /** Where pieces come from. */
+  readonly from: Source;
+  /** The file that was refused last: its pages may be brought in as pictures. */
+  readonly refused: File | null;
   /** As the file has it. */
   readonly raw: Lines | null;
   readonly unit: UnitName;
@@ -61,6 +67,8 @@ const EMPTY: Bring = {
   name: '',
   state: 'empty',
   share: 0,
+  from: 'file',
+  refused: null,
   raw: null,
   unit: 'mm',
   scale: 1,
@@ -86,8 +94,9 @@ let reading: Reading | null = null;
 /** Takes lines that were read, typed or traced, and lays their pages together. */
 export function takeLines(raw: Lines, name: string): void {
   const { placing, window, by } = proposeTiles(raw);
-  set({
+  set((s) => ({
     ...EMPTY,
+    from: s.from,
     name,
     state: 'ready',
     raw,
@@ -97,7 +106,7 @@ export function takeLines(raw: Lines, name: string): void {
     tiles: by,
     tool: by === 'order' ? 'pages' : 'pick',
     hidden: { layers: raw.layers.filter((l) => !l.on).map((l) => l.id), styles: [] },
-  });
+  }));
 }
 
 /** Opens a file; what was open before stays until this one is read. */
@@ -111,7 +120,7 @@ export async function openFile(file: File): Promise<void> {
   if (reading !== mine) return;
   reading = null;
   if (result.ok) takeLines(result.value, file.name);
-  else set({ ...(before.raw ? before : EMPTY), name: file.name, state: { failed: result.error } });
+  else set({ ...(before.raw ? before : EMPTY), name: file.name, state: { failed: result.error }, refused: file });
 }
 
 export function stopReading(): void {

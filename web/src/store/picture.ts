@@ -22,7 +22,8 @@ export const SHEETS = [
   { id: 'letter', name: 'a sheet of Letter', width: 215.9, height: 279.4 },
   { id: 'grid', name: 'four crossings of the mat’s grid', width: 300, height: 400 },
 ] as const;
-export type SheetId = (typeof SHEETS)[number]['id'];
+/** Or the page of the file itself, where the picture is one. */
+export type SheetId = (typeof SHEETS)[number]['id'] | 'page';
 
 interface Picture {
   readonly name: string;
@@ -34,6 +35,8 @@ interface Picture {
   readonly sheet: SheetId;
   /** Size of the rectangle between the four marks, mm. */
   readonly known: { readonly width: number; readonly height: number };
+  /** The page of a PDF it is, and of how many; null for a picture of its own. */
+  readonly page: { readonly file: File; readonly number: number; readonly of: number } | null;
   /** Corners of what is known, clockwise from the upper left, pixels. */
   readonly marks: readonly Point[];
   readonly flat: Flat | null;
@@ -50,6 +53,7 @@ const EMPTY: Picture = {
   url: null,
   sheet: 'a4',
   known: { width: 210, height: 297 },
+  page: null,
   marks: [],
   flat: null,
   residual: null,
@@ -72,6 +76,33 @@ async function take(asked: ReturnType<typeof askPicture>, name: string): Promise
   if (!reply.ok) return set({ busy: false, failed: reply.error });
   const { sheet, known } = usePicture.getState();
   set({ ...EMPTY, sheet, known, name, grey: reply.value.grey, url: shown(reply.value.jpeg) });
+}
+/**
+ * A page of a PDF that holds pictures only. The page's own size is known, so its corners are marked already; they can
+ * be taken away to mark something else in it.
+ */
+export async function openPage(file: File, number: number): Promise<void> {
+  set({ busy: true, failed: null });
+  const reply = await askPicture({ kind: 'page', file, page: number });
+  if (!reply.ok) return set({ busy: false, failed: reply.error });
+  const { grey, jpeg, page } = reply.value;
+  if (!page) return set({ busy: false });
+  const [w, h] = [grey.width, grey.height];
+  set({
+    ...EMPTY,
+    name: file.name,
+    grey,
+    url: shown(jpeg),
+    sheet: 'page',
+    known: { width: page.width, height: page.height },
+    page: { file, number, of: page.of },
+    marks: [
+      { x: 0, y: 0 },
+      { x: w, y: 0 },
+      { x: w, y: h },
+      { x: 0, y: h },
+    ],
+  });
 }
 export const openPicture = (file: File): Promise<void> => take(askPicture({ kind: 'open', file }), file.name);
 /** A picture from the stand-in: the camera leans over the table, the scanner looks straight down. */

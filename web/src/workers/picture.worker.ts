@@ -33,12 +33,24 @@ async function openPicture(file: Blob): Promise<Grey> {
   return greyOf(context.getImageData(0, 0, width, height));
 }
 
+/** One page of a PDF as a picture, and its true size: scans have the size of what lay on the glass. */
+async function openPage(file: Blob, number: number): Promise<PictureReply> {
+  const { picturePage } = await import('./pdfPage.ts');
+  const { canvas, page } = await picturePage(new Uint8Array(await file.arrayBuffer()), number, MOST_PIXELS);
+  const context = canvas.getContext('2d', { willReadFrequently: true });
+  if (!context) throw new Error('no drawing surface');
+  const grey = greyOf(context.getImageData(0, 0, canvas.width, canvas.height));
+  return ok({ grey, jpeg: await jpegOf(grey), page });
+}
+
 async function answer(request: PictureRequest): Promise<PictureReply> {
   switch (request.kind) {
     case 'open': {
       const grey = await openPicture(request.file);
       return ok({ grey, jpeg: await jpegOf(grey) });
     }
+    case 'page':
+      return openPage(request.file, request.page);
     case 'standIn': {
       const { picture } = takePhoto(request.outline, request.camera);
       return ok({ grey: picture, jpeg: await jpegOf(picture) });

@@ -63,12 +63,16 @@ export interface ReadRequest {
 /** A picture to be opened, played by the stand-in camera, or laid flat. */
 export type PictureRequest =
   | { readonly kind: 'open'; readonly file: Blob }
+  /** A page of a PDF that holds pictures only, counted from 1. */
+  | { readonly kind: 'page'; readonly file: Blob; readonly page: number }
   | { readonly kind: 'standIn'; readonly outline: Path; readonly camera: CameraSet }
   | { readonly kind: 'flat'; readonly grey: Grey; readonly known: readonly KnownPoint[] };
 /** The picture in grey and as a file to be shown; laid flat, how well the marks agree. */
 export interface OpenedPicture {
   readonly grey: Grey;
   readonly jpeg: Uint8Array<ArrayBuffer>;
+  /** Of a page: its true size, mm, and how many the file has. */
+  readonly page?: { readonly width: number; readonly height: number; readonly of: number };
   readonly flat?: Flat;
   readonly residual?: Residual;
 }

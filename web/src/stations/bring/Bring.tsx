@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { tracedOf, useBring } from '../../store/bring.ts';
 import { usePicture } from '../../store/picture.ts';
 import { Boundary } from '../../ui/Boundary.tsx';
@@ -17,7 +16,6 @@ const SOURCES = [
   ['photo', 'Photo or scan'],
   ['mat', 'Mat coordinates'],
 ] as const;
-type Source = (typeof SOURCES)[number][0];
 
 /** Pieces of one's own: from a file to lines, from lines to a piece, from pieces to a pattern whose seams walk. */
 export function Bring() {
@@ -26,7 +24,7 @@ export function Bring() {
   const choices = useBring((s) => s.choices);
   const tool = useBring((s) => s.tool);
   const pictured = usePicture((s) => s.url !== null);
-  const [source, setSource] = useState<Source>('file');
+  const source = useBring((s) => s.from);
   const traced = tracedOf({ picked, choices });
   const file = source === 'file' || picked !== null;
   return (
@@ -54,7 +52,7 @@ export function Bring() {
                   key={id}
                   className={`btn !px-3 ${source === id ? '!bg-tissue font-bold' : ''}`}
                   aria-pressed={source === id}
-                  onClick={() => setSource(id)}
+                  onClick={() => useBring.setState({ from: id })}
                 >
                   {name}
                 </button>

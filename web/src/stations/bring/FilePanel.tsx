@@ -3,6 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import { MM_PER, doubtSize, findSquares, inRows, type Lines, type UnitName } from '@ample/core/tracing';
 import { sayFileRefusal, sayRepair, sayTiles } from '@ample/core/words';
 import { closeFile, openFile, stopReading, useBring } from '../../store/bring.ts';
+import { openPage } from '../../store/picture.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Length, Notice } from '../../ui/parts.tsx';
 import { Kinds } from './Kinds.tsx';
@@ -15,6 +16,7 @@ export function FileChoice() {
   const share = useBring((s) => s.share);
   const name = useBring((s) => s.name);
   const raw = useBring((s) => s.raw);
+  const refused = useBring((s) => s.refused);
   const units = useUnits();
   const [over, setOver] = useState(false);
   const open = (list: FileList | null) => {
@@ -74,6 +76,17 @@ export function FileChoice() {
       {typeof state === 'object' && (
         <div className="mt-3">
           <Notice grade="fault">{sayFileRefusal(state.failed, units)}</Notice>
+          {state.failed.code === 'pdf-only-pictures' && refused && (
+            <button
+              className="btn mt-2"
+              onClick={() => {
+                useBring.setState({ from: 'photo' });
+                void openPage(refused, 1);
+              }}
+            >
+              Trace its pages as pictures
+            </button>
+          )}
         </div>
       )}
     </section>
