@@ -78,6 +78,19 @@ export function offsetPath(path: Path, d: number): Path {
   return parts.length > 2 ? cutLoops(joined) : joined;
 }
 
+/** The same for a path that closes on itself without a corner, such as a circle: its ends meet like any two spans. */
+function offsetRing(path: Path, d: number): Path {
+  const spans = spansOf(path);
+  if (d === 0 || spans.length < 2) return path;
+  const parts = spans.map((s) => cutLoops(drawn(s, d)));
+  const joined = joinCorners(
+    parts,
+    parts.map(() => d),
+    true,
+  );
+  return dropLoops(joinPaths(joined));
+}
+
 /** The offset of one span; where nothing of it runs forwards, the straight line between its ends. */
 function drawn(s: Span, d: number): Path {
   const spans = offsetSpan(s, d);
@@ -183,6 +196,8 @@ function joinCorners(parts: readonly Path[], distances: readonly number[], close
  * they cross). `closed` also joins the last to the first. Within 0.05 mm of the true offset (tested).
  */
 export function offsetEdges(edges: readonly Path[], distances: readonly number[], closed: boolean): readonly Path[] {
+  const only = edges[0];
+  if (closed && edges.length === 1 && only) return [offsetRing(only, distances[0] ?? 0)];
   const parts = edges.map((e, i) => offsetPath(e, distances[i] ?? 0));
   return joinCorners(parts, distances, closed);
 }

@@ -70,6 +70,18 @@ export function boundsOf(points: readonly Point[]): Box {
   return { minX, minY, maxX, maxY };
 }
 
+/** The box around boxes; of none, one that holds nothing. Counts by a loop: there may be a million. */
+export function boxAround(boxes: readonly Box[]): Box {
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const b of boxes) {
+    minX = Math.min(minX, b.minX);
+    minY = Math.min(minY, b.minY);
+    maxX = Math.max(maxX, b.maxX);
+    maxY = Math.max(maxY, b.maxY);
+  }
+  return { minX, minY, maxX, maxY };
+}
+
 /** True when a closed ring of points does not cross itself (shared neighbours aside). */
 export function isSimplePolygon(points: readonly Point[]): boolean {
   const ring = points.filter((p, i) => distance(p, points[(i + 1) % points.length] as Point) > 1e-6);

@@ -16,6 +16,7 @@ import {
 } from '../geometry/index.ts';
 import { ok, refuse, TOL, type Result } from '../units/index.ts';
 import { boxOf, type Stroke } from './lines.ts';
+import { MOST_THINNED, thinned } from './thin.ts';
 
 /** A gap between two ends that was closed. */
 export interface Healed {
@@ -29,10 +30,16 @@ export interface Ring {
   readonly strokes: readonly number[];
   readonly healed: readonly Healed[];
 }
-export type ChainError = 'outline-runs-out' | 'outline-too-long' | 'outline-no-area';
+export type ChainError = 'outline-runs-out' | 'outline-too-long' | 'outline-too-fine' | 'outline-no-area';
 
 /** Outlines are followed over no more lines than this: a file of crumbs must not stop the page. */
 const MOST_LINKS = 20_000;
+/** Ways on looked at before giving up: a million lines that meet in one point are no pattern. */
+const MOST_WAYS = 3_000_000;
+/** How many ways on may still be looked at; shared by everything asked of one drawing at once. */
+export interface Effort {
+  left: number;
+}
 
 interface End {
   readonly stroke: number;
@@ -85,7 +92,14 @@ interface Walked {
  * Follows lines from one on, always taking the outermost turn (leftmost, for a walk that keeps the inside to its
  * right), so that darts' legs and other lines inside that end on the outline are passed by.
  */
-function follow(strokes: readonly Stroke[], ends: Ends, first: number, forwards: boolean, heal: number): Walked {
+function follow(
+  strokes: readonly Stroke[],
+  ends: Ends,
+  first: number,
+  forwards: boolean,
+  heal: number,
+  effort: Effort,
+): Walked {
   const begin = (strokes[first] as Stroke).path;
   const start = forwards ? begin : reversePath(begin);
   const parts: Path[] = [start];
@@ -94,10 +108,12 @@ function follow(strokes: readonly Stroke[], ends: Ends, first: number, forwards:
   const healed: Healed[] = [];
   let at = endOf(start);
   let heading = endTangent(start);
-  for (let i = 0; i < MOST_LINKS; i++) {
+  for (let i = 0; i < MOST_LINKS && effort.left > 0; i++) {
     const home = distance(at, start.start);
     const closes = used.length > 1 || spansOf(start).length > 1;
-    const near = ends.near(at, heal).filter((e) => !seen.has(e.stroke));
+    const ways = ends.near(at, heal);
+    effort.left -= ways.length + 1;
+    const near = ways.filter((e) => !seen.has(e.stroke));
     const best = near
       .map((e) => {
         const path = (strokes[e.stroke] as Stroke).path;
@@ -167,19 +183,21 @@ export function ringThrough(
   strokes: readonly Stroke[],
   first: number,
   heal: number = TOL.heal,
+  effort: Effort = { left: MOST_WAYS },
 ): Result<Ring, ChainError> {
   const stroke = strokes[first];
   if (!stroke) throw new Error(`ringThrough: expected a line at ${first} of ${strokes.length}`);
   if (stroke.closed) {
-    const path = ringOf(stroke.path);
+    const path = thinned(ringOf(stroke.path));
     if (Math.abs(signedArea(spansOf(path))) < 1) return refuse('outline-no-area');
+    if (path.segments.length > MOST_THINNED) return refuse('outline-too-fine', { bits: path.segments.length });
     return ok({ path, strokes: [first], healed: [] });
   }
   let stuck: Walked | null = null;
   for (const whole of [true, false]) {
     const { all, ends } = woven(strokes, heal, whole);
     const at = all === strokes ? first : all.findIndex((s) => s.path === stroke.path || isPartOf(s.path, stroke.path));
-    const walks = [true, false].map((way) => follow(all, ends, Math.max(0, at), way, heal));
+    const walks = [true, false].map((way) => follow(all, ends, Math.max(0, at), way, heal, effort));
     const closed = walks
       .filter((w) => w.closed)
       .map((w) => ({ w, path: closeUp(w.parts) }))
@@ -187,12 +205,14 @@ export function ringThrough(
       .sort((a, b) => b.area - a.area)[0];
     if (closed) {
       if (closed.area < 1) return refuse('outline-no-area');
-      return ok({ path: clockwise(closed.path), strokes: closed.w.strokes, healed: closed.w.healed });
+      const path = thinned(clockwise(closed.path));
+      if (path.segments.length > MOST_THINNED) return refuse('outline-too-fine', { bits: path.segments.length });
+      return ok({ path, strokes: closed.w.strokes, healed: closed.w.healed });
     }
     stuck ??= walks.sort((a, b) => b.parts.length - a.parts.length)[0] ?? null;
   }
   const { x, y } = stuck?.stuck ?? stroke.path.start;
-  if ((stuck?.parts.length ?? 0) >= MOST_LINKS) return refuse('outline-too-long', { x, y });
+  if (effort.left <= 0 || (stuck?.parts.length ?? 0) >= MOST_LINKS) return refuse('outline-too-long', { x, y });
   return refuse('outline-runs-out', { x, y, heal });
 }
 
@@ -238,13 +258,17 @@ function splitWhereTouched(strokes: readonly Stroke[], heal: number): readonly S
   });
 }
 
-/** Every outline there is, each line in one of them, the largest first; what does not close is left. */
+/**
+ * Every outline there is, each line in one of them, the largest first; what does not close is left. In a drawing of
+ * crumbs the search ends where no more ways may be looked at, with what was found by then.
+ */
 export function allRings(strokes: readonly Stroke[], heal: number = TOL.heal): readonly Ring[] {
   const used = new Set<number>();
   const rings: { readonly ring: Ring; readonly area: number }[] = [];
-  strokes.forEach((_, i) => {
-    if (used.has(i)) return;
-    const found = ringThrough(strokes, i, heal);
+  const effort: Effort = { left: MOST_WAYS };
+  strokes.forEach((stroke, i) => {
+    if (used.has(i) || (effort.left <= 0 && !stroke.closed)) return;
+    const found = ringThrough(strokes, i, heal, effort);
     used.add(i);
     if (!found.ok) return;
     for (const s of found.value.strokes) used.add(s);

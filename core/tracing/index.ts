@@ -15,3 +15,4 @@ export * from './scale.ts';
 export * from './typed.ts';
 export * from './into.ts';
 export * from './inner.ts';
+export * from './grouped.ts';

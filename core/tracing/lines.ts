@@ -1,4 +1,4 @@
-import { boundsOf, hullBox, spansOf, type Box, type Path, type Point } from '../geometry/index.ts';
+import { boundsOf, boxAround, hullBox, spansOf, type Box, type Path, type Point } from '../geometry/index.ts';
 import type { Piece } from '../pattern/index.ts';
 import type { Refusal } from '../units/index.ts';
 
@@ -98,28 +98,12 @@ export function boxOf(path: Path): Box {
   const known = boxes.get(path);
   if (known) return known;
   const all = spansOf(path).map(hullBox);
-  const box =
-    all.length === 0
-      ? boundsOf([path.start])
-      : {
-          minX: Math.min(...all.map((b) => b.minX)),
-          minY: Math.min(...all.map((b) => b.minY)),
-          maxX: Math.max(...all.map((b) => b.maxX)),
-          maxY: Math.max(...all.map((b) => b.maxY)),
-        };
+  const box = all.length === 0 ? boundsOf([path.start]) : boxAround(all);
   boxes.set(path, box);
   return box;
 }
 
 export function boundsOfStrokes(strokes: readonly Stroke[]): Box | null {
   if (strokes.length === 0) return null;
-  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const s of strokes) {
-    const b = boxOf(s.path);
-    minX = Math.min(minX, b.minX);
-    minY = Math.min(minY, b.minY);
-    maxX = Math.max(maxX, b.maxX);
-    maxY = Math.max(maxY, b.maxY);
-  }
-  return { minX, minY, maxX, maxY };
+  return boxAround(strokes.map((s) => boxOf(s.path)));
 }

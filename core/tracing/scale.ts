@@ -76,7 +76,8 @@ export function doubtSize(lines: Lines): SizeDoubt | null {
   // One long line proves nothing, and neither does a nest of many pieces side by side: the largest closed line counts.
   const closed = lines.strokes.filter((s) => s.closed).map((s) => boxOf(s.path));
   const sizes = closed.map((x) => Math.max(x.maxX - x.minX, x.maxY - x.minY));
-  const longest = sizes.length > 0 ? Math.max(...sizes) : Math.max(b.maxX - b.minX, b.maxY - b.minY);
+  const longest =
+    sizes.length > 0 ? sizes.reduce((most, n) => Math.max(most, n), 0) : Math.max(b.maxX - b.minX, b.maxY - b.minY);
   const now = MM_PER[lines.unit.name];
   const tries: readonly UnitName[] =
     longest > LONGEST_PIECE ? ['mm', 'pt', 'px', 'cm'] : longest < LONGEST_INCHES ? ['in', 'cm'] : ['cm', 'in'];

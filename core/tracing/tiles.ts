@@ -1,4 +1,4 @@
-import { clipPath, distance, endOf, spansOf, type Box, type Path, type Point } from '../geometry/index.ts';
+import { boxAround, clipPath, distance, endOf, spansOf, type Box, type Path, type Point } from '../geometry/index.ts';
 import { TOL } from '../units/index.ts';
 import { boxOf, type Lettering, type Lines, type Stroke } from './lines.ts';
 
@@ -319,9 +319,9 @@ export function layTogether(lines: Lines, placing: Placing, window: Box | null):
       (l.at.x >= window.minX && l.at.x <= window.maxX && l.at.y >= window.minY && l.at.y <= window.maxY);
     return at && shown ? [{ ...l, at: { x: l.at.x + at.x, y: l.at.y + at.y } }] : [];
   });
-  const boxes = strokes.map((s) => boxOf(s.path));
-  const width = Math.max(...boxes.map((b) => b.maxX), 0);
-  const height = Math.max(...boxes.map((b) => b.maxY), 0);
+  const all = boxAround(strokes.map((s) => boxOf(s.path)));
+  const width = Math.max(all.maxX, 0);
+  const height = Math.max(all.maxY, 0);
   return { ...lines, strokes, letters, pages: [{ width, height }] };
 }
 

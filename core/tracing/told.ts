@@ -10,6 +10,7 @@ import {
 } from '../geometry/index.ts';
 import { EDGE_ROLES, LEVELS, PARTS, type EdgeRole, type LevelName, type Piece } from '../pattern/index.ts';
 import { ringThrough, type Ring } from './chain.ts';
+import { grouped } from './grouped.ts';
 import { boxOf, type Lettering, type Lines, type Stroke } from './lines.ts';
 import { AS_DRAWN } from './orient.ts';
 import { plainChoices, type TraceChoices } from './trace.ts';
@@ -120,8 +121,10 @@ export function largestRing(strokes: readonly Stroke[]): Ring | null {
  * line, with everything else that stands in the block.
  */
 export function toldPieces(lines: Lines): readonly ToldPiece[] {
-  const blocks = new Map<string, Stroke[]>();
-  for (const s of lines.strokes) if (s.kind !== null) blocks.set(s.block, [...(blocks.get(s.block) ?? []), s]);
+  const blocks = grouped(
+    lines.strokes.filter((s) => s.kind !== null),
+    (s) => s.block,
+  );
   return [...blocks].flatMap(([block, strokes]) => {
     const sew = strokes.filter((s) => s.kind === 'sew');
     const cut = strokes.filter((s) => s.kind === 'cut');

@@ -6,7 +6,7 @@ import type { Sentence, Units } from './say.ts';
 /** What the bureau, or the way to it, answers instead. */
 export type BureauTrouble = BureauError | 'bureau-lost' | 'bureau-strange' | 'bureau-pages-failed';
 
-const WORDS: Readonly<Record<BureauTrouble, Sentence>> = {
+export const BUREAU_WORDS: Readonly<Record<BureauTrouble, Sentence>> = {
   'bureau-busy': () => 'The bureau is busy and took nothing for a while. What it has is kept; go on sending later.',
   'bureau-down': () => 'The bureau does not work at the moment. Nothing is lost here; try again later.',
   'bureau-full': () => 'The bureau has no room for more at the moment. Try again later.',
@@ -25,7 +25,7 @@ const WORDS: Readonly<Record<BureauTrouble, Sentence>> = {
   'bureau-strange': () => 'The bureau gave an answer that cannot be read. Try again later.',
   'bureau-pages-failed': (s) => `The pages could not be made: ${s.text('detail')}. Try again.`,
 };
-export const sayBureau = (r: Refusal, units: Units): string => sentence(WORDS, r.code, r.data, units);
+export const sayBureau = (r: Refusal, units: Units): string => sentence(BUREAU_WORDS, r.code, r.data, units);
 
 /** Where a ticket stands. */
 export function sayTicket({ state, ahead, number }: Ticket): string {

@@ -3,7 +3,7 @@ import type { Refusal } from '../units/index.ts';
 import { sentence } from './refusal.ts';
 import type { Sentence, Units } from './say.ts';
 
-const WORDS: Readonly<Record<CalibrateError, Sentence>> = {
+export const CALIBRATE_WORDS: Readonly<Record<CalibrateError, Sentence>> = {
   'square-unread': () => 'Measure the square both ways on the table and type both readings.',
   'square-unlikely': (s) =>
     `No projector throws this square ${s.len('across')} by ${s.len('down')} large. Is it centimetres or inches? Measure again and type the readings with their unit.`,
@@ -11,7 +11,7 @@ const WORDS: Readonly<Record<CalibrateError, Sentence>> = {
     `${s.len('across')} across and ${s.len('down')} down differ by more than a projector stretches. Measure both sides again.`,
 };
 export const sayCalibrate = (r: Refusal<CalibrateError>, units: Units): string =>
-  sentence(WORDS, r.code, r.data, units);
+  sentence(CALIBRATE_WORDS, r.code, r.data, units);
 
 /** What the readings tell of how the projector stands; empty where it stands well. */
 export function sayStand({ skew, contradiction }: Calibrated): readonly string[] {

@@ -10,12 +10,15 @@ import {
   type Run,
   type Values,
 } from '../alterations/index.ts';
+import { BUREAU_ERRORS } from '../bureau/index.ts';
 import { SAMPLE_IDS } from '../drafting/index.ts';
 import { runOn, sampleIn } from '../testing/samples.ts';
 import { MEASUREMENT_CATALOGUE, SCHOOLS } from '../fit/index.ts';
 import {
   ALTERATION_WORDS,
   BODY_WORDS,
+  BUREAU_WORDS,
+  CALIBRATE_WORDS,
   CHOICE_WORDS,
   ERROR_WORDS,
   FILE_WORDS,
@@ -94,7 +97,9 @@ describe('every code has its sentence', () => {
   it('refusals', () => {
     const said = codes(/refuse\(\s*'([\w-]+)'/g);
     expect(said.length).toBeGreaterThan(60);
-    expect(said.filter((c) => !(c in ERROR_WORDS) && !(c in FILE_WORDS))).toEqual([]);
+    const words = { ...ERROR_WORDS, ...FILE_WORDS, ...CALIBRATE_WORDS, ...BUREAU_WORDS };
+    expect(said.filter((c) => !(c in words))).toEqual([]);
+    expect(BUREAU_ERRORS.filter((c) => !(c in BUREAU_WORDS))).toEqual([]);
     for (const d of CATALOGUE) expect(d.refusals.filter((c) => !(c in ERROR_WORDS))).toEqual([]);
   });
 

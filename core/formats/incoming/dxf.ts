@@ -47,6 +47,8 @@ interface Parsed {
   readonly blocks: ReadonlyMap<string, Block>;
   readonly entities: readonly Entity[];
   readonly ended: boolean;
+  /** There was more than any pattern has; what comes after was not looked at. */
+  readonly tooMany: boolean;
 }
 
 /** Pairs of a code and a value, one after the other; stops quietly where a code is no number. */
@@ -85,8 +87,10 @@ function parse(text: string): Parsed {
   let layer: { name: string; on: boolean } | null = null;
   let inBlockHead = false;
   let ended = false;
+  let count = 0;
   const finish = (): void => {
     if (!entity) return;
+    count++;
     const list = block ? block.entities : entities;
     if (entity.type === 'VERTEX' && poly) poly.vertices.push(entity);
     else if (entity.type === 'SEQEND') poly = null;
@@ -100,6 +104,8 @@ function parse(text: string): Parsed {
   for (const [code, value] of tagsOf(text)) {
     if (code === 0) {
       finish();
+      // Every one of them is held until the end: a file of millions is left before it fills the memory.
+      if (count > MOST_SPANS) break;
       inBlockHead = false;
       layer = null;
       const type = value.trim();
@@ -140,7 +146,7 @@ function parse(text: string): Parsed {
   }
   finish();
   if (block && block.name !== '') blocks.set(block.name, block);
-  return { header, layers, blocks, entities, ended };
+  return { header, layers, blocks, entities, ended, tooMany: count > MOST_SPANS };
 }
 
 interface Where {
@@ -173,6 +179,7 @@ export function readDxf(text: string): Result<Lines, DxfError> {
   if (text.slice(0, 40).includes('Binary DXF')) return refuse('dxf-binary');
   if (!/^\s*(0|999)\s*\r?\n/.test(text.slice(0, 2000))) return refuse('dxf-not-a-drawing');
   const parsed = parse(text);
+  if (parsed.tooMany) return refuse('lines-too-many', { most: MOST_SPANS });
   const every = [...parsed.entities, ...[...parsed.blocks.values()].flatMap((b) => b.entities)];
   if (every.length === 0) return refuse('lines-none');
   const drawable = every.filter((e) => e.type !== 'INSERT');
@@ -242,7 +249,7 @@ export function readDxf(text: string): Result<Lines, DxfError> {
   const unit = unitOf(
     parsed,
     letters.map((l) => l.text),
-    Math.max(...sizes, 0),
+    sizes.reduce((most, n) => Math.max(most, n), 0),
   );
   const factor = MM_PER[unit.name];
   const scaled = apart(

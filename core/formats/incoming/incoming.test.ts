@@ -299,6 +299,7 @@ describe('readDxf', () => {
   it.each([
     ['hello', 'dxf-not-a-drawing'],
     ['SomeMaker Binary DXF\r\n\x1a\0', 'dxf-binary'],
+    ['0\nSECTION\n2\nENTITIES\n' + '0\nPOINT\n8\na\n'.repeat(400_002), 'lines-too-many'],
     [entities(), 'lines-none'],
     [entities([0, 'LINE'], [8, 'a'], [10, 'NaN'], [20, 0], [11, 'x'], [21, 0]), 'lines-none'],
   ])('refuses what is no drawing (%#)', (text, code) => {

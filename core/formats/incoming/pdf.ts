@@ -290,9 +290,12 @@ export async function readPdf(
   };
   const pages: { width: number; height: number }[] = [];
   for (let n = 1; n <= document.numPages; n++) {
+    const left = sheet.budget.left;
     pages.push(await readPage(await document.getPage(n), n - 1, ops, sheet));
     onPage(n / document.numPages);
-    if (sheet.budget.spent) return refuse('lines-too-many', { most: MOST_SPANS * 3 });
+    // A drawing repeated on every tile counts each time, but no page alone has more than a pattern.
+    if (left - sheet.budget.left > MOST_SPANS || sheet.budget.spent)
+      return refuse('lines-too-many', { most: MOST_SPANS });
   }
   const long = sheet.strokes.filter(
     (s) => distance(s.path.start, s.path.segments.at(-1)?.to ?? s.path.start) > 0 || s.closed,

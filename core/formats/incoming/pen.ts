@@ -75,15 +75,15 @@ export class Pen {
   }
   private lift(closed: boolean): void {
     const start = this.start;
-    if (this.bad) this.broken++;
+    if (this.bad) this.broken += start ? 1 : 0;
     else if (start && this.segments.length > 0) {
       const back = this.segments.length > 1 && distance(this.at, start) <= TOL.meets;
       this.drawn.push({ path: { start, segments: this.segments }, closed: closed || back });
     }
-    this.bad = false;
     this.segments = [];
-    // What is drawn after a close begins where that one began.
+    // What is drawn after a close begins where that one began; a line that begins nowhere is none.
     this.at = closed && start ? start : this.at;
+    this.bad = !isFinitePoint(this.at);
     this.start = null;
   }
 }

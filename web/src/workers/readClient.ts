@@ -6,7 +6,7 @@ import { PROTOCOL, type ReadRequest } from './protocol.ts';
 export type FileKind = ReadRequest['input']['kind'];
 
 /** A file that is still being read after this long holds more than a pattern, ms. */
-const PATIENCE = 10_000;
+const PATIENCE = 8_000;
 /** Long files are given more, as long as pages keep coming. */
 const LONGEST = 60_000;
 

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { validatePiece } from '@ample/core/pattern';
 import {
+  grouped,
   allRings,
   boxOf,
   lineInside,
@@ -46,12 +47,8 @@ export function OtherSizes({ traced, choices }: { readonly traced: Traced; reado
     if (!lines || !picked) return [];
     const told = toldPieces(lines).filter((t) => t.choices.name === choices.name && t.ring.path !== picked.ring.path);
     if (told.length > 0) return told.map((t) => ({ ring: t.ring, others: t.others, name: t.size ?? '' }));
-    const groups = new Map<string, Stroke[]>();
     const all = lines.layers.length > 1 ? lines.strokes : shownOf(lines, hidden);
-    for (const s of all) {
-      const key = `${s.layer}|${s.style}`;
-      groups.set(key, [...(groups.get(key) ?? []), s]);
-    }
+    const groups = grouped(all, (s) => `${s.layer}|${s.style}`);
     const layerName = (s: Stroke | undefined): string => lines.layers.find((l) => l.id === s?.layer)?.name ?? '';
     return [...groups.values()].flatMap((from) => {
       const rings = allRings(from);

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import {
+  grouped,
   allRings,
   boxOf,
   toldPieces,
@@ -30,11 +31,7 @@ const MOST = 40;
 
 /** Closed outlines in each kind of line, the largest first, named by the words in them. */
 function outlines(lines: Lines, shown: readonly Stroke[], heal: number): readonly Found[] {
-  const groups = new Map<string, Stroke[]>();
-  for (const s of shown) {
-    const key = `${s.layer} ${s.style} ${s.block}`;
-    groups.set(key, [...(groups.get(key) ?? []), s]);
-  }
+  const groups = grouped(shown, (s) => `${s.layer} ${s.style} ${s.block}`);
   const size = (r: Ring): number => {
     const b = boxOf(r.path);
     return Math.max(b.maxX - b.minX, b.maxY - b.minY);

@@ -2,6 +2,7 @@ import { useMemo, useState } from 'react';
 import { PARTS, validatePiece, type EdgeRole, type Piece } from '@ample/core/pattern';
 import { EDGE_ROLES } from '@ample/core/pattern';
 import {
+  grouped,
   allRings,
   lineInside,
   middleOfEdge,
@@ -170,7 +171,7 @@ function SeamInside({ choices }: { readonly choices: TraceChoices }) {
   const picked = useBring((s) => s.picked);
   const inner = useMemo(() => {
     if (!lines || !picked || choices.line === 'sewing') return null;
-    const groups = Map.groupBy(lines.strokes, (s) => `${s.layer} ${s.style} ${s.block}`);
+    const groups = grouped(lines.strokes, (s) => `${s.layer} ${s.style} ${s.block}`);
     for (const strokes of groups.values()) {
       const found = lineInside(picked.ring, allRings(strokes));
       if (found) return { ...found, own: new Set(found.ring.strokes.map((i) => strokes[i])) };

@@ -1,0 +1,75 @@
+import { describe, expect, it } from 'vitest';
+import { pathLength, polyline, type Path, type Point } from '../geometry/index.ts';
+import { outlineOf, validatePiece } from '../pattern/index.ts';
+import { closedStroke } from '../testing/drawn.ts';
+import { expectOk } from '../units/index.ts';
+import { allRings, cornersOf, plainChoices, ringThrough, tracePiece, type Stroke } from './index.ts';
+
+const rect = (w: number, h: number): Path =>
+  polyline([
+    { x: 0, y: 0 },
+    { x: w, y: 0 },
+    { x: w, y: h },
+    { x: 0, y: h },
+  ]);
+
+describe('drawings of crumbs', () => {
+  const line = (a: Point, b: Point): Stroke => ({ ...closedStroke(polyline([a, b])), closed: false });
+  it('are searched only so far, and what is sound in them is found', () => {
+    const star = Array.from({ length: 30_000 }, (_, i) =>
+      line({ x: 0, y: 0 }, { x: 300 * Math.cos(i), y: 300 * Math.sin(i) }),
+    );
+    const chain = Array.from({ length: 30_000 }, (_, i) => line({ x: i, y: 900 }, { x: i + 1, y: 900 }));
+    const sound = closedStroke(rect(200, 300));
+    const begun = performance.now();
+    const rings = allRings([...star, ...chain, sound]);
+    expect(rings.map((r) => r.path)).toContainEqual(expectOk(ringThrough([sound], 0), 'sound').path);
+    // Without an end to the search this takes hours, not seconds.
+    expect(performance.now() - begun).toBeLessThan(60_000);
+  });
+  it('an outline in very many bits is thinned to within a hair, corners kept', () => {
+    const side = (a: Point, b: Point, n: number): Point[] =>
+      Array.from({ length: n }, (_, i) => ({ x: a.x + ((b.x - a.x) * i) / n, y: a.y + ((b.y - a.y) * i) / n }));
+    const r = 100;
+    const arc = Array.from({ length: 40_000 }, (_, i) => ({
+      x: r * Math.cos((i * Math.PI) / 80_000),
+      y: r * Math.sin((i * Math.PI) / 80_000),
+    }));
+    const fine = closedStroke(
+      polyline([
+        ...side({ x: 0, y: 0 }, { x: r, y: 0 }, 30_000),
+        ...arc,
+        ...side({ x: 0, y: r }, { x: 0, y: 0 }, 30_000),
+      ]),
+    );
+    const ring = expectOk(ringThrough([fine], 0), 'fine');
+    expect(ring.path.segments.length).toBeLessThan(6_000);
+    // Two straights of 100 and a quarter of a circle, by hand.
+    expect(pathLength(ring.path)).toBeCloseTo(200 + (Math.PI * r) / 2, 2);
+    expect(cornersOf(ring.path, 20)).toHaveLength(3);
+  });
+  it('an outline that stays too fine is refused in a sentence', () => {
+    const zigzag = Array.from({ length: 50_000 }, (_, i) => ({ x: i * 0.01, y: (i % 2) * 0.4 }));
+    const found = ringThrough([closedStroke(polyline([...zigzag, { x: 500, y: 400 }, { x: 0, y: 400 }]))], 0);
+    expect(found.ok ? '' : found.error.code).toBe('outline-too-fine');
+  });
+});
+
+describe('a piece without a corner', () => {
+  it('keeps its shape when its allowance is taken off, however finely it was drawn', () => {
+    for (const n of [60, 2_000, 5_000]) {
+      const r = 150;
+      const circle = polyline(
+        Array.from({ length: n + 1 }, (_, i) => ({
+          x: r * Math.cos((2 * Math.PI * i) / n),
+          y: r * Math.sin((2 * Math.PI * i) / n),
+        })),
+      );
+      const ring = expectOk(ringThrough([closedStroke(circle)], 0), 'circle');
+      const { piece } = tracePiece(ring, [], { ...plainChoices('round', 'Round'), allowance: 15 });
+      // Inside by its allowance: a circle of 135, give or take what chords of sixty bits leave out.
+      expect(pathLength(outlineOf(piece))).toBeCloseTo(2 * Math.PI * (r - 15), n === 60 ? -1 : 0);
+      expect(validatePiece(piece)).toEqual([]);
+    }
+  });
+});
