@@ -133,6 +133,19 @@ const CASES: readonly Case[] = [
     1,
   ],
   [
+    'fifty thousand crumbs about a piece',
+    () => {
+      const crumb = (i: number): string =>
+        `<path d="M0 0L${(300 * Math.cos(i)).toFixed(2)} ${(300 * Math.sin(i)).toFixed(2)}"/>`;
+      return write(
+        'crumbs.svg',
+        svg(Array.from({ length: 50_000 }, (_, i) => crumb(i)).join('') + `<path d="${PIECE}"/>`),
+      );
+    },
+    /more lines than can be drawn at once/,
+    1,
+  ],
+  [
     'numbers that are none',
     () => write('nan.svg', svg(`<path d="${PIECE}"/><path d="M0 NaNL5 5"/><path d="M0 0L1e999 5"/>`)),
     /number that is none/,

@@ -35,7 +35,7 @@ export type ChainError = 'outline-runs-out' | 'outline-too-long' | 'outline-too-
 /** Outlines are followed over no more lines than this: a file of crumbs must not stop the page. */
 const MOST_LINKS = 20_000;
 /** Ways on looked at before giving up: a million lines that meet in one point are no pattern. */
-const MOST_WAYS = 3_000_000;
+const MOST_WAYS = 1_000_000;
 /** How many ways on may still be looked at; shared by everything asked of one drawing at once. */
 export interface Effort {
   left: number;

@@ -16,3 +16,4 @@ export * from './typed.ts';
 export * from './into.ts';
 export * from './inner.ts';
 export * from './grouped.ts';
+export * from './drawable.ts';

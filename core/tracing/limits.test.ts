@@ -3,7 +3,7 @@ import { pathLength, polyline, type Path, type Point } from '../geometry/index.t
 import { outlineOf, validatePiece } from '../pattern/index.ts';
 import { closedStroke } from '../testing/drawn.ts';
 import { expectOk } from '../units/index.ts';
-import { allRings, cornersOf, plainChoices, ringThrough, tracePiece, type Stroke } from './index.ts';
+import { allRings, cornersOf, drawable, linesIn, plainChoices, ringThrough, tracePiece, type Stroke } from './index.ts';
 
 const rect = (w: number, h: number): Path =>
   polyline([
@@ -52,6 +52,55 @@ describe('drawings of crumbs', () => {
     const zigzag = Array.from({ length: 50_000 }, (_, i) => ({ x: i * 0.01, y: (i % 2) * 0.4 }));
     const found = ringThrough([closedStroke(polyline([...zigzag, { x: 500, y: 400 }, { x: 0, y: 400 }]))], 0);
     expect(found.ok ? '' : found.error.code).toBe('outline-too-fine');
+  });
+});
+
+describe('linesIn', () => {
+  it('are those that lie in an outline or stick out a little, as notches do, and no more than a piece has', () => {
+    const ring = expectOk(ringThrough([closedStroke(rect(200, 300))], 0), 'ring');
+    const line = (x: number, y: number, to: number): Stroke => ({
+      ...closedStroke(
+        polyline([
+          { x, y },
+          { x: to, y },
+        ]),
+      ),
+      closed: false,
+    });
+    const grain = line(50, 100, 150);
+    const notch = line(195, 150, 210);
+    const next = line(150, 200, 900);
+    expect(linesIn(ring, [grain, next, notch])).toEqual([grain, notch]);
+    expect(
+      linesIn(
+        ring,
+        Array.from({ length: 20_000 }, () => grain),
+      ).length,
+    ).toBeLessThan(10_000);
+  });
+});
+
+describe('drawable', () => {
+  it('is all of a pattern, and of crumbs what a screen can paint, closed lines first', () => {
+    const piece = closedStroke(rect(300, 700));
+    const nest = Array.from({ length: 100 }, () => piece);
+    expect(drawable(nest)).toEqual({ drawn: nest, left: 0 });
+    const crumb = {
+      ...closedStroke(
+        polyline([
+          { x: 0, y: 0 },
+          { x: 300, y: 0 },
+        ]),
+      ),
+      closed: false,
+    };
+    const many = [...Array.from({ length: 50_000 }, () => crumb), piece];
+    const { drawn, left } = drawable(many);
+    expect(drawn[0]).toBe(piece);
+    // Two kilometres of line: two metres round the piece, the rest in crumbs of 300 mm there and back.
+    expect(drawn.length).toBeGreaterThan(3_300);
+    expect(drawn.length).toBeLessThan(3_340);
+    expect(left).toBe(many.length - drawn.length);
   });
 });
 

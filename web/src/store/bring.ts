@@ -10,6 +10,7 @@ import {
   choicesFrom,
   lettersIn,
   lineNear,
+  linesIn,
   MM_PER,
   type Lines,
   type Placing,
@@ -191,7 +192,9 @@ export function pickRing(ring: Ring, from: readonly Stroke[]): void {
   if (!lines) return;
   const own = new Set(ring.strokes.map((i) => from[i]));
   const style = [...own][0];
-  const others = shownOf(lines, state.hidden).filter((s) => !own.has(s) && !(s.kind === null && sameLine(s, style)));
+  const others = linesIn(ring, shownOf(lines, state.hidden)).filter(
+    (s) => !own.has(s) && !(s.kind === null && sameLine(s, style)),
+  );
   const letters = lettersIn(lines, ring.path);
   const usual: TraceChoices = {
     ...plainChoices('piece', 'Piece'),

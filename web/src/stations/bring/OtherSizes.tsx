@@ -5,6 +5,7 @@ import {
   allRings,
   boxOf,
   lineInside,
+  linesIn,
   sameInOtherSizes,
   toldPieces,
   traceLike,
@@ -58,7 +59,9 @@ export function OtherSizes({ traced, choices }: { readonly traced: Traced; reado
       if (lineInside(picked.ring, [mine]) || lineInside(mine, [picked.ring])) return [];
       const own = new Set(mine.strokes.map((i) => from[i]));
       const layer = from[0]?.layer;
-      const others = all.filter((s) => !own.has(s) && (lines.layers.length < 2 || s.layer === layer || s.layer === ''));
+      const others = linesIn(mine, all).filter(
+        (s) => !own.has(s) && (lines.layers.length < 2 || s.layer === layer || s.layer === ''),
+      );
       return [{ ring: mine, others, name: sizeIn(layerName(from[0])) }];
     });
   }, [lines, picked, hidden, choices.name]);

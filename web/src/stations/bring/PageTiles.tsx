@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { pathData } from '@ample/core/formats';
 import type { Point } from '@ample/core/geometry';
-import { grouped, MM_PER, snapPage } from '@ample/core/tracing';
+import { drawable, grouped, MM_PER, snapPage } from '@ample/core/tracing';
 import { useBring } from '../../store/bring.ts';
 
 /** The pages of a tiled file to be laid together: dragged, or with the arrow keys; they snap frame to frame. */
@@ -13,7 +13,7 @@ export function PageTiles({ toMat, k }: { readonly toMat: (x: number, y: number)
   const [drag, setDrag] = useState<{ readonly page: number; readonly at: Point } | null>(null);
   const grip = useRef<Point>({ x: 0, y: 0 });
   const drawn = useMemo(() => {
-    const by = grouped(raw?.strokes ?? [], (s) => s.page);
+    const by = grouped(drawable(raw?.strokes ?? []).drawn, (s) => s.page);
     return new Map([...by].map(([page, strokes]) => [page, strokes.map((s) => pathData(s.path)).join('')]));
   }, [raw]);
   if (!raw || !window) return null;

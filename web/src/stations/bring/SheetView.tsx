@@ -1,6 +1,6 @@
 import { useEffect, useMemo, type MouseEvent } from 'react';
 import { pathData } from '@ample/core/formats';
-import { boundsOfStrokes, boxOf, type Lines, type Stroke } from '@ample/core/tracing';
+import { boundsOfStrokes, boxOf, drawable, type Lines, type Stroke } from '@ample/core/tracing';
 import { sheetOf, shownOf, useBring } from '../../store/bring.ts';
 import { useViewport } from '../../table/viewport.ts';
 import { PageTiles } from './PageTiles.tsx';
@@ -16,6 +16,7 @@ export function SheetView({ lines }: { readonly lines: Lines }) {
   const tool = useBring((s) => s.tool);
   const clicks = useBring((s) => s.clicks);
   const shown = shownOf(lines, hidden);
+  const { drawn, left } = useMemo(() => drawable(shown), [shown]);
   const content = useMemo(() => {
     const b = boundsOfStrokes(lines.strokes) ?? NOWHERE;
     return { minX: b.minX - 15, minY: b.minY - 15, maxX: b.maxX + 15, maxY: b.maxY + 15 };
@@ -38,7 +39,7 @@ export function SheetView({ lines }: { readonly lines: Lines }) {
         onClick={click}
       >
         <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
-          {tool === 'pages' ? <PageTiles toMat={toMat} k={view.k} /> : <Drawn lines={lines} shown={shown} />}
+          {tool === 'pages' ? <PageTiles toMat={toMat} k={view.k} /> : <Drawn lines={lines} shown={drawn} />}
           <PickedPiece k={view.k} />
           {clicks.map((p, i) => (
             <circle key={i} cx={p.x} cy={p.y} r={5 / view.k} fill="none" stroke="#b32d24" strokeWidth={2 / view.k} />
@@ -55,6 +56,11 @@ export function SheetView({ lines }: { readonly lines: Lines }) {
           )}
         </g>
       </svg>
+      {left > 0 && (
+        <p className="absolute top-2 left-2 max-w-[60%] border-l-4 border-brass bg-white px-3 py-1" role="status">
+          There are more lines than can be drawn at once: {left} are not shown. Hide the kinds of line you do not need.
+        </p>
+      )}
       <ViewButtons fit={fit} nearer={nearer} farther={farther} />
     </div>
   );
