@@ -1,5 +1,5 @@
-import { drawPiece } from '../formats/drawing.ts';
-import { add, flatten, left, nearestOnPath, polyline, scale, sub, unit, type Path } from '../geometry/index.ts';
+import { arrowHeads, drawPiece } from '../formats/drawing.ts';
+import { add, flatten, nearestOnPath, polyline, sub, type Path } from '../geometry/index.ts';
 import { outlineOf, type Piece } from '../pattern/index.ts';
 import type { Stroke } from '../tracing/index.ts';
 
@@ -26,20 +26,7 @@ export function linesOf(piece: Piece): readonly Stroke[] {
     closedStroke(d.cutting),
     ...d.darts.flatMap((t) => [strokeFrom(t.legs), strokeFrom(t.centre)]),
     ...d.notches.flatMap((n) => n.lines.map((l) => strokeFrom(polyline([...l])))),
-    ...d.grain.flatMap(([a, b]) => [
-      strokeFrom(polyline([a, b])),
-      ...(
-        [
-          [a, b],
-          [b, a],
-        ] as const
-      ).flatMap(([tip, other]) =>
-        [2, -2].map((k) => {
-          const u = unit(sub(other, tip));
-          return strokeFrom(polyline([tip, add(tip, add(scale(u, 4), scale(left(u), k)))]));
-        }),
-      ),
-    ]),
+    ...d.grain.flatMap(([a, b]) => [[a, b] as const, ...arrowHeads(a, b)].map((l) => strokeFrom(polyline([...l])))),
   ];
 }
 
