@@ -28,12 +28,18 @@ function likeness(path: Path): string {
   return `${path.segments.length} ${key(b.maxX - b.minX)} ${key(b.maxY - b.minY)} ${steps.join(' ')}`;
 }
 
-/** How far page b lies from page a by the lines both show: the shift most length of line agrees on. */
-function shiftBetween(
-  a: ReadonlyMap<string, readonly Stroke[]>,
-  b: ReadonlyMap<string, readonly Stroke[]>,
-): { readonly by: Point; readonly weight: number } | null {
-  const votes = new Map<string, { by: Point; weight: number }>();
+type Shapes = ReadonlyMap<string, readonly Stroke[]>;
+interface Vote {
+  readonly by: Point;
+  /** Length of line that agrees on it, mm. */
+  weight: number;
+}
+/** Pages that show no more than this many shifts to one another are worth looking at more than once. */
+const VOTES = 4;
+
+/** How far page b may lie from page a by the lines both show: the shifts most length of line agrees on, the best first. */
+function shiftsBetween(a: Shapes, b: Shapes): readonly Vote[] {
+  const votes = new Map<string, Vote>();
   for (const [like, mine] of a)
     for (const s of mine)
       for (const t of (b.get(like) ?? []).slice(0, 12)) {
@@ -45,14 +51,20 @@ function shiftBetween(
         vote.weight += sizeOf(boxOf(s.path));
         votes.set(k, vote);
       }
-  const best = [...votes.values()].sort((p, q) => q.weight - p.weight);
-  const [first, second] = best;
-  if (!first || first.weight < TELLING) return null;
-  // Two shifts with nearly as much behind them tell nothing either.
-  return second && second.weight > first.weight * 0.8 ? null : first;
+  return [...votes.values()]
+    .filter((v) => v.weight >= TELLING)
+    .sort((p, q) => q.weight - p.weight)
+    .slice(0, VOTES);
 }
 
-function byShared(lines: Lines, pages: readonly number[]): (Point | null)[] | null {
+/** Share of a page by which two pages may lie over each other: tiles share a strip, never a half. */
+const OVER = 0.3;
+
+/**
+ * Pages laid by the lines that two of them show, the surest first. Pieces that look alike (a skirt's front and back)
+ * also agree on shifts; such a page would come to lie over another, and goes where the next best line leads.
+ */
+function byShared(lines: Lines, pages: readonly number[], frame: Box): (Point | null)[] | null {
   const shapes = new Map<number, Map<string, Stroke[]>>();
   for (const n of pages) shapes.set(n, new Map());
   for (const s of lines.strokes) {
@@ -68,18 +80,31 @@ function byShared(lines: Lines, pages: readonly number[]): (Point | null)[] | nu
   const first = pages[0];
   if (first === undefined) return null;
   out[first] = { x: 0, y: 0 };
-  const queue = [first];
+  const [wide, high] = [frame.maxX - frame.minX, frame.maxY - frame.minY];
+  const free = (at: Point): boolean =>
+    out.every((o) => {
+      if (!o) return true;
+      const x = Math.max(0, wide - Math.abs(o.x - at.x));
+      const y = Math.max(0, high - Math.abs(o.y - at.y));
+      return x * y < OVER * wide * high;
+    });
   const left = new Set(pages.filter((p) => p !== first));
-  while (queue.length > 0) {
-    const at = queue.shift() as number;
-    const origin = out[at] as Point;
-    for (const other of [...left]) {
-      const found = shiftBetween(shapes.get(at) as Map<string, Stroke[]>, shapes.get(other) as Map<string, Stroke[]>);
-      if (!found) continue;
-      out[other] = { x: origin.x + found.by.x, y: origin.y + found.by.y };
-      left.delete(other);
-      queue.push(other);
-    }
+  const ways: { readonly to: number; readonly at: Point; readonly weight: number }[] = [];
+  let last = first;
+  for (;;) {
+    const origin = out[last] as Point;
+    for (const to of left)
+      for (const { by, weight } of shiftsBetween(shapes.get(last) as Shapes, shapes.get(to) as Shapes))
+        ways.push({ to, at: { x: origin.x + by.x, y: origin.y + by.y }, weight });
+    let best = -1;
+    ways.forEach((w, i) => {
+      if (left.has(w.to) && (best < 0 || w.weight > (ways[best]?.weight ?? 0)) && free(w.at)) best = i;
+    });
+    const way = ways[best];
+    if (!way) break;
+    out[way.to] = way.at;
+    left.delete(way.to);
+    last = way.to;
   }
   const placed = pages.length - left.size;
   return placed >= Math.max(2, pages.length * 0.5) ? out : null;
@@ -196,7 +221,7 @@ export function proposeTiles(lines: Lines): TileProposal {
   if (lines.pages.length === 1) return { placing: [{ x: 0, y: 0 }], window: null, by: 'single' };
   const frames = pages.map((i) => frameOf(perPage[i] ?? [], lines.pages[i] as typeof page));
   const frame = frames.find((f) => f !== null) ?? { minX: 0, minY: 0, maxX: page.width, maxY: page.height };
-  const shared = byShared(lines, pages);
+  const shared = byShared(lines, pages, frame);
   if (shared) return { placing: shared, window: frame, by: 'shared' };
 
   const step = { x: frame.maxX - frame.minX, y: frame.maxY - frame.minY };

@@ -39,11 +39,11 @@ async function read(bytes: Uint8Array): Promise<Result<Lines>> {
     return { ok: false, error: openFailure(error) };
   }
 }
-const print = (pieces: readonly Piece[]): Promise<Uint8Array> =>
+const print = (pieces: readonly Piece[], original: readonly Piece[] = []): Promise<Uint8Array> =>
   writePdf(PDFDocument as unknown as PdfConstructor, {
     map: pageMap(pieces, 'a4'),
     label: { wearer: 'Marit Quell', pattern: 'Causeway', size: '5', date: '2026-11-24', changes: {} },
-    original: [],
+    original,
     notes: [],
     fonts,
   });
@@ -78,6 +78,24 @@ describe('our own tiled pages', () => {
     // The marks that join the pages are the printer's: none is left on the sheet.
     expect(sheet.strokes.every((s) => s.style !== 'line #1e2a38 0.25')).toBe(true);
   });
+});
+
+it('lays every page where it was printed, though a skirt’s front and back look alike', async () => {
+  for (const size of ['4', '7']) {
+    // Another size behind each piece: what one sees of an altered pattern and the untouched one.
+    const pieces = sampleIn('causeway', size).pieces;
+    const lines = expectOk(await read(await print(pieces, sampleIn('causeway', '5').pieces)), 'two sizes');
+    const { placing } = proposeTiles(lines);
+    const map = pageMap(pieces, 'a4');
+    const origin = placing[1];
+    map.tiles.forEach((tile) => {
+      const at = placing[tile.page - 1];
+      const [row, column] = [tile.row - (map.tiles[0]?.row ?? 0), tile.column - (map.tiles[0]?.column ?? 0)];
+      expect((at?.x ?? NaN) - (origin?.x ?? NaN), tile.label).toBeCloseTo(column * map.step.width, 2);
+      expect((at?.y ?? NaN) - (origin?.y ?? NaN), tile.label).toBeCloseTo(row * map.step.height, 2);
+    });
+    expect(placing[0]).toBeNull();
+  }
 });
 
 describe('files that others made', () => {
