@@ -29,11 +29,12 @@ const folder = join(root, 'docs/screenshots');
 mkdirSync(folder, { recursive: true });
 const browser = await chromium.launch(CHROMIUM);
 try {
-  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
-  const shot = async (name) => {
-    await page.evaluate(() => document.fonts.ready);
-    await page.waitForTimeout(600);
-    await page.screenshot({ path: join(folder, `${name}.png`) });
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
+  const page = await context.newPage();
+  const shot = async (name, of = page) => {
+    await of.evaluate(() => document.fonts.ready);
+    await of.waitForTimeout(600);
+    await of.screenshot({ path: join(folder, `${name}.png`) });
     process.stdout.write(`${name}.png\n`);
   };
   await page.goto(base);
@@ -43,6 +44,7 @@ try {
     await page.goto(`${base}/job/marit-causeway/${station}`);
     await page.getByText('size 4').first().waitFor();
     if (station === 'body') await page.getByLabel('Full bust, first reading', { exact: true }).focus();
+    if (station === 'print') await page.getByRole('radio', { name: /only what changed/ }).check();
     if (station !== 'table') {
       await shot(station);
       continue;
@@ -51,16 +53,6 @@ try {
     await page.keyboard.press('n');
     await shot('table-open');
   }
-  await page.goto(`${base}/job/marit-causeway/plan`);
-  await page.getByRole('button', { name: /Add all/ }).click();
-  await page.getByText('The plan stands in this order.').waitFor();
-  await page.getByRole('button', { name: 'Find the amounts' }).click();
-  await page.getByRole('button', { name: 'Take these amounts' }).waitFor();
-  await page.evaluate(() => document.querySelector('main')?.scrollTo(0, 0));
-  await page.getByRole('button', { name: 'Take these amounts' }).scrollIntoViewIfNeeded();
-  await shot('plan-together');
-  // The other pictures show the job as it hangs on the rail.
-  for (let i = 0; i < 2; i++) await page.getByRole('button', { name: 'Take out' }).first().click();
   await page.goto(`${base}/job/tove-causeway/toile`);
   await page.getByText('Where it may come from').waitFor();
   await shot('toile');
@@ -72,8 +64,6 @@ try {
   await shot('tissue');
   await page.goto(`${base}/job/tove-causeway/table`);
   await page.getByText('size 5').first().waitFor();
-  for (let i = 0; i < 3; i++) await page.keyboard.press('n');
-  await shot('table-lap');
   const asked = (name) => page.getByRole('button', { name, exact: true }).first().click();
   await page.keyboard.press('5');
   await asked('Narrow shoulder, slashed');
@@ -118,6 +108,19 @@ try {
     .first()
     .click();
   await shot('bring');
+  // A projector made true by what the tape reads on the stand-in table.
+  const table = await context.newPage();
+  await page.goto(`${base}/job/marit-causeway/projector`);
+  await table.goto(`${base}/job/marit-causeway/projector-table`);
+  const tape = await table.getByText('The tape on the square reads').innerText();
+  const read = [...tape.matchAll(/([\d.]+) cm/g)].map((m) => m[1]);
+  for (const [i, label] of ['Across', 'Down'].entries()) await page.getByLabel(label).fill(read[i]);
+  await page.getByRole('button', { name: 'Take the readings' }).click();
+  await page.getByRole('button', { name: 'Go on to the pieces' }).click();
+  await shot('projector', page);
+  await table.locator('[data-thrown]').waitFor();
+  await shot('projector-table', table);
+  await table.close();
   await page.setViewportSize({ width: 820, height: 1180 });
   await page.goto(`${base}/job/marit-causeway/table`);
   await page.getByText('size 4').first().waitFor();

@@ -5,6 +5,7 @@ import type { Piece } from '@ample/core/pattern';
 import { worksheetTable } from '@ample/core/words';
 import type { Draft } from '@ample/core/draft';
 import { download, exportWork } from '../../store/export.ts';
+import { useDraft } from '../../store/draft.ts';
 import { exportJob } from '../../store/backup.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
@@ -30,6 +31,9 @@ export function Files({
     const bytes = job && (await exportJob(job.id, new Date()));
     if (bytes) download(`${name}.zip`, bytes as BlobPart, 'application/zip');
   };
+  const sizes = useDraft((s) => s.pattern?.sizes);
+  const nest = Object.entries(sizes ?? {}).flatMap(([size, of]) => (of.length > 0 ? [{ size, pieces: of }] : []));
+  const all = () => download(`${name}-all-sizes.dxf`, writeDxf(nest), 'image/vnd.dxf');
   return (
     <fieldset className="sheet p-4">
       <legend className="bg-page px-1 text-sm">Files</legend>
@@ -51,6 +55,10 @@ export function Files({
         >
           <Download size={18} aria-hidden="true" />
           DXF
+        </button>
+        <button className="btn" hidden={draft.paper !== null || nest.length < 2} onClick={all}>
+          <Download size={18} aria-hidden="true" />
+          DXF, all {nest.length} sizes as drafted
         </button>
         <button
           className="btn"
