@@ -12,6 +12,11 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['Enter in the worksheet or a size chart', 'take the value and go on down the column'],
   ['Esc', 'drop a drag and put everything back'],
   ['+, −, 0', 'on the table: nearer, farther, all in view'],
+  [
+    'N, B, Q, O, I, H',
+    'in the projector view: next piece, piece before, turn a quarter, turn over, dark on light, hide',
+  ],
+  ['Arrows, +, −, 0', 'in the projector view: slide by 1 cm, lines thicker or thinner, back to the middle'],
   ['U', 'centimetres or inches'],
   ['Ctrl+Z, Ctrl+Shift+Z', 'undo, redo'],
   ['?', 'this page'],
