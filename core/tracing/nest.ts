@@ -16,7 +16,8 @@ import type { Ring } from './chain.ts';
 import { cornersOf } from './corners.ts';
 import { cleanRing } from './detours.ts';
 import type { Stroke } from './lines.ts';
-import { MEANT, tracePiece, type TraceChoices, type Traced } from './trace.ts';
+import { tracePiece } from './trace.ts';
+import { MEANT, type TraceChoices, type Traced } from './traceTypes.ts';
 
 export type NestError = 'nest-corners-differ' | 'nest-darts-differ' | 'nest-edges-differ';
 

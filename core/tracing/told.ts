@@ -13,7 +13,7 @@ import { ringThrough, type Ring } from './chain.ts';
 import { grouped } from './grouped.ts';
 import { boxOf, type Lettering, type Lines, type Stroke } from './lines.ts';
 import { AS_DRAWN } from './orient.ts';
-import { plainChoices, type TraceChoices } from './trace.ts';
+import { plainChoices, type TraceChoices } from './traceTypes.ts';
 
 /** A piece that stands in a file by itself: its outline, the lines with it, and what the file says of it. */
 export interface ToldPiece {

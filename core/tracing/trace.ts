@@ -1,10 +1,8 @@
 import {
-  boundsOf,
   distance,
   endOf,
   flatten,
   lengthTo,
-  lineMeet,
   midpoint,
   nearestLength,
   nearestOnPath,
@@ -13,236 +11,34 @@ import {
   pathLength,
   pointAt,
   polyline,
-  splitAtLength,
-  subPath,
-  offsetPath,
-  endTangent,
-  startTangent,
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import type { EdgeRole, LevelName, Mark, Piece } from '../pattern/index.ts';
+import type { EdgeRole, LevelName, Mark } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
 import type { Ring } from './chain.ts';
-import { bevels, cornersOf, edgesAt } from './corners.ts';
-import { findDarts, legMeets, type DartSign, type FoundDart } from './darts.ts';
+import { edgesAt } from './corners.ts';
+import { findDarts, type FoundDart } from './darts.ts';
 import { cleanRing } from './detours.ts';
 import type { Stroke } from './lines.ts';
-import { findMarks, notchesOn, type FoundNotch } from './marks.ts';
-import { orient, orientationOf, type Orientation } from './orient.ts';
-import { proposeRoles, type Part } from './roles.ts';
-
-/** What is known, or was said by hand, of a piece that is being traced. Points lie where they do on the sheet. */
-export interface TraceChoices {
-  readonly id: string;
-  readonly name: string;
-  readonly part: Part;
-  readonly cut: number;
-  /** Half of what it becomes on the body. */
-  readonly half: boolean;
-  /** Which line the outline is. */
-  readonly line: 'cutting' | 'sewing';
-  /** Seam allowance where nothing else is said of an edge, mm. */
-  readonly allowance: number;
-  /** Bevels and roundings at the corners of a cutting line: left out, or kept. */
-  readonly corners: 'mitred' | 'asDrawn';
-  /** How it is turned from the sheet to the table; null takes what the grain says. */
-  readonly orientation: Orientation | null;
-  /** Corners set (`on`) or taken away by hand. */
-  readonly turned: readonly { readonly at: Point; readonly on: boolean }[];
-  /** What was said of edges, each by a point on or near its middle. */
-  readonly said: readonly {
-    readonly at: Point;
-    readonly role?: EdgeRole;
-    readonly allowance?: number;
-    readonly fold?: boolean;
-  }[];
-  /** Darts not wanted, and darts drawn by hand: tip and the two places where the legs meet the outline. */
-  readonly notDarts: readonly Point[];
-  readonly ownDarts: readonly { readonly tip: Point; readonly one: Point; readonly two: Point }[];
-  /** Notches not wanted, and set by hand. */
-  readonly notNotches: readonly Point[];
-  readonly ownNotches: readonly Point[];
-  readonly grain: { readonly from: Point; readonly to: Point } | null;
-  readonly bustPoint: Point | null;
-  readonly levels: Readonly<Partial<Record<LevelName, Point>>>;
-}
-
-export type TraceNote =
-  | { readonly code: 'gaps-healed'; readonly data: { readonly count: number; readonly widest: number } }
-  | { readonly code: 'corners-joined'; readonly data: { readonly count: number } }
-  | { readonly code: 'leg-misses'; readonly data: { readonly x: number; readonly y: number } }
-  | { readonly code: 'no-grain'; readonly data: Record<string, never> }
-  | { readonly code: 'no-bust-point'; readonly data: Record<string, never> }
-  | { readonly code: 'looks-whole'; readonly data: Record<string, never> };
-
-export interface TracedEdge {
-  readonly path: Path;
-  readonly role: EdgeRole;
-  readonly allowance: number;
-  readonly fold: boolean;
-}
-/** What tracing found, on the sheet, and the piece made of it, turned as it lies on the table. */
-export interface Traced {
-  readonly piece: Piece;
-  /** Edges along the seam line as they lie on the sheet, in the order of the piece's before it was turned over. */
-  readonly edges: readonly TracedEdge[];
-  readonly corners: readonly Point[];
-  readonly darts: readonly (FoundDart & { readonly mouth: number })[];
-  readonly notches: readonly { readonly at: Point; readonly count: number }[];
-  readonly dots: readonly Point[];
-  readonly bustPoint: Point | null;
-  readonly grain: { readonly from: Point; readonly to: Point } | null;
-  readonly orientation: Orientation;
-  readonly notes: readonly TraceNote[];
-}
-
-export const plainChoices = (id: string, name: string): TraceChoices => ({
-  id,
-  name,
-  part: 'front',
-  cut: 1,
-  half: true,
-  line: 'cutting',
-  allowance: 15,
-  corners: 'mitred',
-  orientation: null,
-  turned: [],
-  said: [],
-  notDarts: [],
-  ownDarts: [],
-  notNotches: [],
-  ownNotches: [],
-  grain: null,
-  bustPoint: null,
-  levels: {},
-});
-
-const near = (list: readonly Point[], p: Point, within: number): boolean => list.some((q) => distance(p, q) <= within);
-const middle = (path: Path): Point => pointAt(path, pathLength(path) / 2);
-/** How near a click on the sheet counts as meant, mm. */
-export const MEANT = 6;
-
-/** A bend that the file itself calls a corner need not be sharp, degrees. */
-const TOLD_CORNER = 4;
-
-/** Corners as found, with those the file names, and those set and taken away by hand. */
-function cornersWith(ring: Path, turned: TraceChoices['turned'], others: readonly Stroke[]): readonly Point[] {
-  const off = turned.filter((t) => !t.on).map((t) => t.at);
-  const on = turned.filter((t) => t.on).map((t) => nearestOnPath(ring, t.at).point);
-  const found = cornersOf(ring).map((c) => c.at);
-  const turns = others.filter((s) => s.kind === 'turn').map((s) => s.path.start);
-  const slight = cornersOf(ring, TOLD_CORNER).map((c) => c.at);
-  const told = slight.filter((p) => near(turns, p, TOL.touches) && !near(found, p, TOL.touches));
-  return [...[...found, ...told].filter((p) => !near(off, p, MEANT)), ...on];
-}
-
-/** What was said of the edge that a said point lies nearest to. */
-function saidOf(paths: readonly Path[], said: TraceChoices['said']): readonly TraceChoices['said'][number][][] {
-  const out: TraceChoices['said'][number][][] = paths.map(() => []);
-  for (const one of said) {
-    const distances = paths.map((p) => nearestOnPath(p, one.at).distance);
-    const i = distances.indexOf(Math.min(...distances));
-    out[i]?.push(one);
-  }
-  return out;
-}
-const last = <K extends 'role' | 'allowance' | 'fold'>(
-  said: readonly TraceChoices['said'][number][],
-  key: K,
-): TraceChoices['said'][number][K] | undefined => said.findLast((s) => s[key] !== undefined)?.[key];
-
-/** Bevelled corners drawn out to the point where their neighbours meet. */
-function mitre(paths: readonly Path[], most: number): { readonly paths: readonly Path[]; readonly count: number } {
-  const gone = bevels(paths, most);
-  if (gone.length === 0) return { paths, count: 0 };
-  const n = paths.length;
-  const out = [...paths];
-  for (const i of gone) {
-    const [b, a] = [(i + n - 1) % n, (i + 1) % n];
-    const before = out[b] as Path;
-    const after = out[a] as Path;
-    const meet = lineMeet(endOf(before), endTangent(before), after.start, startTangent(after));
-    const bevel = paths[i] as Path;
-    const p = meet && meet.s > 0 && meet.r < 0 && Math.max(meet.s, -meet.r) < 4 * most ? meet.point : middle(bevel);
-    out[b] = joinPaths([before, polyline([endOf(before), p])]);
-    out[a] = joinPaths([polyline([p, after.start]), after]);
-  }
-  return { paths: out.filter((_, i) => !gone.includes(i)), count: gone.length };
-}
-
-interface Mouth {
-  readonly dart: FoundDart;
-  readonly from: number;
-  readonly to: number;
-}
-
-/** Where the legs of each dart meet the seam line, as arc lengths in outline order, the shorter way between them. */
-function mouthsOn(seam: Path, darts: readonly FoundDart[], beyond: number): { mouths: Mouth[]; missed: FoundDart[] } {
-  const total = pathLength(seam);
-  const mouths: Mouth[] = [];
-  const missed: FoundDart[] = [];
-  for (const dart of darts) {
-    const [p, q] = [legMeets(seam, dart.tip, dart.one, beyond), legMeets(seam, dart.tip, dart.two, beyond)];
-    if (!p || !q) {
-      missed.push(dart);
-      continue;
-    }
-    const [a, b] = [p, q].map((x) => lengthTo(seam, nearestOnPath(seam, x))) as [number, number];
-    const way = (b - a + total) % total;
-    mouths.push(way <= total / 2 ? { dart, from: a, to: b } : { dart, from: b, to: a });
-  }
-  return { mouths, missed };
-}
-
-/** The seam line divided at its corners and at the darts' legs; what lies between two legs is one mouth. */
-function divide(
-  seam: Path,
-  corners: readonly Point[],
-  mouths: readonly Mouth[],
-): readonly { readonly path: Path; readonly mouth: number }[] {
-  const total = pathLength(seam);
-  const at = (p: Point): number => lengthTo(seam, nearestOnPath(seam, p));
-  const inMouth = (s: number): boolean =>
-    mouths.some((m) => (s - m.from + total) % total <= ((m.to - m.from + total) % total) + TOL.join);
-  const cuts = [...corners.map(at).filter((s) => !inMouth(s)), ...mouths.flatMap((m) => [m.from, m.to])]
-    .map((s) => (total - s < TOL.join ? 0 : s))
-    .sort((a, b) => a - b)
-    .filter((s, i, all) => i === 0 || s - (all[i - 1] as number) > TOL.meets);
-  if (cuts.length < 2) return [{ path: seam, mouth: -1 }];
-  return cuts.map((from, i) => {
-    const to = cuts[(i + 1) % cuts.length] as number;
-    const path =
-      to > from
-        ? subPath(seam, from, to)
-        : to < TOL.join
-          ? splitAtLength(seam, from)[1]
-          : joinPaths([splitAtLength(seam, from)[1], splitAtLength(seam, to)[0]]);
-    const mouth = mouths.findIndex(
-      (m) => Math.abs(m.from - from) < TOL.meets || Math.abs(total - m.from + from) < TOL.meets,
-    );
-    return { path, mouth };
-  });
-}
-
-/** Ids that say what an edge is: its role, numbered where there are several. */
-function idsFor(roles: readonly EdgeRole[]): readonly string[] {
-  const count = new Map<string, number>();
-  return roles.map((role) => {
-    const n = (count.get(role) ?? 0) + 1;
-    count.set(role, n);
-    return roles.filter((r) => r === role).length === 1 ? role : `${role}${n}`;
-  });
-}
-
-const DART_OF: Readonly<Partial<Record<EdgeRole, Piece['darts'][number]['kind']>>> = {
-  side: 'side',
-  waist: 'waist',
-  hem: 'waist',
-  shoulder: 'shoulder',
-  armhole: 'armhole',
-  neck: 'neck',
-};
+import { findMarks } from './marks.ts';
+import { DART_OF, divide, foldOf, insetDart, mouthsOn } from './mouths.ts';
+import { orient, orientationOf } from './orient.ts';
+import { proposeRoles } from './roles.ts';
+import {
+  cornersWith,
+  HALVES,
+  idsFor,
+  last,
+  middle,
+  mitre,
+  near,
+  nearestOf,
+  notchesAlong,
+  sameOnBothSides,
+  saidOf,
+} from './traceParts.ts';
+import { MEANT, type TraceChoices, type Traced, type TracedEdge, type TraceNote } from './traceTypes.ts';
 
 /**
  * Makes a piece of a closed outline and what is drawn in it. Little notches drawn into the outline are taken out of
@@ -422,72 +218,6 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
     });
     return out;
   }
-}
-
-/** Notches that reach the outline or, drawn in the allowance, the seam line; each once, where it lies on the seam line. */
-function notchesAlong(
-  outline: Path,
-  seam: Path,
-  small: readonly Stroke[],
-  cutIn: readonly Point[],
-): readonly FoundNotch[] {
-  const onSeam = (n: FoundNotch): FoundNotch => ({ ...n, at: nearestOnPath(seam, n.at).point });
-  const outer = [...cutIn.map((at) => ({ at, count: 1 })), ...notchesOn(outline, small)].map(onSeam);
-  const inner = notchesOn(seam, small).map(onSeam);
-  const seen = outer.map((n) => n.at);
-  return [...outer, ...inner.filter((n) => !near(seen, n.at, MEANT / 2))];
-}
-
-/** Parts that are drawn as half of what they become; the others are drawn whole. */
-const HALVES: ReadonlySet<Part> = new Set<Part>([
-  'front',
-  'sideFront',
-  'back',
-  'sideBack',
-  'skirtFront',
-  'skirtBack',
-  'facingFront',
-  'facingBack',
-]);
-
-/** True when an outline is its own mirror image about the upright through its middle. */
-function sameOnBothSides(path: Path): boolean {
-  const points = flatten(path, 0.2);
-  const { minX, maxX } = boundsOf(points);
-  return points.every((p) => nearestOnPath(path, { x: minX + maxX - p.x, y: p.y }).distance <= TOL.mirrored);
-}
-
-/** The path nearest to the middle of another; those in `not` are passed over. */
-function nearestOf(paths: readonly Path[], path: Path, not: ReadonlySet<number> = new Set()): number {
-  const p = path.segments.length > 1 || pathLength(path) > 0 ? middle(path) : path.start;
-  const distances = paths.map((q, i) => (not.has(i) ? Infinity : nearestOnPath(q, p).distance));
-  return distances.indexOf(Math.min(...distances));
-}
-
-/** A dart drawn into a cutting line brought in by its allowance: the seam is sewn beside the cut. */
-function insetDart(d: { readonly start: Point; readonly tip: Point; readonly end: Point }, by: number): FoundDart {
-  const sign: DartSign = 'cut';
-  if (by === 0) return { tip: d.tip, one: d.start, two: d.end, sign };
-  const one = offsetPath(polyline([d.start, d.tip]), -by);
-  const two = offsetPath(polyline([d.tip, d.end]), -by);
-  const meet = lineMeet(one.start, startTangent(one), two.start, startTangent(two));
-  return { tip: meet?.point ?? d.tip, one: one.start, two: endOf(two), sign };
-}
-
-/** Side darts are pressed down, upright ones towards the centre. */
-function foldOf(
-  kind: Piece['darts'][number]['kind'],
-  mouth: Path | undefined,
-  toTable: (path: Path) => Path,
-  centreX: number,
-): 'start' | 'end' {
-  if (!mouth) return 'end';
-  const path = toTable(mouth);
-  const [a, b] = [path.start, endOf(path)];
-  const down = b.y >= a.y ? 'end' : 'start';
-  const upright = kind === 'waist' || kind === 'shoulder' || kind === 'neck';
-  if (!upright) return down;
-  return Math.abs(b.x - centreX) < Math.abs(a.x - centreX) ? 'end' : 'start';
 }
 
 export const middleOfEdge = (edge: TracedEdge): Point =>

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { X } from 'lucide-react';
+import { Check } from '../ui/Check.tsx';
 import { Length, Notice } from '../ui/parts.tsx';
 import { LengthField } from '../ui/LengthField.tsx';
 import { connectTape, endTape, useTape } from './session.ts';
@@ -85,9 +86,15 @@ export function TapeWindow({ onClose }: { readonly onClose: () => void }) {
           </div>
           <fieldset className="mt-3">
             <legend className="text-sm text-quiet">What can go wrong</legend>
-            <Fault on={noise} set={setNoise} name="unsteady by up to 4 mm" />
-            <Fault on={drop} set={setDrop} name="loses the connection at the next reading" />
-            <Fault on={jam} set={setJam} name="stuck at the last reading" />
+            <Check on={noise} set={setNoise}>
+              unsteady by up to 4 mm
+            </Check>
+            <Check on={drop} set={setDrop}>
+              loses the connection at the next reading
+            </Check>
+            <Check on={jam} set={setJam}>
+              stuck at the last reading
+            </Check>
           </fieldset>
         </>
       )}
@@ -97,18 +104,3 @@ export function TapeWindow({ onClose }: { readonly onClose: () => void }) {
     </aside>
   );
 }
-
-const Fault = ({
-  on,
-  set,
-  name,
-}: {
-  readonly on: boolean;
-  readonly set: (v: boolean) => void;
-  readonly name: string;
-}) => (
-  <label className="flex min-h-[36px] items-center gap-2">
-    <input type="checkbox" className="size-5 accent-carbon" checked={on} onChange={(e) => set(e.target.checked)} />
-    {name}
-  </label>
-);

@@ -1,16 +1,7 @@
 import { useMemo, useState } from 'react';
-import { PARTS, validatePiece, type EdgeRole, type Piece } from '@ample/core/pattern';
-import { EDGE_ROLES } from '@ample/core/pattern';
-import {
-  grouped,
-  allRings,
-  lineInside,
-  middleOfEdge,
-  type Orientation,
-  type TraceChoices,
-  type Traced,
-} from '@ample/core/tracing';
-import { PIECE_WORDS, ROLE_WORDS, sayFileRefusal, sayProblem, sayTraceNote } from '@ample/core/words';
+import { PARTS, validatePiece, type Piece } from '@ample/core/pattern';
+import { grouped, allRings, lineInside, type Orientation, type TraceChoices, type Traced } from '@ample/core/tracing';
+import { PIECE_WORDS, sayFileRefusal, sayProblem, sayTraceNote } from '@ample/core/words';
 import type { Refusal } from '@ample/core/units';
 import { choose, leavePiece, useBring, type Tool } from '../../store/bring.ts';
 import { takePieces } from '../../store/takePiece.ts';
@@ -20,6 +11,8 @@ import { Length, Notice } from '../../ui/parts.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { SmallPiece } from '../../ui/SmallPiece.tsx';
 import { OtherSizes } from './OtherSizes.tsx';
+import { Edges } from './PieceEdges.tsx';
+import { Marks } from './PieceMarks.tsx';
 import { useSheet } from './SheetView.tsx';
 import { TOOLS } from './tools.ts';
 
@@ -217,111 +210,6 @@ function Tools() {
         {now?.says[clicks] ?? now?.says[0]}
       </p>
     </div>
-  );
-}
-
-const ROLES = EDGE_ROLES.filter((r) => r !== 'dart');
-
-/** The edges in order, each with what it is, its allowance, and whether it lies on the fold. */
-function Edges({ traced, choices }: { readonly traced: Traced; readonly choices: TraceChoices }) {
-  const chosen = useBring((s) => s.chosenEdge);
-  const say = (i: number, what: { role?: EdgeRole; allowance?: number; fold?: boolean }) => {
-    const edge = traced.edges[i];
-    if (edge) choose({ said: [...choices.said, { at: middleOfEdge(edge), ...what }] });
-  };
-  return (
-    <fieldset>
-      <legend className="mb-1 text-sm">Edges</legend>
-      <ul>
-        {traced.edges.map((e, i) =>
-          e.role === 'dart' ? null : (
-            <li key={i} className={`flex flex-wrap items-center gap-2 py-0.5 ${chosen === i ? 'bg-tissue' : ''}`}>
-              <select
-                className="field !min-h-[36px] w-[138px]"
-                aria-label={`Edge ${i + 1} is the`}
-                value={e.role}
-                onFocus={() => useBring.setState({ chosenEdge: i })}
-                onChange={(event) => say(i, { role: event.target.value as EdgeRole })}
-              >
-                {ROLES.map((r) => (
-                  <option key={r} value={r}>
-                    {ROLE_WORDS[r]}
-                  </option>
-                ))}
-              </select>
-              <LengthField
-                label={`Allowance of edge ${i + 1}`}
-                bare
-                value={e.allowance}
-                min={0}
-                max={100}
-                width="w-[92px]"
-                onFocus={() => useBring.setState({ chosenEdge: i })}
-                onCommit={(v) => v !== null && say(i, { allowance: v })}
-              />
-              <label className="flex items-center gap-1.5">
-                <input
-                  type="checkbox"
-                  className="size-5 accent-carbon"
-                  checked={e.fold}
-                  aria-label={`Edge ${i + 1} lies on the fold`}
-                  onChange={(event) => say(i, { fold: event.target.checked })}
-                />
-                fold
-              </label>
-            </li>
-          ),
-        )}
-      </ul>
-    </fieldset>
-  );
-}
-
-const SIGNS = { legs: 'by its legs', notches: 'by notches and a hole', cut: 'cut out of the edge' } as const;
-
-function Marks({ traced, choices }: { readonly traced: Traced; readonly choices: TraceChoices }) {
-  return (
-    <fieldset>
-      <legend className="mb-1 text-sm">Darts and marks</legend>
-      <ul>
-        {traced.darts.map((d, i) => (
-          <li key={i} className="flex min-h-[40px] items-center justify-between gap-2">
-            <span>Dart {SIGNS[d.sign]}</span>
-            <button
-              className="text-sm underline"
-              onClick={() =>
-                choose({
-                  notDarts: [...choices.notDarts, d.tip],
-                  ownDarts: choices.ownDarts.filter((o) => o.tip !== d.tip),
-                })
-              }
-            >
-              not a dart
-            </button>
-          </li>
-        ))}
-        {traced.notches.map((n, i) => (
-          <li key={`n${i}`} className="flex min-h-[36px] items-center justify-between gap-2">
-            <span>{n.count === 1 ? 'Notch' : n.count === 2 ? 'Double notch' : 'Triple notch'}</span>
-            <button
-              className="text-sm underline"
-              onClick={() =>
-                choose({
-                  notNotches: [...choices.notNotches, n.at],
-                  ownNotches: choices.ownNotches.filter((o) => o !== n.at),
-                })
-              }
-            >
-              not a notch
-            </button>
-          </li>
-        ))}
-      </ul>
-      <p className="text-sm text-quiet">
-        {traced.grain ? 'Grain line found.' : 'No grain line yet.'}{' '}
-        {traced.bustPoint ? 'Bust point placed.' : choices.part === 'front' ? 'No bust point yet.' : ''}
-      </p>
-    </fieldset>
   );
 }
 

@@ -1,6 +1,6 @@
 import { PAPERS, type PaperId } from '@ample/core/formats';
 import { usePrefs } from '../../store/prefs.ts';
-import { Check } from './Check.tsx';
+import { Check } from '../../ui/Check.tsx';
 
 /** Which paper the pages are for. */
 export function PaperChoice() {

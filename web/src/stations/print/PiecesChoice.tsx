@@ -2,7 +2,7 @@ import { Link, useParams } from 'react-router';
 import type { PdfLayer } from '@ample/core/formats/pdf';
 import type { Piece } from '@ample/core/pattern';
 import { usePrefs } from '../../store/prefs.ts';
-import { Check } from './Check.tsx';
+import { Check } from '../../ui/Check.tsx';
 
 const WHAT = [
   ['pieces', 'whole pieces'],
