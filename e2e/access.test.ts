@@ -41,6 +41,28 @@ test('axe finds nothing serious on a fitting with causes, its versions, a tissue
   await busy(page);
 });
 
+test('axe finds nothing serious on bringing pieces in, the projector, its table and an offer of the bureau', async ({
+  page,
+}) => {
+  await page.goto('/job/marit-causeway/bring');
+  await expect(page.getByRole('heading', { name: 'Bring in pieces' })).toBeVisible();
+  for (const from of ['Photo or scan', 'Mat coordinates']) {
+    await page.getByRole('button', { name: from }).click();
+    await busy(page);
+  }
+  await page.goto('/job/marit-causeway/projector');
+  await expect(page.getByRole('region', { name: 'Make it true' })).toBeVisible();
+  await busy(page);
+  await page.goto('/job/marit-causeway/projector-table');
+  await expect(page.getByText('No projector is on')).toBeVisible();
+  await busy(page);
+  await openMarit(page, 'print');
+  await page.getByRole('radio', { name: /only what changed/ }).check();
+  await page.getByRole('button', { name: 'Send and ask the price' }).click();
+  await expect(page.getByText('Price, one copy')).toBeVisible();
+  await busy(page);
+});
+
 test('the whole journey by keyboard alone', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('link', { name: /Marit Quell Concert/ })).toBeVisible();

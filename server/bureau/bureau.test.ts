@@ -5,6 +5,7 @@ import PDFDocument from 'pdfkit';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { CHUNK, estimateSchema, ticketSchema, uploadSchema, type Fault } from '@ample/core/bureau';
 import { createApp } from '../app.ts';
+import { pageSizes } from './pageSizes.ts';
 
 const MM = 72 / 25.4;
 let clock = 0;
@@ -167,6 +168,14 @@ describe('what can go wrong', () => {
     const { id } = await begin(bytes, 'down');
     expect(await put(id, bytes, 0)).toMatchObject({ status: 503, body: { code: 'bureau-down' } });
   });
+});
+
+it('does not wait for a file that takes longer to open than a pattern does', async () => {
+  const bytes = await pdf([[600, 800]], 10);
+  const begun = Date.now();
+  expect(await pageSizes(Uint8Array.from(bytes), 1)).toBeNull();
+  expect(Date.now() - begun).toBeLessThan(5_000);
+  expect((await pageSizes(Uint8Array.from(bytes)))?.[0]?.width).toBeCloseTo(600, 3);
 });
 
 describe('a ticket', () => {
