@@ -1,5 +1,6 @@
 import { draft, emptyCache, type ResolvedJob } from '@ample/core/draft';
 import { causewayPattern } from '@ample/core/drafting';
+import { addedPaper, patchPlan } from '@ample/core/patch';
 import { stepSchema, wearerSchema, type Step } from '@ample/core/formats';
 
 /** Ten steps on eight pieces: the whole dress, altered from top to bottom. */
@@ -40,8 +41,13 @@ const job = (steps: readonly Step[]): ResolvedJob => ({
 });
 const last = (by: number): readonly Step[] => [...STEPS.slice(0, -1), step('10', 'hem-sweep', { by })];
 
-/** One whole draft from nothing, and one after the last of ten steps has changed; refuses to time a plan that does not run. */
-export function planBench(): { readonly fresh: () => unknown; readonly again: () => unknown } {
+/** One whole draft from nothing, one after the last of ten steps has changed, and what is printed of it; refuses to time a plan that does not run. */
+export function planBench(): {
+  readonly fresh: () => unknown;
+  readonly again: () => unknown;
+  readonly patches: () => unknown;
+  readonly added: () => unknown;
+} {
   const done = draft(job(STEPS));
   const refused = done.steps.filter((s) => !s.outcome.ok).map((s) => s.step.alteration);
   if (refused.length > 0) throw new Error(`bench: expected ten steps to run, refused: ${refused.join(', ')}`);
@@ -49,5 +55,10 @@ export function planBench(): { readonly fresh: () => unknown; readonly again: ()
   const cache = emptyCache();
   draft(job(STEPS), cache);
   let n = 0;
-  return { fresh: () => draft(job(STEPS)), again: () => draft(job(last(41 + (n++ % 60))), cache) };
+  return {
+    fresh: () => draft(job(STEPS)),
+    again: () => draft(job(last(41 + (n++ % 60))), cache),
+    patches: () => patchPlan(done.pieces, done.original),
+    added: () => addedPaper(done),
+  };
 }

@@ -88,6 +88,8 @@ const plan = planBench();
 rows.push(
   { name: 'ten steps on eight pieces, the last changed', ms: median(plan.again, 100), budget: 8 },
   { name: 'ten steps on eight pieces, from scratch', ms: median(plan.fresh, 60), budget: 40 },
+  { name: 'patches for eight altered pieces', ms: median(plan.patches, 12), budget: 400 },
+  { name: 'paper added by ten steps', ms: median(plan.added, 12), budget: 100 },
 );
 rows.push({ name: 'solve eight steps for fifteen measurements', ms: median(solveBench(), 12), budget: 300 });
 const fitting = fittingBench();

@@ -3,15 +3,13 @@ import { alike, CUT_AS, middleOf, type Draft, type DraftStep, type Side } from '
 import type { Frame, PieceFrame, Run } from '../alterations/index.ts';
 import { outlineOf, requireEdge, type Piece } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
-import { common, grow, regionOf, unite, without, type Region } from './regions.ts';
+import { common, FLAT, grow, regionOf, unite, without, type Region } from './regions.ts';
 
 /** The tissue one has, by piece: where it lies by now, within the seam lines. */
 type Tissue = Map<string, Region>;
 
 /** Slivers narrower than this are where curves were faired, not paper to add. */
 const SLIVER = TOL.seam;
-/** Chords of the regions, mm: paper is not cut finer. */
-const FLAT = 0.05;
 
 const carried = (region: Region, by: Rigid): Region => region.map((ring) => ring.map((p) => move(by, p)));
 

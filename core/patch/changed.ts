@@ -1,7 +1,7 @@
 import { distance, pointAt, type Point } from '../geometry/index.ts';
 import { cuttingLine, dartShape, edgeOf, outlineOf, type Mark, type Piece } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
-import { about, either, grow, regionOf, unite, type Region } from './regions.ts';
+import { about, either, FLAT, grow, regionOf, unite, type Region } from './regions.ts';
 
 /** Paper about a mark that has moved, mm: what a notch or a cross takes. */
 const MARK = 8;
@@ -49,7 +49,9 @@ function marksApart(a: Piece, b: Piece): Region {
  * darts and the surroundings of marks that are drawn anew or no longer hold. Half a millimetre is no difference.
  */
 export function changedOn(before: Piece, after: Piece): Region {
-  const lines = [cuttingLine, outlineOf].map((line) => either(regionOf(line(before)), regionOf(line(after))));
+  const lines = [cuttingLine, outlineOf].map((line) =>
+    either(regionOf(line(before), FLAT), regionOf(line(after), FLAT)),
+  );
   const slim = sliversOff(unite(...lines));
   return unite(
     slim,

@@ -1,7 +1,7 @@
 import { boundsOf, type Box } from '../geometry/index.ts';
 import { cuttingLine, type Piece } from '../pattern/index.ts';
 import { changedOn } from './changed.ts';
-import { areaOf, common, filled, grow, regionOf, unite, type Ring } from './regions.ts';
+import { areaOf, common, FLAT, filled, grow, regionOf, unite, type Ring } from './regions.ts';
 import { untouchedOf } from './untouched.ts';
 
 /** Unchanged paper all round a patch, mm: lines to lay it by, and room for tape. */
@@ -31,10 +31,10 @@ export interface PiecePatches {
 
 /** The patches of one piece, the uppermost first; none where nothing has changed. */
 export function patchesOf(untouched: Piece, piece: Piece): PiecePatches {
-  const now = regionOf(cuttingLine(piece));
+  const now = regionOf(cuttingLine(piece), FLAT);
   const changed = changedOn(untouched, piece);
   if (changed.length === 0) return { piece, patches: [], share: 0 };
-  const room = grow(unite(now, regionOf(cuttingLine(untouched))), OVER);
+  const room = grow(unite(now, regionOf(cuttingLine(untouched), FLAT)), OVER);
   const rings = [...filled(common(grow(changed, TAPE), room))].sort((a, b) => boundsOf(a).minY - boundsOf(b).minY);
   const patches = rings.map((ring, i) => ({
     piece,

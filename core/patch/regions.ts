@@ -18,6 +18,9 @@ import { TOL } from '../units/index.ts';
 export type Ring = readonly Point[];
 export type Region = readonly Ring[];
 
+/** Chords of regions lie this near to their curves, mm: paper is not cut finer. */
+export const FLAT = 0.05;
+
 /** Decimals kept by the library that joins and cuts regions: a ten-thousandth of a millimetre. */
 const DECIMALS = 4;
 
@@ -39,7 +42,7 @@ export const without = (a: Region, b: Region): Region =>
 export const either = (a: Region, b: Region): Region => clean(xorD(plain(a), plain(b), FillRule.NonZero, DECIMALS));
 /** Wider all round by so many millimetres, round at corners; narrower where negative. */
 export const grow = (region: Region, by: number): Region =>
-  clean(inflatePathsD(plain(region), by, JoinType.Round, EndType.Polygon, 2, DECIMALS, 0.05));
+  clean(inflatePathsD(plain(region), by, JoinType.Round, EndType.Polygon, 2, DECIMALS, FLAT));
 
 /** Area of one ring: positive for paper, negative for a hole, as the library winds them. */
 export const ringArea = (ring: Ring): number => {
@@ -55,7 +58,7 @@ export const areaOf = (region: Region): number => Math.abs(region.reduce((sum, r
 /** A strip of paper about a line between two points. */
 export function about(a: Point, b: Point, by: number): Region {
   const ring = [a, { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }, b];
-  return clean(inflatePathsD([ring], by, JoinType.Round, EndType.Round, 2, DECIMALS, 0.05));
+  return clean(inflatePathsD([ring], by, JoinType.Round, EndType.Round, 2, DECIMALS, FLAT));
 }
 /** The outer rings only: holes are filled. */
 export const filled = (region: Region): Region => region.filter((r) => ringArea(r) > 0);

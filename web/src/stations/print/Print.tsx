@@ -115,7 +115,7 @@ export function Print() {
           </section>
         ) : (
           <div className="space-y-6">
-            <figure className="sheet m-0 p-4">
+            <figure className="sheet p-4">
               <figcaption className="mb-2 space-y-1">
                 <MapWords map={map} />
                 {what.plan && sayPatches(what.plan).map((line) => <p key={line}>{line}</p>)}
