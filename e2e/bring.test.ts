@@ -4,12 +4,13 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
-import { draftSample } from '@ample/core/drafting';
-import { pageMap } from '@ample/core/formats';
+import { draftSample, samplePattern } from '@ample/core/drafting';
+import { drawPiece, pageMap, pathData } from '@ample/core/formats';
 import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
 import {
   boundsOf,
   flatten,
+  mapPath,
   nearestOnPath,
   pathFromSpans,
   pathLength,
@@ -22,6 +23,7 @@ import { cuttingLine, outlineOf, type Pattern, type Piece } from '@ample/core/pa
 import { takePhoto, USUAL_CAMERA } from '@ample/core/photo';
 import { cornersOf, ringThrough } from '@ample/core/tracing';
 import type { Page } from '@playwright/test';
+import { linesOf } from '../core/testing/drawn.ts';
 import { expect, storedJob, test } from './app.ts';
 
 const find = createRequire(import.meta.url).resolve;
@@ -200,6 +202,65 @@ test('places read off a mat are typed with the keyboard alone and become a piece
     pathLength((piece.edges.find((e) => e.role === role) as Piece['edges'][number]).path);
   expect(length('shoulder')).toBeCloseTo(10 * Math.hypot(11, 4), 3);
   expect(length('centreFront')).toBeCloseTo(350, 3);
+});
+
+test('a nest of three sizes is taken at once, and the plan can grade between them', async ({ page }) => {
+  const colours = { '4': '#aa0000', '5': '#00aa00', '6': '#0000aa' };
+  const pattern = samplePattern('causeway', ['4', '5', '6']);
+  // Front and back beside each other, each size in its colour, as a drawing program would save them.
+  const drawn = Object.entries(colours).flatMap(([size, colour]) =>
+    ['front', 'back'].map((id, i) => {
+      const piece = pattern.sizes[size]?.find((p) => p.id === id) as Piece;
+      const lines = linesOf(piece).map((l) =>
+        pathData(mapPath(l.path, (p) => ({ x: p.x + 60 + i * 500, y: p.y + 60 }))),
+      );
+      return `<path d="${lines.join('')}" fill="none" stroke="${colour}" stroke-width="0.4"/>`;
+    }),
+  );
+  const file = join(folder, 'nest.svg');
+  writeFileSync(
+    file,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="900mm" height="700mm" viewBox="0 0 900 700">${drawn.join('')}</svg>`,
+  );
+  await openBring(page);
+  await choose(page, file);
+  const outlines = page.getByRole('list', { name: 'Outlines found' }).getByRole('button');
+  await expect(outlines).toHaveCount(6);
+  for (const part of ['front', 'back']) {
+    // The middle size of each part: told by its width, to a millimetre.
+    const { bounds } = drawPiece(pattern.sizes['5']?.find((p) => p.id === part) as Piece);
+    const wide = ((bounds.maxX - bounds.minX) / 10).toFixed(1);
+    const long = ((bounds.maxY - bounds.minY) / 10).toFixed(1);
+    await outlines.filter({ hasText: `${wide} × ${long}` }).click();
+    await page.getByLabel('This piece is the').selectOption(part);
+    await page.getByLabel('Size', { exact: true }).first().fill('5');
+    await page.keyboard.press('Enter');
+    if (part === 'front')
+      await page
+        .getByRole('checkbox', { name: /lies on the fold/ })
+        .last()
+        .check();
+    const others = page.getByRole('region', { name: 'Other sizes' });
+    await expect(others.getByRole('listitem')).toHaveCount(2);
+    for (const i of [0, 1]) {
+      const row = others.getByRole('listitem').nth(i);
+      const across = Number(/([\d.]+) ×/.exec(await row.innerText())?.[1]);
+      await row.getByLabel('Size').fill(across < Number(wide) ? '4' : '6');
+      await page.keyboard.press('Enter');
+    }
+    await others.getByRole('button', { name: 'Take it with 2 other sizes' }).click();
+  }
+  await expect
+    .poll(async () =>
+      Object.entries((await patternIn(page)).sizes)
+        .map(([size, of]) => `${size}: ${of.length}`)
+        .sort(),
+    )
+    .toEqual(['4: 2', '5: 2', '6: 2']);
+  const taken = await patternIn(page);
+  expect(taken.seams.map((s) => s.id).sort()).toEqual(['shoulder', 'side']);
+  const ids = (size: string) => taken.sizes[size]?.map((p) => p.edges.map((e) => e.id).join());
+  expect(ids('4')).toEqual(ids('6'));
 });
 
 test('files that hold no pattern are refused in a sentence, and the tab goes on', async ({ page }) => {

@@ -67,17 +67,18 @@ export const CONTRADICTION_MOST = 3;
 
 /** Share of the picture's shorter side that the first square takes: large enough to measure well, whole in sight. */
 const SHARE = 0.55;
-/** Check squares grow by steps of so many millimetres: sizes one finds on a tape. */
-const STEP = 50;
+/** Check squares grow by steps one finds on a tape, mm: five centimetres, two inches. */
+export const SQUARE_STEPS = { cm: 50, in: 50.8 } as const;
 
 /** The square to measure: so many pixels while the scale is unknown, a round true size once it is known. */
 export function squareOn(
   screen: { readonly width: number; readonly height: number },
   calibration: Calibration | null,
+  step: number = SQUARE_STEPS.cm,
 ): Drawn & { readonly side: number | null } {
   const px = Math.floor(SHARE * Math.min(screen.width, screen.height));
   if (!calibration) return { width: px, height: px, side: null };
   const room = Math.min(px / calibration.across, px / calibration.down);
-  const side = Math.max(STEP, Math.floor(room / STEP) * STEP);
+  const side = Math.max(1, Math.floor(room / step)) * step;
   return { width: side * calibration.across, height: side * calibration.down, side };
 }

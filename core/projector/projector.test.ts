@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { expectOk } from '../units/index.ts';
-import { calibrate, fieldOf, fitsField, squareOn, throwOf, thrown, type ProjectorView } from './index.ts';
+import { calibrate, fieldOf, fitsField, SQUARE_STEPS, squareOn, throwOf, thrown, type ProjectorView } from './index.ts';
 
 const sane = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
@@ -117,6 +117,8 @@ it('draws a square of pixels first, then one of a round true size that is in sig
   // 396 pixels at 1.5 and 1.6 a millimetre: 264 and 247.5 mm of room, so 200 mm.
   const known = { across: 1.5, down: 1.6 };
   expect(squareOn(SCREEN, known)).toEqual({ width: 300, height: 320, side: 200 });
+  // In inches: two at a time, so eight inches fit into 247.5 mm.
+  expect(squareOn(SCREEN, known, SQUARE_STEPS.in).side).toBeCloseTo(8 * 25.4, 9);
   const again = expectOk(calibrate(squareOn(SCREEN, known), { across: 200, down: 200 }), 'calibrated');
   expect(again.calibration).toEqual(known);
 });

@@ -19,3 +19,4 @@ export * from './into.ts';
 export * from './inner.ts';
 export * from './grouped.ts';
 export * from './drawable.ts';
+export * from './apart.ts';

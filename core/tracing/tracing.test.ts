@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import {
   endOf,
   flatten,
+  mapPath,
   pathLength,
   pointAt,
   polyline,
@@ -10,7 +11,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import { edgeOf, requireEdge, validatePiece, type Piece } from '../pattern/index.ts';
+import { edgeOf, outlineOf, requireEdge, validatePiece, type Piece } from '../pattern/index.ts';
 import { closedStroke, farApart, linesOf, outlinesApart, strokeFrom } from '../testing/drawn.ts';
 import { sampleIn } from '../testing/samples.ts';
 import { expectOk, TOL } from '../units/index.ts';
@@ -21,6 +22,8 @@ import {
   lineInside,
   findSquares,
   lineNear,
+  linesOfSize,
+  otherSizes,
   outlineThrough,
   plainChoices,
   proposeSeams,
@@ -31,6 +34,7 @@ import {
   withPiece,
   type Lines,
   type Ring,
+  type Stroke,
   type TraceChoices,
 } from './index.ts';
 
@@ -444,6 +448,35 @@ describe('traceLike', () => {
     );
     const result = traceLike({ ring, choices, traced }, five, []);
     expect(result.ok ? '' : result.error.code).toBe('nest-corners-differ');
+  });
+});
+
+describe('sizes drawn upon one another', () => {
+  const nest = ['4', '5', '6'].flatMap((size) => linesOf(pieceOf('front', size)).map((s) => ({ ...s, style: size })));
+  const of = (size: string): readonly Stroke[] => nest.filter((s) => s.style === size);
+  const ring = allRings(of('5'))[0] as Ring;
+
+  it('are told apart by their look, and each keeps the darts that are its own', () => {
+    const others = otherSizes(ring, nest);
+    expect(others.map((o) => o.look).sort()).toEqual(['|4', '|6']);
+    expect(linesOfSize('|5', others, nest)).toEqual(of('5'));
+    const choices = knowing(pieceOf('front', '5'));
+    const mine = (strokes: readonly Stroke[]): readonly Stroke[] => strokes.filter((s) => !s.closed);
+    expect(tracePiece(ring, mine(linesOfSize('|5', others, nest)), choices).darts).toHaveLength(2);
+    // Lines in a look of their own, such as marks common to all, stay.
+    const common = { ...(of('5')[1] as Stroke), style: 'black' };
+    expect(linesOfSize('|5', others, [...nest, common])).toContain(common);
+  });
+
+  it('are not confused with a seam line, or with another piece', () => {
+    const front = pieceOf('front', '5');
+    const sewn = closedStroke(outlineOf(front), { style: 'sewn' });
+    const far = linesOf(pieceOf('back', '5')).map((s) => ({
+      ...s,
+      style: 'back',
+      path: mapPath(s.path, (p) => ({ x: p.x + 500, y: p.y })),
+    }));
+    expect(otherSizes(ring, [...of('5'), sewn, ...far])).toEqual([]);
   });
 });
 

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import { calibrate, squareOn, type Calibrated, type CalibrateError } from '@ample/core/projector';
-import type { Refusal } from '@ample/core/units';
+import { calibrate, type Calibrated, type CalibrateError } from '@ample/core/projector';
+import { formatLength, type Refusal } from '@ample/core/units';
 import { sayCalibrate, sayStand } from '@ample/core/words';
 import { useUnits } from '../store/prefs.ts';
 import { LengthField } from '../ui/LengthField.tsx';
 import { Notice } from '../ui/parts.tsx';
-import { thisScreen, useProjector } from './state.ts';
+import { squareNow, thisScreen, useProjector } from './state.ts';
 
 const UNREAD = { across: null, down: null, rising: null, falling: null } as const;
 type Readings = { readonly [K in keyof typeof UNREAD]: number | null };
@@ -19,11 +19,12 @@ const FIELDS = [
 /** The square is measured on the table, line to line; the readings make the scale. */
 export function CalibratePanel({ moved }: { readonly moved: boolean }) {
   const units = useUnits();
-  const { size, calibration, calibrating } = useProjector();
+  const state = useProjector();
+  const { calibration, calibrating } = state;
   const [read, setRead] = useState<Readings>(UNREAD);
   const [failed, setFailed] = useState<Refusal<CalibrateError> | null>(null);
   const [told, setTold] = useState<Calibrated | null>(null);
-  const square = squareOn(size, calibration);
+  const square = squareNow(state);
   const take = () => {
     const done = calibrate(square, { ...read, across: read.across ?? NaN, down: read.down ?? NaN });
     if (!done.ok) return setFailed(done.error);
@@ -37,7 +38,7 @@ export function CalibratePanel({ moved }: { readonly moved: boolean }) {
     <section className="sheet mx-auto max-w-[880px] space-y-2 p-3" aria-label="Make it true">
       <p>
         {told || (calibration && calibrating && !moved)
-          ? `Measure the square once more: it should be ${square.side ?? ''} mm both ways. If it is, go on to the pieces; if not, type what it measures.`
+          ? `Measure the square once more: it should be ${square.side === null ? '' : formatLength(square.side, units.unit)} both ways. If it is, go on to the pieces; if not, type what it measures.`
           : 'Lay a tape on the table along the thrown square, from line to line, and type what it measures. The diagonals tell whether the projector stands square.'}
       </p>
       <div className="flex flex-wrap items-end gap-3">

@@ -3,6 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { drawPiece } from '@ample/core/formats';
 import { fitsField, fieldOf } from '@ample/core/projector';
 import { useDraft } from '../store/draft.ts';
+import { useUnits } from '../store/prefs.ts';
 import { tellTables } from './channel.ts';
 import { CalibratePanel } from './CalibratePanel.tsx';
 import { Controls } from './Controls.tsx';
@@ -29,9 +30,10 @@ export function Projector() {
   const piece = pieces[index];
   const drawing = useMemo(() => (piece ? drawPiece(piece) : null), [piece]);
   const shownPiece = piece?.id ?? null;
+  const { unit } = useUnits();
   useEffect(() => {
-    useProjector.setState({ piece: shownPiece });
-  }, [shownPiece]);
+    useProjector.setState({ piece: shownPiece, unit });
+  }, [shownPiece, unit]);
   const step = (by: number) => {
     const next = pieces[(index + by + pieces.length) % pieces.length];
     if (next) useProjector.setState((s) => ({ piece: next.id, view: { ...s.view, slid: { x: 0, y: 0 } } }));

@@ -1,12 +1,11 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { drawPiece } from '@ample/core/formats';
-import { squareOn } from '@ample/core/projector';
 import { useDraft } from '../store/draft.ts';
 import { Length } from '../ui/parts.tsx';
 import { watchPicture } from './channel.ts';
 import { tableOf, tapeReads, USUAL_STAND, type Stand } from './stand.ts';
-import type { Picture } from './state.ts';
+import { squareNow, type Picture } from './state.ts';
 import { Thrown } from './Thrown.tsx';
 
 const TABLE = { width: 1500, height: 900 };
@@ -23,7 +22,7 @@ export function StandInTable() {
   const drawing = useMemo(() => (piece ? drawPiece(piece) : null), [piece]);
   const t = picture && tableOf(stand, picture.size, TABLE);
   const measured = picture && (picture.calibrating || !picture.calibration);
-  const reads = picture && measured ? tapeReads(stand, squareOn(picture.size, picture.calibration)) : null;
+  const reads = picture && measured ? tapeReads(stand, squareNow(picture)) : null;
   return (
     <main className="flex h-full min-h-0 flex-col gap-3 overflow-auto px-6 py-4" tabIndex={-1}>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">

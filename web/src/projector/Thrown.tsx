@@ -1,6 +1,7 @@
 import { arrowHeads, pathData, type PieceDrawing } from '@ample/core/formats';
-import { squareOn, thrown, throwOf } from '@ample/core/projector';
-import type { Picture } from './state.ts';
+import { thrown, throwOf } from '@ample/core/projector';
+import { formatLength } from '@ample/core/units';
+import { squareNow, type Picture } from './state.ts';
 
 const LIGHT = { ground: '#000000', ink: '#FFFFFF', soft: '#9CC3FF' } as const;
 const DARK = { ground: '#FFFFFF', ink: '#000000', soft: '#2B4C9B' } as const;
@@ -26,8 +27,8 @@ const TOP = 0.06;
 
 /** The square with its diagonals' ends marked, and what it should measure once the scale is known. */
 function Square({ picture, ink }: { readonly picture: Picture; readonly ink: string }) {
-  const { size, calibration, weight } = picture;
-  const { width, height, side } = squareOn(size, calibration);
+  const { size, unit, weight } = picture;
+  const { width, height, side } = squareNow(picture);
   const x = (size.width - width) / 2;
   // High up: the strip of controls lies along the lower edge.
   const y = TOP * size.height;
@@ -45,7 +46,7 @@ function Square({ picture, ink }: { readonly picture: Picture; readonly ink: str
         <path key={`${cx} ${cy}`} d={`M${cx - arm} ${cy}H${cx + arm}M${cx} ${cy - arm}V${cy + arm}`} />
       ))}
       <text x={x + width / 2} y={y + 34} textAnchor="middle" fontSize="22" fill={ink} stroke="none">
-        {side === null ? 'Measure this square, line to line' : `This square measures ${side} mm`}
+        {side === null ? 'Measure this square, line to line' : `This square measures ${formatLength(side, unit)}`}
       </text>
     </g>
   );

@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import type { Calibration, ProjectorView } from '@ample/core/projector';
+import { SQUARE_STEPS, squareOn, type Calibration, type ProjectorView } from '@ample/core/projector';
+import type { Units } from '@ample/core/words';
 
 /** Which screen a calibration was made on: another zoom or another screen makes other pixels. */
 export interface Screen {
@@ -18,6 +19,8 @@ export interface Picture {
   readonly inverted: boolean;
   /** Width of lines, pixels. */
   readonly weight: number;
+  /** Sizes are written in. */
+  readonly unit: Units['unit'];
   /** Size of the picture, pixels. */
   readonly size: { readonly width: number; readonly height: number };
 }
@@ -38,6 +41,7 @@ export const useProjector = create<Projector>()(
       calibrating: false,
       inverted: false,
       weight: 2,
+      unit: 'cm',
       size: { width: 1280, height: 720 },
       madeOn: null,
     }),
@@ -64,12 +68,26 @@ export function slide(x: number, y: number): void {
   changeView({ slid: { x: useProjector.getState().view.slid.x + x, y: useProjector.getState().view.slid.y + y } });
 }
 
-export const pictureOf = ({ piece, view, calibration, calibrating, inverted, weight, size }: Projector): Picture => ({
+export const pictureOf = ({
   piece,
   view,
   calibration,
   calibrating,
   inverted,
   weight,
+  unit,
+  size,
+}: Projector): Picture => ({
+  piece,
+  view,
+  calibration,
+  calibrating,
+  inverted,
+  weight,
+  unit,
   size,
 });
+
+/** The square that is thrown now. */
+export const squareNow = ({ size, calibration, unit }: Pick<Picture, 'size' | 'calibration' | 'unit'>) =>
+  squareOn(size, calibration, SQUARE_STEPS[unit]);

@@ -11,6 +11,9 @@ import {
   lettersIn,
   lineNear,
   linesIn,
+  linesOfSize,
+  lookOf,
+  otherSizes,
   MM_PER,
   type Lines,
   type Placing,
@@ -28,6 +31,8 @@ import { startReading, type Reading } from '../workers/readClient.ts';
 /** An outline that is being made a piece of. */
 export interface Picked {
   readonly ring: Ring;
+  /** Layer and look of its lines; null where it was found among all of them. */
+  readonly look: string | null;
   /** The lines that may belong to it, its own left out. */
   readonly others: readonly Stroke[];
 }
@@ -192,16 +197,17 @@ export function pickRing(ring: Ring, from: readonly Stroke[]): void {
   if (!lines) return;
   const own = new Set(ring.strokes.map((i) => from[i]));
   const style = [...own][0];
-  const others = linesIn(ring, shownOf(lines, state.hidden)).filter(
-    (s) => !own.has(s) && !(s.kind === null && sameLine(s, style)),
-  );
+  const shown = shownOf(lines, state.hidden);
+  // In a nest the darts and notches of other sizes lie among one's own.
+  const mine = style ? linesOfSize(lookOf(style), otherSizes(ring, shown), shown) : shown;
+  const others = linesIn(ring, mine).filter((s) => !own.has(s) && !(s.kind === null && sameLine(s, style)));
   const letters = lettersIn(lines, ring.path);
   const usual: TraceChoices = {
     ...plainChoices('piece', 'Piece'),
     line: style?.kind === 'sew' || lines.source === 'mat' ? 'sewing' : 'cutting',
   };
   set({
-    picked: { ring, others },
+    picked: { ring, look: style ? lookOf(style) : null, others },
     pickFailed: null,
     choices: choicesFrom(letters, ring.path, usual),
     size: sizeSaid(letters) ?? state.size,

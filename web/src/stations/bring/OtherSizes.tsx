@@ -1,12 +1,10 @@
 import { useMemo, useState } from 'react';
 import { validatePiece } from '@ample/core/pattern';
 import {
-  grouped,
-  allRings,
   boxOf,
-  lineInside,
   linesIn,
-  sameInOtherSizes,
+  linesOfSize,
+  otherSizes,
   toldPieces,
   traceLike,
   type Ring,
@@ -23,9 +21,6 @@ import { leavePiece } from '../../store/bring.ts';
 import { NameField } from '../../ui/NameField.tsx';
 import { Length, Notice } from '../../ui/parts.tsx';
 import { useSheet } from './SheetView.tsx';
-
-/** The same piece in another size may lie so far off in a nest, mm. */
-const NEST = 90;
 
 interface Other {
   readonly ring: Ring;
@@ -49,20 +44,18 @@ export function OtherSizes({ traced, choices }: { readonly traced: Traced; reado
     const told = toldPieces(lines).filter((t) => t.choices.name === choices.name && t.ring.path !== picked.ring.path);
     if (told.length > 0) return told.map((t) => ({ ring: t.ring, others: t.others, name: t.size ?? '' }));
     const all = lines.layers.length > 1 ? lines.strokes : shownOf(lines, hidden);
-    const groups = grouped(all, (s) => `${s.layer}|${s.style}`);
     const layerName = (s: Stroke | undefined): string => lines.layers.find((l) => l.id === s?.layer)?.name ?? '';
-    return [...groups.values()].flatMap((from) => {
-      const rings = allRings(from);
-      const mine = sameInOtherSizes(picked.ring, rings, NEST)[0];
-      if (!mine || rings.some((r) => boxClose(r, picked.ring))) return [];
-      // Its own seam line, or the cutting line around it, is no other size.
-      if (lineInside(picked.ring, [mine]) || lineInside(mine, [picked.ring])) return [];
-      const own = new Set(mine.strokes.map((i) => from[i]));
+    const apart = otherSizes(picked.ring, all);
+    return apart.map(({ look, ring, from }) => {
+      const own = new Set(ring.strokes.map((k) => from[k]));
+      // Neither the marks of the other sizes nor those of the one picked first are this one's.
+      const first = picked.look === null ? [] : [{ look: picked.look, ring: picked.ring, from: [] }];
+      const mine = linesOfSize(look, [...apart, ...first], all);
       const layer = from[0]?.layer;
-      const others = linesIn(mine, all).filter(
+      const others = linesIn(ring, mine).filter(
         (s) => !own.has(s) && (lines.layers.length < 2 || s.layer === layer || s.layer === ''),
       );
-      return [{ ring: mine, others, name: sizeIn(layerName(from[0])) }];
+      return { ring, others, name: sizeIn(layerName(from[0])) };
     });
   }, [lines, picked, hidden, choices.name]);
   const tried = useMemo(
@@ -115,10 +108,3 @@ export function OtherSizes({ traced, choices }: { readonly traced: Traced; reado
     </section>
   );
 }
-
-const boxClose = (a: Ring, b: Ring): boolean => {
-  const [p, q] = [boxOf(a.path), boxOf(b.path)];
-  return (
-    Math.abs(p.minX - q.minX) + Math.abs(p.maxX - q.maxX) + Math.abs(p.minY - q.minY) + Math.abs(p.maxY - q.maxY) < 0.5
-  );
-};

@@ -104,7 +104,7 @@ export function Outlines({ lines }: { readonly lines: Lines }) {
               className="flex min-h-[40px] w-full items-center justify-between gap-3 border-b border-line px-1 text-left hover:bg-tissue"
               onClick={() =>
                 useBring.setState({
-                  picked: { ring: t.ring, others: t.others },
+                  picked: { ring: t.ring, look: null, others: t.others },
                   choices: t.choices,
                   pickFailed: null,
                   tool: 'edge',

@@ -1,6 +1,14 @@
 import { useMemo, useState } from 'react';
 import { PARTS, validatePiece, type Piece } from '@ample/core/pattern';
-import { grouped, allRings, lineInside, type Orientation, type TraceChoices, type Traced } from '@ample/core/tracing';
+import {
+  grouped,
+  allRings,
+  lineInside,
+  lookOf,
+  type Orientation,
+  type TraceChoices,
+  type Traced,
+} from '@ample/core/tracing';
 import { PIECE_WORDS, sayFileRefusal, sayProblem, sayTraceNote } from '@ample/core/words';
 import type { Refusal } from '@ample/core/units';
 import { choose, leavePiece, useBring, type Tool } from '../../store/bring.ts';
@@ -178,7 +186,14 @@ function SeamInside({ choices }: { readonly choices: TraceChoices }) {
       <button
         className="btn mt-2"
         onClick={() => {
-          useBring.setState({ picked: { ring: inner.ring, others: picked.others.filter((s) => !inner.own.has(s)) } });
+          const [line] = inner.own;
+          useBring.setState({
+            picked: {
+              ring: inner.ring,
+              look: line ? lookOf(line) : null,
+              others: picked.others.filter((s) => !inner.own.has(s)),
+            },
+          });
           choose({ line: 'sewing', allowance: inner.allowance });
         }}
       >
