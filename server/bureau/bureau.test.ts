@@ -93,6 +93,9 @@ describe('an upload', () => {
     expect((await begin(bytes)).received).toBe(CHUNK);
     for (let from = CHUNK; from < bytes.length; from += CHUNK) await put(id, bytes, from);
     expect((await post(`/uploads/${id}/estimate`, {})).status).toBe(200);
+    // Measured once; the same file sent again is known, and asks nothing more of the line.
+    expect((await begin(bytes)).received).toBe(bytes.length);
+    expect(estimateSchema.parse((await post(`/uploads/${id}/estimate`, {})).body).pages).toHaveLength(1);
   });
 
   it.each([

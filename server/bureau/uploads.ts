@@ -9,7 +9,8 @@ export interface Stored {
   readonly bytes: number;
   readonly sha256: string;
   readonly fault: Fault;
-  readonly data: Uint8Array;
+  /** Empty once the file has been measured: nothing is kept that is not needed. */
+  data: Uint8Array;
   received: number;
   /** The fault has shown itself: it does so once. */
   struck: number;
@@ -30,7 +31,7 @@ export class Uploads {
     if (known && known.bytes === ask.bytes) return known;
     this.stored.delete(id);
     if (ask.bytes > MOST_BYTES) return null;
-    const held = (): number => [...this.stored.values()].reduce((sum, s) => sum + s.bytes, 0);
+    const held = (): number => [...this.stored.values()].reduce((sum, s) => sum + s.data.length, 0);
     while (this.stored.size >= MOST_FILES || held() + ask.bytes > MOST_BYTES) {
       const oldest = this.stored.keys().next().value;
       if (oldest === undefined) return null;

@@ -48,6 +48,11 @@ export function Controls({
           you cut.
         </p>
       )}
+      {!busy && pieces.length === 0 && (
+        <p className="mb-2 px-1" role="status">
+          There is no piece to throw: with paper only, the pieces are on your table already.
+        </p>
+      )}
       {!busy && fits !== 'fits' && (
         <p className="mb-2 px-1 text-sm" role="status">
           {fits === 'fits-turned'

@@ -39,7 +39,7 @@ export function Bureau({
         <h2 className="mb-1">Print bureau, stand-in</h2>
         <p className="max-w-[66ch]">
           The pieces on a roll of 91 cm, printed elsewhere. This bureau only plays one: it runs on the app’s own server,
-          prints nothing, and nothing leaves this machine.
+          prints nothing and passes nothing on.
         </p>
       </div>
       {stage.kind === 'idle' && (
