@@ -11,8 +11,8 @@ import { SAMPLE_CHART, samplePattern } from '@ample/core/drafting';
 import { pageMap, pathData, stepSchema, writeSvg, type PaperId } from '@ample/core/formats';
 import { PDF_OPEN, readDxf, readPdf, readSvg, type PdfDocument } from '@ample/core/formats/incoming';
 import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
-import { mapPath, pathLength, pointAt, type Point } from '@ample/core/geometry';
-import { cuttingLine, outlineOf, requireEdge, type Pattern, type Piece } from '@ample/core/pattern';
+import { mapPath, pathLength, type Point } from '@ample/core/geometry';
+import { cuttingLine, outlineOf, type Pattern, type Piece } from '@ample/core/pattern';
 import { addedPaper, untouchedFor } from '@ample/core/patch';
 import { draft } from '@ample/core/draft';
 import {
@@ -20,7 +20,6 @@ import {
   boxOf,
   grouped,
   layTogether,
-  plainChoices,
   proposeTiles,
   scaleLines,
   traceLike,
@@ -29,11 +28,11 @@ import {
   type Lines,
   type Ring,
   type Stroke,
-  type TraceChoices,
 } from '@ample/core/tracing';
 import { expectOk } from '@ample/core/units';
 import { fonts } from '../cli/commands.ts';
 import { farApart, linesOf, outlinesApart } from '../core/testing/drawn.ts';
+import { knowing } from '../core/testing/knowing.ts';
 
 /** Files that other programs wrote, and ours read by other programs: nothing here needs the app's pages. */
 const folder = mkdtempSync(join(tmpdir(), 'ample-outside-'));
@@ -48,11 +47,6 @@ async function readPdfFile(file: string): Promise<Lines> {
   const { placing, window } = proposeTiles(lines);
   return layTogether(lines, placing, window);
 }
-const middle = (piece: Piece, edge: string): Point => {
-  const path = requireEdge(piece, edge).path;
-  return pointAt(path, pathLength(path) / 2);
-};
-
 test('a nest that another program drew as PDF becomes a pattern one can grade between sizes', async () => {
   const sizes = ['4', '5', '6'] as const;
   const colours = { '4': '#aa0000', '5': '#00aa00', '6': '#0000aa' };
@@ -87,16 +81,7 @@ test('a nest that another program drew as PDF becomes a pattern one can grade be
   for (const id of ['front', 'back'] as const) {
     const base = pieceOf(id);
     const onSheet = (p: Point): Point => ({ x: p.x + place(id).x, y: p.y + place(id).y });
-    const choices: TraceChoices = {
-      ...plainChoices(id, base.name),
-      part: base.part,
-      said: [
-        ...(base.fold === null ? [] : [{ at: onSheet(middle(base, base.fold)), fold: true }]),
-        ...base.edges
-          .filter((e) => e.allowance !== 15 && e.role !== 'dart' && e.id !== base.fold)
-          .map((e) => ({ at: onSheet(middle(base, e.id)), allowance: e.allowance })),
-      ],
-    };
+    const choices = knowing(base, onSheet);
     const mine = picked(id, '5');
     const traced = tracePiece(mine.ring, mine.others, choices);
     imported = withPiece(imported, traced.piece, '5');

@@ -76,4 +76,3 @@ export type Upload = z.infer<typeof uploadSchema>;
 export type Estimate = z.infer<typeof estimateSchema>;
 export type Order = z.infer<typeof orderSchema>;
 export type Ticket = z.infer<typeof ticketSchema>;
-export type TicketState = Ticket['state'];

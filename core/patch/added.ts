@@ -86,7 +86,7 @@ function tissueOf(
   const right = plain(CUT_AS.right);
   if (right !== null) {
     const axis = middleOf(piece);
-    return lying.right.get(right) && flipped(lying.right.get(right) ?? [], ({ x, y }) => ({ x: 2 * axis - x, y }));
+    return flipped(lying.right.get(right) ?? [], ({ x, y }) => ({ x: 2 * axis - x, y }));
   }
   const whole = plain(CUT_AS.whole);
   const l = lanes.left.pieces.find((p) => p.id === whole);

@@ -1,4 +1,4 @@
 export * from './added.ts';
 export * from './patches.ts';
 export * from './untouched.ts';
-export { ringPath, type Region, type Ring } from './regions.ts';
+export { type Region, type Ring } from './regions.ts';

@@ -62,9 +62,3 @@ export function about(a: Point, b: Point, by: number): Region {
 }
 /** The outer rings only: holes are filled. */
 export const filled = (region: Region): Region => region.filter((r) => ringArea(r) > 0);
-
-/** A ring as a path of straight lines. */
-export const ringPath = (ring: Ring): Path => ({
-  start: ring[0] as Point,
-  segments: [...ring.slice(1), ring[0] as Point].map((to) => ({ kind: 'line', to })),
-});

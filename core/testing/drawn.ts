@@ -30,6 +30,15 @@ export function linesOf(piece: Piece): readonly Stroke[] {
   ];
 }
 
+/** A rectangle from the origin, left open at its last side as outlines are. */
+export const rect = (w: number, h: number): Path =>
+  polyline([
+    { x: 0, y: 0 },
+    { x: w, y: 0 },
+    { x: w, y: h },
+    { x: 0, y: h },
+  ]);
+
 /** How far two lines lie from each other at the worst, both ways, after their boxes are laid on one another, mm. */
 export function farApart(a: Path, b: Path): number {
   const [p, q] = [flatten(a, 0.02), flatten(b, 0.02)];

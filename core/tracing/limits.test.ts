@@ -1,17 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { pathLength, polyline, type Path, type Point } from '../geometry/index.ts';
+import { pathLength, polyline, type Point } from '../geometry/index.ts';
 import { outlineOf, validatePiece } from '../pattern/index.ts';
-import { closedStroke } from '../testing/drawn.ts';
+import { closedStroke, rect } from '../testing/drawn.ts';
 import { expectOk } from '../units/index.ts';
 import { allRings, cornersOf, drawable, linesIn, plainChoices, ringThrough, tracePiece, type Stroke } from './index.ts';
-
-const rect = (w: number, h: number): Path =>
-  polyline([
-    { x: 0, y: 0 },
-    { x: w, y: 0 },
-    { x: w, y: h },
-    { x: 0, y: h },
-  ]);
 
 describe('drawings of crumbs', () => {
   const line = (a: Point, b: Point): Stroke => ({ ...closedStroke(polyline([a, b])), closed: false });

@@ -1,75 +1,30 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import {
-  endOf,
-  flatten,
-  mapPath,
-  pathLength,
-  pointAt,
-  polyline,
-  splitAtLength,
-  type Path,
-  type Point,
-} from '../geometry/index.ts';
-import { edgeOf, outlineOf, requireEdge, validatePiece, type Piece } from '../pattern/index.ts';
-import { closedStroke, farApart, linesOf, outlinesApart, strokeFrom } from '../testing/drawn.ts';
+import { endOf, flatten, pathLength, polyline, splitAtLength, type Path, type Point } from '../geometry/index.ts';
+import { edgeOf, validatePiece, type Piece } from '../pattern/index.ts';
+import { closedStroke, farApart, linesOf, outlinesApart, rect, strokeFrom } from '../testing/drawn.ts';
+import { knowing, pieceOf } from '../testing/knowing.ts';
 import { sampleIn } from '../testing/samples.ts';
 import { expectOk, TOL } from '../units/index.ts';
 import {
   allRings,
   cleanRing,
   doubtSize,
-  lineInside,
   findSquares,
   lineNear,
-  linesOfSize,
-  otherSizes,
   outlineThrough,
   plainChoices,
   proposeSeams,
   ringThrough,
-  traceLike,
   tracePiece,
   withoutPiece,
   withPiece,
   type Lines,
   type Ring,
-  type Stroke,
   type TraceChoices,
 } from './index.ts';
 
-const pieceOf = (id: string, size = '5', sample = 'causeway'): Piece => {
-  const piece = sampleIn(sample, size).pieces.find((p) => p.id === id);
-  if (!piece) throw new Error(`no ${id}`);
-  return piece;
-};
-const rect = (w: number, h: number): Path =>
-  polyline([
-    { x: 0, y: 0 },
-    { x: w, y: 0 },
-    { x: w, y: h },
-    { x: 0, y: h },
-  ]);
 const ringOf = (path: Path): Ring => expectOk(ringThrough([closedStroke(path)], 0), 'ring');
-const middle = (piece: Piece, edge: string): Point => {
-  const path = requireEdge(piece, edge).path;
-  return pointAt(path, pathLength(path) / 2);
-};
-
-/** What a sewist says who knows the pattern: the fold, and allowances that are not the usual. */
-function knowing(piece: Piece): TraceChoices {
-  return {
-    ...plainChoices(piece.id, piece.name),
-    part: piece.part,
-    said: [
-      ...(piece.fold === null ? [] : [{ at: middle(piece, piece.fold), fold: true }]),
-      ...piece.edges
-        .filter((e) => e.allowance !== 15 && e.role !== 'dart' && e.id !== piece.fold)
-        .map((e) => ({ at: middle(piece, e.id), allowance: e.allowance })),
-    ],
-  };
-}
-
 describe('ringThrough', () => {
   it('closes an outline cut into lines that run either way, over gaps, and says what it closed', () => {
     fc.assert(
@@ -402,106 +357,6 @@ describe('proposeSeams', () => {
     const drafted = sampleIn('causeway', '5').seams;
     for (const id of ['armhole front', 'armhole back'])
       expect(ease(id)).toBeCloseTo(drafted.find((s) => s.id === id)?.ease ?? NaN, 0);
-  });
-});
-
-describe('traceLike', () => {
-  it.each(['3', '8'])('names every edge, dart and mark of size %s as in the base, so that one may grade', (size) => {
-    for (const id of ['front', 'back', 'sleeve', 'skirtBack']) {
-      const trace = (of: Piece) => {
-        const [cut, ...others] = linesOf(of);
-        return { ring: expectOk(ringThrough([cut as never], 0), id), others };
-      };
-      const base = pieceOf(id, '5');
-      const choices = knowing(base);
-      const mine = trace(base);
-      const traced = tracePiece(mine.ring, mine.others, choices);
-      const other = pieceOf(id, size);
-      const theirs = trace(other);
-      const like = expectOk(
-        traceLike({ ring: mine.ring, choices, traced }, theirs.ring, theirs.others),
-        `${id} ${size}`,
-      );
-      expect(like.piece.edges.map((e) => e.id)).toEqual(traced.piece.edges.map((e) => e.id));
-      expect(like.piece.darts.map((d) => d.id)).toEqual(traced.piece.darts.map((d) => d.id));
-      if (id !== 'back') expect(outlinesApart(other, like.piece)).toBeLessThan(0.15);
-      for (const e of like.piece.edges) {
-        const was = requireEdge(traced.piece, e.id);
-        expect(e.role).toBe(was.role);
-        expect(Math.abs(pathLength(e.path) - pathLength(was.path))).toBeLessThan(60);
-      }
-    }
-  });
-
-  it('refuses an outline with other corners', () => {
-    const ring = ringOf(rect(200, 300));
-    const choices = plainChoices('p', 'P');
-    const traced = tracePiece(ring, [], choices);
-    const five = ringOf(
-      polyline([
-        { x: 0, y: 0 },
-        { x: 100, y: -40 },
-        { x: 200, y: 0 },
-        { x: 200, y: 300 },
-        { x: 0, y: 300 },
-      ]),
-    );
-    const result = traceLike({ ring, choices, traced }, five, []);
-    expect(result.ok ? '' : result.error.code).toBe('nest-corners-differ');
-  });
-});
-
-describe('sizes drawn upon one another', () => {
-  const nest = ['4', '5', '6'].flatMap((size) => linesOf(pieceOf('front', size)).map((s) => ({ ...s, style: size })));
-  const of = (size: string): readonly Stroke[] => nest.filter((s) => s.style === size);
-  const ring = allRings(of('5'))[0] as Ring;
-
-  it('are told apart by their look, and each keeps the darts that are its own', () => {
-    const others = otherSizes(ring, nest);
-    expect(others.map((o) => o.look).sort()).toEqual(['|4', '|6']);
-    expect(linesOfSize('|5', others, nest)).toEqual(of('5'));
-    const choices = knowing(pieceOf('front', '5'));
-    const mine = (strokes: readonly Stroke[]): readonly Stroke[] => strokes.filter((s) => !s.closed);
-    expect(tracePiece(ring, mine(linesOfSize('|5', others, nest)), choices).darts).toHaveLength(2);
-    // Lines in a look of their own, such as marks common to all, stay.
-    const common = { ...(of('5')[1] as Stroke), style: 'black' };
-    expect(linesOfSize('|5', others, [...nest, common])).toContain(common);
-  });
-
-  it('are not confused with a seam line, or with another piece', () => {
-    const front = pieceOf('front', '5');
-    const sewn = closedStroke(outlineOf(front), { style: 'sewn' });
-    const far = linesOf(pieceOf('back', '5')).map((s) => ({
-      ...s,
-      style: 'back',
-      path: mapPath(s.path, (p) => ({ x: p.x + 500, y: p.y })),
-    }));
-    expect(otherSizes(ring, [...of('5'), sewn, ...far])).toEqual([]);
-  });
-});
-
-describe('lineInside', () => {
-  const seamOf = (p: Piece): Ring =>
-    expectOk(
-      ringThrough(
-        [
-          closedStroke({
-            start: p.edges[0]?.path.start ?? { x: 0, y: 0 },
-            segments: p.edges.flatMap((e) => e.path.segments),
-          }),
-        ],
-        0,
-      ),
-      'seam',
-    );
-  const cutOf = (p: Piece): Ring => expectOk(ringThrough([linesOf(p)[0] as never], 0), 'cut');
-  it('knows the seam line inside a cutting line, and the allowance between them', () => {
-    for (const id of ['front', 'sleeve', 'skirtFront'])
-      expect(lineInside(cutOf(pieceOf(id)), [seamOf(pieceOf(id))])?.allowance, id).toBeCloseTo(15, 0);
-  });
-  it('does not take the next size for a seam line', () => {
-    for (const id of ['front', 'back', 'sleeve'])
-      expect(lineInside(cutOf(pieceOf(id, '6')), [cutOf(pieceOf(id, '5'))]), id).toBeNull();
   });
 });
 

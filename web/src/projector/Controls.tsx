@@ -44,8 +44,8 @@ export function Controls({
     <section className="sheet mx-auto max-w-[1240px] p-2" aria-label="The picture">
       {moved && !busy && (
         <p className="mb-2 border-l-4 border-brass px-3" role="status">
-          <strong>Look.</strong> Screen or zoom are others than when the square was measured. Measure it again before
-          you cut.
+          <strong>Look.</strong> The screen or its zoom has changed since the square was measured. Measure it again
+          before you cut.
         </p>
       )}
       {!busy && pieces.length === 0 && (

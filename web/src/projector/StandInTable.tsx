@@ -29,7 +29,7 @@ export function StandInTable() {
         <h1>Stand-in table</h1>
         {(
           [
-            ['height', 'Projector hung', 0.6, 1.4],
+            ['height', 'Hung higher', 0.6, 1.4],
             ['stretch', 'Thrown wider', 0.9, 1.1],
             ['lean', 'Aslant', -4, 4],
           ] as const

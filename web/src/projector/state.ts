@@ -68,25 +68,8 @@ export function slide(x: number, y: number): void {
   changeView({ slid: { x: useProjector.getState().view.slid.x + x, y: useProjector.getState().view.slid.y + y } });
 }
 
-export const pictureOf = ({
-  piece,
-  view,
-  calibration,
-  calibrating,
-  inverted,
-  weight,
-  unit,
-  size,
-}: Projector): Picture => ({
-  piece,
-  view,
-  calibration,
-  calibrating,
-  inverted,
-  weight,
-  unit,
-  size,
-});
+/** What a stand-in table is told: everything but the screen the scale was made on. */
+export const pictureOf = ({ madeOn: _madeOn, ...picture }: Projector): Picture => picture;
 
 /** The square that is thrown now. */
 export const squareNow = ({ size, calibration, unit }: Pick<Picture, 'size' | 'calibration' | 'unit'>) =>
