@@ -1,14 +1,7 @@
 import { pathLength, pointAt, type Point } from '../geometry/index.ts';
 import { requireEdge, type Piece } from '../pattern/index.ts';
 import { plainChoices, type TraceChoices } from '../tracing/index.ts';
-import { sampleIn } from './samples.ts';
 
-/** A drafted piece of a sample, of the dress in size 5 unless told otherwise. */
-export const pieceOf = (id: string, size = '5', sample = 'causeway'): Piece => {
-  const piece = sampleIn(sample, size).pieces.find((p) => p.id === id);
-  if (!piece) throw new Error(`no ${id}`);
-  return piece;
-};
 /** The middle of an edge of a piece. */
 export const middle = (piece: Piece, edge: string): Point => {
   const path = requireEdge(piece, edge).path;

@@ -17,6 +17,13 @@ export function sampleIn(id: string, size: string) {
   return made;
 }
 
+/** A drafted piece of a sample, of the dress in size 5 unless told otherwise. */
+export const pieceOf = (id: string, size = '5', sample = 'causeway'): Piece => {
+  const piece = sampleIn(sample, size).pieces.find((p) => p.id === id);
+  if (!piece) throw new Error(`no ${id}`);
+  return piece;
+};
+
 const nests = new Map<string, NonNullable<Context['nest']>>();
 /** All sizes of a sample, drafted once. */
 function nestOf(id: string): NonNullable<Context['nest']> {

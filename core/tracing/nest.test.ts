@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { mapPath, pathLength, polyline, type Path } from '../geometry/index.ts';
 import { outlineOf, requireEdge, type Piece } from '../pattern/index.ts';
 import { closedStroke, linesOf, outlinesApart, rect } from '../testing/drawn.ts';
-import { knowing, pieceOf } from '../testing/knowing.ts';
+import { knowing } from '../testing/knowing.ts';
+import { pieceOf } from '../testing/samples.ts';
 import { expectOk } from '../units/index.ts';
 import {
   allRings,

@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { endOf, flatten, pathLength, polyline, splitAtLength, type Path, type Point } from '../geometry/index.ts';
 import { edgeOf, validatePiece, type Piece } from '../pattern/index.ts';
 import { closedStroke, farApart, linesOf, outlinesApart, rect, strokeFrom } from '../testing/drawn.ts';
-import { knowing, pieceOf } from '../testing/knowing.ts';
-import { sampleIn } from '../testing/samples.ts';
+import { knowing } from '../testing/knowing.ts';
+import { pieceOf, sampleIn } from '../testing/samples.ts';
 import { expectOk, TOL } from '../units/index.ts';
 import {
   allRings,
