@@ -1,8 +1,9 @@
-/** Imports run one way: units → geometry → pattern → layout, slash, truing, tracing, photo → alterations → fit → draft → solve, formats; words beside them. */
+/** Imports run one way: units → geometry → pattern → guard → layout, slash, truing, tracing, photo → alterations → fit → draft → solve, formats; words beside them. */
 const order = [
   'units',
   'geometry',
   'pattern',
+  'guard',
   'layout',
   'slash',
   'truing',

@@ -174,6 +174,11 @@ export interface AlterationDefinition {
   readonly params: readonly Param[];
   /** The value that says how much, shown on slips and labels; null where there is none. */
   readonly amount: 'total' | 'by' | 'setback' | 'share' | 'allowance' | 'waist' | null;
+  /**
+   * The lengths that together say how much is changed; left out, the amount alone. Where all of them are nothing, the
+   * pieces stay exactly as they are: an alteration by nothing is the identity, and is not refused.
+   */
+  readonly amounts?: readonly string[];
   /** Edge roles a piece must have. */
   readonly requires: readonly string[];
   readonly refusals: readonly string[];

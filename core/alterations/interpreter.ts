@@ -1,7 +1,8 @@
 import { distance, move } from '../geometry/index.ts';
+import { inspectPiece, inspectSeams, newFaults, type Care } from '../guard/index.ts';
 import { bustPointOf, type Piece } from '../pattern/index.ts';
 import { cutPiece, DONE, movePanels, NOT_YET, type Panel, type Progress, type SlashSpec } from '../slash/index.ts';
-import { ok, TOL, type Result } from '../units/index.ts';
+import { ok, refuse, TOL, type Result } from '../units/index.ts';
 import {
   STAGES,
   type AlterationDefinition,
@@ -18,23 +19,56 @@ import {
 import { dartReports, lengthChanges } from './report.ts';
 import { stateFor, type PieceState, type TableState } from './state.ts';
 import { runStep } from './steps.ts';
-import { readValues } from './values.ts';
+import { asksNothing, readValues } from './values.ts';
+
+export interface RunOptions {
+  /** Leaves out what is only told, for a search that asks for the pieces many times. */
+  readonly brief?: boolean;
+  /** How closely the pieces are inspected before they are handed back; `complete` unless said. */
+  readonly care?: Care;
+}
 
 /**
- * Plans an alteration and carries it out, one frame for each stage. Refusals come from the values, the plan or the
- * kernel. `brief` leaves out what is only told, for a search that asks for the pieces many times.
+ * Plans an alteration and carries it out, one frame for each stage. Refusals come from the values, the plan, the
+ * kernel, or the guard that inspects every piece the step has touched: a step that would leave a piece unfit to be
+ * cut is refused, and the pieces stay as they were. A mistake of the program's own is refused as well, never thrown.
  */
 export function runAlteration(
   definition: AlterationDefinition,
   context: Context,
   values: Values,
-  brief = false,
+  { brief = false, care = brief ? 'quick' : 'complete' }: RunOptions = {},
 ): Result<Run> {
   const read = readValues(definition, values);
   if (!read.ok) return read;
-  const program = definition.plan(context, read.value);
-  if (!program.ok) return program;
-  return interpret(definition, context, program.value, brief);
+  try {
+    const program = definition.plan(context, read.value);
+    if (!program.ok) return program;
+    const carried = asksNothing(definition, read.value) ? onlyMarked(program.value) : program.value;
+    const done = interpret(definition, context, carried, brief);
+    return done.ok ? guarded(context, done.value, care) : done;
+  } catch (error) {
+    return refuse('step-failed', { detail: error instanceof Error ? error.message : String(error) });
+  }
+}
+
+/** What is drawn and said before anything is cut: all there is to do where nothing is to change. */
+const onlyMarked = (program: Program): Program => ({
+  ...program,
+  instructions: program.instructions.filter((step) => step.op === 'mark' && step.stage === 'mark'),
+});
+
+/** Hands a run on only when no piece it touched has a fault that it did not have before. */
+function guarded(context: Context, run: Run, care: Care): Result<Run> {
+  const before = context.pieces;
+  const touched = run.pieces.filter((p) => !before.includes(p));
+  const was = [
+    ...before.filter((p) => touched.some((t) => t.id === p.id)).flatMap((p) => inspectPiece(p, care)),
+    ...inspectSeams(before, context.seams),
+  ];
+  const now = [...touched.flatMap((p) => inspectPiece(p, care)), ...inspectSeams(run.pieces, run.seams)];
+  const [fault] = newFaults(was, now);
+  return fault ? refuse('step-makes-fault', { ...fault.data, fault: fault.code, piece: fault.piece }) : ok(run);
 }
 
 /** How far a staged slash has come at the end of each stage; null where it has nothing to do. */

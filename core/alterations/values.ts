@@ -39,6 +39,13 @@ export function readValues(definition: AlterationDefinition, values: Values): Re
   return ok(out);
 }
 
+/** True where the values ask for no change at all: every length that says how much is nothing. */
+export function asksNothing(definition: AlterationDefinition, values: Values): boolean {
+  const own = definition.params.some((p) => p.kind === 'length' && p.key === definition.amount && p.min <= 0);
+  const keys = definition.amounts ?? (own && definition.amount ? [definition.amount] : []);
+  return keys.length > 0 && keys.every((key) => values[key] === 0);
+}
+
 export const numberOf = (values: Values, key: string): number => {
   const v = values[key];
   if (typeof v !== 'number') throw new Error(`value ${key}: expected a number, got ${String(v)}`);

@@ -9,6 +9,7 @@ import {
   type LevelSize,
   type Row,
 } from '../fit/index.ts';
+import { inspectPiece, inspectSeams, type Care } from '../guard/index.ts';
 import type { MeasurementKey, Piece, Seam } from '../pattern/index.ts';
 import type { CheckReport, Finding } from '../truing/index.ts';
 import type { Refusal } from '../units/index.ts';
@@ -44,6 +45,11 @@ export interface Draft extends Pick<Beginning, 'body' | 'bodyProblems' | 'sizeCh
   readonly check: CheckReport;
   /** The same side by side, where the sides differ. */
   readonly checks: readonly SideCheck[];
+  /**
+   * What makes pieces unfit to be cut: faults of the pieces themselves, and sewn edges that do not match. Nothing of
+   * them is printed or written until they are mended, or the user says so.
+   */
+  readonly faults: readonly Finding[];
   /** Pieces that have to follow, and what would make them. */
   readonly followers: readonly Follower[];
   /** Steps that change the same seam. */
@@ -58,12 +64,14 @@ export interface Draft extends Pick<Beginning, 'body' | 'bodyProblems' | 'sizeCh
 }
 
 /** Everything shown or printed of a job, computed from its choices. Never throws on bad input; says what is missing. */
-export function draft(resolved: ResolvedJob, cache?: DraftCache): Draft {
+export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'complete'): Draft {
   const start = beginningOf(resolved);
   const { job, body, bodyProblems, size, amounts, original, contextOf, standIn, sewn } = start;
-  const { steps, lanes } = replay(start, job.steps, cache);
+  const { steps, lanes } = replay(start, job.steps, cache, { care });
   const checks = checkLanes(lanes, original, sewn.seams);
-  const findings = [...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(lanes)];
+  const pieces = cutPieces(lanes);
+  const unfit = standIn ? [] : [...pieces.flatMap((p) => inspectPiece(p, care)), ...inspectSeams(lanes.left.pieces, lanes.left.seams)];
+  const findings = [...unfit, ...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(lanes)];
   const left = checks[0]?.report;
   const planned = job.steps.map((x) => x.alteration);
   const fitOfLeft = fitsOn(contextOf(lanes.left));
@@ -81,11 +89,12 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache): Draft {
     paper: standIn && { sample: standIn.sample, size: standIn.size },
     original,
     steps,
-    pieces: cutPieces(lanes),
+    pieces,
     lanes,
     seams: lanes.left.seams,
     checks,
     check: { walks: left?.walks ?? [], findings },
+    faults: standIn ? [] : [...unfit, ...findings.filter((f) => f.code === 'seam-lengths-differ' && f.grade === 'fault')],
     followers: followers(findings, lanes.left.pieces),
     meetings: meetingsOf(steps),
     asks: original.length === 0 ? [] : asksOf(fitOfLeft, planned, job.order ?? 'topDown'),

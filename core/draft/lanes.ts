@@ -20,7 +20,16 @@ export const alike = (lanes: Lanes): boolean => lanes.left.pieces === lanes.righ
  * What is cut when the sides differ: a piece on the fold opened out to a whole, any other one for each side; what
  * is alike on both sides stays as it was. The drawn half is the wearer's left.
  */
-export function cutPieces({ left, right }: Lanes): readonly Piece[] {
+export function cutPieces(lanes: Lanes): readonly Piece[] {
+  const known = cut.get(lanes);
+  if (known) return known;
+  const made = cutFrom(lanes);
+  cut.set(lanes, made);
+  return made;
+}
+const cut = new WeakMap<Lanes, readonly Piece[]>();
+
+function cutFrom({ left, right }: Lanes): readonly Piece[] {
   if (left.pieces === right.pieces) return left.pieces;
   const ids = [...new Set([...left.pieces, ...right.pieces].map((p) => p.id))];
   return ids.flatMap((id): readonly Piece[] => {

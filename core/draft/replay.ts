@@ -6,14 +6,16 @@ import {
   type Context,
   type Fit,
   type Run,
+  type RunOptions,
   type Values,
 } from '../alterations/index.ts';
 import type { Amounts, BodyProblem } from '../fit/index.ts';
 import type { Step } from '../formats/schema.ts';
+import { inspectPiece, newFaults, type Care } from '../guard/index.ts';
 import type { Piece } from '../pattern/index.ts';
 import { refuse, TOL, type Result } from '../units/index.ts';
 import type { Beginning } from './beginning.ts';
-import { alike, type Lane, type Lanes } from './lanes.ts';
+import { alike, cutPieces, type Lane, type Lanes } from './lanes.ts';
 import type { DraftStep } from './step.ts';
 
 /** Remembers the steps of one job, so that changing step n replays only n and what follows. Holds one job at a time. */
@@ -22,7 +24,10 @@ export interface DraftCache {
     readonly left: readonly Piece[];
     readonly right: readonly Piece[];
     readonly key: string;
+    /** How closely the pieces were inspected. */
+    readonly care: Care;
     readonly done: DraftStep;
+    readonly after: Lanes;
   }[];
 }
 export const emptyCache = (): DraftCache => ({ steps: [] });
@@ -32,10 +37,20 @@ export interface Replayed {
   readonly lanes: Lanes;
 }
 
-/**
- * Carries steps out one after the other from where a job starts; with a cache, from the first that changed;
- * `brief`, for the pieces alone. */
-export function replay(start: Beginning, plan: readonly Step[], cache?: DraftCache, brief = false): Replayed {
+export interface ReplayOptions {
+  /** For the pieces alone. */
+  readonly brief?: boolean;
+  /** How closely every piece is inspected; what was only looked at in haste is looked at again when asked for more. */
+  readonly care?: Care;
+}
+
+/** Carries steps out one after the other from where a job starts; with a cache, from the first that changed. */
+export function replay(
+  start: Beginning,
+  plan: readonly Step[],
+  cache?: DraftCache,
+  { brief = false, care = brief ? 'quick' : 'complete' }: ReplayOptions = {},
+): Replayed {
   const { body, size, amounts, ease, told, sewn } = start;
   let lanes: Lanes = oneLane(sewn);
   const steps: DraftStep[] = [];
@@ -43,19 +58,36 @@ export function replay(start: Beginning, plan: readonly Step[], cache?: DraftCac
   for (const [i, step] of plan.entries()) {
     const own = JSON.stringify(step) + key;
     const kept = cache?.steps[i];
-    const reuse = kept && kept.left === lanes.left.pieces && kept.right === lanes.right.pieces && kept.key === own;
-    const done = reuse ? kept.done : doStep(step, start, lanes, brief);
-    if (cache) cache.steps[i] = { left: lanes.left.pieces, right: lanes.right.pieces, key: own, done };
-    steps.push(done);
-    lanes = lanesAfter(lanes, done);
+    const { left, right } = lanes;
+    const same = kept?.left === left.pieces && kept.right === right.pieces && kept.key === own;
+    const reuse = same && (kept.care === 'complete' || care === 'quick') ? kept : null;
+    const next = reuse ?? cutAlike(lanes, doStep(step, start, lanes, { brief, care }), care);
+    if (cache && !reuse) cache.steps[i] = { left: left.pieces, right: right.pieces, key: own, care, ...next };
+    steps.push(next.done);
+    lanes = next.after;
   }
   return { steps, lanes };
+}
+
+/**
+ * The lanes after a step. Where the sides differ, what is cut is opened out or cut once for each side: that is
+ * inspected too, and a step that would make it unfit to be cut is refused like any other.
+ */
+function cutAlike(before: Lanes, done: DraftStep, care: Care): { readonly done: DraftStep; readonly after: Lanes } {
+  const after = lanesAfter(before, done);
+  if (alike(after) || after === before) return { done, after };
+  const faults = (lanes: Lanes) => cutPieces(lanes).flatMap((p) => inspectPiece(p, care));
+  const now = faults(after);
+  const [fault] = now.length > 0 ? newFaults(faults(before), now) : [];
+  if (!fault) return { done, after };
+  const outcome = refuse('step-makes-fault', { ...fault.data, fault: fault.code, piece: fault.piece });
+  return { done: { ...done, outcome, other: done.other && outcome }, after: before };
 }
 
 const oneLane = (lane: Lane): Lanes => ({ left: lane, right: lane });
 
 /** One step on the side it is for, and on both where they already differ. */
-function doStep(step: Step, start: Beginning, lanes: Lanes, brief: boolean): DraftStep {
+function doStep(step: Step, start: Beginning, lanes: Lanes, how: RunOptions): DraftStep {
   const { contextOf, bodyProblems: problems } = start;
   const lane = step.side === 'right' ? lanes.right : lanes.left;
   const context = contextOf(lane);
@@ -64,9 +96,9 @@ function doStep(step: Step, start: Beginning, lanes: Lanes, brief: boolean): Dra
   const { total, values } = valuesOf(step, amounts, fit);
   const other =
     step.side === 'both' && !alike(lanes)
-      ? runStep(step, total, values, contextOf(lanes.right), problems, brief)
+      ? runStep(step, total, values, contextOf(lanes.right), problems, how)
       : null;
-  const own = runStep(step, total, values, context, problems, brief);
+  const own = runStep(step, total, values, context, problems, how);
   // A step for both sides is done on both or on neither: what stops it on the right is said like any refusal.
   const outcome = own.ok && other && !other.ok ? other : own;
   return { step, total, values, amounts, fit, before: lane.pieces, outcome, other };
@@ -103,7 +135,7 @@ function runStep(
   values: Values,
   context: Context,
   problems: readonly BodyProblem[],
-  brief: boolean,
+  how: RunOptions,
 ): Result<Run> {
   const definition = alterationById(step.alteration);
   if (!definition) return refuse('alteration-unknown', { alteration: step.alteration });
@@ -115,7 +147,7 @@ function runStep(
     if (stop && step.school !== 'own') return refuse('body-impossible', { key: stop.key });
     if (total === null) return refuse('amount-unknown', { school: step.school });
   }
-  return runAlteration(definition, context, values, brief);
+  return runAlteration(definition, context, values, how);
 }
 
 /** The values a step runs with: its own, over what the fit suggests. */

@@ -6,6 +6,7 @@ import {
   joinPaths,
   pathFromSpans,
   polyline,
+  reversePath,
   spansOf,
   splitPath,
   startTangent,
@@ -23,10 +24,10 @@ import {
   type CubicSpan,
   type Span,
 } from './span.ts';
-import { add, cross, distance, left, lineMeet, norm, scale, sub, type Point } from './vec.ts';
+import { add, cross, distance, left, lineMeet, scale, sub, type Point } from './vec.ts';
 
 /** A mitre longer than this many allowances is cut off square: a spike is no use on a table. */
-const MITRE_LIMIT = 4;
+export const MITRE_LIMIT = 4;
 
 const offsetPoint = (s: Span, t: number, d: number): Point => add(pointOn(s, t), scale(left(tangentOn(s, t)), d));
 
@@ -66,14 +67,9 @@ function offsetSpan(s: Span, d: number, depth = 0): readonly Span[] {
 /** The path moved `d` mm to the left of travel (outward for a clockwise outline); joints inside are mitred. */
 export function offsetPath(path: Path, d: number): Path {
   if (d === 0 || path.segments.length === 0) return path;
-  const parts = spansOf(path).map((s) => cutLoops(drawn(s, d)));
-  const joined = joinPaths(
-    joinCorners(
-      parts,
-      parts.map(() => d),
-      false,
-    ),
-  );
+  const spans = spansOf(path);
+  const parts = spans.map((s) => cutLoops(drawn(s, d)));
+  const joined = joinPaths(joinCorners(parts, spanCorners(spans, d), false));
   // A short span between two others can vanish in its offset: its neighbours then cross beyond it.
   return parts.length > 2 ? cutLoops(joined) : joined;
 }
@@ -83,13 +79,15 @@ function offsetRing(path: Path, d: number): Path {
   const spans = spansOf(path);
   if (d === 0 || spans.length < 2) return path;
   const parts = spans.map((s) => cutLoops(drawn(s, d)));
-  const joined = joinCorners(
-    parts,
-    parts.map(() => d),
-    true,
-  );
+  const joined = joinCorners(parts, spanCorners(spans, d), true);
   return dropLoops(joinPaths(joined));
 }
+
+const spanCorners = (spans: readonly Span[], d: number): readonly SeamCorner[] =>
+  seamCorners(
+    spans.map((s) => pathFromSpans([s])),
+    spans.map(() => d),
+  );
 
 /** The offset of one span; where nothing of it runs forwards, the straight line between its ends. */
 function drawn(s: Span, d: number): Path {
@@ -161,30 +159,95 @@ export function dropLoops(path: Path): Path {
   return pathFromSpans(spans);
 }
 
-/** Moves two neighbouring offset paths to meet: trimmed where they cross, mitred where they part. */
-function corner(p: Path, q: Path, d: number): readonly [Path, Path] {
-  const a = endOf(p);
-  const b = q.start;
-  if (distance(a, b) < 1e-7) return [p, q];
-  const hits = intersectPaths(p, q);
-  const hit = hits.at(-1);
-  if (hit) return [splitPath(p, hit.first)[0], splitPath(q, hit.second)[1]];
-  const meet = lineMeet(a, endTangent(p), b, startTangent(q));
-  if (meet && meet.s >= 0 && meet.r <= 0) {
-    const reach = Math.max(norm(sub(meet.point, a)), norm(sub(meet.point, b)));
-    if (reach <= Math.max(MITRE_LIMIT * Math.abs(d), 1))
-      return [joinPaths([p, polyline([a, meet.point])]), joinPaths([polyline([meet.point, b]), q])];
-  }
-  return [joinPaths([p, polyline([a, b])]), q];
+/** Where two seam lines meet: the directions they arrive and leave in, and how far each is offset. */
+interface SeamCorner {
+  readonly at: Point;
+  readonly arrives: Point;
+  readonly leaves: Point;
+  readonly before: number;
+  readonly after: number;
 }
 
-function joinCorners(parts: readonly Path[], distances: readonly number[], closed: boolean): readonly Path[] {
+/**
+ * Moves two neighbouring offset paths to meet: trimmed where they cross, mitred where they part. The mitre runs along
+ * the directions of the seam lines themselves: where a hollow is tighter than the offset, the end of an offset curve
+ * has no direction worth following.
+ */
+function corner(p: Path, q: Path, seam: SeamCorner): readonly [Path, Path] {
+  if (distance(endOf(p), q.start) < 1e-7) return [p, q];
+  const reach = Math.max(Math.abs(seam.before), Math.abs(seam.after));
+  const a = add(seam.at, scale(left(seam.arrives), seam.before));
+  const b = add(seam.at, scale(left(seam.leaves), seam.after));
+  const parts = cross(seam.arrives, seam.leaves) * Math.sign(seam.before || seam.after) > 0;
+  if (!parts) {
+    const hit = nearestHit(p, q, seam.at);
+    if (hit) return [splitPath(p, hit.first)[0], splitPath(q, hit.second)[1]];
+  }
+  const far = Math.max(MITRE_LIMIT * reach, 1);
+  const meet = lineMeet(a, seam.arrives, b, seam.leaves);
+  if (meet && distance(meet.point, seam.at) > far && parts && meet.s > 0) {
+    // A spike is cut off square, one allowance past its point.
+    const end = add(a, scale(seam.arrives, reach));
+    const start = sub(b, scale(seam.leaves, reach));
+    return [joinPaths([runOn(p, a, seam.arrives, reach), polyline([end, start])]), runFrom(q, b, seam.leaves, reach)];
+  }
+  const one = runOn(p, a, seam.arrives, 2 * far);
+  const two = runFrom(q, b, seam.leaves, 2 * far);
+  const hit = nearestHit(one, two, seam.at);
+  if (hit && (parts || (meet && meet.s >= 0 && meet.r <= 0)) && distance(hit.point, seam.at) <= far * 1.5)
+    return [splitPath(one, hit.first)[0], splitPath(two, hit.second)[1]];
+  return [joinPaths([p, polyline([endOf(p), q.start])]), q];
+}
+
+function nearestHit(p: Path, q: Path, to: Point) {
+  return intersectPaths(p, q).reduce<ReturnType<typeof intersectPaths>[number] | null>(
+    (best, h) => (!best || distance(h.point, to) < distance(best.point, to) ? h : best),
+    null,
+  );
+}
+
+/** An offset path that runs on straight past its end at `end`; one that was cut short before joins the line where it meets it. */
+function runOn(path: Path, end: Point, along: Point, by: number): Path {
+  const far = add(end, scale(along, by));
+  if (distance(endOf(path), end) < 1e-6) return joinPaths([path, polyline([endOf(path), far])]);
+  const line = polyline([sub(end, scale(along, by)), far]);
+  const hit = intersectPaths(path, line).at(-1);
+  return hit ? joinPaths([splitPath(path, hit.first)[0], polyline([hit.point, far])].filter((s) => s.segments.length > 0)) : joinPaths([path, polyline([endOf(path), end, far])]);
+}
+const runFrom = (path: Path, start: Point, along: Point, by: number): Path =>
+  reversePath(runOn(reversePath(path), start, scale(along, -1), by));
+
+/** A span this short has no direction of its own: where files round, crumbs are left at the joints. */
+const CRUMB = 5 * TOL.join;
+function withoutCrumbs(path: Path): Path {
+  const spans = spansOf(path);
+  const kept = spans.filter((s) => distance(s.a, s.b) > CRUMB || spanLength(s) > CRUMB);
+  if (kept.length === spans.length || kept.length === 0) return path;
+  // What is left takes the crumbs' place, so that no crumb comes back as a bridge.
+  return pathFromSpans(kept.map((s, i) => ({ ...s, a: i === 0 ? path.start : (kept[i - 1] as Span).b })));
+}
+
+/** The corners between consecutive seam lines. */
+function seamCorners(seams: readonly Path[], distances: readonly number[]): readonly SeamCorner[] {
+  return seams.map((path, i): SeamCorner => {
+    const j = (i + 1) % seams.length;
+    const next = seams[j] ?? path;
+    return {
+      at: endOf(path),
+      arrives: endTangent(path),
+      leaves: startTangent(next),
+      before: distances[i] ?? 0,
+      after: distances[j] ?? 0,
+    };
+  });
+}
+
+function joinCorners(parts: readonly Path[], corners: readonly SeamCorner[], closed: boolean): readonly Path[] {
   const out = [...parts];
   const n = out.length;
   for (let i = 0; i < (closed ? n : n - 1); i++) {
     const j = (i + 1) % n;
-    const reach = Math.max(Math.abs(distances[i] ?? 0), Math.abs(distances[j] ?? 0));
-    const [p, q] = corner(out[i] as Path, out[j] as Path, reach);
+    const [p, q] = corner(out[i] as Path, out[j] as Path, corners[i] as SeamCorner);
     out[i] = p;
     out[j] = q;
   }
@@ -195,9 +258,10 @@ function joinCorners(parts: readonly Path[], distances: readonly number[], close
  * Offsets consecutive edges each by its own distance, with mitred corners between them (trimmed where
  * they cross). `closed` also joins the last to the first. Within 0.05 mm of the true offset (tested).
  */
-export function offsetEdges(edges: readonly Path[], distances: readonly number[], closed: boolean): readonly Path[] {
+export function offsetEdges(seams: readonly Path[], distances: readonly number[], closed: boolean): readonly Path[] {
+  const edges = seams.map(withoutCrumbs);
   const only = edges[0];
   if (closed && edges.length === 1 && only) return [offsetRing(only, distances[0] ?? 0)];
   const parts = edges.map((e, i) => offsetPath(e, distances[i] ?? 0));
-  return joinCorners(parts, distances, closed);
+  return joinCorners(parts, seamCorners(edges, distances), closed);
 }

@@ -8,15 +8,7 @@ import type { Piece } from './types.ts';
  * Closed; derived, never stored.
  */
 export function cuttingLine(piece: Piece): Path {
-  const lines = piece.edges.flatMap((e): readonly { readonly path: Path; readonly allowance: number }[] => {
-    const dart = piece.darts.find((d) => d.mouth === e.id && d.cutAway !== undefined);
-    if (dart?.cutAway === undefined) return [{ path: e.path, allowance: e.id === piece.fold ? 0 : e.allowance }];
-    const { start, end, tip } = dartShape(piece, dart);
-    return [
-      { path: polyline([start, tip]), allowance: dart.cutAway },
-      { path: polyline([tip, end]), allowance: dart.cutAway },
-    ];
-  });
+  const lines = cuttingEdges(piece);
   const line = joinPaths(
     offsetEdges(
       lines.map((l) => l.path),
@@ -26,4 +18,17 @@ export function cuttingLine(piece: Piece): Path {
   );
   // A dart's end narrower than the allowance beside it would fold the line over itself.
   return isSimplePolygon(flatten(line, 0.5)) ? line : dropLoops(line);
+}
+
+/** The seam lines that the cutting line lies beside, in outline order, each with its allowance, mm. */
+export function cuttingEdges(piece: Piece): readonly { readonly path: Path; readonly allowance: number }[] {
+  return piece.edges.flatMap((e): readonly { readonly path: Path; readonly allowance: number }[] => {
+    const dart = piece.darts.find((d) => d.mouth === e.id && d.cutAway !== undefined);
+    if (dart?.cutAway === undefined) return [{ path: e.path, allowance: e.id === piece.fold ? 0 : e.allowance }];
+    const { start, end, tip } = dartShape(piece, dart);
+    return [
+      { path: polyline([start, tip]), allowance: dart.cutAway },
+      { path: polyline([tip, end]), allowance: dart.cutAway },
+    ];
+  });
 }

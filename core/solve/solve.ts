@@ -60,7 +60,7 @@ const tenth = (v: number): number => Math.round(v * 10) / 10;
 
 /** A step asked for nothing does nothing: that is no hindrance. */
 const works = (outcome: DraftStep['outcome'] | undefined): boolean =>
-  outcome !== undefined && (outcome.ok || outcome.error.code === 'no-amount');
+  outcome?.ok === true;
 
 /** The values of a step that say how much; none where it takes its amount from its neighbours. */
 function amountKeys(alteration: string): readonly string[] {
@@ -101,7 +101,7 @@ export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solut
   if (start.refusal) return { ok: false, error: start.refusal };
   const plan = resolved.job.steps;
   const cache = emptyCache();
-  const begun = replay(start, plan, cache, true);
+  const begun = replay(start, plan, cache, { brief: true });
   const before = worksheetOf(start, begun);
   const quantities = begun.steps.flatMap(({ step, outcome, values, total }): readonly Quantity[] => {
     if (!step.on || !works(outcome) || step.side === 'right') return [];
@@ -121,7 +121,7 @@ export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solut
   const leftAt = (x: readonly number[], trial: boolean): readonly Row[] | null => {
     // A trial of one amount replays from that step on and leaves the cache of the place it starts from.
     const own: DraftCache = trial ? { steps: [...base.steps] } : base;
-    const done = replay(start, withAmounts(plan, quantities, x), own, true);
+    const done = replay(start, withAmounts(plan, quantities, x), own, { brief: true });
     const broken = done.steps.some((s, i) => s.step.on && !works(s.outcome) && works(begun.steps[i]?.outcome));
     return broken
       ? null
@@ -147,7 +147,7 @@ export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solut
         start,
         withAmounts(plan, quantities, moved).slice(0, at + 1),
         { steps: [...cache.steps] },
-        true,
+        { brief: true },
       );
       const other = trial.steps[at]?.outcome;
       if (!other?.ok) return null;
@@ -167,7 +167,7 @@ export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solut
   if (!found) return refuse('solve-failed');
   // Paper is not cut finer than a tenth of a millimetre.
   const x = found.x.map(tenth);
-  const last = replay(start, withAmounts(plan, quantities, x), base, true);
+  const last = replay(start, withAmounts(plan, quantities, x), base, { brief: true });
   const after = worksheetOf(start, last);
   return ok({
     amounts: quantities.map((q, i) => ({ step: q.step, key: q.key, from: q.from, to: x[i] ?? q.from })),

@@ -3,8 +3,6 @@ import {
   distance,
   dot,
   endOf,
-  flatten,
-  isSimplePolygon,
   midpoint,
   norm,
   pathLength,
@@ -12,11 +10,11 @@ import {
   unit,
   type Point,
 } from '../geometry/index.ts';
+import type { FaultCode } from '../guard/index.ts';
 import {
   bustPointOf,
   dartShape,
   edgesWithRole,
-  outlineOf,
   requireEdge,
   type Dart,
   type Piece,
@@ -27,6 +25,7 @@ import { measureDart } from './dart.ts';
 import { cornerAngle, straightness, walkSeam, type Walk } from './walk.ts';
 
 export type FindingCode =
+  | FaultCode
   | 'seam-lengths-differ'
   | 'seam-corner-not-smooth'
   | 'dart-legs-differ'
@@ -35,7 +34,6 @@ export type FindingCode =
   | 'dart-past-bust-point'
   | 'corner-not-square'
   | 'centre-not-straight'
-  | 'outline-crosses'
   | 'notches-differ'
   | 'large-spread'
   | 'small-amount'
@@ -181,8 +179,6 @@ function lookOver(piece: Piece): readonly Finding[] {
     if (by > TOL.squareDegrees)
       out.push({ code: 'grain-turned', grade: 'look', piece: piece.id, at: m.from, data: { by, name: piece.name } });
   }
-  if (!isSimplePolygon(flatten(outlineOf(piece), 0.2)))
-    out.push({ code: 'outline-crosses', grade: 'fault', piece: piece.id, data: {} });
   return out;
 }
 

@@ -8,6 +8,8 @@ export const TOL = {
   length: 1e-5,
   /** Flatness of polylines made for area tests and for finding intersections. */
   flat: 0.01,
+  /** The cutting line against its allowance: what a pair of scissors follows. */
+  allowance: 0.3,
   /** Curves offset for the cutting line. */
   offset: 0.02,
   /** Points of a drawn curve about the cubics laid through them: finer than files round. */

@@ -1,3 +1,4 @@
+import { FAULT_TEXT } from './faults.ts';
 import type { Sentence } from './say.ts';
 
 /** Why something was refused: what is wrong, where, and what to do. */
@@ -50,7 +51,6 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'box-needs-side-dart': (s) =>
     `Only a dart in the side seam can be moved in a box; move the tip of the ${s.text('dart')} dart instead.`,
   'no-room-to-slide': (s) => `There is room to slide by ${s.len('most')}, not by ${s.len('wanted')}.`,
-  'no-amount': () => 'Say by how much: the amount is nothing.',
   'sample-unknown': (s) => `There is no sample pattern “${s.text('sample')}”. There are ${s.text('samples')}.`,
   'no-side-dart': (s) => `“${s.text('piece')}” has no side dart; this way of altering needs one.`,
   'dart-not-in-side-seam': (s) => `The side dart of “${s.text('piece')}” does not open between two side seam edges.`,
@@ -189,6 +189,12 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'nothing-to-follow': () => 'There is nothing that would have to follow.',
   'cap-cannot-follow': (s) =>
     `The cap would have to change by ${s.len('by')}, more than its height allows. Change the armhole less, or the sleeve’s width.`,
+  'step-makes-fault': (s) =>
+    `This step was not carried out, and the pieces stay as they were: ${FAULT_TEXT[s.text('fault')]?.(s) ?? s.text('fault')} Take less, put its lines elsewhere, or choose another way.`,
+  'step-failed': () =>
+    'This step could not be carried out on these pieces, and they stay as they were. Take another amount or another way; the rest of the plan goes on.',
+  'pieces-not-fit': (s) =>
+    `${s.text('names')} would be cut wrong, so nothing was written. Mend what Check shows, or write the files all the same.`,
   'worker-crashed': () =>
     'The drawing stopped and was started again. Nothing is lost; the last change is tried once more.',
   'worker-slow': () => 'The drawing took too long and was stopped. Make the last change smaller, or undo it.',

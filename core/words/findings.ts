@@ -1,8 +1,10 @@
 import type { FindingCode } from '../truing/index.ts';
+import { FAULT_WORDS_ALONE } from './faults.ts';
 import type { Sentence } from './say.ts';
 
 /** What was found on the table, and what to do about it. */
 export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
+  ...FAULT_WORDS_ALONE,
   'seam-lengths-differ': (s) =>
     `The ${s.text('kind')} seam does not match: ${s.len('first')} against ${s.len('second')}, ${s.len('by')} apart. Adjust the longer side, or ease it in if the cloth allows.`,
   'seam-corner-not-smooth': (s) =>
@@ -18,7 +20,6 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
   'corner-not-square': (s) =>
     `The corner at the ${s.text('where')} is ${s.num('angle', 1)}°; on a centre line it must be square, or the two halves meet in a point.`,
   'centre-not-straight': (s) => `The fold is not straight: ${s.len('by')} longer than a straight line.`,
-  'outline-crosses': () => 'The outline crosses itself. Undo the last change or make it smaller.',
   'notches-differ': (s) => `The notches of the ${s.text('kind')} seam are ${s.len('by')} apart.`,
   'large-spread': (s) =>
     `A spread of ${s.len('s')} on each half makes a dart too big for one. Ways on: two darts, a cut-away dart, the change in two steps, or a princess line; each is one step on the plan.`,

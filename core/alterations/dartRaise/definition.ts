@@ -1,6 +1,6 @@
 import { add } from '../../geometry/index.ts';
 import { dartShape, type Dart } from '../../pattern/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { ok, type Result } from '../../units/index.ts';
 import { seamsHold } from '../bust/promises.ts';
 import type { AlterationDefinition, Context, Instruction, Program, Values } from '../contract.ts';
 import { boxSlide } from '../darts/boxSlide.ts';
@@ -18,7 +18,6 @@ function plan(context: Context, values: Values): Result<Program> {
   const data = { dart: dart.kind, by: Math.abs(by) };
   const up = by >= 0;
   const shape = dartShape(piece, dart);
-  if (by === 0) return refuse('no-amount', { what: 'by' });
   // The other dart's tip aims at the bust point too: it goes with it unless asked to stay.
   const others =
     choiceOf(values, 'others') === 'follow'
@@ -128,7 +127,6 @@ export const dartRaise: AlterationDefinition = {
   requires: ['dart'],
   refusals: [
     ...DART_REFUSALS,
-    'no-amount',
     'box-needs-side-dart',
     'no-room-to-slide',
     'overlap-too-large',

@@ -35,7 +35,6 @@ function plan(context: Context, values: Values): Result<Program> {
   if (!pair.ok) return pair;
   const by = numberOf(values, 'by');
   const neck = numberOf(values, 'neck');
-  if (by === 0 && neck === 0) return refuse('no-amount', { what: 'by' });
   if (by * neck < 0) return refuse('sliver-crosses', { by, neck });
   const forward = by + neck > 0;
   const { front, back } = pair.value;
@@ -119,8 +118,9 @@ export const forwardShoulder: AlterationDefinition = define({
   id: 'forward-shoulder',
   family: 'shoulder',
   params: [length('by', -25, 30, 10, true), length('neck', -12, 15, 0, true)],
+  amounts: ['by', 'neck'],
   requires: ['shoulder', 'armhole', 'neck'],
-  refusals: ['shoulder-seam-missing', 'no-amount', 'sliver-crosses', 'dart-in-sliver', 'sliver-too-wide'],
+  refusals: ['shoulder-seam-missing', 'sliver-crosses', 'dart-in-sliver', 'sliver-too-wide'],
   examples: [
     { name: 'forward', on: 'causeway', values: { by: 10, neck: 3 } },
     { name: 'backward', on: 'causeway-shirt', values: { by: -8 } },

@@ -14,7 +14,6 @@ const EASE = { waist: 30, hip: 50 } as const;
 function plan(context: Context, values: Values): Result<Program> {
   const waist = numberOf(values, 'waist');
   const hip = numberOf(values, 'hip');
-  if (waist === 0 && hip === 0) return refuse('no-amount', { what: 'waist' });
   const wider = (of: (p: Piece) => number | null, by: number) => (piece: Piece) => {
     const has = of(piece);
     return has === null ? null : has + by / 4;
@@ -45,8 +44,9 @@ export const gradeByChart: AlterationDefinition = define({
     length('hip', -200, 240, 0, true),
     choice('shape', 'straight', 'curved'),
   ],
+  amounts: ['waist', 'hip'],
   requires: ['side'],
-  refusals: ['side-missing', 'no-amount', 'nothing-to-grade'],
+  refusals: ['side-missing', 'nothing-to-grade'],
   examples: [
     { name: 'waist larger', on: 'causeway', values: { waist: 24 } },
     { name: 'hip larger', on: 'causeway-shirt', values: { waist: 0, hip: 40, shape: 'curved' } },

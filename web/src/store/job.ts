@@ -88,6 +88,9 @@ export function nudgePoint(step: string, key: string, shown: Point, by: Point): 
   setValue(step, key, { x: from.x + by.x, y: from.y + by.y });
 }
 
+/** True while something is dragged: pieces are then looked at in haste, and again once it is let go. */
+export const useGesture = create<{ readonly dragging: boolean }>(() => ({ dragging: false }));
+
 /**
  * A gesture that changes the job many times but is undone as one: begin, change, then end or cancel.
  * Cancel restores the documents of the beginning.
@@ -95,6 +98,7 @@ export function nudgePoint(step: string, key: string, shown: Point, by: Point): 
 export function beginGesture(): { readonly end: () => void; readonly cancel: () => void } {
   const before = useJob.getState();
   history().pause();
+  useGesture.setState({ dragging: true });
   return {
     end: () => {
       const after = useJob.getState();
@@ -102,10 +106,12 @@ export function beginGesture(): { readonly end: () => void; readonly cancel: () 
       history().resume();
       if (after.job !== before.job || after.wearer !== before.wearer)
         useJob.setState({ job: after.job, wearer: after.wearer });
+      useGesture.setState({ dragging: false });
     },
     cancel: () => {
       useJob.setState({ job: before.job, wearer: before.wearer });
       history().resume();
+      useGesture.setState({ dragging: false });
     },
   };
 }

@@ -1,4 +1,5 @@
 import type { Draft, ResolvedJob } from '@ample/core/draft';
+import type { Care } from '@ample/core/guard';
 import type { Layout } from '@ample/core/layout';
 import type { Solution } from '@ample/core/solve';
 import type { Refusal, Result } from '@ample/core/units';
@@ -17,9 +18,12 @@ export type WorkerFactory = () => Worker;
 /** A replay takes milliseconds; one that takes this long will not end. */
 const PATIENCE = 8000;
 
+/** A job to be drafted, and how closely its pieces are to be inspected. */
+export type DraftWish = ResolvedJob & { readonly care?: Care };
+
 export interface DraftClient {
   /** Asks for a draft; only the newest question is answered. */
-  readonly ask: (input: ResolvedJob) => void;
+  readonly ask: (input: DraftWish) => void;
   readonly stop: () => void;
 }
 
@@ -29,14 +33,14 @@ export interface DraftClient {
  */
 export function draftClient(
   make: WorkerFactory,
-  onDraft: (d: Draft, of: ResolvedJob) => void,
+  onDraft: (d: Draft, of: DraftWish) => void,
   onTrouble: (r: Refusal | null) => void,
   patience = PATIENCE,
 ): DraftClient {
   let worker: Worker | null = null;
   let id = 0;
-  let busy: ResolvedJob | null = null;
-  let waiting: ResolvedJob | null = null;
+  let busy: DraftWish | null = null;
+  let waiting: DraftWish | null = null;
   let failures = 0;
   /** What this worker already holds. */
   let sent: ResolvedJob['pattern'] | null = null;
@@ -78,7 +82,7 @@ export function draftClient(
     return w;
   };
 
-  function send(input: ResolvedJob): void {
+  function send(input: DraftWish): void {
     worker ??= start();
     busy = input;
     id += 1;

@@ -1,5 +1,6 @@
 import type { Draft, ResolvedJob } from '@ample/core/draft';
 import type { Bundle, BundleKind, Kept } from '@ample/core/formats/bundle';
+import type { Care } from '@ample/core/guard';
 import type { ClothWish, Layout } from '@ample/core/layout';
 import type { PaperId, PieceDrawing } from '@ample/core/formats';
 import type { PdfLabel, PdfLayer, PrintedRecord, PrintedSheet } from '@ample/core/formats/pdf';
@@ -12,7 +13,7 @@ import type { Solution, SolveWish } from '@ample/core/solve';
 import type { Result } from '@ample/core/units';
 
 /** Version of the messages: a worker from another build is refused rather than misread. */
-export const PROTOCOL = 4;
+export const PROTOCOL = 5;
 
 export interface PdfRequest {
   /** Whole pieces or patches, as they are to be laid on the pages. */
@@ -31,7 +32,11 @@ export interface PdfRequest {
 }
 
 /** A pattern is large and seldom changes: null means the one sent last. */
-export type DraftRequest = Omit<ResolvedJob, 'pattern'> & { readonly pattern: Pattern | null };
+export type DraftRequest = Omit<ResolvedJob, 'pattern'> & {
+  readonly pattern: Pattern | null;
+  /** How closely the pieces are inspected; `complete` unless said. */
+  readonly care?: Care;
+};
 
 export interface SolveRequest {
   readonly job: ResolvedJob;
