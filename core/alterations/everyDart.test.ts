@@ -5,9 +5,17 @@ import { distance, flatten, isSimplePolygon, midpoint, pathLength } from '../geo
 import { bustPointOf, cuttingLine, dartShape, edgeOf, edgesWithRole, outlineOf, type Piece } from '../pattern/index.ts';
 import { seenFrom } from '../testing/angles.ts';
 import { runOn, sampleIn } from '../testing/samples.ts';
+import { outlinesApart } from '../testing/drawn.ts';
 import { measureDart, walkSeam } from '../truing/index.ts';
 import { expectOk } from '../units/index.ts';
-import { alterationById, CATALOGUE, type AlterationDefinition, type Run, type Values } from './index.ts';
+import {
+  alterationById,
+  CATALOGUE,
+  GUARD_REFUSALS,
+  type AlterationDefinition,
+  type Run,
+  type Values,
+} from './index.ts';
 
 const find = (id: string): AlterationDefinition => {
   const d = alterationById(id);
@@ -76,13 +84,11 @@ describe('turning a dart', () => {
             share: percent / 100,
             merge: 'new',
           });
-          if (!r.ok)
-            return expect([
-              'rotation-line-blocked',
-              'no-such-seam',
-              'rotation-same-place',
-              'cut-leaves-piece',
-            ]).toContain(r.error.code);
+          if (!r.ok) {
+            const expected = ['rotation-line-blocked', 'no-such-seam', 'rotation-same-place', 'cut-leaves-piece'];
+            expect([...GUARD_REFUSALS, ...expected]).toContain(r.error.code);
+            return;
+          }
           const piece = front(r.value);
           expect(piece.darts).toHaveLength(3);
           const made = piece.darts.find((d) => !pieces[0]!.darts.some((o) => o.id === d.id))!;
@@ -204,7 +210,7 @@ describe('other dart work', () => {
   it('cuts a dart away without touching the seam line; only the cutting line follows the legs', () => {
     const before = sampleIn('causeway-waist', '6').pieces[0]!;
     const after = front(ran('dart-cut-away', 'causeway-waist', '6', { dart: 'waist', allowance: 10 }));
-    expect(after.edges).toEqual(before.edges);
+    expect(outlinesApart(after, before)).toBeLessThan(1e-6);
     const { tip, start, end } = dartOf(after, 'waist').shape;
     const middle = midpoint(start, end);
     // A tenth of the way up from the waist the middle of the dart is cut out of the paper.
@@ -256,7 +262,7 @@ describe('what suits a pattern', () => {
     for (const d of CATALOGUE)
       for (const id of SAMPLE_IDS) {
         const r = runOn(d, id, '4', d.examples[0]?.values ?? {});
-        if (!r.ok) expect([...d.refusals, 'width-not-restored']).toContain(r.error.code);
+        if (!r.ok) expect([...d.refusals, ...GUARD_REFUSALS, 'width-not-restored']).toContain(r.error.code);
       }
   });
 });

@@ -106,6 +106,14 @@ export type Instruction =
   | (Said & { readonly op: 'notch'; readonly notch: string; readonly edge: string; readonly fromTop: number })
   /** Straight edges drawn straight again from end to end; their length together is held along the dart's slide. */
   | (Said & { readonly op: 'straighten'; readonly edges: readonly string[] })
+  /** Edges put back as they lay before the step, so that they are drawn again from their own shape. */
+  | (Said & { readonly op: 'asBefore'; readonly edges: readonly string[] })
+  /** How much wider or narrower a waist or hem has become, told from the pieces. */
+  | (Said & { readonly op: 'tellWidth'; readonly role: 'waist' | 'hem' })
+  /** Notches of the piece that follows put where they meet those of the seam it is sewn into, as they were drafted to. */
+  | (Said & { readonly op: 'matchNotches'; readonly seam: string })
+  /** A seam's ease set anew: a band keeps its ratio, not its difference. */
+  | (Said & { readonly op: 'easeTo'; readonly seam: string; readonly ease: number })
   /** A hem or waist in one piece drawn again, square to the centre and to the side. */
   | (Said & { readonly op: 'redraw'; readonly role: 'waist' | 'hem' })
   /** Divides an edge where a change along it is to begin. */
@@ -162,7 +170,8 @@ export type Redraw =
   | (Said & { readonly op: 'raiseCentre'; readonly by: number })
   | (Said & {
       readonly op: 'widen';
-      readonly edge: string;
+      /** The parts of the side that move, from the top down; darts may lie between them. */
+      readonly edges: readonly string[];
       readonly knots: readonly SideKnot[];
       readonly out: 1 | -1;
       /** The seam keeps its length; what is lost or gained is put right at its lower end. */

@@ -16,10 +16,14 @@ import {
   type Stage,
   type Values,
 } from './contract.ts';
+import { asWritten, plainContext } from './plain.ts';
 import { dartReports, lengthChanges } from './report.ts';
 import { stateFor, type PieceState, type TableState } from './state.ts';
 import { runStep } from './steps.ts';
 import { asksNothing, readValues } from './values.ts';
+
+/** What any alteration may be refused with, besides its own refusals: the guard has the last word. */
+export const GUARD_REFUSALS = ['step-makes-fault'] as const;
 
 export interface RunOptions {
   /** Leaves out what is only told, for a search that asks for the pieces many times. */
@@ -42,11 +46,12 @@ export function runAlteration(
   const read = readValues(definition, values);
   if (!read.ok) return read;
   try {
-    const program = definition.plan(context, read.value);
+    const plain = plainContext(context);
+    const program = definition.plan(plain, read.value);
     if (!program.ok) return program;
     const carried = asksNothing(definition, read.value) ? onlyMarked(program.value) : program.value;
-    const done = interpret(definition, context, carried, brief);
-    return done.ok ? guarded(context, done.value, care) : done;
+    const done = interpret(definition, plain, carried, brief);
+    return done.ok ? guarded(context, asWritten(context, plain, done.value), care) : done;
   } catch (error) {
     return refuse('step-failed', { detail: error instanceof Error ? error.message : String(error) });
   }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { draftSample, SAMPLE_IDS } from '../drafting/index.ts';
 import { mirrorPiece } from '../pattern/index.ts';
-import { CATALOGUE, propose, runAlteration } from './index.ts';
+import { CATALOGUE, GUARD_REFUSALS, propose, runAlteration } from './index.ts';
 
 const best = (id: (typeof SAMPLE_IDS)[number]) => propose(draftSample(id, '4'), 'bust')[0];
 
@@ -46,6 +46,7 @@ describe('which alteration suits a pattern', () => {
           // What hangs on an amount or a place may still be refused, in words that say how to go on.
           if (!r.ok)
             expect([
+              ...GUARD_REFUSALS,
               'dart-too-narrow-to-cut',
               'no-such-seam',
               'rotation-same-place',

@@ -1,5 +1,5 @@
-import { edgesWithRole, seamLine, type Piece } from '../pattern/index.ts';
-import { reversePath, signedArea, spansOf, type Path } from '../geometry/index.ts';
+import { edgesWithRole, seamLine, type Edge, type Mark, type Piece } from '../pattern/index.ts';
+import { pathLength, reversePath, signedArea, spansOf, type Path } from '../geometry/index.ts';
 import {
   carryEdge,
   cornerAngle,
@@ -48,7 +48,7 @@ export function runRedraw(table: TableState, state: PieceState, step: Redraw): R
       return ok(undefined);
     case 'widen': {
       const { out, hold, smooth: round } = step;
-      state.piece = widenSquarely(state.piece, step.edge, step.knots, {
+      state.piece = widenSquarely(state.piece, step.edges, step.knots, {
         out,
         hold,
         ...(round !== undefined ? { round } : {}),
@@ -113,12 +113,19 @@ const sliver = (outline: Path, sign: 1 | -1) => ({
   area: sign * Math.abs(signedArea(spansOf(outline))),
 });
 
-/** The facing keeps its own ids and allowances; only its lines are drawn anew. */
+/** The facing keeps its own names and allowances, whatever its edges are called; only its lines are drawn anew. */
 function fitted(facing: Piece, faced: Piece, depth: number): Piece {
   const drawn = facingOn(faced, depth);
-  return {
-    ...facing,
-    edges: drawn.map((e) => ({ ...e, allowance: facing.edges.find((f) => f.id === e.id)?.allowance ?? e.allowance })),
-    marks: facing.marks.filter((m) => m.kind !== 'notch' || edgesWithRole(facing, 'neck').some((e) => e.id === m.edge)),
-  };
+  const own = new Map(drawn.map((e) => [e.id, edgesWithRole(facing, e.role)[0]] as const));
+  const edges = drawn.map((e): Edge => {
+    const kept = own.get(e.id);
+    return kept ? { ...e, id: kept.id, allowance: kept.allowance } : e;
+  });
+  const marks = facing.marks.flatMap((m): readonly Mark[] => {
+    if (m.kind !== 'notch') return [m];
+    const [was, now] = [facing, { edges }].map((p) => p.edges.find((e) => e.id === m.edge));
+    if (was?.role !== 'neck' || !now) return [];
+    return [{ ...m, at: (m.at * pathLength(now.path)) / pathLength(was.path) }];
+  });
+  return { ...facing, edges, marks };
 }

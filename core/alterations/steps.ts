@@ -20,6 +20,7 @@ import {
   drawToTip,
   fairRun,
   narrowDart,
+  notchesMatched,
   openDart,
   redrawAcross,
   retipDart,
@@ -160,9 +161,12 @@ export function runStep(table: TableState, step: Step): Result<void> {
       const faired = fairRun(path, step.from, step.to, !step.free);
       const grown = pathLength(faired) - pathLength(path);
       state.piece = replaceEdge(state.piece, step.edge, faired);
-      // What lies beyond the redrawn part keeps its place from the far end.
+      // What lies beyond the redrawn part keeps its place from the far end, what lies on it its share of it.
+      const [from, to] = [Math.max(0, step.from), Math.min(pathLength(path), step.to)];
+      const placed = (at: number): number =>
+        at <= from ? at : at >= to ? at + grown : from + ((at - from) * (to + grown - from)) / (to - from);
       const marks = state.piece.marks.map((m) =>
-        m.kind === 'notch' && m.edge === step.edge && m.at >= step.to ? { ...m, at: m.at + grown } : m,
+        m.kind === 'notch' && m.edge === step.edge ? { ...m, at: placed(m.at) } : m,
       );
       state.piece = { ...state.piece, marks };
       return ok(undefined);
@@ -181,6 +185,26 @@ export function runStep(table: TableState, step: Step): Result<void> {
     }
     case 'straighten':
       for (const id of step.edges) state.piece = straightened(state.piece, id);
+      return ok(undefined);
+    case 'tellWidth': {
+      const width = (p: Piece): number => edgesWithRole(p, step.role).reduce((sum, e) => sum + pathLength(e.path), 0);
+      const by = width(state.piece) - width(state.original);
+      if (Math.abs(by) > TOL.legs) note({ code: 'waist-grew', grade: 'look', data: { by, role: step.role } });
+      return ok(undefined);
+    }
+    case 'matchNotches': {
+      const seam = table.seams.find((s) => s.id === step.seam);
+      const { original, originalSeams } = table.context;
+      const then = originalSeams.find((s) => s.id === step.seam);
+      if (seam && then)
+        state.piece = notchesMatched(state.piece, piecesNow(table), seam, { pieces: original, seam: then });
+      return ok(undefined);
+    }
+    case 'easeTo':
+      table.seams = table.seams.map((s) => (s.id === step.seam ? { ...s, ease: step.ease } : s));
+      return ok(undefined);
+    case 'asBefore':
+      state.piece = step.edges.reduce((piece, id) => asItWas(piece, state.original, id), state.piece);
       return ok(undefined);
     case 'redraw':
       state.piece = redrawAcross(state.piece, step.role);
@@ -213,6 +237,14 @@ function straightened(piece: Piece, id: string): Piece {
     m.kind === 'notch' && m.edge === id ? { ...m, at: nearestLength(now, pointAt(was, m.at)) } : m,
   );
   return { ...replaceEdge(piece, id, now), marks };
+}
+
+/** An edge put back as it lay before the step, its notches with it, so that it is drawn again from its own shape. */
+function asItWas(piece: Piece, original: Piece, id: string): Piece {
+  const marks = piece.marks.map((m) =>
+    m.kind === 'notch' && m.edge === id ? (original.marks.find((o) => o.id === m.id) ?? m) : m,
+  );
+  return { ...replaceEdge(piece, id, requireEdge(original, id).path), marks };
 }
 
 const nameOf = (table: TableState, id: string): string => (id === NEW_DART ? (table.newDart ?? id) : id);

@@ -70,7 +70,9 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
   const { steps, lanes } = replay(start, job.steps, cache, { care });
   const checks = checkLanes(lanes, original, sewn.seams);
   const pieces = cutPieces(lanes);
-  const unfit = standIn ? [] : [...pieces.flatMap((p) => inspectPiece(p, care)), ...inspectSeams(lanes.left.pieces, lanes.left.seams)];
+  const unfit = standIn
+    ? []
+    : [...pieces.flatMap((p) => inspectPiece(p, care)), ...inspectSeams(lanes.left.pieces, lanes.left.seams)];
   const findings = [...unfit, ...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(lanes)];
   const left = checks[0]?.report;
   const planned = job.steps.map((x) => x.alteration);
@@ -94,7 +96,7 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
     seams: lanes.left.seams,
     checks,
     check: { walks: left?.walks ?? [], findings },
-    faults: standIn ? [] : [...unfit, ...findings.filter((f) => f.code === 'seam-lengths-differ' && f.grade === 'fault')],
+    faults: standIn ? [] : [...unfit, ...findings.filter((f) => SEWN.includes(f.code) && f.grade === 'fault')],
     followers: followers(findings, lanes.left.pieces),
     meetings: meetingsOf(steps),
     asks: original.length === 0 ? [] : asksOf(fitOfLeft, planned, job.order ?? 'topDown'),
@@ -103,6 +105,9 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
     refusal: start.refusal,
   };
 }
+
+/** Findings about edges that are sewn together. */
+const SEWN: readonly Finding['code'][] = ['seam-lengths-differ', 'piece-must-follow'];
 
 /** A bust step that works about the wearer's own bust point puts it where the body has it, whatever the paper grows by. */
 function placedBy(steps: readonly DraftStep[], body: Body): readonly MeasurementKey[] {

@@ -95,9 +95,7 @@ function doStep(step: Step, start: Beginning, lanes: Lanes, how: RunOptions): Dr
   const amounts = alterationById(step.alteration)?.amount === 'total' ? amountsOn(lane, start) : null;
   const { total, values } = valuesOf(step, amounts, fit);
   const other =
-    step.side === 'both' && !alike(lanes)
-      ? runStep(step, total, values, contextOf(lanes.right), problems, how)
-      : null;
+    step.side === 'both' && !alike(lanes) ? runStep(step, total, values, contextOf(lanes.right), problems, how) : null;
   const own = runStep(step, total, values, context, problems, how);
   // A step for both sides is done on both or on neither: what stops it on the right is said like any refusal.
   const outcome = own.ok && other && !other.ok ? other : own;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { normalisePiece, patternSchema, validatePattern, type Pattern } from '../pattern/index.ts';
+import { normalisePattern, patternSchema, validatePattern, type Pattern } from '../pattern/index.ts';
 import { ok, refuse, type Refusal, type Result } from '../units/index.ts';
 import { JOB_VERSION, jobSchema, wearerSchema, type Job, type Wearer } from './schema.ts';
 
@@ -87,10 +87,7 @@ export function readJob(value: unknown): Result<Job, DocumentError> {
 export function readPattern(value: unknown): Result<Pattern, DocumentError> {
   const read = readDocument(value, 'pattern', patternSchema);
   if (!read.ok) return read;
-  const sizes = Object.fromEntries(
-    Object.entries(read.value.sizes).map(([size, pieces]) => [size, pieces.map(normalisePiece)]),
-  );
-  const pattern: Pattern = { ...read.value, sizes };
+  const pattern = normalisePattern(read.value);
   const problem = validatePattern(pattern)[0];
   return problem ? refuse('pattern-invalid', { problem: problem.code, ...problem.data }) : ok(pattern);
 }

@@ -24,7 +24,7 @@ import {
   type CubicSpan,
   type Span,
 } from './span.ts';
-import { add, cross, distance, left, lineMeet, scale, sub, type Point } from './vec.ts';
+import { add, cross, distance, dot, left, lineMeet, scale, sub, type Point } from './vec.ts';
 
 /** A mitre longer than this many allowances is cut off square: a spike is no use on a table. */
 export const MITRE_LIMIT = 4;
@@ -135,12 +135,13 @@ export function dropLoops(path: Path): Path {
     const total = lengths.reduce((sum, l) => sum + l, 0);
     let best: { i: number; j: number; s: number; t: number; loop: number } | null = null;
     for (let i = 0; i < spans.length; i++)
-      for (let j = i + 2; j < spans.length; j++) {
-        if (i === 0 && j === spans.length - 1) continue;
+      for (let j = i + 1; j < spans.length; j++) {
         const p = spans[i] as Span;
         const q = spans[j] as Span;
         if (!boxesMeet(hullBox(p), hullBox(q))) continue;
-        const hit = intersectSpans(p, q)[0];
+        // Neighbours always meet in their joint; only where they cross besides is there a loop.
+        const joint = j === i + 1 ? p.b : i === 0 && j === spans.length - 1 ? p.a : null;
+        const hit = intersectSpans(p, q).find((h) => !joint || distance(h.point, joint) > 1e-3);
         if (!hit) continue;
         const loop = lengths.slice(i, j).reduce((sum, l) => sum + l, 0);
         if (!best || Math.min(loop, total - loop) < best.loop)
@@ -209,10 +210,14 @@ function nearestHit(p: Path, q: Path, to: Point) {
 /** An offset path that runs on straight past its end at `end`; one that was cut short before joins the line where it meets it. */
 function runOn(path: Path, end: Point, along: Point, by: number): Path {
   const far = add(end, scale(along, by));
-  if (distance(endOf(path), end) < 1e-6) return joinPaths([path, polyline([endOf(path), far])]);
-  const line = polyline([sub(end, scale(along, by)), far]);
-  const hit = intersectPaths(path, line).at(-1);
-  return hit ? joinPaths([splitPath(path, hit.first)[0], polyline([hit.point, far])].filter((s) => s.segments.length > 0)) : joinPaths([path, polyline([endOf(path), end, far])]);
+  const runsInto = distance(endOf(path), end) < 1e-6 && dot(endTangent(path), along) > 0;
+  if (runsInto) return joinPaths([path, polyline([endOf(path), far])]);
+  const line = polyline([sub(end, scale(along, by / 4)), far]);
+  // The first place where it meets the line near its end: what lies beyond is the fold that is left out.
+  const hit = intersectPaths(path, line).find((h) => distance(h.point, end) < by / 4);
+  return joinPaths(
+    hit ? [splitPath(path, hit.first)[0], polyline([hit.point, far])] : [path, polyline([endOf(path), end, far])],
+  );
 }
 const runFrom = (path: Path, start: Point, along: Point, by: number): Path =>
   reversePath(runOn(reversePath(path), start, scale(along, -1), by));

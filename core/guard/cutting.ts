@@ -9,6 +9,8 @@ type Say = (code: FaultCode, data?: Fault['data'], at?: Fault['at']) => void;
 /** Chords of the cutting line, mm, and the longest stretch of it that is looked at by one point. */
 const CHORD = 0.25;
 const STRIDE = 12;
+/** How much nearer a step between two allowances may come, mm. */
+const STEP = 1;
 
 /**
  * The cutting line is looked at from outside its own making: it must be simple, lie outside the seam line, and at
@@ -54,9 +56,13 @@ function offBy(p: Point, seam: Ring, allowances: readonly number[], largest: num
   const beside = around(seam, near.chord, near.t, largest).map((e) => allowances[e] as number);
   const least = Math.min(...beside);
   if (insidePolygon(p, points) && near.distance > TOL.allowance) return near.distance + least;
-  if (least > near.distance) return least - near.distance;
   const most = Math.max(...beside);
+  // Where one allowance passes into another a step is drawn across the seam, which a bend there brings a little nearer.
+  if (least > near.distance) return Math.max(0, least - near.distance - (most > least ? STEP : 0));
   if (near.distance <= most + TOL.allowance) return 0;
+  // In a hollow the step to a wider allowance may lie farther along.
+  const wider = around(seam, near.chord, near.t, 6 * largest).map((e) => allowances[e] as number);
+  if (near.distance <= Math.max(...wider) + TOL.allowance) return 0;
   // Past a corner the mitre runs on; the limit is the one it is drawn with.
   if (near.t > 1 - 1e-9 || near.t < 1e-9) return near.distance - MITRE_LIMIT * largest;
   // In a hollow between two allowances the wider one rules.

@@ -29,8 +29,7 @@ export function dartFaults(piece: Piece, say: Say): void {
   }
   sound.forEach((one, i) => {
     for (const two of sound.slice(i + 1))
-      if (acrossEachOther(one, two))
-        say('darts-cross', { first: one.dart.kind, second: two.dart.kind }, one.dart.tip);
+      if (acrossEachOther(one, two)) say('darts-cross', { first: one.dart.kind, second: two.dart.kind }, one.dart.tip);
   });
 }
 

@@ -18,8 +18,7 @@ export function edgeFaults(piece: Piece, say: Say): void {
     if (!next) return;
     const gap = distance(endOf(edge.path), next.path.start);
     // Not "greater than": a place that is no number must not pass.
-    if (!(gap <= TOL.join))
-      say('edges-do-not-join', { role: edge.role, next: next.role, gap }, endOf(edge.path));
+    if (!(gap <= TOL.join)) say('edges-do-not-join', { role: edge.role, next: next.role, gap }, endOf(edge.path));
   });
   for (const [what, ids] of [
     ['edge', piece.edges.map((e) => e.id)],

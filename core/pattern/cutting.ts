@@ -17,7 +17,7 @@ export function cuttingLine(piece: Piece): Path {
     ),
   );
   // A dart's end narrower than the allowance beside it would fold the line over itself.
-  return isSimplePolygon(flatten(line, 0.5)) ? line : dropLoops(line);
+  return isSimplePolygon(flatten(line, 0.25)) ? line : dropLoops(line);
 }
 
 /** The seam lines that the cutting line lies beside, in outline order, each with its allowance, mm. */

@@ -10,7 +10,7 @@ import {
 } from '../geometry/index.ts';
 import { TOL } from '../units/index.ts';
 import { edgeOf, pieceArea } from './access.ts';
-import type { Edge, Piece } from './types.ts';
+import type { Edge, Pattern, Piece, SeamSide } from './types.ts';
 
 /** A mouth drawn along both legs through the tip says the same as one drawn straight across. */
 function straightMouth(piece: Piece): Piece {
@@ -51,4 +51,28 @@ function snapJoins(edges: readonly Edge[]): readonly Edge[] {
 export function normalisePiece(piece: Piece): Piece {
   const snapped = { ...piece, edges: snapJoins(piece.edges) };
   return straightMouth(pieceArea(snapped) < 0 ? reversePiece(snapped) : snapped);
+}
+
+/**
+ * A pattern with every piece in the model's convention. Where an outline is turned round, the seams that walk along it
+ * are turned with it: "against the outline" means the other way from then on.
+ */
+export function normalisePattern(pattern: Pattern): Pattern {
+  const turned = new Set<string>();
+  const sizes = Object.fromEntries(
+    Object.entries(pattern.sizes).map(([size, pieces]) => [
+      size,
+      pieces.map((piece) => {
+        if (pieceArea(piece) < 0) turned.add(piece.id);
+        return normalisePiece(piece);
+      }),
+    ]),
+  );
+  if (turned.size === 0) return { ...pattern, sizes };
+  const side = (s: SeamSide): SeamSide => (turned.has(s.piece) ? { ...s, reversed: !s.reversed } : s);
+  return {
+    ...pattern,
+    sizes,
+    seams: pattern.seams.map((s) => ({ ...s, first: side(s.first), second: side(s.second) })),
+  };
 }

@@ -29,10 +29,7 @@ export function splitEdge(piece: Piece, id: string, at: number, width = 0, mouth
     throw new Error(`splitEdge: expected 0 < ${at} and ${at + width} < ${size} on ${id}`);
   const [head, rest] = splitAtLength(edge.path, at);
   const [between, tail] = width > 0 ? splitAtLength(rest, width) : [null, rest];
-  const second = freshId(
-    piece.edges.map((e) => e.id),
-    id,
-  );
+  const second = freshId([...piece.edges.map((e) => e.id), ...(mouth ? [mouth] : [])], id);
   const edges = piece.edges.flatMap((e): readonly Edge[] =>
     e.id !== id
       ? [e]

@@ -69,6 +69,8 @@ export interface Divided {
   readonly portionLengths: readonly number[];
   readonly dartFaces: readonly number[];
   readonly markFaces: readonly number[];
+  /** For a mark that lies on a cut, the face on the other side of it; else the same. */
+  readonly markOthers: readonly number[];
 }
 
 /** Cuts the piece and gives each face the name of the panel whose seed it holds. */
@@ -93,10 +95,27 @@ export function cutPiece(piece: Piece, spec: Pick<SlashSpec, 'cuts' | 'panels'>)
     edgeLengths: piece.edges.map((e) => pathLength(e.path)),
     portionLengths: portions.map((p) => pathLength(p.path)),
     dartFaces: piece.darts.map((d) => faceAt(d.tip)),
-    markFaces: piece.marks.map((m) =>
-      m.kind === 'notch' ? -1 : faceAt(m.kind === 'grain' ? midpoint(m.from, m.to) : m.at),
-    ),
+    ...facesOfMarks(piece, graph.value, faceAt),
   });
+}
+
+/** The faces on both sides of every mark: one and the same but for a mark that lies on a cut. */
+function facesOfMarks(
+  piece: Piece,
+  graph: SlashGraph,
+  faceAt: (p: Point) => number,
+): Pick<Divided, 'markFaces' | 'markOthers'> {
+  const pairs = piece.marks.map((m): readonly [number, number] => {
+    if (m.kind === 'notch') return [-1, -1];
+    const at = m.kind === 'grain' ? midpoint(m.from, m.to) : m.at;
+    const on = graph.halfEdges.findIndex((h) => h.cut !== null && nearestOnPath(h.path, at).distance < TOL.join);
+    if (on < 0) {
+      const face = faceAt(at);
+      return [face, face];
+    }
+    return [graph.faceOf[on] as number, graph.faceOf[(graph.halfEdges[on] as HalfEdge).twin] as number];
+  });
+  return { markFaces: pairs.map((p) => p[0]), markOthers: pairs.map((p) => p[1]) };
 }
 
 /**
@@ -189,6 +208,9 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
       if (p.edge !== edge) continue;
       const size = portionLengths[i] as number;
       const kept = keptLengths[i] as number;
+      const bridge = bridgeLengths[i] as number;
+      // A notch right at the cut belongs to neither side of the gap: it goes to its middle.
+      if (bridge > 0 && Math.abs(at_ - before - size) < TOL.join) return after + kept + bridge / 2;
       if (at_ <= before + size + 1e-9) return after + Math.min(kept, Math.max(0, at_ - before - (cutFrom[i] ?? 0)));
       before += size;
       after += kept + (bridgeLengths[i] as number);
@@ -203,8 +225,11 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     ),
     marks: piece.marks.flatMap((m, i): readonly Mark[] => {
       if (m.kind === 'notch') return gone(m.edge) ? [] : [{ ...m, at: onEdge(m.edge, m.at) }];
-      const by = motions[divided.markFaces[i] as number] as Rigid;
-      return [m.kind === 'grain' ? { ...m, from: move(by, m.from), to: move(by, m.to) } : { ...m, at: move(by, m.at) }];
+      const one = motions[divided.markFaces[i] as number] as Rigid;
+      const two = motions[divided.markOthers[i] as number] as Rigid;
+      // What lies on a cut lies in the middle of what has opened there, whichever way rounding would have it.
+      const moved = (p: Point): Point => (one === two ? move(one, p) : midpoint(move(one, p), move(two, p)));
+      return [m.kind === 'grain' ? { ...m, from: moved(m.from), to: moved(m.to) } : { ...m, at: moved(m.at) }];
     }),
   };
   const lengths = Object.fromEntries(

@@ -57,11 +57,7 @@ const planWith = (values: readonly Step['values'][]): Step[] =>
 function bodyFor(values: readonly Step['values'][]): Partial<Record<MeasurementKey, number>> {
   const start = beginningOf(jobOf([], { fullBust: 920 }));
   const { lanes, steps } = replay(start, planWith(values));
-  expect(
-    steps.flatMap((s) =>
-      s.outcome.ok ? [] : [[s.step.alteration, s.values, s.outcome.error.code]],
-    ),
-  ).toEqual([]);
+  expect(steps.flatMap((s) => (s.outcome.ok ? [] : [[s.step.alteration, s.values, s.outcome.error.code]]))).toEqual([]);
   return Object.fromEntries(ROWS.map((key) => [key, (flatOf(lanes.left, key)?.value ?? 0) - (start.ease[key] ?? 0)]));
 }
 

@@ -59,8 +59,7 @@ const ANSWERS = 0.02;
 const tenth = (v: number): number => Math.round(v * 10) / 10;
 
 /** A step asked for nothing does nothing: that is no hindrance. */
-const works = (outcome: DraftStep['outcome'] | undefined): boolean =>
-  outcome?.ok === true;
+const works = (outcome: DraftStep['outcome'] | undefined): boolean => outcome?.ok === true;
 
 /** The values of a step that say how much; none where it takes its amount from its neighbours. */
 function amountKeys(alteration: string): readonly string[] {

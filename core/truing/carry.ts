@@ -17,6 +17,7 @@ import {
 import { requireEdge, type Mark, type Piece } from '../pattern/index.ts';
 import { edgeAfter, edgeBefore } from './corner.ts';
 import { moveEnd, moveStart } from './moveEnd.ts';
+import { stretchFrom } from './stretch.ts';
 import { cornerAngle } from './walk.ts';
 
 /**
@@ -31,7 +32,7 @@ export function carryEdge(piece: Piece, edge: string, start: Point, end: Point):
   const before = edgeBefore(piece, edge);
   const after = edgeAfter(piece, edge);
   const afterPath = requireEdge(piece, after).path;
-  const afterMoved = moveStart(afterPath, endOf(moved), Infinity);
+  const afterMoved = moveStart(afterPath, endOf(moved), stretchFrom(piece, after, 'start'));
   const grown = pathLength(afterMoved) - pathLength(afterPath);
   return {
     ...piece,
@@ -39,12 +40,12 @@ export function carryEdge(piece: Piece, edge: string, start: Point, end: Point):
       e.id === edge
         ? { ...e, path: moved }
         : e.id === before
-          ? { ...e, path: moveEnd(e.path, moved.start, Infinity) }
+          ? { ...e, path: moveEnd(e.path, moved.start, stretchFrom(piece, before, 'end')) }
           : e.id === after
             ? { ...e, path: afterMoved }
             : e,
     ),
-    // On the edge that now begins elsewhere, notches keep their distance from the end that stays.
+    // Where an edge now begins elsewhere, its notches keep their distance from the end that stays.
     marks: piece.marks.map((m): Mark =>
       m.kind === 'notch' && m.edge === after ? { ...m, at: Math.max(0, m.at + grown) } : m,
     ),

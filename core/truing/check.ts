@@ -1,15 +1,4 @@
-import {
-  cross,
-  distance,
-  dot,
-  endOf,
-  midpoint,
-  norm,
-  pathLength,
-  sub,
-  unit,
-  type Point,
-} from '../geometry/index.ts';
+import { cross, distance, dot, endOf, midpoint, norm, pathLength, sub, unit, type Point } from '../geometry/index.ts';
 import type { FaultCode } from '../guard/index.ts';
 import {
   bustPointOf,
@@ -182,16 +171,36 @@ function lookOver(piece: Piece): readonly Finding[] {
   return out;
 }
 
-/** Two sides that do not meet: where only one was altered, the other has to follow. */
-function doNotMeet(walk: Walk, by: number, pieces: readonly Piece[], baseline?: readonly Piece[]): Finding {
+/** Which parts follow the piece they are sewn to, by the kind of seam. */
+const FOLLOWING: Readonly<Partial<Record<Seam['kind'], readonly Piece['part'][]>>> = {
+  armhole: ['sleeve'],
+  waist: ['skirtFront', 'skirtBack'],
+  neck: ['facingFront', 'facingBack', 'band'],
+  pocket: ['pocket'],
+};
+
+/**
+ * Two sides that do not meet. Where one is by its nature the follower, or only the other has changed along this seam
+ * since it was drafted, that one has to follow; that something else was done to its piece does not matter.
+ */
+function doNotMeet(walk: Walk, by: number, pieces: readonly Piece[], drafted?: Walk): Finding {
   const { seam } = walk;
-  const untouched = [walk.first, walk.second].filter((s) =>
-    baseline?.some((b) => b.id === s.piece && pieces.includes(b)),
-  );
-  const [follower] = untouched.length === 1 ? untouched : [];
+  const as = (key: 'first' | 'second'): boolean =>
+    drafted !== undefined && Math.abs(walk[key].length - drafted[key].length) <= TOL.legs;
+  const partOf = (key: 'first' | 'second') => pieces.find((p) => p.id === walk[key].piece)?.part;
+  const born = (key: 'first' | 'second'): boolean => {
+    const part = partOf(key);
+    return part !== undefined && (FOLLOWING[seam.kind] ?? []).includes(part);
+  };
+  const keys = ['first', 'second'] as const;
+  const natural = keys.filter(born);
+  const kept = keys.filter(as);
+  const key = natural.length === 1 ? natural[0] : kept.length === 1 ? kept[0] : undefined;
+  const follower = key && walk[key];
+  const untouched = key !== undefined && as(key);
   return {
     code: follower ? 'piece-must-follow' : 'seam-lengths-differ',
-    grade: follower ? 'look' : 'fault',
+    grade: follower && untouched ? 'look' : 'fault',
     piece: follower?.piece ?? walk.first.piece,
     data: {
       seam: seam.id,
@@ -199,7 +208,9 @@ function doNotMeet(walk: Walk, by: number, pieces: readonly Piece[], baseline?: 
       first: walk.first.length,
       second: walk.second.length,
       by,
-      ...(follower ? { name: pieces.find((p) => p.id === follower.piece)?.name ?? follower.piece } : {}),
+      ...(follower
+        ? { name: pieces.find((p) => p.id === follower.piece)?.name ?? follower.piece, touched: untouched ? 0 : 1 }
+        : {}),
     },
   };
 }
@@ -223,8 +234,8 @@ export function checkPieces(
       Math.abs(walk.difference) >
       (seam.kind === 'princess' ? TOL.princess : TOL.seam) + Math.abs(drafted?.difference ?? 0)
     )
-      findings.push(doNotMeet(walk, walk.difference, pieces, baseline));
-    else if (walk.apart > TOL.opening) findings.push(doNotMeet(walk, walk.apart, pieces, baseline));
+      findings.push(doNotMeet(walk, walk.difference, pieces, drafted));
+    else if (walk.apart > TOL.opening) findings.push(doNotMeet(walk, walk.apart, pieces, drafted));
     if (seam.kind === 'shoulder' || seam.kind === 'side')
       [0, 1].forEach((k) => {
         if (walk.first.meets[k] === 'princess') return;

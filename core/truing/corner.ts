@@ -10,8 +10,9 @@ import {
 } from '../geometry/index.ts';
 import { requireEdge, type Mark, type Piece } from '../pattern/index.ts';
 import { moveEnd, moveStart } from './moveEnd.ts';
+import { stretchFrom } from './stretch.ts';
 
-/** How much of the two edges that meet at a corner is drawn again, mm from the corner; all of it by default. */
+/** How much of the two edges that meet at a corner is drawn again, mm from the corner; left out, as far as a redraw may go. */
 export interface CornerReach {
   readonly first?: number;
   readonly second?: number;
@@ -29,15 +30,17 @@ export function moveCorner(piece: Piece, edge: string, to: Point, reach: CornerR
   const i = piece.edges.findIndex((e) => e.id === edge);
   const second = requireEdge(piece, edge);
   const first = piece.edges[(i + n - 1) % n] ?? second;
-  const one = moveEnd(first.path, to, reach.first ?? Infinity);
-  const two = moveStart(second.path, to, reach.second ?? Infinity);
+  const firstReach = reach.first ?? stretchFrom(piece, first.id, 'end');
+  const secondReach = reach.second ?? stretchFrom(piece, second.id, 'start');
+  const one = moveEnd(first.path, to, firstReach);
+  const two = moveStart(second.path, to, secondReach);
   const turned = (was: Path, now: Path, at: 'start' | 'end'): number =>
     at === 'end' ? turnBetween(endTangent(was), endTangent(now)) : turnBetween(startTangent(was), startTangent(now));
   // The tangent already made is undone and the neighbour's turn put in its place.
   const firstTurn = isStraight(second.path) ? turned(second.path, two, 'start') - turned(first.path, one, 'end') : 0;
   const secondTurn = isStraight(first.path) ? turned(first.path, one, 'end') - turned(second.path, two, 'start') : 0;
-  const firstPath = isStraight(first.path) ? one : moveEnd(first.path, to, reach.first ?? Infinity, firstTurn);
-  const secondPath = isStraight(second.path) ? two : moveStart(second.path, to, reach.second ?? Infinity, secondTurn);
+  const firstPath = isStraight(first.path) ? one : moveEnd(first.path, to, firstReach, firstTurn);
+  const secondPath = isStraight(second.path) ? two : moveStart(second.path, to, secondReach, secondTurn);
   const grown = pathLength(secondPath) - pathLength(second.path);
   return {
     ...piece,

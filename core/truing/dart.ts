@@ -167,6 +167,8 @@ function stretchEnd(path: Path, to: Point): Path {
 
 /** The path shortened so that it ends at `to`, a little inside its old end: its last centimetre is drawn anew. */
 function shortenEnd(path: Path, to: Point, by: number): Path {
+  // A straight seam stays one: it is ruled to its new end.
+  if (path.segments.length === 1 && path.segments[0]?.kind === 'line') return polyline([path.start, to]);
   const kept = splitAtLength(path, Math.max(0, pathLength(path) - by - 10))[0];
   return { start: path.start, segments: [...kept.segments, { kind: 'line', to }] };
 }

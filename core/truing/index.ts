@@ -1,6 +1,7 @@
 export * from './check.ts';
 export * from './dart.ts';
 export * from './smooth.ts';
+export * from './stretch.ts';
 export * from './walk.ts';
 export * from './width.ts';
 export * from './divide.ts';
@@ -19,3 +20,4 @@ export * from './fitCap.ts';
 export * from './restoreNeck.ts';
 export * from './transfer.ts';
 export * from './carry.ts';
+export * from './notches.ts';

@@ -200,7 +200,7 @@ describe('sides', () => {
   it('runs through its knots and nothing beyond the outermost', () => {
     const wide = widenSide(
       front,
-      'side',
+      ['side'],
       [
         { at: 50, by: 0 },
         { at: 120, by: 9 },
@@ -222,7 +222,7 @@ describe('sides', () => {
       fc.property(fc.integer({ min: -14, max: 25 }), fc.integer({ min: -14, max: 25 }), (a, b) => {
         const done = widenSquarely(
           front,
-          'side',
+          ['side'],
           [
             { at: 100, by: a },
             { at: 200, by: b },
@@ -237,7 +237,7 @@ describe('sides', () => {
   it('puts a notch straight across on the new line', () => {
     const wide = widenSide(
       front,
-      'side',
+      ['side'],
       [
         { at: 0, by: 0 },
         { at: 200, by: 10 },

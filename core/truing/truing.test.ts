@@ -180,8 +180,18 @@ describe('what the check says of pieces that belong together', () => {
 
   it('sends the untouched side after the altered one, and calls it a fault where both were altered', () => {
     expect(codes(stretched('front', 'neck', 2))).toContain('piece-must-follow frontFacing facing front');
-    const both = stretched('front', 'neck', 2).map((p) => (p.id === 'frontFacing' ? { ...p, notes: 'cut again' } : p));
-    expect(codes(both)).toContain('seam-lengths-differ front facing front');
+    // Something else done to the facing does not make it less of a follower.
+    const touched = stretched('front', 'neck', 2).map((p) =>
+      p.id === 'frontFacing' ? { ...p, edges: p.edges.map((e) => ({ ...e, allowance: 20 })) } : p,
+    );
+    expect(codes(touched)).toContain('piece-must-follow frontFacing facing front');
+    // Of two bodice pieces neither follows the other by its nature.
+    const both = [
+      stretched('front', 'shoulder', 2).find((p) => p.id === 'front') as Piece,
+      stretched('back', 'shoulderArm', 5).find((p) => p.id === 'back') as Piece,
+      ...pieces.filter((p) => p.id !== 'front' && p.id !== 'back'),
+    ];
+    expect(codes(both).some((c) => c.startsWith('seam-lengths-differ'))).toBe(true);
   });
   it('lets the ease of a cap lie on either side of its notch', () => {
     const at = (by: number): readonly Piece[] =>

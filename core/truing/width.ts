@@ -14,14 +14,18 @@ import {
   rotate,
   rotateAbout,
   scale,
+  spanLength,
   spansOf,
   splitPath,
+  splitSpan,
   startTangent,
   sub,
   type Path,
   type Point,
+  type Span,
 } from '../geometry/index.ts';
 import { replaceEdge, requireEdge, type Piece } from '../pattern/index.ts';
+import { isStraightPath } from './stretch.ts';
 import { mm, ok, refuse, type Mm, type Result } from '../units/index.ts';
 
 export interface RestoreSpec {
@@ -58,6 +62,7 @@ export function restoreWidth(
 
   const drawSide = (angle: number): Path => {
     if (spec.shape === 'straight') return mapPath(side, (p) => rotateAbout(p, side.start, angle));
+    if (!isStraightPath(side)) return bentIn(side, angle);
     const to = rotateAbout(corner, side.start, angle);
     const u = rotate(startTangent(side), angle * 0.4);
     const v = rotate(endTangent(side), angle * 1.5);
@@ -82,6 +87,29 @@ export function restoreWidth(
     piece: replaceEdge(replaceEdge(piece, spec.side, flip(newSide)), spec.waist, flip(drawn)),
     moved: mm(distance(corner, endOf(newSide))),
   });
+}
+
+/** Longest part of a curve whose handles may be moved like points on it, mm. */
+const PART = 40;
+
+/**
+ * A shaped seam bent about its upper end, more and more towards the lower one, which turns by the whole angle: its
+ * own shape is kept, and its length.
+ */
+function bentIn(side: Path, angle: number): Path {
+  const reach = distance(side.start, endOf(side));
+  const bend = (p: Point): Point => rotateAbout(p, side.start, (angle * distance(p, side.start)) / reach);
+  const goal = pathLength(side);
+  const parts = spansOf(side).flatMap((span) => inParts(span, Math.ceil(spanLength(span) / PART)));
+  const bent = mapPath(pathFromSpans(parts), bend);
+  const drawn = (k: number): Path => mapPath(bent, (p) => add(side.start, scale(sub(p, side.start), k)));
+  return drawn(goal / pathLength(bent));
+}
+
+function inParts(span: Span, n: number): readonly Span[] {
+  if (n <= 1) return [span];
+  const [head, rest] = splitSpan(span, 1 / n);
+  return [head, ...inParts(rest, n - 1)];
 }
 
 /** The smallest turn either way, up to 30°, that leaves nothing over; null when none does. */

@@ -40,6 +40,12 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'pivot-outside': (s) =>
     `The point to turn about lies outside “${s.text('piece')}”. Place the bust point on the piece.`,
   'dart-too-small': (s) => `The ${s.text('dart')} dart is too narrow to turn.`,
+  'dart-on-fold': (s) =>
+    `“${s.text('piece')}” is cut on a fold there, and no dart can open in a fold. Choose another seam.`,
+  'dart-in-neckline': (s) =>
+    `A dart opens in the neckline of “${s.text('piece')}”, so the neckline cannot be drawn again in one line. Turn the dart elsewhere first, and back afterwards.`,
+  'slash-leaves-armhole': (s) =>
+    `From the middle of the shoulder of “${s.text('piece')}” no straight line reaches the armhole without leaving the paper. Redraw the shoulder instead.`,
   'no-such-seam': (s) =>
     `“${s.text('piece')}” has no ${s.text('role')} seam with room for a dart. Choose another place.`,
   'no-room-to-split': (s) =>
@@ -63,7 +69,7 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'spread-beyond-reach': (s) =>
     `A spread of ${s.len('wanted')} on each half is beyond the reach of this hinge (${s.len('reach')}). Move the hinge towards the side, or spread less.`,
   'overlap-larger-than-dart': (s) =>
-    `Overlapping by ${s.len('wanted')} on each half would close the ${s.text('dart') || 'side'} dart altogether; it allows ${s.len('most')}. Lap less, or start from a smaller size.`,
+    `Overlapping by ${s.len('wanted')} on each half would close the ${s.text('dart') || 'side'} dart altogether; it allows ${s.len('most')}. Lap that much and take the rest in at the side seams, or start from a smaller size.`,
   'line-misses-hem': (s) =>
     `Straight down from the bust point, line 1 meets the edge “${s.text('edge')}” instead of the waist or hem. Move the bust point.`,
   'overlap-too-large': (s) => `The paper would overlap past the end of the edge “${s.text('edge')}”. Lap less.`,

@@ -28,7 +28,7 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
   'tip-moved': (s) =>
     `The tip of the ${s.text('dart')} dart was moved ${s.len('by')} sideways so that both legs are equal.`,
   'waist-grew': (s) =>
-    `The waist of this half is ${s.signed('by')} different from the draft. A skirt or waistband sewn to it must follow.`,
+    `The ${s.text('role') || 'waist'} of this half is ${s.signed('by')} different. What is sewn to it must follow.`,
   'waist-not-restored': (s) =>
     `The waist could not be given its width back at the side seam (${s.signed('by')} left). Take it in the waist dart instead.`,
   'back-needs-look': () =>
@@ -43,7 +43,7 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
   'piece-must-follow': (s) =>
     s.text('kind') === 'pocket'
       ? `${s.text('name')} has to follow: the seam its opening is sewn into has changed by ${s.len('by')}, and nothing has been done to it yet.`
-      : `${s.text('name')} has to follow: its seam (${s.text('kind')}) is ${s.len('second')} against ${s.len('first')}, and nothing has been done to it yet.`,
+      : `${s.text('name')} has to follow: its ${s.text('kind')} seam is ${s.len('second')} against ${s.len('first')}${s.text('touched') === '1' ? '' : ', and nothing has been done to it yet'}.`,
   'swayback-large': (s) =>
     `${s.len('by')} at the centre back is much for a swayback. The back is likely too long as well: shorten all round first, and fold out what is left.`,
   'cap-follows': (s) =>

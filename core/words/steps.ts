@@ -78,6 +78,7 @@ export const STEP_WORDS: Readonly<Record<string, Sentence>> = {
   'fba.true.hinge': (s) => `Smooth the small corner in the ${s.text('hinge')} seam at the hinge; its length stays.`,
   'fba.true.relevel': (s) =>
     `Draw the ${s.text('role')} again in one line, square to the centre front and square to the side seam.`,
+  'fba.true.keep': (s) => `Leave the change in the ${s.text('role')}: what is sewn to it has to follow.`,
   'fba.true.taper': (s) =>
     `Take what is too wide off at the side seam, from the ${s.text('role')} to nothing at the dart or line 2, ${s.text('shape') === 'curved' ? 'in a curve' : 'straight'}; draw the ${s.text('role')} square to it.`,
   'fba.true.addBack': (s) =>

@@ -14,7 +14,7 @@ export const NECK_STEPS: Readonly<Record<string, Sentence>> = {
     `Draw the ${s.text('dart')} dart again, wider, to its old distance from the bust point, legs equal.`,
   'gape.neck': () => 'Draw the neckline again in one curve over the fold.',
   'gape.match': (s) =>
-    `Walk shoulder and side. The neckline is shorter by about ${s.both('by')}; what is sewn to it follows.`,
+    `Walk shoulder and side. The neckline is shorter by ${s.both('shorter')}, which is less than what was folded out unless the fold runs square to it; what is sewn to it follows.`,
   'pinned.mark': (s) =>
     `Mark how much was pinned: ${s.both('by')} over both sides of the seam, running out to nothing over ${s.both('over')}.`,
   'pinned.shoulder': (s) =>
@@ -56,6 +56,8 @@ export const NECK_STEPS: Readonly<Record<string, Sentence>> = {
     `Raise the cap by ${s.both('raised')} at the top and draw both halves to the underarm, each as long as its armhole and its ease ask.`,
   'cap.lower': (s) =>
     `Lower the cap at the top (${s.signed('raised')}) and draw both halves to the underarm, each as long as its armhole and its ease ask.`,
+  'cap.notches': () =>
+    'Mark the notches of the cap again, each as far from the notch of its armhole as it was drafted.',
   'cap.match': () => 'Walk each half of the cap along its armhole: the ease is what was drafted.',
   'skirt.mark': (s) => `Around the waist the skirt has to change by ${s.signed('by')}.`,
   'skirt.wider': () => 'Let the side seams out at the waist, to nothing at the hip, their lengths kept.',

@@ -163,7 +163,7 @@ describe('sentences', () => {
 
   it('say what is wrong, where, and what to do', () => {
     expect(sayRefusal({ code: 'overlap-larger-than-dart', data: { wanted: 30, most: 18.2 } }, cm)).toBe(
-      'Overlapping by 3.0 cm on each half would close the side dart altogether; it allows 1.8 cm. Lap less, or start from a smaller size.',
+      'Overlapping by 3.0 cm on each half would close the side dart altogether; it allows 1.8 cm. Lap that much and take the rest in at the side seams, or start from a smaller size.',
     );
     expect(
       sayFinding(

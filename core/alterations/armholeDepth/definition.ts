@@ -1,6 +1,27 @@
-import { add, distance, endOf, pathLength, scale, sub, unit, type Point } from '../../geometry/index.ts';
+import {
+  add,
+  distance,
+  endOf,
+  endTangent,
+  pathLength,
+  scale,
+  solveBetween,
+  startTangent,
+  sub,
+  unit,
+  type Point,
+} from '../../geometry/index.ts';
 import { edgesWithRole, requireEdge, type Edge, type Piece } from '../../pattern/index.ts';
-import { edgeAfter, edgeBefore, moveCorner, type CapGoal } from '../../truing/index.ts';
+import {
+  edgeAfter,
+  edgeBefore,
+  isStraightPath,
+  moveCorner,
+  moveEnd,
+  moveStart,
+  stretchFrom,
+  type CapGoal,
+} from '../../truing/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { define, held, length, tenth } from '../kit/define.ts';
@@ -29,13 +50,32 @@ function underarms(pieces: readonly Piece[]): readonly Underarm[] {
       const seam = beside.find((e) => e.role === 'side' || e.role === 'underarm');
       if (!seam) return [];
       const at = seam === beside[1] ? endOf(curve.path) : curve.path.start;
-      const far = distance(seam.path.start, at) < TOL.join ? endOf(seam.path) : seam.path.start;
+      const straight = isStraightPath(seam.path);
+      const starts = distance(seam.path.start, at) < TOL.join;
+      const far = starts ? endOf(seam.path) : seam.path.start;
+      const down = straight ? unit(sub(far, at)) : starts ? startTangent(seam.path) : scale(endTangent(seam.path), -1);
       const middle = (Math.min(...xs(piece)) + Math.max(...xs(piece))) / 2;
-      return [{ piece, curve, seam, at, down: unit(sub(far, at)), out: at.x > middle ? 1 : -1 }];
+      return [{ piece, curve, seam, at, down, out: at.x > middle ? 1 : -1 }];
     }),
   );
 }
 const xs = (piece: Piece): readonly number[] => piece.edges.map((e) => e.path.start.x);
+
+/**
+ * The underarm so far out, and as far up or down its seam as makes that seam longer by just `by`: front, back and
+ * sleeve then still meet, however their seams slant.
+ */
+function targetOf(u: Underarm, by: number, out: number): Point {
+  const aside = add(u.at, { x: u.out * out, y: 0 });
+  const atStart = distance(u.seam.path.start, u.at) < TOL.join;
+  const reach = stretchFrom(u.piece, u.seam.id, atStart ? 'start' : 'end');
+  const drawn = (to: Point): number =>
+    pathLength(atStart ? moveStart(u.seam.path, to, reach) : moveEnd(u.seam.path, to, reach));
+  const over = (down: number): number => drawn(add(aside, scale(u.down, down))) - pathLength(u.seam.path) - by;
+  const [low, high] = [-by - 25, -by + 25];
+  const down = over(low) > 0 === over(high) > 0 ? -by : solveBetween(over, low, high, 1e-7);
+  return add(aside, scale(u.down, down));
+}
 
 /** From the underarm to the notch, along the curve: what is drawn again. */
 function reachOf({ piece, curve, at }: Underarm): number {
@@ -80,7 +120,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const out = numberOf(values, 'out');
   const data = { by: Math.abs(by), out: Math.abs(out) };
   const say = (code: string): Message => ({ code: `underarm.${code}`, data });
-  const target = (u: Underarm): Point => add(add(u.at, scale(u.down, -by)), { x: u.out * out, y: 0 });
+  const target = (u: Underarm): Point => targetOf(u, by, out);
   const instructions = found.flatMap((u): readonly Instruction[] => {
     const sleeve = u.curve.role === 'cap';
     const reach = reachOf(u);

@@ -1,7 +1,8 @@
-import { pointAt, pathLength, type Point } from '../../geometry/index.ts';
-import { requireEdge, type Piece } from '../../pattern/index.ts';
+import { distance, intersectPaths, pathLength, pointAt, polyline, type Point } from '../../geometry/index.ts';
+import { requireEdge } from '../../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
+import { levelBand, type LevelBand } from '../kit/band.ts';
 import { define } from '../kit/define.ts';
 import { followings, sideLengthOf, type Following } from '../kit/follow.ts';
 
@@ -15,13 +16,25 @@ function ratioOf(context: Context, f: Following): number {
   return sideLengthOf(band, bandSide) / sideLengthOf(neck, neckSide);
 }
 
-/** A line straight across the band from the middle of a seam edge to the edge beyond it. */
-function across(band: Piece, edge: string): { readonly at: Point; readonly to: Point } {
-  const path = requireEdge(band, edge).path;
+/** How long the neckline was drafted that this part of the band is sewn to. */
+function draftedNeck(context: Context, f: Following): number {
+  const neck = context.original.find((p) => p.id === f.leader.id);
+  const was = context.originalSeams.find((s) => s.id === f.seam.id);
+  const side = was && [was.first, was.second].find((s) => s.piece === f.leader.id);
+  return neck && side ? sideLengthOf(neck, side) : sideLengthOf(f.leader, f.leading);
+}
+
+/** A line straight across the band, from the middle of a seam edge to the edge beyond it, on the level band. */
+function across({ piece, top, bottom }: LevelBand, edge: string): { readonly at: Point; readonly to: Point } {
+  const path = requireEdge(piece, edge).path;
   const at = pointAt(path, pathLength(path) / 2);
-  const ys = band.edges.map((e) => e.path.start.y);
-  const far = [Math.min(...ys), Math.max(...ys)].sort((a, b) => Math.abs(b - at.y) - Math.abs(a - at.y))[0] ?? at.y;
-  return { at, to: { x: at.x, y: far } };
+  const far = Math.abs(top - at.y) > Math.abs(bottom - at.y) ? top : bottom;
+  const line = polyline([at, { x: at.x, y: far + Math.sign(far - at.y) }]);
+  const met = piece.edges
+    .filter((e) => e.id !== edge)
+    .flatMap((e) => intersectPaths(line, e.path))
+    .filter((h) => distance(h.point, at) > 1)[0];
+  return { at, to: met?.point ?? { x: at.x, y: far } };
 }
 
 /** The band lapped (or spread) straight across by what the neckline lost, times its ratio. */
@@ -29,11 +42,16 @@ function plan(context: Context, _values: Values): Result<Program> {
   const found = followings(context, 'neck', ['band']);
   if (!found.ok) return found;
   const band = found.value[0].follower;
+  const lying = levelBand(
+    band,
+    found.value.flatMap((f) => f.following.edges),
+  );
   const parts = found.value
     .map((f) => {
       const ratio = ratioOf(context, f);
       const by = sideLengthOf(f.leader, f.leading) * ratio - sideLengthOf(band, f.following);
-      return { f, ratio, by, line: across(band, f.following.edges[0] ?? '') };
+      const share = sideLengthOf(f.leader, f.leading) / draftedNeck(context, f);
+      return { f, ratio, by, share, line: across(lying, f.following.edges[0] ?? '') };
     })
     .filter((x) => Math.abs(x.by) > TOL.legs)
     .sort((a, b) => a.line.at.x - b.line.at.x);
@@ -41,15 +59,15 @@ function plan(context: Context, _values: Values): Result<Program> {
   if (parts.length === 0) return refuse('nothing-to-follow', { kind: 'neck' });
   const data = { by: total, percent: Math.round(100 * (parts[0]?.ratio ?? 1)) };
   const say = (code: string): Message => ({ code: `bandFollows.${code}`, data });
-  const cuts = parts.map((x, i) => ({ id: `line ${i + 1}`, points: [x.line.at, x.line.to] }));
+  const cuts = parts.map((x, i) => ({ id: `line ${i + 1}`, points: [x.line.at, x.line.to].map(lying.point) }));
   const first = parts[0] as (typeof parts)[number];
   let moved = 0;
   const panels = parts.map((x, i) => {
     moved += x.by;
     return {
       id: `part ${i + 1}`,
-      seed: { x: x.line.at.x + 2, y: (x.line.at.y + x.line.to.y) / 2 },
-      motion: { kind: 'shift' as const, by: { x: moved, y: 0 } },
+      seed: lying.point({ x: x.line.at.x + 2, y: (x.line.at.y + x.line.to.y) / 2 }),
+      motion: { kind: 'shift' as const, by: lying.way({ x: moved, y: 0 }) },
       stage: 'open' as const,
     };
   });
@@ -71,7 +89,7 @@ function plan(context: Context, _values: Values): Result<Program> {
         panels: [
           {
             id: 'rest',
-            seed: { x: first.line.at.x - 2, y: (first.line.at.y + first.line.to.y) / 2 },
+            seed: lying.point({ x: first.line.at.x - 2, y: (first.line.at.y + first.line.to.y) / 2 }),
             motion: { kind: 'rest' },
             stage: 'open',
           },
@@ -80,11 +98,19 @@ function plan(context: Context, _values: Values): Result<Program> {
       },
       dimensions: parts.map((x, i) => ({
         id: `gap ${i + 1}`,
-        from: x.line.at,
-        to: { x: x.line.at.x + x.by, y: x.line.at.y },
+        from: lying.point(x.line.at),
+        to: lying.point({ x: x.line.at.x + x.by, y: x.line.at.y }),
         value: Math.abs(x.by),
       })),
     },
+    // A band keeps its ratio to the neckline: what it is shorter by changes with it.
+    ...parts.map((x) => ({
+      op: 'easeTo' as const,
+      stage: 'match' as const,
+      message: say('match'),
+      seam: x.f.seam.id,
+      ease: x.f.seam.ease * x.share,
+    })),
     { op: 'match', stage: 'match', message: say('match'), kinds: ['neck'] },
   ];
   return ok({ piece: band.id, instructions });

@@ -1,7 +1,9 @@
+import { add, type Point } from '../../geometry/index.ts';
 import type { Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Message, Program, Values } from '../contract.ts';
-import { beside, highest, lowest, meetings } from '../kit/across.ts';
+import { beside, meetings } from '../kit/across.ts';
+import { levelBand } from '../kit/band.ts';
 import { define, held, length } from '../kit/define.ts';
 import { amountGrip } from '../kit/grip.ts';
 import { numberOf } from '../values.ts';
@@ -18,15 +20,19 @@ function plan(context: Context, values: Values): Result<Program> {
   const band = bandOf(context);
   if (!band.ok) return band;
   const piece = band.value;
+  const lying = levelBand(piece);
   const by = numberOf(values, 'by');
-  const top = highest(piece);
-  const height = lowest(piece) - top;
+  const { top } = lying;
+  const height = lying.bottom - top;
   if (by < 0 && -by > height - 10) return refuse('band-too-narrow', { wanted: -by, most: Math.max(0, height - 10) });
   const y = top + height / 2;
-  const met = meetings(piece, y);
+  const met = meetings(lying.piece, y);
   const [left, right] = [met[0], met.at(-1)];
   if (!left || !right || met.length < 2) return refuse('line-off-piece', { piece: piece.name, y });
-  const [above, below] = beside(left.at, right.at, 2);
+  const [above, below] = beside(left.at, right.at, 2).map(lying.point) as [Point, Point];
+  const line = [lying.point(left.at), lying.point(right.at)];
+  const [from] = line as [Point, Point];
+  const shift = lying.way({ x: 0, y: by });
   // With paper only nothing is known of the band's own height.
   const data = { by: Math.abs(by), ...(context.flat ? {} : { height, wanted: height + by }) };
   const say = (code: string): Message => ({ code: `band.${code}`, data });
@@ -37,7 +43,7 @@ function plan(context: Context, values: Values): Result<Program> {
         op: 'mark',
         stage: 'mark',
         message: say('mark'),
-        lines: [{ id: 'middle', label: '1', points: [left.at, right.at] }],
+        lines: [{ id: 'middle', label: '1', points: line }],
         points: [],
       },
       {
@@ -45,19 +51,19 @@ function plan(context: Context, values: Values): Result<Program> {
         stage: 'cut',
         messages: { cut: say('cut'), open: say(by < 0 ? 'lap' : 'open') },
         spec: {
-          cuts: [{ id: 'middle', points: [left.at, right.at] }],
+          cuts: [{ id: 'middle', points: line }],
           hinges: [],
           panels: [
             { id: 'upper', seed: above, motion: { kind: 'rest' }, stage: 'open' },
-            { id: 'lower', seed: below, motion: { kind: 'shift', by: { x: 0, y: by } }, stage: 'open' },
+            { id: 'lower', seed: below, motion: { kind: 'shift', by: shift }, stage: 'open' },
           ],
         },
-        dimensions: [{ id: 'gap', from: left.at, to: { x: left.at.x, y: left.at.y + by }, value: Math.abs(by) }],
+        dimensions: [{ id: 'gap', from, to: add(from, shift), value: Math.abs(by) }],
       },
       { op: 'match', stage: 'match', message: say('match'), kinds: ['neck'] },
     ],
     grips: [
-      amountGrip({ piece: piece.id, shown: 'opened', from: left.at, axis: { x: 0, y: 1 }, value: by, limits: BY }),
+      amountGrip({ piece: piece.id, shown: 'opened', from, axis: lying.way({ x: 0, y: 1 }), value: by, limits: BY }),
     ],
   });
 }

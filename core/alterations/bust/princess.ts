@@ -199,11 +199,7 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
       });
   }
   if (shape === 'keep')
-    steps.push({
-      op: 'finding',
-      stage: 'true',
-      finding: { code: 'waist-grew', grade: 'look', piece: side.id, data: { by: s } },
-    });
+    steps.push({ op: 'tellWidth', stage: 'true', message: { code: 'fba.true.keep', data: { ...data, role } }, role });
   else {
     const taper = { code: lap ? 'fba.true.addBack' : 'fba.true.taper', data: { ...data, shape, role } };
     steps.push(

@@ -1,4 +1,6 @@
-import { degrees, ok, refuse, ADVICE, type Result } from '../../units/index.ts';
+import { add, rotateAbout, sub } from '../../geometry/index.ts';
+import { dartShape } from '../../pattern/index.ts';
+import { degrees, ok, refuse, ADVICE, TOL, type Result } from '../../units/index.ts';
 import { type Context, type Instruction, type Program, type Values } from '../contract.ts';
 import { choiceOf, numberOf } from '../values.ts';
 import { type Closing } from './cuts.ts';
@@ -19,6 +21,39 @@ function closingOf(l: Layout, how: BustHow, values: Values, s: number): Closing 
 }
 
 /**
+ * Lapping narrows the waist dart on line 1; past nothing its legs would pass each other. How much lapping it allows,
+ * where this amount is more than that; null where it is not.
+ */
+function waistDartCloses(
+  context: Context,
+  values: Values,
+  how: BustHow,
+  l: Layout,
+  closing: Closing,
+): { readonly most: number } | null {
+  const dart = l.front.waistDart;
+  const s = numberOf(values, 'total') / 2;
+  if (!dart || l.footRole !== 'dart' || s >= 0) return null;
+  const left = (laid: Layout): number => {
+    const { start, end } = dartShape(laid.front.piece, dart);
+    const [centre, side] = (end.x - start.x) * laid.front.dir > 0 ? [start, end] : [end, start];
+    const by = sub(laid.moved, laid.p);
+    const carried = add(side, by);
+    const lies = closing === 'hem' ? rotateAbout(carried, laid.moved, laid.whole) : add(side, { x: by.x, y: 0 });
+    return (lies.x - centre.x) * laid.front.dir;
+  };
+  if (left(l) > TOL.legs) return null;
+  let [low, high] = [0, -s];
+  for (let i = 0; i < 30; i++) {
+    const middle = (low + high) / 2;
+    const laid = layOut(context, values, -middle, how);
+    if (laid.ok && left(laid.value) > TOL.legs) low = middle;
+    else high = middle;
+  }
+  return { most: low };
+}
+
+/**
  * The program of a full or small bust on a front in one piece: three lines, a swing about the hinge, the lower
  * centre levelled, the opening kept as a dart, closed into the hem or another dart, or eased; then trued.
  */
@@ -30,6 +65,8 @@ export function bustProgram(context: Context, values: Values, how: BustHow): Res
   const l = laid.value;
   const { front, p, moved, hinge } = l;
   const closing = closingOf(l, how, values, s);
+  const closed = waistDartCloses(context, values, how, l, closing);
+  if (closed) return refuse('overlap-larger-than-dart', { wanted: -s, most: closed.most, dart: 'waist' });
   const ease = l.bare !== null && closing === 'open' && choiceOf(values, 'ending') === 'ease';
   const intake = Math.abs(l.whole) * Math.hypot(l.mouth.x - p.x, l.mouth.y - p.y);
   if (ease && intake > ADVICE.easeMost) return refuse('too-much-to-ease', { intake, most: ADVICE.easeMost });

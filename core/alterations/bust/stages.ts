@@ -219,11 +219,7 @@ export function truing(
     steps.push({ op: 'redraw', stage: 'true', message: { code: 'fba.true.relevel', data: { ...data, role } }, role });
   const widthGrows = s !== 0 && (waistDart === null || keepsDart);
   if (widthGrows && shape === 'keep')
-    steps.push({
-      op: 'finding',
-      stage: 'true',
-      finding: { code: 'waist-grew', grade: 'look', piece: front.piece.id, data: { by: s } },
-    });
+    steps.push({ op: 'tellWidth', stage: 'true', message: { code: 'fba.true.keep', data: { ...data, role } }, role });
   if (widthGrows && shape !== 'keep') {
     if (l.bare && closing !== 'open')
       steps.push({

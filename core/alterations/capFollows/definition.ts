@@ -25,6 +25,12 @@ function plan(context: Context, _values: Values): Result<Program> {
     instructions: [
       { op: 'mark', stage: 'mark', message: say('mark'), lines: [], points: [] },
       { op: 'fitCap', stage: 'true', message: say(fitted.value.raised < 0 ? 'lower' : 'higher'), goal },
+      ...found.value.map((f) => ({
+        op: 'matchNotches' as const,
+        stage: 'match' as const,
+        message: say('notches'),
+        seam: f.seam.id,
+      })),
       { op: 'match', stage: 'match', message: say('match'), kinds: ['armhole'] },
     ],
   });

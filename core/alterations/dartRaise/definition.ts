@@ -125,13 +125,7 @@ export const dartRaise: AlterationDefinition = {
   ],
   amount: 'by',
   requires: ['dart'],
-  refusals: [
-    ...DART_REFUSALS,
-    'box-needs-side-dart',
-    'no-room-to-slide',
-    'overlap-too-large',
-    'cut-leaves-piece',
-  ],
+  refusals: [...DART_REFUSALS, 'box-needs-side-dart', 'no-room-to-slide', 'overlap-too-large', 'cut-leaves-piece'],
   examples: [
     { name: 'lowered', on: 'causeway', values: { dart: 'side', by: -15 } },
     { name: 'raised', on: 'causeway-side', values: { dart: 'side', by: 12 } },

@@ -98,7 +98,7 @@ export const dartRotate: AlterationDefinition = {
   ],
   amount: 'share',
   requires: ['dart'],
-  refusals: [...DART_REFUSALS, ...ROTATION_REFUSALS, 'no-such-seam'],
+  refusals: [...DART_REFUSALS, ...ROTATION_REFUSALS, 'no-such-seam', 'dart-on-fold'],
   examples: [
     { name: 'sideToWaist', on: 'causeway', values: { dart: 'side', to: 'waist' } },
     { name: 'sideToArmhole', on: 'causeway', values: { dart: 'side', to: 'armhole', at: 0.5 } },

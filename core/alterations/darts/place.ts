@@ -25,8 +25,9 @@ export function findPlace(
   merge: boolean,
 ): Result<Place> {
   if (byHand) return nearestPlace(piece, byHand);
-  const edges = edgesWithRole(piece, role);
-  if (edges.length === 0) return refuse('no-such-seam', { piece: piece.name, role });
+  const all = edgesWithRole(piece, role);
+  const edges = all.filter((e) => e.id !== piece.fold);
+  if (edges.length === 0) return refuse(all.length > 0 ? 'dart-on-fold' : 'no-such-seam', { piece: piece.name, role });
   const there = piece.darts.find((d) => d.id !== source.id && neighbours(piece, d).some((e) => e.role === role));
   if (merge && there) return ok({ target: { kind: 'dart', dart: there.id }, at: there.tip, role });
   const total = edges.reduce((n, e) => n + pathLength(e.path), 0);

@@ -1,9 +1,18 @@
-import { edgesWithRole } from '../../pattern/index.ts';
+import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Program, Values } from '../contract.ts';
 import { choice, define, length } from '../kit/define.ts';
 import { SIDED } from '../kit/sides.ts';
 import { choiceOf, numberOf } from '../values.ts';
+
+/** The edges, and the mouths of the darts between them: the cutting line runs on past a dart. */
+function withMouths(piece: Piece, edges: readonly Edge[]): readonly Edge[] {
+  const n = piece.edges.length;
+  const mouths = piece.edges.filter(
+    (e, i) => e.role === 'dart' && [i + 1, i + n - 1].every((k) => edges.includes(piece.edges[k % n] as Edge)),
+  );
+  return [...edges, ...mouths];
+}
 
 /** Paper and cloth left beyond the seam where an amount is not yet sure. The seam line does not move. */
 function plan(context: Context, values: Values): Result<Program> {
@@ -11,7 +20,13 @@ function plan(context: Context, values: Values): Result<Program> {
   const where = choiceOf(values, 'edge') as 'side' | 'hem' | 'centreBack';
   const found = context.pieces
     .filter((p) => SIDED.includes(p.part))
-    .map((p) => ({ piece: p, edges: edgesWithRole(p, where).filter((e) => e.id !== p.fold) }))
+    .map((p) => ({
+      piece: p,
+      edges: withMouths(
+        p,
+        edgesWithRole(p, where).filter((e) => e.id !== p.fold),
+      ),
+    }))
     .filter((x) => x.edges.length > 0);
   const [first] = found;
   if (!first) return refuse('edge-not-found', { where });

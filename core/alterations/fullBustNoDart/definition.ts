@@ -25,7 +25,13 @@ export const fullBustNoDart: AlterationDefinition = {
   ),
   amount: 'total',
   requires: ['centreFront', 'armhole', 'side'],
-  refusals: [...BUST_REFUSALS, 'armhole-missing', 'front-has-side-dart', 'too-much-to-ease'],
+  refusals: [
+    ...BUST_REFUSALS,
+    'armhole-missing',
+    'front-has-side-dart',
+    'too-much-to-ease',
+    'overlap-larger-than-dart',
+  ],
   examples: [
     { name: 'newDart', on: 'causeway-shirt', values: { total: 40 } },
     { name: 'intoHem', on: 'causeway-shirt', values: { total: 24, ending: 'hem' } },

@@ -1,5 +1,19 @@
-import { add, distance, endOf, rotateAbout, scale, solveBetween, sub, unit, type Point } from '../../geometry/index.ts';
+import {
+  add,
+  distance,
+  endOf,
+  endTangent,
+  pathLength,
+  rotateAbout,
+  scale,
+  solveBetween,
+  startTangent,
+  sub,
+  unit,
+  type Point,
+} from '../../geometry/index.ts';
 import { requireEdge } from '../../pattern/index.ts';
+import { isStraightPath, moveEnd, moveStart, stretchFrom } from '../../truing/index.ts';
 import { ok, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Example, Instruction, Message, Program, Values } from '../contract.ts';
 import { choiceOf, numberOf } from '../values.ts';
@@ -13,11 +27,18 @@ import { keepShoulderCorners, placeOn, shoulderTo } from './shoulder.ts';
 const CROSS_EASE = 20;
 const WIDTH = length('by', -60, 60, 16, true);
 
-/** The side above the block's foot drawn straight from the moved underarm, as long as it was. */
+/** Up or down the side from where the underarm was carried to, so far that the side is as long as it was. */
 function underarmHeld(block: Block, moved: Point): Point {
   const path = requireEdge(block.piece, block.side).path;
   const foot = block.on.neckFirst ? endOf(path) : path.start;
-  return add(foot, scale(unit(sub(moved, foot)), distance(foot, block.underarm)));
+  if (isStraightPath(path)) return add(foot, scale(unit(sub(moved, foot)), distance(foot, block.underarm)));
+  const down = block.on.neckFirst ? startTangent(path) : scale(endTangent(path), -1);
+  const reach = stretchFrom(block.piece, block.side, block.on.neckFirst ? 'start' : 'end');
+  const drawn = (to: Point): number =>
+    pathLength(block.on.neckFirst ? moveStart(path, to, reach) : moveEnd(path, to, reach));
+  const over = (by: number): number => drawn(add(moved, scale(down, by))) - pathLength(path);
+  const most = 20;
+  return over(-most) > 0 === over(most) > 0 ? moved : add(moved, scale(down, solveBetween(over, -most, most, 1e-7)));
 }
 
 function crossWidth(context: Context, values: Values, half: Half): Result<Program> {
@@ -82,7 +103,7 @@ function crossWidth(context: Context, values: Values, half: Half): Result<Progra
         { id: 'gap', from: { x: cut.x, y: level }, to: place({ x: cut.x, y: level }), value: Math.abs(each) },
       ],
     },
-    { op: 'straighten', stage: 'true', piece: id, message: say('true.side'), edges: [block.side] },
+    { op: 'asBefore', stage: 'true', piece: id, message: say('true.side'), edges: [block.side] },
     { op: 'corner', stage: 'true', piece: id, message: say('true.side'), edge: cornerEdge, to: under },
     ...truing,
     {

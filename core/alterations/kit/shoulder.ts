@@ -2,7 +2,6 @@ import {
   add,
   distance,
   endOf,
-  lerp,
   pathLength,
   pointAt,
   rotate,
@@ -121,7 +120,8 @@ export const placeOn = (on: ShoulderOn, along: number, below = 0): Point =>
 /** Where the middle of the stretch between the last dart (or the neck) and the shoulder point lies. */
 export function cutPlace(on: ShoulderOn): Point {
   const outer = requireEdge(on.piece, on.neckFirst ? (on.edges.at(-1) ?? '') : (on.edges[0] ?? '')).path;
-  return lerp(outer.start, endOf(outer), on.edges.length > 1 ? (on.neckFirst ? 0.35 : 0.65) : 0.5);
+  const share = on.edges.length > 1 ? (on.neckFirst ? 0.35 : 0.65) : 0.5;
+  return pointAt(outer, pathLength(outer) * share);
 }
 
 /** Armhole smoothed where it was hinged. */

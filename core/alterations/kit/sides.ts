@@ -1,5 +1,14 @@
 import { endOf, pathLength, pointAt, solveBetween, solveNear, type Point } from '../../geometry/index.ts';
-import { edgesWithRole, levelOf, levelWidth, widthAt, type Edge, type Piece, type Seam } from '../../pattern/index.ts';
+import {
+  edgesWithRole,
+  levelOf,
+  levelWidth,
+  requireEdge,
+  widthAt,
+  type Edge,
+  type Piece,
+  type Seam,
+} from '../../pattern/index.ts';
 import { widenSquarely, type SideKnot } from '../../truing/index.ts';
 import type { Context, Instruction, Message } from '../contract.ts';
 import { lowerEnd, meetingOn, upperEnd } from './across.ts';
@@ -9,6 +18,8 @@ export interface SideOn {
   readonly piece: Piece;
   /** The lowest part of its side: below a dart's leg where there is one. */
   readonly edge: Edge;
+  /** The parts of the side that are looked at, from the top down: the lowest alone, or all of them, darts shut. */
+  readonly edges: readonly string[];
   /** +1 where the side lies to the right. */
   readonly out: 1 | -1;
   readonly skirt: boolean;
@@ -23,7 +34,26 @@ export function sideOn(piece: Piece): SideOn | null {
   const lowest = sides.reduce<Edge | null>((a, b) => (!a || lowerEnd(b).y > lowerEnd(a).y ? b : a), null);
   if (!lowest) return null;
   const middle = piece.edges.reduce((n, e) => n + e.path.start.x, 0) / piece.edges.length;
-  return { piece, edge: lowest, out: upperEnd(lowest).x > middle ? 1 : -1, skirt: SKIRT.includes(piece.part) };
+  const out = upperEnd(lowest).x > middle ? 1 : -1;
+  return { piece, edge: lowest, edges: [lowest.id], out, skirt: SKIRT.includes(piece.part) };
+}
+
+/** The same side from the underarm down, with the darts in it folded shut. */
+export function wholeSide(side: SideOn): SideOn {
+  const edges = [...edgesWithRole(side.piece, 'side')].sort((a, b) => upperEnd(a).y - upperEnd(b).y);
+  return { ...side, edges: edges.map((e) => e.id) };
+}
+
+/** The parts of a side with where each begins along it, from the top down. */
+function partsOf(side: SideOn): readonly { readonly edge: Edge; readonly from: number; readonly size: number }[] {
+  let from = 0;
+  return side.edges.map((id) => {
+    const edge = requireEdge(side.piece, id);
+    const size = pathLength(edge.path);
+    const part = { edge, from, size };
+    from += size;
+    return part;
+  });
 }
 
 export const sidesOf = (pieces: readonly Piece[]): readonly SideOn[] =>
@@ -34,13 +64,14 @@ export const sidesOf = (pieces: readonly Piece[]): readonly SideOn[] =>
 
 /** Arc length from the upper end of the side to a height; null where the side does not reach it. */
 export function alongAt(side: SideOn, y: number): number | null {
-  const met = meetingOn({ ...side.piece, edges: [side.edge] }, y, ['side']);
-  if (!met) return null;
-  const size = pathLength(side.edge.path);
-  return upperEnd(side.edge) === side.edge.path.start ? met.along : size - met.along;
+  for (const { edge, from, size } of partsOf(side)) {
+    const met = meetingOn({ ...side.piece, edges: [edge] }, y, ['side']);
+    if (met) return from + (upperEnd(edge) === edge.path.start ? met.along : size - met.along);
+  }
+  return null;
 }
 
-export const sideLength = (side: SideOn): number => pathLength(side.edge.path);
+export const sideLength = (side: SideOn): number => partsOf(side).reduce((sum, p) => sum + p.size, 0);
 
 /** Notches at the ends of pocket openings: the same on front and back, and no place for an addition to end. */
 export const openings = (seams: readonly Seam[]): readonly string[] =>
@@ -48,10 +79,12 @@ export const openings = (seams: readonly Seam[]): readonly string[] =>
 
 /** The highest notch on the side between two places along it, from its upper end; null where there is none. */
 export function notchAlong(side: SideOn, from: number, to: number, besides: readonly string[]): number | null {
-  const size = sideLength(side);
-  const down = upperEnd(side.edge) === side.edge.path.start;
-  const found = side.piece.marks.flatMap((m) =>
-    m.kind === 'notch' && m.edge === side.edge.id && !besides.includes(m.id) ? [down ? m.at : size - m.at] : [],
+  const found = partsOf(side).flatMap((part) =>
+    side.piece.marks.flatMap((m) =>
+      m.kind === 'notch' && m.edge === part.edge.id && !besides.includes(m.id)
+        ? [part.from + (upperEnd(part.edge) === part.edge.path.start ? m.at : part.size - m.at)]
+        : [],
+    ),
   );
   return found.filter((at) => at > from && at < to).sort((a, b) => a - b)[0] ?? null;
 }
@@ -87,8 +120,7 @@ export function solveKnot(
 ): number {
   // Notches follow the side, not its width: they are left out while it is drawn again and again.
   const bare: Piece = { ...side.piece, marks: side.piece.marks.filter((m) => m.kind !== 'notch') };
-  const drawn = (by: number): Piece =>
-    widenSquarely(bare, side.edge.id, knots(by), { out: side.out, hold: true, round });
+  const drawn = (by: number): Piece => widenSquarely(bare, side.edges, knots(by), { out: side.out, hold: true, round });
   const off = (by: number): number => (measure(drawn(by)) ?? 0) - wanted;
   const guess = wanted - (measure(side.piece) ?? wanted);
   const near = solveNear(off, guess, 1e-6);
@@ -112,7 +144,7 @@ export const widenStep = (
   stage: 'true',
   piece: side.piece.id,
   message,
-  edge: side.edge.id,
+  edges: side.edges,
   knots,
   out: side.out,
   hold: options.hold ?? true,
@@ -121,10 +153,11 @@ export const widenStep = (
 
 /** A point marked beside the side where it is to run. */
 export const targetAt = (side: SideOn, along: number, by: number): Point => {
-  const down = upperEnd(side.edge) === side.edge.path.start;
-  const size = sideLength(side);
-  const path = side.edge.path;
-  const at = pointOn(path, down ? along : size - along);
+  const parts = partsOf(side);
+  const part = parts.find((p) => along <= p.from + p.size) ?? parts.at(-1);
+  if (!part) throw new Error(`targetAt: expected a side on ${side.piece.id}`);
+  const down = upperEnd(part.edge) === part.edge.path.start;
+  const at = pointOn(part.edge.path, down ? along - part.from : part.size - (along - part.from));
   return { x: at.x + side.out * by, y: at.y };
 };
 const pointOn = (path: Edge['path'], at: number): Point => {

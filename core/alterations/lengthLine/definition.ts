@@ -58,11 +58,12 @@ function onOne(
     motion: { kind: 'shift' as const, by: { x: 0, y: by * (i + 1) } },
     stage: 'open' as const,
   }));
-  const truing = sorted.flatMap((c, i) =>
+  const truing = sorted.flatMap((c) =>
     [c.left, c.right].map((m): Instruction => {
-      // Lines above this one have moved it along an edge they share.
-      const passed =
-        by * sorted.slice(0, i).filter((o) => [o.left.edge.id, o.right.edge.id].includes(m.edge.id)).length;
+      // Lines met before this one have moved it along an edge they share.
+      const before = (o: Crossing): boolean =>
+        o !== c && [o.left, o.right].some((q) => q.edge.id === m.edge.id && q.along < m.along);
+      const passed = by * sorted.filter(before).length;
       return isStraight(m.edge)
         ? { op: 'straighten', stage: 'true', piece: id, message: say('true.straight'), edges: [m.edge.id] }
         : {

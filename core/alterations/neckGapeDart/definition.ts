@@ -11,6 +11,7 @@ import {
 } from '../../geometry/index.ts';
 import { bustPointOf, edgesWithRole, requireEdge, type Dart, type Edge, type Piece } from '../../pattern/index.ts';
 import { slash, type SlashSpec } from '../../slash/index.ts';
+import { fairRun } from '../../truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import { dartMouthPoint } from '../bust/landmarks.ts';
 import type { AlterationDefinition, Context, Message, Program, Values } from '../contract.ts';
@@ -93,6 +94,9 @@ function plan(context: Context, values: Values): Result<Program> {
   if (!folded.ok) return folded;
   const after = requireEdge(folded.value.piece, neck.id).path;
   const bend = bendNear(after, midpoint(at, rotateAbout(at, pivot, angle)));
+  const [from, to] = [Math.max(1, bend - BLEND), Math.min(pathLength(after) - 1, bend + BLEND)];
+  // Folded on the slant, the neckline loses less than the fold takes.
+  const shorter = pathLength(neck.path) - pathLength(fairRun(after, from, to, false));
   return ok({
     piece: piece.id,
     instructions: [
@@ -120,11 +124,16 @@ function plan(context: Context, values: Values): Result<Program> {
         stage: 'true',
         message: say('neck'),
         edge: neck.id,
-        from: Math.max(1, bend - BLEND),
-        to: Math.min(pathLength(after) - 1, bend + BLEND),
+        from,
+        to,
         free: true,
       },
-      { op: 'match', stage: 'match', message: say('match'), kinds: ['neck', 'shoulder', 'side'] },
+      {
+        op: 'match',
+        stage: 'match',
+        message: { code: 'gape.match', data: { ...data, shorter } },
+        kinds: ['neck', 'shoulder', 'side'],
+      },
     ],
     grips: [
       {

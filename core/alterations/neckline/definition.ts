@@ -1,5 +1,5 @@
 import { add, endOf, scale, sub, unit, type Point } from '../../geometry/index.ts';
-import { type Edge, type Piece } from '../../pattern/index.ts';
+import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter } from '../../truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Redraw, Values } from '../contract.ts';
@@ -58,6 +58,8 @@ function plan(context: Context, values: Values): Result<Program> {
   const pair = shoulderPair(context);
   if (!pair.ok) return pair;
   const { front, back } = pair.value;
+  for (const on of [front, back])
+    if (edgesWithRole(on.piece, 'neck').length > 1) return refuse('dart-in-neckline', { piece: on.piece.name });
   const by = numberOf(values, 'by');
   const backBy = numberOf(values, 'backBy');
   const wide = numberOf(values, 'wide');
@@ -105,7 +107,7 @@ export const neckline: AlterationDefinition = define({
   params: [BY, length('backBy', -20, 80, 0, true), length('wide', -25, 60, 0, true)],
   amounts: ['by', 'backBy', 'wide'],
   requires: ['neck', 'shoulder'],
-  refusals: ['shoulder-seam-missing', 'neck-too-wide'],
+  refusals: ['shoulder-seam-missing', 'neck-too-wide', 'dart-in-neckline'],
   examples: [
     { name: 'lower in front', on: 'causeway', values: { by: 20 } },
     { name: 'wider and higher', on: 'causeway-shirt', values: { by: -8, wide: 6 } },

@@ -1,4 +1,20 @@
-import { add, distance, lerp, midpoint, rotateAbout, scale, solveBetween, sub, unit } from '../../geometry/index.ts';
+import {
+  add,
+  distance,
+  intersectPaths,
+  lerp,
+  midpoint,
+  pathLength,
+  pointAt,
+  polyline,
+  rotateAbout,
+  scale,
+  solveBetween,
+  sub,
+  unit,
+  type Point,
+} from '../../geometry/index.ts';
+import { requireEdge } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Instruction, Message } from '../contract.ts';
 import { bothShoulders } from '../kit/bothShoulders.ts';
@@ -11,9 +27,28 @@ const BY = length('by', -45, 45, -8, true);
 /** The outer part turns about the pin on the armhole no farther than this, radians. */
 const MOST = 0.6;
 
+/** How far up the armhole the pin is moved at a time, mm, and how near to the shoulder it may come, as a share. */
+const STEP = 4;
+const HIGHEST = 0.25;
+
+/** The pin at notch height; where the armhole is so hollow that the slash would cross it, as much higher as it takes. */
+function clearPin(on: ShoulderOn, cut: Point): ShoulderOn['hinge'] | null {
+  const path = requireEdge(on.piece, on.armhole).path;
+  const size = pathLength(path);
+  for (let reach = on.hinge.reach; reach > size * HIGHEST; reach -= STEP) {
+    const at = reach === on.hinge.reach ? on.hinge.at : pointAt(path, on.neckFirst ? reach : size - reach);
+    const line = polyline([cut, at]);
+    const met = on.piece.edges.flatMap((e) => intersectPaths(line, e.path));
+    if (met.every((h) => distance(h.point, cut) < 0.5 || distance(h.point, at) < 0.5)) return { at, reach };
+  }
+  return null;
+}
+
 function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readonly Instruction[]> {
   const cut = cutPlace(on);
-  const pin = on.hinge.at;
+  const hinge = clearPin(on, cut);
+  if (!hinge) return refuse('slash-leaves-armhole', { piece: on.piece.name });
+  const pin = hinge.at;
   const lengthAt = (angle: number): number =>
     distance(on.shut.neckPoint, on.close(rotateAbout(on.shoulderPoint, pin, angle)));
   const over = (angle: number): number => lengthAt(angle) - on.length - by;
@@ -52,7 +87,7 @@ function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readon
       dimensions: [{ id: `gap ${piece}`, from: cut, to: rotateAbout(cut, pin, angle), value: Math.abs(by) }],
     },
     { op: 'rule', stage: 'true', piece, message: say('shoulder.rule'), edges: on.edges },
-    smoothHinge(on, say('shoulder.smooth')),
+    smoothHinge({ ...on, hinge }, say('shoulder.smooth')),
     ...keepShoulderCorners(on, say('shoulder.smooth')),
   ]);
 }
@@ -62,7 +97,7 @@ export const shoulderSlash: AlterationDefinition = define({
   family: 'shoulder',
   params: [BY],
   requires: ['shoulder', 'armhole', 'neck'],
-  refusals: ['shoulder-seam-missing', 'shoulder-too-short'],
+  refusals: ['shoulder-seam-missing', 'shoulder-too-short', 'slash-leaves-armhole'],
   examples: [
     { name: 'narrow', on: 'causeway', values: { by: -10 } },
     { name: 'broad', on: 'causeway-shirt', values: { by: 8 } },

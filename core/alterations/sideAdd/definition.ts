@@ -4,7 +4,17 @@ import type { SideKnot } from '../../truing/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
 import { choice, define, length } from '../kit/define.ts';
 import { amountGrip } from '../kit/grip.ts';
-import { alongAt, notchAlong, openings, sideLength, sidesOf, targetAt, widenStep, type SideOn } from '../kit/sides.ts';
+import {
+  alongAt,
+  notchAlong,
+  openings,
+  sideLength,
+  sidesOf,
+  targetAt,
+  wholeSide,
+  widenStep,
+  type SideOn,
+} from '../kit/sides.ts';
 import { choiceOf, numberOf } from '../values.ts';
 
 const BY = length('by', -120, 160, 20, true);
@@ -61,7 +71,8 @@ function plan(context: Context, values: Values): Result<Program> {
   const data = { by: Math.abs(by), each: Math.abs(each), level };
   const message = (code: string): Message => ({ code: `sideAdd.${code}`, data });
   const instructions: Instruction[] = [];
-  const sides = sidesOf(context.pieces);
+  // At the underarm the whole side goes out, what opens in it with it; elsewhere what lies below its darts.
+  const sides = sidesOf(context.pieces).map((s) => (level === 'underarm' ? wholeSide(s) : s));
   for (const side of sides) {
     const found = knotsFor(side, level, each, openings(context.seams));
     if (!found) continue;

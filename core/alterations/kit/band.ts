@@ -1,0 +1,63 @@
+import {
+  angleOf,
+  boundsOf,
+  endOf,
+  flatten,
+  move,
+  movePath,
+  pathLength,
+  rotate,
+  rotationAbout,
+  sub,
+  inverse,
+  type Point,
+  type Rigid,
+} from '../../geometry/index.ts';
+import { edgesWithRole, outlineOf, requireEdge, type Piece } from '../../pattern/index.ts';
+
+/** A band turned so that its long edges lie level, and the way back to how it is drawn. */
+export interface LevelBand {
+  readonly piece: Piece;
+  readonly top: number;
+  readonly bottom: number;
+  /** From the level band to the paper: a point, and a way. */
+  readonly point: (p: Point) => Point;
+  readonly way: (v: Point) => Point;
+  /** From the paper to the level band. */
+  readonly level: (p: Point) => Point;
+}
+
+/** The edges a band is sewn by: those named, else those of the neckline, else its longest. */
+function sewnEdges(band: Piece, edges: readonly string[]): readonly string[] {
+  if (edges.length > 0) return edges;
+  const neck = edgesWithRole(band, 'neck').map((e) => e.id);
+  if (neck.length > 0) return neck;
+  const longest = [...band.edges].sort((a, b) => pathLength(b.path) - pathLength(a.path))[0];
+  return longest ? [longest.id] : [];
+}
+
+/**
+ * A band lies along the edge it is sewn by, however it is drawn on the paper: upright, level or on the slant. One that
+ * is drawn level already is left as it is.
+ */
+export function levelBand(band: Piece, edges: readonly string[] = []): LevelBand {
+  const chords = sewnEdges(band, edges).map((id) => {
+    const path = requireEdge(band, id).path;
+    return sub(endOf(path), path.start);
+  });
+  const along = chords.reduce((sum, c) => ({ x: sum.x + c.x, y: sum.y + c.y }), { x: 0, y: 0 });
+  const slant = Math.atan(along.x === 0 ? Infinity : along.y / along.x);
+  const upright = along.x === 0 ? angleOf(along) : slant;
+  const turn: Rigid = Math.abs(upright) < 1e-9 ? { angle: 0, x: 0, y: 0 } : rotationAbout({ x: 0, y: 0 }, -upright);
+  const back = inverse(turn);
+  const piece = { ...band, edges: band.edges.map((e) => ({ ...e, path: movePath(e.path, turn) })) };
+  const box = boundsOf(flatten(outlineOf(piece)));
+  return {
+    piece,
+    top: box.minY,
+    bottom: box.maxY,
+    point: (p) => move(back, p),
+    way: (v) => rotate(v, back.angle),
+    level: (p) => move(turn, p),
+  };
+}
