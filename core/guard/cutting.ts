@@ -1,4 +1,4 @@
-import { flatten, insidePolygon, isSimplePolygon, lerp, MITRE_LIMIT, type Point } from '../geometry/index.ts';
+import { flatten, insidePolygon, isSimplePolygon, lerp, MITRE_LIMIT, sub, turnBetween, type Point } from '../geometry/index.ts';
 import { cuttingEdges, cuttingLine, type Piece } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
 import type { Fault, FaultCode } from './fault.ts';
@@ -63,8 +63,8 @@ function offBy(p: Point, seam: Ring, allowances: readonly number[], largest: num
   // In a hollow the step to a wider allowance may lie farther along.
   const wider = around(seam, near.chord, near.t, 6 * largest).map((e) => allowances[e] as number);
   if (near.distance <= Math.max(...wider) + TOL.allowance) return 0;
-  // Past a corner the mitre runs on; the limit is the one it is drawn with.
-  if (near.t > 1 - 1e-9 || near.t < 1e-9) return near.distance - MITRE_LIMIT * largest;
+  // Past a sharp corner the mitre runs on, beside its neighbours too; the limit is the one it is drawn with.
+  if (points.some((q, i) => isSharp(seam, i) && Math.hypot(p.x - q.x, p.y - q.y) <= MITRE_LIMIT * largest)) return 0;
   // In a hollow between two allowances the wider one rules.
   return liesOnAnother(p, seam, allowances) ? 0 : near.distance - most;
 }
@@ -87,6 +87,14 @@ function around({ points, edge }: Ring, chord: number, t: number, reach: number)
     }
   }
   return [...found];
+}
+
+/** A corner that turns outward by more than this has a mitre, radians. */
+const SHARP = 0.2;
+function isSharp({ points }: Ring, i: number): boolean {
+  const n = points.length;
+  const [a, b, c] = [points[(i + n - 1) % n] as Point, points[i] as Point, points[(i + 1) % n] as Point];
+  return turnBetween(sub(b, a), sub(c, b)) > SHARP;
 }
 
 function liesOnAnother(p: Point, { points, edge }: Ring, allowances: readonly number[]): boolean {
