@@ -94,14 +94,16 @@ export type Instruction =
     })
   | (Said & { readonly op: 'smooth'; readonly edge: string; readonly near: Point; readonly reach: number })
   | (Said & { readonly op: 'smoothKinks'; readonly role: 'waist' | 'hem'; readonly reach: number })
-  /** One smooth curve between two arc lengths of an edge. */
+  /**
+   * One smooth curve between two arc lengths of an edge; the second counted from its start or from its end, as is known
+   * before a slash has made the edge longer or shorter.
+   */
   | (Said & {
       readonly op: 'fairRun';
       readonly edge: string;
       readonly from: number;
-      readonly to: number;
       readonly free?: boolean;
-    })
+    } & ({ readonly to: number } | { readonly toFromEnd: number }))
   /** A notch put at a distance from the upper end of its edge. */
   | (Said & { readonly op: 'notch'; readonly notch: string; readonly edge: string; readonly fromTop: number })
   /** Straight edges drawn straight again from end to end; their length together is held along the dart's slide. */

@@ -158,11 +158,12 @@ export function runStep(table: TableState, step: Step): Result<void> {
       return ok(undefined);
     case 'fairRun': {
       const path = requireEdge(state.piece, step.edge).path;
-      const faired = fairRun(path, step.from, step.to, !step.free);
+      const end = 'to' in step ? step.to : pathLength(path) - step.toFromEnd;
+      const faired = fairRun(path, step.from, end, !step.free);
       const grown = pathLength(faired) - pathLength(path);
       state.piece = replaceEdge(state.piece, step.edge, faired);
       // What lies beyond the redrawn part keeps its place from the far end, what lies on it its share of it.
-      const [from, to] = [Math.max(0, step.from), Math.min(pathLength(path), step.to)];
+      const [from, to] = [Math.max(0, step.from), Math.min(pathLength(path), end)];
       const placed = (at: number): number =>
         at <= from ? at : at >= to ? at + grown : from + ((at - from) * (to + grown - from)) / (to - from);
       const marks = state.piece.marks.map((m) =>

@@ -77,8 +77,8 @@ export function placeAt(path: Path, at: number): PathPlace {
     const n = spanLength(s);
     if (rest <= n || i === spans.length - 1) {
       // At a joint exactly: a sliver of a span would have no direction of its own.
-      if (n - rest < TOL.same) return { span: i, t: 1 };
-      return { span: i, t: rest < TOL.same ? 0 : parameterAt(s, rest) };
+      if (n - rest < TOL.length) return { span: i, t: 1 };
+      return { span: i, t: rest < TOL.length ? 0 : parameterAt(s, rest) };
     }
     rest -= n;
   }

@@ -48,7 +48,11 @@ const MERGED: readonly Edge['role'][] = [
 
 /** Pieces and seams in their plainest writing; what is plain already comes back as the very same object. */
 export function canonical(pieces: readonly Piece[], seams: readonly Seam[]): Canonical {
-  const plain = pieces.map((piece) => merged(plainPaths(piece), seams));
+  // Edges first: a curve cut in two is put together before any part of it is looked at by itself.
+  const plain = pieces.map((piece) => {
+    const { piece: whole, gone } = merged(piece, seams);
+    return { piece: plainPaths(whole), gone };
+  });
   if (plain.every((p, i) => p.piece === pieces[i])) return { pieces, seams };
   const renamed = new Map(plain.map((p) => [p.piece.id, p.gone]));
   const side = (s: SeamSide): SeamSide => {
@@ -85,19 +89,21 @@ function plainPaths(piece: Piece): Piece {
 /** The same line with as few segments as it needs; the path itself where nothing is to be left out. */
 export function plainPath(path: Path): Path {
   const spans = spansOf(path);
+  // Halves are put together before anything is called straight: a short part of any curve is.
+  // Exact halves come first: what is only nearly one curve might take the wrong neighbour.
+  const out = joined(joined(joined(spans, TOL.same), TOL.join).map(straightened), TOL.join);
+  return out.length === spans.length && out.every((s, i) => s === spans[i]) ? path : pathFromSpans(out);
+}
+
+function joined(spans: readonly Span[], within: number): readonly Span[] {
   const out: Span[] = [];
-  let changed = false;
-  for (const given of spans) {
-    const span = straightened(given);
-    changed ||= span !== given;
+  for (const span of spans) {
     const last = out.at(-1);
-    const joined = last ? inOne(last, span) : null;
-    if (joined) {
-      out[out.length - 1] = joined;
-      changed = true;
-    } else out.push(span);
+    const one = last ? inOne(last, span, within) : null;
+    if (one) out[out.length - 1] = one;
+    else out.push(span);
   }
-  return changed ? pathFromSpans(out) : path;
+  return out;
 }
 
 /** A cubic whose handles lie on its chord, in order, is a line. */
@@ -113,24 +119,24 @@ function straightened(span: Span): Span {
   return straight ? { kind: 'line', a: span.a, b: span.b } : span;
 }
 
-function inOne(one: Span, two: Span): Span | null {
+function inOne(one: Span, two: Span, within: number): Span | null {
   if (one.kind === 'line' && two.kind === 'line') {
     const chord = sub(two.b, one.a);
     const size = norm(chord);
-    const on = size > 0 && Math.abs(cross(sub(one.b, one.a), chord)) / size < TOL.join;
+    const on = size > 0 && Math.abs(cross(sub(one.b, one.a), chord)) / size < within;
     const t = size > 0 ? dot(sub(one.b, one.a), chord) / (size * size) : 0;
     return on && t > 0 && t < 1 ? { kind: 'line', a: one.a, b: two.b } : null;
   }
-  return one.kind === 'cubic' && two.kind === 'cubic' ? parentOf(one, two) : null;
+  return one.kind === 'cubic' && two.kind === 'cubic' ? parentOf(one, two, within) : null;
 }
 
 /** The cubic that these two are the halves of; null where they are none. */
-function parentOf(one: CubicSpan, two: CubicSpan): CubicSpan | null {
+function parentOf(one: CubicSpan, two: CubicSpan, within: number): CubicSpan | null {
   const before = distance(one.c2, one.b);
   const after = distance(two.a, two.c1);
   if (before < TOL.join || after < TOL.join) return null;
   const t = before / (before + after);
-  if (distance(lerp(one.c2, two.c1, t), one.b) > TOL.join) return null;
+  if (distance(lerp(one.c2, two.c1, t), one.b) > within) return null;
   const parent: CubicSpan = {
     kind: 'cubic',
     a: one.a,
@@ -146,7 +152,7 @@ function parentOf(one: CubicSpan, two: CubicSpan): CubicSpan | null {
     distance(x.c1, one.c1),
     distance(y.c2, two.c2),
   );
-  return off < TOL.join ? parent : null;
+  return off < within ? parent : null;
 }
 
 interface Merged {
@@ -160,22 +166,24 @@ function merged(piece: Piece, seams: readonly Seam[]): Merged {
   const gone = new Set<string>();
   const edges: Edge[] = [];
   const moved = new Map<string, { readonly to: string; readonly by: number }>();
-  for (const edge of piece.edges) {
+  piece.edges.forEach((edge, i) => {
     const last = edges.at(-1);
-    if (last && runsOn(piece, last, edge, seams)) {
+    const before = piece.edges[i - 1];
+    if (last && before && runsOn(piece, before, edge, seams)) {
       moved.set(edge.id, { to: last.id, by: pathLength(last.path) });
       gone.add(edge.id);
-      edges[edges.length - 1] = { ...last, path: plainPath(joinPaths([last.path, edge.path])) };
+      edges[edges.length - 1] = { ...last, path: joinPaths([last.path, edge.path]) };
     } else edges.push(edge);
-  }
+  });
   const [first, last] = [edges[0], edges.at(-1)];
   // The outline may begin in the middle of a seam.
-  if (first && last && first !== last && edges.length > 3 && runsOn(piece, last, first, seams)) {
+  const end = piece.edges.at(-1);
+  if (first && last && end && first !== last && edges.length > 3 && runsOn(piece, end, first, seams)) {
     const before = pathLength(last.path);
     for (const [id, to] of moved) if (to.to === first.id) moved.set(id, { to: last.id, by: to.by + before });
     moved.set(first.id, { to: last.id, by: before });
     gone.add(first.id);
-    edges.splice(edges.length - 1, 1, { ...last, path: plainPath(joinPaths([last.path, first.path])) });
+    edges.splice(edges.length - 1, 1, { ...last, path: joinPaths([last.path, first.path]) });
     edges.shift();
   }
   if (gone.size === 0) return { piece, gone };

@@ -5,8 +5,10 @@ import {
   joinPaths,
   lerp,
   mapPath,
+  nearestLength,
   pathFromSpans,
   pathLength,
+  pointAt,
   solveBetween,
   spansOf,
   splitAtLength,
@@ -28,7 +30,8 @@ export function carryEdge(piece: Piece, edge: string, start: Point, end: Point):
   const path = requireEdge(piece, edge).path;
   const chord = sub(endOf(path), path.start);
   const size = dot(chord, chord);
-  const moved = mapPath(path, (p) => add(p, lerp(start, end, size > 0 ? dot(sub(p, path.start), chord) / size : 0)));
+  const carried = (p: Point): Point => add(p, lerp(start, end, size > 0 ? dot(sub(p, path.start), chord) / size : 0));
+  const moved = mapPath(path, carried);
   const before = edgeBefore(piece, edge);
   const after = edgeAfter(piece, edge);
   const afterPath = requireEdge(piece, after).path;
@@ -46,9 +49,12 @@ export function carryEdge(piece: Piece, edge: string, start: Point, end: Point):
             : e,
     ),
     // Where an edge now begins elsewhere, its notches keep their distance from the end that stays.
-    marks: piece.marks.map((m): Mark =>
-      m.kind === 'notch' && m.edge === after ? { ...m, at: Math.max(0, m.at + grown) } : m,
-    ),
+    marks: piece.marks.map((m): Mark => {
+      if (m.kind !== 'notch') return m;
+      // A notch of the edge itself goes with its paper.
+      if (m.edge === edge) return { ...m, at: nearestLength(moved, carried(pointAt(path, m.at))) };
+      return m.edge === after ? { ...m, at: Math.max(0, m.at + grown) } : m;
+    }),
   };
 }
 

@@ -61,6 +61,16 @@ export function widenSquarely(
     longer += short;
     smooth = drawn(longer);
   }
+  // Rounding has moved places along the seam: notches go straight across once it is drawn.
+  const marks = smooth.marks.map((m): Mark => {
+    const was = m.kind === 'notch' && edges.includes(m.edge) ? piece.marks.find((o) => o.id === m.id) : undefined;
+    if (m.kind !== 'notch' || was?.kind !== 'notch') return m;
+    return {
+      ...m,
+      at: notchOn(requireEdge(smooth, m.edge).path, pointAt(requireEdge(piece, was.edge).path, was.at), m.at),
+    };
+  });
+  smooth = { ...smooth, marks };
   const ends = [edges[0] ?? '', edges.at(-1) ?? ''];
   return ends.reduce<Piece>(
     (out, id) =>

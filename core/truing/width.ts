@@ -2,6 +2,7 @@ import {
   add,
   bisect,
   blend,
+  cross,
   distance,
   endOf,
   endTangent,
@@ -26,7 +27,7 @@ import {
 } from '../geometry/index.ts';
 import { replaceEdge, requireEdge, type Piece } from '../pattern/index.ts';
 import { isStraightPath } from './stretch.ts';
-import { mm, ok, refuse, type Mm, type Result } from '../units/index.ts';
+import { mm, ok, refuse, TOL, type Mm, type Result } from '../units/index.ts';
 
 export interface RestoreSpec {
   /** The side edge whose upper end stays and whose lower end moves. */
@@ -79,7 +80,10 @@ export function restoreWidth(
     return pathFromSpans([blend(endOf(newSide), square, keep.start, startTangent(keep)), ...spansOf(keep)]);
   };
   const excess = (angle: number): number => pathLength(drawWaist(drawSide(angle))) - spec.target;
-  const found = turnThatFits(excess);
+  if (Math.abs(pathLength(waist) - spec.target) < TOL.length) return ok({ piece, moved: mm(0) });
+  // Outward first on either side of the body: a piece turned over is altered as its mirror image.
+  const outward = cross(sub(corner, side.start), sub(endOf(waist), corner)) > 0 ? 1 : -1;
+  const found = turnThatFits(excess, outward);
   if (found === null) return refuse('width-not-restored', { by: excess(0) });
   const newSide = drawSide(found);
   const drawn = drawWaist(newSide);
@@ -113,11 +117,11 @@ function inParts(span: Span, n: number): readonly Span[] {
 }
 
 /** The smallest turn either way, up to 30°, that leaves nothing over; null when none does. */
-function turnThatFits(excess: (angle: number) => number): number | null {
+function turnThatFits(excess: (angle: number) => number, first: 1 | -1): number | null {
   const step = Math.PI / 180;
   const over = excess(0) > 0;
   for (let i = 1; i <= 30; i++)
-    for (const way of [1, -1])
+    for (const way of [first, -first])
       if (excess(way * i * step) > 0 !== over) {
         const ends = [way * (i - 1) * step, way * i * step] as const;
         return bisect(excess, Math.min(...ends), Math.max(...ends), 1e-10);

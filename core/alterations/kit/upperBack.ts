@@ -72,8 +72,8 @@ export function upperBackTurn(context: Context, by: number, below: number, words
           piece: id,
           message: say('true.seam'),
           edge: edge.id,
-          from: Math.max(1, centre.along - 55),
-          to: centre.along + Math.max(0, by) + 55,
+          from: Math.max(1, centre.along - 55 - Math.max(0, -by)),
+          toFromEnd: Math.max(1, pathLength(edge.path) - centre.along - 55 - Math.max(0, -by)),
         },
       ];
   const instructions: Instruction[] = [

@@ -1,4 +1,4 @@
-import type { Point } from '../../geometry/index.ts';
+import { pathLength, type Point } from '../../geometry/index.ts';
 import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter } from '../../truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
@@ -136,8 +136,8 @@ function keptBend(
       piece: id,
       message: say('true.seam'),
       edge: edge.id,
-      from: Math.max(1, centre.along - 60 - Math.abs(by)),
-      to: centre.along + 60,
+      from: Math.max(1, centre.along - 60 - Math.max(0, -by)),
+      toFromEnd: Math.max(1, pathLength(edge.path) - centre.along - 60 - Math.max(0, -by)),
     },
     ...(level
       ? [{ op: 'redraw' as const, stage: 'true' as const, piece: id, message: say('true.hem'), role: bottom }]

@@ -61,9 +61,12 @@ function onOne(
   const truing = sorted.flatMap((c) =>
     [c.left, c.right].map((m): Instruction => {
       // Lines met before this one have moved it along an edge they share.
-      const before = (o: Crossing): boolean =>
-        o !== c && [o.left, o.right].some((q) => q.edge.id === m.edge.id && q.along < m.along);
-      const passed = by * sorted.filter(before).length;
+      const others = sorted
+        .filter((o) => o !== c)
+        .flatMap((o) => [o.left, o.right].filter((q) => q.edge.id === m.edge.id));
+      const passed = by * others.filter((q) => q.along < m.along).length;
+      const beyond = by * others.filter((q) => q.along >= m.along).length;
+      const blend = BLEND + Math.max(0, -by);
       return isStraight(m.edge)
         ? { op: 'straighten', stage: 'true', piece: id, message: say('true.straight'), edges: [m.edge.id] }
         : {
@@ -72,8 +75,8 @@ function onOne(
             piece: id,
             message: say('true.curve'),
             edge: m.edge.id,
-            from: Math.max(1, m.along + passed - BLEND - Math.max(0, -by)),
-            to: Math.min(pathLength(m.edge.path) + passed + by - 1, m.along + passed + BLEND + Math.max(0, by)),
+            from: Math.max(1, m.along + passed - blend),
+            toFromEnd: Math.max(1, pathLength(m.edge.path) - m.along + beyond - blend),
           };
     }),
   );

@@ -5,3 +5,4 @@ export * from './oracle.ts';
 export * from './plans.ts';
 export * from './rewrite.ts';
 export * from './search.ts';
+export * from './equivariance.ts';

@@ -21,6 +21,8 @@ export interface Rewriting {
   readonly name: string;
   readonly to: (drafted: Drafted) => Drafted;
   readonly back: (piece: string, p: Point) => Point;
+  /** Where a point put down on the first lies on the rewritten pieces. */
+  readonly forth: (p: Point) => Point;
 }
 
 const eachPiece = (d: Drafted, f: (p: Piece, i: number) => Piece): Drafted => ({ ...d, pieces: d.pieces.map(f) });
@@ -45,6 +47,7 @@ export const translated: Rewriting = {
   name: 'translated',
   to: (d) => eachPiece(d, (p) => movedPiece(p, SHIFT)),
   back: (_, p) => ({ x: p.x - SHIFT.x, y: p.y - SHIFT.y }),
+  forth: (p) => ({ x: p.x + SHIFT.x, y: p.y + SHIFT.y }),
 };
 
 const AXIS = 61.25;
@@ -53,6 +56,7 @@ export const turnedOver: Rewriting = {
   name: 'turned over',
   to: (d) => ({ pieces: d.pieces.map((p) => mirrorPiece(p, AXIS)), seams: eachSide(d.seams, turnSide) }),
   back: (_, p) => ({ x: 2 * AXIS - p.x, y: p.y }),
+  forth: (p) => ({ x: 2 * AXIS - p.x, y: p.y }),
 };
 
 /** Drawn against the clock, as a file may have it, and then read like any file. */
@@ -78,6 +82,7 @@ export const otherWayRound: Rewriting = {
     return { pieces: read.sizes['s'] ?? [], seams: read.seams };
   },
   back: (_, p) => p,
+  forth: (p) => p,
 };
 
 const asCurves = (path: Path): Path => {
@@ -101,6 +106,7 @@ export const linesAsCurves: Rewriting = {
       edges: p.edges.map((e) => (e.role === 'dart' ? e : { ...e, path: asCurves(e.path) })),
     })),
   back: (_, p) => p,
+  forth: (p) => p,
 };
 
 const PARTED: readonly Edge['role'][] = ['neck', 'shoulder', 'armhole', 'side', 'waist', 'hem', 'raglan', 'princess'];
@@ -139,6 +145,7 @@ export const edgesInTwo: Rewriting = {
     return { pieces, seams };
   },
   back: (_, p) => p,
+  forth: (p) => p,
 };
 
 /** Ids a stranger would choose; names of parts and roles stay. */
@@ -160,6 +167,7 @@ export const renamed: Rewriting = {
     })),
   }),
   back: (_, p) => p,
+  forth: (p) => p,
 };
 
 export const REWRITINGS: readonly Rewriting[] = [
