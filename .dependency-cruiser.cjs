@@ -97,7 +97,7 @@ module.exports = {
     {
       name: 'tests-are-not-imported',
       severity: 'error',
-      from: { pathNot: '\\.test\\.tsx?$' },
+      from: { pathNot: '\\.test\\.tsx?$|^core/testing/' },
       to: { path: '\\.test\\.tsx?$|^core/testing/', pathNot: '^core/testing/shapes\\.ts$' },
     },
   ],

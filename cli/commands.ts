@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import { CATALOGUE, FAMILIES, propose } from '@ample/core/alterations';
 import { SAMPLE_SIZES, samplePattern, type SampleId } from '@ample/core/drafting';
-import { draft, type Draft } from '@ample/core/draft';
+import { draft, unfitPieces, type Draft } from '@ample/core/draft';
 import {
   drawPatch,
   drawPiece,
@@ -13,6 +13,7 @@ import {
   paperFrom,
   readPattern,
   writeCsv,
+  writeDocument,
   writeDxf,
   writeSvg,
   type DocumentKind,
@@ -27,6 +28,7 @@ import {
   handSheet,
   labelChanges,
   printableSheet,
+  sayFinding,
   sayFit,
   sayPaper,
   sayPatches,
@@ -153,12 +155,22 @@ export interface AlterOptions {
   readonly date: string;
   /** Print only what changed, as patches to tape on. */
   readonly patches?: boolean;
+  /** Writes pieces with faults too. */
+  readonly despiteFaults?: boolean;
   /** Kinds of line in the PDF; left out, the usual ones. */
   readonly lines?: readonly PdfLayer[] | undefined;
 }
 export const isLayer = (text: string): text is PdfLayer => text in PDF_LAYERS;
 
-export async function alter(file: string, options: AlterOptions): Promise<Result<unknown>> {
+/** What `alter` gives: the report, and the faults that keep pieces from being written. */
+export interface Altered {
+  readonly report: unknown;
+  readonly faults: readonly string[];
+  /** Names of the pieces that were left out of the files. */
+  readonly leftOut: readonly string[];
+}
+
+export async function alter(file: string, options: AlterOptions): Promise<Result<Altered>> {
   const loaded = loadJob(file);
   if (!loaded.ok) return loaded;
   const d = draft(loaded.value);
@@ -166,9 +178,13 @@ export async function alter(file: string, options: AlterOptions): Promise<Result
   const refused = d.steps.find((s) => s.step.on && !s.outcome.ok);
   if (refused && !refused.outcome.ok) return refused.outcome;
   const report = alterReport(d, UNITS);
-  if (options.out === undefined) return ok(report);
-  const files = await writeFiles(loaded.value, d, options.out, options);
-  return files.ok ? ok({ ...report, files: files.value }) : files;
+  const faults = options.despiteFaults ? [] : d.faults.map((f) => sayFinding(f, UNITS));
+  const unfit = options.despiteFaults ? new Set<string>() : unfitPieces(d);
+  const leftOut = d.pieces.filter((p) => unfit.has(p.id)).map((p) => p.name);
+  if (options.out === undefined) return ok({ report, faults, leftOut });
+  const sound = { ...d, pieces: d.pieces.filter((p) => !unfit.has(p.id)) };
+  const files = await writeFiles(loaded.value, sound, options.out, options);
+  return files.ok ? ok({ report: { ...report, files: files.value }, faults, leftOut }) : files;
 }
 
 const require = createRequire(import.meta.url);
@@ -199,6 +215,10 @@ async function writeFiles(
   if (options.formats.includes('dxf') && !d.paper) {
     writeFileSync(join(out, 'pattern.dxf'), writeDxf([{ size: d.size ?? '', pieces: d.pieces }]));
     files.push('pattern.dxf');
+  }
+  if (options.formats.includes('json') && !d.paper) {
+    writeFileSync(join(out, 'pieces.json'), writeDocument(d.pieces));
+    files.push('pieces.json');
   }
   if (options.formats.includes('csv')) {
     writeFileSync(join(out, 'worksheet.csv'), writeCsv(worksheetTable(d.worksheet, UNITS.unit)));

@@ -36,14 +36,18 @@ const USAGE = `usage:
   ample record <job.json> --out DIR [--paper a4|letter|a3|tabloid]
   ample backup <file.zip>
   ample bring <file.pdf|svg|dxf> [--out DIR]
-  ample alter <job.json> [--out DIR] [--formats pdf,svg,dxf,csv] [--paper a4|letter|a3|tabloid|a0|roll]
-        [--patches] [--lines cutting,seam,original,added,marks,words,patch]`;
+  ample alter <job.json> [--out DIR] [--formats pdf,svg,dxf,csv,json] [--paper a4|letter|a3|tabloid|a0|roll]
+        [--patches] [--lines cutting,seam,original,added,marks,words,patch] [--despite-faults]`;
 
-/** Exit codes: 0 done, 1 bad input (code and sentence on stderr), 2 wrong usage. */
-export async function main(
-  argv: readonly string[],
-  today: string,
-): Promise<{ code: 0 | 1 | 2; out: string; err: string }> {
+/** What a command leaves: its exit code, and what it says on standard output and standard error. */
+interface Answer {
+  readonly code: 0 | 1 | 2;
+  readonly out: string;
+  readonly err: string;
+}
+
+/** Exit codes: 0 done, 1 bad input or a piece unfit to be cut (code and sentence on stderr), 2 wrong usage. */
+export async function main(argv: readonly string[], today: string): Promise<Answer> {
   const usage = { code: 2 as const, out: '', err: `${USAGE}\n` };
   let parsed;
   try {
@@ -56,6 +60,7 @@ export async function main(
         formats: { type: 'string', default: 'pdf,svg' },
         paper: { type: 'string', default: 'a4' },
         patches: { type: 'boolean', default: false },
+        'despite-faults': { type: 'boolean', default: false },
         lines: { type: 'string' },
         open: { type: 'boolean', default: false },
         'one-way': { type: 'boolean', default: false },
@@ -67,6 +72,7 @@ export async function main(
   const { positionals, values } = parsed;
   const [command, argument, extra] = positionals;
   if (!command || extra !== undefined || (argument === undefined) !== (command === 'alterations')) return usage;
+  if (command === 'alter') return alterCommand(argument ?? '', values, today, usage);
   const result = await run(command, argument ?? '', values, today);
   if (result === null) return usage;
   if (!result.ok) return { code: 1, out: '', err: `${result.error.code}: ${says(result.error)}\n` };
@@ -79,9 +85,34 @@ interface Flags {
   readonly formats?: string | undefined;
   readonly paper?: string | undefined;
   readonly patches?: boolean | undefined;
+  readonly 'despite-faults'?: boolean | undefined;
   readonly lines?: string | undefined;
   readonly open?: boolean | undefined;
   readonly 'one-way'?: boolean | undefined;
+}
+
+const FORMATS = ['pdf', 'svg', 'dxf', 'csv', 'json'];
+
+/** Carries a plan out; a piece with a fault is told, left out of the files, and makes the command fail. */
+async function alterCommand(argument: string, flags: Flags, date: string, usage: Answer): Promise<Answer> {
+  const formats = (flags.formats ?? '').split(',').map((f) => f.trim());
+  const lines = flags.lines?.split(',').map((l) => l.trim());
+  if (formats.some((f) => !FORMATS.includes(f)) || (lines && !lines.every(isLayer))) return usage;
+  const done = await alter(argument, {
+    out: flags.out,
+    formats,
+    paper: flags.paper ?? 'a4',
+    date,
+    lines,
+    patches: flags.patches === true,
+    despiteFaults: flags['despite-faults'] === true,
+  });
+  if (!done.ok) return { code: 1, out: '', err: `${done.error.code}: ${says(done.error)}\n` };
+  const { report, faults, leftOut } = done.value;
+  const out = `${JSON.stringify(tidy(report), null, 2)}\n`;
+  if (faults.length === 0) return { code: 0, out, err: '' };
+  const first = says({ code: 'pieces-not-fit', data: { names: leftOut.join(', ') } });
+  return { code: 1, out, err: `pieces-not-fit: ${[first, ...faults].join('\n')}\n` };
 }
 
 async function run(command: string, argument: string, flags: Flags, date: string): Promise<Result<unknown> | null> {
@@ -118,14 +149,6 @@ async function run(command: string, argument: string, flags: Flags, date: string
       return size(argument);
     case 'amounts':
       return amounts(argument);
-    case 'alter': {
-      const formats = (flags.formats ?? '').split(',').map((f) => f.trim());
-      if (formats.some((f) => !['pdf', 'svg', 'dxf', 'csv'].includes(f))) return null;
-      const lines = flags.lines?.split(',').map((l) => l.trim());
-      if (lines && !lines.every(isLayer)) return null;
-      const options = { out: flags.out, formats, paper: flags.paper ?? 'a4', date, lines };
-      return alter(argument, { ...options, patches: flags.patches === true });
-    }
     default:
       return null;
   }

@@ -86,6 +86,8 @@ export function alterReport(d: Draft, units: Units) {
       difference: w.difference,
     })),
     findings: d.check.findings.map(findingReport(units)),
+    // What keeps pieces from being printed or written.
+    faults: d.faults.map(findingReport(units)),
     // What must follow, what the measurements still ask for, and what is left once the plan is carried out.
     follow: d.followers.map((f) => ({ alteration: f.alteration, pieces: f.pieces })),
     asks: d.asks.map((a) => ({ alteration: a.alteration, values: a.fit.values, says: sayFit(a.fit.sum, units) })),

@@ -1,40 +1,32 @@
-import { spawn, type ChildProcess } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { test as base, expect } from '@playwright/test';
+import { startServer } from '../scripts/server.mjs';
 
-/** Servers of its own, so that they can be stopped; on a port no other test uses. */
-const ownPort = (): number => 4300 + test.info().parallelIndex * 10 + test.info().retry;
+type Serve = (dist: string) => ReturnType<typeof startServer>;
+/** Servers of its own, each on a free port, so that they can be stopped; one left running when a test fails is ended. */
+const test = base.extend<{ serve: Serve }>({
+  // eslint-disable-next-line no-empty-pattern
+  serve: async ({}, use) => {
+    const started: Awaited<ReturnType<Serve>>[] = [];
+    await use(async (dist) => {
+      const server = await startServer({ DIST: dist });
+      started.push(server);
+      return server;
+    });
+    await Promise.all(started.map((s) => s.stop()));
+  },
+});
 test.use({ serviceWorkers: 'allow' });
 
-async function serve(port: number, dist: string): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
-    cwd: join(import.meta.dirname, '..'),
-    env: { ...process.env, PORT: String(port), DIST: dist },
-    stdio: 'ignore',
-  });
-  for (let i = 0; i < 100; i++) {
-    const up = await fetch(`http://127.0.0.1:${port}/api/health`).then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (up) return child;
-    await new Promise((r) => setTimeout(r, 100));
-  }
-  throw new Error('the server did not start');
-}
-const stop = (child: ChildProcess): Promise<void> =>
-  new Promise((resolve) => {
-    child.once('exit', () => resolve());
-    child.kill();
-  });
-
-test('after the first visit everything works with the server stopped, workers and printing too', async ({ page }) => {
-  const port = ownPort();
+test('after the first visit everything works with the server stopped, workers and printing too', async ({
+  page,
+  serve,
+}) => {
   const dist = join(import.meta.dirname, '../web/dist');
-  const server = await serve(port, dist);
-  await page.goto(`http://127.0.0.1:${port}/`);
+  const server = await serve(dist);
+  await page.goto(`${server.base}/`);
   await page.evaluate(async () => (await navigator.serviceWorker.ready).active?.state);
   const manifest = await page.evaluate(
     async () =>
@@ -52,8 +44,8 @@ test('after the first visit everything works with the server stopped, workers an
       }),
     )
     .toBeGreaterThan(60);
-  await stop(server);
-  await page.goto(`http://127.0.0.1:${port}/job/marit-causeway/table`);
+  await server.stop();
+  await page.goto(`${server.base}/job/marit-causeway/table`);
   await expect(page.getByText('size 4').first()).toBeVisible();
   await expect(page.getByRole('region', { name: 'Stages' })).toBeVisible();
   await page.keyboard.press('8');
@@ -64,12 +56,11 @@ test('after the first visit everything works with the server stopped, workers an
   expect((await waiting).suggestedFilename()).toMatch(/\.pdf$/);
 });
 
-test('a newer version is offered and waits; taken, it is the one that runs', async ({ page }) => {
-  const port = ownPort();
+test('a newer version is offered and waits; taken, it is the one that runs', async ({ page, serve }) => {
   const dist = mkdtempSync(join(tmpdir(), 'ample-dist-'));
   cpSync(join(import.meta.dirname, '../web/dist'), dist, { recursive: true });
-  const server = await serve(port, dist);
-  await page.goto(`http://127.0.0.1:${port}/`);
+  const server = await serve(dist);
+  await page.goto(`${server.base}/`);
   await page.evaluate(() => navigator.serviceWorker.ready);
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Wearers' })).toBeVisible();
@@ -91,5 +82,4 @@ test('a newer version is offered and waits; taken, it is the one that runs', asy
     .poll(() => page.evaluate(() => document.documentElement.dataset['release']).catch(() => null))
     .toBe('next');
   await expect(page.getByRole('heading', { name: 'Wearers' })).toBeVisible();
-  await stop(server);
 });

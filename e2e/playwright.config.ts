@@ -1,7 +1,15 @@
+import { execFileSync } from 'node:child_process';
 import { defineConfig } from '@playwright/test';
 import { CHROMIUM } from './chromium.ts';
 
-const PORT = 4199;
+/** A free port, found once for the run: the workers, which read this file too, are told by the environment. */
+function freePort(): string {
+  const find =
+    "const s = require('node:net').createServer().listen(0, '127.0.0.1', () => { console.log(s.address().port); s.close(); })";
+  return execFileSync(process.execPath, ['-e', find], { encoding: 'utf8' }).trim();
+}
+process.env['AMPLE_TEST_PORT'] ??= freePort();
+const PORT = process.env['AMPLE_TEST_PORT'];
 
 export default defineConfig({
   testDir: '.',
@@ -25,7 +33,7 @@ export default defineConfig({
     command: 'node --import tsx server/main.ts',
     cwd: '..',
     url: `http://127.0.0.1:${PORT}/api/health`,
-    env: { PORT: String(PORT), BUREAU_PACE: '700' },
+    env: { PORT, BUREAU_PACE: '700' },
     reuseExistingServer: false,
   },
 });

@@ -1,4 +1,3 @@
-import { spawn } from 'node:child_process';
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -6,13 +5,13 @@ import { chromium, type Page } from '@playwright/test';
 import { samplePattern } from '@ample/core/drafting';
 import { planStep, DEMO_WEARERS } from '@ample/samples';
 import { CHROMIUM } from '../e2e/chromium.ts';
+import { startServer } from './server.mjs';
 
 /**
  * How evenly the mat is drawn while something is dragged for two seconds, with six pieces on it: the time between
  * frames, which at sixty a second is 16.7 ms. Run after a build; printed by `npm run bench`.
  */
 const root = fileURLToPath(new URL('..', import.meta.url));
-const PORT = 4189;
 const LASTS = 2000;
 /** Half a millisecond over the craft's figures: a display's clock is no finer. */
 const BUDGET = { median: 16.7 + 0.5, late: 33 + 0.5 };
@@ -67,22 +66,10 @@ async function frames(page: Page, from: { x: number; y: number }, reach: number)
 
 if (!existsSync(join(root, 'web/dist/index.html')))
   throw new Error('bench-frames: expected a build; run npm run build first');
-const server = spawn(process.execPath, ['--import', 'tsx', join(root, 'server/main.ts')], {
-  cwd: root,
-  env: { ...process.env, PORT: String(PORT) },
-  stdio: 'ignore',
-});
-const base = `http://127.0.0.1:${PORT}`;
+const server = await startServer();
+const { base } = server;
 const browser = await chromium.launch(CHROMIUM);
 try {
-  for (let i = 0; i < 50; i++) {
-    const up = await fetch(`${base}/api/health`).then(
-      (r) => r.ok,
-      () => false,
-    );
-    if (up) break;
-    await new Promise((r) => setTimeout(r, 200));
-  }
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(base);
   await page.getByText('Start my own').waitFor();
@@ -115,5 +102,5 @@ try {
   process.exitCode = over === 0 ? 0 : 1;
 } finally {
   await browser.close();
-  server.kill();
+  await server.stop();
 }

@@ -1,30 +1,17 @@
-import { execFileSync, spawn } from 'node:child_process';
+import { execFileSync } from 'node:child_process';
 import { mkdirSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { CHROMIUM } from '../e2e/chromium.ts';
 import { root, tool } from './run.mjs';
+import { startServer } from './server.mjs';
 
 /** One picture of every main view, from the demo scenario, at 1280 × 800. */
 const build = await tool('vite/bin/vite.js', ['build', join(root, 'web'), '--logLevel', 'warn']);
 if (build.code !== 0) process.exit(build.code);
-const PORT = 4188;
-const server = spawn(process.execPath, ['--import', 'tsx', join(root, 'server/main.ts')], {
-  cwd: root,
-  env: { ...process.env, PORT: String(PORT) },
-  stdio: 'ignore',
-});
-const base = `http://127.0.0.1:${PORT}`;
-for (let i = 0; i < 50; i++) {
-  if (
-    await fetch(`${base}/api/health`)
-      .then((r) => r.ok)
-      .catch(() => false)
-  )
-    break;
-  await new Promise((r) => setTimeout(r, 200));
-}
+const server = await startServer();
+const { base } = server;
 const folder = join(root, 'docs/screenshots');
 mkdirSync(folder, { recursive: true });
 const browser = await chromium.launch(CHROMIUM);
@@ -128,5 +115,5 @@ try {
   await shot('table-tablet');
 } finally {
   await browser.close();
-  server.kill();
+  await server.stop();
 }

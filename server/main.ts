@@ -3,6 +3,7 @@ import { createApp } from './app.ts';
 
 // DIST serves another build than the one beside this file.
 const dist = process.env['DIST'] ?? fileURLToPath(new URL('../web/dist', import.meta.url));
+// 0 takes any free port; the line below says which.
 const port = Number(process.env['PORT'] ?? 4180);
 const host = process.env['HOST'] ?? '127.0.0.1';
 
@@ -15,7 +16,13 @@ const server = createApp(dist, { bureau: { pace } }).listen(port, host, (error?:
     process.exitCode = 1;
     return;
   }
-  process.stdout.write(`Ample Draft is at http://${host}:${port} with the demo scenario on the rail.\n`);
+  const at = server.address();
+  const taken = at !== null && typeof at === 'object' ? at.port : port;
+  process.stdout.write(`Ample Draft is at http://${host}:${taken} with the demo scenario on the rail.\n`);
 });
-process.on('SIGTERM', () => server.close());
-process.on('SIGINT', () => server.close());
+const stop = (): void => {
+  server.close();
+  server.closeAllConnections();
+};
+process.on('SIGTERM', stop);
+process.on('SIGINT', stop);

@@ -8,5 +8,6 @@ export * from './followers.ts';
 export * from './lanes.ts';
 export * from './order.ts';
 export * from './step.ts';
+export * from './unfit.ts';
 export * from './usual.ts';
 export { likeOf, type StandIn } from './paper.ts';

@@ -1,4 +1,13 @@
-import { flatten, insidePolygon, isSimplePolygon, lerp, MITRE_LIMIT, sub, turnBetween, type Point } from '../geometry/index.ts';
+import {
+  flatten,
+  insidePolygon,
+  isSimplePolygon,
+  lerp,
+  MITRE_LIMIT,
+  sub,
+  turnBetween,
+  type Point,
+} from '../geometry/index.ts';
 import { cuttingEdges, cuttingLine, type Piece } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
 import type { Fault, FaultCode } from './fault.ts';

@@ -16,7 +16,6 @@ export const FAULT_CODES = [
   'cutting-line-crosses',
   'cutting-line-off',
   'seam-broken',
-  'patch-crosses',
 ] as const;
 export type FaultCode = (typeof FAULT_CODES)[number];
 

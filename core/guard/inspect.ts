@@ -1,8 +1,9 @@
+import { isSimplePolygon, polyline, signedArea, spansOf, type Point } from '../geometry/index.ts';
 import { edgeOf, type Piece, type Seam } from '../pattern/index.ts';
 import { cuttingFaults } from './cutting.ts';
 import { dartFaults } from './darts.ts';
 import type { Care, Fault, FaultCode } from './fault.ts';
-import { edgeFaults, notchFaults, outlineFaults } from './structure.ts';
+import { edgeFaults, LEAST_AREA, notchFaults, outlineFaults } from './structure.ts';
 
 const looked = { quick: new WeakMap<Piece, readonly Fault[]>(), complete: new WeakMap<Piece, readonly Fault[]>() };
 
@@ -32,6 +33,10 @@ function inspect(piece: Piece, care: Care): readonly Fault[] {
   if (out.length === 0 && care === 'complete') cuttingFaults(piece, say);
   return out;
 }
+
+/** True for a closed ring of points that scissors can follow: it does not cross itself, and there is paper in it. */
+export const isSoundRing = (ring: readonly Point[]): boolean =>
+  isSimplePolygon(ring) && Math.abs(signedArea(spansOf(polyline([...ring, ...ring.slice(0, 1)])))) >= LEAST_AREA;
 
 /** Seams that name an edge or a notch their piece no longer has: they could not be walked. */
 export function inspectSeams(pieces: readonly Piece[], seams: readonly Seam[]): readonly Fault[] {

@@ -5,7 +5,7 @@ import type { Fault, FaultCode } from './fault.ts';
 import { outlineRing, ringOf } from './ring.ts';
 
 /** Pieces smaller than this cannot be sewn, mm². */
-const LEAST_AREA = 100;
+export const LEAST_AREA = 100;
 
 type Say = (code: FaultCode, data?: Fault['data'], at?: Fault['at']) => void;
 

@@ -1,4 +1,5 @@
 import { boundsOf, type Box } from '../geometry/index.ts';
+import { isSoundRing } from '../guard/index.ts';
 import { cuttingLine, type Piece } from '../pattern/index.ts';
 import { changedOn } from './changed.ts';
 import { areaOf, common, FLAT, filled, grow, regionOf, unite, type Ring } from './regions.ts';
@@ -68,7 +69,9 @@ export function patchPlan(pieces: readonly Piece[], original: readonly Piece[]):
     }
     const found = untouched === piece ? { patches: [], share: 0 } : patchesOf(untouched, piece);
     if (found.patches.length === 0) asIs.push(piece);
-    else if (found.share > MOST_OF) whole.push({ piece, why: 'mostly' });
+    // A patch that could not be cut out is no saving either.
+    else if (found.share > MOST_OF || !found.patches.every((p) => isSoundRing(p.ring)))
+      whole.push({ piece, why: 'mostly' });
     else patches.push(...found.patches);
   }
   return { patches, whole, asIs };

@@ -200,7 +200,7 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'step-failed': () =>
     'This step could not be carried out on these pieces, and they stay as they were. Take another amount or another way; the rest of the plan goes on.',
   'pieces-not-fit': (s) =>
-    `${s.text('names')} would be cut wrong, so nothing was written. Mend what Check shows, or write the files all the same.`,
+    `${s.text('names')} would be cut wrong, so left out of the files. Mend what is said below, or write all pieces with --despite-faults.`,
   'worker-crashed': () =>
     'The drawing stopped and was started again. Nothing is lost; the last change is tried once more.',
   'worker-slow': () => 'The drawing took too long and was stopped. Make the last change smaller, or undo it.',

@@ -24,7 +24,6 @@ export const FAULT_TEXT: Readonly<Record<string, Sentence>> = {
   'cutting-line-crosses': (s) => `the cutting line of ${at(s)} crosses itself.`,
   'cutting-line-off': (s) => `the cutting line of ${at(s)} misses its seam allowance by ${s.len('by')}.`,
   'seam-broken': (s) => `the ${s.text('kind')} seam of ${at(s)} names an edge or a notch that is gone.`,
-  'patch-crosses': (s) => `a patch for ${at(s)} crosses itself.`,
 } satisfies Record<FaultCode, Sentence>;
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

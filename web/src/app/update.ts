@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import { registerSW } from 'virtual:pwa-register';
 import { saveNow } from '../store/job.ts';
+import { newerVersion } from './newerVersion.ts';
 
 /** An hour: new versions are rare, and asking costs a request on the home network. */
 const ASK_AGAIN = 3_600_000;
@@ -10,10 +11,16 @@ export const useUpdate = create<{ readonly take: (() => void) | null }>(() => ({
 
 /** Works without the server after the first visit; a newer version is offered and waits. */
 export function watchForUpdates(): void {
-  const update = registerSW({
-    onNeedRefresh: () => useUpdate.setState({ take: () => void saveNow().then(() => update(true)) }),
-    onRegisteredSW: (_url, registration) => {
-      setInterval(() => void registration?.update().catch(() => undefined), ASK_AGAIN);
+  let registration: ServiceWorkerRegistration | undefined;
+  registerSW({
+    onNeedRefresh: () => {
+      if (!registration) return;
+      const take = newerVersion(registration, navigator.serviceWorker, saveNow, () => location.reload());
+      useUpdate.setState({ take });
+    },
+    onRegisteredSW: (_url, registered) => {
+      registration = registered;
+      setInterval(() => void registered?.update().catch(() => undefined), ASK_AGAIN);
     },
     // On a plain address of the home network a browser allows no such thing: the app then needs its server.
     onRegisterError: () => undefined,

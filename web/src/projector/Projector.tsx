@@ -1,15 +1,20 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { drawPiece } from '@ample/core/formats';
+import type { Piece } from '@ample/core/pattern';
 import { fitsField, fieldOf } from '@ample/core/projector';
 import { useDraft } from '../store/draft.ts';
 import { useUnits } from '../store/prefs.ts';
+import { usePrintable } from '../store/unfit.ts';
+import { UnfitNotice } from '../ui/UnfitNotice.tsx';
 import { tellTables } from './channel.ts';
 import { CalibratePanel } from './CalibratePanel.tsx';
 import { Controls } from './Controls.tsx';
 import { useProjectorKeys } from './keys.ts';
 import { sameScreen, slide, thisScreen, useProjector } from './state.ts';
 import { Thrown } from './Thrown.tsx';
+
+const NONE: readonly Piece[] = [];
 
 /** The whole screen as the projector throws it onto the cutting table: one piece after another at true size. */
 export function Projector() {
@@ -22,7 +27,8 @@ export function Projector() {
   const [shown, setShown] = useState(true);
   const [here, setHere] = useState(thisScreen);
 
-  const pieces = useMemo(() => (draft?.paper === null ? draft.pieces : []), [draft]);
+  const printable = usePrintable(draft);
+  const pieces = draft?.paper === null ? printable.pieces : NONE;
   const index = Math.max(
     0,
     pieces.findIndex((p) => p.id === state.piece),
@@ -86,6 +92,7 @@ export function Projector() {
       </svg>
       {shown ? (
         <div className="absolute inset-x-0 bottom-0 space-y-2 p-3">
+          {draft?.paper === null && <UnfitNotice printable={printable} />}
           {(calibrating || !calibration) && <CalibratePanel moved={moved} />}
           <Controls
             pieces={pieces}

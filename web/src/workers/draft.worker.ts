@@ -14,7 +14,12 @@ self.onmessage = (event: MessageEvent<Request>) => {
   try {
     pattern = request.input.pattern ?? pattern;
     if (!pattern) throw new Error('draft worker: expected a pattern with the first message');
-    reply = { v: PROTOCOL, id: request.id, ok: true, value: draft({ ...request.input, pattern }, cache, request.input.care) };
+    reply = {
+      v: PROTOCOL,
+      id: request.id,
+      ok: true,
+      value: draft({ ...request.input, pattern }, cache, request.input.care),
+    };
   } catch (error) {
     cache = emptyCache();
     reply = { v: PROTOCOL, id: request.id, ok: false, message: error instanceof Error ? error.message : String(error) };

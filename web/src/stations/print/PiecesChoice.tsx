@@ -23,11 +23,14 @@ const LINES: readonly (readonly [PdfLayer, string])[] = [
 export function PiecesChoice({
   pieces,
   left,
+  held,
   setLeft,
 }: {
   readonly pieces: readonly Piece[];
   /** Ids of pieces left out. */
   readonly left: readonly string[];
+  /** Ids of pieces held back for their faults. */
+  readonly held: readonly string[];
   readonly setLeft: (change: (left: readonly string[]) => readonly string[]) => void;
 }) {
   const { printed, lines, withSheet } = usePrefs();
@@ -52,7 +55,8 @@ export function PiecesChoice({
           {pieces.map((p) => (
             <Check
               key={p.id}
-              on={!left.includes(p.id)}
+              on={!left.includes(p.id) && !held.includes(p.id)}
+              disabled={held.includes(p.id)}
               set={(on) => setLeft((l) => (on ? l.filter((x) => x !== p.id) : [...l, p.id]))}
             >
               {p.name}

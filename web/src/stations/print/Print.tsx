@@ -1,14 +1,17 @@
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
+import { unfitPieces } from '@ample/core/draft';
 import { layPages, type PageMap } from '@ample/core/formats';
 import { handSheet, sayPatches, sayRefusal } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { download, fileName } from '../../store/export.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
+import { usePrintable } from '../../store/unfit.ts';
 import { PaperNote } from '../../ui/PaperNote.tsx';
 import { Length, Notice, Station } from '../../ui/parts.tsx';
+import { UnfitNotice } from '../../ui/UnfitNotice.tsx';
 import { makePdf } from '../../workers/client.ts';
 import { Bureau } from './Bureau.tsx';
 import { Cloth } from './Cloth.tsx';
@@ -35,11 +38,15 @@ export function Print() {
   const { job } = useParams();
   const [left, setLeft] = useState<readonly string[]>([]);
   const [state, setState] = useState<'idle' | 'busy' | { readonly failed: string }>('idle');
-  const what = useMemo(() => (draft ? toPrint(draft, left, printed) : NOTHING), [draft, left, printed]);
+  const printable = usePrintable(draft);
+  const { despite } = printable;
+  const held = useMemo(() => (draft && !despite ? [...unfitPieces(draft)] : []), [draft, despite]);
+  const without = useMemo(() => [...left, ...held], [left, held]);
+  const what = useMemo(() => (draft ? toPrint(draft, without, printed) : NOTHING), [draft, without, printed]);
   const map = useMemo(() => layPages(what.drawings, paper, { turn }), [what, paper, turn]);
   if (!draft || !pattern || !wearer) return <Station title="Print">Laying out the pages…</Station>;
   const onPaper = draft.paper !== null;
-  const pieces = onPaper ? [] : draft.pieces.filter((p) => !left.includes(p.id));
+  const pieces = onPaper ? [] : draft.pieces.filter((p) => !without.includes(p.id));
   const name = fileName(`${wearer.name} ${pattern.name} ${draft.size ?? ''}`);
   const request = (wish = prefs, of = what) =>
     pdfRequest({ wearer: wearer.name, pattern, draft, words: labels }, of, wish, units);
@@ -79,7 +86,10 @@ export function Print() {
             <RecordButton draft={draft} pattern={pattern} />
           </div>
           {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
-          {pieces.length === 0 && !onPaper && <Notice grade="look">Choose at least one piece.</Notice>}
+          {!onPaper && <UnfitNotice printable={printable} />}
+          {pieces.length === 0 && held.length === 0 && !onPaper && (
+            <Notice grade="look">Choose at least one piece.</Notice>
+          )}
           <PaperChoice />
           {onPaper ? (
             <div>
@@ -89,7 +99,7 @@ export function Print() {
               </Link>
             </div>
           ) : (
-            <PiecesChoice pieces={draft.pieces} left={left} setLeft={setLeft} />
+            <PiecesChoice pieces={draft.pieces} left={left} held={held} setLeft={setLeft} />
           )}
           <Files
             draft={draft}
@@ -130,7 +140,7 @@ export function Print() {
               name={`${name}-roll.pdf`}
               ready={pieces.length > 0}
               make={() =>
-                makePdf(request({ ...prefs, paper: 'roll', withSheet: false }, toPrint(draft, left, 'pieces')))
+                makePdf(request({ ...prefs, paper: 'roll', withSheet: false }, toPrint(draft, without, 'pieces')))
               }
             />
           </div>
