@@ -176,6 +176,8 @@ interface SeamCorner {
  */
 function corner(p: Path, q: Path, seam: SeamCorner): readonly [Path, Path] {
   if (distance(endOf(p), q.start) < 1e-7) return [p, q];
+  // What is left of an edge between two others may be nothing: its neighbours then meet without it.
+  if (p.segments.length === 0 || q.segments.length === 0) return [joinPaths([p, polyline([endOf(p), q.start])]), q];
   const reach = Math.max(Math.abs(seam.before), Math.abs(seam.after));
   const a = add(seam.at, scale(left(seam.arrives), seam.before));
   const b = add(seam.at, scale(left(seam.leaves), seam.after));

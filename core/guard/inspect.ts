@@ -30,7 +30,13 @@ function inspect(piece: Piece, care: Care): readonly Fault[] {
   if (out.some((f) => f.code !== 'notch-off-edge')) return out;
   outlineFaults(piece, say);
   dartFaults(piece, say);
-  if (out.length === 0 && care === 'complete') cuttingFaults(piece, say);
+  if (out.length > 0 || care === 'quick') return out;
+  try {
+    cuttingFaults(piece, say);
+  } catch {
+    // A seam line so odd that none can be drawn beside it has no cutting line.
+    say('cutting-line-crosses');
+  }
   return out;
 }
 

@@ -15,7 +15,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import { requireEdge } from '../../pattern/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Instruction, Message } from '../contract.ts';
 import { bothShoulders } from '../kit/bothShoulders.ts';
 import { define, length } from '../kit/define.ts';
@@ -39,7 +39,7 @@ function clearPin(on: ShoulderOn, cut: Point): ShoulderOn['hinge'] | null {
     const at = reach === on.hinge.reach ? on.hinge.at : pointAt(path, on.neckFirst ? reach : size - reach);
     const line = polyline([cut, at]);
     const met = on.piece.edges.flatMap((e) => intersectPaths(line, e.path));
-    if (met.every((h) => distance(h.point, cut) < 0.5 || distance(h.point, at) < 0.5)) return { at, reach };
+    if (met.every((h) => distance(h.point, cut) < TOL.join || distance(h.point, at) < TOL.join)) return { at, reach };
   }
   return null;
 }
