@@ -103,6 +103,8 @@ export type Instruction =
       readonly edge: string;
       readonly from: number;
       readonly free?: boolean;
+      /** How long the whole edge is to be, mm; left out, as long as it was. */
+      readonly length?: number;
     } & ({ readonly to: number } | { readonly toFromEnd: number }))
   /** A notch put at a distance from the upper end of its edge. */
   | (Said & { readonly op: 'notch'; readonly notch: string; readonly edge: string; readonly fromTop: number })

@@ -159,7 +159,7 @@ export function runStep(table: TableState, step: Step): Result<void> {
     case 'fairRun': {
       const path = requireEdge(state.piece, step.edge).path;
       const end = 'to' in step ? step.to : pathLength(path) - step.toFromEnd;
-      const faired = fairRun(path, step.from, end, !step.free);
+      const faired = fairRun(path, step.from, end, step.length ?? !step.free);
       const grown = pathLength(faired) - pathLength(path);
       state.piece = replaceEdge(state.piece, step.edge, faired);
       // What lies beyond the redrawn part keeps its place from the far end, what lies on it its share of it.

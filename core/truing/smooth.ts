@@ -55,9 +55,10 @@ function jointNear(path: Path, near: Point): number {
 
 /**
  * Draws the part of a path between two arc lengths again as one curve that leaves and arrives in the old
- * directions, as near to the old length as such a curve comes without a bulge (with `hold` false: a plain fair curve). The ends never move.
+ * directions, as near to the old length as such a curve comes without a bulge (with `hold` false: a plain fair curve;
+ * with a number: until the whole path is that long). The ends never move.
  */
-export function fairRun(path: Path, from: number, to: number, hold = true): Path {
+export function fairRun(path: Path, from: number, to: number, hold: boolean | number = true): Path {
   const total = pathLength(path);
   const a = Math.max(0, from);
   const b = Math.min(total, to);
@@ -68,8 +69,8 @@ export function fairRun(path: Path, from: number, to: number, hold = true): Path
   const drawn = (handle: number): Path =>
     pathFromSpans([blend(run.start, startTangent(run), endOf(run), endTangent(run), handle)]);
   const swap = (middle: Path): Path => joinPaths([head, middle, tail].filter((p) => p.segments.length > 0));
-  if (!hold) return swap(drawn(1 / 3));
-  const goal = pathLength(run);
+  if (hold === false) return swap(drawn(1 / 3));
+  const goal = hold === true ? pathLength(run) : hold - (total - pathLength(run));
   // Longer handles make a longer curve; beyond these it would bulge or fold back.
   let low = 0.2;
   let high = 0.62;

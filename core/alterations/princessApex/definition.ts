@@ -1,6 +1,15 @@
-import { intersectPaths, nearestLength, pathLength, pointAt, polyline, type Point } from '../../geometry/index.ts';
+import {
+  intersectPaths,
+  nearestLength,
+  pathLength,
+  pointAt,
+  polyline,
+  type Path,
+  type Point,
+} from '../../geometry/index.ts';
 import { bustPointOf, type Edge, type Piece } from '../../pattern/index.ts';
 import { slash, type SlashSpec } from '../../slash/index.ts';
+import { fairRun } from '../../truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import { findPanels } from '../bust/panels.ts';
 import { seamsHold } from '../bust/promises.ts';
@@ -16,6 +25,8 @@ interface Slid {
   readonly line: MarkLine;
   readonly from: number;
   readonly to: number;
+  /** The seam as the slid box leaves it. */
+  readonly path: Path;
 }
 
 /** A box cut from the princess edge around the apex, slid up by `by`; the edge faired across it. */
@@ -57,6 +68,7 @@ function slide(piece: Piece, seam: Edge, apex: Point, inward: 1 | -1, by: number
     line: { id: `box ${piece.id}`, label: '1', points },
     from,
     to,
+    path,
   });
 }
 
@@ -72,6 +84,14 @@ function plan(context: Context, values: Values): Result<Program> {
   if (!centre.ok) return centre;
   const data = { by: Math.abs(by) };
   const up = by > 0;
+  // Both seams differ as they did: the side front is drawn as long as the centre front comes out.
+  const drafted = pathLength(f.seam.path) - pathLength(f.centreSeam.path);
+  const { from, to, path } = centre.value;
+  const sideLength = pathLength(fairRun(path, from, to)) + drafted;
+  const sewn = context.seams.find((q) => {
+    const ids = [q.first.piece, q.second.piece];
+    return q.kind === 'princess' && ids.includes(f.side.id) && ids.includes(f.centre.id);
+  });
   const steps: Instruction[] = [];
   for (const [piece, slid, seam] of [
     [f.side, side.value, f.seam],
@@ -115,9 +135,18 @@ function plan(context: Context, values: Values): Result<Program> {
         edge: seam.id,
         from: slid.from,
         to: slid.to,
+        ...(piece === f.side ? { length: sideLength } : {}),
       },
     );
   }
+  if (sewn)
+    steps.push({
+      op: 'matchNotches',
+      stage: 'match',
+      piece: f.side.id,
+      message: { code: 'apex.match', data },
+      seam: sewn.id,
+    });
   steps.push({
     op: 'match',
     stage: 'match',
