@@ -23,7 +23,7 @@ import { runStep } from './steps.ts';
 import { asksNothing, readValues } from './values.ts';
 
 /** What any alteration may be refused with, besides its own refusals: the guard has the last word. */
-export const GUARD_REFUSALS = ['step-makes-fault'] as const;
+export const GUARD_REFUSALS = ['step-makes-fault', 'piece-is-whole'] as const;
 
 export interface RunOptions {
   /** Leaves out what is only told, for a search that asks for the pieces many times. */
@@ -50,6 +50,8 @@ export function runAlteration(
     const program = definition.plan(plain, read.value);
     if (!program.ok) return program;
     const carried = asksNothing(definition, read.value) ? onlyMarked(program.value) : program.value;
+    const whole = wholePiece(plain, program.value);
+    if (whole) return refuse('piece-is-whole', { piece: whole.name });
     const done = interpret(definition, plain, carried, brief);
     return done.ok ? guarded(context, asWritten(context, plain, done.value), care) : done;
   } catch (error) {
@@ -62,6 +64,23 @@ const onlyMarked = (program: Program): Program => ({
   ...program,
   instructions: program.instructions.filter((step) => step.op === 'mark' && step.stage === 'mark'),
 });
+
+/** Parts that are drawn as halves wherever an alteration is described. */
+const HALVED: readonly Piece['part'][] = ['front', 'back', 'skirtFront', 'skirtBack'];
+/** A piece of the program that is drawn opened out, without a centre: an alteration would change one side of it. */
+function wholePiece(context: Context, program: Program): Piece | undefined {
+  const named = new Set([
+    program.piece,
+    ...program.instructions.flatMap((i) => ('piece' in i && i.piece ? [i.piece] : [])),
+  ]);
+  return context.pieces.find(
+    (p) =>
+      named.has(p.id) &&
+      HALVED.includes(p.part) &&
+      !p.half &&
+      !p.edges.some((e) => e.role === 'centreFront' || e.role === 'centreBack'),
+  );
+}
 
 /** Hands a run on only when no piece it touched has a fault that it did not have before. */
 function guarded(context: Context, run: Run, care: Care): Result<Run> {

@@ -56,12 +56,7 @@ function* samples(points: readonly Point[]): Generator<Point> {
 /** By how much a place on the cutting line misses its allowance, mm; nothing where it is right. */
 function offBy(p: Point, seam: Ring, allowances: readonly number[], largest: number): number {
   const { points } = seam;
-  const n = points.length;
-  let near = { distance: Infinity, chord: 0, t: 0 };
-  for (let i = 0; i < n; i++) {
-    const found = toChord(p, points[i] as Point, points[(i + 1) % n] as Point);
-    if (found.distance < near.distance) near = { distance: found.distance, chord: i, t: found.t };
-  }
+  const near = nearestChord(p, points);
   const beside = around(seam, near.chord, near.t, largest).map((e) => allowances[e] as number);
   const least = Math.min(...beside);
   if (insidePolygon(p, points) && near.distance > TOL.allowance) return near.distance + least;
@@ -76,6 +71,33 @@ function offBy(p: Point, seam: Ring, allowances: readonly number[], largest: num
   if (points.some((q, i) => isSharp(seam, i) && Math.hypot(p.x - q.x, p.y - q.y) <= MITRE_LIMIT * largest)) return 0;
   // In a hollow between two allowances the wider one rules.
   return liesOnAnother(p, seam, allowances) ? 0 : near.distance - most;
+}
+
+/** The chord of a ring nearest to a place. Gone through for every place of a cutting line: it makes nothing new. */
+function nearestChord(p: Point, points: readonly Point[]) {
+  let best = Infinity;
+  let chord = 0;
+  let at = 0;
+  let a = points[points.length - 1] as Point;
+  for (let i = 0; i < points.length; i++) {
+    const b = points[i] as Point;
+    const ux = b.x - a.x;
+    const uy = b.y - a.y;
+    const square = ux * ux + uy * uy;
+    let t = square === 0 ? 0 : ((p.x - a.x) * ux + (p.y - a.y) * uy) / square;
+    if (t < 0) t = 0;
+    else if (t > 1) t = 1;
+    const x = p.x - a.x - ux * t;
+    const y = p.y - a.y - uy * t;
+    const d = x * x + y * y;
+    if (d < best) {
+      best = d;
+      chord = i === 0 ? points.length - 1 : i - 1;
+      at = t;
+    }
+    a = b;
+  }
+  return { distance: Math.sqrt(best), chord, t: at };
 }
 
 /** The edges of the outline within `reach` of a place on it, along the seam line: theirs are the allowances that meet there. */

@@ -197,6 +197,8 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
     `The cap would have to change by ${s.len('by')}, more than its height allows. Change the armhole less, or the sleeve’s width.`,
   'step-makes-fault': (s) =>
     `This step was not carried out, and the pieces stay as they were: ${FAULT_TEXT[s.text('fault')]?.(s) ?? s.text('fault')} Take less, put its lines elsewhere, or choose another way.`,
+  'piece-is-whole': (s) =>
+    `“${s.text('piece')}” is drawn opened out, both sides in one. Alterations are worked out on half a piece: draw it along its centre line, on the fold, and name that edge.`,
   'step-failed': () =>
     'This step could not be carried out on these pieces, and they stay as they were. Take another amount or another way; the rest of the plan goes on.',
   'pieces-not-fit': (s) =>

@@ -11,10 +11,11 @@ import {
 } from '../../geometry/index.ts';
 import { bustPointOf, edgesWithRole, requireEdge, type Dart, type Edge, type Piece } from '../../pattern/index.ts';
 import { slash, type SlashSpec } from '../../slash/index.ts';
-import { fairRun } from '../../truing/index.ts';
+import { edgeAfter, edgeBefore, fairRun } from '../../truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import { dartMouthPoint } from '../bust/landmarks.ts';
 import type { AlterationDefinition, Context, Message, Program, Values } from '../contract.ts';
+import { centreEdge } from '../kit/across.ts';
 import { define, held, length } from '../kit/define.ts';
 import { numberOf } from '../values.ts';
 
@@ -38,12 +39,16 @@ function gaping(context: Pick<Context, 'pieces'>, share = ALONG): Result<Found> 
   const piece = context.pieces.find((p) => p.part === 'front' && bustPointOf(p));
   const pivot = piece ? bustPointOf(piece) : undefined;
   if (!piece || !pivot) return refuse('bust-point-not-found', {});
-  const neck = edgesWithRole(piece, 'neck')[0];
+  // With a dart in the neckline, the part of it that begins at the centre.
+  const necks = edgesWithRole(piece, 'neck');
+  const neck =
+    necks.find((e) => [edgeBefore(piece, e.id), edgeAfter(piece, e.id)].includes(centreEdge(piece)?.id ?? '')) ??
+    necks[0];
   const dart = [...piece.darts].sort((a, b) => Number(b.kind === 'side') - Number(a.kind === 'side'))[0];
   if (!neck) return refuse('neck-missing', { piece: piece.name });
   if (!dart) return refuse('no-dart', { piece: piece.name });
   const i = piece.edges.indexOf(neck);
-  const neckFirst = piece.edges[(i + 1) % piece.edges.length]?.role === 'shoulder';
+  const neckFirst = piece.edges[(i + 1) % piece.edges.length]?.id !== centreEdge(piece)?.id;
   const size = pathLength(neck.path);
   const along = size * (neckFirst ? share : 1 - share);
   return ok({ piece, neck, dart, pivot, at: pointAt(neck.path, along), neckFirst });

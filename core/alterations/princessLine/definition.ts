@@ -13,6 +13,7 @@ import {
   type Values,
 } from '../contract.ts';
 import { ROTATION_REFUSALS } from '../darts/find.ts';
+import { upperEnd } from '../kit/across.ts';
 import { numberOf } from '../values.ts';
 
 const NAMES = {
@@ -40,10 +41,12 @@ function plan(context: Context, values: Values): Result<Program> {
     armholes[0] as (typeof armholes)[number],
   );
   if (!longest) return refuse('armhole-missing', { piece: piece.name });
+  // Counted from the shoulder, whichever way the outline runs.
+  const share = numberOf(values, 'at');
   const target: RotationTarget = {
     kind: 'edge',
     edge: longest.id,
-    at: pathLength(longest.path) * numberOf(values, 'at'),
+    at: pathLength(longest.path) * (upperEnd(longest) === longest.path.start ? share : 1 - share),
   };
   const data = { dart: upper.kind };
   const there = upper.kind === 'armhole';

@@ -175,7 +175,7 @@ function wrongCutting(piece: Piece, ring: readonly Point[], say: (what: string) 
   });
   for (const edge of piece.edges) {
     if (edge.id === piece.fold || isCutAway(edge)) continue;
-    const p = points(edge.path, 40);
+    const p = points(edge.path, 24);
     for (let i = 0; i + 1 < p.length; i++) {
       const [a, b] = [p[i] as Point, p[i + 1] as Point];
       const size = apart(a, b);
