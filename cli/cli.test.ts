@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { inlineDemoJob } from '@ample/samples';
 import { CATALOGUE } from '@ample/core/alterations';
+import { pieceSchema } from '@ample/core/pattern';
 import { main } from './main.ts';
 import { describeMotion } from './report.ts';
 
@@ -384,4 +385,142 @@ describe('compare, plan and solve', () => {
     expect(readFileSync(join(out, 'pattern.pdf')).subarray(0, 5).toString()).toBe('%PDF-');
     expect((await json('compare', file('paper.job.json', job))).paper).toMatchObject({ sample: 'causeway' });
   });
+});
+
+describe('a piece that must not be cut', () => {
+  /** The foreign front with a second dart laid across the first: it came wrong, no step made it so. */
+  const crossed = () => {
+    const pattern = foreign();
+    const [front] = pattern.sizes.M as unknown as [
+      { edges: { id: string; role: string; path: unknown }[]; darts: Record<string, unknown>[] },
+    ];
+    const waist = front.edges.findIndex((e) => e.id === 'hemline');
+    const path = (...p: [number, number][]) => ({
+      start: { x: p[0]![0], y: p[0]![1] },
+      segments: p.slice(1).map(([x, y]) => ({ kind: 'line', to: { x, y } })),
+    });
+    front.edges.splice(
+      waist,
+      1,
+      { id: 'hemSide', role: 'hem', path: path([-224, 420], [-130, 420]) },
+      { id: 'gap', role: 'dart', path: path([-130, 420], [-110, 420]) },
+      { id: 'hemMiddle', role: 'hem', path: path([-110, 420], [0, 420]) },
+    );
+    front.darts.push({ id: 'waist', kind: 'waist', mouth: 'gap', tip: { x: -150, y: 200 }, foldToward: 'end' });
+    return pattern;
+  };
+  const job = () => ({
+    format: 'ample-draft/job',
+    version: 2,
+    id: 'j',
+    size: 'M',
+    wearer: { format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W', sets: [] },
+    pattern: crossed(),
+    steps: [],
+  });
+
+  it('is told, left out of the files, and makes the command fail', async () => {
+    const out = mkdtempSync(join(tmpdir(), 'ample-out-'));
+    const done = await ample('alter', file('crossed.job.json', job()), '--out', out, '--formats', 'json,svg');
+    expect(done.code).toBe(1);
+    expect(done.err).toMatch(/^pieces-not-fit: Front would be cut wrong/);
+    expect(done.err).toMatch(/the side dart and the waist dart cross each other/);
+    expect(JSON.parse(done.out).faults).toHaveLength(1);
+    expect(JSON.parse(readFileSync(join(out, 'pieces.json'), 'utf8'))).toEqual([]);
+  });
+
+  it('is written when one says so', async () => {
+    const out = mkdtempSync(join(tmpdir(), 'ample-out-'));
+    const args = ['alter', file('crossed.job.json', job()), '--out', out, '--formats', 'json', '--despite-faults'];
+    const done = await ample(...args);
+    expect([done.code, done.err]).toEqual([0, '']);
+    const [front] = JSON.parse(readFileSync(join(out, 'pieces.json'), 'utf8'));
+    expect(front.darts).toHaveLength(2);
+  });
+});
+
+it('writes the altered pieces as documents that can be read again', async () => {
+  const out = mkdtempSync(join(tmpdir(), 'ample-out-'));
+  const report = await json(
+    'alter',
+    file('demo.job.json', inlineDemoJob('marit-causeway')),
+    '--out',
+    out,
+    '--formats',
+    'json',
+  );
+  expect(report.files).toEqual(['pieces.json']);
+  const pieces = JSON.parse(readFileSync(join(out, 'pieces.json'), 'utf8'));
+  expect(pieces.map((p: { id: string }) => p.id)).toEqual(Object.keys(report.pieces));
+  for (const piece of pieces) expect(pieceSchema.safeParse(piece).success).toBe(true);
+});
+
+it('turns seams round with an outline that is drawn against the clock', async () => {
+  // Front clockwise, back against the clock: both are walked from the neck outwards.
+  const line = (...p: [number, number][]) => ({
+    start: { x: p[0]![0], y: p[0]![1] },
+    segments: p.slice(1).map(([x, y]) => ({ kind: 'line', to: { x, y } })),
+  });
+  const half = (part: 'front' | 'back') => [
+    { id: `${part} n`, role: 'neck', path: line([0, 60], [60, 0]) },
+    { id: `${part} s`, role: 'shoulder', path: line([60, 0], [160, 20]) },
+    { id: `${part} a`, role: 'armhole', path: line([160, 20], [160, 120], [200, 160]) },
+    { id: `${part} u`, role: 'side', path: line([200, 160], [200, 360]) },
+    { id: `${part} w`, role: 'waist', path: line([200, 360], [0, 360]) },
+    { id: `${part} c`, role: part === 'front' ? 'centreFront' : 'centreBack', path: line([0, 360], [0, 60]) },
+  ];
+  const backwards = (edges: ReturnType<typeof half>) =>
+    [...edges].reverse().map((e) => {
+      const points = [e.path.start, ...e.path.segments.map((s) => s.to)].reverse();
+      return { ...e, path: { start: points[0]!, segments: points.slice(1).map((to) => ({ kind: 'line', to })) } };
+    });
+  const notch = (edge: string, at: number) => ({ kind: 'notch', id: 'arm', edge, at, count: 1 });
+  const armhole = 100 + Math.hypot(40, 40);
+  const pattern = {
+    format: 'ample-draft/pattern',
+    version: 1,
+    id: 'turned',
+    name: 'Turned',
+    chart: [{ size: 'M', body: { fullBust: 920 } }],
+    seams: [
+      {
+        id: 'shoulder',
+        kind: 'shoulder',
+        first: { piece: 'front', edges: ['front s'] },
+        second: { piece: 'back', edges: ['back s'], reversed: true },
+      },
+    ],
+    sizes: {
+      M: [
+        {
+          id: 'front',
+          name: 'Front',
+          part: 'front',
+          fold: 'front c',
+          edges: half('front'),
+          marks: [notch('front a', 80)],
+        },
+        {
+          id: 'back',
+          name: 'Back',
+          part: 'back',
+          fold: 'back c',
+          edges: backwards(half('back')),
+          marks: [notch('back a', armhole - 80)],
+        },
+      ],
+    },
+  };
+  const turnedJob = {
+    format: 'ample-draft/job',
+    version: 2,
+    id: 'j',
+    size: 'M',
+    wearer: { format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W', sets: [] },
+    pattern,
+    steps: [{ id: 's', alteration: 'shoulder-slash', revision: 1, school: 'own', values: { by: -8 } }],
+  };
+  const report = await json('alter', file('turned.job.json', turnedJob));
+  expect(report.seams[0].difference).toBeCloseTo(0, 3);
+  expect(report.seams[0].first).toBeCloseTo(Math.hypot(100, 20) - 8, 2);
 });

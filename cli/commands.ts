@@ -21,7 +21,7 @@ import {
 import { PDF_LAYERS, writePdf, type PdfConstructor, type PdfLayer } from '@ample/core/formats/pdf';
 import { addedPaper, patchPlan, untouchedFor } from '@ample/core/patch';
 import { flatMeasure, LEVELS } from '@ample/core/pattern';
-import { edgeLengths } from '@ample/core/truing';
+import { edgeLengths, seamsAsDrafted } from '@ample/core/truing';
 import { ok, refuse, type Result } from '@ample/core/units';
 import {
   ALTERATION_WORDS,
@@ -99,7 +99,8 @@ export function measure(file: string, size: string): Result<unknown> {
       return m.ok && level !== 'lengthenShorten' ? [[level, m.value]] : [];
     }),
   );
-  return ok({ size, edges: Object.fromEntries(pieces.map((p) => [p.id, edgeLengths(p)])), flat });
+  const drafted = seamsAsDrafted(pieces, pattern.value.seams).map((f) => ({ ...f, message: sayFinding(f, UNITS) }));
+  return ok({ size, drafted, edges: Object.fromEntries(pieces.map((p) => [p.id, edgeLengths(p)])), flat });
 }
 
 export function size(file: string): Result<unknown> {

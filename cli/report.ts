@@ -86,6 +86,8 @@ export function alterReport(d: Draft, units: Units) {
       difference: w.difference,
     })),
     findings: d.check.findings.map(findingReport(units)),
+    // Seams that differ in the draft as it came.
+    drafted: d.drafted.map(findingReport(units)),
     // What keeps pieces from being printed or written.
     faults: d.faults.map(findingReport(units)),
     // What must follow, what the measurements still ask for, and what is left once the plan is carried out.

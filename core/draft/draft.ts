@@ -11,7 +11,7 @@ import {
 } from '../fit/index.ts';
 import { inspectPiece, inspectSeams, type Care } from '../guard/index.ts';
 import type { MeasurementKey, Piece, Seam } from '../pattern/index.ts';
-import type { CheckReport, Finding } from '../truing/index.ts';
+import { seamsAsDrafted, type CheckReport, type Finding } from '../truing/index.ts';
 import type { Refusal } from '../units/index.ts';
 import { asksOf, fitsOn, type Ask } from './asks.ts';
 import { beginningOf, type Beginning, type ResolvedJob } from './beginning.ts';
@@ -50,6 +50,8 @@ export interface Draft extends Pick<Beginning, 'body' | 'bodyProblems' | 'sizeCh
    * them is printed or written until they are mended, or the user says so.
    */
   readonly faults: readonly Finding[];
+  /** Seams that differ in the draft as it came. */
+  readonly drafted: readonly Finding[];
   /** Pieces that have to follow, and what would make them. */
   readonly followers: readonly Follower[];
   /** Steps that change the same seam. */
@@ -73,7 +75,8 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
   const unfit = standIn
     ? []
     : [...pieces.flatMap((p) => inspectPiece(p, care)), ...inspectSeams(lanes.left.pieces, lanes.left.seams)];
-  const findings = [...unfit, ...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(lanes)];
+  const drafted = standIn || inspectSeams(original, sewn.seams).length > 0 ? [] : seamsAsDrafted(original, sewn.seams);
+  const findings = [...unfit, ...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(lanes), ...drafted];
   const left = checks[0]?.report;
   const planned = job.steps.map((x) => x.alteration);
   const fitOfLeft = fitsOn(contextOf(lanes.left));
@@ -96,6 +99,7 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
     seams: lanes.left.seams,
     checks,
     check: { walks: left?.walks ?? [], findings },
+    drafted,
     faults: standIn ? [] : [...unfit, ...findings.filter((f) => SEWN.includes(f.code) && f.grade === 'fault')],
     followers: followers(findings, lanes.left.pieces),
     meetings: meetingsOf(steps),

@@ -39,7 +39,8 @@ export type FindingCode =
   | 'cap-follows'
   | 'band-follows'
   | 'halves-differ'
-  | 'grain-turned';
+  | 'grain-turned'
+  | 'drafted-seam-differs';
 
 /** What was found: where, by how much. `fault` must be mended, `look` deserves a look, `note` is good to know. */
 export interface Finding {
@@ -266,6 +267,35 @@ export function checkPieces(
     }
   }
   return { walks, findings };
+}
+
+/**
+ * Seams whose two sides differ in the draft itself, beyond the ease it names: told when a pattern is made or brought
+ * in, since no step will be blamed for them.
+ */
+export function seamsAsDrafted(pieces: readonly Piece[], seams: readonly Seam[]): readonly Finding[] {
+  return seams.flatMap((seam): readonly Finding[] => {
+    const [first, second] = [seam.first, seam.second].map((s) => pieces.find((p) => p.id === s.piece));
+    if (!first || !second) return [];
+    const walk = walkSeam(pieces, seam);
+    if (Math.abs(walk.difference) <= (seam.kind === 'princess' ? TOL.princess : TOL.seam)) return [];
+    return [
+      {
+        code: 'drafted-seam-differs',
+        grade: 'look',
+        piece: walk.first.piece,
+        data: {
+          seam: seam.id,
+          kind: seam.kind,
+          first: walk.first.length,
+          second: walk.second.length,
+          by: walk.difference,
+          name: first.name,
+          other: second.name,
+        },
+      },
+    ];
+  });
 }
 
 /** Lengths of edges grouped by id, for reports. */

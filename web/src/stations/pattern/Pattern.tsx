@@ -6,7 +6,9 @@ import { editJob, useJob } from '../../store/job.ts';
 import { isOwn, paperPattern, patternOf } from '../../store/patterns.ts';
 import { useLibrary } from '../../store/library.ts';
 import { PatternOptions } from './PatternOptions.tsx';
+import { sayFinding } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
+import { useUnits } from '../../store/prefs.ts';
 import { Notice, Station } from '../../ui/parts.tsx';
 import { SmallPiece } from '../../ui/SmallPiece.tsx';
 import { Allowances } from './Allowances.tsx';
@@ -18,6 +20,8 @@ export function PatternStation() {
   const job = useJob((s) => s.job);
   const patterns = useLibrary((s) => s.patterns);
   const size = useDraft((s) => s.draft?.size ?? null);
+  const draft = useDraft((s) => s.draft);
+  const units = useUnits();
   const pattern = patternOf(job, patterns);
   if (!pattern)
     return (
@@ -26,6 +30,13 @@ export function PatternStation() {
       </Station>
     );
   const pieces = pattern.sizes[size ?? ''] ?? Object.values(pattern.sizes)[0] ?? [];
+  // What is wrong with the pieces as they came, before any step.
+  const told = draft
+    ? [
+        ...draft.drafted,
+        ...draft.faults.filter((f) => draft.original.some((p) => p.id === f.piece && draft.pieces.includes(p))),
+      ]
+    : [];
   const own = isOwn(pattern);
   const number = pattern.number === '' ? '' : ` No. ${pattern.number}`;
   return (
@@ -55,6 +66,11 @@ export function PatternStation() {
       ) : (
         <>
           <h2 className="mb-2">Pieces{size !== null && `, size ${size}`}</h2>
+          {told.map((f, i) => (
+            <div key={i} className="mb-2">
+              <Notice grade={f.grade}>{sayFinding(f, units)}</Notice>
+            </div>
+          ))}
           <div className="flex flex-wrap gap-6">
             {pieces.map((p) => (
               <SmallPiece key={p.id} piece={p} />
