@@ -10,11 +10,15 @@ import { numberOf } from '../values.ts';
 /** The new dart must have seam on both sides. */
 const CLEAR = 15;
 
+/** Two darts that end in one point would pull it into a pucker: the new one stops this far short at least, mm. */
+const SHORT = 12;
+
 /** Part of the dart is turned to a place on the same seam beside it: two darts that each press flat. */
 function plan(context: Context, values: Values): Result<Program> {
   const found = findDart(context, values);
   if (!found.ok) return found;
-  const { piece, dart, aim, setback } = found.value;
+  const { piece, dart, aim } = found.value;
+  const setback = Math.max(SHORT, found.value.setback);
   const apart = numberOf(values, 'apart');
   const [before, after] = neighbours(piece, dart);
   if (!before || !after) return refuse('no-such-seam', { piece: piece.name, role: 'side' });

@@ -164,7 +164,9 @@ function wrongDarts(piece: Piece, ring: readonly Point[], say: (what: string) =>
 function wrongCutting(piece: Piece, ring: readonly Point[], say: (what: string) => void): void {
   const cut = distinct(points(cuttingLine(piece), 12));
   if (foldDepth(cut) > 0.1) return say('the cutting line crosses itself');
-  if (ringArea(cut) < ringArea(ring) - 1) return say('the cutting line lies inside the seam line');
+  // A dart that is cut away takes its wedge out of the paper.
+  const wedges = piece.darts.some((d) => d.cutAway !== undefined);
+  if (!wedges && ringArea(cut) < ringArea(ring) - 1) return say('the cutting line lies inside the seam line');
   const n = piece.edges.length;
   const isCutAway = (e: Edge): boolean => piece.darts.some((d) => d.mouth === e.id && d.cutAway !== undefined);
   const width = (e: Edge): number => (e.id === piece.fold ? 0 : isCutAway(e) ? -1 : e.allowance);
