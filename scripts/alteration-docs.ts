@@ -24,6 +24,7 @@ import {
   stageName,
   type Units,
 } from '@ample/core/words';
+import { thereAndBack } from './there-and-back.ts';
 
 /** The pages of the docs, one for each alteration, written from its definition: nothing in them is typed twice. */
 const SIZE = '4';
@@ -42,7 +43,7 @@ const nameOf = (d: AlterationDefinition, example: Example): string => {
   return (typeof amount === 'number' && amount < 0 ? words?.lapName : words?.name) ?? d.id;
 };
 
-function runExample(d: AlterationDefinition, example: Example): Run {
+function contextOf(d: AlterationDefinition, example: Example): Context {
   if (!isSample(example.on)) throw new Error(`${d.id}: expected a sample, got "${example.on}"`);
   const pattern = samplePattern(example.on, SIZES);
   const pieces = pattern.sizes[SIZE] ?? [];
@@ -62,8 +63,10 @@ function runExample(d: AlterationDefinition, example: Example): Run {
     const done = expectOk(runAlteration(first, context, lead.values), `${d.id} after ${lead.alteration}`);
     context = { ...context, pieces: done.pieces, seams: done.seams };
   }
-  return expectOk(runAlteration(d, context, example.values), `${d.id} ${example.name}`);
+  return context;
 }
+const runExample = (d: AlterationDefinition, example: Example): Run =>
+  expectOk(runAlteration(d, contextOf(d, example), example.values), `${d.id} ${example.name}`);
 
 /** Marked before, finished after, side by side. */
 function drawing(run: Run): readonly Diagram[] {
@@ -123,6 +126,8 @@ function page(d: AlterationDefinition): readonly DocFile[] {
           .replace(/“”/g, 'the piece')
           .replace(/NaN cm/g, 'so much')}`,
     );
+  const [first] = d.examples;
+  const back = first ? thereAndBack(d, contextOf(d, first), first.values, cm) : null;
   const text = [
     `# ${words?.name ?? d.id}`,
     words?.about ?? '',
@@ -132,6 +137,7 @@ function page(d: AlterationDefinition): readonly DocFile[] {
     '## By hand',
     (steps ?? []).join('\n'),
     ...(d.params.length > 0 ? ['## What may be set', values(d.params)] : []),
+    ...(back ? ['## There and back', back] : []),
     '## When it is refused',
     refusals.join('\n'),
     '[All alterations](README.md)',

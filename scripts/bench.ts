@@ -6,6 +6,7 @@ import { causewayPattern } from '@ample/core/drafting';
 import { pageMap } from '@ample/core/formats';
 import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
 import { distance, flatten, move, type Point, type Rigid } from '@ample/core/geometry';
+import { inspectPiece } from '@ample/core/guard';
 import { cuttingLine, outlineOf, type Piece } from '@ample/core/pattern';
 import { cutPiece, movePanels } from '@ample/core/slash';
 import { walkSeam } from '@ample/core/truing';
@@ -82,6 +83,9 @@ const rows: { name: string; ms: number; budget: number }[] = [
     budget: 1,
   },
   { name: 'cutting line of one piece', ms: median(() => cuttingLine(front)), budget: 4 },
+  // A piece never changes and is inspected once: the bench looks at a new one every time.
+  { name: 'inspect one piece while dragging', ms: median(() => inspectPiece({ ...front }, 'quick')), budget: 0.3 },
+  { name: 'inspect one piece completely', ms: median(() => inspectPiece({ ...front }), 300), budget: 4 },
   { name: 'walk one seam', ms: median(() => walkSeam(pieces, side)), budget: 1 },
 ];
 const plan = planBench();
