@@ -34,6 +34,6 @@ if (values.out !== undefined) {
   );
 }
 process.stdout.write(
-  `seed ${seed}: ${tally.drafts} drafts, ${tally.steps} steps, ${tally.carried} carried out, ${tally.refused} refused (${tally.byGuard} by the guard), ${failures.length} kinds of silent fault\n`,
+  `seed ${seed}: ${tally.drafts} drafts, ${tally.steps} steps, ${tally.carried} carried out, ${tally.refused} refused (${tally.byGuard} by the guard), ${tally.cuts} cuts of the kernel, ${failures.length} kinds of silent fault\n`,
 );
 process.exitCode = failures.length === 0 ? 0 : 1;

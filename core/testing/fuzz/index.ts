@@ -1,6 +1,7 @@
 export * from './chance.ts';
 export * from './hand.ts';
 export * from './jobFile.ts';
+export * from './kernel.ts';
 export * from './oracle.ts';
 export * from './plans.ts';
 export * from './rewrite.ts';

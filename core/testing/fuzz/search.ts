@@ -5,6 +5,7 @@ import { inspectPiece, inspectSeams } from '../../guard/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
 import { chanceFrom, type Chance } from './chance.ts';
 import { handDraft, PLAIN_HAND, type HandOptions } from './hand.ts';
+import { kernelTrial } from './kernel.ts';
 import { mismatch, wrongWith } from './oracle.ts';
 import { randomPlan } from './plans.ts';
 import { REWRITINGS, type Drafted } from './rewrite.ts';
@@ -29,6 +30,8 @@ export interface Tally {
   carried: number;
   refused: number;
   byGuard: number;
+  /** Cuts made by the kernel alone. */
+  cuts: number;
 }
 
 const rows = samplePattern('causeway', ['4']).chart;
@@ -176,13 +179,20 @@ export function search(
   onFailure: (f: Failure) => void = () => undefined,
 ): { readonly tally: Tally; readonly failures: readonly Failure[] } {
   const chance = chanceFrom(seed);
-  const tally: Tally = { drafts: 0, steps: 0, carried: 0, refused: 0, byGuard: 0 };
+  const tally: Tally = { drafts: 0, steps: 0, carried: 0, refused: 0, byGuard: 0, cuts: 0 };
   const failures: Failure[] = [];
   const seen = new Set<string>();
   while (!stop(tally)) {
     const draft = draftBy(chance);
     const pieces = draft.pattern.sizes[draft.size] ?? [];
     const one: Case = { ...draft, steps: randomPlan(pieces, draft.pattern.seams, chance) };
+    const piece = chance.one(pieces);
+    const cut = kernelTrial(piece, chance);
+    tally.cuts += 1;
+    if (cut !== null) {
+      failures.push({ case: { ...draft, steps: [] }, what: cut });
+      onFailure({ case: { ...draft, steps: [] }, what: cut });
+    }
     const what = attempt(one, tally);
     if (what === null) continue;
     const small = minimised({ case: one, what });
