@@ -66,7 +66,7 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
   const reach = cutting ? allowance + 4 : 4;
   const { ring: outline, notches: cutIn, darts: cutOut } = cleanRing(ring.path);
   const marks = findMarks(outline, others, reach);
-  const drawn = edgesAt(outline, cornersWith(outline, choices.turned, others));
+  const drawn = edgesAt(outline, cornersWith(outline, choices.turned, others, cutting ? allowance : 0));
   const mitred = cutting && choices.corners === 'mitred' ? mitre(drawn, allowance * 1.6) : { paths: drawn, count: 0 };
   if (mitred.count > 0) notes.push({ code: 'corners-joined', data: { count: mitred.count } });
 

@@ -10,13 +10,15 @@ import {
   pathLength,
   pointAt,
   polyline,
+  signedArea,
+  spansOf,
   startTangent,
   type Path,
   type Point,
 } from '../geometry/index.ts';
 import type { EdgeRole } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
-import { bevels, cornersOf } from './corners.ts';
+import { bevels, cornersOf, type Corner } from './corners.ts';
 import type { Stroke } from './lines.ts';
 import { notchesOn, type FoundNotch } from './marks.ts';
 import type { Part } from './roles.ts';
@@ -28,11 +30,44 @@ export const middle = (path: Path): Point => pointAt(path, pathLength(path) / 2)
 /** A bend that the file itself calls a corner need not be sharp, degrees. */
 const TOLD_CORNER = 4;
 
-/** Corners as found, with those the file names, and those set and taken away by hand. */
-export function cornersWith(ring: Path, turned: TraceChoices['turned'], others: readonly Stroke[]): readonly Point[] {
+/** A real corner turns by this much at least where the allowances beside it make a kink, degrees. */
+const REAL = 45;
+
+/**
+ * Corners but for the kinks that allowances make: where a hollow is tighter than its allowance, as in a neck, the line
+ * of the corner beside it runs straight on into the curve and meets it at an angle. The seam line has no corner there.
+ */
+function withoutKinks(ring: Path, corners: readonly Corner[], allowance: number): readonly Corner[] {
+  const spans = spansOf(ring);
+  const n = spans.length;
+  const round = Math.sign(signedArea(spans));
+  const size = (i: number): number => {
+    const s = spans[(i + n) % n];
+    return s ? distance(s.a, s.b) : Infinity;
+  };
+  const real = (span: number): boolean =>
+    corners.some((c) => (c.span + n) % n === (span + n) % n && c.turn * round >= REAL);
+  return corners.filter((c) => {
+    if (c.turn * round > 0) return true;
+    const after = real(c.span - 1) && size(c.span - 1) <= 1.3 * allowance && size(c.span) < allowance;
+    const before = real(c.span + 1) && size(c.span) <= 1.3 * allowance && size(c.span - 1) < allowance;
+    return !after && !before;
+  });
+}
+
+/**
+ * Corners as found, with those the file names, and those set and taken away by hand; on a cutting line without the
+ * kinks its allowance makes.
+ */
+export function cornersWith(
+  ring: Path,
+  turned: TraceChoices['turned'],
+  others: readonly Stroke[],
+  allowance: number,
+): readonly Point[] {
   const off = turned.filter((t) => !t.on).map((t) => t.at);
   const on = turned.filter((t) => t.on).map((t) => nearestOnPath(ring, t.at).point);
-  const found = cornersOf(ring).map((c) => c.at);
+  const found = withoutKinks(ring, cornersOf(ring), allowance).map((c) => c.at);
   const turns = others.filter((s) => s.kind === 'turn').map((s) => s.path.start);
   const slight = cornersOf(ring, TOLD_CORNER).map((c) => c.at);
   const told = slight.filter((p) => near(turns, p, TOL.touches) && !near(found, p, TOL.touches));
