@@ -289,6 +289,7 @@ export function seamsAsDrafted(pieces: readonly Piece[], seams: readonly Seam[])
           kind: seam.kind,
           first: walk.first.length,
           second: walk.second.length,
+          ease: seam.ease,
           by: walk.difference,
           name: first.name,
           other: second.name,

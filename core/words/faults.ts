@@ -32,6 +32,6 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 export const FAULT_WORDS_ALONE = Object.fromEntries(
   Object.entries(FAULT_TEXT).map(([code, say]): [string, Sentence] => [
     code,
-    (s) => `${capital(say(s))} Do not cut it: undo or change the step that did this, or mend the piece it began with.`,
+    (s) => `${capital(say(s))} Do not cut it: change the step that did this, or redraw the piece if it came that way.`,
   ]),
 ) as Readonly<Record<FaultCode, Sentence>>;

@@ -52,7 +52,7 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
   'halves-differ': (s) =>
     `Left and right of ${s.text('name')} miss each other by ${s.len('by')} at the centre. Draw the hem or neck across from one half to the other.`,
   'drafted-seam-differs': (s) =>
-    `As drafted, the ${s.text('kind')} seam of ${s.text('name')} (${s.len('first')}) and ${s.text('other')} (${s.len('second')}) differs by ${s.len('by')}. If it is meant to be eased in there, leave it; if not, look at the two edges before you alter anything.`,
+    `As drafted, the ${s.text('kind')} seam is ${s.len('first')} on ${s.text('name')} and ${s.len('second')} on ${s.text('other')}${s.text('ease') === '0' ? '' : `, where ${s.signed('ease')} is meant`}: ${s.signed('by')} that nothing explains. If it is meant to be eased in there, leave it; if not, look at the two edges before you alter anything.`,
   'grain-turned': (s) =>
     `The grainline of ${s.text('name')} has turned ${s.num('by', 1)}° against the fold. Draw it again along the fold.`,
 };
