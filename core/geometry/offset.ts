@@ -230,8 +230,22 @@ function withoutCrumbs(path: Path): Path {
   const spans = spansOf(path);
   const kept = spans.filter((s) => distance(s.a, s.b) > CRUMB || spanLength(s) > CRUMB);
   if (kept.length === spans.length || kept.length === 0) return path;
-  // What is left takes the crumbs' place, so that no crumb comes back as a bridge.
-  return pathFromSpans(kept.map((s, i) => ({ ...s, a: i === 0 ? path.start : (kept[i - 1] as Span).b })));
+  // What is left takes the crumbs' place, at both ends too, so that no crumb comes back as a bridge.
+  const end = endOf(path);
+  return pathFromSpans(
+    kept.map((s, i): Span => {
+      const a = i === 0 ? path.start : (kept[i - 1] as Span).b;
+      if (i < kept.length - 1) return { ...s, a };
+      return s.kind === 'line' ? { ...s, a, b: end } : { ...s, a, c2: add(s.c2, sub(end, s.b)), b: end };
+    }),
+  );
+}
+
+/** The direction of a seam line at one of its ends, from the first span there that is long enough to have one. */
+function directionAt(path: Path, end: 'start' | 'end'): Point {
+  const spans = end === 'end' ? [...spansOf(path)].reverse() : spansOf(path);
+  const told = spans.find((s) => distance(s.a, s.b) > TOL.meets) ?? spans[0];
+  return told ? tangentOn(told, end === 'end' ? 1 : 0) : startTangent(path);
 }
 
 /** The corners between consecutive seam lines. */
@@ -241,8 +255,8 @@ function seamCorners(seams: readonly Path[], distances: readonly number[]): read
     const next = seams[j] ?? path;
     return {
       at: endOf(path),
-      arrives: endTangent(path),
-      leaves: startTangent(next),
+      arrives: directionAt(path, 'end'),
+      leaves: directionAt(next, 'start'),
       before: distances[i] ?? 0,
       after: distances[j] ?? 0,
     };
@@ -255,8 +269,8 @@ function joinCorners(parts: readonly Path[], corners: readonly SeamCorner[], clo
   for (let i = 0; i < (closed ? n : n - 1); i++) {
     const j = (i + 1) % n;
     const [p, q] = corner(out[i] as Path, out[j] as Path, corners[i] as SeamCorner);
-    out[i] = p;
-    out[j] = q;
+    out[i] = withoutCrumbs(p);
+    out[j] = withoutCrumbs(q);
   }
   return out;
 }
