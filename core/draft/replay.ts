@@ -44,12 +44,29 @@ export interface ReplayOptions {
   readonly care?: Care;
 }
 
-/** Carries steps out one after the other from where a job starts; with a cache, from the first that changed. */
+/**
+ * Carries steps out one after the other from where a job starts; with a cache, from the first that changed. Asked for
+ * complete care, the pieces that come out are inspected completely; only where one of them is at fault are the steps gone
+ * through again, each with complete care, so that the one that did it is refused.
+ */
 export function replay(
   start: Beginning,
   plan: readonly Step[],
   cache?: DraftCache,
   { brief = false, care = brief ? 'quick' : 'complete' }: ReplayOptions = {},
+): Replayed {
+  const quick = carryOut(start, plan, cache, { brief, care: 'quick' });
+  if (care === 'quick') return quick;
+  const came = start.original.flatMap((p) => inspectPiece(p));
+  const left = cutPieces(quick.lanes).flatMap((p) => inspectPiece(p));
+  return newFaults(came, left).length === 0 ? quick : carryOut(start, plan, cache, { brief, care });
+}
+
+function carryOut(
+  start: Beginning,
+  plan: readonly Step[],
+  cache: DraftCache | undefined,
+  { brief, care }: Required<ReplayOptions>,
 ): Replayed {
   const { body, size, amounts, ease, told, sewn } = start;
   let lanes: Lanes = oneLane(sewn);

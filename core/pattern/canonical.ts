@@ -50,7 +50,7 @@ const MERGED: readonly Edge['role'][] = [
 export function canonical(pieces: readonly Piece[], seams: readonly Seam[]): Canonical {
   // Edges first: a curve cut in two is put together before any part of it is looked at by itself.
   const plain = pieces.map((piece) => {
-    const { piece: whole, gone } = merged(piece, seams);
+    const { piece: whole, gone } = mergedOnce(piece, seams);
     return { piece: plainPaths(whole), gone };
   });
   if (plain.every((p, i) => p.piece === pieces[i])) return { pieces, seams };
@@ -159,6 +159,16 @@ interface Merged {
   readonly piece: Piece;
   /** Edges that were joined to the one before them. */
   readonly gone: ReadonlySet<string>;
+}
+
+const known = new WeakMap<Piece, WeakMap<readonly Seam[], Merged>>();
+/** Worked out once for a piece among its seams: a plan's steps look at the same ones again and again. */
+function mergedOnce(piece: Piece, seams: readonly Seam[]): Merged {
+  const bySeams = known.get(piece) ?? new WeakMap<readonly Seam[], Merged>();
+  known.set(piece, bySeams);
+  const found = bySeams.get(seams) ?? merged(piece, seams);
+  bySeams.set(seams, found);
+  return found;
 }
 
 /** Edges of one role that run on, are sewn to the same and carry the same allowance, as one edge. */
