@@ -6,9 +6,15 @@ for (const station of ['rail', ...STATIONS])
   test(`axe finds nothing serious on ${station}`, async ({ page }) => {
     if (station === 'rail') await page.goto('/');
     else await openMarit(page, station);
-    await page.waitForTimeout(400);
+    await settled(page);
     await busy(page);
   });
+
+/** The station is there with all of its parts and letters: nothing more is on its way. */
+const settled = async (page: Page): Promise<void> => {
+  await page.waitForLoadState('networkidle');
+  await page.evaluate(async () => void (await document.fonts.ready));
+};
 
 const busy = async (page: Page): Promise<void> => {
   const { violations } = await new AxeBuilder({ page }).analyze();
@@ -124,7 +130,7 @@ test('the whole journey by keyboard alone', async ({ page }) => {
 test('text is never smaller than 15 px, and fonts are our own', async ({ page }) => {
   for (const station of STATIONS) {
     await openMarit(page, station);
-    await page.waitForTimeout(300);
+    await settled(page);
     const small = await page.evaluate(() =>
       [...document.querySelectorAll('body *')]
         .filter(
@@ -147,7 +153,7 @@ test('works on a tablet held upright: nothing runs off the side', async ({ page 
   await page.setViewportSize({ width: 820, height: 1180 });
   for (const station of STATIONS) {
     await openMarit(page, station);
-    await page.waitForTimeout(200);
+    await settled(page);
     expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
   }
 });

@@ -112,8 +112,11 @@ for (const singer of SINGERS)
     // What one step leaves another asks for: until nothing is asked, each is added.
     for (let i = 0; i < 3 && (await asks.isVisible()); i++) {
       const first = asks.getByRole('listitem').getByRole('button').first();
-      if (await first.isVisible()) await first.click();
-      await page.waitForTimeout(400);
+      if (!(await first.isVisible())) break;
+      const name = await first.innerText();
+      await first.click();
+      // Once it stands in the plan it is asked for no longer.
+      await expect(asks.getByRole('button', { name, exact: true })).toBeHidden();
     }
     await page.getByRole('button', { name: 'Find the amounts' }).click();
     const solver = page.getByRole('region', { name: 'All amounts together' });
@@ -262,10 +265,12 @@ test('Plan: slips slid with the keyboard, and a finished job teaches the next', 
   const order = page.getByRole('region', { name: 'The order of the plan' });
   await expect(order.getByRole('listitem').first()).toContainText('Narrow shoulder');
   await order.getByRole('button', { name: /^Move Narrow shoulder/ }).focus();
+  // What a screen reader is told says how far the slip has come.
+  const told = page.locator('[id^="DndLiveRegion"]');
   await page.keyboard.press('Space');
-  await page.waitForTimeout(300);
+  await expect(told).toContainText(/picked up|moved over/i);
   await page.keyboard.press('ArrowDown');
-  await page.waitForTimeout(300);
+  await expect(told).toContainText(/item (\S+) was moved over droppable area (?!\1)/);
   await page.keyboard.press('Space');
   await expect(order.getByRole('listitem').first()).not.toContainText('Narrow shoulder');
   await page.getByRole('button', { name: 'Put the plan in this order' }).click();
