@@ -113,6 +113,8 @@ test('dart work: turned to where it is dragged, drawn to a notch that is named',
   let named = false;
   for (let i = 1; i <= 40 && !named; i++) {
     await page.mouse.move(from.x - i * 0.6, from.y - i * 2);
+    // The name stands in the drawing only once the frame of this move is drawn.
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
     named = (await mat.getByText(/at the notch, armhole/).count()) > 0;
   }
   expect(named).toBe(true);
