@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { create } from 'zustand';
 import { unfitPieces, type Draft } from '@ample/core/draft';
 import type { Piece } from '@ample/core/pattern';
@@ -21,16 +22,18 @@ export interface Printable {
 export function usePrintable(draft: Draft | null): Printable {
   const job = useDraft((s) => s.jobId);
   const said = useDespite((s) => s.of);
-  const faults = draft?.faults ?? [];
-  const key = JSON.stringify([job, faults.map((f) => [f.code, f.piece, f.data])]);
-  const despite = faults.length > 0 && said === key;
-  const held = draft ? unfitPieces(draft) : new Set<string>();
-  const all = draft?.pieces ?? [];
-  return {
-    pieces: despite ? all : all.filter((p) => !held.has(p.id)),
-    unfit: all.filter((p) => held.has(p.id)),
-    faults,
-    despite,
-    setDespite: (on) => useDespite.setState({ of: on ? key : null }),
-  };
+  return useMemo(() => {
+    const faults = draft?.faults ?? [];
+    const all = draft?.pieces ?? [];
+    const key = JSON.stringify([job, faults.map((f) => [f.code, f.piece, f.data])]);
+    const despite = faults.length > 0 && said === key;
+    const unfit = draft ? unfitPieces(draft) : new Set<string>();
+    return {
+      pieces: despite ? all : all.filter((p) => !unfit.has(p.id)),
+      unfit: all.filter((p) => unfit.has(p.id)),
+      faults,
+      despite,
+      setDespite: (on) => useDespite.setState({ of: on ? key : null }),
+    };
+  }, [draft, job, said]);
 }

@@ -1,14 +1,16 @@
 import { Download } from 'lucide-react';
+import { useState } from 'react';
 import { writeCsv, writeDxf, writeSvg } from '@ample/core/formats';
 import { untouchedFor } from '@ample/core/patch';
 import type { Piece } from '@ample/core/pattern';
 import { worksheetTable } from '@ample/core/words';
-import type { Draft } from '@ample/core/draft';
+import { soundSizes, type Draft } from '@ample/core/draft';
 import { download, exportWork } from '../../store/export.ts';
 import { useDraft } from '../../store/draft.ts';
 import { exportJob } from '../../store/backup.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
+import { Notice } from '../../ui/parts.tsx';
 
 /** The same pieces as files for other programs, the worksheet as a table, the job as a file. */
 export function Files({
@@ -16,13 +18,17 @@ export function Files({
   pieces,
   name,
   title,
+  despite,
 }: {
   readonly draft: Draft;
   readonly pieces: readonly Piece[];
   /** Of the files, without their ending. */
   readonly name: string;
   readonly title: string;
+  /** True once it was said to print pieces with faults all the same. */
+  readonly despite: boolean;
 }) {
+  const [leftOut, setLeftOut] = useState<ReturnType<typeof soundSizes>['leftOut']>([]);
   const { unit } = useUnits();
   const withOriginal = usePrefs((s) => s.lines.includes('original'));
   const original = withOriginal ? untouchedFor(pieces, draft.original) : [];
@@ -33,10 +39,20 @@ export function Files({
   };
   const sizes = useDraft((s) => s.pattern?.sizes);
   const nest = Object.entries(sizes ?? {}).flatMap(([size, of]) => (of.length > 0 ? [{ size, pieces: of }] : []));
-  const all = () => download(`${name}-all-sizes.dxf`, writeDxf(nest), 'image/vnd.dxf');
+  const all = () => {
+    const sound = despite ? { sizes: nest, leftOut: [] } : soundSizes(nest);
+    setLeftOut(sound.leftOut);
+    if (sound.sizes.length > 0) download(`${name}-all-sizes.dxf`, writeDxf(sound.sizes), 'image/vnd.dxf');
+  };
   return (
     <fieldset className="sheet p-4">
       <legend className="bg-page px-1 text-sm">Files</legend>
+      {leftOut.length > 0 && (
+        <Notice grade="fault">
+          Left out of the file with all sizes, because they would be cut wrong as drafted:{' '}
+          {leftOut.map((p) => `${p.name} (${p.size})`).join(', ')}.
+        </Notice>
+      )}
       <div className="flex flex-wrap gap-2">
         <button
           className="btn"

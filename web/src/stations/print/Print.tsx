@@ -1,7 +1,6 @@
 import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { unfitPieces } from '@ample/core/draft';
 import { layPages, type PageMap } from '@ample/core/formats';
 import { handSheet, sayPatches, sayRefusal } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
@@ -39,8 +38,7 @@ export function Print() {
   const [left, setLeft] = useState<readonly string[]>([]);
   const [state, setState] = useState<'idle' | 'busy' | { readonly failed: string }>('idle');
   const printable = usePrintable(draft);
-  const { despite } = printable;
-  const held = useMemo(() => (draft && !despite ? [...unfitPieces(draft)] : []), [draft, despite]);
+  const held = useMemo(() => (printable.despite ? [] : printable.unfit.map((p) => p.id)), [printable]);
   const without = useMemo(() => [...left, ...held], [left, held]);
   const what = useMemo(() => (draft ? toPrint(draft, without, printed) : NOTHING), [draft, without, printed]);
   const map = useMemo(() => layPages(what.drawings, paper, { turn }), [what, paper, turn]);
@@ -103,6 +101,7 @@ export function Print() {
           )}
           <Files
             draft={draft}
+            despite={printable.despite}
             pieces={pieces}
             name={name}
             title={`${pattern.name} ${draft.size ?? ''} for ${wearer.name}`}
