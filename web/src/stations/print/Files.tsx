@@ -47,12 +47,6 @@ export function Files({
   return (
     <fieldset className="sheet p-4">
       <legend className="bg-page px-1 text-sm">Files</legend>
-      {leftOut.length > 0 && (
-        <Notice grade="fault">
-          Left out of the file with all sizes, because they would be cut wrong as drafted:{' '}
-          {leftOut.map((p) => `${p.name} (${p.size})`).join(', ')}.
-        </Notice>
-      )}
       <div className="flex flex-wrap gap-2">
         <button
           className="btn"
@@ -95,6 +89,14 @@ export function Files({
           Job with pictures, one file
         </button>
       </div>
+      {leftOut.length > 0 && (
+        <div className="mt-2">
+          <Notice grade="fault">
+            Left out of the file with all sizes, because they would be cut wrong as drafted:{' '}
+            {leftOut.map((p) => `${p.name} in size ${p.size}`).join(', ')}. Choose that size to see what is wrong.
+          </Notice>
+        </div>
+      )}
     </fieldset>
   );
 }
