@@ -21,6 +21,7 @@ import {
   pointOn,
   splitSpan,
   tangentOn,
+  type Box,
   type CubicSpan,
   type Span,
 } from './span.ts';
@@ -64,8 +65,21 @@ function offsetSpan(s: Span, d: number, depth = 0): readonly Span[] {
   return [...offsetSpan(x, d, depth + 1), ...offsetSpan(y, d, depth + 1)];
 }
 
-/** The path moved `d` mm to the left of travel (outward for a clockwise outline); joints inside are mitred. */
+const offsets = new WeakMap<Path, Map<number, Path>>();
+
+/**
+ * The path moved `d` mm to the left of travel (outward for a clockwise outline); joints inside are mitred. A path never
+ * changes and most edges of a piece outlive a step, so each is offset once.
+ */
 export function offsetPath(path: Path, d: number): Path {
+  const known = offsets.get(path);
+  const made = known?.get(d) ?? drawOffset(path, d);
+  if (!known) offsets.set(path, new Map([[d, made]]));
+  else if (known.size < 8) known.set(d, made);
+  return made;
+}
+
+function drawOffset(path: Path, d: number): Path {
   if (d === 0 || path.segments.length === 0) return path;
   const spans = spansOf(path);
   const parts = spans.map((s) => cutLoops(drawn(s, d)));
@@ -113,8 +127,10 @@ function cutLoops(path: Path): Path {
 }
 
 function firstCrossing(spans: readonly Span[]): { i: number; j: number; s: number; t: number } | null {
+  const boxes = spans.map(hullBox);
   for (let i = 0; i < spans.length; i++)
     for (let j = spans.length - 1; j > i; j--) {
+      if (!boxesMeet(boxes[i] as Box, boxes[j] as Box, TOL.reach)) continue;
       const joint = j === i + 1 ? (spans[i] as Span).b : null;
       const hit = intersectSpans(spans[i] as Span, spans[j] as Span).find(
         (h) => !joint || distance(h.point, joint) > 1e-3,
@@ -133,12 +149,13 @@ export function dropLoops(path: Path): Path {
   for (let guard = 0; guard < 8; guard++) {
     const lengths = spans.map((s) => spanLength(s));
     const total = lengths.reduce((sum, l) => sum + l, 0);
+    const boxes = spans.map(hullBox);
     let best: { i: number; j: number; s: number; t: number; loop: number } | null = null;
     for (let i = 0; i < spans.length; i++)
       for (let j = i + 1; j < spans.length; j++) {
         const p = spans[i] as Span;
         const q = spans[j] as Span;
-        if (!boxesMeet(hullBox(p), hullBox(q))) continue;
+        if (!boxesMeet(boxes[i] as Box, boxes[j] as Box)) continue;
         // Neighbours always meet in their joint; only where they cross besides is there a loop.
         const joint = j === i + 1 ? p.b : i === 0 && j === spans.length - 1 ? p.a : null;
         const hit = intersectSpans(p, q).find((h) => !joint || distance(h.point, joint) > 1e-3);

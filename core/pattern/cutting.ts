@@ -5,9 +5,18 @@ import type { Piece } from './types.ts';
 /**
  * The line to cut along: the seam line offset outward by each edge's allowance, corners mitred, dart caps
  * included because they are edges; a dart cut away is followed along its legs. The fold has no allowance.
- * Closed; derived, never stored.
+ * Closed; derived, never stored in a file. A piece never changes, so its line is drawn once.
  */
 export function cuttingLine(piece: Piece): Path {
+  const known = drawn.get(piece);
+  if (known) return known;
+  const line = drawCuttingLine(piece);
+  drawn.set(piece, line);
+  return line;
+}
+const drawn = new WeakMap<Piece, Path>();
+
+function drawCuttingLine(piece: Piece): Path {
   const lines = cuttingEdges(piece);
   const line = joinPaths(
     offsetEdges(

@@ -2,7 +2,7 @@ import { pathLength, pointAt, type Point } from '../../geometry/index.ts';
 import { pieceArea, type Edge, type Piece } from '../../pattern/index.ts';
 import { cutPiece, movePanels, type SlashSpec } from '../../slash/index.ts';
 import type { Chance } from './chance.ts';
-import { wrongWith } from './oracle.ts';
+import { gapsOf } from './oracle.ts';
 
 /** Area may differ by so much from what was put in and taken out, mm². */
 const AREA = 0.05;
@@ -44,6 +44,6 @@ export function kernelTrial(piece: Piece, chance: Chance): string | null {
   const given = moved.value.gaps.reduce((sum, g) => sum + g.area, 0);
   const off = pieceArea(after) - pieceArea(piece) - given;
   if (!(Math.abs(off) < AREA)) return `the kernel lost ${off.toFixed(2)} mm² of ${piece.id}`;
-  const torn = wrongWith(after).find((w) => w.what.startsWith('a gap'));
-  return torn ? `the kernel left ${torn.what} on ${piece.id}` : null;
+  const torn = gapsOf(after)[0];
+  return torn === undefined ? null : `the kernel left ${torn} on ${piece.id}`;
 }

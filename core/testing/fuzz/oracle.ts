@@ -35,11 +35,17 @@ export function points(path: Path, steps = STEPS): readonly Point[] {
   return out;
 }
 
-const apart = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
+const apart = (a: Point, b: Point): number => Math.sqrt((a.x - b.x) ** 2 + (a.y - b.y) ** 2);
 export const chordSum = (path: Path): number => {
+  const known = sums.get(path);
+  if (known !== undefined) return known;
   const p = points(path, 64);
-  return p.slice(1).reduce((sum, q, i) => sum + apart(q, p[i] as Point), 0);
+  let sum = 0;
+  for (let i = 1; i < p.length; i++) sum += apart(p[i] as Point, p[i - 1] as Point);
+  sums.set(path, sum);
+  return sum;
 };
+const sums = new WeakMap<Path, number>();
 
 /** Twice the area of a ring by the trapezium rule; above nothing when it runs clockwise as seen. */
 const ringArea = (ring: readonly Point[]): number =>
@@ -51,12 +57,13 @@ const ringArea = (ring: readonly Point[]): number =>
 /** How often a ring winds around a point. */
 function winding(p: Point, ring: readonly Point[]): number {
   let turns = 0;
-  ring.forEach((a, i) => {
-    const b = ring[(i + 1) % ring.length] as Point;
+  let a = ring[ring.length - 1] as Point;
+  for (const b of ring) {
     const side = (b.x - a.x) * (p.y - a.y) - (p.x - a.x) * (b.y - a.y);
     if (a.y <= p.y && b.y > p.y && side > 0) turns += 1;
     if (a.y > p.y && b.y <= p.y && side < 0) turns -= 1;
-  });
+    a = b;
+  }
   return turns;
 }
 
@@ -74,17 +81,28 @@ function crosses(a: Point, b: Point, c: Point, d: Point): boolean {
   return o(a, b, c) * o(a, b, d) < 0 && o(c, d, a) * o(c, d, b) < 0;
 }
 
-/** How deep a ring folds over itself: the farthest an end of one of two crossing chords lies beyond the other, mm. */
+/**
+ * How deep a ring folds over itself: the farthest an end of one of two crossing chords lies beyond the other, mm.
+ * Chords are gone through from left to right, each against those that begin before it ends.
+ */
 function foldDepth(ring: readonly Point[]): number {
   const n = ring.length;
+  const chords = ring
+    .map((a, i) => {
+      const b = ring[(i + 1) % n] as Point;
+      return { i, a, b, from: Math.min(a.x, b.x), to: Math.max(a.x, b.x) };
+    })
+    .sort((p, q) => p.from - q.from);
   let depth = 0;
-  for (let i = 0; i < n; i++) {
-    const [a, b] = [ring[i] as Point, ring[(i + 1) % n] as Point];
-    for (let j = i + 2; j < n; j++) {
-      if (i === 0 && j === n - 1) continue;
-      const [c, d] = [ring[j] as Point, ring[(j + 1) % n] as Point];
-      if (Math.max(a.x, b.x) < Math.min(c.x, d.x) || Math.max(c.x, d.x) < Math.min(a.x, b.x)) continue;
-      if (!crosses(a, b, c, d)) continue;
+  for (let k = 0; k < n; k++) {
+    const { i, a, b, to } = chords[k] as (typeof chords)[number];
+    const [low, high] = [Math.min(a.y, b.y), Math.max(a.y, b.y)];
+    for (let l = k + 1; l < n; l++) {
+      const { i: j, a: c, b: d, from } = chords[l] as (typeof chords)[number];
+      if (from > to) break;
+      if ((c.y < low && d.y < low) || (c.y > high && d.y > high)) continue;
+      const between = Math.abs(i - j);
+      if (between === 1 || between === n - 1 || !crosses(a, b, c, d)) continue;
       depth = Math.max(
         depth,
         Math.min(...[a, b].map((p) => toSegment(p, c, d)), ...[c, d].map((p) => toSegment(p, a, b))),
@@ -97,6 +115,14 @@ function foldDepth(ring: readonly Point[]): number {
 const distinct = (ring: readonly Point[]): readonly Point[] =>
   ring.filter((p, i) => apart(p, ring[(i + 1) % ring.length] as Point) > 1e-7);
 
+/** Where one edge does not begin at the end of the one before it. */
+export const gapsOf = (piece: Piece): readonly string[] =>
+  piece.edges.flatMap((e, i) => {
+    const next = piece.edges[(i + 1) % piece.edges.length] as Edge;
+    const gap = apart(e.path.segments.at(-1)?.to ?? e.path.start, next.path.start);
+    return gap < 0.01 ? [] : [`a gap of ${gap.toFixed(2)} after ${e.role}`];
+  });
+
 /** Everything wrong with one piece. */
 export function wrongWith(piece: Piece): readonly Wrong[] {
   const out: Wrong[] = [];
@@ -106,14 +132,8 @@ export function wrongWith(piece: Piece): readonly Wrong[] {
   const numbers = JSON.stringify(piece);
   if (numbers.includes('null,') && /"(x|y|at)":null/.test(numbers))
     return [{ piece: piece.id, what: 'a place is no number' }];
-  const n = piece.edges.length;
-  piece.edges.forEach((e, i) => {
-    const next = piece.edges[(i + 1) % n];
-    const end = e.path.segments.at(-1)?.to ?? e.path.start;
-    if (next && !(apart(end, next.path.start) < 0.01))
-      say(`a gap of ${apart(end, next.path.start).toFixed(2)} after ${e.role}`);
-    if (!(chordSum(e.path) > 0.002)) say(`no length left of ${e.role}`);
-  });
+  gapsOf(piece).forEach(say);
+  for (const e of piece.edges) if (!(chordSum(e.path) > 0.002)) say(`no length left of ${e.role}`);
   const ids = [...piece.edges, ...piece.darts, ...piece.marks].map((x) => x.id);
   for (const list of [piece.edges, piece.darts, piece.marks])
     if (new Set(list.map((x) => x.id)).size !== list.length) say(`an id twice of ${ids.length}`);
