@@ -3,6 +3,7 @@ import { extname, join } from 'node:path';
 import { openFailure, PDF_OPEN, readDxf, readPdf, readSvg, type PdfDocument } from '@ample/core/formats/incoming';
 import { writeSvg } from '@ample/core/formats';
 import { pathLength } from '@ample/core/geometry';
+import { inspectPiece } from '@ample/core/guard';
 import { validatePiece, type Piece } from '@ample/core/pattern';
 import {
   allRings,
@@ -20,7 +21,8 @@ import {
   type Stroke,
 } from '@ample/core/tracing';
 import { ok, refuse, type Result } from '@ample/core/units';
-import { sayProblem, sayRepair, sayTiles, sayTraceNote, type Units } from '@ample/core/words';
+import { sayFinding, sayProblem, sayRepair, sayTiles, sayTraceNote, type Units } from '@ample/core/words';
+import type { Written } from './report.ts';
 
 const UNITS: Units = { unit: 'cm', fraction: 8 };
 const KINDS = { '.pdf': 'pdf', '.svg': 'svg', '.dxf': 'dxf' } as const;
@@ -77,22 +79,26 @@ function outlinesOf(lines: Lines) {
 
 /**
  * What a PDF, SVG or DXF file holds: pages and how they lie together, layers, the test square, outlines; and the
- * pieces that the file itself describes, their seams walked. `out` gets those pieces as documents and one SVG.
+ * pieces that the file itself describes, their seams walked. `out` gets those pieces as documents and one SVG, but for
+ * those that would be cut wrong.
  */
-export async function bring(file: string, out?: string): Promise<Result<unknown>> {
+export async function bring(file: string, out?: string, despiteFaults = false): Promise<Result<Written>> {
   const read = await readFile(file);
   if (!read.ok) return read;
   const tiles = proposeTiles(read.value);
   const lines = layTogether(read.value, tiles.placing, tiles.window);
   const traced = toldPieces(lines).map((t) => ({ size: t.size, ...tracePiece(t.ring, t.others, t.choices) }));
   const pieces: readonly Piece[] = read.value.pieces.length > 0 ? read.value.pieces : traced.map((t) => t.piece);
+  const faults = despiteFaults ? [] : pieces.flatMap((p) => inspectPiece(p));
+  const isSound = (p: Piece): boolean => !faults.some((f) => f.piece === p.id);
+  const sound = pieces.filter(isSound);
   if (out !== undefined && pieces.length > 0) {
     mkdirSync(out, { recursive: true });
-    writeFileSync(join(out, 'pieces.json'), `${JSON.stringify(pieces, null, 2)}\n`);
-    writeFileSync(join(out, 'pieces.svg'), writeSvg(pieces, { title: file }));
+    writeFileSync(join(out, 'pieces.json'), `${JSON.stringify(sound, null, 2)}\n`);
+    writeFileSync(join(out, 'pieces.svg'), writeSvg(sound, { title: file }));
   }
   const sizes = new Set(traced.map((t) => t.size));
-  return ok({
+  const report = {
     pages: read.value.pages.length,
     laid: sayTiles(tiles.by),
     unit: read.value.unit,
@@ -116,5 +122,10 @@ export async function bring(file: string, out?: string): Promise<Result<unknown>
       sizes.size > 1
         ? []
         : proposeSeams(pieces).map((s) => ({ id: s.seam.id, ease: s.seam.ease, difference: round(s.walk.difference) })),
+  };
+  return ok({
+    report,
+    faults: faults.map((f) => sayFinding(f, UNITS)),
+    leftOut: pieces.filter((p) => !isSound(p)).map((p) => p.name),
   });
 }

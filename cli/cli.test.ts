@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { inlineDemoJob } from '@ample/samples';
 import { CATALOGUE } from '@ample/core/alterations';
+import { writeDxf } from '@ample/core/formats';
 import { pieceSchema } from '@ample/core/pattern';
 import { main } from './main.ts';
 import { describeMotion } from './report.ts';
@@ -427,6 +428,19 @@ describe('a piece that must not be cut', () => {
     expect(done.err).toMatch(/the side dart and the waist dart cross each other/);
     expect(JSON.parse(done.out).faults).toHaveLength(1);
     expect(JSON.parse(readFileSync(join(out, 'pieces.json'), 'utf8'))).toEqual([]);
+  });
+
+  it('is told and left out when it comes in a file', async () => {
+    const out = mkdtempSync(join(tmpdir(), 'ample-out-'));
+    const front = pieceSchema.parse(crossed().sizes.M[0]);
+    const drawing = file('crossed.dxf', writeDxf([{ size: 'M', pieces: [front] }]));
+    const done = await ample('bring', drawing, '--out', out);
+    expect(done.code).toBe(1);
+    expect(done.err).toMatch(/^pieces-not-fit: Front would be cut wrong/);
+    expect(JSON.parse(done.out).pieces).toHaveLength(1);
+    expect(JSON.parse(readFileSync(join(out, 'pieces.json'), 'utf8'))).toEqual([]);
+    expect((await ample('bring', drawing, '--out', out, '--despite-faults')).code).toBe(0);
+    expect(JSON.parse(readFileSync(join(out, 'pieces.json'), 'utf8'))).toHaveLength(1);
   });
 
   it('is written when one says so', async () => {

@@ -37,7 +37,7 @@ import {
   worksheetTable,
   type Units,
 } from '@ample/core/words';
-import { alterReport } from './report.ts';
+import { alterReport, type Written } from './report.ts';
 import { loadJob, readFile, type LoadedJob } from './resolve.ts';
 
 export const UNITS: Units = { unit: 'cm', fraction: 8 };
@@ -163,15 +163,7 @@ export interface AlterOptions {
 }
 export const isLayer = (text: string): text is PdfLayer => text in PDF_LAYERS;
 
-/** What `alter` gives: the report, and the faults that keep pieces from being written. */
-export interface Altered {
-  readonly report: unknown;
-  readonly faults: readonly string[];
-  /** Names of the pieces that were left out of the files. */
-  readonly leftOut: readonly string[];
-}
-
-export async function alter(file: string, options: AlterOptions): Promise<Result<Altered>> {
+export async function alter(file: string, options: AlterOptions): Promise<Result<Written>> {
   const loaded = loadJob(file);
   if (!loaded.ok) return loaded;
   const d = draft(loaded.value);

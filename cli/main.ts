@@ -17,7 +17,7 @@ import {
 import { bring } from './bring.ts';
 import { backup, causes, cloth, record, versions } from './keeping.ts';
 import { compare, plan, solve } from './planning.ts';
-import { tidy } from './report.ts';
+import { tidy, type Written } from './report.ts';
 
 const USAGE = `usage:
   ample schema wearer|pattern|job
@@ -35,7 +35,7 @@ const USAGE = `usage:
   ample cloth <job.json> [--open] [--one-way]
   ample record <job.json> --out DIR [--paper a4|letter|a3|tabloid]
   ample backup <file.zip>
-  ample bring <file.pdf|svg|dxf> [--out DIR]
+  ample bring <file.pdf|svg|dxf> [--out DIR] [--despite-faults]
   ample alter <job.json> [--out DIR] [--formats pdf,svg,dxf,csv,json] [--paper a4|letter|a3|tabloid|a0|roll]
         [--patches] [--lines cutting,seam,original,added,marks,words,patch] [--despite-faults]`;
 
@@ -73,6 +73,8 @@ export async function main(argv: readonly string[], today: string): Promise<Answ
   const [command, argument, extra] = positionals;
   if (!command || extra !== undefined || (argument === undefined) !== (command === 'alterations')) return usage;
   if (command === 'alter') return alterCommand(argument ?? '', values, today, usage);
+  if (command === 'bring')
+    return answerWritten(await bring(argument ?? '', values.out, values['despite-faults'] === true));
   const result = await run(command, argument ?? '', values, today);
   if (result === null) return usage;
   if (!result.ok) return { code: 1, out: '', err: `${result.error.code}: ${says(result.error)}\n` };
@@ -93,7 +95,7 @@ interface Flags {
 
 const FORMATS = ['pdf', 'svg', 'dxf', 'csv', 'json'];
 
-/** Carries a plan out; a piece with a fault is told, left out of the files, and makes the command fail. */
+/** Carries a plan out and writes its pieces. */
 async function alterCommand(argument: string, flags: Flags, date: string, usage: Answer): Promise<Answer> {
   const formats = (flags.formats ?? '').split(',').map((f) => f.trim());
   const lines = flags.lines?.split(',').map((l) => l.trim());
@@ -107,6 +109,11 @@ async function alterCommand(argument: string, flags: Flags, date: string, usage:
     patches: flags.patches === true,
     despiteFaults: flags['despite-faults'] === true,
   });
+  return answerWritten(done);
+}
+
+/** A piece with a fault is told, left out of the files, and makes the command fail. */
+function answerWritten(done: Result<Written>): Answer {
   if (!done.ok) return { code: 1, out: '', err: `${done.error.code}: ${says(done.error)}\n` };
   const { report, faults, leftOut } = done.value;
   const out = `${JSON.stringify(tidy(report), null, 2)}\n`;
@@ -137,8 +144,6 @@ async function run(command: string, argument: string, flags: Flags, date: string
       return cloth(argument, flags.open === true, flags['one-way'] === true);
     case 'record':
       return flags.out === undefined ? null : record(argument, flags.out, flags.paper ?? 'a4', date);
-    case 'bring':
-      return bring(argument, flags.out);
     case 'backup':
       return backup(argument);
     case 'suits':

@@ -5,6 +5,14 @@ import { edgeLengths, type Finding } from '@ample/core/truing';
 import { degrees } from '@ample/core/units';
 import { sayFinding, sayFit, sayStep, type Units } from '@ample/core/words';
 
+/** What a command that writes pieces gives: the report, and the faults that keep pieces from being written. */
+export interface Written {
+  readonly report: unknown;
+  readonly faults: readonly string[];
+  /** Names of the pieces that were left out of the files. */
+  readonly leftOut: readonly string[];
+}
+
 const round = (value: number): number => Math.round(value * 1e6) / 1e6;
 /** Numbers rounded to a millionth, so that a report reads the same on every machine. */
 export const tidy = (value: unknown): unknown => {
