@@ -49,7 +49,7 @@ describe('what the fittings say, from the terminal', () => {
     const told = await json('versions', file('versions.json', tove({ steps, versions: [first, second] })));
     expect(told.map((v: any) => [v.name, v.since.map((d: any) => d.says)])).toEqual([
       ['Toile 1', []],
-      ['Toile 2', [expect.stringMatching(/^New: Small bust.*, −1\.8 cm\.$/)]],
+      ['Toile 2', [expect.stringMatching(/^New: Small bust.*, −1\.7 cm\.$/)]],
       ['now', ['New: Narrow shoulder, slashed, −0.8 cm.']],
     ]);
   });

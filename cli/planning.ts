@@ -1,7 +1,7 @@
 import { draft, type Draft } from '@ample/core/draft';
 import { solve as solveJob } from '@ample/core/solve';
 import { ok, type Result } from '@ample/core/units';
-import { ALTERATION_WORDS, sayFit, saySolved, saySum, sayUnreached, sayUsual } from '@ample/core/words';
+import { ALTERATION_WORDS, sayFit, sayReason, saySolved, saySum, sayUnreached, sayUsual } from '@ample/core/words';
 import { UNITS } from './commands.ts';
 import { stepReport } from './report.ts';
 import { loadJob } from './resolve.ts';
@@ -20,7 +20,7 @@ export function compare(file: string): Result<unknown> {
   return ok({
     size: d.value.size,
     ...(d.value.paper ? { paper: d.value.paper } : {}),
-    rows: d.value.worksheet.map((r) => ({ ...r, says: saySum(r, UNITS) })),
+    rows: d.value.worksheet.map((r) => ({ ...r, says: saySum(r, UNITS), why: sayReason(r, UNITS) })),
   });
 }
 

@@ -166,10 +166,9 @@ const FULL = [
     id: 'full',
     alteration: 'full-bust-side-dart',
     revision: 1,
-    school: 'own',
     values: { total: 40, whose: 'pattern' },
   }),
-  stepSchema.parse({ id: 'slope', alteration: 'shoulder-slope', revision: 1, school: 'own', values: { by: 6 } }),
+  stepSchema.parse({ id: 'slope', alteration: 'shoulder-slope', revision: 1, values: { by: 6 } }),
 ];
 const altered = draft({
   job: { size: '5', sizeMethod: 'highBust', steps: FULL },

@@ -1,4 +1,12 @@
-import { fittingSchema, jobSchema, wearerSchema, type Job, type Step, type Wearer } from '@ample/core/formats';
+import {
+  fittingSchema,
+  JOB_VERSION,
+  jobSchema,
+  wearerSchema,
+  type Job,
+  type Step,
+  type Wearer,
+} from '@ample/core/formats';
 import type { MeasurementKey } from '@ample/core/pattern';
 
 /** The demo scenario: the Causeway Choir, its pattern and three singers. All invented. Lengths in mm. */
@@ -89,7 +97,13 @@ const step = (alteration: string): Step => ({
 });
 
 const job = (fields: Partial<Job> & Pick<Job, 'id'> & { wearer: Job['wearer'] }): Job =>
-  jobSchema.parse({ format: 'ample-draft/job', version: 2, pattern: { id: 'causeway' }, demo: true, ...fields });
+  jobSchema.parse({
+    format: 'ample-draft/job',
+    version: JOB_VERSION,
+    pattern: { id: 'causeway' },
+    demo: true,
+    ...fields,
+  });
 
 /** What a first toile showed: nothing decided about it yet. */
 const firstToile = fittingSchema.parse({

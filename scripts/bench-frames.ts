@@ -21,14 +21,14 @@ const more = samplePattern('causeway', ['4']).sizes['4'] ?? [];
 const six = [...(skerry.sizes['4'] ?? []), ...more.map((p) => ({ ...p, id: `${p.id}-other`, part: 'other' as const }))];
 const job = {
   format: 'ample-draft/job',
-  version: 2,
+  version: 3,
   id: 'frames',
   title: 'Six pieces',
   wearer: DEMO_WEARERS[0],
   pattern: { ...skerry, id: 'six', sizes: { '4': six } },
   size: '4',
   sizeMethod: 'highBust',
-  steps: [{ ...planStep('bust', 'full-bust-princess-armhole', { total: 30 }), school: 'own' }],
+  steps: [{ ...planStep('bust', 'full-bust-princess-armhole', { total: 30 }) }],
   due: null,
   fabric: '',
   notes: '',

@@ -6,8 +6,8 @@ import { stepSchema, wearerSchema, type Step } from '@ample/core/formats';
 /** Ten steps on eight pieces: the whole dress, altered from top to bottom. */
 const dress = causewayPattern(['3', '4', '5', '6']);
 
-const step = (id: string, alteration: string, values: Step['values'], school: Step['school'] = 'auto'): Step =>
-  stepSchema.parse({ id, alteration, revision: 1, school, values });
+const step = (id: string, alteration: string, values: Step['values']): Step =>
+  stepSchema.parse({ id, alteration, revision: 1, values });
 
 const STEPS: readonly Step[] = [
   step('1', 'grade-between-sizes', { waistSize: '5', hipSize: '5' }),
@@ -15,7 +15,7 @@ const STEPS: readonly Step[] = [
   step('3', 'shoulder-slash', { by: -6 }),
   step('4', 'shoulder-slope', { by: 5 }),
   step('5', 'round-back', { by: 6 }),
-  step('6', 'full-bust-side-dart', { total: 40, whose: 'pattern' }, 'own'),
+  step('6', 'full-bust-side-dart', { total: 40, whose: 'pattern' }),
   step('7', 'swayback-waist-seam', { by: 8 }),
   step('8', 'neckline', { by: 10 }),
   step('9', 'cap-follows', {}),

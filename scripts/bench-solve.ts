@@ -40,7 +40,6 @@ const steps = (share: number): Step[] =>
       id: `s${i}`,
       alteration,
       revision: 1,
-      school: 'own',
       values: Object.fromEntries(Object.entries(values).map(([k, v]) => [k, v * share])),
     }),
   );

@@ -144,6 +144,10 @@ export interface Context {
   readonly draftedHeight?: number | null;
   /** Ease wanted at a measurement, whole body, mm; left out, the usual of the alteration. */
   readonly ease?: Readonly<Partial<Record<MeasurementKey, number>>>;
+  /** Where the design hangs loose: the ease that will do, so that a body with room is asked for nothing, mm. */
+  readonly enough?: Readonly<Partial<Record<MeasurementKey, number>>>;
+  /** What a tape cannot tell, mm: a difference within it is none. */
+  readonly within?: Readonly<Partial<Record<MeasurementKey, number>>>;
   /** With paper only: what the pattern measures, as told. The pieces then are only like it and are not measured. */
   readonly flat?: Readonly<Partial<Record<MeasurementKey, number>>>;
 }

@@ -124,6 +124,8 @@ export type Instruction =
   | (Said & { readonly op: 'part'; readonly edge: string; readonly at: number })
   | (Said & {
       readonly op: 'restoreWidth';
+      /** What was let out at the bust stays: the side is drawn in from there down. */
+      readonly belowBust?: boolean;
       /** The side edge; the lower part where `part` has divided it. */
       readonly side: string;
       readonly role: 'waist' | 'hem';

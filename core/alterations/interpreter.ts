@@ -18,7 +18,7 @@ import {
 } from './contract.ts';
 import { asWritten, plainContext } from './plain.ts';
 import { dartReports, lengthChanges } from './report.ts';
-import { stateFor, type PieceState, type TableState } from './state.ts';
+import { settleBustLines, stateFor, type PieceState, type TableState } from './state.ts';
 import { runStep } from './steps.ts';
 import { asksNothing, readValues } from './values.ts';
 
@@ -138,6 +138,7 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
     }
     frames.push({ stage, messages, pieces: [...table.pieces.values()].map((p) => frameOf(p, stage)) });
   }
+  settleBustLines(table);
   const pieces = placed(context.pieces, table);
   const touched = [...table.pieces.values()];
   // A box that slides adds on one side what it doubles on the other: that is no lap.

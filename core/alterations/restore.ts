@@ -1,7 +1,7 @@
-import { pathLength } from '../geometry/index.ts';
-import { edgesWithRole, type Edge, type Piece } from '../pattern/index.ts';
+import { distance, endOf, nearestLength, pathLength, pointAt } from '../geometry/index.ts';
+import { bustLineOf, edgesWithRole, requireEdge, type Edge, type Piece } from '../pattern/index.ts';
 import { restoreWidth, type Finding } from '../truing/index.ts';
-import { mm } from '../units/index.ts';
+import { mm, TOL } from '../units/index.ts';
 import type { Instruction } from './instructions.ts';
 import type { PieceState } from './state.ts';
 
@@ -24,9 +24,23 @@ export function restore(
     waist: edge.id,
     target: mm(pathLength(edge.path) - by),
     shape: step.shape,
+    ...(step.belowBust ? { stays: downToBustLine(state.piece, side, edge) } : {}),
   });
   if (done.ok) state.piece = done.value.piece;
   else note({ code: 'waist-not-restored', grade: 'look', data: { by } });
+}
+
+/** How far down the side seam the tape around the bust ends, from the end away from the hem or waist; 0 where it does not. */
+function downToBustLine(piece: Piece, side: string, low: Edge): number {
+  const path = requireEdge(piece, side).path;
+  const line = bustLineOf(piece);
+  const ends = [line[0]?.from, line.at(-1)?.to].flatMap((p) => p ?? []);
+  const end = ends.find((p) => distance(p, pointAt(path, nearestLength(path, p))) < TOL.touches);
+  if (!end) return 0;
+  const along = nearestLength(path, end);
+  const corners = [low.path.start, endOf(low.path)];
+  const startsLow = corners.some((c) => distance(c, path.start) < TOL.meets);
+  return startsLow ? pathLength(path) - along : along;
 }
 
 /** Of a side in several parts, the one that meets the hem or waist. */

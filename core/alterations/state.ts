@@ -1,4 +1,4 @@
-import type { Piece, Seam } from '../pattern/index.ts';
+import { layBustLine, settledBustLine, type Piece, type Seam } from '../pattern/index.ts';
 import type { Divided, Gap, Panel, Progress, SlashSpec } from '../slash/index.ts';
 import type { Finding } from '../truing/index.ts';
 import type { Context, Dimension, MarkLine, MarkPoint, PieceFrame } from './contract.ts';
@@ -53,6 +53,12 @@ export function stateFor(table: TableState, id: string): PieceState {
 /** A piece that did not exist before: what another was divided into. */
 export function bringIn(table: TableState, piece: Piece): void {
   table.pieces.set(piece.id, fresh(piece));
+}
+
+/** The tape around the bust of every piece that was changed, on to where its seams lie now. */
+export function settleBustLines(table: TableState): void {
+  for (const state of table.pieces.values())
+    if (state.piece !== state.original) state.piece = settledBustLine(layBustLine(state.original, state.piece));
 }
 
 /** Every piece as it is now. */

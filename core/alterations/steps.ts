@@ -6,6 +6,7 @@ import {
   requireEdge,
   seamsAfterSplit,
   splitEdge,
+  withBustLineAnew,
   type Dart,
   type Edge,
   type Mark,
@@ -136,11 +137,11 @@ export function runStep(table: TableState, step: Step): Result<void> {
         step.names,
       );
       table.seams = seamsAfterDivision(table.seams, state.piece, centre, side);
-      state.piece = centre;
+      state.piece = withBustLineAnew(centre);
       // Two pieces lie where one lay: what was taped into the one belongs to neither drawing any more.
       state.gaps = [];
       state.panels = [];
-      bringIn(table, side);
+      bringIn(table, withBustLineAnew(side));
       return ok(undefined);
     }
     case 'smooth': {

@@ -17,7 +17,7 @@ const jobOf = (sample: SampleId, size: string, plan: Plan): ResolvedJob => ({
     size,
     sizeMethod: 'highBust',
     steps: plan.map(([alteration, values, side = 'both'], i) =>
-      stepSchema.parse({ id: `s${i}`, alteration, revision: 1, school: 'own', values, side }),
+      stepSchema.parse({ id: `s${i}`, alteration, revision: 1, values, side }),
     ),
   },
   wearer: { sets: [], bustEase: null },
@@ -169,6 +169,13 @@ describe('necklines and shoulders', () => {
       }
     const gaped = work('neck-gape-seam', hand(), { by: 10 });
     expect(refusal('shoulder-slash', { ...hand(), ...gaped }, { by: -6 })).toBe('ran');
+  });
+
+  it('take from a neckline only what it has up to its dart', () => {
+    const plan = (...by: readonly number[]): Plan => by.map((b) => ['neck-gape-seam', { by: b }]);
+    // The back gives more where the front, up to its dart, has no more to give.
+    expect(carriedOut('causeway-neck', plan(30, 40), '2').codes).toEqual(['ran', 'ran']);
+    expect(carriedOut('causeway-neck', plan(40, 40, 40), '2').codes.at(-1)).toBe('wedge-too-large');
   });
 
   it('draw facings whose edges have names of their own, on a fold', () => {

@@ -1,5 +1,16 @@
-import { CATALOGUE, phaseOf, rankOf, type Context, type Fit, type WorkOrder } from '../alterations/index.ts';
+import {
+  CATALOGUE,
+  phaseOf,
+  rankOf,
+  runAlteration,
+  type Context,
+  type Fit,
+  type WorkOrder,
+} from '../alterations/index.ts';
+import type { Uncertainty } from '../fit/index.ts';
+import type { MeasurementKey } from '../pattern/index.ts';
 import { ADVICE } from '../units/index.ts';
+import type { Lane } from './lanes.ts';
 
 /** An alteration the measurements ask for on the pieces as the plan leaves them, and the sum. */
 export interface Ask {
@@ -14,10 +25,16 @@ const SAME: readonly (readonly string[])[] = [
   ['grade-between-sizes', 'grade-by-chart', 'hip-slash'],
 ];
 
-const worth = (fit: Fit): boolean => {
-  const amounts = Object.entries(fit.values).filter(([, v]) => typeof v === 'number') as [string, number][];
-  return amounts.length === 0 || amounts.some(([, v]) => Math.abs(v) >= ADVICE.worthAsking);
-};
+/** More than a tape may be wrong by: within that nothing is asked. */
+function isWorthAsking({ values, sum }: Fit, uncertainty: Uncertainty): boolean {
+  const amounts = Object.entries(values).filter((v): v is [string, number] => typeof v[1] === 'number');
+  if (amounts.length === 0) return true;
+  const [key, by] = [sum.data['key'] as MeasurementKey | undefined, sum.data['by']];
+  // What the sum is about by its difference; another amount that comes with it by its own.
+  if (key !== undefined && typeof by === 'number' && Math.abs(by) > uncertainty[key]) return true;
+  const others = amounts.filter(([name]) => name !== key && (name in uncertainty || key === undefined));
+  return others.some(([name, v]) => Math.abs(v) > (uncertainty[name as MeasurementKey] ?? ADVICE.worthAsking));
+}
 
 /** What each alteration would be asked for on these pieces; worked out once for all who want to know. */
 export type FitsOf = (id: string) => Fit | null;
@@ -38,13 +55,13 @@ export function fitsOn(context: Context): FitsOf {
 export const kinOf = (id: string): readonly string[] => SAME.find((g) => g.includes(id)) ?? [id];
 
 /** What is measured and still differs, in the order of work; what the plan already does is not asked again. */
-export function asksOf(fitOf: FitsOf, planned: readonly string[], order: WorkOrder): readonly Ask[] {
+function asksOn(fitOf: FitsOf, planned: readonly string[], order: WorkOrder, uncertainty: Uncertainty): readonly Ask[] {
   const out: Ask[] = [];
   for (const d of CATALOGUE) {
     const kin = kinOf(d.id);
     if (!d.fits || kin.some((id) => planned.includes(id) || out.some((a) => a.alteration === id))) continue;
     const fit = fitOf(d.id);
-    if (fit && worth(fit)) out.push({ alteration: d.id, fit });
+    if (fit && isWorthAsking(fit, uncertainty)) out.push({ alteration: d.id, fit });
   }
   const rank = (a: Ask): number => {
     const d = CATALOGUE.find((x) => x.id === a.alteration);
@@ -54,4 +71,34 @@ export function asksOf(fitOf: FitsOf, planned: readonly string[], order: WorkOrd
   // A difference is asked for once, by what comes first; what that leaves of it is asked when it is planned.
   const key = (a: Ask): unknown => a.fit.sum.data['key'];
   return sorted.filter((a, i) => key(a) === undefined || sorted.findIndex((b) => key(b) === key(a)) === i);
+}
+
+/** What the measurements ask for is worked out against. */
+export interface Asked {
+  readonly contextOf: (lane: Lane) => Context;
+  /** The alterations the plan has already. */
+  readonly planned: readonly string[];
+  readonly order: WorkOrder;
+  readonly uncertainty: Uncertainty;
+}
+
+/**
+ * What the measurements ask for, as a plan: each alteration is worked out on the pieces as those proposed before it
+ * would leave them, so that what one of them settles is not proposed again. `haste` looks at the pieces once only.
+ */
+export function asksOf(lane: Lane, { contextOf, planned, order, uncertainty }: Asked, haste = false): readonly Ask[] {
+  const on = (now: Lane, known: readonly string[]): readonly Ask[] =>
+    asksOn(fitsOn(contextOf(now)), known, order, uncertainty);
+  if (haste) return on(lane, planned);
+  const out: Ask[] = [];
+  let now = lane;
+  while (out.length < CATALOGUE.length) {
+    const next = on(now, [...planned, ...out.map((a) => a.alteration)])[0];
+    const definition = next && CATALOGUE.find((d) => d.id === next.alteration);
+    if (!next || !definition) break;
+    out.push(next);
+    const run = runAlteration(definition, contextOf(now), next.fit.values, { brief: true });
+    if (run.ok) now = { pieces: run.value.pieces, seams: run.value.seams };
+  }
+  return out;
 }

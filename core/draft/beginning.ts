@@ -4,21 +4,26 @@ import {
   bustAmounts,
   checkBody,
   cupChoice,
-  easeFor,
+  easeOf,
+  easesFor,
+  enoughOf,
   inCup,
   methodFor,
   newestFirst,
   startingSize,
   toldFlat,
+  uncertaintyOf,
   type Amounts,
   type Body,
   type BodyProblem,
   type CupChoice,
   type Ease,
+  type Eases,
   type MeasurementSet,
   type SizeChoice,
   type SizeError,
   type ToldFlat,
+  type Uncertainty,
 } from '../fit/index.ts';
 import type { Job, Wearer } from '../formats/schema.ts';
 import type { Pattern, Piece } from '../pattern/index.ts';
@@ -47,6 +52,9 @@ export interface Beginning {
   /** In the cup taken. */
   readonly pattern: Pattern;
   readonly ease: Ease;
+  /** The same with where each comes from. */
+  readonly eases: Eases;
+  readonly uncertainty: Uncertainty;
   readonly amounts: Amounts | null;
   /** The same once earlier steps have changed the flat bust by so much, mm. */
   readonly amountsAfter: (grown: number) => Amounts | null;
@@ -69,7 +77,10 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
   const standIn = own.length === 0 && size !== null ? standInFor(pattern, size) : null;
   const original = standIn?.pieces ?? own;
   const sewn: Lane = { pieces: original, seams: standIn?.seams ?? pattern.seams };
-  const ease = easeFor(pattern, wearer.eases, wearer.bustEase);
+  const eases = easesFor(pattern, size, standIn ? null : sewn, wearer.eases, wearer.bustEase);
+  const ease = easeOf(eases);
+  const enough = enoughOf(eases);
+  const uncertainty = uncertaintyOf(wearer.sets, pattern);
   const told = standIn && size !== null ? toldFlat(pattern, size, ease) : null;
   const contextOf = (lane: Lane): Context => ({
     ...lane,
@@ -81,6 +92,8 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
     size,
     draftedHeight: pattern.draftedHeight,
     ease,
+    enough,
+    within: uncertainty,
     // Measured only when an alteration asks.
     ...(told
       ? {
@@ -91,7 +104,7 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
       : {}),
   });
   const amountsAfter = (grown: number): Amounts | null =>
-    size === null ? null : bustAmounts(body, pattern, size, ease.fullBust, grown);
+    size === null ? null : bustAmounts(body, pattern, size, { ease: ease.fullBust, grown, enough: enough.fullBust });
   return {
     job,
     body,
@@ -102,6 +115,8 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
     cupChoice: cups,
     pattern,
     ease,
+    eases,
+    uncertainty,
     amounts: amountsAfter(0),
     amountsAfter,
     standIn,

@@ -103,7 +103,14 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
     faults: standIn ? [] : [...unfit, ...findings.filter((f) => SEWN.includes(f.code) && f.grade === 'fault')],
     followers: followers(findings, lanes.left.pieces),
     meetings: meetingsOf(steps),
-    asks: original.length === 0 ? [] : asksOf(fitOfLeft, planned, job.order ?? 'topDown'),
+    asks:
+      original.length === 0
+        ? []
+        : asksOf(
+            lanes.left,
+            { contextOf, planned, order: job.order ?? 'topDown', uncertainty: start.uncertainty },
+            care === 'quick',
+          ),
     usual: usualFor(resolved.wearer.learnt ?? [], body, lanes.left, fitOfLeft, planned),
     worksheet: worksheetOf(start, { lanes, steps }),
     refusal: start.refusal,
@@ -138,7 +145,8 @@ export const worksheetOf = (
     : worksheet(
         {
           body: start.body,
-          ease: start.ease,
+          eases: start.eases,
+          uncertainty: start.uncertainty,
           pattern: start.pattern,
           size: start.size,
           before: start.sewn,

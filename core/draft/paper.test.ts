@@ -60,14 +60,14 @@ describe('paper only', () => {
 
   it('has all amounts from the paper: chart, typed flat measurements, never the stand-in', () => {
     const d = draft(jobOn(paper, [step('a', 'shoulder-slash'), step('b', 'full-bust-side-dart')], BODY));
-    // Shoulder 118 on the body, 126 typed from the paper (the sample has 122).
-    expect(stepOf(d, 'a').values['by']).toBe(-8);
-    // What the sheet says the shoulder comes to is the paper's, not the stand-in's: 126 − 8.
+    // Shoulder 118 on the body, 124 on the chart, 126 typed from the paper (the sample has 122): 2 are the design’s.
+    expect(stepOf(d, 'a').values['by']).toBe(-6);
+    // What the sheet says the shoulder comes to is the paper's, not the stand-in's: 126 − 6.
     const run = stepOf(d, 'a').outcome;
     const said = run.ok
       ? run.value.frames.flatMap((f) => f.messages).find((m) => m.data['wanted'] !== undefined)
       : null;
-    expect(said?.data['wanted']).toBe(118);
+    expect(said?.data['wanted']).toBe(120);
     // Bust by the chart: 980 − 910.
     expect(stepOf(d, 'b').total).toBe(70);
     expect(d.steps.every((s) => s.outcome.ok)).toBe(true);

@@ -56,8 +56,8 @@ describe('amounts from the measurements', () => {
     const after = d.steps[1]!;
     const given = flat(after.before) - flat(alone.before);
     expect(given).toBeGreaterThan(2);
-    // 968 + 50 less the bust as it is by then, by the garment; by the chart as much less than 48.
-    expect(after.total).toBeCloseTo(968 + 50 - flat(after.before), 6);
+    // 968 − 920 = 48, less what the side has given: by the garment and by the chart.
+    expect(after.total).toBeCloseTo(48 - given, 6);
     expect(after.amounts?.all.find((a) => a.school === 'chart')?.total).toBeCloseTo(48 - given, 6);
     // Cup against draft cup compares bodies, whatever the paper has become.
     expect(after.amounts?.all.find((a) => a.school === 'cup')?.total).toBe(968 - 870 - 50);
@@ -134,7 +134,6 @@ describe('one side only', () => {
   it('says where the halves no longer meet', () => {
     const full = step('a', 'full-bust-side-dart', {
       side: 'right',
-      school: 'own',
       values: { total: 40, whose: 'pattern' },
     });
     const d = draft(job([full]));
@@ -225,7 +224,7 @@ describe('a step for both sides that one side cannot take', () => {
     const d = draft(
       job([
         step('a', 'princess-line', { side: 'right' }),
-        step('b', 'full-bust-side-dart', { school: 'own', values: { total: 30, whose: 'pattern' } }),
+        step('b', 'full-bust-side-dart', { values: { total: 30, whose: 'pattern' } }),
       ]),
     );
     expect(d.steps[0]?.outcome.ok).toBe(true);

@@ -14,6 +14,7 @@ import type { Step } from '../formats/schema.ts';
 import { inspectPiece, newFaults, type Care } from '../guard/index.ts';
 import type { Piece } from '../pattern/index.ts';
 import { refuse, TOL, type Result } from '../units/index.ts';
+import { isTyped } from './amount.ts';
 import type { Beginning } from './beginning.ts';
 import { alike, cutPieces, type Lane, type Lanes } from './lanes.ts';
 import type { DraftStep } from './step.ts';
@@ -159,7 +160,7 @@ function runStep(
   if (context.pieces.length === 0) return refuse('no-pieces');
   if (definition.amount === 'total') {
     const stop = problems.find((p) => p.grade === 'stop');
-    if (stop && step.school !== 'own') return refuse('body-impossible', { key: stop.key });
+    if (stop && !isTyped(step)) return refuse('body-impossible', { key: stop.key });
     if (total === null) return refuse('amount-unknown', { school: step.school });
   }
   return runAlteration(definition, context, values, how);
@@ -171,24 +172,16 @@ export function valuesOf(
   amounts: Amounts | null,
   fit: Fit | null = null,
 ): { readonly total: number | null; readonly values: Values } {
-  const chosen =
-    step.school === 'own'
-      ? null
-      : step.school === 'auto'
-        ? amounts?.chosen
-        : amounts?.all.find((a) => a.school === step.school);
+  const chosen = step.school === 'auto' ? amounts?.chosen : amounts?.all.find((a) => a.school === step.school);
   const definition = alterationById(step.alteration);
   // What is not measured by the bust has its amount among its own values.
   if (definition && definition.amount !== 'total')
-    return {
-      total: null,
-      values: step.school === 'auto' ? { ...inRange(definition, fit), ...step.values } : step.values,
-    };
+    return { total: null, values: { ...inRange(definition, fit), ...step.values } };
   const typed = typeof step.values['total'] === 'number' ? step.values['total'] : null;
-  // A knit takes the share asked for instead of the one that goes with its stretch.
+  // A knit takes the share asked for instead of the usual one.
   const share =
     chosen?.school === 'knit' && step.knitFactor !== null && chosen.factor > 0 ? step.knitFactor / chosen.factor : 1;
-  const total = step.school === 'own' ? typed : chosen ? chosen.total * share : null;
+  const total = typed ?? (chosen ? chosen.total * share : null);
   const suggested = definition && total !== null ? definition.suggest(total) : {};
   return { total, values: { ...suggested, ...step.values, ...(total !== null ? { total } : {}) } };
 }

@@ -8,7 +8,7 @@ import { draft } from './index.ts';
 
 const dress = samplePattern('causeway');
 const step = (id: string, alteration: string, values: Step['values'], side: Step['side']): Step =>
-  stepSchema.parse({ id, alteration, revision: 1, school: 'own', values, side });
+  stepSchema.parse({ id, alteration, revision: 1, values, side });
 const plan = (size: string, steps: readonly Step[]) =>
   draft({
     job: { size, sizeMethod: 'highBust', steps: [...steps] },

@@ -12,8 +12,8 @@ export interface WayOn {
   readonly steps: readonly Step[] | null;
 }
 
-const step = (id: string, alteration: string, values: Step['values'], school: Step['school'] = 'own'): Step =>
-  stepSchema.parse({ id, alteration, revision: alterationById(alteration)?.revision ?? 1, school, values });
+const step = (id: string, alteration: string, values: Step['values']): Step =>
+  stepSchema.parse({ id, alteration, revision: alterationById(alteration)?.revision ?? 1, values });
 
 /** The ways on from a bust step whose half spread is past what one dart should take; none while it is not. */
 export function waysOn({ step: bust, total, outcome }: DraftStep): readonly WayOn[] {
@@ -36,7 +36,7 @@ export function waysOn({ step: bust, total, outcome }: DraftStep): readonly WayO
     },
     {
       code: 'twoSteps',
-      steps: [{ ...bust, school: 'own', values: { ...bust.values, total: half } }, secondHalf(bust, half)],
+      steps: [{ ...bust, values: { ...bust.values, total: half } }, secondHalf(bust, half)],
     },
     {
       code: 'princess',

@@ -4,6 +4,7 @@ import {
   flatMeasure,
   requireEdge,
   seamsAfterSplit,
+  withoutBustLine,
   type ChartRow,
   type Pattern,
   type Piece,
@@ -238,7 +239,9 @@ const specOf = (id: SampleId): SampleSpec => SPECS[id];
 function draftedIn(id: SampleId, size: string): Drafted {
   const row = SAMPLE_CHART.find((r) => r.size === size);
   if (!row) throw new Error(`draftSample: expected a size of ${SAMPLE_SIZES.join(', ')}, got "${size}"`);
-  return specOf(id).draft(row);
+  const { pieces, seams } = specOf(id).draft(row);
+  // Where darts were turned in drafting counts for nothing: the line is laid on the draft as it is sold.
+  return { pieces: pieces.map(withoutBustLine), seams };
 }
 
 /** The pieces of one sample pattern in one size. Throws on a size that is not in the chart. */

@@ -41,20 +41,29 @@ export interface Amounts {
 export const wantedBustEase = (pattern: Pattern): number =>
   pattern.bustEase ?? (pattern.fabric.kind === 'knit' ? 0 : 50);
 
+export interface BustWish {
+  readonly ease?: number | undefined;
+  readonly grown?: number | undefined;
+  readonly enough?: number | undefined;
+}
+
+/** Of a knit half is spread, the cloth gives the rest: what it is drafted below the body is in the ease already. */
+const KNIT_SHARE = 0.5;
+
 const sumOf = (terms: readonly Term[]): number => terms.reduce((sum, t) => sum + t.sign * t.value, 0);
 
 /**
  * Every way of computing how much the bust of a size must grow (positive) or shrink, side by side, with the
  * one to take by default and why: the finished measurement when the pieces or the envelope give one, since it
- * measures what matters; else the chart; else cup against draft cup. `grown`: by how much earlier steps have already
- * changed the flat bust, mm, so that it is not added twice; cup sums compare bodies and take no notice of it.
+ * measures what matters; else the chart; else cup against draft cup. `ease`: what is wanted, mm. `grown`: by how much
+ * earlier steps have already changed the flat bust, mm, so that it is not added twice; cup sums compare bodies and take
+ * no notice of it. `enough`: of a loose design, the ease with which the bust is left alone.
  */
 export function bustAmounts(
   body: Body,
   pattern: Pattern,
   size: string,
-  ease: number = wantedBustEase(pattern),
-  grown = 0,
+  { ease = wantedBustEase(pattern), grown = 0, enough }: BustWish = {},
 ): Amounts {
   const row = pattern.chart.find((r) => r.size === size);
   const { fullBust, highBust } = body;
@@ -83,13 +92,14 @@ export function bustAmounts(
   const order: readonly School[] =
     pattern.fabric.kind === 'knit' ? ['knit', 'finished', 'cup'] : ['finished', 'chart', 'cup'];
   const base = all.find((a) => a.school === 'finished') ?? all.find((a) => a.school === 'cup');
-  if (pattern.fabric.kind === 'knit' && base)
-    push('knit', base.terms, pattern.fabric.stretch > 0 ? Math.max(0, 1 - pattern.fabric.stretch) : 0.5);
+  if (pattern.fabric.kind === 'knit' && base) push('knit', base.terms, KNIT_SHARE);
   const chosen = order.map((s) => all.find((a) => a.school === s)).find((a) => a !== undefined) ?? null;
   const withOvershoot = all.map((a) =>
     a.school === 'whole' && chosen ? { ...a, overshoot: a.total - chosen.total } : a,
   );
-  const size_ = Math.abs(chosen?.total ?? 0);
+  const roomy =
+    enough !== undefined && finished !== null && fullBust !== undefined && fullBust + enough <= finished.value + grown;
+  const size_ = roomy ? 0 : Math.abs(chosen?.total ?? 0);
   return {
     size,
     all: withOvershoot,

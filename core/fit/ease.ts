@@ -1,5 +1,5 @@
 import type { MeasurementKey, Pattern } from '../pattern/index.ts';
-import { MEASUREMENT_CATALOGUE, type MeasurementDefinition } from './catalogue.ts';
+import type { MeasurementDefinition } from './catalogue.ts';
 
 /** Kinds of garment an ease is remembered for. */
 export const GARMENTS = ['fittedWoven', 'looseWoven', 'knit'] as const;
@@ -32,17 +32,10 @@ export function usualEase(pattern: Pick<Pattern, 'fabric' | 'style' | 'bustEase'
   return garment === 'looseWoven' && HANGS.includes(d.key) ? Math.max(d.ease, bust ?? LOOSE) : d.ease;
 }
 
-/** Ease wanted at every measurement: the wearer's own for this kind of garment, else the usual. */
-export function easeFor(
-  pattern: Pick<Pattern, 'fabric' | 'style' | 'bustEase'>,
-  own: OwnEases = {},
-  bustEase: number | null = null,
-): Ease {
-  const mine = own[garmentOf(pattern)] ?? {};
-  return Object.fromEntries(
-    MEASUREMENT_CATALOGUE.map((d) => [
-      d.key,
-      mine[d.key] ?? (d.key === 'fullBust' && bustEase !== null ? bustEase : usualEase(pattern, d)),
-    ]),
-  );
+/**
+ * What a body needs to breathe and move, whatever the style: the usual of a fitted woven; in a knit nothing, or less
+ * where it is drafted to stretch.
+ */
+export function wearingEase(pattern: Pick<Pattern, 'fabric' | 'style' | 'bustEase'>, d: MeasurementDefinition): number {
+  return garmentOf(pattern) === 'knit' ? Math.min(0, usualEase(pattern, d)) : d.ease;
 }

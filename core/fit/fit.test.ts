@@ -2,7 +2,15 @@ import { describe, expect, it } from 'vitest';
 import { causewayPattern } from '../drafting/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import { expectOk } from '../units/index.ts';
-import { bodyFrom, bustAmounts, checkBody, MEASUREMENT_CATALOGUE, startingSize, type MeasurementSet } from './index.ts';
+import {
+  bodyFrom,
+  bustAmounts,
+  checkBody,
+  finishedBust,
+  MEASUREMENT_CATALOGUE,
+  startingSize,
+  type MeasurementSet,
+} from './index.ts';
 
 const pattern = causewayPattern();
 const set = (date: string, readings: MeasurementSet['readings']): MeasurementSet => ({
@@ -116,13 +124,17 @@ describe('the amount, by every school', () => {
     expect(a.all.find((x) => x.school === 'whole')?.overshoot).toBeCloseTo(95 - (a.chosen?.total ?? 0), 9);
   });
 
-  it('spreads a share for a knit: half unless the stretch is known', () => {
+  it('spreads half for a knit, once, whatever it stretches; the whole stands beside it', () => {
     const knit = (stretch: number): Pattern => ({ ...pattern, fabric: { kind: 'knit', stretch } });
     const base = bustAmounts(body, knit(0), '4');
     const finished = base.all.find((a) => a.school === 'finished')!.total;
     expect(base.chosen).toMatchObject({ school: 'knit' });
     expect(base.chosen?.total).toBeCloseTo(finished / 2, 9);
-    expect(bustAmounts(body, knit(0.3), '4').chosen?.total).toBeCloseTo(finished * 0.7, 9);
+    expect(bustAmounts(body, knit(0.3), '4').chosen?.total).toBeCloseTo(finished / 2, 9);
+    // Drafted 30 below the body: what is negative there is the stretch already. 48 over the chart, half of it spread.
+    const clinging = { ...knit(0.4), bustEase: -30 };
+    const flat = finishedBust(clinging, '4')?.value ?? 0;
+    expect(bustAmounts(body, clinging, '4', { ease: flat - 920 }).chosen?.total).toBeCloseTo(48 / 2, 9);
   });
 
   it.each([

@@ -1,4 +1,5 @@
-import { flatMeasure, type ChartRow, type Pattern } from '../pattern/index.ts';
+import { flatOf } from '../alterations/index.ts';
+import type { ChartRow, Pattern } from '../pattern/index.ts';
 import { ok, refuse, type Result } from '../units/index.ts';
 import type { Body } from './body.ts';
 
@@ -55,9 +56,9 @@ export function finishedBust(pattern: Pattern, size: string): FinishedBust | nul
   measured.set(pattern, known);
   const kept = known.get(size);
   if (kept !== undefined) return kept;
-  const flat = flatMeasure(pattern.sizes[size] ?? [], 'bust');
+  const flat = flatOf({ pieces: pattern.sizes[size] ?? [], seams: pattern.seams }, 'fullBust');
   const printed = pattern.flat[size]?.fullBust ?? pattern.finished[size]?.bust;
-  const found: FinishedBust | null = flat.ok
+  const found: FinishedBust | null = flat
     ? { value: flat.value, from: 'pieces' }
     : printed === undefined
       ? null

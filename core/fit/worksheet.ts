@@ -11,7 +11,8 @@ import {
 import type { Body } from './body.ts';
 import { MEASUREMENT_CATALOGUE, type MeasurementDefinition } from './catalogue.ts';
 import type { Ease } from './ease.ts';
-import { chartHighBust } from './size.ts';
+import { chartBody, type EaseAt, type Eases } from './eases.ts';
+import type { Uncertainty } from './uncertainty.ts';
 
 /** Pieces and the seams between them. */
 export interface Sewn {
@@ -34,17 +35,32 @@ export interface Row {
   readonly key: MeasurementKey;
   readonly body: number | null;
   readonly ease: number;
+  /** Where the ease comes from; `room`: what a loose design leaves over this body, which is enough. */
+  readonly easeFrom: EaseAt['from'] | 'room';
+  /** The design's own ease, where pieces and chart tell it, and what a body needs to move. */
+  readonly design: number | null;
+  readonly wearing: number;
   readonly wanted: number | null;
   readonly pattern: number | null;
   readonly from: FlatSource | null;
   /** Wanted less pattern: positive, the pattern must grow. */
   readonly difference: number | null;
+  /** A difference no larger than this lies within what a tape can tell. */
+  readonly within: number;
   readonly share: Share;
   readonly each: number | null;
   /** The pattern measured again once the plan is carried out, and what is left then. */
   readonly after: number | null;
   readonly left: number | null;
 }
+
+/** Whether a row's difference is more than a tape may be wrong by. */
+export const isTold = (row: Pick<Row, 'difference' | 'within'>): boolean =>
+  row.difference !== null && Math.abs(row.difference) > row.within;
+
+/** Whether the pattern itself leaves a body less than it needs to move, where that is worth telling. */
+export const isTight = (row: Pick<Row, 'design' | 'wearing' | 'within' | 'from'>): boolean =>
+  row.design !== null && row.from !== 'chart' && row.wearing > 0 && row.wearing - row.design > row.within;
 
 /** What a pattern without pieces is known to measure, and how it is known. */
 export type ToldFlat = Readonly<
@@ -54,13 +70,12 @@ export type ToldFlat = Readonly<
 /** With paper only: flat measurements typed for a size, the printed bust, and for the rest chart and usual ease. */
 export function toldFlat(pattern: Pattern, size: string, ease: Ease): ToldFlat {
   const typed = pattern.flat[size] ?? {};
-  const line = pattern.chart.find((r) => r.size === size);
-  const chart = line?.body ?? {};
+  const chart = chartBody(pattern, size);
   const printed = pattern.finished[size]?.bust;
   const out: Partial<Record<MeasurementKey, { value: number; from: Exclude<FlatSource, 'pieces'> }>> = {};
   for (const { key } of MEASUREMENT_CATALOGUE) {
     const flat = typed[key];
-    const row = key === 'highBust' && line ? chartHighBust(line, pattern) : chart[key];
+    const row = chart[key];
     if (flat !== undefined) out[key] = { value: flat, from: 'typed' };
     else if (key === 'fullBust' && printed !== undefined) out[key] = { value: printed, from: 'printed' };
     else if (row !== undefined) out[key] = { value: row + (ease[key] ?? 0), from: 'chart' };
@@ -93,7 +108,8 @@ export function shareOf({ key, share }: MeasurementDefinition, pieces: readonly 
 
 export interface Compared {
   readonly body: Body;
-  readonly ease: Ease;
+  readonly eases: Eases;
+  readonly uncertainty: Uncertainty;
   readonly pattern: Pattern;
   readonly size: string;
   /** The pieces as drafted and as the plan leaves them. */
@@ -107,16 +123,19 @@ export interface Compared {
 
 const valueOf = (on: Sewn, key: MeasurementKey): number | null => flatOf(on, key)?.value ?? null;
 
+/** The ease a loose design leaves a body, where that is enough; null where it is not, or the design is not loose there. */
+const roomLeft = (ease: EaseAt, body: number, pattern: number): number | null =>
+  ease.loose && body + ease.wearing <= pattern ? pattern - body : null;
+
 /**
  * Body, ease, wanted, pattern, difference and each piece's share, measurement by measurement, and what is left on
  * the altered pieces; `only` some of them where the rest is not wanted. Rows of which neither body nor pattern is known are left out.
  */
 export function worksheet(
-  { body, ease, pattern, size, before, after, told, placed }: Compared,
+  { body, eases, uncertainty, pattern, size, before, after, told, placed }: Compared,
   only?: readonly MeasurementKey[],
 ): readonly Row[] {
-  const line = pattern.chart.find((r) => r.size === size);
-  const chart = { ...line?.body, highBust: line && chartHighBust(line, pattern) };
+  const chart = chartBody(pattern, size);
   return MEASUREMENT_CATALOGUE.flatMap((d): readonly Row[] => {
     const { key } = d;
     if (only && !only.includes(key)) return [];
@@ -126,31 +145,43 @@ export function worksheet(
     const byChart = key === 'height' ? pattern.draftedHeight : (chart[key] ?? null);
     let flat: number | null = null;
     let source: FlatSource | null = null;
-    let given = ease[key] ?? 0;
+    const ease = eases[key];
+    let given = ease.value;
     if (told && from) [flat, source] = [from.value, from.from];
     else if (!told && drafted !== null) [flat, source] = [drafted, 'pieces'];
     else if (byChart !== null) [flat, source, given] = [byChart, 'chart', 0];
     if (measured === null && flat === null) return [];
     const now = valueOf(after, key);
     // With paper only a step changes the pattern by what it changes on the draft like it.
-    const wanted = measured === null ? null : measured + given;
+    const onPaper = drafted !== null && now !== null ? now - drafted : 0;
+    const leaves = (has: number): number | null => (measured === null ? null : roomLeft(ease, measured, has));
+    /** What is wanted of a pattern that measures so much: what it has, where that is enough. */
+    const wantedOf = (has: number): number | null =>
+      measured === null ? null : leaves(has) === null ? measured + given : has;
+    const room = flat === null ? null : leaves(flat);
+    const wanted = wantedOf(flat ?? -Infinity);
     const difference = wanted === null || flat === null ? null : wanted - flat;
     const byBody = placed.includes(key) && difference !== null;
-    const changed = byBody ? difference : drafted !== null && now !== null ? now - drafted : 0;
+    const altered = flat === null ? null : flat + (byBody ? difference : onPaper);
+    const then = altered === null ? null : wantedOf(altered);
     const share = shareOf(d, before.pieces);
     return [
       {
         key,
         body: measured,
-        ease: given,
+        ease: room ?? given,
+        easeFrom: room === null ? ease.from : 'room',
+        design: ease.design,
+        wearing: ease.wearing,
         wanted,
         pattern: flat,
         from: source,
         difference,
+        within: uncertainty[key],
         share,
         each: difference === null ? null : difference / share.parts,
-        after: flat === null ? null : flat + changed,
-        left: difference === null ? null : difference - changed,
+        after: altered,
+        left: then === null || altered === null ? null : then - altered,
       },
     ];
   });

@@ -3,7 +3,9 @@ import { causewayPattern, draftCauseway } from '../drafting/index.ts';
 import { flatten } from '../geometry/index.ts';
 import { cuttingLine } from '../pattern/index.ts';
 import { workedFront } from '../testing/shapes.ts';
+import { expectOk } from '../units/index.ts';
 import {
+  JOB_VERSION,
   jsonSchema,
   MARGIN,
   OVERLAP,
@@ -126,6 +128,30 @@ describe('pages', () => {
     expect(boxes[0]!.r < boxes[1]!.l || boxes[0]!.b < boxes[1]!.t).toBe(true);
     expect(pageMap([], 'a4').pageCount).toBe(1);
     expect(code(paperFrom('A5'))).toBe('paper-unknown');
+  });
+});
+
+describe('jobs of an older version', () => {
+  const step = (fields: object) => ({ id: 's', alteration: 'full-bust-side-dart', revision: 1, ...fields });
+  const read = (version: number, steps: readonly object[]) =>
+    expectOk(readJob({ ...job, version, steps, versions: [{ id: 'v', name: 'v', at: '', steps, body: {} }] }), 'job');
+  it('keep an amount that was typed, and drop one that no longer counted', () => {
+    const old = read(2, [
+      step({ school: 'own', values: { total: 40, setback: 20 } }),
+      step({ school: 'cup', values: { total: 40, setback: 20 } }),
+      step({ alteration: 'shoulder-slash', school: 'own', values: {} }),
+      step({ alteration: 'shoulder-slash', values: { by: -8 } }),
+    ]);
+    for (const { steps } of [old, ...old.versions])
+      expect(steps.map((s) => [s.school, s.values])).toEqual([
+        ['auto', { total: 40, setback: 20 }],
+        ['cup', { setback: 20 }],
+        ['auto', {}],
+        ['auto', { by: -8 }],
+      ]);
+    expect(old.version).toBe(JOB_VERSION);
+    // Since 3 an amount among the values is typed, whatever sum stands beside it.
+    expect(read(3, [step({ school: 'cup', values: { total: 40 } })]).steps[0]?.values).toEqual({ total: 40 });
   });
 });
 

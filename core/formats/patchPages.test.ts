@@ -9,12 +9,11 @@ const altered = draft({
     size: '4',
     sizeMethod: 'highBust',
     steps: [
-      stepSchema.parse({ id: 'a', alteration: 'shoulder-slope', revision: 1, school: 'own', values: { by: 8 } }),
+      stepSchema.parse({ id: 'a', alteration: 'shoulder-slope', revision: 1, values: { by: 8 } }),
       stepSchema.parse({
         id: 'b',
         alteration: 'length-line',
         revision: 1,
-        school: 'own',
         values: { by: 30, where: 'hem' },
       }),
     ],

@@ -13,8 +13,29 @@ const VERSIONS: Readonly<Record<DocumentKind, number>> = { wearer: 1, pattern: 1
 /** From each older version to the next; every one is tested on a stored document of its time. */
 const MIGRATIONS: Readonly<Partial<Record<DocumentKind, Readonly<Record<number, (old: object) => object>>>>> = {
   // Fittings, versions and labels came; their defaults fill in.
-  job: { 1: (old) => ({ ...old, version: 2 }) },
+  job: { 1: (old) => ({ ...old, version: 2 }), 2: amountsTyped },
 };
+
+/**
+ * Until 2 a step said `own` when its amount was typed, and could keep an amount that no longer counted. Now an amount
+ * that stands among the values is typed.
+ */
+function amountsTyped(old: object): object {
+  const step = (s: unknown): unknown => {
+    const parsed = z.looseObject({ values: z.record(z.string(), z.unknown()) }).safeParse(s);
+    if (!parsed.success) return s;
+    if (parsed.data['school'] === 'own') return { ...parsed.data, school: 'auto' };
+    const { total: _worthless, ...values } = parsed.data.values;
+    return { ...parsed.data, values };
+  };
+  const steps = (holder: object): object =>
+    'steps' in holder && Array.isArray(holder.steps) ? { ...holder, steps: holder.steps.map(step) } : holder;
+  const versions =
+    'versions' in old && Array.isArray(old.versions)
+      ? { versions: old.versions.map((v: unknown) => (v !== null && typeof v === 'object' ? steps(v) : v)) }
+      : {};
+  return { ...steps(old), ...versions, version: 3 };
+}
 
 function migrated(value: unknown, kind: DocumentKind): unknown {
   let now = value as object & { version: number };

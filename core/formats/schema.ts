@@ -7,8 +7,8 @@ export * from './schemaFitting.ts';
 
 const id = z.string().min(1).max(80);
 const date = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a date like 2026-11-23');
-/** 2 brought fittings, versions and labels: an app that knows only 1 would drop them. */
-export const JOB_VERSION = 2;
+/** 2 brought fittings, versions and labels; since 3 an amount among a step's values is typed, and only such. */
+export const JOB_VERSION = 3;
 /** Readings are kept as typed: bounds are wide, the fit asks about what is unlikely. */
 const reading = z.number().min(-10_000).max(100_000);
 
@@ -56,9 +56,9 @@ export const stepSchema = z.object({
   id,
   alteration: id,
   revision: z.number().int().min(1),
-  /** Which sum gives the amount; `own` takes values.total as typed. */
-  school: z.enum(['auto', 'finished', 'chart', 'cup', 'whole', 'knit', 'own']).default('auto'),
-  /** Share of the amount a knit takes, chosen by hand; null follows the stretch. */
+  /** Which sum gives a bust amount; an amount among `values` is typed and goes before it. */
+  school: z.enum(['auto', 'finished', 'chart', 'cup', 'whole', 'knit']).default('auto'),
+  /** Share of the amount a knit takes, chosen by hand; null takes the usual half. */
   knitFactor: z.number().min(0).max(1).nullable().default(null),
   values: z.record(z.string().max(80), valueSchema).default({}),
   side: z.enum(['both', 'left', 'right']).default('both'),

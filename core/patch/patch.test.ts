@@ -10,7 +10,7 @@ import { addedPaper, MOST_OF, patchesOf, patchPlan, untouchedOf, type Patch, typ
 import { areaOf, common, regionOf, without } from './regions.ts';
 
 const step = (alteration: string, values: Step['values'], side: Step['side'] = 'both', id = alteration): Step =>
-  stepSchema.parse({ id, alteration, revision: 1, school: 'own', values, side });
+  stepSchema.parse({ id, alteration, revision: 1, values, side });
 const drafted = new Map<SampleId, Pattern>();
 const patternOf = (id: SampleId): Pattern => {
   const known = drafted.get(id) ?? samplePattern(id);

@@ -1,4 +1,5 @@
 export * from './access.ts';
+export * from './bustLine.ts';
 export * from './canonical.ts';
 export * from './cutting.ts';
 export * from './measure.ts';

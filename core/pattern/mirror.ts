@@ -1,5 +1,6 @@
 import { mapPath, pathLength, reversePath, type Point } from '../geometry/index.ts';
 import { edgeOf } from './access.ts';
+import { flippedBustLine } from './bustLine.ts';
 import type { Piece } from './types.ts';
 
 /** The piece seen from the other side of the cloth: mirrored in x = `axis`, outline still clockwise. */
@@ -7,6 +8,7 @@ export function mirrorPiece(piece: Piece, axis = 0): Piece {
   const flip = (p: Point): Point => ({ x: 2 * axis - p.x, y: p.y });
   return {
     ...piece,
+    ...flippedBustLine(piece.bustLine, flip),
     edges: [...piece.edges].reverse().map((e) => ({ ...e, path: reversePath(mapPath(e.path, flip)) })),
     darts: piece.darts.map((d) => ({ ...d, tip: flip(d.tip), foldToward: d.foldToward === 'start' ? 'end' : 'start' })),
     marks: piece.marks.map((m) => {

@@ -76,6 +76,9 @@ export const markSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('drill'), id, at: pointSchema }),
 ]);
 
+/** A straight stretch of the tape around the bust, on one part of the paper. */
+export const bustStretchSchema = z.object({ from: pointSchema, to: pointSchema });
+
 export const PARTS = [
   'front',
   'sideFront',
@@ -103,6 +106,8 @@ export const pieceSchema = z.object({
   edges: z.array(edgeSchema).min(3).max(60),
   darts: z.array(dartSchema).max(20).default([]),
   marks: z.array(markSchema).max(200).default([]),
+  /** Where the tape around the bust has gone with the paper; left out while the piece is as drafted. */
+  bustLine: z.array(bustStretchSchema).min(1).max(60).optional(),
   notes: text.default(''),
 });
 

@@ -12,6 +12,7 @@ export type EdgeRole = z.infer<typeof s.edgeRoleSchema>;
 export type Dart = Deep<z.infer<typeof s.dartSchema>>;
 export type Mark = Deep<z.infer<typeof s.markSchema>>;
 export type LevelName = z.infer<typeof s.levelNameSchema>;
+export type BustStretch = Deep<z.infer<typeof s.bustStretchSchema>>;
 export type Piece = Deep<z.infer<typeof s.pieceSchema>>;
 export type SeamSide = Deep<z.infer<typeof s.seamSideSchema>>;
 export type Seam = Deep<z.infer<typeof s.seamSchema>>;

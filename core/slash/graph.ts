@@ -13,6 +13,7 @@ import {
   norm,
   polyline,
   scale,
+  signedArea,
   spansOf,
   splitPath,
   startTangent,
@@ -190,6 +191,13 @@ export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, G
   }
   const { faceOf, faces } = traceFaces(halfEdges);
   if (faces.length < 2) return refuse('cut-divides-nothing', { piece: piece.name });
+  const outlines = faces.map((f) => joinPaths(f.map((h) => (halfEdges[h] as HalfEdge).path)));
+  const grazed = faces[outlines.findIndex((o) => Math.abs(signedArea(spansOf(o))) < TOL.panel)];
+  if (grazed) {
+    const cut = grazed.flatMap((h) => halfEdges[h]?.cut ?? [])[0] ?? '';
+    const edge = grazed.flatMap((h) => halfEdges[h]?.portions ?? []).map((p) => portions[p]?.edge ?? '')[0] ?? '';
+    return refuse('cut-leaves-piece', { cut, edge, piece: piece.name });
+  }
   const rings = faces.map((f) => flatten(joinPaths(f.map((h) => (halfEdges[h] as HalfEdge).path)), 0.5));
   return ok({ nodes, portions, halfEdges, faceOf, faces, rings });
 }

@@ -15,9 +15,10 @@ import {
   type Point,
   type Rigid,
 } from '../geometry/index.ts';
-import type { Edge, Mark, Piece } from '../pattern/index.ts';
+import { bustLineOf, type Edge, type Mark, type Piece } from '../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../units/index.ts';
 import { divide, type Cut, type GraphError, type HalfEdge, type Portion, type SlashGraph } from './graph.ts';
+import { carryBustLine } from './carryBustLine.ts';
 import { DONE, motionOf, type PanelSpec, type Progress } from './motion.ts';
 import { gapsOf, type Gap } from './gaps.ts';
 import { across, joinPortions, rejoined } from './rejoin.ts';
@@ -217,8 +218,10 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     }
     return after;
   };
+  const line = bustLineOf(piece);
   const result: Piece = {
     ...piece,
+    ...(line.length > 0 ? { bustLine: carryBustLine(line, panels) } : {}),
     edges: folds.size > 0 ? rejoined(edges) : edges,
     darts: piece.darts.flatMap((d, i) =>
       gone(d.mouth) ? [] : [{ ...d, tip: move(motions[divided.dartFaces[i] as number] as Rigid, d.tip) }],

@@ -85,9 +85,7 @@ function boundOf(alteration: string, key: string): Bound {
 const withAmounts = (plan: readonly Step[], quantities: readonly Quantity[], x: readonly number[]): readonly Step[] =>
   plan.map((step) => {
     const mine = quantities.flatMap((q, i) => (q.step === step.id ? [[q.key, x[i] ?? 0] as const] : []));
-    return mine.length === 0
-      ? step
-      : { ...step, school: 'own' as const, values: { ...step.values, ...Object.fromEntries(mine) } };
+    return mine.length === 0 ? step : { ...step, values: { ...step.values, ...Object.fromEntries(mine) } };
   });
 
 /**

@@ -14,7 +14,6 @@ function settled(step: Step, draft: Draft): Step {
     : step.values;
   return {
     ...step,
-    school: key === 'total' && amount !== null ? 'own' : step.school,
     values: { ...(values as Step['values']), ...(key && amount !== null ? { [key]: amount } : {}) },
   };
 }

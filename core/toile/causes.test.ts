@@ -181,7 +181,7 @@ describe('what it would change', () => {
     });
   });
   it('takes less of a step that went the other way, and undoes it where nothing would be left', () => {
-    const plan = [stepOf('bust', 'full-bust-side-dart', { school: 'own', values: { total: 40, whose: 'pattern' } })];
+    const plan = [stepOf('bust', 'full-bust-side-dart', { values: { total: 40, whose: 'pattern' } })];
     const folds = (pinned: number | null) => change(plan, [seenAs('folds-over-bust', { pinned })], 'smaller-bust');
     expect(folds(15)).toMatchObject({ kind: 'edit', key: 'total', from: 40, to: 25 });
     expect(folds(38)).toMatchObject({ kind: 'undo', step: 'bust', from: 40 });
@@ -196,9 +196,7 @@ describe('what it would change', () => {
     expect(rankCauses([seenAs('hem-rises-back')], drafted(), by).map((r) => r.cause)).not.toContain('sway-overdone');
   });
   it('shortens the darts of a bust step where they end', () => {
-    const plan = [
-      stepOf('bust', 'full-bust-side-dart', { school: 'own', values: { total: 40, whose: 'pattern', setback: 25 } }),
-    ];
+    const plan = [stepOf('bust', 'full-bust-side-dart', { values: { total: 40, whose: 'pattern', setback: 25 } })];
     expect(change(plan, [seenAs('dart-pointed', { pinned: 10 })], 'dart-too-long')).toMatchObject({
       kind: 'edit',
       step: 'bust',

@@ -1,4 +1,5 @@
 import {
+  joinPaths,
   add,
   bisect,
   blend,
@@ -37,10 +38,12 @@ export interface RestoreSpec {
   /** Length the waist edge should have afterwards. */
   readonly target: Mm;
   readonly shape: 'straight' | 'curved';
+  /** How far down the side its paper stays as it is, mm along the seam: what was let out there is meant to be there. */
+  readonly stays?: number;
 }
 
 /**
- * Gives a waist its width back at the side seam, from nothing at the upper end of `side`. Straight: the seam
+ * Gives a waist its width back at the side seam, from nothing at the upper end of `side`, or lower where it `stays`. Straight: the seam
  * turns about its upper end, so its length holds exactly. Curved: it leaves in its old direction and bends in,
  * length held. The waist is redrawn square to the new seam. Refuses when the turn would pass 30°.
  */
@@ -53,7 +56,10 @@ export function restoreWidth(
   // Work as if the side ran down into the waist; a mirrored half runs the other way round its outline.
   const sideFirst = distance(endOf(sideEdge), waistEdge.start) < distance(sideEdge.start, endOf(waistEdge));
   const flip = (p: Path): Path => (sideFirst ? p : reversePath(p));
-  const side = flip(sideEdge);
+  const whole = flip(sideEdge);
+  const stays = spec.stays !== undefined && spec.stays > TOL.touches ? spec.stays : 0;
+  const [above, side] =
+    stays > 0 && stays < pathLength(whole) / 2 ? splitPath(whole, placeAt(whole, stays)) : [null, whole];
   const waist = flip(waistEdge);
   const length = pathLength(side);
   const corner = endOf(side);
@@ -85,7 +91,8 @@ export function restoreWidth(
   const outward = cross(sub(corner, side.start), sub(endOf(waist), corner)) > 0 ? 1 : -1;
   const found = turnThatFits(excess, outward);
   if (found === null) return refuse('width-not-restored', { by: excess(0) });
-  const newSide = drawSide(found);
+  const turned = drawSide(found);
+  const newSide = above ? joinPaths([above, turned]) : turned;
   const drawn = drawWaist(newSide);
   return ok({
     piece: replaceEdge(replaceEdge(piece, spec.side, flip(newSide)), spec.waist, flip(drawn)),

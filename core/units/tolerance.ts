@@ -44,6 +44,8 @@ export const TOL = {
   smoothDegrees: 3,
   /** Cuts that end or meet within this are joined: the kernel's planar graph needs shared nodes. */
   node: 1e-4,
+  /** A panel with less paper than this, mm², is none: the cut grazes the outline and leaves the piece there. */
+  panel: 0.05,
   /** How far past its end a span still counts as met, so that touching ends are hits. */
   reach: 1e-7,
   /** Two hits of the same spans closer than this are one hit. */

@@ -1,8 +1,16 @@
 import type { Usual } from '../draft/index.ts';
-import type { ChartProblem, ChartProblemCode, Garment, Row, Share } from '../fit/index.ts';
+import {
+  isTight,
+  isTold,
+  type ChartProblem,
+  type ChartProblemCode,
+  type Garment,
+  type Row,
+  type Share,
+} from '../fit/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
 import type { Solution, Unreached } from '../solve/index.ts';
-import { formatLength } from '../units/index.ts';
+import { formatLength, TOL } from '../units/index.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import { ALTERATION_WORDS } from './alterations.ts';
 import { speaker, type Speaker, type Units } from './say.ts';
@@ -76,9 +84,38 @@ export const whereFlat = (key: MeasurementKey): string =>
 export function saySum(row: Row, { unit, fraction }: Units): string {
   const len = (v: number, sign = false): string => formatLength(v, unit, { fraction, sign });
   if (row.body === null || row.pattern === null || row.difference === null || row.wanted === null) return '';
-  const body = row.ease === 0 ? len(row.body) : `${len(row.body)} + ${len(row.ease)} ease = ${len(row.wanted)} wanted`;
+  if (row.easeFrom === 'room')
+    return `${len(row.pattern)} ${FLAT_WORDS[row.from ?? 'pieces']} − ${len(row.body)} = ${len(row.ease)} ease; ${len(row.wearing)} is enough`;
+  const body =
+    Math.abs(row.ease) < TOL.seam
+      ? len(row.body)
+      : `${len(row.body)} ${withSign(row.ease, len)} ease = ${len(row.wanted)} wanted`;
   const each = row.share.parts === 1 ? '' : ` → ÷ ${row.share.parts} = ${len(row.each ?? 0, true)}`;
   return `${body} − ${len(row.pattern)} ${FLAT_WORDS[row.from ?? 'pieces']} = ${len(row.difference, true)}${each}`;
+}
+
+const withSign = (v: number, len: (v: number) => string): string => `${v < 0 ? '−' : '+'} ${len(Math.abs(v))}`;
+
+/** Why nothing is asked at a row, or what its ease is worth knowing for; empty where there is nothing to say. */
+export function sayReason(row: Row, { unit, fraction }: Units): string {
+  const len = (v: number): string => formatLength(v, unit, { fraction });
+  if (row.difference === null) return '';
+  const told = isTold(row) ? [] : [`Nothing to do: ${nothingBecause(row, len)}`];
+  const tight = isTight(row)
+    ? [`The pattern itself leaves only ${len(row.design ?? 0)} here; a body usually needs ${len(row.wearing)}.`]
+    : [];
+  const usual =
+    row.easeFrom === 'usual' && row.ease !== 0
+      ? ['The chart does not give this measurement, so the usual ease is taken.']
+      : [];
+  return [...told, ...tight, ...usual].join(' ');
+}
+
+function nothingBecause(row: Row, len: (v: number) => string): string {
+  if (row.easeFrom === 'room') return `the design leaves ${len(row.ease)} of ease, and ${len(row.wearing)} is enough.`;
+  return Math.abs(row.difference ?? 0) < TOL.seam
+    ? 'the pattern fits this body here.'
+    : `${len(Math.abs(row.difference ?? 0))} is within what a tape can tell (${len(row.within)}).`;
 }
 
 const namesOf = (ids: readonly string[], nameOf: (step: string) => string): string => ids.map(nameOf).join(' and ');

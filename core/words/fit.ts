@@ -46,7 +46,9 @@ export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
   'fit.length': (s) =>
     `${name(s)}: ${s.len('body')} measured − ${s.len('pattern')} on the pattern = ${s.signed('by')}${shared(s)}.`,
   'fit.girth': (s) =>
-    `${name(s)}: ${s.len('body')} + ${s.len('ease')} ease = ${s.len('wanted')} wanted − ${s.len('pattern')} on the pattern = ${s.signed('by')}${shared(s)}.`,
+    `${name(s)}: ${s.len('body')} ${s.plus('ease')} ease = ${s.len('wanted')} wanted − ${s.len('pattern')} on the pattern = ${s.signed('by')}${shared(s)}.`,
+  'fit.room': (s) =>
+    `${name(s)}: ${s.len('pattern')} on the pattern − ${s.len('body')} measured leaves ${s.len('room')} of ease; ${s.len('enough')} is enough here.`,
   'fit.height': (s) =>
     `${s.len('body')} tall − ${s.len('pattern')} drafted = ${s.signed('by')}; a quarter to a half of it lies in the bodice: ${s.signed('each')} to begin with. A measured side or back beats it.`,
   'fit.sizes': (s) =>

@@ -13,6 +13,8 @@ export interface Speaker {
   readonly len: (key: string) => string;
   /** A length with its sign. */
   readonly signed: (key: string) => string;
+  /** A length added or taken off: the sign stands apart, as in a sum. */
+  readonly plus: (key: string) => string;
   /** A length both ways, for amounts that are cut. */
   readonly both: (key: string) => string;
   readonly num: (key: string, digits?: number) => string;
@@ -30,6 +32,8 @@ export function speaker(data: Data, units: Units): Speaker {
   return {
     len,
     signed: (key) => formatLength(value(key), units.unit, { fraction: units.fraction, sign: true }),
+    plus: (key) =>
+      `${value(key) < 0 ? '−' : '+'} ${formatLength(Math.abs(value(key)), units.unit, { fraction: units.fraction })}`,
     // What is cut is given to a sixteenth, whatever is shown elsewhere.
     both: (key) => {
       const other = units.unit === 'cm' ? 'in' : 'cm';

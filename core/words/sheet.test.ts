@@ -16,14 +16,14 @@ function step(
   more: object = {},
   after: Example['after'] = [],
 ): DraftStep {
-  const s = stepSchema.parse({ id: 's', alteration, revision: 1, school: 'own', values, ...more });
+  const s = stepSchema.parse({ id: 's', alteration, revision: 1, values, ...more });
   // Grading runs on the nest: it needs the other sizes too.
   const pattern = samplePattern(on as SampleId, ['4', '5', '6']);
   const d = draft({
     job: {
       size: '4',
       sizeMethod: 'highBust',
-      steps: [...after.map((a, i) => stepSchema.parse({ id: `a${i}`, revision: 1, school: 'own', ...a })), s],
+      steps: [...after.map((a, i) => stepSchema.parse({ id: `a${i}`, revision: 1, ...a })), s],
     },
     wearer: { sets: [], bustEase: null },
     pattern,

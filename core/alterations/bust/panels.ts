@@ -9,7 +9,7 @@ import {
   reversePath,
   type Point,
 } from '../../geometry/index.ts';
-import { edgesWithRole, isInside, sideDirection, type Edge, type Piece } from '../../pattern/index.ts';
+import { apexMark, edgesWithRole, isInside, sideDirection, type Edge, type Piece } from '../../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 
 /** How far inside the princess seam line 1 runs, and how far below the apex the sliver is levelled, mm. */
@@ -54,12 +54,6 @@ export function findPanels(pieces: readonly Piece[], top: 'armhole' | 'shoulder'
     apexAt: notch,
     centreApexAt: other,
   });
-}
-
-/** The notch at the apex of a princess edge: the one so called, else the only one there is. */
-export function apexMark(piece: Piece, seam: Edge): { readonly id: string; readonly at: number } | undefined {
-  const notches = piece.marks.flatMap((m) => (m.kind === 'notch' && m.edge === seam.id ? [m] : []));
-  return notches.find((m) => m.id.startsWith('apex')) ?? (notches.length === 1 ? notches[0] : undefined);
 }
 
 /** Arc length of the apex along the princess edge: its notch, else what lies at the bust point. */

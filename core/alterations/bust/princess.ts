@@ -1,5 +1,5 @@
 import { add, endOf, pathLength, pointAt, reversePath, type Path } from '../../geometry/index.ts';
-import { edgesWithRole, type Edge } from '../../pattern/index.ts';
+import { apexMark, edgesWithRole, type Edge } from '../../pattern/index.ts';
 import { follow, slash, type SlashSpec } from '../../slash/index.ts';
 import { degrees, ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Grip, Instruction, Program, Values } from '../contract.ts';
@@ -8,7 +8,7 @@ import { BUST_PARAMS } from './params.ts';
 import { movedBustPoint, spreadReach, turnOf } from './layout.ts';
 import { advice } from './promises.ts';
 import { ends, matchedSpread, runAround } from './centreSpread.ts';
-import { apexMark, findLines, findPanels, INSIDE } from './panels.ts';
+import { findLines, findPanels, INSIDE } from './panels.ts';
 
 const fromTopOf = (path: Path, at: number): number => (endOf(path).y < path.start.y ? pathLength(path) - at : at);
 
@@ -206,6 +206,7 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
       { op: 'part', stage: 'true', message: taper, edge: sideEdge, at: along },
       {
         op: 'restoreWidth',
+        belowBust: true,
         stage: 'true',
         message: taper,
         side: sideEdge,

@@ -231,6 +231,7 @@ export function truing(
       });
     steps.push({
       op: 'restoreWidth',
+      belowBust: true,
       stage: 'true',
       message: { code: lap ? 'fba.true.addBack' : 'fba.true.taper', data: { ...data, shape, role } },
       side: lowerSide(front).id,

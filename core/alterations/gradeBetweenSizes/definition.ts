@@ -2,6 +2,7 @@ import type { Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Program, Values } from '../contract.ts';
 import { choice, define, held } from '../kit/define.ts';
+import { fitBy, USUAL_EASE } from '../kit/fitBy.ts';
 import { gradeSides } from '../kit/grade.ts';
 import { sizeFor } from '../kit/sizeFor.ts';
 import { hipOf, inSize, sidesOf, waistOf } from '../kit/sides.ts';
@@ -32,11 +33,22 @@ function plan(context: Context, values: Values): Result<Program> {
   );
 }
 
+/** The size a level asks for: the one in hand where the body differs by no more than a tape can tell, has room, or is not reached. */
+function sizeAt(context: Context, key: 'waist' | 'hip'): string | null {
+  const body = context.wearer[key];
+  if (body === undefined || !context.chart) return null;
+  const fit = fitBy(context, key, 1 / 4, () => ({}), USUAL_EASE[key]);
+  if (!fit) return context.size ?? null;
+  const by = fit.sum.data['by'];
+  const fits = typeof by === 'number' && Math.abs(by) <= (context.within?.[key] ?? 0);
+  return fits ? (context.size ?? null) : sizeFor(context.chart, key, body);
+}
+
 function fits(context: Context): Fit | null {
   const { waist, hip } = context.wearer;
   if (!context.chart || waist === undefined) return null;
-  const waistSize = sizeFor(context.chart, 'waist', waist);
-  const hipSize = hip === undefined ? waistSize : sizeFor(context.chart, 'hip', hip);
+  const waistSize = sizeAt(context, 'waist');
+  const hipSize = hip === undefined ? waistSize : sizeAt(context, 'hip');
   if (waistSize === null || (waistSize === context.size && hipSize === context.size)) return null;
   // Only sizes whose pieces are here can be followed; otherwise the chart's difference is added at the sides.
   if ([waistSize, hipSize].some((size) => (context.nest?.[size ?? ''] ?? []).length === 0)) return null;

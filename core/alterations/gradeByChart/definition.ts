@@ -2,13 +2,10 @@ import type { Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Program, Values } from '../contract.ts';
 import { choice, define, held, length, tenth } from '../kit/define.ts';
-import { fitBy } from '../kit/fitBy.ts';
+import { fitBy, USUAL_EASE } from '../kit/fitBy.ts';
 import { gradeSides } from '../kit/grade.ts';
 import { hipOf, sidesOf, waistOf } from '../kit/sides.ts';
 import { choiceOf, numberOf } from '../values.ts';
-
-/** Ease the worksheet allows at waist and hip of a fitted woven, whole body, mm. */
-const EASE = { waist: 30, hip: 50 } as const;
 
 /** A side seam goes out by a quarter of what the body differs: there are four. */
 function plan(context: Context, values: Values): Result<Program> {
@@ -30,8 +27,8 @@ function plan(context: Context, values: Values): Result<Program> {
 /** Waist by a quarter at each side, and the hip with it where that is known too. */
 function fits(context: Context): Fit | null {
   if (sidesOf(context.pieces).length === 0) return null;
-  const hip = fitBy(context, 'hip', 1 / 4, (by) => ({ hip: tenth(by) }), EASE.hip);
-  return fitBy(context, 'waist', 1 / 4, (by) => ({ waist: tenth(by), hip: hip?.values['hip'] ?? 0 }), EASE.waist);
+  const hip = fitBy(context, 'hip', 1 / 4, (by) => ({ hip: tenth(by) }), USUAL_EASE.hip);
+  return fitBy(context, 'waist', 1 / 4, (by) => ({ waist: tenth(by), hip: hip?.values['hip'] ?? 0 }), USUAL_EASE.waist);
 }
 
 export const gradeByChart: AlterationDefinition = define({

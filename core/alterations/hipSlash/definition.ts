@@ -5,14 +5,12 @@ import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Instruction, Message, Program, Values } from '../contract.ts';
 import { meetingOn } from '../kit/across.ts';
 import { define, held, length, tenth } from '../kit/define.ts';
-import { fitBy } from '../kit/fitBy.ts';
+import { fitBy, USUAL_EASE } from '../kit/fitBy.ts';
 import { amountGrip } from '../kit/grip.ts';
 import { sideOn, type SideOn } from '../kit/sides.ts';
 import { numberOf } from '../values.ts';
 
 const BY = length('by', -80, 160, 30, true);
-
-const EASE = 50;
 
 interface Slashed {
   readonly side: SideOn;
@@ -160,7 +158,7 @@ function plan(context: Context, values: Values): Result<Program> {
 /** A skirt's hip; a top that reaches it is graded at its sides instead. */
 const fits = (context: Context): Fit | null =>
   context.pieces.some((p) => p.part === 'skirtFront' || p.part === 'skirtBack')
-    ? fitBy(context, 'hip', 1 / 4, (by) => ({ by: tenth(by) }), EASE)
+    ? fitBy(context, 'hip', 1 / 4, (by) => ({ by: tenth(by) }), USUAL_EASE.hip)
     : null;
 
 export const hipSlash: AlterationDefinition = define({

@@ -80,7 +80,7 @@ export function difference(
 ): Fit {
   const by = body + ease - pattern;
   const sum: Message = {
-    code: ease === 0 ? 'fit.length' : 'fit.girth',
+    code: Math.abs(ease) < TOL.seam ? 'fit.length' : 'fit.girth',
     data: { key, body, ease, wanted: body + ease, pattern, by, share, each: by * share },
   };
   return { values: values(by, by * share), sum };

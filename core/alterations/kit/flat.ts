@@ -1,6 +1,8 @@
 import { distance, endOf, pathLength, type Point } from '../../geometry/index.ts';
 import {
   aroundAt,
+  bustLineLength,
+  bustLineOf,
   bustPointOf,
   edgesWithRole,
   levelOf,
@@ -33,6 +35,19 @@ export const AROUND: Readonly<Partial<Record<MeasurementKey, readonly [LevelName
   waist: ['waist', 0],
   highHip: ['waist', 75],
   hip: ['hip', 0],
+};
+
+/** Around the bust along the line that lies on the paper, through every step: a level drawn anew measures what nobody sews. */
+const aroundBust: Measure = ({ pieces }) => {
+  const over = pieces.flatMap((piece) => {
+    const length = bustLineLength(piece);
+    return length === null ? [] : [{ piece, length }];
+  });
+  if (over.length === 0) return null;
+  return {
+    value: over.reduce((sum, o) => sum + o.length * (o.piece.half ? 2 : 1), 0),
+    lines: over.flatMap(({ piece }) => bustLineOf(piece).map((s) => line(piece, s.from, s.to))),
+  };
 };
 
 const line = (piece: Piece, ...points: readonly Point[]) => ({ piece: piece.id, points });
@@ -146,6 +161,7 @@ const lowestOf = (edges: readonly Edge[]): number =>
 /** How each body measurement is found on the pieces; what is not here cannot be, and is typed or taken from the chart. */
 const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
   ...Object.fromEntries(Object.entries(AROUND).map(([key, at]) => [key, around(at)])),
+  fullBust: aroundBust,
   neck: alongRole('neck', 2),
   armhole: alongRole('armhole', 1),
   // Ease or a dart of the back is not counted.

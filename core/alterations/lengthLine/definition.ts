@@ -168,6 +168,8 @@ function fits(context: Context): Fit | null {
   const { napeToWaist, height } = context.wearer;
   const side = fitBy(context, 'sideWaist', 1, (by) => ({ by: tenth(by), where: 'belowBust' }));
   if (side) return side;
+  const back = fitBy(context, 'napeToWaist', 1, (by) => ({ by: tenth(by), where: 'belowBust' }));
+  if (back) return back;
   const chart = context.chart?.find((r) => r.size === context.size)?.body.napeToWaist;
   if (napeToWaist !== undefined && chart !== undefined)
     return difference('napeToWaist', napeToWaist, 0, chart, 1, (by) => ({ by: tenth(by), where: 'belowBust' }));

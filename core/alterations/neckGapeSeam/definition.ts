@@ -7,6 +7,11 @@ import { choice, define, held, length } from '../kit/define.ts';
 import { shoulderPair, type ShoulderOn, type ShoulderPair } from '../kit/shoulder.ts';
 import { choiceOf, numberOf } from '../values.ts';
 
+/** Of a neckline up to its corner or dart, so much may be taken. */
+const LEAVES = 0.9;
+/** Front and back each give at least this share. */
+const LEAST = 0.2;
+
 const said = (code: string, data: Message['data']): Message => ({ code: `pinned.${code}`, data });
 
 /** The neck end of one shoulder taken in: the neckline cut shorter, the shoulder drawn to it from nothing at `over`. */
@@ -35,8 +40,11 @@ const keepNeck = (piece: string, edge: string, at: 'start' | 'end', data: Messag
   reach: 26,
 });
 
-/** What the front gives: about half, so that both shoulders come out equally long. */
-function shareOf({ front, back }: ShoulderPair, by: number, over: number): number {
+/** The most that can be taken from a neckline at its seam, up to its other end or to a dart in it. */
+const mostOf = (piece: Piece, neck: string): number => LEAVES * pathLength(requireEdge(piece, neck).path);
+
+/** What the front gives: about half, so that both shoulders come out equally long. Null where the necklines cannot. */
+function shareOf({ front, back }: ShoulderPair, by: number, over: number): number | null {
   const grown = (on: ShoulderOn, amount: number): number => {
     const step = atShoulder(on, amount, over, {});
     if (step.op !== 'trim' || amount <= 0) return 0;
@@ -45,8 +53,12 @@ function shareOf({ front, back }: ShoulderPair, by: number, over: number): numbe
     return sewn(after) - sewn(on.piece);
   };
   const off = (share: number): number => grown(front, share) - grown(back, by - share);
-  const [low, high] = [by * 0.2, by * 0.8];
-  return by === 0 || off(low) > 0 === off(high) > 0 ? by / 2 : solveBetween(off, low, high, 1e-6);
+  const low = Math.max(by * LEAST, by - mostOf(back.piece, back.neck));
+  const high = Math.min(by * (1 - LEAST), mostOf(front.piece, front.neck));
+  if (low > high) return null;
+  return by === 0 || off(low) > 0 === off(high) > 0
+    ? Math.min(high, Math.max(low, by / 2))
+    : solveBetween(off, low, high, 1e-6);
 }
 
 function plan(context: Context, values: Values): Result<Program> {
@@ -62,6 +74,8 @@ function plan(context: Context, values: Values): Result<Program> {
     const neck = back ? edgesWithRole(back, 'neck')[0] : undefined;
     if (!back || !centre || !neck) return refuse('back-not-found', {});
     if (back.fold === centre.id) return refuse('centre-is-fold', { piece: back.name });
+    const most = 2 * mostOf(back, neck.id);
+    if (by > most) return refuse('wedge-too-large', { by, most });
     const runsInto = edgeAfter(back, neck.id) === centre.id;
     return ok({
       piece: back.id,
@@ -86,6 +100,10 @@ function plan(context: Context, values: Values): Result<Program> {
   if (!pair.ok) return pair;
   const { front, back } = pair.value;
   const share = shareOf(pair.value, by, over);
+  if (share === null) {
+    const [f, b] = [mostOf(front.piece, front.neck), mostOf(back.piece, back.neck)];
+    return refuse('wedge-too-large', { by, most: Math.min(f + b, f / LEAST, b / LEAST) });
+  }
   const instructions: Instruction[] = [front, back].flatMap((on): readonly Instruction[] => [
     {
       op: 'mark',
@@ -112,7 +130,7 @@ export const neckGapeSeam: AlterationDefinition = define({
   family: 'neck',
   params: [length('by', 0, 40, 10), length('runOut', 20, 140, 60), choice('seam', 'shoulder', 'centreBack')],
   requires: ['neck', 'shoulder'],
-  refusals: ['shoulder-seam-missing', 'back-not-found', 'centre-is-fold'],
+  refusals: ['shoulder-seam-missing', 'back-not-found', 'centre-is-fold', 'wedge-too-large'],
   examples: [
     { name: 'at the shoulders', on: 'causeway-shirt', values: { by: 10 } },
     { name: 'at the centre back', on: 'causeway', values: { by: 8, seam: 'centreBack', runOut: 120 } },

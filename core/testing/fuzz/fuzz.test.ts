@@ -1,5 +1,8 @@
 import { describe, expect, it } from 'vitest';
+import { samplePattern } from '../../drafting/index.ts';
 import { readJob } from '../../formats/index.ts';
+import type { Piece } from '../../pattern/index.ts';
+import { cutPiece } from '../../slash/index.ts';
 import { rectangle, edge, line } from '../shapes.ts';
 import {
   chanceFrom,
@@ -52,6 +55,25 @@ describe('a random search for plans that go wrong without a word', () => {
       /notch off/,
     );
     expect(wrongWith({ ...box, edges: [...box.edges, edge('top', 'other', line([0, 0], [0, 0]))] })).not.toEqual([]);
+  });
+
+  it('knows a cut that only grazes the armhole: the kernel refuses it', () => {
+    // From the side of the loose front, size 8, so near to the hollow of the armhole that it runs out and in again
+    // within a hundredth of a millimetre of its end.
+    const front = samplePattern('causeway-shirt', ['8']).sizes['8']?.find((p) => p.id === 'front') as Piece;
+    const [from, to] = [
+      { x: 310.0165418895349, y: 415.5671814909039 },
+      { x: 198.3864886373391, y: 162.8726805073793 },
+    ];
+    const seed = (by: number) => ({ x: 254.2015 + by * 0.9147, y: 289.22 - by * 0.4041 });
+    const cut = { cuts: [{ id: 'cut', points: [from, to] }], hinges: [] };
+    const panels = [-2, 2].map((by, i) => ({
+      id: `p${i}`,
+      seed: seed(by),
+      motion: { kind: 'rest' as const },
+      stage: 'open' as const,
+    }));
+    expect(cutPiece(front, { ...cut, panels })).toMatchObject({ ok: false, error: { code: 'cut-leaves-piece' } });
   });
 
   it('draws its own top so that every seam of it meets', () => {

@@ -1,9 +1,10 @@
+import { JOB_VERSION } from '../../formats/schema.ts';
 import type { Failure } from './search.ts';
 
 /** A failure as a job document that app and terminal open: the pattern stands in it, the wearer is nobody. */
 export const jobFileOf = ({ case: found, what }: Failure): unknown => ({
   format: 'ample-draft/job',
-  version: 2,
+  version: JOB_VERSION,
   id: 'failure',
   name: what,
   size: found.size,

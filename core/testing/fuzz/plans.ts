@@ -54,7 +54,6 @@ export function randomPlan(
       id: `s${i + 1}`,
       alteration: d.id,
       revision: d.revision,
-      school: 'own',
       side,
       values: randomValues(d, chance),
     });

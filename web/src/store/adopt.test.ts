@@ -9,7 +9,6 @@ const step = stepSchema.parse({
   id: 's',
   alteration: 'full-bust-princess-armhole',
   revision: 1,
-  school: 'own',
   values: { total: 40 },
 });
 const made = draft({

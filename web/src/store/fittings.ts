@@ -117,11 +117,9 @@ function applied(
   switch (change.kind) {
     case 'add': {
       const id = fresh('s');
-      const own = change.to !== null && 'total' in change.values;
       const step = {
         ...planStep(id, change.alteration, change.values),
         side: change.side,
-        ...(own ? { school: 'own' as const } : {}),
       };
       const at = insertAt(job.steps, change.alteration, job.order);
       const steps = [...job.steps.slice(0, at), step, ...job.steps.slice(at)];
@@ -129,11 +127,7 @@ function applied(
     }
     case 'edit': {
       const { key, to } = change;
-      const steps = job.steps.map((s) =>
-        s.id === change.step
-          ? { ...s, ...(key === 'total' ? { school: 'own' as const } : {}), values: { ...s.values, [key]: to } }
-          : s,
-      );
+      const steps = job.steps.map((s) => (s.id === change.step ? { ...s, values: { ...s.values, [key]: to } } : s));
       return { job: { ...job, steps }, answer: { step: change.step, from: change.from, to } };
     }
     case 'undo':

@@ -53,9 +53,6 @@ export const editStep = (id: string, change: (step: Step) => Step): void =>
   editJob((j) => ({ ...j, steps: j.steps.map((s) => (s.id === id ? change(s) : s)) }));
 export const setValue = (step: string, key: string, value: Value): void =>
   editStep(step, (s) => ({ ...s, values: { ...s.values, [key]: value as Step['values'][string] } }));
-/** An amount typed or dragged becomes one's own. */
-export const setOwnTotal = (step: string, total: number): void =>
-  editStep(step, (s) => ({ ...s, school: 'own', values: { ...s.values, total } }));
 
 /**
  * Nudges go from what the job says now, not from what was drawn last: keys can come faster than drawings.
@@ -68,8 +65,8 @@ export function nudgeTotal(
   limits: { readonly min: number; readonly max: number },
 ): void {
   const now = useJob.getState().job?.steps.find((s) => s.id === step);
-  const from = now?.school === 'own' && typeof now.values['total'] === 'number' ? now.values['total'] : shown;
-  setOwnTotal(step, Math.min(limits.max, Math.max(limits.min, from + by)));
+  const from = typeof now?.values['total'] === 'number' ? now.values['total'] : shown;
+  setValue(step, 'total', Math.min(limits.max, Math.max(limits.min, from + by)));
 }
 export function nudgeNumber(
   step: string,

@@ -1,5 +1,14 @@
 import { create } from 'zustand';
-import { jobSchema, readJob, readPattern, readWearer, wearerSchema, type Job, type Wearer } from '@ample/core/formats';
+import {
+  JOB_VERSION,
+  jobSchema,
+  readJob,
+  readPattern,
+  readWearer,
+  wearerSchema,
+  type Job,
+  type Wearer,
+} from '@ample/core/formats';
 import type { Pattern } from '@ample/core/pattern';
 import type { Refusal, Result } from '@ample/core/units';
 import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
@@ -198,7 +207,7 @@ export async function startOwn(name: string, title: string, today: string, patte
   });
   const job = jobSchema.parse({
     format: 'ample-draft/job',
-    version: 2,
+    version: JOB_VERSION,
     id: `j-${id}`,
     title,
     wearer: { id: wearer.id },

@@ -1,5 +1,5 @@
-import { alterationById } from '@ample/core/alterations';
-import { inOrder, insertAt } from '@ample/core/draft';
+import { alterationById, type Fit } from '@ample/core/alterations';
+import { computed, inOrder, insertAt } from '@ample/core/draft';
 import type { Job, Step } from '@ample/core/formats';
 import { planStep } from '@ample/samples';
 import { editJob, editStep } from './job.ts';
@@ -68,6 +68,10 @@ export const takeAmounts = (
     steps: j.steps.map((s) => {
       const mine = found.filter((f) => f.step === s.id);
       if (mine.length === 0) return s;
-      return { ...s, school: 'own', values: { ...s.values, ...Object.fromEntries(mine.map((f) => [f.key, f.to])) } };
+      return { ...s, values: { ...s.values, ...Object.fromEntries(mine.map((f) => [f.key, f.to])) } };
     }),
   }));
+
+/** Back to the amount that is worked out, for the bust by the school named. */
+export const takeComputed = (step: string, fit: Fit | null, school: Step['school'] = 'auto'): void =>
+  editStep(step, (s) => ({ ...computed(s, fit), school }));

@@ -5,18 +5,7 @@ import { newestFirst } from '@ample/core/fit';
 import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
 import { addSet, removeSet, setReading as readInto, setRemark } from './body.ts';
 import { readJournals, writeJournal } from './journal.ts';
-import {
-  beginGesture,
-  closeJob,
-  history,
-  openJob,
-  saveNow,
-  setOwnTotal,
-  setValue,
-  startAutosave,
-  useJob,
-  useSave,
-} from './job.ts';
+import { beginGesture, closeJob, history, openJob, saveNow, setValue, startAutosave, useJob, useSave } from './job.ts';
 import { db } from './db.ts';
 import { bringDemoBack, clearDemo, forgetDamaged, openLibrary, startOwn, useLibrary } from './library.ts';
 
@@ -115,7 +104,7 @@ describe('a full disk when the browser opens', () => {
 describe('editing', () => {
   it('undo returns to the exact document, redo to the exact change', () => {
     const before = useJob.getState().job;
-    setOwnTotal('bust', 60);
+    setValue('bust', 'total', 60);
     const after = useJob.getState().job;
     setValue('bust', 'setback', 33);
     history().undo();
@@ -129,14 +118,14 @@ describe('editing', () => {
   it('undoes a whole drag as one, and Escape leaves no trace', () => {
     const before = useJob.getState().job;
     const drag = beginGesture();
-    for (const total of [50, 55, 60, 65]) setOwnTotal('bust', total);
+    for (const total of [50, 55, 60, 65]) setValue('bust', 'total', total);
     drag.end();
     expect(step().values['total']).toBe(65);
     expect(history().pastStates).toHaveLength(1);
     history().undo();
     expect(useJob.getState().job).toBe(before);
     const dropped = beginGesture();
-    setOwnTotal('bust', 99);
+    setValue('bust', 'total', 99);
     dropped.cancel();
     expect(useJob.getState().job).toBe(before);
     expect(history().pastStates).toHaveLength(0);
@@ -178,7 +167,7 @@ describe('editing', () => {
 describe('saving', () => {
   it('keeps every change in the journal at once, in the database soon, and both agree', async () => {
     const stop = startAutosave();
-    setOwnTotal('bust', 61);
+    setValue('bust', 'total', 61);
     expect(readJournals()[0]?.job.steps[0]?.values['total']).toBe(61);
     await saveNow();
     stop();
@@ -188,7 +177,7 @@ describe('saving', () => {
   });
 
   it('a tab that closed before the database was written loses nothing', async () => {
-    setOwnTotal('bust', 62);
+    setValue('bust', 'total', 62);
     writeJournal({ job: useJob.getState().job!, wearer: useJob.getState().wearer! }, NO_BASES);
     await openLibrary();
     expect(useLibrary.getState().jobs.find((j) => j.id === ID)?.steps[0]?.values['total']).toBe(62);
@@ -197,12 +186,12 @@ describe('saving', () => {
 
   it('a change made just before leaving the job is there when it is opened again, and in the database', async () => {
     const stop = startAutosave();
-    setOwnTotal('bust', 64);
+    setValue('bust', 'total', 64);
     closeJob();
     expect(useJob.getState().job).toBeNull();
     openJob(ID);
     expect(step().values['total']).toBe(64);
-    setOwnTotal('bust', 65);
+    setValue('bust', 'total', 65);
     openJob('tove-causeway');
     await saveNow();
     stop();
@@ -217,7 +206,7 @@ describe('saving', () => {
   });
 
   it('a full disk is said plainly; the work stays open and saves once there is room', async () => {
-    setOwnTotal('bust', 63);
+    setValue('bust', 'total', 63);
     const full = vi
       .spyOn(db.jobs, 'put')
       .mockRejectedValue(Object.assign(new Error('The quota has been exceeded.'), { name: 'QuotaExceededError' }));

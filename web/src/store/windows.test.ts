@@ -5,7 +5,7 @@ import { newestFirst } from '@ample/core/fit';
 import type { Job, Wearer } from '@ample/core/formats';
 import { setReading } from './body.ts';
 import { db } from './db.ts';
-import { editJob, history, openJob, saveNow, setOwnTotal, startAutosave, useJob, useSave } from './job.ts';
+import { editJob, history, openJob, saveNow, setValue, startAutosave, useJob, useSave } from './job.ts';
 import { readJournals, writeJournal } from './journal.ts';
 import { openLibrary, useLibrary } from './library.ts';
 import { knownText } from './vault.ts';
@@ -61,7 +61,7 @@ describe('two windows', () => {
   });
 
   it('bring both changes together when one saves what it began before the other did', async () => {
-    setOwnTotal('bust', 61);
+    setValue('bust', 'total', 61);
     setReading(set().id, 'waist', 0, 701);
     await elsewhere({
       job: (j) => ({ ...j, notes: 'from the other window' }),
@@ -80,10 +80,10 @@ describe('two windows', () => {
 
   it('keep the other’s where both changed the same: the job as a version, measurements as a set', async () => {
     const id = set().id;
-    setOwnTotal('bust', 61);
+    setValue('bust', 'total', 61);
     setReading(id, 'hip', 0, 1001);
     await elsewhere({
-      job: (j) => ({ ...j, steps: j.steps.map((s) => ({ ...s, school: 'own' as const, values: { total: 33 } })) }),
+      job: (j) => ({ ...j, steps: j.steps.map((s) => ({ ...s, values: { total: 33 } })) }),
       wearer: (w) => ({
         ...w,
         sets: w.sets.map((s) => (s.id === id ? { ...s, readings: { ...s.readings, hip: [999] } } : s)),

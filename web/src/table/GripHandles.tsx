@@ -4,7 +4,7 @@ import { distance, nearestLength, pathLength, type Point } from '@ample/core/geo
 import { bustPointOf, type Piece, type Snap } from '@ample/core/pattern';
 import { formatLength } from '@ample/core/units';
 import { GRIP_WORDS, saySnap } from '@ample/core/words';
-import { nudgeNumber, nudgePoint, nudgeTotal, setOwnTotal, setValue } from '../store/job.ts';
+import { nudgeNumber, nudgePoint, nudgeTotal, setValue } from '../store/job.ts';
 import { useUnits } from '../store/prefs.ts';
 import { nudgeOf, valueFromDrag } from './gestures/grip.ts';
 import { CrossShape, GapShape, Handle, PinShape, TargetShape, TipShape } from './Handle.tsx';
@@ -44,8 +44,7 @@ export function GripHandles({ run, stepId, total, stage, piece, offset, k, toMat
     const radius = free ? 0 : SNAP_PIXELS / k;
     const dragged = valueFromDrag(grip, to, { unit, piece: original, radius });
     setSnap(dragged.snap);
-    if (grip.key === 'total' && typeof dragged.value === 'number') setOwnTotal(stepId, dragged.value);
-    else setValue(stepId, grip.key, dragged.value);
+    setValue(stepId, grip.key, dragged.value);
   };
   const nudge = (grip: Grip, by: Point) => {
     const way = nudgeOf(grip, by);

@@ -1,8 +1,9 @@
 import { Link, useParams } from 'react-router';
 import { alterationById, dartReports, type PieceChange } from '@ample/core/alterations';
-import type { Draft, DraftStep } from '@ample/core/draft';
+import { isTyped, type Draft, type DraftStep } from '@ample/core/draft';
 import { ALTERATION_WORDS, DART_WORDS, SCHOOL_WORDS, sayFinding, sayRefusal, stepName } from '@ample/core/words';
-import { setOwnTotal, editStep, useJob } from '../store/job.ts';
+import { setValue, useJob } from '../store/job.ts';
+import { takeComputed } from '../store/plan.ts';
 import { ParamField } from './ParamField.tsx';
 import { useUnits } from '../store/prefs.ts';
 import { PaperNote } from '../ui/PaperNote.tsx';
@@ -29,12 +30,11 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
   const step = useJob((s) => s.job?.steps.find((x) => x.id === active.step.id)) ?? active.step;
   const values = { ...active.values, ...step.values };
   const definition = alterationById(step.alteration);
-  const sum =
-    step.school === 'own'
-      ? null
-      : step.school === 'auto'
-        ? active.amounts?.chosen
-        : active.amounts?.all.find((a) => a.school === step.school);
+  const sum = isTyped(step)
+    ? null
+    : step.school === 'auto'
+      ? active.amounts?.chosen
+      : active.amounts?.all.find((a) => a.school === step.school);
   const run = outcome.ok ? outcome.value : null;
   const darts = run?.changes.flatMap((c) => changedDarts(c).map((d) => ({ ...d, piece: c.piece }))) ?? [];
   const several = new Set(darts.map((d) => d.piece)).size > 1;
@@ -52,7 +52,7 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
         <div className="mb-3">
           <h2>{stepName(active)}</h2>
           <p className="mb-2 text-sm">{ALTERATION_WORDS[step.alteration]?.about}</p>
-          <FitSum step={step} fit={active.fit} amount={definition?.amount ?? null} />
+          <FitSum step={step} fit={active.fit} />
         </div>
       )}
       {counted && (
@@ -66,7 +66,7 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
             width="w-36"
             min={-160}
             max={300}
-            onCommit={(v) => v !== null && setOwnTotal(step.id, v)}
+            onCommit={(v) => v !== null && setValue(step.id, 'total', v)}
           />
           {total !== null && (
             <div className="pb-1">
@@ -82,7 +82,7 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
           {sum ? (
             <AmountSum amount={sum} />
           ) : (
-            <button className="btn" onClick={() => editStep(step.id, (s) => ({ ...s, school: 'auto' }))}>
+            <button className="btn" onClick={() => takeComputed(step.id, active.fit)}>
               Take the computed amount
             </button>
           )}

@@ -12,8 +12,8 @@ export function AmountSum({ amount }: { readonly amount: Amount }) {
       <tbody>
         {amount.terms.map((t, i) => (
           <tr key={t.code}>
-            <td className="w-5 py-0.5 text-quiet">{i === 0 ? '' : t.sign === 1 ? '+' : '−'}</td>
-            <td className="pr-3 text-right">{say(t.value)}</td>
+            <td className="w-5 py-0.5 text-quiet">{i === 0 ? '' : t.sign * t.value >= 0 ? '+' : '−'}</td>
+            <td className="pr-3 text-right">{say(i === 0 ? t.value : Math.abs(t.value))}</td>
             <td className="font-sans text-sm">{TERM_WORDS[t.code] ?? t.code}</td>
           </tr>
         ))}

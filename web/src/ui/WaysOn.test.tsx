@@ -15,12 +15,11 @@ const planned = (id: SampleId, alteration: string, total: number) => {
     id: 'bust',
     alteration,
     revision: 1,
-    school: 'own',
     values: { total, whose: 'pattern' },
   });
   const job = jobSchema.parse({
     format: 'ample-draft/job',
-    version: 2,
+    version: 3,
     id: 'j',
     wearer: { id: 'w' },
     pattern: { id },

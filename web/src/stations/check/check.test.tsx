@@ -52,7 +52,7 @@ describe('the check station', () => {
   });
 
   it('lists darts, grain and the corners at the fold of altered pieces only', () => {
-    checked([step('a', 'full-bust-side-dart', { school: 'own', values: { total: 40, whose: 'pattern' } })]);
+    checked([step('a', 'full-bust-side-dart', { values: { total: 40, whose: 'pattern' } })]);
     const rows = within(table(/Darts, grain and centre/)).getAllByRole('row');
     const text = rows.map((r) => r.textContent ?? '');
     expect(text).toHaveLength(5);

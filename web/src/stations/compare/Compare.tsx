@@ -41,7 +41,7 @@ export function Compare() {
   return (
     <Station
       title={`Compare, size ${draft.size ?? ''}`}
-      lead={`Body and ease against ${paper ? 'your paper' : 'the pieces'}, measured flat on the seam lines with darts folded shut. + means the pattern must grow. Ease is for ${GARMENT_WORDS[garmentOf(pattern)]}; what you change is kept for ${wearer.name}.`}
+      lead={`Body and ease against ${paper ? 'your paper' : 'the pieces'}, measured flat on the seam lines with darts folded shut. + means the pattern must grow. The ease is the design’s own unless you type another; that is kept for ${wearer.name} in ${GARMENT_WORDS[garmentOf(pattern)]}.`}
       wide
     >
       {paper && (
@@ -52,7 +52,7 @@ export function Compare() {
           </Notice>
         </div>
       )}
-      <div className="grid gap-6 min-[1180px]:grid-cols-[minmax(0,1fr)_380px]">
+      <div className="grid gap-5 min-[1180px]:grid-cols-[minmax(0,1fr)_340px]">
         <div>
           <Worksheet
             rows={shown}

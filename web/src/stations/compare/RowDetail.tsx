@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Draft } from '@ample/core/draft';
-import { effectsOf, type Row } from '@ample/core/fit';
+import { effectsOf, isTold, type Row } from '@ample/core/fit';
 import { ADVICE } from '@ample/core/units';
-import { MEASUREMENT_WORDS, saySum, sayShare, stepName, whereFlat } from '@ample/core/words';
+import { MEASUREMENT_WORDS, sayReason, saySum, sayShare, stepName, whereFlat } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
 import { Length } from '../../ui/parts.tsx';
 
@@ -23,11 +23,13 @@ export function RowDetail({ row, draft }: { readonly row: Row; readonly draft: D
     [draft, row.key],
   );
   const sum = saySum(row, units);
+  const reason = sayReason(row, units);
   return (
     <section className="workings p-4" aria-label={`${MEASUREMENT_WORDS[row.key].name}, the sum`}>
       <h2>{MEASUREMENT_WORDS[row.key].name}</h2>
       {sum ? <p className="num mt-1">{sum}</p> : <p className="mt-1 text-quiet">Body or pattern is not known here.</p>}
-      {row.each !== null && row.share.parts > 1 && <p className="mt-1 text-sm">{sayShare(row.share)}</p>}
+      {reason !== '' && <p className="mt-1">{reason}</p>}
+      {row.each !== null && row.share.parts > 1 && isTold(row) && <p className="mt-1 text-sm">{sayShare(row.share)}</p>}
       <p className="mt-2 text-sm text-quiet">{whereFlat(row.key)}</p>
       {by.length > 0 && (
         <ul className="mt-2" aria-label="What the plan does to it">

@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
 import { flatOf } from '@ample/core/alterations';
 import type { Draft } from '@ample/core/draft';
+import { isTold } from '@ample/core/fit';
 import { drawPiece, pathData } from '@ample/core/formats';
 import type { Point } from '@ample/core/geometry';
 import type { MeasurementKey, Piece } from '@ample/core/pattern';
-import { ADVICE, formatLength } from '@ample/core/units';
+import { formatLength } from '@ample/core/units';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
 
@@ -16,11 +17,11 @@ interface Note {
 }
 
 /** Heights of the writing, in the units of the drawing, for a picture so many of them wide. */
-const WIDTH = 400;
-const TEXT = 16.5;
-const ROW = 34;
-const GAP = 14;
-const LABEL = 150;
+const WIDTH = 312;
+const TEXT = 15.5;
+const ROW = 32;
+const GAP = 12;
+const LABEL = 116;
 
 const middle = (points: readonly Point[]): Point => {
   const [a, b] = [points[0], points.at(-1)];
@@ -43,7 +44,7 @@ export function Scribble({
     const out = new Map<string, Note[]>();
     for (const row of draft.worksheet) {
       // The row in hand is always shown: there one sees where to lay the tape.
-      const worth = row.difference !== null && Math.abs(row.difference) >= ADVICE.worthAsking;
+      const worth = isTold(row);
       if (!worth && row.key !== focused) continue;
       const flat = flatOf(on, row.key);
       // Written on the first piece it lies on, and on one more where front and back share it.

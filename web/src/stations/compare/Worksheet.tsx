@@ -1,4 +1,4 @@
-import { garmentOf, MEASUREMENT_CATALOGUE, takesEase, usualEase, type Row } from '@ample/core/fit';
+import { garmentOf, isTight, isTold, MEASUREMENT_CATALOGUE, takesEase, usualEase, type Row } from '@ample/core/fit';
 import type { MeasurementKey, Pattern } from '@ample/core/pattern';
 import { TOL } from '@ample/core/units';
 import { FLAT_WORDS, MEASUREMENT_WORDS, sayShare } from '@ample/core/words';
@@ -26,14 +26,15 @@ export function Worksheet({ rows, paper, size, pattern, focused, onFocus }: Prop
         <caption className="sr-only">Body, ease, wanted, pattern, difference and each piece’s share</caption>
         <thead>
           <tr className="border-b border-ink text-right text-sm">
-            <th className="px-3 py-2 text-left font-normal">Measurement, {unit}</th>
-            <th className="px-2 py-2 font-normal">Body</th>
-            <th className="px-2 py-2 text-left font-normal">+ Ease</th>
-            <th className="px-2 py-2 font-normal">= Wanted</th>
-            <th className={`px-2 py-2 font-normal ${paper ? 'text-left' : ''}`}>− Pattern</th>
-            <th className="px-2 py-2 font-normal">= Difference</th>
-            <th className="px-2 py-2 font-normal">Each piece</th>
-            <th className="px-3 py-2 font-normal">Left after the plan</th>
+            <th className="px-2 py-2 text-left font-normal">Measurement, {unit}</th>
+            <th className="px-1.5 py-2 font-normal">Body</th>
+            <th className="max-w-[88px] px-1.5 py-2 font-normal">Design’s ease</th>
+            <th className="px-1.5 py-2 text-left font-normal">+ Ease</th>
+            <th className="px-1.5 py-2 font-normal whitespace-nowrap">= Wanted</th>
+            <th className={`px-1.5 py-2 font-normal ${paper ? 'text-left' : ''}`}>− Pattern</th>
+            <th className="px-1.5 py-2 font-normal whitespace-nowrap">= Difference</th>
+            <th className="px-1.5 py-2 font-normal">Each piece</th>
+            <th className="px-2 py-2 font-normal">Left after the plan</th>
           </tr>
         </thead>
         <tbody>
@@ -74,18 +75,34 @@ function Line({
   const definition = MEASUREMENT_CATALOGUE.find((d) => d.key === key);
   const garment = garmentOf(pattern);
   const own = useJob((s) => s.wearer?.eases[garment]?.[key]);
-  const eased = definition !== undefined && takesEase(definition) && (row.from !== 'chart' || paper);
+  // A length has no ease of its own, but a design may end away from where the body does.
+  const shaped = Math.abs(row.design ?? 0) >= TOL.seam;
+  const eased = definition !== undefined && (takesEase(definition) || shaped) && (row.from !== 'chart' || paper);
   return (
     <tr className={`border-b border-line text-right ${on ? 'bg-tissue' : ''}`} onClick={onFocus} onFocus={onFocus}>
-      <th scope="row" className="px-3 py-1.5 text-left font-normal">
+      <th scope="row" className="px-2 py-1.5 text-left font-normal">
         <button className="min-h-[32px] text-left underline-offset-4 hover:underline" onClick={onFocus}>
           {name}
         </button>
       </th>
-      <td className="px-2">
+      <td className="px-1.5">
         {row.body !== null ? <Length bare value={row.body} /> : <span className="text-quiet">not measured</span>}
       </td>
-      <td className="px-2 text-left">
+      <td className="px-1.5">
+        {row.design !== null && row.from !== 'chart' ? (
+          <>
+            <Length bare value={row.design} />
+            {isTight(row) && (
+              <div className="ml-auto max-w-[88px] text-sm text-quiet">
+                a body needs <Length bare value={row.wearing} />
+              </div>
+            )}
+          </>
+        ) : (
+          <span className="text-quiet">–</span>
+        )}
+      </td>
+      <td className="px-1.5 text-left">
         {eased ? (
           <>
             <LengthField
@@ -95,23 +112,40 @@ function Line({
               optional
               min={-400}
               max={800}
-              width="w-[112px]"
+              width="w-[104px]"
               value={row.ease}
               onCommit={(v) => setEase(garment, key, v)}
               onEnter={goDown}
             />
             {own !== undefined && definition && (
-              <button className="text-sm underline" onClick={() => setEase(garment, key, null)}>
-                usual <Length bare value={usualEase(pattern, definition)} />
+              <button
+                className="min-h-[32px] text-sm whitespace-nowrap underline"
+                onClick={() => setEase(garment, key, null)}
+              >
+                {row.design === null ? 'usual' : 'design’s'}{' '}
+                <Length bare value={row.design ?? usualEase(pattern, definition)} />
               </button>
+            )}
+            {row.easeFrom === 'room' && row.design !== null && (
+              <div className="text-sm whitespace-nowrap text-quiet">
+                <Length bare value={row.wearing} /> is enough
+                {row.design - row.ease > row.within && (
+                  <button
+                    className="block min-h-[32px] text-ink underline"
+                    onClick={() => setEase(garment, key, row.design)}
+                  >
+                    keep all <Length bare value={row.design} />
+                  </button>
+                )}
+              </div>
             )}
           </>
         ) : (
           <span className="text-quiet">–</span>
         )}
       </td>
-      <td className="px-2">{row.wanted !== null && <Length bare value={row.wanted} />}</td>
-      <td className={`px-2 ${paper ? 'text-left' : ''}`}>
+      <td className="px-1.5">{row.wanted !== null && <Length bare value={row.wanted} />}</td>
+      <td className={`px-1.5 ${paper ? 'text-left' : ''}`}>
         {paper ? (
           <>
             <LengthField
@@ -143,20 +177,28 @@ function Line({
           <span className="text-quiet">not on these pieces</span>
         )}
       </td>
-      <td className="px-2 font-bold">{row.difference !== null && <Length bare value={row.difference} sign />}</td>
-      <td className="px-2 whitespace-nowrap" title={sayShare(row.share)}>
-        {row.each !== null && row.share.parts !== 1 && (
+      <td className={`px-1.5 ${isTold(row) ? 'font-bold' : 'text-quiet'}`}>
+        {row.difference !== null && <Difference value={row.difference} />}
+      </td>
+      <td className="px-1.5 whitespace-nowrap" title={sayShare(row.share)}>
+        {row.each !== null && row.share.parts !== 1 && isTold(row) && (
           <>
-            <span className="text-sm text-quiet">÷ {row.share.parts} </span>
+            <span className="text-sm text-quiet">÷{row.share.parts} </span>
             <Length bare value={row.each} sign />
           </>
         )}
       </td>
-      <td className="px-3">
+      <td className="px-2">
         {row.left !== null && row.difference !== null && (
-          <>{Math.abs(row.left) < TOL.seam ? 'nothing' : <Length bare value={row.left} sign />}</>
+          <span className={Math.abs(row.left) > row.within ? '' : 'text-quiet'}>
+            <Difference value={row.left} />
+          </span>
         )}
       </td>
     </tr>
   );
+}
+
+function Difference({ value }: { readonly value: number }) {
+  return Math.abs(value) < TOL.seam ? 'nothing' : <Length bare value={value} sign />;
 }

@@ -1,6 +1,6 @@
 import type { Draft } from '@ample/core/draft';
-import type { Row } from '@ample/core/fit';
-import { ADVICE, TOL } from '@ample/core/units';
+import { isTold, type Row } from '@ample/core/fit';
+import { TOL } from '@ample/core/units';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { Length } from '../../ui/parts.tsx';
 
@@ -9,7 +9,7 @@ const told = (r: Row, paper: boolean): boolean =>
   r.difference !== null &&
   r.left !== null &&
   (paper || r.from !== 'chart') &&
-  (Math.abs(r.difference) >= ADVICE.worthAsking || Math.abs(r.left) >= ADVICE.worthAsking);
+  (isTold(r) || Math.abs(r.left) > r.within);
 
 /** What is left at each measurement: the whole difference as an outline, what the plan leaves of it filled in. */
 export function Left({ draft }: { readonly draft: Draft }) {

@@ -30,7 +30,7 @@ export function OwnAmount({ whole, step }: { readonly whole: DraftStep; readonly
         />
       )}
       <SideChoice step={step} />
-      <FitSum step={step} fit={whole.fit} amount={key ?? null} />
+      <FitSum step={step} fit={whole.fit} />
     </div>
   );
 }

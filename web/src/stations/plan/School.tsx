@@ -2,6 +2,7 @@ import type { Amount } from '@ample/core/fit';
 import type { Step } from '@ample/core/formats';
 import { SCHOOL_WORDS } from '@ample/core/words';
 import { editStep } from '../../store/job.ts';
+import { takeComputed } from '../../store/plan.ts';
 import { AmountSum } from '../../ui/AmountSum.tsx';
 import { Length } from '../../ui/parts.tsx';
 
@@ -27,7 +28,7 @@ export function School({
           className="size-5 accent-carbon"
           name={`school-${step.id}`}
           checked={on}
-          onChange={() => editStep(step.id, (s) => ({ ...s, school: suggested ? 'auto' : amount.school }))}
+          onChange={() => takeComputed(step.id, null, suggested ? 'auto' : amount.school)}
         />
         <span className="font-head font-semibold">{words?.name}</span>
       </span>
@@ -40,7 +41,7 @@ export function School({
         <span className="mt-2 block text-sm">
           <span className="block">
             Share taken: <span className="num">{Math.round((step.knitFactor ?? amount.factor) * 100)} %</span>
-            {step.knitFactor === null ? ', from how far the cloth stretches' : ', by hand'}
+            {step.knitFactor === null ? ', the usual' : ', by hand'}
           </span>
           <input
             type="range"

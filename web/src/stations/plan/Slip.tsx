@@ -2,10 +2,10 @@ import { ArrowDown, ArrowUp } from 'lucide-react';
 import { Switch } from 'radix-ui';
 import { Link, useParams } from 'react-router';
 import { alterationById } from '@ample/core/alterations';
-import type { Draft, DraftStep } from '@ample/core/draft';
+import { isTyped, type Draft, type DraftStep } from '@ample/core/draft';
 import { ALTERATION_WORDS, sayFit, sayRefusal, stepAmount, stepName } from '@ample/core/words';
 import { piecesBefore } from '../../store/draft.ts';
-import { editJob, editStep, setOwnTotal, useJob } from '../../store/job.ts';
+import { editJob, editStep, setValue, useJob } from '../../store/job.ts';
 import { moveStep } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { LengthField } from '../../ui/LengthField.tsx';
@@ -33,7 +33,8 @@ export function Slip({
   const units = useUnits();
   const words = ALTERATION_WORDS[step.alteration];
   const amounts = whole.amounts;
-  const active = step.school === 'auto' ? amounts?.chosen?.school : step.school;
+  const typed = isTyped(step);
+  const active = typed ? null : step.school === 'auto' ? amounts?.chosen?.school : step.school;
   const definition = alterationById(step.alteration);
   const before = piecesBefore(draft, step.id);
   return (
@@ -118,7 +119,7 @@ export function Slip({
             ))}
           </div>
           <div
-            className={`mt-4 flex flex-wrap items-end gap-4 border p-3 ${active === 'own' ? 'border-2 border-carbon' : 'border-line'}`}
+            className={`mt-4 flex flex-wrap items-end gap-4 border p-3 ${typed ? 'border-2 border-carbon' : 'border-line'}`}
           >
             <LengthField
               label="Your own amount over the whole front"
@@ -129,14 +130,14 @@ export function Slip({
               min={-160}
               max={300}
               width="w-64"
-              onCommit={(v) => v !== null && setOwnTotal(step.id, v)}
+              onCommit={(v) => v !== null && setValue(step.id, 'total', v)}
             />
             {total !== null && (
               <p className="pb-2">
                 <Length value={total / 2} sign both /> on each half
               </p>
             )}
-            {active === 'own' && <strong className="pb-2">chosen</strong>}
+            {typed && <strong className="pb-2">chosen</strong>}
             <SideChoice step={step} />
           </div>
         </div>

@@ -1,0 +1,200 @@
+import { cross, distance, endOf, intersectPaths, lerp, pointAt, polyline, sub, type Point } from '../geometry/index.ts';
+import { TOL } from '../units/index.ts';
+import { bustPointOf, dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
+import { sideDirection } from './measure.ts';
+import type { BustStretch, Edge, Piece } from './types.ts';
+
+const FRONTS: readonly Piece['part'][] = ['front', 'sideFront'];
+const BODICE: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack'];
+/** Beyond every piece, and how far below the underarm the side seam is sure to be there, mm. */
+const FAR = 20_000;
+const BESIDE = 1;
+/** How far a seam drawn again may lie from where the tape ended, mm. */
+const REACH = 120;
+
+const laid = new WeakMap<Piece, readonly BustStretch[]>();
+
+/**
+ * Where a tape lies around the bust on one piece. On a piece as drafted: square from the centre to the bust point and on
+ * to the side seam level with it, to the upper leg of a dart whose mouth lies there; on panels from and to the apex
+ * notch; without a bust point straight across at the bust level. On an altered piece where that paper has gone. Empty where the piece does not reach the bust.
+ */
+export function bustLineOf(piece: Piece): readonly BustStretch[] {
+  if (piece.bustLine) return piece.bustLine;
+  const known = laid.get(piece);
+  if (known) return known;
+  const line = BODICE.includes(piece.part) ? layLine(piece) : [];
+  laid.set(piece, line);
+  return line;
+}
+
+function layLine(piece: Piece): readonly BustStretch[] {
+  const bust = bustPointOf(piece);
+  const y = bust?.y ?? levelOf(piece, 'bust')?.y;
+  const sides = edgesWithRole(piece, 'side');
+  if (y === undefined) return [];
+  const across = (height: number): readonly [Point, Point] | null => {
+    const line = polyline([
+      { x: -FAR, y: height },
+      { x: FAR, y: height },
+    ]);
+    const hits = intersectPaths(line, outlineOf(piece)).map((h) => h.point);
+    const [left, right] = [hits[0], hits.at(-1)];
+    return left && right && right.x - left.x > TOL.touches ? [left, right] : null;
+  };
+  const level = across(y);
+  if (!level) return [];
+  const toRight = sideDirection(piece) > 0;
+  const [inner, outer] = toRight ? level : [level[1], level[0]];
+  // A bust point above the underarm has no side seam beside it: the tape goes to where the side begins.
+  const ends = sides.flatMap((e) => [e.path.start, endOf(e.path)]);
+  const underarm = ends.length > 0 ? Math.min(...ends.map((p) => p.y)) : -Infinity;
+  const beside = y < underarm + BESIDE ? across(underarm + BESIDE) : level;
+  const out = y < underarm + BESIDE && beside ? (toRight ? beside[1] : beside[0]) : outer;
+  const end = upperLegAt(piece, out);
+  // On panels the bust point may lie on the seam, or beyond it.
+  const inside = bust && (bust.x - inner.x) * (outer.x - bust.x) > 0 && distance(bust, inner) > TOL.touches;
+  const apex = apexOf(piece);
+  const whole: BustStretch =
+    apex && distance(apex, inner) < distance(apex, end) ? { from: apex, to: end } : { from: inner, to: apex ?? end };
+  const found: readonly BustStretch[] =
+    inside && !apex
+      ? [
+          { from: inner, to: bust },
+          { from: bust, to: end },
+        ]
+      : [whole];
+  return toRight ? found : [...found].reverse().map((s) => ({ from: s.to, to: s.from }));
+}
+
+/** The notch at the apex of a princess edge: the one so called, else the only one there is. */
+export function apexMark(piece: Piece, seam: Edge): { readonly id: string; readonly at: number } | undefined {
+  const notches = piece.marks.flatMap((m) => (m.kind === 'notch' && m.edge === seam.id ? [m] : []));
+  return notches.find((m) => m.id.startsWith('apex')) ?? (notches.length === 1 ? notches[0] : undefined);
+}
+
+/** Where the apex notch of a panel lies; null on a piece without one. */
+function apexOf(piece: Piece): Point | null {
+  const seam = FRONTS.includes(piece.part) ? edgesWithRole(piece, 'princess')[0] : undefined;
+  const mark = seam ? apexMark(piece, seam) : undefined;
+  return seam && mark ? pointAt(seam.path, mark.at) : null;
+}
+
+/** The end of the upper leg of the dart whose mouth lies there; the place itself where there is none. */
+function upperLegAt(piece: Piece, at: Point): Point {
+  for (const dart of piece.darts) {
+    const { start, end } = dartShape(piece, dart);
+    const [low, high] = [Math.min(start.y, end.y), Math.max(start.y, end.y)];
+    const near = Math.abs(at.x - (start.x + end.x) / 2) <= distance(start, end) + BESIDE;
+    if (near && at.y > low && at.y < high) return start.y < end.y ? start : end;
+  }
+  return at;
+}
+
+/** A piece whose seams were drawn again without its paper being cut: its tape is where it was. */
+export function layBustLine(before: Piece, after: Piece): Piece {
+  if (after.bustLine || before.id !== after.id) return after;
+  const line = bustLineOf(before);
+  return line.length > 0 ? { ...after, bustLine: line } : after;
+}
+
+/** Three points of a dart: what lies within is folded away. */
+type Wedge = readonly [Point, Point, Point];
+const inWedge = (p: Point, [a, b, c]: Wedge): boolean => {
+  const sides = [cross(sub(b, a), sub(p, a)), cross(sub(c, b), sub(p, b)), cross(sub(a, c), sub(p, c))];
+  return sides.every((s) => s > 0) || sides.every((s) => s < 0);
+};
+
+/** The share of a straight line that lies on cloth one sees when the darts are sewn. */
+function seen(from: Point, to: Point, wedges: readonly Wedge[]): number {
+  const way = sub(to, from);
+  const places = new Set([0, 1]);
+  for (const wedge of wedges)
+    wedge.forEach((a, i) => {
+      const along = sub(wedge[(i + 1) % 3] as Point, a);
+      const across = cross(way, along);
+      if (Math.abs(across) < TOL.same) return;
+      const t = cross(sub(a, from), along) / across;
+      if (t > 0 && t < 1) places.add(t);
+    });
+  const sorted = [...places].sort((a, b) => a - b);
+  return sorted.slice(1).reduce((sum, t, i) => {
+    const before = sorted[i] as number;
+    const middle = lerp(from, to, (before + t) / 2);
+    return wedges.some((w) => inWedge(middle, w)) ? sum : sum + t - before;
+  }, 0);
+}
+
+/**
+ * Length of the tape around the bust on one piece, what is inside a dart skipped as a finger does it; paper put in
+ * between two stretches counts as wide as it is, paper lapped is taken off. Null where the piece does not reach the bust.
+ */
+export function bustLineLength(piece: Piece): number | null {
+  const line = bustLineOf(piece);
+  const [first, last] = [line[0], line.at(-1)];
+  if (!first || !last) return null;
+  const wedges = piece.darts.map((d): Wedge => {
+    const { start, tip, end } = dartShape(piece, d);
+    return [start, tip, end];
+  });
+  const outward = Math.sign(last.to.x - first.from.x);
+  return line.reduce((sum, stretch, i) => {
+    const before = line[i - 1]?.to;
+    const gap = before ? outward * (stretch.from.x - before.x) * seen(before, stretch.from, wedges) : 0;
+    return sum + gap + distance(stretch.from, stretch.to) * seen(stretch.from, stretch.to, wedges);
+  }, 0);
+}
+
+/** The line of a piece whose seams were drawn again: its two ends go on, or back, to where the seams now lie. */
+export function settledBustLine(piece: Piece): Piece {
+  const line = piece.bustLine;
+  if (!line || line.length === 0) return piece;
+  // On panels the tape goes straight between the apex notch and the other seam.
+  const apex = apexOf(piece);
+  if (apex) {
+    const ends = settledEnds(piece, line);
+    const nearer = distance(apex, ends.from) < distance(apex, ends.to);
+    return { ...piece, bustLine: [nearer ? { from: apex, to: ends.to } : { from: ends.from, to: apex }] };
+  }
+  const { from, to } = settledEnds(piece, line);
+  const ends = line.map((s, i) => ({
+    from: i === 0 ? from : s.from,
+    to: i === line.length - 1 ? to : s.to,
+  }));
+  return { ...piece, bustLine: ends };
+}
+
+function settledEnds(piece: Piece, line: readonly BustStretch[]): BustStretch {
+  const [first, last] = [line[0] as BustStretch, line.at(-1) as BustStretch];
+  const outline = outlineOf(piece);
+  /** Where the stretch from `inner` through `end` meets the outline nearest to its end. */
+  const settle = (inner: Point, end: Point): Point => {
+    const size = distance(inner, end);
+    if (size < TOL.touches) return end;
+    const far = lerp(inner, end, 1 + REACH / size);
+    const hits = intersectPaths(polyline([lerp(inner, end, 0.5), far]), outline).map((h) => h.point);
+    const best = hits.sort((a, b) => distance(a, end) - distance(b, end))[0];
+    return best && distance(best, end) < REACH ? best : end;
+  };
+  return { from: settle(first.to, first.from), to: settle(last.from, last.to) };
+}
+
+/** A piece whose line is laid when it is asked for: what it was drafted on no longer counts. */
+export function withoutBustLine(piece: Piece): Piece {
+  const { bustLine: _gone, ...rest } = piece;
+  return rest;
+}
+
+/** A piece that was divided from another: its line is laid anew, from its own bust level. */
+export const withBustLineAnew = (piece: Piece): Piece => {
+  const bare = withoutBustLine(piece);
+  const line = bustLineOf(bare);
+  return line.length > 0 ? { ...bare, bustLine: line } : bare;
+};
+
+/** The line seen from the other side of the cloth. */
+export const flippedBustLine = (
+  line: readonly BustStretch[] | undefined,
+  flip: (p: Point) => Point,
+): { readonly bustLine?: readonly BustStretch[] } =>
+  line ? { bustLine: line.map((s) => ({ from: flip(s.to), to: flip(s.from) })).reverse() } : {};
