@@ -42,7 +42,7 @@ test('everything exported, the browser wiped, everything back as it was; and the
   page,
 }) => {
   await page.goto('/job/marit-causeway/plan');
-  await page.getByRole('button', { name: /Add all/ }).click();
+  await page.getByRole('button', { name: 'From one size to another' }).first().click();
   await expect(page.getByText(/saved \d\d:\d\d/)).toBeVisible();
   await page.getByRole('link', { name: 'Ample Draft' }).click();
   const file = await exportAll(page);

@@ -9,3 +9,4 @@ export * from './order.ts';
 export { heightShare, type HeightShare } from './kit/height.ts';
 export { AROUND, flatOf, type Flat } from './kit/flat.ts';
 export { sizeFor } from './kit/sizeFor.ts';
+export { throughBody } from './kit/throughBody.ts';

@@ -1,4 +1,4 @@
-import type { Context } from '../alterations/index.ts';
+import { flatOf, throughBody, type Context } from '../alterations/index.ts';
 import {
   bodyFrom,
   bustAmounts,
@@ -66,6 +66,16 @@ export interface Beginning {
   readonly refusal: Refusal | null;
 }
 
+const bodies = new WeakMap<readonly Piece[], readonly Piece[]>();
+/** The same list for the same pieces: what was measured on it is not measured again. */
+function throughBodyOnce(own: readonly Piece[], body: Body): readonly Piece[] {
+  const made = throughBody(own, body);
+  const had = bodies.get(own);
+  if (had?.every((p, i) => p === made[i])) return had;
+  bodies.set(own, made);
+  return made;
+}
+
 export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginning {
   const body = bodyFrom(wearer.sets);
   const cups = cupChoice(body, sold);
@@ -75,7 +85,7 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
   const size = job.size ?? (sizeChoice.ok ? sizeChoice.value.chosen.size : null);
   const own = (size !== null ? pattern.sizes[size] : undefined) ?? [];
   const standIn = own.length === 0 && size !== null ? standInFor(pattern, size) : null;
-  const original = standIn?.pieces ?? own;
+  const original = standIn?.pieces ?? throughBodyOnce(own, body);
   const sewn: Lane = { pieces: original, seams: standIn?.seams ?? pattern.seams };
   const eases = easesFor(pattern, size, standIn ? null : sewn, wearer.eases, wearer.bustEase);
   const ease = easeOf(eases);
@@ -104,7 +114,14 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
       : {}),
   });
   const amountsAfter = (grown: number): Amounts | null =>
-    size === null ? null : bustAmounts(body, pattern, size, { ease: ease.fullBust, grown, enough: enough.fullBust });
+    size === null
+      ? null
+      : bustAmounts(body, pattern, size, {
+          ease: ease.fullBust,
+          grown,
+          enough: enough.fullBust,
+          flat: standIn ? undefined : flatOf(sewn, 'fullBust')?.value,
+        });
   return {
     job,
     body,

@@ -45,6 +45,8 @@ export interface BustWish {
   readonly ease?: number | undefined;
   readonly grown?: number | undefined;
   readonly enough?: number | undefined;
+  /** The bust of the pieces, where it is measured through the wearer's own bust point. */
+  readonly flat?: number | undefined;
 }
 
 /** Of a knit half is spread, the cloth gives the rest: what it is drafted below the body is in the ease already. */
@@ -63,7 +65,7 @@ export function bustAmounts(
   body: Body,
   pattern: Pattern,
   size: string,
-  { ease = wantedBustEase(pattern), grown = 0, enough }: BustWish = {},
+  { ease = wantedBustEase(pattern), grown = 0, enough, flat }: BustWish = {},
 ): Amounts {
   const row = pattern.chart.find((r) => r.size === size);
   const { fullBust, highBust } = body;
@@ -73,7 +75,8 @@ export function bustAmounts(
     all.push({ school, total, half: total / 2, terms, factor, overshoot: null });
   };
   const full: Term | null = fullBust === undefined ? null : { code: 'body.fullBust', value: fullBust, sign: 1 };
-  const finished = finishedBust(pattern, size);
+  const sold = finishedBust(pattern, size);
+  const finished = flat !== undefined && sold?.from === 'pieces' ? { ...sold, value: flat } : sold;
   const before: readonly Term[] = grown === 0 ? [] : [{ code: 'pattern.steps', value: grown, sign: -1 }];
   if (full && finished)
     push('finished', [

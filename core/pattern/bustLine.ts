@@ -16,7 +16,7 @@ const laid = new WeakMap<Piece, readonly BustStretch[]>();
 
 /**
  * Where a tape lies around the bust on one piece. On a piece as drafted: square from the centre to the bust point and on
- * to the side seam level with it, to the upper leg of a dart whose mouth lies there; on panels from and to the apex
+ * to the side seam level with it, to a leg of a dart whose mouth lies there; on panels from and to the apex
  * notch; without a bust point straight across at the bust level. On an altered piece where that paper has gone. Empty where the piece does not reach the bust.
  */
 export function bustLineOf(piece: Piece): readonly BustStretch[] {
@@ -28,8 +28,10 @@ export function bustLineOf(piece: Piece): readonly BustStretch[] {
   return line;
 }
 
-function layLine(piece: Piece): readonly BustStretch[] {
-  const bust = bustPointOf(piece);
+/** The same through another bust point than the pattern's own: the wearer's. */
+export const bustLineThrough = (piece: Piece, bust: Point): readonly BustStretch[] => layLine(piece, bust);
+
+function layLine(piece: Piece, bust = bustPointOf(piece)): readonly BustStretch[] {
   const y = bust?.y ?? levelOf(piece, 'bust')?.y;
   const sides = edgesWithRole(piece, 'side');
   if (y === undefined) return [];
@@ -51,9 +53,9 @@ function layLine(piece: Piece): readonly BustStretch[] {
   const underarm = ends.length > 0 ? Math.min(...ends.map((p) => p.y)) : -Infinity;
   const beside = y < underarm + BESIDE ? across(underarm + BESIDE) : level;
   const out = y < underarm + BESIDE && beside ? (toRight ? beside[1] : beside[0]) : outer;
-  const end = upperLegAt(piece, out);
   // On panels the bust point may lie on the seam, or beyond it.
   const inside = bust && (bust.x - inner.x) * (outer.x - bust.x) > 0 && distance(bust, inner) > TOL.touches;
+  const end = legAt(piece, out, inside && bust ? bust : inner);
   const apex = apexOf(piece);
   const whole: BustStretch =
     apex && distance(apex, inner) < distance(apex, end) ? { from: apex, to: end } : { from: inner, to: apex ?? end };
@@ -80,13 +82,16 @@ function apexOf(piece: Piece): Point | null {
   return seam && mark ? pointAt(seam.path, mark.at) : null;
 }
 
-/** The end of the upper leg of the dart whose mouth lies there; the place itself where there is none. */
-function upperLegAt(piece: Piece, at: Point): Point {
+/** The end of a leg of the dart whose mouth lies there, the upper one unless the tape would lie in the dart; else the place itself. */
+function legAt(piece: Piece, at: Point, from: Point): Point {
   for (const dart of piece.darts) {
-    const { start, end } = dartShape(piece, dart);
+    const { start, tip, end } = dartShape(piece, dart);
     const [low, high] = [Math.min(start.y, end.y), Math.max(start.y, end.y)];
     const near = Math.abs(at.x - (start.x + end.x) / 2) <= distance(start, end) + BESIDE;
-    if (near && at.y > low && at.y < high) return start.y < end.y ? start : end;
+    if (!near || at.y <= low || at.y >= high) continue;
+    const [upper, lower] = start.y < end.y ? [start, end] : [end, start];
+    const wedge: Wedge = [start, tip, end];
+    return seen(from, upper, [wedge]) < seen(from, lower, [wedge]) ? lower : upper;
   }
   return at;
 }

@@ -46,6 +46,16 @@ export function neckPoint(piece: Piece): Point | null {
 
 export type BustPointSource = 'placed' | 'wearer' | 'pattern' | 'darts' | 'tip';
 
+/** Where the wearer's own bust point lies on a front, from the neck point and half the span; null where she is not measured. */
+export function wearerBustPoint(piece: Piece, dir: 1 | -1, wearer: Context['wearer']): Point | null {
+  const { neckPointToBustPoint: height, bustSpan } = wearer;
+  const neck = neckPoint(piece);
+  if (height === undefined || bustSpan === undefined || !neck) return null;
+  const x = centreX(piece) + (dir * bustSpan) / 2;
+  const across = x - neck.x;
+  return height > Math.abs(across) ? { x, y: neck.y + Math.sqrt(height * height - across * across) } : null;
+}
+
 /** The bust point by the chosen source, falling back in craft order to what can be known; says which it took. */
 export function findBustPoint(
   front: Front,
@@ -54,15 +64,8 @@ export function findBustPoint(
 ): { readonly at: Point; readonly source: BustPointSource } | null {
   const placed = pointOf(values, 'bustPoint');
   if (placed) return { at: placed, source: 'placed' };
-  const { neckPointToBustPoint: height, bustSpan } = context.wearer;
-  const neck = neckPoint(front.piece);
   const sources: Record<Exclude<BustPointSource, 'placed'>, () => Point | null> = {
-    wearer: () => {
-      if (height === undefined || bustSpan === undefined || !neck) return null;
-      const x = centreX(front.piece) + (front.dir * bustSpan) / 2;
-      const across = x - neck.x;
-      return height > Math.abs(across) ? { x, y: neck.y + Math.sqrt(height * height - across * across) } : null;
-    },
+    wearer: () => wearerBustPoint(front.piece, front.dir, context.wearer),
     pattern: () => bustPointOf(front.piece) ?? null,
     darts: () => crossingOfDarts(front.piece),
     tip: () => {

@@ -37,13 +37,17 @@ export const AROUND: Readonly<Partial<Record<MeasurementKey, readonly [LevelName
   hip: ['hip', 0],
 };
 
+const BODICE: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack'];
+
 /** Around the bust along the line that lies on the paper, through every step: a level drawn anew measures what nobody sews. */
 const aroundBust: Measure = ({ pieces }) => {
-  const over = pieces.flatMap((piece) => {
+  const bodice = pieces.filter((p) => BODICE.includes(p.part));
+  const over = bodice.flatMap((piece) => {
     const length = bustLineLength(piece);
     return length === null ? [] : [{ piece, length }];
   });
-  if (over.length === 0) return null;
+  // A tape that is known to lie on some of the pieces only measures nothing.
+  if (over.length === 0 || over.length < bodice.length) return null;
   return {
     value: over.reduce((sum, o) => sum + o.length * (o.piece.half ? 2 : 1), 0),
     lines: over.flatMap(({ piece }) => bustLineOf(piece).map((s) => line(piece, s.from, s.to))),
@@ -129,7 +133,6 @@ const backNeck = (pieces: readonly Piece[]): Edge | null => {
   return (back ? edgesWithRole(back, 'neck')[0] : undefined) ?? null;
 };
 
-const BODICE: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack'];
 const alongRole =
   (role: EdgeRole, sides: 1 | 2): Measure =>
   ({ pieces }) => {

@@ -17,6 +17,9 @@ export function Asks({ draft }: { readonly draft: Draft }) {
           </button>
         )}
       </div>
+      {draft.asks.length > 1 && (
+        <p className="mb-3 text-sm text-quiet">In this order: each is worked out on what those above it leave.</p>
+      )}
       <ul className="space-y-3">
         {draft.asks.map(({ alteration, fit }) => {
           const words = ALTERATION_WORDS[alteration];
