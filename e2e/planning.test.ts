@@ -203,7 +203,7 @@ test('paper only: a chart pasted in inches, flat measurements typed, hand sheets
     .click();
   await expect(
     page.getByRole('region', { name: 'Broad shoulder, slashed', exact: true }).getByLabel('By how much'),
-  ).toHaveValue('−1.0');
+  ).toHaveValue('−0.8');
   await station(page, 'Table');
   await expect(page.getByText(/Drawn on No. 31 Causeway in size 4, a piece like yours/)).toBeVisible();
   await station(page, 'Print');
@@ -213,7 +213,7 @@ test('paper only: a chart pasted in inches, flat measurements typed, hand sheets
   expect(text).toMatch(/Drawn on No. 31 Causeway in size 4/);
   expect(text).toMatch(/0 pages to join/);
   expect(text).toMatch(/Narrow shoulder, slashed/);
-  expect(text).toMatch(/1.0 cm/);
+  expect(text).toMatch(/0.8 cm/);
   expect((await storedJob(page, id)).size).toBeNull();
   // The pattern lies in the drawer for the next job.
   await page.goto('/');
