@@ -67,8 +67,8 @@ export interface Beginning {
 }
 
 const bodies = new WeakMap<readonly Piece[], readonly Piece[]>();
-/** The same list for the same pieces: what was measured on it is not measured again. */
-function throughBodyOnce(own: readonly Piece[], body: Body): readonly Piece[] {
+/** The pieces a job starts from; the same list for the same pieces: what was measured on it is not measured again. */
+export function startingPieces(own: readonly Piece[], body: Body): readonly Piece[] {
   const made = throughBody(own, body);
   const had = bodies.get(own);
   if (had?.every((p, i) => p === made[i])) return had;
@@ -85,7 +85,7 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
   const size = job.size ?? (sizeChoice.ok ? sizeChoice.value.chosen.size : null);
   const own = (size !== null ? pattern.sizes[size] : undefined) ?? [];
   const standIn = own.length === 0 && size !== null ? standInFor(pattern, size) : null;
-  const original = standIn?.pieces ?? throughBodyOnce(own, body);
+  const original = standIn?.pieces ?? startingPieces(own, body);
   const sewn: Lane = { pieces: original, seams: standIn?.seams ?? pattern.seams };
   const eases = easesFor(pattern, size, standIn ? null : sewn, wearer.eases, wearer.bustEase);
   const ease = easeOf(eases);

@@ -55,6 +55,19 @@ describe('a draft that came from the worker', () => {
     expect(adopted.lanes.right.pieces.map((p, i) => p === dress.sizes['4']?.[i])).not.toContain(false);
     expect(adopted.pieces.map((p) => p.id)).toEqual(parted.pieces.map((p) => p.id));
   });
+  it('keeps the tape where it lies through the wearer’s own bust point', () => {
+    const dress = samplePattern('causeway', ['4']);
+    const readings = { neckPointToBustPoint: [273], bustSpan: [195] };
+    const resolved = {
+      job: { size: '4', sizeMethod: 'highBust' as const, steps: [] },
+      wearer: { sets: [{ id: 's', date: '2026-10-01', readings, notes: '' }], bustEase: null },
+      pattern: dress,
+    };
+    const [first, again] = [0, 1].map(() => adopt(structuredClone(draft(resolved)), dress));
+    expect(first?.original[0]?.bustLine?.length).toBeGreaterThan(0);
+    expect(first?.original[0]).toBe(again?.original[0]);
+    expect(first?.original[1]).toBe(dress.sizes['4']?.[1]);
+  });
   it('is left as it is when it belongs to another size', () => {
     const copy = structuredClone({ ...made, size: '7' });
     expect(adopt(copy, pattern)).toBe(copy);

@@ -1,4 +1,4 @@
-import { alike, type Draft, type Lane, type Lanes } from '@ample/core/draft';
+import { alike, startingPieces, type Draft, type Lane, type Lanes } from '@ample/core/draft';
 import type { Pattern, Piece } from '@ample/core/pattern';
 
 /**
@@ -6,8 +6,9 @@ import type { Pattern, Piece } from '@ample/core/pattern';
  * so that views that compare by identity do not draw them again at every step of a drag.
  */
 export function adopt(draft: Draft, pattern: Pattern): Draft {
-  const own = draft.size === null ? undefined : pattern.sizes[draft.size];
-  if (!own || own.length !== draft.original.length) return draft;
+  const sold = draft.size === null ? undefined : pattern.sizes[draft.size];
+  if (!sold || sold.length !== draft.original.length) return draft;
+  const own = startingPieces(sold, draft.body);
   const known = new Map(draft.original.map((copy, i) => [copy, own[i] as Piece]));
   const back = (pieces: readonly Piece[]): readonly Piece[] => pieces.map((p) => known.get(p) ?? p);
   const laneBack = (lane: Lane): Lane => ({ ...lane, pieces: back(lane.pieces) });
