@@ -47,7 +47,7 @@ export function Compare() {
       {paper && (
         <div className="mb-3">
           <Notice grade="note">
-            Paper only: type what your pieces measure under Pattern. What you leave empty is taken from the chart and
+            Paper only: type what your pieces measure in the Pattern column. What you leave empty is taken from the chart and
             the usual ease.
           </Notice>
         </div>

@@ -47,18 +47,13 @@ export function Scribble({
       const worth = isTold(row);
       if (!worth && row.key !== focused) continue;
       const flat = flatOf(on, row.key);
-      // Written on the first piece it lies on, and on one more where front and back share it.
-      const seen = new Set<string>();
-      for (const line of flat?.lines ?? []) {
-        if (seen.has(line.piece) || (seen.size > 0 && row.share.parts < 4)) continue;
-        seen.add(line.piece);
-        const by = row.each ?? row.difference;
-        const text = by === null ? '' : formatLength(by, unit, { fraction, sign: true });
-        out.set(line.piece, [
-          ...(out.get(line.piece) ?? []),
-          { key: row.key, text, points: line.points, at: middle(line.points) },
-        ]);
-      }
+      // Written on the first piece it lies on, and on one more where front and back share it; the whole of it, over darts.
+      const whole = new Map<string, readonly Point[]>();
+      for (const line of flat?.lines ?? []) whole.set(line.piece, [...(whole.get(line.piece) ?? []), ...line.points]);
+      const by = row.each ?? row.difference;
+      const text = by === null ? '' : formatLength(by, unit, { fraction, sign: true });
+      for (const [piece, points] of [...whole].slice(0, row.share.parts < 4 ? 1 : undefined))
+        out.set(piece, [...(out.get(piece) ?? []), { key: row.key, text, points, at: middle(points) }]);
     }
     return out;
   }, [draft, focused, unit, fraction]);
