@@ -1,7 +1,16 @@
 import { draft, type Draft } from '@ample/core/draft';
 import { solve as solveJob } from '@ample/core/solve';
 import { ok, type Result } from '@ample/core/units';
-import { ALTERATION_WORDS, sayFit, sayReason, saySolved, saySum, sayUnreached, sayUsual } from '@ample/core/words';
+import {
+  ALTERATION_WORDS,
+  sayAdvice,
+  sayFit,
+  sayReason,
+  saySolved,
+  saySum,
+  sayUnreached,
+  sayUsual,
+} from '@ample/core/words';
 import { UNITS } from './commands.ts';
 import { stepReport } from './report.ts';
 import { loadJob } from './resolve.ts';
@@ -31,6 +40,7 @@ export function plan(file: string): Result<unknown> {
   const { steps, asks, usual, followers, worksheet } = d.value;
   return ok({
     size: d.value.size,
+    says: sayAdvice(d.value, UNITS),
     steps: steps.map((s) => {
       const { id, alteration, on, school, total, values } = stepReport(s, UNITS);
       return { id, alteration, on, school, total, values, ...(s.outcome.ok ? {} : { refused: s.outcome.error }) };

@@ -55,10 +55,6 @@ export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
     `Waist ${s.len('body')} asks for size ${s.text('waistSize')}, hip ${s.len('hip')} for size ${s.text('hipSize')}; the bust is in size ${s.text('size')}.`,
   'plan.meets': (s) =>
     `Changes the same as ${s.text('first')} (${s.text('places')}): it works on what that step has left.`,
-  'verdict.none': (s) => `${s.signed('total')} over the whole front: leave the bust as it is.`,
-  'verdict.optional': (s) =>
-    `${s.signed('total')} over the whole front: worth it when the style is fitted or drag lines show.`,
-  'verdict.yes': (s) => `${s.signed('total')} over the whole front: alter the bust.`,
 };
 
 export const SCHOOL_WORDS: Readonly<Record<string, { readonly name: string; readonly when: string }>> = {

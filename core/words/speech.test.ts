@@ -3,8 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { CATALOGUE, runAlteration } from '../alterations/index.ts';
 import { causewayPattern } from '../drafting/index.ts';
 import { sampleIn } from '../testing/samples.ts';
-import { bustAmounts, startingSize } from '../fit/index.ts';
-import { sayBodyProblem, sayFinding, sayFit, sayRefusal, sayStep, type Units } from './index.ts';
+import { bustAmounts, easesFor, startingSize, uncertaintyOf, worksheet } from '../fit/index.ts';
+import { sayAdvice, sayBodyProblem, sayFinding, sayFit, sayRefusal, sayStep, type Units } from './index.ts';
 import { checkBody } from '../fit/index.ts';
 
 const pattern = causewayPattern();
@@ -55,7 +55,11 @@ describe('everything that is ever said is a whole sentence', () => {
           for (const r of choice.value.reasons) sound(sayFit(r, u));
           const amounts = bustAmounts(body, pattern, choice.value.chosen.size);
           sound(sayFit({ code: amounts.why, data: {} }, u));
-          sound(sayFit({ code: `verdict.${amounts.verdict}`, data: { total: amounts.chosen?.total ?? 0 } }, u));
+          const eases = easesFor(pattern, choice.value.chosen.size, null);
+          const worksheetOf = { body, eases, uncertainty: uncertaintyOf([], pattern), pattern, told: null, placed: [] };
+          const on = { pieces: [], seams: [] };
+          const rows = worksheet({ ...worksheetOf, size: choice.value.chosen.size, before: on, after: on });
+          sound(sayAdvice({ steps: [], asks: [], amounts, worksheet: rows }, u));
         },
       ),
       { seed: 52, numRuns: 120 },

@@ -1,5 +1,5 @@
 import { alterationById } from '@ample/core/alterations';
-import { sayFit, sayRefusal } from '@ample/core/words';
+import { sayAdvice, sayFit, sayRefusal } from '@ample/core/words';
 import { bustStepFor } from '@ample/samples';
 import { useDraft } from '../../store/draft.ts';
 import { editJob } from '../../store/job.ts';
@@ -22,15 +22,7 @@ export function Plan() {
   if (!draft) return <Station title="Plan">Doing the sums…</Station>;
   const chosen = draft.amounts?.chosen ?? null;
   return (
-    <Station
-      title="Plan"
-      lead={
-        chosen
-          ? sayFit({ code: `verdict.${draft.amounts?.verdict ?? 'yes'}`, data: { total: chosen.total } }, units)
-          : undefined
-      }
-      wide
-    >
+    <Station title="Plan" lead={sayAdvice(draft, units) || undefined} wide>
       <AgainList />
       {draft.refusal && (
         <div className="mb-4">

@@ -1,0 +1,48 @@
+import { describe, expect, it } from 'vitest';
+import { draft } from '../draft/index.ts';
+import { causewayPattern } from '../drafting/index.ts';
+import { stepSchema, wearerSchema, type Step } from '../formats/index.ts';
+import type { MeasurementKey } from '../pattern/index.ts';
+import { sayAdvice } from './index.ts';
+
+const pattern = causewayPattern();
+const row = pattern.chart.find((r) => r.size === '4')?.body ?? {};
+/** What is said of a body of size 4 that differs so. */
+function said(differs: Partial<Record<MeasurementKey, number>>, steps: readonly Step[] = [], own = row): string {
+  const readings = Object.fromEntries(Object.entries({ ...own, ...differs }).map(([k, v]) => [k, [v]]));
+  const d = draft({
+    job: { size: '4', sizeMethod: 'highBust', steps: [...steps] },
+    wearer: wearerSchema.parse({
+      format: 'ample-draft/wearer',
+      version: 1,
+      id: 'w',
+      name: 'W',
+      sets: [{ id: 's', date: '2026-10-01', readings }],
+    }),
+    pattern,
+  });
+  return sayAdvice(d, { unit: 'cm', fraction: 8 });
+}
+
+describe('what to do and what to leave, in one sentence', () => {
+  it('is nothing for the body the pattern was drafted for', () => {
+    expect(said({})).toBe('Nothing is worth altering: the pattern fits these measurements.');
+  });
+  it('names what is worth it, and leaves the rest', () => {
+    expect(said({ fullBust: 968, shoulder: 113 })).toBe(
+      'Worth altering: the bust by +4.8 cm; narrow shoulder, slashed. Leave the 12 measurements that fit.',
+    );
+    expect(said({ fullBust: 902 })).toMatch(/the bust by −1.8 cm if the style is fitted or drag lines show/);
+    expect(said({ shoulder: 113 }, [], { highBust: 870, waist: 741 })).toBe(
+      'Worth altering: narrow shoulder, slashed. Leave high bust and waist.',
+    );
+  });
+  it('says when the plan has all of it', () => {
+    const step = stepSchema.parse({ id: 's', alteration: 'shoulder-slash', revision: 1 });
+    expect(said({ shoulder: 113 }, [step])).toBe('Nothing more is worth altering.');
+    expect(said({ shoulder: 113, fullBust: 968 }, [step])).toMatch(/^Still worth altering: the bust by \+4.8 cm\./);
+  });
+  it('is silent while nothing is measured', () => {
+    expect(said({}, [], {})).toBe('');
+  });
+});
