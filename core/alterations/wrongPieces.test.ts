@@ -171,6 +171,15 @@ describe('necklines and shoulders', () => {
     expect(refusal('shoulder-slash', { ...hand(), ...gaped }, { by: -6 })).toBe('ran');
   });
 
+  it('turn no upper back about the shoulder point itself', () => {
+    const top = hand({ waistIn: 34, hollow: 34, sideDart: true, mirroredBack: false });
+    const sloped = work('shoulder-slope', top, { by: 40 });
+    const after = { ...top, pieces: sloped.pieces, seams: sloped.seams };
+    // The shoulder point now lies 60 below the neck, which is where the line would be drawn.
+    expect(refusal('flat-upper-back', after, { belowNeck: 60 })).toBe('line-off-piece');
+    expect(work('flat-upper-back', after, { belowNeck: 65 }).pieces).toHaveLength(top.pieces.length);
+  });
+
   it('take from a neckline only what it has up to its dart', () => {
     const plan = (...by: readonly number[]): Plan => by.map((b) => ['neck-gape-seam', { by: b }]);
     // The back gives more where the front, up to its dart, has no more to give.

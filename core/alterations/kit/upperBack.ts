@@ -45,6 +45,9 @@ export function upperBackTurn(context: Context, by: number, below: number, words
   const pin = meetingOn(piece, y, ['armhole']);
   const centre = meetingOn(piece, y, ['centreBack']);
   if (!pin || !centre) return refuse('line-off-piece', { piece: piece.name, y });
+  const reach = on.neckFirst ? pin.along : lengthFromEnd(piece, on.armhole, pin.along);
+  // A pin in the shoulder point would turn the whole shoulder.
+  if (reach < TOL.touches) return refuse('line-off-piece', { piece: piece.name, y });
   const turned = turnAcross({
     piece: piece.id,
     centre: centre.at,
@@ -59,7 +62,6 @@ export function upperBackTurn(context: Context, by: number, below: number, words
   const say = (code: string): Message => ({ code: `${words}.${code}`, data });
   const id = piece.id;
   const onFold = piece.fold === edge.id;
-  const reach = on.neckFirst ? pin.along : lengthFromEnd(piece, on.armhole, pin.along);
   const truing: readonly Instruction[] = onFold
     ? [
         { op: 'restoreNeck', stage: 'true', piece: id, message: say('true.fold'), by, reach },
