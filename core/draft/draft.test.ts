@@ -48,6 +48,23 @@ describe('the draft of a job', () => {
     expect(alterationById('full-bust-side-dart')?.suggest(500)).toEqual({ setback: 50 });
   });
 
+  it('says how far the bust point has gone down with the paper, instead of nothing left', () => {
+    const own = { highBust: [873], fullBust: [968], neckPointToBustPoint: [273], bustSpan: [195] };
+    const height = (steps: readonly Step[]) => {
+      const d = draft(job(steps, own));
+      const outcome = d.steps[0]?.outcome;
+      const said = outcome?.ok ? outcome.value.frames.flatMap((f) => f.messages) : [];
+      const dy = said.find((m) => m.data['drop'] !== undefined)?.data['drop'];
+      return { row: d.worksheet.find((r) => r.key === 'neckPointToBustPoint'), dy };
+    };
+    const { row, dy } = height([step()]);
+    expect(dy).toBeGreaterThan(10);
+    expect(row?.fallen).toBeCloseTo(Number(dy), 6);
+    // A small bust lifts it.
+    expect(height([step({ values: { total: -20 } })]).row?.fallen).toBeLessThan(-3);
+    expect(height([]).row?.fallen).toBe(0);
+  });
+
   it('switched off, a step changes nothing but is still worked out', () => {
     const d = draft(job([step({ on: false })]));
     expect(d.pieces).toBe(d.original);

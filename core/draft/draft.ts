@@ -1,4 +1,4 @@
-import { alterationById } from '../alterations/index.ts';
+import { alterationById, wearerBustPoint } from '../alterations/index.ts';
 import {
   levelSizes,
   mayLeaveBust,
@@ -10,7 +10,7 @@ import {
   type Row,
 } from '../fit/index.ts';
 import { inspectPiece, inspectSeams, type Care } from '../guard/index.ts';
-import type { MeasurementKey, Piece, Seam } from '../pattern/index.ts';
+import { bustPointOf, sideDirection, type MeasurementKey, type Piece, type Seam } from '../pattern/index.ts';
 import { seamsAsDrafted, type CheckReport, type Finding } from '../truing/index.ts';
 import type { Refusal } from '../units/index.ts';
 import { asksOf, fitsOn, type Ask } from './asks.ts';
@@ -134,6 +134,15 @@ function placedBy(steps: readonly DraftStep[], body: Body): readonly Measurement
   return known && about ? ['neckPointToBustPoint', 'bustSpan', 'napeToBustPoint'] : [];
 }
 
+/** How much lower than the wearer's own the bust point lies on the altered front, mm; higher is below nothing. */
+function fallenOf({ original, body }: Beginning, { left }: Lanes): number {
+  const was = original.find((p) => p.part === 'front');
+  const now = left.pieces.find((p) => p.id === was?.id);
+  const own = was ? wearerBustPoint(was, sideDirection(was), body) : null;
+  const at = now ? bustPointOf(now) : undefined;
+  return own && at && now !== was ? at.y - own.y : 0;
+}
+
 /** The worksheet of a job with its pieces as they are by then. */
 export const worksheetOf = (
   start: Beginning,
@@ -153,6 +162,7 @@ export const worksheetOf = (
           after: lanes.left,
           told: start.told,
           placed: placedBy(steps, start.body),
+          fallen: fallenOf(start, lanes),
         },
         only,
       );

@@ -52,6 +52,8 @@ export interface Row {
   /** The pattern measured again once the plan is carried out, and what is left then. */
   readonly after: number | null;
   readonly left: number | null;
+  /** At the bust height: how much lower the bust point lies on the altered paper than the wearer's own, mm; else 0. */
+  readonly fallen: number;
 }
 
 /** Whether a row's difference is more than a tape may be wrong by. */
@@ -119,6 +121,8 @@ export interface Compared {
   readonly told: ToldFlat | null;
   /** Measurements a step has set to the body's own: the paper is longer there for the fullness, not for the place. */
   readonly placed: readonly MeasurementKey[];
+  /** How far a bust step has carried the bust point down the paper, mm. */
+  readonly fallen?: number;
 }
 
 const valueOf = (on: Sewn, key: MeasurementKey): number | null => flatOf(on, key)?.value ?? null;
@@ -132,7 +136,7 @@ const roomLeft = (ease: EaseAt, body: number, pattern: number): number | null =>
  * the altered pieces; `only` some of them where the rest is not wanted. Rows of which neither body nor pattern is known are left out.
  */
 export function worksheet(
-  { body, eases, uncertainty, pattern, size, before, after, told, placed }: Compared,
+  { body, eases, uncertainty, pattern, size, before, after, told, placed, fallen = 0 }: Compared,
   only?: readonly MeasurementKey[],
 ): readonly Row[] {
   const chart = chartBody(pattern, size);
@@ -182,6 +186,7 @@ export function worksheet(
         each: difference === null ? null : difference / share.parts,
         after: altered,
         left: then === null || altered === null ? null : then - altered,
+        fallen: key === 'neckPointToBustPoint' && byBody ? fallen : 0,
       },
     ];
   });

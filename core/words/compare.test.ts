@@ -23,6 +23,7 @@ const row = (over: Partial<Row>): Row => ({
   each: 5,
   after: 770,
   left: 20,
+  fallen: 0,
   ...over,
 });
 

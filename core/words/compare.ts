@@ -108,7 +108,20 @@ export function sayReason(row: Row, { unit, fraction }: Units): string {
     row.easeFrom === 'usual' && row.ease !== 0
       ? ['The chart does not give this measurement, so the usual ease is taken.']
       : [];
-  return [...told, ...tight, ...usual].join(' ');
+  const fallen = sayFallen(row, { unit, fraction });
+  return [
+    ...told,
+    ...tight,
+    ...usual,
+    ...(fallen === '' ? [] : [`${fallen} Raise the dart by that if it is to aim at her own height.`]),
+  ].join(' ');
+}
+
+/** Where the bust point has gone with the paper over a fuller or smaller bust; empty where it stays. */
+export function sayFallen({ fallen }: Pick<Row, 'fallen'>, { unit, fraction }: Units): string {
+  if (Math.abs(fallen) < TOL.seam) return '';
+  const way = fallen > 0 ? 'lower' : 'higher';
+  return `The bust step leaves the bust point ${formatLength(Math.abs(fallen), unit, { fraction })} ${way} on the paper, as it falls.`;
 }
 
 function nothingBecause(row: Row, len: (v: number) => string): string {

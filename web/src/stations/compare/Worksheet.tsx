@@ -190,8 +190,14 @@ function Line({
       </td>
       <td className="px-2">
         {row.left !== null && row.difference !== null && (
-          <span className={Math.abs(row.left) > row.within ? '' : 'text-quiet'}>
-            <Difference value={row.left} />
+          <span className={Math.max(Math.abs(row.left), Math.abs(row.fallen)) > row.within ? '' : 'text-quiet'}>
+            {Math.abs(row.fallen) < TOL.seam ? (
+              <Difference value={row.left} />
+            ) : (
+              <>
+                <Length bare value={Math.abs(row.fallen)} /> {row.fallen > 0 ? 'lower' : 'higher'}
+              </>
+            )}
           </span>
         )}
       </td>

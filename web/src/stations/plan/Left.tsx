@@ -1,7 +1,8 @@
 import type { Draft } from '@ample/core/draft';
 import { isTold, type Row } from '@ample/core/fit';
 import { TOL } from '@ample/core/units';
-import { MEASUREMENT_WORDS } from '@ample/core/words';
+import { MEASUREMENT_WORDS, sayFallen } from '@ample/core/words';
+import { useUnits } from '../../store/prefs.ts';
 import { Length } from '../../ui/parts.tsx';
 
 /** Rows the plan is about: a difference worth asking for, before or after. */
@@ -9,10 +10,11 @@ const told = (r: Row, paper: boolean): boolean =>
   r.difference !== null &&
   r.left !== null &&
   (paper || r.from !== 'chart') &&
-  (isTold(r) || Math.abs(r.left) > r.within);
+  (isTold(r) || Math.abs(r.left) > r.within || Math.abs(r.fallen) > r.within);
 
 /** What is left at each measurement: the whole difference as an outline, what the plan leaves of it filled in. */
 export function Left({ draft }: { readonly draft: Draft }) {
+  const units = useUnits();
   const rows = draft.worksheet.filter((r) => told(r, draft.paper !== null));
   if (rows.length === 0) return null;
   const most = Math.max(...rows.flatMap((r) => [Math.abs(r.difference ?? 0), Math.abs(r.left ?? 0)]));
@@ -32,9 +34,18 @@ export function Left({ draft }: { readonly draft: Draft }) {
                   <span className="text-sm text-quiet">
                     <Length value={r.difference ?? 0} sign /> →{' '}
                   </span>
-                  {done ? 'nothing' : <Length value={r.left ?? 0} sign />}
+                  {Math.abs(r.fallen) >= TOL.seam ? (
+                    <>
+                      <Length value={Math.abs(r.fallen)} /> {r.fallen > 0 ? 'lower' : 'higher'}
+                    </>
+                  ) : done ? (
+                    'nothing'
+                  ) : (
+                    <Length value={r.left ?? 0} sign />
+                  )}
                 </span>
               </div>
+              {sayFallen(r, units) !== '' && <p className="text-sm text-quiet">{sayFallen(r, units)}</p>}
               <div className="relative h-3" aria-hidden="true">
                 <div className="absolute inset-y-0 left-0 border border-ink" style={{ width: share(r.difference) }} />
                 {!done && <div className="absolute inset-y-[3px] left-0 bg-carbon" style={{ width: share(r.left) }} />}
