@@ -8,6 +8,7 @@ import {
   changesBetween,
   checkAge,
   cupChoice,
+  easesFor,
   historyOf,
   inCup,
   levelSizes,
@@ -77,6 +78,21 @@ describe('several cups', () => {
     expect(inCup(inCups, null)).toBe(inCups);
     // 130 of difference less a cup of 100: the rest.
     expect(bustAmounts({ highBust: 870, fullBust: 1000 }, d, '4').all.find((a) => a.school === 'cup')?.total).toBe(30);
+  });
+  it('leaves nobody short on pieces that were not drawn for the cup', () => {
+    const cups = [{ name: 'D', cup: 100 }];
+    const chart = dress.chart.map((r) => ({ size: r.size, body: { fullBust: r.body.fullBust ?? 0 } }));
+    const onBase = inCup({ ...dress, cups, chart }, 'D');
+    const sewn = { pieces: onBase.sizes['4'] ?? [], seams: onBase.seams };
+    const { fullBust } = easesFor(onBase, '4', sewn);
+    // The pieces are those of the 50 mm cup, for a bust of 920: one of 970 lacks all of the 50.
+    const asked = bustAmounts({ highBust: 870, fullBust: 970 }, onBase, '4', { ease: fullBust.value });
+    expect(asked.chosen?.total).toBeCloseTo(50, 6);
+    expect(expectOk(startingSize({ highBust: 870 }, onBase), 'size').chosen.size).toBe('4');
+    // With pieces of its own for that size the cup is in them already.
+    const drawn = inCup({ ...dress, cups, chart, sizes: { ...dress.sizes, '4 D': dress.sizes['5'] ?? [] } }, 'D');
+    expect(drawn.chart[3]?.body.fullBust).toBe(970);
+    expect(drawn.chart[4]?.body.fullBust).toBe(960);
   });
   it('takes the pieces of the cup where it has its own', () => {
     const own = { ...dress, cups: [{ name: 'B', cup: 50 }], sizes: { ...dress.sizes, '4 B': dress.sizes['5'] ?? [] } };

@@ -75,15 +75,22 @@ export function inCup(pattern: Pattern, name: string | null): Pattern {
   const known = all.get(cup.name);
   if (known) return known;
   const grown = cup.cup - pattern.draftCup;
+  // Pieces that were not drawn for this cup still fit the bust they were drafted for: only what is drawn for it has grown.
+  const isDrawn = (size: string): boolean =>
+    (pattern.sizes[`${size} ${cup.name}`] ?? []).length > 0 || (pattern.sizes[size] ?? []).length === 0;
   const made: Pattern = {
     ...pattern,
-    draftCup: cup.cup,
+    draftCup: pattern.chart.some((r) => isDrawn(r.size)) ? cup.cup : pattern.draftCup,
     chart: pattern.chart.map((r) => {
       const { fullBust } = r.body;
       if (fullBust === undefined) return r;
       return {
         ...r,
-        body: { ...r.body, highBust: r.body.highBust ?? fullBust - pattern.draftCup, fullBust: fullBust + grown },
+        body: {
+          ...r.body,
+          highBust: r.body.highBust ?? fullBust - pattern.draftCup,
+          fullBust: isDrawn(r.size) ? fullBust + grown : fullBust,
+        },
       };
     }),
     sizes: Object.fromEntries(
