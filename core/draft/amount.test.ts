@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { causewayPattern } from '../drafting/index.ts';
-import { stepSchema, wearerSchema, type Step } from '../formats/index.ts';
+import { stepSchema, type Step } from '../formats/index.ts';
+import { wearerWith } from '../testing/wearers.ts';
 import { computed, draft, isTyped } from './index.ts';
 
 const step = (alteration: string, values: Step['values']): Step =>
@@ -9,19 +10,7 @@ const step = (alteration: string, values: Step['values']): Step =>
 const drawn = (one: Step) =>
   draft({
     job: { size: '4', sizeMethod: 'highBust', steps: [one] },
-    wearer: wearerSchema.parse({
-      format: 'ample-draft/wearer',
-      version: 1,
-      id: 'w',
-      name: 'W',
-      sets: [
-        {
-          id: 's',
-          date: '2026-10-01',
-          readings: { shoulder: [113], height: [1730], highBust: [873], fullBust: [968] },
-        },
-      ],
-    }),
+    wearer: wearerWith({ shoulder: 113, height: 1730, highBust: 873, fullBust: 968 }),
     pattern: causewayPattern(),
   }).steps[0]!;
 

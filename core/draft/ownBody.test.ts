@@ -1,24 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_IDS, samplePattern } from '../drafting/index.ts';
-import { wearerSchema } from '../formats/index.ts';
 import type { ChartRow } from '../pattern/index.ts';
+import { wearerWith } from '../testing/wearers.ts';
 import { draft } from './index.ts';
 
 /** A wearer whose every reading is what a row of the chart says. */
-const bodyOf = (row: ChartRow) =>
-  wearerSchema.parse({
-    format: 'ample-draft/wearer',
-    version: 1,
-    id: 'w',
-    name: 'W',
-    sets: [
-      {
-        id: 's',
-        date: '2026-10-01',
-        readings: Object.fromEntries(Object.entries(row.body).map(([key, value]) => [key, [value]])),
-      },
-    ],
-  });
+const bodyOf = (row: ChartRow) => wearerWith(row.body);
 
 describe('the body a pattern was drafted for', () => {
   it.each(SAMPLE_IDS)('is asked for nothing by %s in any size', (id) => {

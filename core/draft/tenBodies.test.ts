@@ -1,26 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import { samplePattern, type SampleId } from '../drafting/index.ts';
-import { wearerSchema } from '../formats/index.ts';
-import type { MeasurementKey } from '../pattern/index.ts';
+import { wearerWith, type Readings } from '../testing/wearers.ts';
 import { draft } from './index.ts';
-
-type Readings = Readonly<Partial<Record<MeasurementKey, number | readonly [number, number]>>>;
 
 /** The body of size 4, but for what is told of it. */
 function askedOf(sample: SampleId, differs: Readings) {
   const pattern = samplePattern(sample);
   const row = pattern.chart.find((r) => r.size === '4')?.body ?? {};
-  const all: Readings = { ...row, ...differs };
-  const readings = Object.fromEntries(Object.entries(all).map(([k, v]) => [k, typeof v === 'number' ? [v] : v]));
   const d = draft({
     job: { size: null, sizeMethod: 'highBust', steps: [] },
-    wearer: wearerSchema.parse({
-      format: 'ample-draft/wearer',
-      version: 1,
-      id: 'w',
-      name: 'W',
-      sets: [{ id: 's', date: '2026-10-01', readings }],
-    }),
+    wearer: wearerWith({ ...row, ...differs }),
     pattern,
   });
   return {

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { beginningOf } from '../draft/index.ts';
 import { samplePattern, type SampleId } from '../drafting/index.ts';
-import { stepSchema, wearerSchema } from '../formats/index.ts';
+import { stepSchema } from '../formats/index.ts';
 import { expectOk } from '../units/index.ts';
+import { wearerWith } from '../testing/wearers.ts';
 import { solve } from './index.ts';
 
 /** Each draft with its own bust step, asked for nothing, and a body this much fuller than the chart's. */
@@ -30,13 +31,7 @@ describe('the search for amounts, begun from nothing', () => {
         sizeMethod: 'highBust' as const,
         steps: [stepSchema.parse({ id: 's', alteration, revision: 1, values: { total: 0 } })],
       },
-      wearer: wearerSchema.parse({
-        format: 'ample-draft/wearer',
-        version: 1,
-        id: 'w',
-        name: 'W',
-        sets: [{ id: 's', date: '2026-10-01', readings: { highBust: [870], fullBust: [920 + fuller] } }],
-      }),
+      wearer: wearerWith({ highBust: 870, fullBust: 920 + fuller }),
       pattern: samplePattern(sample, ['4']),
     };
     expect(beginningOf(job).amounts?.chosen?.total).toBeCloseTo(fuller, 6);

@@ -1,24 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { draft } from '../draft/index.ts';
 import { causewayPattern } from '../drafting/index.ts';
-import { stepSchema, wearerSchema, type Step } from '../formats/index.ts';
+import { stepSchema, type Step } from '../formats/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
+import { wearerWith } from '../testing/wearers.ts';
 import { sayAdvice } from './index.ts';
 
 const pattern = causewayPattern();
 const row = pattern.chart.find((r) => r.size === '4')?.body ?? {};
 /** What is said of a body of size 4 that differs so. */
 function said(differs: Partial<Record<MeasurementKey, number>>, steps: readonly Step[] = [], own = row): string {
-  const readings = Object.fromEntries(Object.entries({ ...own, ...differs }).map(([k, v]) => [k, [v]]));
   const d = draft({
     job: { size: '4', sizeMethod: 'highBust', steps: [...steps] },
-    wearer: wearerSchema.parse({
-      format: 'ample-draft/wearer',
-      version: 1,
-      id: 'w',
-      name: 'W',
-      sets: [{ id: 's', date: '2026-10-01', readings }],
-    }),
+    wearer: wearerWith({ ...own, ...differs }),
     pattern,
   });
   return sayAdvice(d, { unit: 'cm', fraction: 8 });

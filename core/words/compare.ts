@@ -51,7 +51,7 @@ export function sayShare({ parts, why }: Share): string {
 /** Where to lay the tape on a paper piece for a flat measurement; on the seam line, never the cutting line. */
 const WHERE: Readonly<Partial<Record<MeasurementKey, string>>> = {
   fullBust:
-    'Across front and back at the bust line, darts folded shut, from seam line to seam line; added up and doubled.',
+    'From the centre through the bust point to the side, and across the back level with it, a finger on each dart; added up and doubled.',
   underbust: 'Across front and back a hand below the bust line, darts folded shut; added up and doubled.',
   waist: 'Along the waist seam line of front and back, dart mouths left out; added up and doubled.',
   highHip: 'Across front and back 7.5 cm (3 in) below the waist; added up and doubled.',
@@ -113,7 +113,7 @@ export function sayReason(row: Row, { unit, fraction }: Units): string {
     ...told,
     ...tight,
     ...usual,
-    ...(fallen === '' ? [] : [`${fallen} Raise the dart by that if it is to aim at her own height.`]),
+    ...(fallen === '' ? [] : [`${fallen} Raise the dart by that if it is to aim at the wearer’s own height.`]),
   ].join(' ');
 }
 

@@ -1,0 +1,21 @@
+import { wearerSchema, type Wearer } from '../formats/index.ts';
+import type { MeasurementKey } from '../pattern/index.ts';
+
+/** Measurements of a body, mm: one reading or two. */
+export type Readings = Readonly<Partial<Record<MeasurementKey, number | readonly number[]>>>;
+
+/** A wearer with one set of measurements. */
+export const wearerWith = (readings: Readings): Wearer =>
+  wearerSchema.parse({
+    format: 'ample-draft/wearer',
+    version: 1,
+    id: 'w',
+    name: 'W',
+    sets: [
+      {
+        id: 's',
+        date: '2026-10-01',
+        readings: Object.fromEntries(Object.entries(readings).map(([k, v]) => [k, typeof v === 'number' ? [v] : v])),
+      },
+    ],
+  });
