@@ -49,7 +49,7 @@ module.exports = {
     {
       name: 'pdf-stays-behind-its-own-path',
       severity: 'error',
-      from: { path: '^core/', pathNot: '^core/formats/pdf/|\\.test\\.ts$' },
+      from: { path: '^core/', pathNot: '^core/formats/pdf/|^core/testing/|\\.test\\.ts$' },
       to: { path: '^core/formats/pdf/' },
     },
     {
@@ -73,7 +73,7 @@ module.exports = {
     {
       name: 'incoming-stays-behind-its-own-path',
       severity: 'error',
-      from: { path: '^core/', pathNot: '^core/formats/incoming/|\\.test\\.ts$' },
+      from: { path: '^core/', pathNot: '^core/formats/incoming/|^core/testing/|\\.test\\.ts$' },
       to: { path: '^core/formats/incoming/' },
     },
     {

@@ -5,6 +5,7 @@ import {
   ALTERATION_WORDS,
   sayAdvice,
   sayFit,
+  sayMeasuredFrom,
   sayReason,
   saySolved,
   saySum,
@@ -24,11 +25,14 @@ function drafted(file: string): Result<Draft> {
 
 /** `ample compare`: the worksheet, and what is left once the plan is carried out. */
 export function compare(file: string): Result<unknown> {
+  const loaded = loadJob(file);
+  if (!loaded.ok) return loaded;
   const d = drafted(file);
   if (!d.ok) return d;
   return ok({
     size: d.value.size,
     ...(d.value.paper ? { paper: d.value.paper } : {}),
+    measuredFrom: sayMeasuredFrom(loaded.value.pattern, d.value.size, UNITS),
     rows: d.value.worksheet.map((r) => ({ ...r, says: saySum(r, UNITS), why: sayReason(r, UNITS) })),
   });
 }

@@ -21,7 +21,7 @@ const more = samplePattern('causeway', ['4']).sizes['4'] ?? [];
 const six = [...(skerry.sizes['4'] ?? []), ...more.map((p) => ({ ...p, id: `${p.id}-other`, part: 'other' as const }))];
 const job = {
   format: 'ample-draft/job',
-  version: 3,
+  version: 4,
   id: 'frames',
   title: 'Six pieces',
   wearer: DEMO_WEARERS[0],

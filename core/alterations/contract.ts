@@ -146,6 +146,8 @@ export interface Context {
   readonly ease?: Readonly<Partial<Record<MeasurementKey, number>>>;
   /** Where the design hangs loose: the ease that will do, so that a body with room is asked for nothing, mm. */
   readonly enough?: Readonly<Partial<Record<MeasurementKey, number>>>;
+  /** Where the pattern does not tell what it was drafted for, so that nothing can be compared. */
+  readonly untold?: readonly MeasurementKey[];
   /** What a tape cannot tell, mm: a difference within it is none. */
   readonly within?: Readonly<Partial<Record<MeasurementKey, number>>>;
   /** With paper only: what the pattern measures, as told. The pieces then are only like it and are not measured. */

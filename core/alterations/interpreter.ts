@@ -1,6 +1,6 @@
 import { distance, move } from '../geometry/index.ts';
 import { inspectPiece, inspectSeams, newFaults, type Care } from '../guard/index.ts';
-import { bustPointOf, type Piece } from '../pattern/index.ts';
+import { bustPointOf, carryBeyond, type Piece } from '../pattern/index.ts';
 import { cutPiece, DONE, movePanels, NOT_YET, type Panel, type Progress, type SlashSpec } from '../slash/index.ts';
 import { ok, refuse, TOL, type Result } from '../units/index.ts';
 import {
@@ -18,12 +18,12 @@ import {
 } from './contract.ts';
 import { asWritten, plainContext } from './plain.ts';
 import { dartReports, lengthChanges } from './report.ts';
-import { settleBustLines, stateFor, type PieceState, type TableState } from './state.ts';
+import { settlePieces, stateFor, type PieceState, type TableState } from './state.ts';
 import { runStep } from './steps.ts';
 import { asksNothing, readValues } from './values.ts';
 
 /** What any alteration may be refused with, besides its own refusals: the guard has the last word. */
-export const GUARD_REFUSALS = ['step-makes-fault', 'piece-is-whole'] as const;
+export const GUARD_REFUSALS = ['step-makes-fault', 'piece-is-whole', 'beyond-centre-changed'] as const;
 
 export interface RunOptions {
   /** Leaves out what is only told, for a search that asks for the pieces many times. */
@@ -138,7 +138,8 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
     }
     frames.push({ stage, messages, pieces: [...table.pieces.values()].map((p) => frameOf(p, stage)) });
   }
-  settleBustLines(table);
+  const settled = settlePieces(table);
+  if (!settled.ok) return settled;
   const pieces = placed(context.pieces, table);
   const touched = [...table.pieces.values()];
   // A box that slides adds on one side what it doubles on the other: that is no lap.
@@ -165,8 +166,14 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
   });
 }
 
+/** The piece as it lies by now, what is cut in one with its centre along with it. */
+function asFar({ original, piece }: PieceState): Piece {
+  const carried = piece === original ? null : carryBeyond(original, piece);
+  return carried?.ok ? carried.value : piece;
+}
+
 const frameOf = (p: PieceState, stage: Stage): PieceFrame => ({
-  piece: p.piece,
+  piece: asFar(p),
   lines: stage === 'mark' || stage === 'cut' ? p.lines : [],
   points: p.points,
   panels: p.panels,

@@ -1,4 +1,5 @@
-import { layBustLine, settledBustLine, type Piece, type Seam } from '../pattern/index.ts';
+import { carryBeyond, layBustLine, settledBustLine, settledNeckBase, type Piece, type Seam } from '../pattern/index.ts';
+import { ok, type Result } from '../units/index.ts';
 import type { Divided, Gap, Panel, Progress, SlashSpec } from '../slash/index.ts';
 import type { Finding } from '../truing/index.ts';
 import type { Context, Dimension, MarkLine, MarkPoint, PieceFrame } from './contract.ts';
@@ -55,10 +56,18 @@ export function bringIn(table: TableState, piece: Piece): void {
   table.pieces.set(piece.id, fresh(piece));
 }
 
-/** The tape around the bust of every piece that was changed, on to where its seams lie now. */
-export function settleBustLines(table: TableState): void {
-  for (const state of table.pieces.values())
-    if (state.piece !== state.original) state.piece = settledBustLine(layBustLine(state.original, state.piece));
+/**
+ * What hangs on the paper of every piece that was changed: the tape around the bust goes to where the seams lie now, the
+ * neck base onto the shoulder seam, extension and facing along with the centre.
+ */
+export function settlePieces(table: TableState): Result<void> {
+  for (const state of table.pieces.values()) {
+    if (state.piece === state.original) continue;
+    const carried = carryBeyond(state.original, state.piece);
+    if (!carried.ok) return carried;
+    state.piece = settledNeckBase(settledBustLine(layBustLine(state.original, carried.value)));
+  }
+  return ok(undefined);
 }
 
 /** Every piece as it is now. */

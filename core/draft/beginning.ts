@@ -13,6 +13,7 @@ import {
   startingSize,
   toldFlat,
   uncertaintyOf,
+  untoldOf,
   type Amounts,
   type Body,
   type BodyProblem,
@@ -103,6 +104,7 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
     draftedHeight: pattern.draftedHeight,
     ease,
     enough,
+    untold: untoldOf(eases),
     within: uncertainty,
     // Measured only when an alteration asks.
     ...(told

@@ -2,13 +2,13 @@ import { describe, expect, it } from 'vitest';
 import { samplePattern } from '../drafting/index.ts';
 import type { Lesson, Step } from '../formats/index.ts';
 import { stepSchema } from '../formats/index.ts';
-import { patternSchema, type MeasurementKey } from '../pattern/index.ts';
+import { PATTERN_VERSION, patternSchema, type MeasurementKey } from '../pattern/index.ts';
 import { draft, lessonOf, likeOf, type Draft, type ResolvedJob } from './index.ts';
 
 const dress = samplePattern('causeway');
 const paper = patternSchema.parse({
   format: 'ample-draft/pattern',
-  version: 1,
+  version: PATTERN_VERSION,
   id: 'own',
   name: 'Envelope',
   chart: [

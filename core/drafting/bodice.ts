@@ -1,7 +1,7 @@
 import { add, midpoint, pathLength, scale, sub, unit, type Point } from '../geometry/index.ts';
 import { mirrorPiece, type ChartRow, type Piece } from '../pattern/index.ts';
 import { capDart } from '../truing/index.ts';
-import { bodyOf, NAPE_DROP, neckWidth, underarmBelowNeck } from './body.ts';
+import { bodyOf, NAPE_DROP, neckDepth, neckWidth, underarmBelowNeck } from './body.ts';
 import { armholeCurve, edge, layOutWaist, leaning, line, neckCurve, openDart, rad } from './parts.ts';
 
 /** Ease on the whole body, mm, drafted into the block. */
@@ -14,7 +14,7 @@ const SETBACK = 25;
 export function draftFront(row: ChartRow): Piece {
   const b = bodyOf(row);
   const neckPoint: Point = { x: neckWidth(b), y: 0 };
-  const centreNeck: Point = { x: 0, y: b.neck / 5.1 };
+  const centreNeck: Point = { x: 0, y: neckDepth(b) };
   const slope = rad(20);
   const along = { x: Math.cos(slope), y: Math.sin(slope) };
   const shoulderPoint = add(neckPoint, scale(along, b.shoulder));

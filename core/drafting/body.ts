@@ -1,4 +1,4 @@
-import type { ChartRow } from '../pattern/index.ts';
+import { NECK, type ChartRow } from '../pattern/index.ts';
 
 /** What the block drafter takes from a chart row, mm. */
 export interface Body {
@@ -37,6 +37,7 @@ export function bodyOf(row: ChartRow): Body {
 }
 
 /** How far the nape lies below the level of the neck points. */
-export const NAPE_DROP = 22;
-export const neckWidth = (b: Body): number => b.neck / 5.4;
+export const NAPE_DROP = NECK.nape;
+export const neckWidth = (b: Body): number => b.neck * NECK.halfWidth;
+export const neckDepth = (b: Body): number => b.neck * NECK.pit;
 export const underarmBelowNeck = (b: Body): number => b.napeToWaist + NAPE_DROP - b.sideWaist - 22;

@@ -1,6 +1,6 @@
 import { blend, pathFromSpans, rotate, type Path, type Point } from '../geometry/index.ts';
 import { type ChartRow, type Edge, type Mark, type Piece } from '../pattern/index.ts';
-import { bodyOf, NAPE_DROP, neckWidth, underarmBelowNeck, type Body } from './body.ts';
+import { bodyOf, NAPE_DROP, neckDepth, neckWidth, underarmBelowNeck, type Body } from './body.ts';
 import { QUARTER } from './parts.ts';
 
 export const DART_BELOW = 55;
@@ -23,7 +23,7 @@ export function frameOf(row: ChartRow, part: 'front' | 'back', width: number): F
   return {
     b,
     neckPoint: { x: neckWidth(b) + (back ? 3 : 0), y: 0 },
-    centreNeck: { x: 0, y: back ? NAPE_DROP : b.neck / 5.1 },
+    centreNeck: { x: 0, y: back ? NAPE_DROP : neckDepth(b) },
     underarm: { x: width, y: underarmBelowNeck(b) },
     bustLevel: underarmBelowNeck(b) + DART_BELOW - 8,
   };

@@ -2,6 +2,7 @@ import { pathLength } from '../geometry/index.ts';
 import {
   bustPointOf,
   flatMeasure,
+  PATTERN_VERSION,
   requireEdge,
   seamsAfterSplit,
   withoutBustLine,
@@ -216,6 +217,36 @@ const SPECS = {
     }),
     notes: 'Top with a short sleeve cut in one with the body.',
   },
+  'causeway-wide-neck': {
+    ...CAUSEWAY,
+    ease: 70,
+    draft: (row) => ({
+      pieces: draftTop(row, { ease: 70, dart: true, neck: { out: 25, front: 55, back: 25 } }),
+      seams: topSeams(['sideUpper', 'sideLower']),
+    }),
+    notes:
+      'Top to the high hip with a side dart; the neckline lies 25 mm out from the neck, 55 mm below its pit in front and 25 mm below the nape.',
+  },
+  'causeway-buttons': {
+    ...CAUSEWAY,
+    ease: 70,
+    draft: (row) => ({
+      pieces: draftTop(row, { ease: 70, dart: true, stand: { extension: 18, facing: 55 } }),
+      seams: topSeams(['sideUpper', 'sideLower']),
+    }),
+    notes:
+      'Blouse to the high hip with a side dart, buttoned in front: eight buttons, one level with the bust and one at the waist; extension of 18 mm, facing of 55 mm cut on.',
+  },
+  'causeway-low-armhole': {
+    ...CAUSEWAY,
+    ease: 110,
+    style: 'loose',
+    draft: (row) => ({
+      pieces: draftTop(row, { ease: 110, dart: false, drop: 40 }),
+      seams: topSeams(['side']),
+    }),
+    notes: 'Loose sleeveless top to the high hip, no darts; the armhole ends 40 mm below the underarm of the body.',
+  },
   ebb: {
     ease: -30,
     fabric: { kind: 'knit', stretch: 0.4 },
@@ -255,7 +286,7 @@ export function samplePattern(id: SampleId, sizes: readonly string[] = SAMPLE_SI
     Math.round(expectOk(flatMeasure(pieces, 'bust'), `${id} bust`) / 5) * 5;
   return {
     format: 'ample-draft/pattern',
-    version: 1,
+    version: PATTERN_VERSION,
     id,
     house: 'Halyard Paper Patterns',
     number: nameOfSample(id).number,
@@ -265,6 +296,7 @@ export function samplePattern(id: SampleId, sizes: readonly string[] = SAMPLE_SI
     garment: 'top',
     cups: [],
     flat: {},
+    underarmDrop: {},
     like: null,
     allowance: 15,
     draftCup: 50,

@@ -1,15 +1,22 @@
 import { add, blend, midpoint, pathFromSpans, scale, sub, unit, rotate } from '../geometry/index.ts';
-import { mirrorPiece, type ChartRow, type Piece } from '../pattern/index.ts';
+import { mirrorPiece, withNeckAway, type ChartRow, type Piece } from '../pattern/index.ts';
 import { capDart } from '../truing/index.ts';
 import { bodyOf } from './body.ts';
 import { armholeCurve, edge, leaning, line, neckCurve, openDart, QUARTER, rad } from './parts.ts';
 
+import { withStand, type Stand } from './stand.ts';
 import { bustPointOn, DART_BELOW, frameOf, frontWidth, half, hem, marksOf, SETBACK, TAIL } from './frame.ts';
 
 /** A loose top to the high hip: how wide, and whether the front has a side dart. */
 export interface TopOptions {
   readonly ease: number;
   readonly dart: boolean;
+  /** A neckline away from the neck: out along the shoulder, and down at the centre of front and back, mm. */
+  readonly neck?: { readonly out: number; readonly front: number; readonly back: number };
+  /** An underarm drafted so far below the body's, mm. */
+  readonly drop?: number;
+  /** The front buttons, its facing cut on. */
+  readonly stand?: Stand;
 }
 
 /** Front and back of a top with a set-in armhole. */
@@ -18,17 +25,21 @@ export function draftTop(row: ChartRow, options: TopOptions): readonly [Piece, P
   const width = frontWidth(b, options.ease);
   const front = setIn(row, 'front', width, options);
   const back = setIn(row, 'back', (b.bust + options.ease) / 2 - width, { ...options, dart: false });
-  return [front, mirrorPiece(back, width / 2)];
+  return [options.stand ? withStand(front, options.stand) : front, mirrorPiece(back, width / 2)];
 }
 
-function setIn(row: ChartRow, part: 'front' | 'back', width: number, { dart: darted }: TopOptions): Piece {
+function setIn(row: ChartRow, part: 'front' | 'back', width: number, options: TopOptions): Piece {
+  const { dart: darted, neck, drop = 0 } = options;
   const f = frameOf(row, part, width);
-  const { b, neckPoint, underarm } = f;
+  const { b } = f;
+  const underarm = add(f.underarm, { x: 0, y: drop });
   const slope = rad(part === 'front' ? 20 : 18);
   const along = { x: Math.cos(slope), y: Math.sin(slope) };
-  const shoulderPoint = add(neckPoint, scale(along, b.shoulder));
+  const shoulderPoint = add(f.neckPoint, scale(along, b.shoulder));
+  const neckPoint = add(f.neckPoint, scale(along, neck?.out ?? 0));
+  const centreNeck = add(f.centreNeck, { x: 0, y: neck?.[part] ?? 0 });
   const side = leaning(rad(darted ? -10 : part === 'front' ? 1 : 2));
-  const size = b.sideWaist + TAIL;
+  const size = b.sideWaist + TAIL - drop;
   const pitchX = part === 'front' ? b.crossFront / 2 + 4 : b.crossBack / 2 + 8;
   const pitch = { x: Math.min(pitchX, underarm.x - 30), y: shoulderPoint.y + 0.52 * (underarm.y - shoulderPoint.y) };
   const armhole = armholeCurve(shoulderPoint, along, pitch, underarm, side);
@@ -53,7 +64,7 @@ function setIn(row: ChartRow, part: 'front' | 'back', width: number, { dart: dar
   const piece = half(
     part,
     [
-      edge('neck', 'neck', neckCurve(f.centreNeck, neckPoint, along)),
+      edge('neck', 'neck', neckCurve(centreNeck, neckPoint, along)),
       edge('shoulder', 'shoulder', line(neckPoint, shoulderPoint)),
       edge('armhole', 'armhole', armhole.path),
       ...sides,
@@ -61,7 +72,7 @@ function setIn(row: ChartRow, part: 'front' | 'back', width: number, { dart: dar
       edge(
         part === 'front' ? 'centreFront' : 'centreBack',
         part === 'front' ? 'centreFront' : 'centreBack',
-        line(centre, f.centreNeck),
+        line(centre, centreNeck),
       ),
     ],
     [
@@ -71,12 +82,13 @@ function setIn(row: ChartRow, part: 'front' | 'back', width: number, { dart: dar
       { kind: 'notch', id: 'side', edge: dart ? 'sideLower' : 'side', at: dart ? 80 : DART_BELOW + 80, count: 1 },
     ],
   );
+  const whole = neck ? withNeckAway(piece, { out: neck.out, below: neck[part] }) : piece;
   return dart
     ? capDart(
-        { ...piece, darts: [{ id: 'sideDart', kind: 'side', mouth: 'sideDart', tip, foldToward: 'end' }] },
+        { ...whole, darts: [{ id: 'sideDart', kind: 'side', mouth: 'sideDart', tip, foldToward: 'end' }] },
         { id: 'sideDart', kind: 'side', mouth: 'sideDart', tip, foldToward: 'end' },
       )
-    : piece;
+    : whole;
 }
 
 /** Front and back with a sleeve cut on: overarm seam, sleeve hem, underarm curve running into the side. */

@@ -8,7 +8,8 @@ import { chartHighBust } from './size.ts';
 export interface EaseAt {
   readonly value: number;
   /** Typed for this kind of garment; what the pieces measure beyond the body they are drafted for; or the usual. */
-  readonly from: 'own' | 'design' | 'usual';
+  /** `untold`: nothing tells how low the underarm was drafted, so nothing is compared there. */
+  readonly from: 'own' | 'design' | 'usual' | 'untold';
   /** The design's own: pieces less chart. Null where one of the two is not known. */
   readonly design: number | null;
   /** What a body needs to move. */
@@ -29,17 +30,35 @@ export function chartBody(pattern: Pattern, size: string | null): Readonly<Parti
   return highBust === undefined ? row.body : { ...row.body, highBust };
 }
 
+interface Sewn {
+  readonly pieces: readonly Piece[];
+  readonly seams: readonly Seam[];
+}
+
 /** What the pattern itself measures: its pieces; with paper only what was measured by hand or is printed. */
-function flatAsSold(
-  pattern: Pattern,
-  size: string | null,
-  sewn: { readonly pieces: readonly Piece[]; readonly seams: readonly Seam[] } | null,
-  key: MeasurementKey,
-): number | null {
+function flatAsSold(pattern: Pattern, size: string | null, sewn: Sewn | null, key: MeasurementKey): number | null {
   if (sewn) return flatOf(sewn, key)?.value ?? null;
   const told = size === null ? undefined : pattern.flat[size]?.[key];
   const printed = key === 'fullBust' && size !== null ? pattern.finished[size]?.bust : undefined;
   return told ?? printed ?? null;
+}
+
+/** What ends at the underarm: longer, and shorter, by how far it is drafted below the body's. */
+const AT_UNDERARM: Readonly<Partial<Record<MeasurementKey, 1 | -1>>> = { napeToUnderarm: 1, sideWaist: -1 };
+
+/**
+ * How far the underarm of a size is drafted below the body's, mm: as told by hand, else what the pieces measure to it
+ * beyond the chart body. Null where neither tells: a low underarm then looks like any other.
+ */
+export function underarmDropOf(pattern: Pattern, size: string | null, sewn: Sewn | null): number | null {
+  const told = size === null ? undefined : pattern.underarmDrop[size];
+  if (told !== undefined) return told;
+  const chart = chartBody(pattern, size);
+  for (const key of ['napeToUnderarm', 'sideWaist'] as const) {
+    const [flat, body] = [flatAsSold(pattern, size, sewn, key), chart[key]];
+    if (flat !== null && body !== undefined) return (AT_UNDERARM[key] ?? 1) * (flat - body);
+  }
+  return null;
 }
 
 /**
@@ -50,21 +69,25 @@ function flatAsSold(
 export function easesFor(
   pattern: Pattern,
   size: string | null,
-  sewn: { readonly pieces: readonly Piece[]; readonly seams: readonly Seam[] } | null,
+  sewn: Sewn | null,
   own: OwnEases = {},
   bustEase: number | null = null,
 ): Eases {
   const mine = own[garmentOf(pattern)] ?? {};
   const chart = chartBody(pattern, size);
+  const drop = underarmDropOf(pattern, size, sewn);
   const at = MEASUREMENT_CATALOGUE.map((d): readonly [MeasurementKey, EaseAt] => {
     const flat = flatAsSold(pattern, size, sewn, d.key);
     const body = chart[d.key];
-    const design = flat === null || body === undefined ? null : flat - body;
+    const way = AT_UNDERARM[d.key];
+    const dropped = way === undefined || drop === null ? null : way * drop;
+    const design = flat === null ? null : (dropped ?? (body === undefined ? null : flat - body));
     // A knit that hangs loose is worn like a loose woven.
     const hangs = design !== null && d.kind !== 'length' && d.ease > 0 && design >= LOOSE_FROM * d.ease;
     const wearing = hangs ? d.ease : wearingEase(pattern, d);
     const typed = mine[d.key] ?? (d.key === 'fullBust' ? bustEase : null);
-    const from = typed !== null ? 'own' : design !== null ? 'design' : 'usual';
+    const untold = way !== undefined && sewn !== null && flat !== null;
+    const from = typed !== null ? 'own' : design !== null ? 'design' : untold ? 'untold' : 'usual';
     return [
       d.key,
       {
@@ -78,6 +101,10 @@ export function easesFor(
   });
   return Object.fromEntries(at) as Eases;
 }
+
+/** Where nothing can be compared: see `EaseAt.from`. */
+export const untoldOf = (eases: Eases): readonly MeasurementKey[] =>
+  MEASUREMENT_CATALOGUE.map((d) => d.key).filter((key) => eases[key].from === 'untold');
 
 /** The eases alone. */
 export const easeOf = (eases: Eases): Ease =>

@@ -164,7 +164,8 @@ export function worksheet(
       measured === null ? null : leaves(has) === null ? measured + given : has;
     const room = flat === null ? null : leaves(flat);
     const wanted = wantedOf(flat ?? -Infinity);
-    const difference = wanted === null || flat === null ? null : wanted - flat;
+    const compared = ease.from !== 'untold' || source !== 'pieces';
+    const difference = wanted === null || flat === null || !compared ? null : wanted - flat;
     const byBody = placed.includes(key) && difference !== null;
     const altered = flat === null ? null : flat + (byBody ? difference : onPaper);
     const then = altered === null ? null : wantedOf(altered);
@@ -177,7 +178,7 @@ export function worksheet(
         easeFrom: room === null ? ease.from : 'room',
         design: ease.design,
         wearing: ease.wearing,
-        wanted,
+        wanted: compared ? wanted : null,
         pattern: flat,
         from: source,
         difference,
@@ -185,7 +186,7 @@ export function worksheet(
         share,
         each: difference === null ? null : difference / share.parts,
         after: altered,
-        left: then === null || altered === null ? null : then - altered,
+        left: then === null || altered === null || !compared ? null : then - altered,
         fallen: key === 'neckPointToBustPoint' && byBody ? fallen : 0,
       },
     ];

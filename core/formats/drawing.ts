@@ -15,7 +15,16 @@ import {
   type Point,
 } from '../geometry/index.ts';
 import type { Patch } from '../patch/patches.ts';
-import { cuttingLine, dartShape, edgeOf, outlineOf, type Piece } from '../pattern/index.ts';
+import {
+  asCut,
+  buttonsOf,
+  centreEdgeOf,
+  cuttingLine,
+  dartShape,
+  edgeOf,
+  paperOutline,
+  type Piece,
+} from '../pattern/index.ts';
 
 /** A piece taken apart into what a printer, an SVG or a screen draws. Coordinates in piece space, mm. */
 export interface PieceDrawing {
@@ -28,6 +37,12 @@ export interface PieceDrawing {
   readonly levels: readonly { readonly name: string; readonly line: readonly [Point, Point] }[];
   readonly bustPoint: Point | null;
   readonly foldLine: readonly [Point, Point] | null;
+  /** The centre inside the paper, and where what lies beyond it is folded back. */
+  readonly centreLine: readonly [Point, Point] | null;
+  readonly folds: readonly (readonly [Point, Point])[];
+  readonly buttons: readonly Point[];
+  /** Where the neck of the body lies, when the neckline lies elsewhere. */
+  readonly neck: readonly { readonly id: string; readonly at: Point }[];
   readonly bounds: Box;
   /** Only a part is printed: its edge, the untouched piece to lay it by, and which of how many it is. */
   readonly patch?: {
@@ -45,13 +60,15 @@ const NOTCH = 6;
 
 export function drawPiece(piece: Piece): PieceDrawing {
   const cutting = cuttingLine(piece);
+  const seam = paperOutline(piece);
+  const centre = piece.beyond ? centreEdgeOf(piece) : null;
   const bounds = boundsOf(flatten(cutting, 0.5));
-  const seamBox = boundsOf(flatten(outlineOf(piece), 0.5));
+  const seamBox = boundsOf(flatten(seam, 0.5));
   const fold = piece.fold === null ? undefined : edgeOf(piece, piece.fold);
   return {
     piece,
     cutting,
-    seam: outlineOf(piece),
+    seam,
     darts: piece.darts.map((d) => {
       const s = dartShape(piece, d);
       const middle = { x: (s.start.x + s.end.x) / 2, y: (s.start.y + s.end.y) / 2 };
@@ -68,7 +85,7 @@ export function drawPiece(piece: Piece): PieceDrawing {
         tip: s.tip,
       };
     }),
-    notches: piece.marks.flatMap((m) => {
+    notches: asCut(piece).marks.flatMap((m) => {
       const edge = m.kind === 'notch' ? edgeOf(piece, m.edge) : undefined;
       if (m.kind !== 'notch' || !edge) return [];
       const out = left(tangentAt(edge.path, m.at));
@@ -94,6 +111,12 @@ export function drawPiece(piece: Piece): PieceDrawing {
     ),
     bustPoint: piece.marks.find((m) => m.kind === 'bustPoint')?.at ?? null,
     foldLine: fold ? [fold.path.start, endOf(fold.path)] : null,
+    centreLine: centre ? [centre.path.start, endOf(centre.path)] : null,
+    folds: piece.beyond?.folds.map((f) => [f.from, f.to] as const) ?? [],
+    buttons: buttonsOf(piece),
+    neck: piece.marks.flatMap((m) =>
+      m.kind === 'neckBase' || m.kind === 'neckCentre' ? [{ id: m.id, at: m.at }] : [],
+    ),
     bounds,
   };
 }

@@ -13,7 +13,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import { edgeOf, type Piece } from '../pattern/index.ts';
+import { asCut, centreEdgeOf, edgeOf, type Piece } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
 import { drawPiece } from './drawing.ts';
 
@@ -111,10 +111,29 @@ function pointsOf(path: Path): readonly Point[] {
   return points;
 }
 
+/**
+ * A piece as cut whose strip beyond the centre is named as a reader finds it: its outer edge for the centre, the rest as
+ * the neckline and lower edge it runs on from. The lines drawn inside tell where the centre lies.
+ */
+function readable(piece: Piece, cut: Piece): Piece {
+  const centre = centreEdgeOf(piece);
+  if (!piece.beyond || !centre) return cut;
+  const i = piece.edges.indexOf(centre);
+  const n = piece.edges.length;
+  const [before, after] = [piece.edges[(i + n - 1) % n], piece.edges[(i + 1) % n]];
+  const size = piece.beyond.edges.map((e) => pathLength(e.path));
+  const outer = size.indexOf(Math.max(...size));
+  const roles = new Map(
+    piece.beyond.edges.map((e, k) => [e.id, (k === outer ? centre : k < outer ? before : after)?.role ?? e.role]),
+  );
+  return { ...cut, edges: cut.edges.map((e) => ({ ...e, role: roles.get(e.id) ?? e.role })) };
+}
+
 function block(tags: Tags, piece: Piece, size: string, base: Point): void {
   const d = drawPiece(piece);
   const draw = new Draw(tags, base);
-  const seam = piece.edges.map((e) => e.path);
+  const cut = asCut(piece);
+  const seam = cut.edges.map((e) => e.path);
   draw.polyline(DXF_LAYERS.boundary, pointsOf(d.cutting), true);
   draw.polyline(DXF_LAYERS.sew, pointsOf(d.seam), true);
   const corners = seam.map((p) => p.start);
@@ -142,6 +161,8 @@ function block(tags: Tags, piece: Piece, size: string, base: Point): void {
     else if (m.kind === 'drill' || m.kind === 'bustPoint') draw.point(DXF_LAYERS.drill, m.at);
   }
   if (d.foldLine) draw.line(DXF_LAYERS.mirror, ...d.foldLine);
+  for (const inner of [...(d.centreLine ? [d.centreLine] : []), ...d.folds]) draw.line(DXF_LAYERS.internal, ...inner);
+  for (const button of d.buttons) draw.point(DXF_LAYERS.drill, button);
   const { minX, minY, maxX, maxY } = boundsOf(flatten(d.seam, 1));
   const middle = { x: (minX + maxX) / 2, y: (minY + maxY) / 2 };
   const words = [
@@ -157,7 +178,7 @@ function block(tags: Tags, piece: Piece, size: string, base: Point): void {
     if (m.kind === 'bustPoint') draw.text(DXF_LAYERS.text, m.at, 'Mark: bust point');
     if (m.kind === 'level') draw.text(DXF_LAYERS.text, m.at, `Mark: ${m.name}`);
   }
-  for (const e of piece.edges)
+  for (const e of readable(piece, cut).edges)
     if (e.role !== 'dart')
       draw.text(
         DXF_LAYERS.text,

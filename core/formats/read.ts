@@ -1,5 +1,12 @@
 import { z } from 'zod';
-import { normalisePattern, patternSchema, validatePattern, type Pattern } from '../pattern/index.ts';
+import {
+  normalisePattern,
+  PATTERN_VERSION,
+  patternSchema,
+  validatePattern,
+  withNecksFound,
+  type Pattern,
+} from '../pattern/index.ts';
 import { ok, refuse, type Refusal, type Result } from '../units/index.ts';
 import { JOB_VERSION, jobSchema, wearerSchema, type Job, type Wearer } from './schema.ts';
 
@@ -8,12 +15,13 @@ export type DocumentError =
   'document-not-json' | 'document-wrong-format' | 'document-newer' | 'document-invalid' | 'pattern-invalid';
 
 export const DOCUMENT_SCHEMAS = { wearer: wearerSchema, pattern: patternSchema, job: jobSchema } as const;
-const VERSIONS: Readonly<Record<DocumentKind, number>> = { wearer: 1, pattern: 1, job: JOB_VERSION };
+const VERSIONS: Readonly<Record<DocumentKind, number>> = { wearer: 1, pattern: PATTERN_VERSION, job: JOB_VERSION };
 
 /** From each older version to the next; every one is tested on a stored document of its time. */
 const MIGRATIONS: Readonly<Partial<Record<DocumentKind, Readonly<Record<number, (old: object) => object>>>>> = {
   // Fittings, versions and labels came; their defaults fill in.
-  job: { 1: (old) => ({ ...old, version: 2 }), 2: amountsTyped },
+  job: { 1: (old) => ({ ...old, version: 2 }), 2: amountsTyped, 3: patternsOfJob },
+  pattern: { 1: neckLooked },
 };
 
 /**
@@ -35,6 +43,29 @@ function amountsTyped(old: object): object {
       ? { versions: old.versions.map((v: unknown) => (v !== null && typeof v === 'object' ? steps(v) : v)) }
       : {};
   return { ...steps(old), ...versions, version: 3 };
+}
+
+/** Until 1 a neckline was taken to lie on the neck. Now each pattern tells where the neck of its body lies: it is looked for. */
+function neckLooked(old: object): object {
+  const now = { ...old, version: 2 };
+  const read = patternSchema.safeParse(now);
+  return read.success ? withNecksFound(normalisePattern(read.data)) : now;
+}
+
+/** A job may carry its pattern, and its versions theirs. */
+function patternsOfJob(old: object): object {
+  return { ...withPatterns(old), version: 4 };
+}
+
+function withPatterns(old: object): object {
+  const upgraded = (holder: unknown): unknown => {
+    if (holder === null || typeof holder !== 'object' || !('pattern' in holder)) return holder;
+    const { pattern } = holder;
+    const carried = pattern !== null && typeof pattern === 'object' && 'format' in pattern;
+    return carried ? { ...holder, pattern: migrated(pattern, 'pattern') } : holder;
+  };
+  const versions = 'versions' in old && Array.isArray(old.versions) ? { versions: old.versions.map(upgraded) } : {};
+  return { ...(upgraded(old) as object), ...versions };
 }
 
 function migrated(value: unknown, kind: DocumentKind): unknown {
@@ -101,7 +132,7 @@ export function readJob(value: unknown): Result<Job, DocumentError> {
           ...(read.error.data['where'] === undefined ? {} : { where: `${key}.${read.error.data['where']}` }),
         });
     }
-  return readDocument(value, 'job', jobSchema);
+  return readDocument(value !== null && typeof value === 'object' ? withPatterns(value) : value, 'job', jobSchema);
 }
 
 /** A pattern that the kernel can take: validated, outlines clockwise, joins exact. The first problem is named. */

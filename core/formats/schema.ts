@@ -8,7 +8,7 @@ export * from './schemaFitting.ts';
 const id = z.string().min(1).max(80);
 const date = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a date like 2026-11-23');
 /** 2 brought fittings, versions and labels; since 3 an amount among a step's values is typed, and only such. */
-export const JOB_VERSION = 3;
+export const JOB_VERSION = 4;
 /** Readings are kept as typed: bounds are wide, the fit asks about what is unlikely. */
 const reading = z.number().min(-10_000).max(100_000);
 

@@ -1,5 +1,5 @@
 import type { Mark, Piece } from '../pattern/index.ts';
-import { outlineOf } from '../pattern/index.ts';
+import { paperOutline } from '../pattern/index.ts';
 import { drawPiece, type PieceDrawing } from './drawing.ts';
 import { pathData } from './svgPath.ts';
 
@@ -45,6 +45,7 @@ function markGroups(piece: Piece, d: PieceDrawing): readonly (readonly [string, 
     ],
     ['grain', '', of('grain').map((m) => path(lineData([m.from, m.to]), { grain: m.id }))],
     ['bust-point', '', of('bustPoint').map((m) => path(crossAt(m.at), { 'bust-point': m.id }))],
+    ['neck', '', [...of('neckBase'), ...of('neckCentre')].map((m) => path(crossAt(m.at), { neck: m.kind, id: m.id }))],
     ['drill', '', of('drill').map((m) => path(crossAt(m.at), { drill: m.id }))],
     [
       'levels',
@@ -83,19 +84,35 @@ export function writeSvg(pieces: readonly Piece[], options: SvgOptions): string 
       half: piece.half,
       fold: piece.fold,
       notes: piece.notes,
+      buttons: piece.buttons && JSON.stringify(piece.buttons),
     });
     return (
       `  <g id="${escapeXml(piece.id)}"${facts} transform="translate(${dx.toFixed(3)} ${dy.toFixed(3)})" fill="none" stroke="#1E2A38" stroke-width="0.4">\n    <title>${escapeXml(piece.name)}</title>\n` +
       g(
         'original',
         'stroke="#8A8577" stroke-width="0.25" stroke-dasharray="1 1"',
-        before ? [path(pathData(outlineOf(before), true))] : [],
+        before ? [path(pathData(paperOutline(before), true))] : [],
       ) +
       g('cutting', 'stroke-width="0.6"', [path(pathData(d.cutting, true))]) +
       g(
         'seam',
         'stroke="#2B4C9B"',
         piece.edges.map((e) => path(pathData(e.path), { edge: e.id, role: e.role, allowance: e.allowance })),
+      ) +
+      g(
+        'beyond',
+        'stroke="#2B4C9B"',
+        (piece.beyond?.edges ?? []).map((e) => path(pathData(e.path), { beyond: e.id, allowance: e.allowance })),
+      ) +
+      g(
+        'folds',
+        'stroke-dasharray="6 3"',
+        (piece.beyond?.folds ?? []).map((f, i) => path(lineData([f.from, f.to]), { 'fold-line': i + 1 })),
+      ) +
+      g(
+        'buttons',
+        '',
+        d.buttons.map((p) => path(crossAt(p))),
       ) +
       g(
         'darts',

@@ -1,5 +1,5 @@
 import { isSimplePolygon, polyline, signedArea, spansOf, type Point } from '../geometry/index.ts';
-import { edgeOf, type Piece, type Seam } from '../pattern/index.ts';
+import { asCut, edgeOf, type Piece, type Seam } from '../pattern/index.ts';
 import { cuttingFaults } from './cutting.ts';
 import { dartFaults } from './darts.ts';
 import type { Care, Fault, FaultCode } from './fault.ts';
@@ -19,7 +19,8 @@ export function inspectPiece(piece: Piece, care: Care = 'complete'): readonly Fa
   return found;
 }
 
-function inspect(piece: Piece, care: Care): readonly Fault[] {
+function inspect(drawn: Piece, care: Care): readonly Fault[] {
+  const piece = asCut(drawn);
   const out: Fault[] = [];
   const say = (code: FaultCode, data: Fault['data'] = {}, at?: Fault['at']): void => {
     out.push({ code, grade: 'fault', piece: piece.id, ...(at ? { at } : {}), data: { name: piece.name, ...data } });

@@ -1,5 +1,5 @@
 import { distance, pointAt, type Point } from '../geometry/index.ts';
-import { cuttingLine, dartShape, edgeOf, outlineOf, type Mark, type Piece } from '../pattern/index.ts';
+import { cuttingLine, dartShape, edgeOf, paperOutline, type Mark, type Piece } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
 import { about, either, FLAT, grow, regionOf, unite, type Region } from './regions.ts';
 
@@ -49,7 +49,7 @@ function marksApart(a: Piece, b: Piece): Region {
  * darts and the surroundings of marks that are drawn anew or no longer hold. Half a millimetre is no difference.
  */
 export function changedOn(before: Piece, after: Piece): Region {
-  const lines = [cuttingLine, outlineOf].map((line) =>
+  const lines = [cuttingLine, paperOutline].map((line) =>
     either(regionOf(line(before), FLAT), regionOf(line(after), FLAT)),
   );
   const slim = sliversOff(unite(...lines));

@@ -24,6 +24,10 @@ export function requireEdge(piece: Piece, id: string): Edge {
 export const edgesWithRole = (piece: Piece, role: EdgeRole): readonly Edge[] =>
   piece.edges.filter((e) => e.role === role);
 
+/** The edge down the middle of the body. */
+export const centreEdgeOf = (piece: Piece): Edge | null =>
+  [...edgesWithRole(piece, 'centreBack'), ...edgesWithRole(piece, 'centreFront')][0] ?? null;
+
 /** The seam line as one closed path, clockwise as seen. */
 export const outlineOf = (piece: Piece): Path => joinPaths(piece.edges.map((e) => e.path));
 export const outlineSpans = (piece: Piece): readonly Span[] => piece.edges.flatMap((e) => spansOf(e.path));

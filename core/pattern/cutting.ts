@@ -1,5 +1,6 @@
 import { dropLoops, flatten, isSimplePolygon, joinPaths, offsetEdges, polyline, type Path } from '../geometry/index.ts';
 import { dartShape } from './access.ts';
+import { asCut } from './beyond.ts';
 import type { Piece } from './types.ts';
 
 /**
@@ -31,7 +32,7 @@ function drawCuttingLine(piece: Piece): Path {
 
 /** The seam lines that the cutting line lies beside, in outline order, each with its allowance, mm. */
 export function cuttingEdges(piece: Piece): readonly { readonly path: Path; readonly allowance: number }[] {
-  return piece.edges.flatMap((e): readonly { readonly path: Path; readonly allowance: number }[] => {
+  return asCut(piece).edges.flatMap((e): readonly { readonly path: Path; readonly allowance: number }[] => {
     const dart = piece.darts.find((d) => d.mouth === e.id && d.cutAway !== undefined);
     if (dart?.cutAway === undefined) return [{ path: e.path, allowance: e.id === piece.fold ? 0 : e.allowance }];
     const { start, end, tip } = dartShape(piece, dart);

@@ -1,5 +1,6 @@
 import { mapPath, pathLength, reversePath, type Point } from '../geometry/index.ts';
 import { edgeOf } from './access.ts';
+import { mappedBeyond } from './beyond.ts';
 import { flippedBustLine } from './bustLine.ts';
 import type { Piece } from './types.ts';
 
@@ -9,6 +10,7 @@ export function mirrorPiece(piece: Piece, axis = 0): Piece {
   return {
     ...piece,
     ...flippedBustLine(piece.bustLine, flip),
+    ...mappedBeyond(piece, flip, true),
     edges: [...piece.edges].reverse().map((e) => ({ ...e, path: reversePath(mapPath(e.path, flip)) })),
     darts: piece.darts.map((d) => ({ ...d, tip: flip(d.tip), foldToward: d.foldToward === 'start' ? 'end' : 'start' })),
     marks: piece.marks.map((m) => {

@@ -10,6 +10,7 @@ import {
 } from '../geometry/index.ts';
 import { TOL } from '../units/index.ts';
 import { edgeOf, pieceArea } from './access.ts';
+import { mappedBeyond } from './beyond.ts';
 import type { Edge, Pattern, Piece, SeamSide } from './types.ts';
 
 /** A mouth drawn along both legs through the tip says the same as one drawn straight across. */
@@ -26,6 +27,7 @@ function reversePiece(piece: Piece): Piece {
   const edges = [...piece.edges].reverse().map((e) => ({ ...e, path: reversePath(e.path) }));
   return {
     ...piece,
+    ...mappedBeyond(piece, (p) => p, true),
     edges,
     darts: piece.darts.map((d) => ({ ...d, foldToward: d.foldToward === 'start' ? 'end' : 'start' })),
     marks: piece.marks.map((m) => {

@@ -74,7 +74,34 @@ export const markSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('level'), id, name: levelNameSchema, at: pointSchema }),
   z.object({ kind: z.literal('bustPoint'), id, at: pointSchema }),
   z.object({ kind: z.literal('drill'), id, at: pointSchema }),
+  /** Where the body's neck begins at the shoulder, when the neckline lies elsewhere. May lie off the paper. */
+  z.object({ kind: z.literal('neckBase'), id, at: pointSchema }),
+  /** The nape on a back, the pit of the neck on a front, when the neckline lies elsewhere. May lie off the paper. */
+  z.object({ kind: z.literal('neckCentre'), id, at: pointSchema }),
 ]);
+
+/**
+ * What is cut in one with a piece beyond its centre: a button extension, and a facing that is folded back. The edges run
+ * on in outline order from the start of the centre edge to its end, and are divided where a fold line meets them.
+ */
+export const beyondSchema = z.object({
+  edges: z.array(edgeSchema).min(1).max(20),
+  folds: z
+    .array(z.object({ from: pointSchema, to: pointSchema }))
+    .max(4)
+    .default([]),
+});
+
+/** Buttons on the centre line: the highest and the lowest are placed, the others spaced evenly between them. */
+export const buttonsSchema = z.object({
+  count: z.number().int().min(1).max(40),
+  /** Below the upper end of the centre, and above its lower end, mm. */
+  first: z.number().min(0).max(1000),
+  last: z.number().min(-50).max(1500),
+  /** One of them level with the bust; one at the waist. */
+  atBust: z.boolean().default(false),
+  atWaist: z.boolean().default(false),
+});
 
 /** A straight stretch of the tape around the bust, on one part of the paper. */
 export const bustStretchSchema = z.object({ from: pointSchema, to: pointSchema });
@@ -108,6 +135,8 @@ export const pieceSchema = z.object({
   marks: z.array(markSchema).max(200).default([]),
   /** Where the tape around the bust has gone with the paper; left out while the piece is as drafted. */
   bustLine: z.array(bustStretchSchema).min(1).max(60).optional(),
+  beyond: beyondSchema.optional(),
+  buttons: buttonsSchema.optional(),
   notes: text.default(''),
 });
 
@@ -181,9 +210,12 @@ export const chartRowSchema = z.object({
   body: z.partialRecord(measurementKeySchema, z.number().positive().max(4000)),
 });
 
+/** 2: where the neck, the centre and the underarm of the body lie. */
+export const PATTERN_VERSION = 2;
+
 export const patternSchema = z.object({
   format: z.literal('ample-draft/pattern'),
-  version: z.literal(1),
+  version: z.literal(PATTERN_VERSION),
   id,
   house: z.string().max(120).default(''),
   number: z.string().max(40).default(''),
@@ -209,6 +241,8 @@ export const patternSchema = z.object({
   finished: z.record(id, z.object({ bust: z.number().positive().max(4000) })).default({}),
   /** Flat measurements taken by hand on paper pieces, size by size, as the body is measured, mm. */
   flat: z.record(id, z.partialRecord(measurementKeySchema, z.number().positive().max(4000))).default({}),
+  /** By size, how far the underarm is drafted below the body's, mm, where it is told by hand; else the chart tells. */
+  underarmDrop: z.record(id, z.number().min(-60).max(400)).default({}),
   seams: z.array(seamSchema).max(100).default([]),
   /** The pieces of every size, along the seam line. */
   sizes: z.record(id, z.array(pieceSchema).max(60)),

@@ -1,11 +1,13 @@
 import { distance, endOf, flatten, isSimplePolygon, pathLength } from '../geometry/index.ts';
 import { TOL } from '../units/index.ts';
-import { edgeOf, isInside, outlineOf, pieceArea } from './access.ts';
+import { centreEdgeOf, edgeOf, isInside, pieceArea } from './access.ts';
+import { paperOutline } from './beyond.ts';
 import type { Pattern, Piece } from './types.ts';
 
 export type ProblemCode =
   | 'edges-do-not-join'
   | 'outline-open'
+  | 'beyond-off-centre'
   | 'outline-crosses'
   | 'outline-anticlockwise'
   | 'edge-repeated'
@@ -40,8 +42,16 @@ export function validatePiece(piece: Piece): readonly Problem[] {
     const gap = distance(endOf(edge.path), next.path.start);
     if (gap > TOL.join) say(i === n - 1 ? 'outline-open' : 'edges-do-not-join', { edge: edge.id, next: next.id, gap });
   });
+  const strip = piece.beyond?.edges;
+  const centre = strip ? centreEdgeOf(piece) : null;
+  strip?.forEach((edge, i) => {
+    const next = i + 1 < strip.length ? strip[i + 1]?.path.start : centre && endOf(centre.path);
+    const start = i === 0 && centre ? distance(centre.path.start, edge.path.start) : 0;
+    const gap = Math.max(start, next ? distance(endOf(edge.path), next) : Infinity);
+    if (!(gap <= TOL.join)) say('beyond-off-centre', { edge: edge.id });
+  });
   if (out.length > 0) return out;
-  if (!isSimplePolygon(flatten(outlineOf(piece), 0.2))) say('outline-crosses');
+  if (!isSimplePolygon(flatten(paperOutline(piece), 0.2))) say('outline-crosses');
   else if (pieceArea(piece) < 0) say('outline-anticlockwise');
   if (piece.fold !== null && !edgeOf(piece, piece.fold)) say('fold-edge-missing', { edge: piece.fold });
   for (const dart of piece.darts) {

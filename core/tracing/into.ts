@@ -1,4 +1,5 @@
-import { edgeOf, normalisePiece, type Pattern, type Piece, type Seam } from '../pattern/index.ts';
+import { edgeOf, normalisePiece, withNeckFound, type Pattern, type Piece, type Seam } from '../pattern/index.ts';
+import { withBustLevels } from './bustLevel.ts';
 import { proposeSeams } from './seams.ts';
 
 const holds = (pieces: readonly Piece[], seam: Seam): boolean =>
@@ -26,7 +27,10 @@ function seamsOf(pattern: Pattern): readonly Seam[] {
  */
 export function withPiece(pattern: Pattern, piece: Piece, size: string): Pattern {
   const there = pattern.sizes[size] ?? [];
-  const made = normalisePiece(piece);
+  const made = withNeckFound(
+    normalisePiece(piece),
+    pattern.chart.find((r) => r.size === size),
+  );
   const pieces = there.some((p) => p.id === made.id)
     ? there.map((p) => (p.id === made.id ? made : p))
     : [...there, made];
@@ -39,7 +43,7 @@ export function withPiece(pattern: Pattern, piece: Piece, size: string): Pattern
     : empty
       ? [{ size, body: {} }]
       : [...pattern.chart, { size, body: {} }].sort((a, b) => a.size.localeCompare(b.size, 'en', { numeric: true }));
-  const next: Pattern = { ...pattern, chart, sizes: { ...pattern.sizes, [size]: pieces } };
+  const next: Pattern = { ...pattern, chart, sizes: { ...pattern.sizes, [size]: withBustLevels(pieces) } };
   return { ...next, seams: seamsOf(next) };
 }
 

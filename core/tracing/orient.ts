@@ -8,7 +8,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import type { Piece } from '../pattern/index.ts';
+import { mappedBeyond, type Piece } from '../pattern/index.ts';
 
 /** How a piece is brought from the sheet to the table: turned by an angle (clockwise as seen), then turned over. */
 export interface Orientation {
@@ -53,6 +53,7 @@ export function mapPiece(piece: Piece, to: (p: Point) => Point, turnedOver: bool
   const edges = piece.edges.map((e) => ({ ...e, path: mapPath(e.path, to) }));
   return {
     ...piece,
+    ...mappedBeyond(piece, to, turnedOver),
     edges: turnedOver ? edges.reverse().map((e) => ({ ...e, path: reversePath(e.path) })) : edges,
     darts: piece.darts.map((d) => ({ ...d, tip: to(d.tip) })),
     marks: piece.marks.map((m) => {

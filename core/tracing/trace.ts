@@ -1,8 +1,10 @@
 import {
+  boundsOf,
   distance,
   endOf,
   flatten,
   lengthTo,
+  mapPath,
   midpoint,
   nearestLength,
   nearestOnPath,
@@ -14,12 +16,13 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import type { EdgeRole, LevelName, Mark } from '../pattern/index.ts';
+import { partAtCentre, type EdgeRole, type LevelName, type Mark, type Piece } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
 import type { Ring } from './chain.ts';
 import { edgesAt } from './corners.ts';
 import { findDarts, type FoundDart } from './darts.ts';
 import { cleanRing } from './detours.ts';
+import { centreFromLines, linesBesideCentre } from './innerCentre.ts';
 import type { Stroke } from './lines.ts';
 import { findMarks } from './marks.ts';
 import { DART_OF, divide, foldOf, insetDart, mouthsOn } from './mouths.ts';
@@ -184,7 +187,7 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
     notes: '',
   });
   return {
-    piece,
+    piece: parted(),
     edges,
     corners,
     darts: mouths.map((m, i) => ({ ...m.dart, mouth: parts.findIndex((p) => p.mouth === i) })),
@@ -195,6 +198,32 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
     orientation,
     notes,
   };
+
+  /** Extension and facing taken apart from the body, where the centre is known to lie inside. */
+  function parted(): Piece {
+    if (choices.centreInside === 'edge' || (choices.part !== 'front' && choices.part !== 'back')) return piece;
+    // The piece is laid at the corner of the table; the other lines go with it.
+    const box = boundsOf(turned.flatMap((p) => flatten(p, 0.5)));
+    const beside = linesBesideCentre(
+      piece,
+      others.map((s) => mapPath(table.path(s.path), (p) => ({ x: p.x - box.minX, y: p.y - box.minY }))),
+      piece.marks.find((m) => m.kind === 'grain') ?? null,
+    );
+    const inside = choices.centreInside ?? centreFromLines(beside);
+    if (!inside) {
+      if (beside[0] !== undefined && beside.length === 1)
+        notes.push({ code: 'centre-or-fold', data: { inside: beside[0] } });
+      return piece;
+    }
+    const done = partAtCentre(piece, inside);
+    if (!done.ok) {
+      notes.push({ code: 'centre-not-inside', data: { piece: piece.name } });
+      return piece;
+    }
+    if (!choices.centreInside)
+      notes.push({ code: 'centre-found', data: { centre: inside.centre, fold: inside.fold ?? 0 } });
+    return done.value;
+  }
 
   function marksOf(): readonly Mark[] {
     const out: Mark[] = [];

@@ -1,5 +1,5 @@
 import type { Path, Point } from '../geometry/index.ts';
-import type { EdgeRole, LevelName, Piece } from '../pattern/index.ts';
+import type { CentreInside, EdgeRole, LevelName, Piece } from '../pattern/index.ts';
 import type { FoundDart } from './darts.ts';
 import type { Orientation } from './orient.ts';
 import type { Part } from './roles.ts';
@@ -38,6 +38,8 @@ export interface TraceChoices {
   readonly grain: { readonly from: Point; readonly to: Point } | null;
   readonly bustPoint: Point | null;
   readonly levels: Readonly<Partial<Record<LevelName, Point>>>;
+  /** Where the centre lies inside the outer edge of an extension or facing; `edge`: at the edge; null: as found. */
+  readonly centreInside: CentreInside | 'edge' | null;
 }
 
 export type TraceNote =
@@ -46,7 +48,10 @@ export type TraceNote =
   | { readonly code: 'leg-misses'; readonly data: { readonly x: number; readonly y: number } }
   | { readonly code: 'no-grain'; readonly data: Record<string, never> }
   | { readonly code: 'no-bust-point'; readonly data: Record<string, never> }
-  | { readonly code: 'looks-whole'; readonly data: Record<string, never> };
+  | { readonly code: 'looks-whole'; readonly data: Record<string, never> }
+  | { readonly code: 'centre-found'; readonly data: { readonly centre: number; readonly fold: number } }
+  | { readonly code: 'centre-or-fold'; readonly data: { readonly inside: number } }
+  | { readonly code: 'centre-not-inside'; readonly data: { readonly piece: string } };
 
 export interface TracedEdge {
   readonly path: Path;
@@ -88,6 +93,7 @@ export const plainChoices = (id: string, name: string): TraceChoices => ({
   grain: null,
   bustPoint: null,
   levels: {},
+  centreInside: null,
 });
 
 /** How near a click on the sheet counts as meant, mm. */

@@ -108,6 +108,8 @@ export function divideAtDarts(
       name: names.centre.name,
       part: piece.part,
       fold: piece.fold,
+      ...(piece.beyond ? { beyond: piece.beyond } : {}),
+      ...(piece.buttons ? { buttons: piece.buttons } : {}),
       cut: piece.cut,
     },
     side: { ...keep(side, false), ...names.side, fold: null, cut: 2 },

@@ -80,6 +80,8 @@ export const ADVICE = {
   swayLarge: 38,
   /** A piece that became this much wider may no longer fit the printed layout. */
   moreCloth: 10,
+  /** A neckline this far from where a neck lies was designed so; less is one draft beside another. */
+  neckAway: 8,
   /** A dart this far aside of the bust point does not aim at it. */
   aimsAside: 40,
 } as const;

@@ -58,18 +58,18 @@ const WHERE: Readonly<Partial<Record<MeasurementKey, string>>> = {
   hip: 'Across front and back at the hip line; added up and doubled.',
   neck: 'Along the neck seam line of front and back with the tape on its edge; doubled.',
   armhole: 'Along the armhole seam line of front and back with the tape on its edge.',
-  shoulder: 'Along the front shoulder from neck point to shoulder point, on the seam line.',
-  shoulderSlope: 'From a line square to the centre through the neck point down to the shoulder point.',
+  shoulder: 'Along the front shoulder from the neck base to the shoulder point, on the seam line.',
+  shoulderSlope: 'From a line square to the centre through the neck base down to the shoulder point.',
   crossBack: 'From the centre back across to the armhole, half-way down it; doubled.',
   crossFront: 'From the centre front across to the armhole, half-way down it; doubled.',
-  napeToWaist: 'Down the centre back from the neck seam line to the waist.',
-  frontWaistLength: 'Down the centre front from the neck seam line to the waist.',
-  neckPointToBustPoint: 'From the neck point straight to the bust point.',
+  napeToWaist: 'Down the centre back from the nape to the waist.',
+  frontWaistLength: 'Down the centre front from the pit of the neck to the waist.',
+  neckPointToBustPoint: 'From the neck base straight to the bust point.',
   bustPointToWaist: 'From the bust point straight down to the waist.',
-  napeToBustPoint: 'Along the back neck, then from the neck point to the bust point.',
+  napeToBustPoint: 'Along the back neck, then from the neck base to the bust point.',
   napeToFrontWaist: 'The same, on down to the waist.',
   bustSpan: 'From the centre front across to the bust point; doubled.',
-  napeToUnderarm: 'Down the centre back to the level of the underarm.',
+  napeToUnderarm: 'Down the centre back from the nape to the level of the underarm.',
   sideWaist: 'Down the side seam of the back from underarm to waist.',
   hipDepth: 'Down the side seam from waist to hip line.',
   upperArm: 'Across the sleeve at the underarm points.',
@@ -99,6 +99,8 @@ const withSign = (v: number, len: (v: number) => string): string => `${v < 0 ? '
 /** Why nothing is asked at a row, or what its ease is worth knowing for; empty where there is nothing to say. */
 export function sayReason(row: Row, { unit, fraction }: Units): string {
   const len = (v: number): string => formatLength(v, unit, { fraction });
+  if (row.easeFrom === 'untold' && row.from === 'pieces' && row.body !== null)
+    return 'Not compared: neither chart nor pattern tells how low the underarm was drafted. Say it on Pattern, or use nape to waist.';
   if (row.difference === null) return '';
   const told = isTold(row) ? [] : [`Nothing to do: ${nothingBecause(row, len)}`];
   const tight = isTight(row)

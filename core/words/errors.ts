@@ -199,6 +199,10 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
     `This step was not carried out, and the pieces stay as they were: ${FAULT_TEXT[s.text('fault')]?.(s) ?? s.text('fault')} Take less, put its lines elsewhere, or choose another way.`,
   'piece-is-whole': (s) =>
     `“${s.text('piece')}” is drawn opened out, both sides in one. Alterations are worked out on half a piece: draw it along its centre line, on the fold, and name that edge.`,
+  'beyond-centre-changed': (s) =>
+    `Extension and facing are cut in one with “${s.text('piece')}” and fold back along a straight centre; this step would leave none. Put the dart or the line elsewhere.`,
+  'centre-not-inside': (s) =>
+    `“${s.text('piece')}” cannot be parted there: the centre line must cross the neckline and the lower edge only, clear of darts. Take another distance.`,
   'step-failed': () =>
     'This step could not be carried out on these pieces, and they stay as they were. Take another amount or another way; the rest of the plan goes on.',
   'pieces-not-fit': (s) =>
@@ -215,6 +219,8 @@ const PROBLEMS: Readonly<Record<string, Sentence>> = {
     `on “${s.text('piece')}”, the edge “${s.text('edge')}” ends ${s.len('gap')} away from where “${s.text('next')}” begins. Make them meet.`,
   'outline-open': (s) =>
     `the outline of “${s.text('piece')}” is not closed: “${s.text('edge')}” ends ${s.len('gap')} away from “${s.text('next')}”.`,
+  'beyond-off-centre': (s) =>
+    `extension and facing of “${s.text('piece')}” do not meet its centre at “${s.text('edge')}”.`,
   'outline-crosses': (s) => `the outline of “${s.text('piece')}” crosses itself.`,
   'outline-anticlockwise': (s) => `the outline of “${s.text('piece')}” runs the wrong way round.`,
   'edge-repeated': (s) => `“${s.text('piece')}” has two edges called “${s.text('edge')}”.`,

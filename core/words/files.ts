@@ -86,6 +86,12 @@ const NOTES: Readonly<Record<TraceNote['code'], Sentence>> = {
   'no-grain': () => 'No grain line was found. Draw it, or the piece is taken to lie as it does.',
   'no-bust-point': () => 'The bust point is not known yet. Place it: bust alterations need it.',
   'looks-whole': () => 'The piece is the same on both sides: it is a whole one, not a half.',
+  'centre-found': (s) =>
+    `Two lines run beside the outer edge: the fold ${s.len('fold')} and the centre ${s.len('centre')} inside it. What lies beyond the centre is taken for extension and facing, and is not measured.`,
+  'centre-or-fold': (s) =>
+    `A line runs ${s.len('inside')} inside the outer edge. If it is the centre, say so under “Where the centre lies”: girths are measured from there.`,
+  'centre-not-inside': () =>
+    'The piece cannot be parted at that centre: the line must cross the neckline and the lower edge only, clear of darts. The outer edge is taken for the centre.',
 };
 export const sayTraceNote = (n: TraceNote, units: Units): string => sentence(NOTES, n.code, n.data, units);
 

@@ -4,6 +4,7 @@ export * from './findings.ts';
 export * from './advice.ts';
 export * from './label.ts';
 export * from './fit.ts';
+export * from './measuredFrom.ts';
 export * from './measurements.ts';
 export * from './params.ts';
 export { sayRefusal } from './refusal.ts';

@@ -1,7 +1,6 @@
 import {
   add,
   distance,
-  endOf,
   intersectPaths,
   joinPaths,
   lineMeet,
@@ -22,6 +21,7 @@ import {
   dartShape,
   isInside,
   levelOf,
+  neckBaseOf,
   requireEdge,
   type Dart,
   type Edge,
@@ -33,23 +33,12 @@ import type { Context, Values } from '../contract.ts';
 import { choiceOf, numberOf, pointOf } from '../values.ts';
 import { centreX, underarmOf, type Front } from './front.ts';
 
-/** Where the neck line meets the shoulder: the wearer's bust height is measured from here. */
-export function neckPoint(piece: Piece): Point | null {
-  const n = piece.edges.length;
-  for (const [i, edge] of piece.edges.entries()) {
-    const next = piece.edges[(i + 1) % n];
-    const roles = [edge.role, next?.role];
-    if (roles.includes('neck') && roles.includes('shoulder')) return endOf(edge.path);
-  }
-  return null;
-}
-
 export type BustPointSource = 'placed' | 'wearer' | 'pattern' | 'darts' | 'tip';
 
-/** Where the wearer's own bust point lies on a front, from the neck point and half the span; null where she is not measured. */
+/** Where the wearer's own bust point lies on a front, from the neck base and half the span; null where she is not measured. */
 export function wearerBustPoint(piece: Piece, dir: 1 | -1, wearer: Context['wearer']): Point | null {
   const { neckPointToBustPoint: height, bustSpan } = wearer;
-  const neck = neckPoint(piece);
+  const neck = neckBaseOf(piece);
   if (height === undefined || bustSpan === undefined || !neck) return null;
   const x = centreX(piece) + (dir * bustSpan) / 2;
   const across = x - neck.x;

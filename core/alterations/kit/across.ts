@@ -1,5 +1,5 @@
 import { distance, endOf, intersectPaths, lerp, lengthTo, polyline, type Point } from '../../geometry/index.ts';
-import { edgesWithRole, outlineOf, type Edge, type EdgeRole, type Piece } from '../../pattern/index.ts';
+import { outlineOf, type Edge, type EdgeRole, type Piece } from '../../pattern/index.ts';
 
 /** Where a level line meets a piece, from the left: the seam line it meets, where, and how far along. */
 export interface Meeting {
@@ -26,9 +26,7 @@ export function meetings(piece: Piece, y: number): readonly Meeting[] {
 export const meetingOn = (piece: Piece, y: number, roles: readonly EdgeRole[]): Meeting | null =>
   meetings(piece, y).find((m) => roles.includes(m.edge.role)) ?? null;
 
-/** The edge down the middle of the body. */
-export const centreEdge = (piece: Piece): Edge | null =>
-  [...edgesWithRole(piece, 'centreBack'), ...edgesWithRole(piece, 'centreFront')][0] ?? null;
+export { centreEdgeOf as centreEdge } from '../../pattern/index.ts';
 
 export const lowest = (piece: Piece): number =>
   outlineOf(piece).segments.reduce((n, s) => Math.max(n, s.to.y), -Infinity);

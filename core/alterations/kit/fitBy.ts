@@ -4,8 +4,10 @@ import { difference } from './define.ts';
 import { flatOf } from './flat.ts';
 
 /** What the pattern measures there: as told with paper only, else on the pieces as they are by now. */
-export const drafted = (context: Context, key: MeasurementKey): number | null =>
-  context.flat ? (context.flat[key] ?? null) : (flatOf(context, key)?.value ?? null);
+export function drafted(context: Context, key: MeasurementKey): number | null {
+  if (context.flat) return context.flat[key] ?? null;
+  return context.untold?.includes(key) ? null : (flatOf(context, key)?.value ?? null);
+}
 
 /** Ease at waist and hip where neither design nor wearer says, whole body, mm. */
 export const USUAL_EASE = { waist: 30, hip: 50 } as const;

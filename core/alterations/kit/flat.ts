@@ -6,6 +6,9 @@ import {
   bustPointOf,
   edgesWithRole,
   levelOf,
+  neckAway,
+  neckBaseOf,
+  neckCentreOf,
   type Edge,
   type EdgeRole,
   type LevelName,
@@ -73,12 +76,16 @@ const onShoulders =
     const pair = shoulderPair(on);
     if (!pair.ok) return null;
     const { front, back } = pair.value;
-    const lines = [front, back].map((s) => line(s.piece, s.neckPoint, s.shoulderPoint));
+    const lines = [front, back].map((s) => line(s.piece, neckBaseOf(s.piece) ?? s.neckPoint, s.shoulderPoint));
     return { value: value(front, back), lines };
   };
 
+/** From the neck to the shoulder point, darts folded: a neckline cut wider than the neck takes nothing off. */
+const lengthOf = (on: ShoulderOn): number => on.length + neckAway(on.piece).out;
+
 /** How far a shoulder falls from neck to shoulder point. */
-export const dropOf = (on: ShoulderOn): number => on.shut.shoulderPoint.y - on.shut.neckPoint.y;
+export const dropOf = (on: ShoulderOn): number =>
+  on.shut.shoulderPoint.y - on.shut.neckPoint.y + on.neckPoint.y - (neckBaseOf(on.piece) ?? on.neckPoint).y;
 
 const across =
   (half: Half): Measure =>
@@ -94,9 +101,10 @@ const across =
 export function centreLength(piece: Piece): number | null {
   const edge = centreEdge(piece);
   if (!edge) return null;
-  if (edgesWithRole(piece, 'waist').length > 0) return pathLength(edge.path);
+  const { below } = neckAway(piece);
+  if (edgesWithRole(piece, 'waist').length > 0) return pathLength(edge.path) + below;
   const waist = levelOf(piece, 'waist');
-  return waist ? waist.y - upperEnd(edge).y : null;
+  return waist ? waist.y - upperEnd(edge).y + below : null;
 }
 
 const downCentre =
@@ -106,7 +114,7 @@ const downCentre =
     const edge = piece ? centreEdge(piece) : null;
     const value = piece ? centreLength(piece) : null;
     if (!piece || !edge || value === null) return null;
-    const top = upperEnd(edge);
+    const top = neckCentreOf(piece) ?? upperEnd(edge);
     return { value, lines: [line(piece, top, { x: top.x, y: top.y + value })] };
   };
 
@@ -118,7 +126,7 @@ function bustOf(pieces: readonly Piece[]) {
   const bust = owner ? bustPointOf(owner) : null;
   // Without a shoulder seam of its own (raglan) the neck point is not on the front.
   if (!front || !neck || !bust || edgesWithRole(front, 'shoulder').length === 0) return null;
-  return { front, neckPoint: upperEnd(neck), bust, waist: levelOf(front, 'waist')?.y ?? null };
+  return { front, neckPoint: neckBaseOf(front) ?? upperEnd(neck), bust, waist: levelOf(front, 'waist')?.y ?? null };
 }
 
 const fromBust =
@@ -128,10 +136,22 @@ const fromBust =
     return found ? measure(found, pieces) : null;
   };
 
-const backNeck = (pieces: readonly Piece[]): Edge | null => {
+/** From the nape round to the neck base on the back: along the neckline where it lies there, else along an ellipse. */
+function backNeck(pieces: readonly Piece[]): number | null {
   const back = partOf(pieces, 'back');
-  return (back ? edgesWithRole(back, 'neck')[0] : undefined) ?? null;
-};
+  const edge = back ? edgesWithRole(back, 'neck')[0] : undefined;
+  if (!back || !edge) return null;
+  const { out, below } = neckAway(back);
+  if (out === 0 && below === 0) return pathLength(edge.path);
+  const [base, nape] = [neckBaseOf(back), neckCentreOf(back)];
+  return base && nape ? quarterOfEllipse(Math.abs(base.x - nape.x), Math.abs(nape.y - base.y)) : null;
+}
+
+/** A quarter of an ellipse's girth by Ramanujan's second formula, to a millionth for such shapes. */
+function quarterOfEllipse(a: number, b: number): number {
+  const h = ((a - b) / (a + b)) ** 2;
+  return (Math.PI / 4) * (a + b) * (1 + (3 * h) / (10 + Math.sqrt(4 - 3 * h)));
+}
 
 const alongRole =
   (role: EdgeRole, sides: 1 | 2): Measure =>
@@ -168,7 +188,7 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
   neck: alongRole('neck', 2),
   armhole: alongRole('armhole', 1),
   // Ease or a dart of the back is not counted.
-  shoulder: onShoulders((front) => front.length),
+  shoulder: onShoulders(lengthOf),
   // The body's drop is told over its own shoulder; the pattern's is the mean of front and back over theirs.
   shoulderSlope: onShoulders((front, back) => (dropOf(front) + dropOf(back)) / 2),
   crossBack: across('back'),
@@ -184,14 +204,14 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
   ),
   napeToBustPoint: fromBust(({ front, neckPoint, bust }, pieces) => {
     const nape = backNeck(pieces);
-    if (!nape) return null;
-    return { value: pathLength(nape.path) + distance(neckPoint, bust), lines: [line(front, neckPoint, bust)] };
+    if (nape === null) return null;
+    return { value: nape + distance(neckPoint, bust), lines: [line(front, neckPoint, bust)] };
   }),
   napeToFrontWaist: fromBust(({ front, neckPoint, bust, waist }, pieces) => {
     const nape = backNeck(pieces);
-    if (!nape || waist === null) return null;
+    if (nape === null || waist === null) return null;
     return {
-      value: pathLength(nape.path) + distance(neckPoint, bust) + waist - bust.y,
+      value: nape + distance(neckPoint, bust) + waist - bust.y,
       lines: [line(front, neckPoint, bust, { x: bust.x, y: waist })],
     };
   }),
@@ -204,10 +224,11 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
   napeToUnderarm: ({ pieces }) => {
     const back = partOf(pieces, 'back');
     const arm = back ? edgesWithRole(back, 'armhole')[0] : undefined;
-    const neck = backNeck(pieces);
+    const neck = back ? edgesWithRole(back, 'neck')[0] : undefined;
     // A panel that ends before the side does not reach the underarm.
     if (!back || !arm || !neck || edgesWithRole(back, 'side').length === 0) return null;
-    const nape = lowerEnd(neck);
+    const lowest = lowerEnd(neck);
+    const nape = { x: lowest.x, y: lowest.y - neckAway(back).below };
     const { y } = lowerEnd(arm);
     return { value: y - nape.y, lines: [line(back, nape, { x: nape.x, y })] };
   },

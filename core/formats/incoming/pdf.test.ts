@@ -1,64 +1,24 @@
-import { readFileSync } from 'node:fs';
-import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
-import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_IDS } from '../../drafting/index.ts';
 import { pathLength, spansOf } from '../../geometry/index.ts';
-import { cuttingLine, outlineOf, type Piece } from '../../pattern/index.ts';
+import { cuttingLine, paperOutline } from '../../pattern/index.ts';
 import { farApart } from '../../testing/drawn.ts';
 import { pagesPdf } from '../../testing/handPdf.ts';
+import { laidTogether, printed, readPrinted } from '../../testing/printed.ts';
 import { sampleIn } from '../../testing/samples.ts';
-import {
-  allRings,
-  boxOf,
-  layTogether,
-  proposeTiles,
-  ringThrough,
-  snapPage,
-  type Lines,
-  type Stroke,
-} from '../../tracing/index.ts';
-import { expectOk, type Result } from '../../units/index.ts';
+import { allRings, boxOf, proposeTiles, ringThrough, snapPage, type Stroke } from '../../tracing/index.ts';
+import { expectOk } from '../../units/index.ts';
 import { pageMap } from '../pages.ts';
-import { writePdf, type PdfConstructor } from '../pdf/index.ts';
-import { openFailure, PDF_OPEN, readPdf, type PdfDocument } from './index.ts';
 
-const find = createRequire(import.meta.url).resolve;
-const font = (weight: number): Uint8Array =>
-  new Uint8Array(
-    readFileSync(find(`@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-${weight}-normal.woff`)),
-  );
-const fonts = { text: font(400), bold: font(700) };
-
-async function read(bytes: Uint8Array): Promise<Result<Lines>> {
-  try {
-    const document = await getDocument({ data: bytes.slice(), ...PDF_OPEN }).promise;
-    return await readPdf(document as unknown as PdfDocument, OPS);
-  } catch (error) {
-    return { ok: false, error: openFailure(error) };
-  }
-}
-const print = (pieces: readonly Piece[], original: readonly Piece[] = []): Promise<Uint8Array> =>
-  writePdf(PDFDocument as unknown as PdfConstructor, {
-    map: pageMap(pieces, 'a4'),
-    label: { wearer: 'Marit Quell', pattern: 'Causeway', size: '5', date: '2026-11-24', changes: {} },
-    original,
-    notes: [],
-    fonts,
-  });
-const together = (lines: Lines): Lines => {
-  const { placing, window } = proposeTiles(lines);
-  return layTogether(lines, placing, window);
-};
 const PT = 25.4 / 72;
 
 describe('our own tiled pages', () => {
   it.each(SAMPLE_IDS)('come back from %s, laid together, to a hundredth of a millimetre', async (id) => {
     const pieces = sampleIn(id, '5').pieces;
-    const lines = expectOk(await read(await print(pieces)), id);
+    const lines = expectOk(await readPrinted(await printed(pieces)), id);
     expect(proposeTiles(lines).by).toBe('shared');
-    const sheet = together(lines);
+    const sheet = laidTogether(lines);
     const of = (style: string): readonly Stroke[] => sheet.strokes.filter((s) => s.style === style);
     const cut = allRings(of('line #1e2a38 0.5'));
     const sewn = allRings(of('line #2b4c9b 0.35 dashed'));
@@ -73,7 +33,7 @@ describe('our own tiled pages', () => {
     };
     for (const p of pieces) {
       expect(nearest(cuttingLine(p), cut), `${p.id} cut`).toBeLessThan(0.01);
-      expect(nearest(outlineOf(p), sewn), `${p.id} sewn`).toBeLessThan(0.01);
+      expect(nearest(paperOutline(p), sewn), `${p.id} sewn`).toBeLessThan(0.01);
     }
     // The marks that join the pages are the printer's: none is left on the sheet.
     expect(sheet.strokes.every((s) => s.style !== 'line #1e2a38 0.25')).toBe(true);
@@ -84,7 +44,7 @@ it('lays every page where it was printed, though a skirt’s front and back look
   for (const size of ['4', '7']) {
     // Another size behind each piece: what one sees of an altered pattern and the untouched one.
     const pieces = sampleIn('causeway', size).pieces;
-    const lines = expectOk(await read(await print(pieces, sampleIn('causeway', '5').pieces)), 'two sizes');
+    const lines = expectOk(await readPrinted(await printed(pieces, sampleIn('causeway', '5').pieces)), 'two sizes');
     const { placing } = proposeTiles(lines);
     const map = pageMap(pieces, 'a4');
     const origin = placing[1];
@@ -108,7 +68,7 @@ describe('files that others made', () => {
       ['<< /Type /OCG /Name (Size 38) >>', '<< /Type /OCG /Name (Size 40) >>'],
       '/Properties << /A 5 0 R /B 6 0 R >>',
     );
-    const lines = expectOk(await read(bytes), 'layers');
+    const lines = expectOk(await readPrinted(bytes), 'layers');
     expect(lines.layers.map((l) => [l.name, l.on])).toEqual([
       ['Size 38', true],
       ['Size 40', false],
@@ -121,15 +81,15 @@ describe('files that others made', () => {
 
   it('takes rotation, user units and matrices as they are shown', async () => {
     const draw = '1 0 0 1 0 0 cm q 2 0 0 2 0 0 cm 10 20 m 60 20 l S Q';
-    const plain = expectOk(await read(pagesPdf([draw], [400, 300])), 'plain');
+    const plain = expectOk(await readPrinted(pagesPdf([draw], [400, 300])), 'plain');
     expect(pathLength(plain.strokes[0]?.path as never)).toBeCloseTo(100 * PT, 4);
     // From the upper left corner, y downwards: 300 − 40 points from the top.
     expect(plain.strokes[0]?.path.start.x).toBeCloseTo(20 * PT, 4);
     expect(plain.strokes[0]?.path.start.y).toBeCloseTo(260 * PT, 4);
-    const unit = expectOk(await read(pagesPdf([draw], [400, 300], '/UserUnit 2 ')), 'unit');
+    const unit = expectOk(await readPrinted(pagesPdf([draw], [400, 300], '/UserUnit 2 ')), 'unit');
     expect(pathLength(unit.strokes[0]?.path as never)).toBeCloseTo(200 * PT, 4);
     expect(unit.pages[0]?.width).toBeCloseTo(800 * PT, 4);
-    const turned = expectOk(await read(pagesPdf([draw], [400, 300], '/Rotate 90 ')), 'turned');
+    const turned = expectOk(await readPrinted(pagesPdf([draw], [400, 300], '/Rotate 90 ')), 'turned');
     expect(turned.pages[0]).toMatchObject({ width: 300 * PT, height: 400 * PT });
     const s = turned.strokes[0]?.path;
     expect(s?.start.x).toBeCloseTo(s?.segments[0]?.to.x ?? NaN, 4);
@@ -137,7 +97,7 @@ describe('files that others made', () => {
 
   it('leaves out what a page does not show, and keeps what it shows a part of whole', async () => {
     const bytes = pagesPdf(['q 50 50 100 100 re W n 60 60 m 390 60 l S 200 200 m 300 300 l S Q'], [400, 400]);
-    const lines = expectOk(await read(bytes), 'window');
+    const lines = expectOk(await readPrinted(bytes), 'window');
     expect(lines.strokes).toHaveLength(1);
     expect(pathLength(lines.strokes[0]?.path as never)).toBeCloseTo(330 * PT, 3);
   });
@@ -173,7 +133,7 @@ describe('files that others made', () => {
         });
         pages.push(`20 30 ${w} ${h} re S ${inside.join(' ')}`);
       }
-    const lines = expectOk(await read(pagesPdf(pages, [240, 210])), 'tiles');
+    const lines = expectOk(await readPrinted(pagesPdf(pages, [240, 210])), 'tiles');
     const tiles = proposeTiles(lines);
     expect(tiles.by).toBe('runsOn');
     expect(tiles.placing.map((p) => [Math.round((p?.x ?? 0) / (w * PT)), Math.round((p?.y ?? 0) / (h * PT))])).toEqual([
@@ -184,7 +144,7 @@ describe('files that others made', () => {
       [1, 1],
       [2, 1],
     ]);
-    const sheet = together(lines);
+    const sheet = laidTogether(lines);
     const ring = expectOk(ringThrough(sheet.strokes, 0), 'rectangle');
     const b = boxOf(ring.path);
     expect(b.maxX - b.minX).toBeCloseTo(500 * PT, 0);
@@ -206,7 +166,7 @@ describe('files that others made', () => {
 
 describe('files that hold no pattern', () => {
   const code = async (bytes: Uint8Array): Promise<string> => {
-    const result = await read(bytes);
+    const result = await readPrinted(bytes);
     return result.ok ? 'read' : result.error.code;
   };
   it('says when a file is locked, broken, empty of lines, or pictures only', async () => {
@@ -229,7 +189,7 @@ describe('files that hold no pattern', () => {
     expect(await code(pagesPdf([many], [200, 200]))).toBe('lines-too-many');
   });
   it('reads or refuses our own file however it is damaged', async () => {
-    const whole = await print(sampleIn('causeway-side', '5').pieces.slice(0, 1));
+    const whole = await printed(sampleIn('causeway-side', '5').pieces.slice(0, 1));
     let seed = 3;
     const next = (n: number): number => {
       seed = (Math.imul(seed, 1103515245) + 12345) >>> 0;
@@ -238,7 +198,7 @@ describe('files that hold no pattern', () => {
     for (let round = 0; round < 12; round++) {
       const bytes = whole.slice(0, round % 3 === 0 ? next(whole.length) : whole.length);
       for (let k = 0; k < 30; k++) bytes[next(bytes.length)] = next(256);
-      const result = await read(bytes);
+      const result = await readPrinted(bytes);
       if (result.ok) for (const s of result.value.strokes) expect(Number.isFinite(boxOf(s.path).maxX)).toBe(true);
       else expect(result.error.code).toMatch(/^(pdf|lines)-/);
     }

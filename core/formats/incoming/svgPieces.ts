@@ -1,6 +1,7 @@
 import svgpath from 'svgpath';
 import { midpoint, type Path, type Point } from '../../geometry/index.ts';
 import { normalisePiece, pieceSchema, validatePiece, type Piece } from '../../pattern/index.ts';
+import { parseJson } from '../read.ts';
 import { Budget, Pen } from './pen.ts';
 import { sendSvg } from './svgSend.ts';
 import type { Element } from './xml.ts';
@@ -20,6 +21,28 @@ function lineOf(e: Element, factor: number): Path | null {
     pen,
   );
   return pen.done()[0]?.path ?? null;
+}
+
+/** What is cut in one with the piece beyond its centre. */
+function beyondOf(having: (name: string) => readonly Element[], factor: number) {
+  const edges = having('beyond').map((e) => ({
+    id: value(e, 'beyond'),
+    role: 'other',
+    allowance: Number(value(e, 'allowance')),
+    path: lineOf(e, factor),
+  }));
+  if (edges.length === 0) return {};
+  const folds = having('fold-line').map((e) => {
+    const path = lineOf(e, factor);
+    return { from: path?.start, to: path?.segments[0]?.to };
+  });
+  return { beyond: { edges, folds } };
+}
+
+function buttonsOf(text: string | undefined): { readonly buttons?: unknown } {
+  if (text === undefined) return {};
+  const read = parseJson(text);
+  return read.ok ? { buttons: read.value } : {};
 }
 
 /**
@@ -55,6 +78,7 @@ export function pieceOfSvg(group: Element, factor: number): Piece | null {
       at: lineOf(e, factor)?.segments[0]?.to,
     })),
     ...having('bust-point').map((e) => ({ kind: 'bustPoint', id: value(e, 'bust-point'), at: at(e) })),
+    ...having('neck').map((e) => ({ kind: value(e, 'neck'), id: value(e, 'id'), at: at(e) })),
     ...having('drill').map((e) => ({ kind: 'drill', id: value(e, 'drill'), at: at(e) })),
   ];
   const read = pieceSchema.safeParse({
@@ -83,6 +107,8 @@ export function pieceOfSvg(group: Element, factor: number): Piece | null {
       };
     }),
     marks,
+    ...beyondOf(having, factor),
+    ...buttonsOf(value(group, 'buttons')),
   });
   if (!read.success) return null;
   const piece = normalisePiece(read.data);

@@ -1,5 +1,5 @@
 import { add, midpoint, polyline, roomiest, type Point } from '../../geometry/index.ts';
-import { outlineOf, type Piece } from '../../pattern/index.ts';
+import { paperOutline, type Piece } from '../../pattern/index.ts';
 import { arrowHeads, type PieceDrawing } from '../drawing.ts';
 import type { Placed } from '../pages.ts';
 import { BLUE, GREY, INK, POINT, type MmCanvas } from './canvas.ts';
@@ -7,6 +7,10 @@ import type { PdfInput, PdfLabel } from './input.ts';
 import type { Layers } from './layers.ts';
 
 const PAPER_ADDED = '#FFF3B0';
+const CENTRE_DASH = [10, 2, 2, 2];
+const FOLD_DASH = [6, 3];
+/** Radius of a button mark, mm. */
+const BUTTON = 5;
 
 /** One piece, or one patch of it, where its page has been shifted to. */
 export function drawPlaced(c: MmCanvas, { drawing }: Placed, input: PdfInput, layers: Layers): void {
@@ -33,7 +37,7 @@ function drawLines(c: MmCanvas, drawing: PieceDrawing, input: PdfInput, layers: 
       for (const ring of added) c.path(polyline([...ring, ring[0] as Point]), true);
       c.fillAndStroke(PAPER_ADDED, GREY, 0.15);
     });
-  if (before) layers.on('original', () => void c.path(outlineOf(before), true).stroke(GREY, 0.2, [1, 1.2]));
+  if (before) layers.on('original', () => void c.path(paperOutline(before), true).stroke(GREY, 0.2, [1, 1.2]));
   layers.on('cutting', () => void c.path(drawing.cutting, true).stroke(INK, 0.5));
   layers.on('seam', () => void c.path(drawing.seam, true).stroke(BLUE, 0.35, [4, 1.5]));
   layers.on('marks', () => drawMarks(c, drawing));
@@ -66,15 +70,26 @@ function drawMarks(c: MmCanvas, drawing: PieceDrawing): void {
     c.line(add(p, { x: -4, y: 0 }), add(p, { x: 4, y: 0 })).stroke(INK, 0.3);
     c.line(add(p, { x: 0, y: -4 }), add(p, { x: 0, y: 4 })).stroke(INK, 0.3);
   }
+  if (drawing.centreLine) c.line(...drawing.centreLine).stroke(INK, 0.35, CENTRE_DASH);
+  for (const [a, b] of drawing.folds) c.line(a, b).stroke(INK, 0.3, FOLD_DASH);
+  for (const p of drawing.buttons) {
+    c.doc.circle(p.x * POINT, p.y * POINT, BUTTON * POINT);
+    c.stroke(INK, 0.3);
+    c.line(add(p, { x: -BUTTON, y: 0 }), add(p, { x: BUTTON, y: 0 })).stroke(INK, 0.3);
+  }
 }
 
 function foldWords(c: MmCanvas, drawing: PieceDrawing): void {
-  if (!drawing.foldLine) return;
-  const m = midpoint(...drawing.foldLine);
-  c.doc.save();
-  c.doc.rotate(-90, { origin: [(m.x + 6) * POINT, m.y * POINT] });
-  c.text('place on the fold', m.x + 6, m.y - 4, 4, { color: INK });
-  c.doc.restore();
+  const along = (line: readonly [Point, Point], words: string): void => {
+    const m = midpoint(...line);
+    c.doc.save();
+    c.doc.rotate(-90, { origin: [(m.x + 6) * POINT, m.y * POINT] });
+    c.text(words, m.x + 6, m.y - 4, 4, { color: INK });
+    c.doc.restore();
+  };
+  if (drawing.foldLine) along(drawing.foldLine, 'place on the fold');
+  if (drawing.centreLine) along(drawing.centreLine, drawing.piece.part === 'back' ? 'centre back' : 'centre front');
+  for (const fold of drawing.folds) along(fold, 'fold line');
 }
 
 function pieceLabel(

@@ -1,5 +1,6 @@
 import { mapPath, pathLength, reversePath, splitAtLength, type Path, type Point } from '../../geometry/index.ts';
 import {
+  mappedBeyond,
   mirrorPiece,
   normalisePattern,
   type Edge,
@@ -33,6 +34,7 @@ export function movedPiece(piece: Piece, by: Point): Piece {
   const at = (p: Point): Point => ({ x: p.x + by.x, y: p.y + by.y });
   return {
     ...piece,
+    ...mappedBeyond(piece, at, false),
     edges: piece.edges.map((e) => ({ ...e, path: mapPath(e.path, at) })),
     darts: piece.darts.map((d) => ({ ...d, tip: at(d.tip) })),
     marks: piece.marks.map((m): Mark => {

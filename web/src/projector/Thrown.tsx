@@ -92,6 +92,19 @@ function ThrownPiece({
         ].map(([p, q], i) => (
           <path key={i} d={`M${p.x} ${p.y}L${q.x} ${q.y}`} stroke={ink} {...line} />
         ))}
+        {[...(drawing.centreLine ? [drawing.centreLine] : []), ...drawing.folds].map(([p, q], i) => (
+          <path
+            key={`inner ${i}`}
+            d={`M${p.x} ${p.y}L${q.x} ${q.y}`}
+            stroke={ink}
+            strokeDasharray="24 8 4 8"
+            {...line}
+            strokeWidth={weight / 2}
+          />
+        ))}
+        {drawing.buttons.map((p, i) => (
+          <circle key={`button ${i}`} cx={p.x} cy={p.y} r="5" stroke={ink} {...line} />
+        ))}
         {drawing.foldLine && (
           <path
             d={`M${drawing.foldLine[0].x} ${drawing.foldLine[0].y}L${drawing.foldLine[1].x} ${drawing.foldLine[1].y}`}

@@ -1,6 +1,6 @@
 import { isSample } from '@ample/core/drafting';
 import type { Job } from '@ample/core/formats';
-import { patternSchema, type Pattern } from '@ample/core/pattern';
+import { PATTERN_VERSION, patternSchema, type Pattern } from '@ample/core/pattern';
 import { demoPattern } from '@ample/samples';
 import { editJob } from './job.ts';
 import { useLibrary } from './library.ts';
@@ -38,7 +38,7 @@ export const copyPattern = (): void =>
 export const paperPattern = (name: string): Pattern =>
   patternSchema.parse({
     format: 'ample-draft/pattern',
-    version: 1,
+    version: PATTERN_VERSION,
     id: freshId(),
     name,
     chart: [{ size: '1', body: {} }],

@@ -1,6 +1,6 @@
 import { memo } from 'react';
 import { drawPiece, pathData } from '@ample/core/formats';
-import { outlineOf, type Piece } from '@ample/core/pattern';
+import { paperOutline, type Piece } from '@ample/core/pattern';
 import type { Gap } from '@ample/core/slash';
 
 interface Props {
@@ -37,7 +37,7 @@ export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quie
       ))}
       {ghost && (
         <path
-          d={pathData(outlineOf(ghost), true)}
+          d={pathData(paperOutline(ghost), true)}
           fill="none"
           stroke="#6d6758"
           strokeWidth="1"
@@ -65,6 +65,30 @@ export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quie
           stroke="#1E2A38"
           strokeWidth="0.9"
           fill="none"
+          {...thin}
+        />
+      ))}
+      {d.centreLine && (
+        <path d={line(d.centreLine)} stroke="#1E2A38" strokeWidth="1.2" strokeDasharray="16 4 3 4" {...thin} />
+      )}
+      {d.folds.map((f, i) => (
+        <path key={i} d={line(f)} stroke="#1E2A38" strokeWidth="1" strokeDasharray="8 4" {...thin} />
+      ))}
+      {d.buttons.map((p, i) => (
+        <path
+          key={i}
+          d={`M${p.x - 5} ${p.y}a5 5 0 1 0 10 0a5 5 0 1 0 -10 0h10`}
+          fill="none"
+          stroke="#1E2A38"
+          strokeWidth="1.1"
+          {...thin}
+        />
+      ))}
+      {d.neck.map((n) => (
+        <path
+          key={n.id}
+          d={`M${n.at.x - 4} ${n.at.y}L${n.at.x} ${n.at.y - 4}L${n.at.x + 4} ${n.at.y}L${n.at.x} ${n.at.y + 4}Z`}
+          fill="#B32D24"
           {...thin}
         />
       ))}

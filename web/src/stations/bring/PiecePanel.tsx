@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { PARTS, validatePiece, type Piece } from '@ample/core/pattern';
+import { centreEdgeOf, PARTS, validatePiece, type Piece } from '@ample/core/pattern';
 import {
   grouped,
   allRings,
@@ -91,6 +91,7 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
       <Line choices={choices} />
       <SeamInside choices={choices} />
       <Tools />
+      <CentreInside choices={choices} traced={traced} />
       <Edges traced={traced} choices={choices} />
       <Marks traced={traced} choices={choices} />
       <div className="flex items-start gap-4">
@@ -165,6 +166,49 @@ function Line({ choices }: { readonly choices: TraceChoices }) {
     </fieldset>
   );
 }
+
+/** Where the centre lies when an extension or a facing is cut on: measured from the outer edge. */
+function CentreInside({ choices, traced }: { readonly choices: TraceChoices; readonly traced: Traced }) {
+  const { piece } = traced;
+  const [centre, fold] = [centreEdgeOf(piece), piece.beyond?.folds[0]];
+  if ((choices.part !== 'front' && choices.part !== 'back') || !centre || piece.fold !== null) return null;
+  const outer = piece.beyond ? farthestFrom(piece, centre.path.start.x) : 0;
+  const at =
+    typeof choices.centreInside === 'object' && choices.centreInside
+      ? choices.centreInside
+      : { centre: outer, fold: fold ? outer - Math.abs(fold.from.x - centre.path.start.x) : null };
+  const set = (now: { readonly centre: number; readonly fold: number | null }): void =>
+    choose({ centreInside: now.centre > 0 ? now : 'edge' });
+  return (
+    <fieldset>
+      <legend className="mb-1 text-sm">Where the centre lies</legend>
+      <div className="flex flex-wrap items-end gap-3">
+        <LengthField
+          label="Inside the outer edge"
+          value={at.centre}
+          min={0}
+          max={300}
+          width="w-40"
+          onCommit={(v) => v !== null && set({ ...at, centre: v })}
+        />
+        {at.centre > 0 && (
+          <LengthField
+            label="Fold inside it"
+            value={at.fold}
+            optional
+            min={0}
+            max={300}
+            width="w-40"
+            onCommit={(v) => set({ ...at, fold: v })}
+          />
+        )}
+      </div>
+    </fieldset>
+  );
+}
+
+const farthestFrom = (piece: Piece, x: number): number =>
+  Math.max(0, ...(piece.beyond?.edges ?? []).map((e) => Math.abs(e.path.start.x - x)));
 
 /** Where the file draws the seam line as well, it is better than one worked out from the cutting line. */
 function SeamInside({ choices }: { readonly choices: TraceChoices }) {

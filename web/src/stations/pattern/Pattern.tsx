@@ -14,6 +14,7 @@ import { SmallPiece } from '../../ui/SmallPiece.tsx';
 import { Allowances } from './Allowances.tsx';
 import { ChartEditor } from './ChartEditor.tsx';
 import { OwnFacts, ReadFacts } from './Facts.tsx';
+import { WhereBodyLies } from './WhereBodyLies.tsx';
 
 /** What the pattern was drafted for, to read; the pieces laid out small. */
 export function PatternStation() {
@@ -54,6 +55,7 @@ export function PatternStation() {
         <ReadFacts pattern={pattern} allowance={pieces[0]?.edges[0]?.allowance ?? 15} />
       )}
       {own && <Allowances pattern={pattern} pieces={pieces} />}
+      <WhereBodyLies pattern={pattern} size={size} own={own} pieces={pieces} />
       <ChartEditor pattern={pattern} size={size} own={own} />
       <p className="mt-1 mb-5 text-sm text-quiet">
         The draft cup is the difference of full and high bust the pattern was drawn for. It is not a bra size.

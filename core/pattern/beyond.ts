@@ -1,0 +1,313 @@
+import {
+  distance,
+  endOf,
+  flatten,
+  intersectPaths,
+  joinPaths,
+  mapPath,
+  nearestOnPath,
+  pointAt,
+  pathFromSpans,
+  pathLength,
+  polyline,
+  reversePath,
+  spansOf,
+  splitPath,
+  type Path,
+  type Point,
+} from '../geometry/index.ts';
+import { ok, refuse, TOL, type Result } from '../units/index.ts';
+import { centreEdgeOf, levelOf, outlineOf } from './access.ts';
+import { LEVELS } from './schema.ts';
+import type { Beyond, Edge, Mark, Piece } from './types.ts';
+
+/** A level so near to the centre tells how the paper there has moved, mm. */
+const NEAR_CENTRE = 60;
+
+const cutOut = new WeakMap<Piece, Piece>();
+/**
+ * A piece as it is cut: what lies beyond its centre is part of the outline, in place of the centre edge. Notches on the
+ * centre are inside the paper then and are left out. A piece with nothing beyond its centre is itself.
+ */
+export function asCut(piece: Piece): Piece {
+  const { beyond, ...rest } = piece;
+  const centre = centreEdgeOf(piece);
+  if (!beyond || !centre) return piece;
+  const known = cutOut.get(piece);
+  if (known) return known;
+  const edges = piece.edges.flatMap((e) => (e === centre ? beyond.edges : [e]));
+  const made: Piece = { ...rest, edges, marks: piece.marks.filter((m) => m.kind !== 'notch' || m.edge !== centre.id) };
+  cutOut.set(piece, made);
+  return made;
+}
+
+/** The seam line of a piece as it is cut, extension and facing with it. */
+export const paperOutline = (piece: Piece): Path => outlineOf(asCut(piece));
+
+/** A beyond carried by a map that keeps lengths; `turned` where the outline runs the other way afterwards. */
+export function mapBeyond(beyond: Beyond, to: (p: Point) => Point, turned: boolean): Beyond {
+  const edges = beyond.edges.map((e) => ({ ...e, path: mapPath(e.path, to) }));
+  return {
+    edges: turned ? edges.reverse().map((e) => ({ ...e, path: reversePath(e.path) })) : edges,
+    folds: beyond.folds.map((f) => ({ from: to(f.from), to: to(f.to) })),
+  };
+}
+
+/** The same for what a piece may carry. */
+export const mappedBeyond = (piece: Piece, to: (p: Point) => Point, turned: boolean): { readonly beyond?: Beyond } =>
+  piece.beyond ? { beyond: mapBeyond(piece.beyond, to, turned) } : {};
+
+export type BeyondError = 'beyond-centre-changed' | 'centre-not-inside';
+
+/**
+ * Extension and facing of a piece whose centre edge has moved or become longer: each height goes where the centre at
+ * that height has gone, and what mirrored the neckline or the hem across its fold does so again. Refused where the
+ * centre is no longer one straight edge: nothing could be folded back along it.
+ */
+export function carryBeyond(before: Piece, after: Piece): Result<Piece, BeyondError> {
+  const { beyond } = before;
+  if (!beyond) return ok(after);
+  const [was, now] = [centreEdgeOf(before), centreEdgeOf(after)];
+  if (!now) {
+    // What was divided off at the side has no centre.
+    const { beyond: _none, ...rest } = after;
+    return ok(rest);
+  }
+  if (!was || !isStraight(now.path) || centresOf(after) > 1)
+    return refuse('beyond-centre-changed', { piece: after.name });
+  const to = carrier(before, was, after, now);
+  const first = beyond.edges.length - 1;
+  const edges = beyond.edges.map((e, i): Edge => {
+    const path = mapPath(e.path, to);
+    // The ends are the centre's own, to the last digit.
+    return {
+      ...e,
+      path: withEnds(path, i === 0 ? now.path.start : path.start, i === first ? endOf(now.path) : endOf(path)),
+    };
+  });
+  const moved: Piece = {
+    ...after,
+    beyond: { edges, folds: beyond.folds.map((f) => ({ from: to(f.from), to: to(f.to) })) },
+  };
+  return ok((['start', 'end'] as const).reduce((piece, at) => mirroredAgain(before, piece, at), moved));
+}
+
+const centresOf = (piece: Piece): number =>
+  piece.edges.filter((e) => e.role === 'centreFront' || e.role === 'centreBack').length;
+
+const isStraight = (path: Path): boolean => {
+  const chord = polyline([path.start, endOf(path)]);
+  return flatten(path, TOL.flat).every((p) => nearestOnPath(chord, p).distance < TOL.straight);
+};
+
+/** Where the paper beside the centre has gone, height by height: at its ends, and at the levels marked on it. */
+function carrier(before: Piece, was: Edge, after: Piece, now: Edge): (p: Point) => Point {
+  const x = was.path.start.x;
+  const ends = [
+    [was.path.start, now.path.start],
+    [endOf(was.path), endOf(now.path)],
+  ] as const;
+  const [low, high] = [Math.min(...ends.map(([p]) => p.y)), Math.max(...ends.map(([p]) => p.y))];
+  const levels = LEVELS.flatMap((name) => {
+    const [a, b] = [levelOf(before, name), levelOf(after, name)];
+    const inside = a && a.y > low + 1 && a.y < high - 1 && Math.abs(a.x - x) < NEAR_CENTRE;
+    return a && b && inside ? [[a, b] as const] : [];
+  });
+  const all = [...ends, ...levels].sort(([p], [q]) => p.y - q.y);
+  // Levels that changed places tell nothing of the centre.
+  const known = all.every(([, q], i) => i === 0 || q.y >= (all[i - 1]?.[1].y ?? q.y)) ? all : [...ends];
+  const stops = known.map(([p, q]) => ({ y: p.y, dx: q.x - p.x, dy: q.y - p.y })).sort((p, q) => p.y - q.y);
+  const shift = (y: number): Point => {
+    const next = stops.findIndex((s) => s.y >= y);
+    const [a, b] = next < 0 ? [stops.at(-1), undefined] : [stops[next - 1], stops[next]];
+    if (!a || !b || b.y === a.y) return { x: (a ?? b)?.dx ?? 0, y: (a ?? b)?.dy ?? 0 };
+    const t = (y - a.y) / (b.y - a.y);
+    return { x: a.dx + (b.dx - a.dx) * t, y: a.dy + (b.dy - a.dy) * t };
+  };
+  // A level mark stands a little inside: across, only the ends of the centre tell.
+  const across = (y: number): number => {
+    const [a, b] = [...ends].sort(([p], [q]) => p.y - q.y) as [(typeof ends)[number], (typeof ends)[number]];
+    const t = high === low ? 0 : Math.min(1, Math.max(0, (y - low) / (high - low)));
+    return a[1].x - a[0].x + (b[1].x - b[0].x - a[1].x + a[0].x) * t;
+  };
+  return (p) => ({ x: p.x + across(p.y), y: p.y + shift(p.y).y });
+}
+
+/** A path with its ends put exactly where they belong; a handle beside an end goes with it. */
+function withEnds(path: Path, start: Point, end: Point): Path {
+  const spans = spansOf(path);
+  return pathFromSpans(
+    spans.map((s, i) => {
+      const a = i === 0 ? start : s.a;
+      const b = i === spans.length - 1 ? end : s.b;
+      if (s.kind === 'line') return { ...s, a, b };
+      const c1 = { x: s.c1.x + a.x - s.a.x, y: s.c1.y + a.y - s.a.y };
+      return { ...s, a, b, c1, c2: { x: s.c2.x + b.x - s.b.x, y: s.c2.y + b.y - s.b.y } };
+    }),
+  );
+}
+
+/** The edges of a chain as seen walking away from the fold: those of the facing, and those it is folded back onto. */
+interface AtFold {
+  readonly fold: number;
+  /** Facing edges from the fold outward, and the outline from the fold inward, each path leading away from the fold. */
+  readonly outward: readonly number[];
+  readonly inward: readonly Path[];
+}
+
+function atFold(piece: Piece, at: 'start' | 'end'): AtFold | null {
+  const { beyond } = piece;
+  const centre = centreEdgeOf(piece);
+  const fold = beyond?.folds[0];
+  if (!beyond || !centre || !fold) return null;
+  const x = (fold.from.x + fold.to.x) / 2;
+  const order = beyond.edges.map((_, i) => i);
+  // From the centre outward: as the outline runs at its start, against it at its end.
+  const away = at === 'start' ? order : order.reverse();
+  const end = (i: number): Point => {
+    const path = (beyond.edges[i] as Edge).path;
+    return at === 'start' ? endOf(path) : path.start;
+  };
+  const k = away.findIndex((i) => Math.abs(end(i).x - x) < TOL.meets);
+  const n = piece.edges.length;
+  const c = piece.edges.indexOf(centre);
+  const lead = (path: Path): Path => (at === 'start' ? reversePath(path) : path);
+  // Without an extension of its own the facing folds at the centre itself.
+  const own = away.slice(0, k + 1).map((i) => lead((beyond.edges[i] as Edge).path));
+  const body = piece.edges.map((_, j) => piece.edges[(c + (at === 'start' ? -1 - j : 1 + j) + 2 * n) % n] as Edge);
+  const inward = [...own.reverse(), ...body.slice(0, n - 1).map((e) => lead(e.path))];
+  return { fold: x, outward: away.slice(k + 1), inward };
+}
+
+/** The ends of a facing that were mirror images of what lies under them, drawn anew from what lies there now. */
+function mirroredAgain(before: Piece, after: Piece, at: 'start' | 'end'): Piece {
+  const [was, now] = [atFold(before, at), atFold(after, at)];
+  if (!was || !now || !before.beyond || !after.beyond) return after;
+  const under = joinPaths(was.inward);
+  const flip = (x: number) => (p: Point) => ({ x: 2 * x - p.x, y: p.y });
+  const mirrors = (i: number): boolean => {
+    const { path } = before.beyond?.edges[i] as Edge;
+    const size = pathLength(path);
+    return [0, 0.25, 0.5, 0.75, 1].every(
+      (t) => nearestOnPath(under, flip(was.fold)(pointAt(path, t * size))).distance < TOL.mirrored,
+    );
+  };
+  const first = was.outward.findIndex((i) => !mirrors(i));
+  const count = first < 0 ? was.outward.length : first;
+  if (count !== 1) return after;
+  const index = now.outward[0] as number;
+  const edge = after.beyond.edges[index] as Edge;
+  const corner = at === 'start' ? endOf(edge.path) : edge.path.start;
+  const reach = 2 * now.fold - corner.x;
+  const line = polyline([
+    { x: reach, y: -20_000 },
+    { x: reach, y: 20_000 },
+  ]);
+  const chain = joinPaths(now.inward);
+  const hit = intersectPaths(chain, line)[0];
+  if (!hit) return after;
+  const [part] = splitPath(chain, hit.first);
+  if (part.segments.length === 0) return after;
+  const mirrored = mapPath(part, flip(now.fold));
+  const path = at === 'start' ? mirrored : reversePath(mirrored);
+  const next = index + (at === 'start' ? 1 : -1);
+  const edges = after.beyond.edges.map((e, i): Edge => {
+    if (i === index) return { ...e, path };
+    if (i !== next) return e;
+    return {
+      ...e,
+      path: at === 'start' ? withEnds(e.path, endOf(path), endOf(e.path)) : withEnds(e.path, e.path.start, path.start),
+    };
+  });
+  return { ...after, beyond: { ...after.beyond, edges } };
+}
+
+/** Where the centre of a piece lies inside its paper, and where it folds, as told by hand: mm from the outer edge. */
+export interface CentreInside {
+  /** From the outer edge to the centre line. */
+  readonly centre: number;
+  /** From the outer edge to the fold of a cut-on facing; null for an extension alone. */
+  readonly fold: number | null;
+}
+
+/**
+ * A piece drawn with its extension or facing as part of the outline, its centre edge the outer edge of that: parted at
+ * the centre line. Refused where the line would miss the piece or cut more than the neckline and the lower edge.
+ */
+export function partAtCentre(piece: Piece, { centre, fold }: CentreInside): Result<Piece, BeyondError> {
+  const outer = centreEdgeOf(piece);
+  if (!outer || centre <= 0) return refuse('centre-not-inside', { piece: piece.name });
+  const x0 = outer.path.start.x;
+  const inward = Math.sign(middleX(piece) - x0);
+  const lineAt = (x: number): Path =>
+    polyline([
+      { x, y: -20_000 },
+      { x, y: 20_000 },
+    ]);
+  const n = piece.edges.length;
+  const c = piece.edges.indexOf(outer);
+  const body = piece.edges.map((_, j) => piece.edges[(c + 1 + j) % n] as Edge).slice(0, n - 1);
+  const hitsAt = (x: number) =>
+    body.flatMap((edge, i) => intersectPaths(edge.path, lineAt(x)).map((h) => ({ edge, i, hit: h })));
+  const at = hitsAt(x0 + inward * centre);
+  // A line through a corner meets two edges there: what lies inward of it is kept.
+  const there = (h: (typeof at)[number] | undefined) =>
+    at.filter((o) => h && distance(o.hit.point, h.hit.point) < TOL.join);
+  const [tops, bottoms] = [there(at[0]), there(at.at(-1))];
+  const [top, bottom] = [tops.at(-1), bottoms[0]];
+  if (at.length !== tops.length + bottoms.length || !top || !bottom || top.i >= bottom.i)
+    return refuse('centre-not-inside', { piece: piece.name });
+  if (piece.darts.some((d) => (d.tip.x - x0) * inward < centre))
+    return refuse('centre-not-inside', { piece: piece.name });
+  const [topOut, topIn] = splitPath(top.edge.path, top.hit.first);
+  const [bottomIn, bottomOut] = splitPath(bottom.edge.path, bottom.hit.first);
+  const keep: readonly Edge[] = [
+    { ...top.edge, path: topIn },
+    ...body.slice(top.i + 1, bottom.i),
+    { ...bottom.edge, path: bottomIn },
+  ];
+  const other = (e: Edge, path: Path, id: string): Edge => ({ ...e, id, role: 'other', path });
+  const strip = [
+    other(bottom.edge, bottomOut, 'beyond lower'),
+    ...body.slice(bottom.i + 1).map((e) => other(e, e.path, e.id)),
+    other(outer, outer.path, 'beyond edge'),
+    ...body.slice(0, top.i).map((e) => other(e, e.path, e.id)),
+    other(top.edge, topOut, 'beyond upper'),
+  ].filter((e) => e.path.segments.length > 0);
+  const foldAt = fold === null ? null : x0 + inward * fold;
+  const divided = foldAt === null ? strip : strip.flatMap((e) => dividedAt(e, lineAt(foldAt)));
+  const ends = foldAt === null ? [] : strip.flatMap((e) => intersectPaths(e.path, lineAt(foldAt)).map((h) => h.point));
+  const sorted = [...ends].sort((p, q) => p.y - q.y);
+  const [from, to] = [sorted[0], sorted.at(-1)];
+  const edges = [...keep, { ...outer, path: polyline([bottomOut.start, endOf(topOut)]) }];
+  const kept = new Set(keep.map((e) => e.id));
+  const cutOff = pathLength(topOut);
+  return ok({
+    ...piece,
+    fold: null,
+    edges,
+    beyond: { edges: divided, folds: from && to && distance(from, to) > TOL.touches ? [{ from, to }] : [] },
+    marks: piece.marks.flatMap((m): readonly Mark[] => {
+      if (m.kind !== 'notch') return [m];
+      if (!kept.has(m.edge)) return [];
+      if (m.edge !== top.edge.id) return [m];
+      return m.at <= cutOff ? [] : [{ ...m, at: m.at - cutOff }];
+    }),
+  });
+}
+
+const middleX = (piece: Piece): number => {
+  const xs = piece.edges.map((e) => e.path.start.x);
+  return (Math.min(...xs) + Math.max(...xs)) / 2;
+};
+
+function dividedAt(edge: Edge, line: Path): readonly Edge[] {
+  const hit = intersectPaths(edge.path, line)[0];
+  if (!hit) return [edge];
+  const [one, two] = splitPath(edge.path, hit.first);
+  if (one.segments.length === 0 || two.segments.length === 0) return [edge];
+  return [
+    { ...edge, path: one },
+    { ...edge, id: `${edge.id} 2`, path: two },
+  ];
+}

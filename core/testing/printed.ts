@@ -1,0 +1,43 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import PDFDocument from 'pdfkit';
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { openFailure, PDF_OPEN, readPdf, type PdfDocument } from '../formats/incoming/index.ts';
+import { pageMap } from '../formats/pages.ts';
+import { writePdf, type PdfConstructor } from '../formats/pdf/index.ts';
+import type { Piece } from '../pattern/index.ts';
+import { layTogether, proposeTiles, type Lines } from '../tracing/index.ts';
+import type { Result } from '../units/index.ts';
+
+const find = createRequire(import.meta.url).resolve;
+const font = (weight: number): Uint8Array =>
+  new Uint8Array(
+    readFileSync(find(`@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-${weight}-normal.woff`)),
+  );
+const fonts = { text: font(400), bold: font(700) };
+
+/** The lines of a PDF as the app reads them. */
+export async function readPrinted(bytes: Uint8Array): Promise<Result<Lines>> {
+  try {
+    const document = await getDocument({ data: bytes.slice(), ...PDF_OPEN }).promise;
+    return await readPdf(document as unknown as PdfDocument, OPS);
+  } catch (error) {
+    return { ok: false, error: openFailure(error) };
+  }
+}
+
+/** Pieces on A4 pages, as the app prints them; `original` thin behind. */
+export const printed = (pieces: readonly Piece[], original: readonly Piece[] = []): Promise<Uint8Array> =>
+  writePdf(PDFDocument as unknown as PdfConstructor, {
+    map: pageMap(pieces, 'a4'),
+    label: { wearer: 'Marit Quell', pattern: 'Causeway', size: '5', date: '2026-11-24', changes: {} },
+    original,
+    notes: [],
+    fonts,
+  });
+
+/** Pages laid together as the app proposes it. */
+export const laidTogether = (lines: Lines): Lines => {
+  const { placing, window } = proposeTiles(lines);
+  return layTogether(lines, placing, window);
+};

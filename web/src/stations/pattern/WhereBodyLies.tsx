@@ -1,0 +1,235 @@
+import { useState } from 'react';
+import {
+  centreEdgeOf,
+  neckAway,
+  partAtCentre,
+  withNeckOn,
+  withNecksFound,
+  type Buttons,
+  type Pattern,
+  type Piece,
+} from '@ample/core/pattern';
+import { underarmDropOf } from '@ample/core/fit';
+import type { Refusal } from '@ample/core/units';
+import { sayMeasuredFrom, sayRefusal } from '@ample/core/words';
+import { editPattern } from '../../store/patterns.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { LengthField } from '../../ui/LengthField.tsx';
+import { Notice } from '../../ui/parts.tsx';
+
+interface Props {
+  readonly pattern: Pattern;
+  readonly size: string | null;
+  readonly own: boolean;
+  readonly pieces: readonly Piece[];
+}
+
+/** Where the body lies in the pieces when it is not at their edges: to read, and on a pattern of one's own to put right. */
+export function WhereBodyLies({ pattern, size, own, pieces }: Props) {
+  const units = useUnits();
+  const told = sayMeasuredFrom(pattern, size, units);
+  if (pieces.length === 0 || (told.length === 0 && !own)) return null;
+  return (
+    <section className="mb-5" aria-label="Where the body lies in the pieces">
+      <h2 className="mb-1">Where the body lies in the pieces</h2>
+      {told.map((t) => (
+        <p key={t} className="max-w-[76ch]">
+          {t}
+        </p>
+      ))}
+      {told.length === 0 && <p className="text-quiet">The neckline lies on the neck, and the centre at the edge.</p>}
+      {own && <PutRight pattern={pattern} size={size} pieces={pieces} />}
+    </section>
+  );
+}
+
+function PutRight({ pattern, size, pieces }: Omit<Props, 'own'>) {
+  const drop = size === null ? null : underarmDropOf(pattern, size, { pieces, seams: pattern.seams });
+  return (
+    <details className="sheet mt-2 p-3">
+      <summary className="min-h-[40px] cursor-pointer py-2">Put it right by hand, in all sizes</summary>
+      <div className="flex flex-wrap items-end gap-3 border-t border-line py-3">
+        {(['front', 'back'] as const).map((part) => {
+          const piece = pieces.find((p) => p.part === part);
+          if (!piece || !centreEdgeOf(piece)) return null;
+          const away = neckAway(piece);
+          return (
+            <div key={part} className="flex flex-wrap gap-3">
+              <LengthField
+                label={`${part === 'front' ? 'Front' : 'Back'} neckline out from the neck`}
+                value={away.out}
+                signed
+                min={-60}
+                max={200}
+                width="w-56"
+                onCommit={(out) => out !== null && editPattern((p) => withNeckOn(p, part, { out }))}
+              />
+              <LengthField
+                label={part === 'front' ? 'Below the pit of the neck' : 'Below the nape'}
+                value={away.below}
+                signed
+                min={-100}
+                max={400}
+                width="w-56"
+                onCommit={(below) => below !== null && editPattern((p) => withNeckOn(p, part, { below }))}
+              />
+            </div>
+          );
+        })}
+        <button className="btn" onClick={() => editPattern(withNecksFound)}>
+          Find the neck by the chart
+        </button>
+      </div>
+      {size !== null && (
+        <div className="border-t border-line py-3">
+          <LengthField
+            label={`Underarm below the body’s, size ${size}`}
+            value={drop}
+            optional
+            signed
+            min={-60}
+            max={400}
+            width="w-56"
+            onCommit={(v) =>
+              editPattern((p) => {
+                const { [size]: _was, ...others } = p.underarmDrop;
+                return { ...p, underarmDrop: v === null ? others : { ...others, [size]: v } };
+              })
+            }
+          />
+        </div>
+      )}
+      {pieces
+        .filter((p) => (p.part === 'front' || p.part === 'back') && p.fold === null && centreEdgeOf(p))
+        .map((p) => (
+          <Centre key={p.id} piece={p} />
+        ))}
+    </details>
+  );
+}
+
+const onEverySize = (pattern: Pattern, id: string, change: (piece: Piece) => Piece): Pattern => ({
+  ...pattern,
+  sizes: Object.fromEntries(
+    Object.entries(pattern.sizes).map(([size, all]) => [size, all.map((p) => (p.id === id ? change(p) : p))]),
+  ),
+});
+
+/** The centre of one piece inside its paper, and its buttons. */
+function Centre({ piece }: { readonly piece: Piece }) {
+  const units = useUnits();
+  const [at, setAt] = useState({ centre: 0, fold: 0 });
+  const [failed, setFailed] = useState<Refusal | null>(null);
+  const part = (): void => {
+    const inside = { centre: at.centre, fold: at.fold > 0 ? at.fold : null };
+    const tried = partAtCentre(piece, inside);
+    setFailed(tried.ok ? null : tried.error);
+    if (!tried.ok) return;
+    editPattern((p) =>
+      onEverySize(p, piece.id, (q) => {
+        const done = partAtCentre(q, inside);
+        return done.ok ? done.value : q;
+      }),
+    );
+  };
+  return (
+    <div className="border-t border-line py-3" role="group" aria-label={`Centre of ${piece.name}`}>
+      <h3 className="mb-2">{piece.name}</h3>
+      {piece.beyond ? (
+        <ButtonFields piece={piece} />
+      ) : (
+        <div className="flex flex-wrap items-end gap-3">
+          <LengthField
+            label="Centre inside the outer edge"
+            value={at.centre}
+            min={0}
+            max={300}
+            width="w-56"
+            onCommit={(v) => v !== null && setAt({ ...at, centre: v })}
+          />
+          <LengthField
+            label="Fold inside it, 0 for none"
+            value={at.fold}
+            min={0}
+            max={300}
+            width="w-56"
+            onCommit={(v) => v !== null && setAt({ ...at, fold: v })}
+          />
+          <button className="btn" disabled={at.centre <= 0} onClick={part}>
+            Measure from this centre
+          </button>
+        </div>
+      )}
+      {failed && <Notice grade="look">{sayRefusal(failed, units)}</Notice>}
+    </div>
+  );
+}
+
+const NO_BUTTONS: Buttons = { count: 7, first: 12, last: 60, atBust: true, atWaist: true };
+
+function ButtonFields({ piece }: { readonly piece: Piece }) {
+  const { buttons } = piece;
+  const set = (now: Buttons | undefined): void =>
+    editPattern((p) =>
+      onEverySize(p, piece.id, ({ buttons: _was, ...rest }) => (now ? { ...rest, buttons: now } : rest)),
+    );
+  if (!buttons)
+    return (
+      <button className="btn" onClick={() => set(NO_BUTTONS)}>
+        Put buttons on the centre
+      </button>
+    );
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <label>
+        <span className="mb-1 block text-sm">Buttons</span>
+        <input
+          className="field num w-24"
+          type="number"
+          min={1}
+          max={40}
+          value={buttons.count}
+          onChange={(e) =>
+            set({ ...buttons, count: Math.min(40, Math.max(1, Math.round(Number(e.target.value)) || 1)) })
+          }
+        />
+      </label>
+      <LengthField
+        label="First below the neckline"
+        value={buttons.first}
+        min={0}
+        max={1000}
+        width="w-44"
+        onCommit={(v) => v !== null && set({ ...buttons, first: v })}
+      />
+      <LengthField
+        label="Last above the lower edge"
+        value={buttons.last}
+        signed
+        min={-50}
+        max={1500}
+        width="w-44"
+        onCommit={(v) => v !== null && set({ ...buttons, last: v })}
+      />
+      {(
+        [
+          ['atBust', 'one level with the bust'],
+          ['atWaist', 'one at the waist'],
+        ] as const
+      ).map(([key, name]) => (
+        <label key={key} className="flex min-h-[40px] items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-carbon"
+            checked={buttons[key]}
+            onChange={(e) => set({ ...buttons, [key]: e.target.checked })}
+          />
+          {name}
+        </label>
+      ))}
+      <button className="btn" onClick={() => set(undefined)}>
+        Take the buttons out
+      </button>
+    </div>
+  );
+}
