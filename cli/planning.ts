@@ -1,5 +1,5 @@
 import { draft, type Draft } from '@ample/core/draft';
-import { solve as solveJob } from '@ample/core/solve';
+import { solve as solveJob, thinned } from '@ample/core/solve';
 import { ok, type Result } from '@ample/core/units';
 import {
   ALTERATION_WORDS,
@@ -11,6 +11,7 @@ import {
   saySum,
   sayUnreached,
   sayUsual,
+  sayWorth,
 } from '@ample/core/words';
 import { UNITS } from './commands.ts';
 import { stepReport } from './report.ts';
@@ -39,16 +40,30 @@ export function compare(file: string): Result<unknown> {
 
 /** `ample plan`: the steps with their amounts, what the measurements still ask for, and what usually is done. */
 export function plan(file: string): Result<unknown> {
+  const loaded = loadJob(file);
+  if (!loaded.ok) return loaded;
   const d = drafted(file);
   if (!d.ok) return d;
+  const { worth, drop } = thinned(loaded.value);
   const { steps, asks, usual, followers, worksheet } = d.value;
   return ok({
     size: d.value.size,
     says: sayAdvice(d.value, UNITS),
     steps: steps.map((s) => {
       const { id, alteration, on, school, total, values } = stepReport(s, UNITS);
-      return { id, alteration, on, school, total, values, ...(s.outcome.ok ? {} : { refused: s.outcome.error }) };
+      const w = worth.find((x) => x.step === id);
+      return {
+        id,
+        alteration,
+        on,
+        school,
+        total,
+        values,
+        ...(w ? { leftOut: sayWorth(w, UNITS) } : {}),
+        ...(s.outcome.ok ? {} : { refused: s.outcome.error }),
+      };
     }),
+    smallest: steps.filter((s) => s.step.on && !drop.includes(s.step.id)).map((s) => s.step.id),
     proposed: asks.map((a) => ({
       alteration: a.alteration,
       name: ALTERATION_WORDS[a.alteration]?.name,

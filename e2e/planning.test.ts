@@ -102,13 +102,13 @@ for (const singer of SINGERS)
     const [row, difference] = singer.compared;
     await expect(cell(page, row)).toContainText(difference);
     await station(page, 'Plan');
-    if (singer.bust) await page.getByRole('button', { name: 'Add the bust' }).click();
     const asks = page.getByRole('region', { name: 'What the measurements ask for' });
     await expect(asks.getByRole('button', { name: singer.asked })).toBeVisible();
     const all = asks.getByRole('button', { name: /Add all/ });
     if (await all.isVisible()) await all.click();
     else await asks.getByRole('button', { name: singer.asked }).click();
     await expect(page.getByRole('heading', { level: 2, name: new RegExp(singer.asked) })).toBeVisible();
+    if (singer.bust) await expect(page.getByRole('heading', { level: 2, name: /Full bust/ })).toBeVisible();
     // What one step leaves another asks for: until nothing is asked, each is added.
     for (let i = 0; i < 3 && (await asks.isVisible()); i++) {
       const first = asks.getByRole('listitem').getByRole('button').first();
@@ -196,11 +196,9 @@ test('paper only: a chart pasted in inches, flat measurements typed, hand sheets
   // 11.6 on her, 12.4 on the chart: what the paper measures more is the design’s.
   await expect(cell(page, 'Shoulder')).toContainText('−0.8');
   await station(page, 'Plan');
-  await page.getByRole('button', { name: 'Add the bust' }).click();
-  await page
-    .getByRole('region', { name: 'What the measurements ask for' })
-    .getByRole('button', { name: 'Narrow shoulder, slashed' })
-    .click();
+  const asked = page.getByRole('region', { name: 'What the measurements ask for' });
+  await asked.getByRole('button', { name: /^Full bust/ }).click();
+  await asked.getByRole('button', { name: 'Narrow shoulder, slashed' }).click();
   await expect(
     page.getByRole('region', { name: 'Broad shoulder, slashed', exact: true }).getByLabel('By how much'),
   ).toHaveValue('−0.8');

@@ -1,13 +1,14 @@
 import {
   CATALOGUE,
   phaseOf,
+  propose,
   rankOf,
   runAlteration,
   type Context,
   type Fit,
   type WorkOrder,
 } from '../alterations/index.ts';
-import type { Uncertainty } from '../fit/index.ts';
+import type { Amounts, Uncertainty } from '../fit/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
 import { ADVICE } from '../units/index.ts';
 import type { Lane } from './lanes.ts';
@@ -54,9 +55,49 @@ export function fitsOn(context: Context): FitsOf {
 /** Alterations that answer the same question. */
 export const kinOf = (id: string): readonly string[] => SAME.find((g) => g.includes(id)) ?? [id];
 
+const isBust = (id: string): boolean => CATALOGUE.find((d) => d.id === id)?.family === 'bust';
+
+/**
+ * The bust as one of the things that are asked for: by the way that suits the pieces best, and the amount that body and
+ * pieces come to. Null where it may be left alone, or nothing can be worked out.
+ */
+function bustAsk(lane: Lane, amounts: Amounts | null): Ask | null {
+  const chosen = amounts?.chosen;
+  if (!amounts || !chosen || amounts.verdict === 'none') return null;
+  const way = propose(lane.pieces, 'bust', lane.seams).find((p) => p.grade !== 'no');
+  const definition = CATALOGUE.find((d) => d.id === way?.id);
+  if (!definition) return null;
+  const term = (code: string): number => chosen.terms.find((t) => t.code === code)?.value ?? 0;
+  const pattern = chosen.terms.find((t) => t.sign < 0 && t.code.startsWith('pattern.'))?.value;
+  return {
+    alteration: definition.id,
+    fit: {
+      values: { ...definition.suggest(chosen.total), total: chosen.total },
+      sum: {
+        code: pattern === undefined ? 'fit.bust.cup' : chosen.school === 'knit' ? 'fit.bust.knit' : 'fit.bust',
+        data: {
+          key: 'fullBust',
+          body: term('body.fullBust'),
+          ease: term('ease.wanted'),
+          pattern: (pattern ?? 0) + term('pattern.steps'),
+          by: chosen.total,
+          half: chosen.half,
+          verdict: amounts.verdict,
+        },
+      },
+    },
+  };
+}
+
 /** What is measured and still differs, in the order of work; what the plan already does is not asked again. */
-function asksOn(fitOf: FitsOf, planned: readonly string[], order: WorkOrder, uncertainty: Uncertainty): readonly Ask[] {
-  const out: Ask[] = [];
+function asksOn(
+  fitOf: FitsOf,
+  bust: Ask | null,
+  planned: readonly string[],
+  order: WorkOrder,
+  uncertainty: Uncertainty,
+): readonly Ask[] {
+  const out: Ask[] = bust && !planned.some(isBust) ? [bust] : [];
   for (const d of CATALOGUE) {
     const kin = kinOf(d.id);
     if (!d.fits || kin.some((id) => planned.includes(id) || out.some((a) => a.alteration === id))) continue;
@@ -76,6 +117,8 @@ function asksOn(fitOf: FitsOf, planned: readonly string[], order: WorkOrder, unc
 /** What the measurements ask for is worked out against. */
 export interface Asked {
   readonly contextOf: (lane: Lane) => Context;
+  /** The bust amounts on pieces as far as they have come. */
+  readonly amountsOn: (lane: Lane) => Amounts | null;
   /** The alterations the plan has already. */
   readonly planned: readonly string[];
   readonly order: WorkOrder;
@@ -86,9 +129,13 @@ export interface Asked {
  * What the measurements ask for, as a plan: each alteration is worked out on the pieces as those proposed before it
  * would leave them, so that what one of them settles is not proposed again. `haste` looks at the pieces once only.
  */
-export function asksOf(lane: Lane, { contextOf, planned, order, uncertainty }: Asked, haste = false): readonly Ask[] {
+export function asksOf(
+  lane: Lane,
+  { contextOf, amountsOn, planned, order, uncertainty }: Asked,
+  haste = false,
+): readonly Ask[] {
   const on = (now: Lane, known: readonly string[]): readonly Ask[] =>
-    asksOn(fitsOn(contextOf(now)), known, order, uncertainty);
+    asksOn(fitsOn(contextOf(now)), bustAsk(now, amountsOn(now)), known, order, uncertainty);
   if (haste) return on(lane, planned);
   const out: Ask[] = [];
   let now = lane;

@@ -19,7 +19,7 @@ import { followers, type Follower } from './followers.ts';
 import { checkLanes, cutPieces, halvesApart, type Lanes, type SideCheck } from './lanes.ts';
 import { meetingsOf, type Meeting } from './order.ts';
 import type { StandIn } from './paper.ts';
-import { replay, type DraftCache, type Replayed } from './replay.ts';
+import { amountsOn, replay, type DraftCache, type Replayed } from './replay.ts';
 import type { DraftStep } from './step.ts';
 import { usualFor, type Usual } from './usual.ts';
 
@@ -108,7 +108,13 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
         ? []
         : asksOf(
             lanes.left,
-            { contextOf, planned, order: job.order ?? 'topDown', uncertainty: start.uncertainty },
+            {
+              contextOf,
+              amountsOn: (lane) => (bodyProblems.some((p) => p.grade === 'stop') ? null : amountsOn(lane, start)),
+              planned,
+              order: job.order ?? 'topDown',
+              uncertainty: start.uncertainty,
+            },
             care === 'quick',
           ),
     usual: usualFor(resolved.wearer.learnt ?? [], body, lanes.left, fitOfLeft, planned),

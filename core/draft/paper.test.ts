@@ -77,7 +77,12 @@ describe('paper only', () => {
 
   it('asks for what paper and chart differ in, once each, and grades by the difference where there is no nest', () => {
     const asks = draft(jobOn(paper, [], BODY)).asks;
-    expect(asks.map((a) => a.alteration)).toEqual(['grade-by-chart', 'length-line', 'shoulder-slash']);
+    expect(asks.map((a) => a.alteration)).toEqual([
+      'grade-by-chart',
+      'length-line',
+      'shoulder-slash',
+      'full-bust-side-dart',
+    ]);
     // Waist 740 − 711 and hip 990 − 965: ease stands on both sides.
     expect(asks[0]?.fit.values).toMatchObject({ waist: 29, hip: 25 });
     expect(asks[1]?.fit.values['by']).toBe(-11);

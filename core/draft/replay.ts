@@ -121,7 +121,7 @@ function doStep(step: Step, start: Beginning, lanes: Lanes, how: RunOptions): Dr
 }
 
 /** The bust amounts on the pieces as earlier steps have left them: what those gave is not given again. */
-function amountsOn(lane: Lane, { sewn, amounts, amountsAfter }: Beginning): Amounts | null {
+export function amountsOn(lane: Lane, { sewn, amounts, amountsAfter }: Beginning): Amounts | null {
   if (lane.pieces === sewn.pieces) return amounts;
   const [was, now] = [flatOf(sewn, 'fullBust'), flatOf(lane, 'fullBust')];
   const grown = was && now ? now.value - was.value : 0;

@@ -14,8 +14,10 @@ function askedOf(sample: SampleId, differs: Readings) {
   });
   return {
     size: d.size,
-    bust: d.amounts?.verdict === 'none' ? 0 : Math.round(d.amounts?.chosen?.total ?? NaN),
-    asks: d.asks.map((a) => [a.alteration, a.fit.values['by'] ?? a.fit.values['waistSize'] ?? a.fit.values['waist']]),
+    bust: Math.round(Number(d.asks.find((a) => 'total' in a.fit.values)?.fit.values['total'] ?? 0)),
+    asks: d.asks
+      .filter((a) => !('total' in a.fit.values))
+      .map((a) => [a.alteration, a.fit.values['by'] ?? a.fit.values['waistSize'] ?? a.fit.values['waist']]),
   };
 }
 

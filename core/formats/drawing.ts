@@ -22,6 +22,7 @@ import {
   cuttingLine,
   dartShape,
   edgeOf,
+  outlineOf,
   paperOutline,
   type Piece,
 } from '../pattern/index.ts';
@@ -63,7 +64,7 @@ export function drawPiece(piece: Piece): PieceDrawing {
   const seam = paperOutline(piece);
   const centre = piece.beyond ? centreEdgeOf(piece) : null;
   const bounds = boundsOf(flatten(cutting, 0.5));
-  const seamBox = boundsOf(flatten(seam, 0.5));
+  const seamBox = boundsOf(flatten(outlineOf(piece), 0.5));
   const fold = piece.fold === null ? undefined : edgeOf(piece, piece.fold);
   return {
     piece,

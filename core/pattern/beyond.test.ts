@@ -123,7 +123,8 @@ describe('buttons', () => {
     expect(at.some((p) => Math.abs(p.y - (bust.kind === 'bustPoint' ? bust.at.y : 0)) < 1e-6)).toBe(true);
     expect(at.some((p) => Math.abs(p.y - levelOf(front, 'waist')!.y) < 1e-6)).toBe(true);
     const pitch = at.slice(1).map((p, i) => p.y - at[i]!.y);
-    expect(Math.max(...pitch) / Math.min(...pitch)).toBeLessThan(2.2);
+    // 17.6, 17.0 and 9.0 between neck, bust, waist and last: shared 3, 3 and 1.
+    expect(Math.max(...pitch) / Math.min(...pitch)).toBeLessThan(1.7);
   });
 
   it('follow when the front becomes longer', () => {

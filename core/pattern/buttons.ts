@@ -41,12 +41,13 @@ export function buttonsOf(piece: Piece): readonly Point[] {
   });
 }
 
-/** So many buttons shared out among gaps: each goes where the pitch is widest. */
+/** So many buttons shared out among gaps, so that the pitches come out as alike as they can. */
 function sharedOut(gaps: readonly number[], count: number): readonly number[] {
   const more = gaps.map(() => 0);
   for (let k = 0; k < count; k++) {
-    const pitch = gaps.map((g, i) => g / ((more[i] as number) + 1));
-    const widest = pitch.indexOf(Math.max(...pitch));
+    // Halfway between a gap's pitch now and with one more: as seats are shared out among parties.
+    const claim = gaps.map((g, i) => g / ((more[i] as number) + 1.5));
+    const widest = claim.indexOf(Math.max(...claim));
     more[widest] = (more[widest] as number) + 1;
   }
   return more;

@@ -1,2 +1,3 @@
 export * from './leastSquares.ts';
 export * from './solve.ts';
+export * from './thin.ts';

@@ -54,6 +54,8 @@ export const TOL = {
   box: 1e-3,
   /** A hinge placed by hand this near the armhole seam line is set onto it. */
   hinge: 2,
+  /** Sums of measurements, mm: less is rounding, not a difference. */
+  sums: 0.05,
   /** Notches farther apart than this are worth a look. */
   notch: 3,
 } as const;

@@ -4,7 +4,7 @@ import { causewayPattern } from '../drafting/index.ts';
 import { stepSchema, type Step } from '../formats/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
 import { wearerWith } from '../testing/wearers.ts';
-import { sayAdvice } from './index.ts';
+import { sayAdvice, sayWorth } from './index.ts';
 
 const pattern = causewayPattern();
 const row = pattern.chart.find((r) => r.size === '4')?.body ?? {};
@@ -24,7 +24,7 @@ describe('what to do and what to leave, in one sentence', () => {
   });
   it('names what is worth it, and leaves the rest', () => {
     expect(said({ fullBust: 968, shoulder: 113 })).toBe(
-      'Worth altering: the bust by +4.8 cm; narrow shoulder, slashed. Leave the 12 measurements that fit.',
+      'Worth altering: narrow shoulder, slashed; the bust by +4.8 cm. Leave the 12 measurements that fit.',
     );
     expect(said({ fullBust: 902 })).toMatch(/the bust by −1.8 cm if the style is fitted or drag lines show/);
     expect(said({ shoulder: 113 }, [], { highBust: 870, waist: 741 })).toBe(
@@ -38,5 +38,20 @@ describe('what to do and what to leave, in one sentence', () => {
   });
   it('is silent while nothing is measured', () => {
     expect(said({}, [], {})).toBe('');
+  });
+});
+
+describe('what leaving a step out would cost', () => {
+  const units = { unit: 'cm', fraction: 8 } as const;
+  const worth = (key: MeasurementKey | null, left: number, within = false) =>
+    sayWorth({ step: 's', key, left, cost: Math.abs(left), within }, units);
+  it('is said as one feels it: short and long, tight and wide', () => {
+    expect(worth('fullBust', 48)).toBe('Left out, the full bust would be 4.8 cm too tight.');
+    expect(worth('waist', -30)).toBe('Left out, the waist would be 3.0 cm too wide.');
+    expect(worth('napeToWaist', -12)).toBe('Left out, the nape to waist would be 1.2 cm too long.');
+    expect(worth('shoulder', -3, true)).toBe(
+      'Left out, the shoulder would be 0.3 cm too long: within what a tape can tell.',
+    );
+    expect(worth(null, 0)).toBe('Left out, nothing that was measured would differ.');
   });
 });

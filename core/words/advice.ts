@@ -15,26 +15,18 @@ const listed = (names: readonly string[]): string =>
 
 /** What to do and what to leave, in one breath; empty while nothing is measured. */
 export function sayAdvice(
-  { steps, asks, amounts, worksheet }: Pick<Draft, 'steps' | 'asks' | 'amounts' | 'worksheet'>,
+  { steps, asks, worksheet }: Pick<Draft, 'steps' | 'asks' | 'worksheet'>,
   { unit, fraction }: Units,
 ): string {
   const known = worksheet.filter((r) => r.body !== null && r.difference !== null);
   if (known.length === 0) return '';
-  const bustPlanned = steps.some((s) => s.step.on && alterationById(s.step.alteration)?.family === 'bust');
-  const total = amounts?.chosen?.total ?? 0;
-  const bust = amounts && !bustPlanned && amounts.verdict !== 'none';
-  const todo = [
-    ...(bust
-      ? [
-          `the bust by ${formatLength(total, unit, { fraction, sign: true })}${amounts.verdict === 'optional' ? ' if the style is fitted or drag lines show' : ''}`,
-        ]
-      : []),
-    ...asks.map(({ alteration, fit }) => {
-      const words = ALTERATION_WORDS[alteration];
-      const by = fit.values['by'];
-      return lower((typeof by === 'number' && by < 0 ? words?.lapName : words?.name) ?? alteration);
-    }),
-  ];
+  const todo = asks.map(({ alteration, fit }) => {
+    const words = ALTERATION_WORDS[alteration];
+    const { by, total } = fit.values;
+    if (typeof total === 'number' && alterationById(alteration)?.family === 'bust')
+      return `the bust by ${formatLength(total, unit, { fraction, sign: true })}${fit.sum.data['verdict'] === 'optional' ? ' if the style is fitted or drag lines show' : ''}`;
+    return lower((typeof by === 'number' && by < 0 ? words?.lapName : words?.name) ?? alteration);
+  });
   const fits = known.filter((r) => !isTold(r)).map((r) => lower(MEASUREMENT_WORDS[r.key].name));
   const leave =
     fits.length === 0

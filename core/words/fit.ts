@@ -11,6 +11,10 @@ const shared = (s: Speaker): string => {
   return sign ? `${sign} = ${s.signed('each')} each piece` : '';
 };
 
+/** A small amount at the bust is a matter of style. */
+const optional = (s: Speaker): string =>
+  s.text('verdict') === 'optional' ? ' Only if the style is fitted or drag lines show.' : '';
+
 /** Why this size, why this amount. */
 export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
   'size.highBust.nearest': (s) =>
@@ -49,6 +53,12 @@ export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
     `${name(s)}: ${s.len('body')} ${s.plus('ease')} ease = ${s.len('wanted')} wanted − ${s.len('pattern')} on the pattern = ${s.signed('by')}${shared(s)}.`,
   'fit.room': (s) =>
     `${name(s)}: ${s.len('pattern')} on the pattern − ${s.len('body')} measured leaves ${s.len('room')} of ease; ${s.len('enough')} is enough here.`,
+  'fit.bust': (s) =>
+    `${name(s)}: ${s.len('body')} ${s.plus('ease')} ease − ${s.len('pattern')} on the pattern = ${s.signed('by')} over the whole front, ${s.signed('half')} on each half.${optional(s)}`,
+  'fit.bust.knit': (s) =>
+    `${name(s)}: ${s.len('body')} ${s.plus('ease')} ease − ${s.len('pattern')} on the pattern, and half of that for a knit: ${s.signed('by')} over the whole front, ${s.signed('half')} on each half.${optional(s)}`,
+  'fit.bust.cup': (s) =>
+    `${name(s)}: ${s.signed('by')} over the whole front by chart or cup, ${s.signed('half')} on each half.${optional(s)}`,
   'fit.height': (s) =>
     `${s.len('body')} tall − ${s.len('pattern')} drafted = ${s.signed('by')}; a quarter to a half of it lies in the bodice: ${s.signed('each')} to begin with. A measured side or back beats it.`,
   'fit.sizes': (s) =>

@@ -24,3 +24,4 @@ export * from './next.ts';
 export * from './patches.ts';
 export * from './projector.ts';
 export * from './bureau.ts';
+export * from './worth.ts';

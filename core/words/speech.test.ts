@@ -59,7 +59,7 @@ describe('everything that is ever said is a whole sentence', () => {
           const worksheetOf = { body, eases, uncertainty: uncertaintyOf([], pattern), pattern, told: null, placed: [] };
           const on = { pieces: [], seams: [] };
           const rows = worksheet({ ...worksheetOf, size: choice.value.chosen.size, before: on, after: on });
-          sound(sayAdvice({ steps: [], asks: [], amounts, worksheet: rows }, u));
+          sound(sayAdvice({ steps: [], asks: [], worksheet: rows }, u));
         },
       ),
       { seed: 52, numRuns: 120 },

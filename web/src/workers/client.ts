@@ -1,7 +1,7 @@
 import type { Draft, ResolvedJob } from '@ample/core/draft';
 import type { Care } from '@ample/core/guard';
 import type { Layout } from '@ample/core/layout';
-import type { Solution } from '@ample/core/solve';
+import type { Solution, Thinned } from '@ample/core/solve';
 import type { Refusal, Result } from '@ample/core/units';
 import { askOnce } from './askOnce.ts';
 import {
@@ -127,6 +127,14 @@ export interface Solver {
   /** Finds the amounts of a plan's steps together. One question at a time. */
   readonly find: (input: SolveRequest) => Promise<Result<Solution>>;
   readonly stop: () => void;
+}
+
+/** What each step of a plan is worth, in a worker of its own; cancelled, the promise never settles. */
+export function startThinning(input: ResolvedJob): { readonly done: Promise<Thinned>; readonly cancel: () => void } {
+  const worker = new Worker(new URL('./solve.worker.ts', import.meta.url), { type: 'module' });
+  const request: Request = { v: PROTOCOL, id: 1, kind: 'thin', input };
+  const done = askOnce(worker, request, 20_000, 'it took longer than twenty seconds').finally(() => worker.terminate());
+  return { done: done as Promise<Thinned>, cancel: () => worker.terminate() };
 }
 
 /** A worker for the search, started before it is asked so that the answer need not wait for it. */

@@ -9,11 +9,11 @@ import type { CameraSet, Flat, Grey, KnownPoint, Residual } from '@ample/core/ph
 import type { Pattern, Piece } from '@ample/core/pattern';
 import type { Region } from '@ample/core/patch';
 import type { Lines } from '@ample/core/tracing';
-import type { Solution, SolveWish } from '@ample/core/solve';
+import type { Solution, SolveWish, Thinned } from '@ample/core/solve';
 import type { Result } from '@ample/core/units';
 
 /** Version of the messages: a worker from another build is refused rather than misread. */
-export const PROTOCOL = 5;
+export const PROTOCOL = 6;
 
 export interface PdfRequest {
   /** Whole pieces or patches, as they are to be laid on the pages. */
@@ -92,7 +92,8 @@ export type Request =
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'draft'; readonly input: DraftRequest }
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'pdf'; readonly input: PdfRequest }
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'record'; readonly input: RecordRequest }
-  | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'solve'; readonly input: SolveRequest };
+  | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'solve'; readonly input: SolveRequest }
+  | { readonly v: typeof PROTOCOL; readonly id: number; readonly kind: 'thin'; readonly input: ResolvedJob };
 
 export type Reply =
   | {
@@ -103,6 +104,7 @@ export type Reply =
         | Draft
         | Uint8Array
         | Result<Solution>
+        | Thinned
         | Result<Bundle>
         | readonly Result<Layout>[]
         | Result<Lines>

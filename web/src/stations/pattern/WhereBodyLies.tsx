@@ -89,7 +89,7 @@ function PutRight({ pattern, size, pieces }: Omit<Props, 'own'>) {
             signed
             min={-60}
             max={400}
-            width="w-56"
+            width="w-72"
             onCommit={(v) =>
               editPattern((p) => {
                 const { [size]: _was, ...others } = p.underarmDrop;

@@ -23,7 +23,7 @@ export function Asks({ draft }: { readonly draft: Draft }) {
       <ul className="space-y-3">
         {draft.asks.map(({ alteration, fit }) => {
           const words = ALTERATION_WORDS[alteration];
-          const by = fit.values['by'];
+          const by = fit.values['by'] ?? fit.values['total'];
           const name = typeof by === 'number' && by < 0 ? words?.lapName : words?.name;
           return (
             <li key={alteration} className="grid gap-x-4 gap-y-1 min-[800px]:grid-cols-[290px_minmax(0,1fr)]">

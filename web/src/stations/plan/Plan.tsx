@@ -13,14 +13,17 @@ import { Order } from './Order.tsx';
 import { AddStep } from './Proposals.tsx';
 import { Slip } from './Slip.tsx';
 import { Solver } from './Solver.tsx';
+import { SmallestPlan, useThinned } from './Thin.tsx';
 import { Finish, UsualAlterations } from './Usual.tsx';
 import { WorkOrder } from './WorkOrder.tsx';
 
 export function Plan() {
   const { draft, pattern } = useDraft();
   const units = useUnits();
+  const thinned = useThinned(draft);
   if (!draft) return <Station title="Plan">Doing the sums…</Station>;
   const chosen = draft.amounts?.chosen ?? null;
+  const worthOf = (id: string) => thinned?.worth.find((w) => w.step === id);
   return (
     <Station title="Plan" lead={sayAdvice(draft, units) || undefined} wide>
       <AgainList />
@@ -34,7 +37,7 @@ export function Plan() {
           <Notice grade="note">{sayFit(draft.leaveBust, units)}</Notice>
         </div>
       )}
-      {draft.steps.length === 0 && (
+      {draft.steps.length === 0 && draft.asks.length === 0 && (
         <div className="sheet mb-4 p-4">
           <p className="mb-3">
             Nothing is planned.{' '}
@@ -54,7 +57,7 @@ export function Plan() {
         <div className="min-w-0">
           <WorkOrder draft={draft} />
           {draft.steps.map((s, i) => (
-            <Slip key={s.step.id} step={s} index={i} draft={draft} />
+            <Slip key={s.step.id} step={s} index={i} draft={draft} worth={worthOf(s.step.id)} />
           ))}
           <Followers draft={draft} />
           <Asks draft={draft} />
@@ -71,6 +74,7 @@ export function Plan() {
         <div className="space-y-4 self-start min-[1180px]:sticky min-[1180px]:top-0 min-[1180px]:max-h-[calc(100vh-150px)] min-[1180px]:overflow-auto">
           <Order draft={draft} />
           <Left draft={draft} />
+          <SmallestPlan draft={draft} thinned={thinned} />
           <Solver draft={draft} />
         </div>
       </div>

@@ -3,6 +3,7 @@ import { Switch } from 'radix-ui';
 import { Link, useParams } from 'react-router';
 import { alterationById } from '@ample/core/alterations';
 import { isTyped, type Draft, type DraftStep } from '@ample/core/draft';
+import type { Worth } from '@ample/core/solve';
 import { ALTERATION_WORDS, sayFit, sayRefusal, stepAmount, stepName } from '@ample/core/words';
 import { piecesBefore } from '../../store/draft.ts';
 import { editJob, editStep, setValue, useJob } from '../../store/job.ts';
@@ -15,16 +16,19 @@ import { WaysOn } from '../../ui/WaysOn.tsx';
 import { Meets, OwnAmount } from './OwnAmount.tsx';
 import { BustProposals } from './Proposals.tsx';
 import { School } from './School.tsx';
+import { WorthLine } from './Thin.tsx';
 
 /** One step of the plan: its amount, its sum, its side, and what it meets. */
 export function Slip({
   step: whole,
   index,
   draft,
+  worth,
 }: {
   readonly step: DraftStep;
   readonly index: number;
   readonly draft: Draft;
+  readonly worth?: Worth | undefined;
 }) {
   const { step: drafted, total, outcome } = whole;
   // Choices show at once, as the job has them; the sums follow with the draft.
@@ -86,6 +90,7 @@ export function Slip({
           Take out
         </button>
       </header>
+      {step.on && outcome.ok && <WorthLine worth={worth} />}
       {!outcome.ok && step.on && (
         <div className="p-4 pb-0">
           <Notice grade="fault">{sayRefusal(outcome.error, units)}</Notice>
