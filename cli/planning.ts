@@ -70,6 +70,11 @@ export function plan(file: string): Result<unknown> {
       values: a.fit.values,
       says: sayFit(a.fit.sum, UNITS),
     })),
+    offered: d.value.offers.map((o) => ({
+      alteration: o.alteration,
+      values: o.fit.values,
+      says: sayFit(o.fit.sum, UNITS),
+    })),
     usual: usual.map((u) => ({ ...u, says: sayUsual(u, UNITS) })),
     follow: followers.map((f) => f.alteration),
     left: worksheet.flatMap((r) => (r.left === null ? [] : [{ key: r.key, before: r.difference, left: r.left }])),

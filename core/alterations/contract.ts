@@ -203,6 +203,8 @@ export interface AlterationDefinition {
   readonly reads?: readonly MeasurementKey[];
   /** The values this body asks for on these pieces; null where nothing is measured that would tell. */
   readonly fits?: (context: Context) => Fit | null;
+  /** What it would do is told and offered, not asked for: another school leaves it. */
+  readonly offered?: true;
   readonly plan: (context: Context, values: Values) => Result<Program>;
   /** What must hold afterwards; a finding is returned for each promise broken. */
   readonly holds: (before: readonly Piece[], after: readonly Piece[]) => readonly Finding[];

@@ -100,7 +100,8 @@ function asksOn(
   const out: Ask[] = bust && !planned.some(isBust) ? [bust] : [];
   for (const d of CATALOGUE) {
     const kin = kinOf(d.id);
-    if (!d.fits || kin.some((id) => planned.includes(id) || out.some((a) => a.alteration === id))) continue;
+    if (!d.fits || d.offered || kin.some((id) => planned.includes(id) || out.some((a) => a.alteration === id)))
+      continue;
     const fit = fitOf(d.id);
     if (fit && isWorthAsking(fit, uncertainty)) out.push({ alteration: d.id, fit });
   }
@@ -112,6 +113,15 @@ function asksOn(
   // A difference is asked for once, by what comes first; what that leaves of it is asked when it is planned.
   const key = (a: Ask): unknown => a.fit.sum.data['key'];
   return sorted.filter((a, i) => key(a) === undefined || sorted.findIndex((b) => key(b) === key(a)) === i);
+}
+
+/** What another school would do besides: told and offered, never proposed. What the plan has already is left out. */
+export function offersOf(context: Context, planned: readonly string[], uncertainty: Uncertainty): readonly Ask[] {
+  const fitOf = fitsOn(context);
+  return CATALOGUE.flatMap((d): readonly Ask[] => {
+    const fit = d.offered && !planned.includes(d.id) ? fitOf(d.id) : null;
+    return fit && isWorthAsking(fit, uncertainty) ? [{ alteration: d.id, fit }] : [];
+  });
 }
 
 /** What the measurements ask for is worked out against. */

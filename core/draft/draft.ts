@@ -1,4 +1,4 @@
-import { alterationById, wearerBustPoint } from '../alterations/index.ts';
+import { alterationById, fallenBy } from '../alterations/index.ts';
 import {
   levelSizes,
   mayLeaveBust,
@@ -10,10 +10,10 @@ import {
   type Row,
 } from '../fit/index.ts';
 import { inspectPiece, inspectSeams, type Care } from '../guard/index.ts';
-import { bustPointOf, sideDirection, type MeasurementKey, type Piece, type Seam } from '../pattern/index.ts';
+import { type MeasurementKey, type Piece, type Seam } from '../pattern/index.ts';
 import { seamsAsDrafted, type CheckReport, type Finding } from '../truing/index.ts';
 import type { Refusal } from '../units/index.ts';
-import { asksOf, fitsOn, type Ask } from './asks.ts';
+import { asksOf, fitsOn, offersOf, type Ask } from './asks.ts';
 import { beginningOf, type Beginning, type ResolvedJob } from './beginning.ts';
 import { followers, type Follower } from './followers.ts';
 import { checkLanes, cutPieces, halvesApart, type Lanes, type SideCheck } from './lanes.ts';
@@ -58,6 +58,8 @@ export interface Draft extends Pick<Beginning, 'body' | 'bodyProblems' | 'sizeCh
   readonly meetings: readonly Meeting[];
   /** What the measurements still ask for. */
   readonly asks: readonly Ask[];
+  /** What another school would do besides. */
+  readonly offers: readonly Ask[];
   /** Body against pattern, measurement by measurement, and what is left on the altered pieces. */
   readonly worksheet: readonly Row[];
   /** What finished jobs of this wearer had done. */
@@ -117,6 +119,7 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
             },
             care === 'quick',
           ),
+    offers: original.length === 0 ? [] : offersOf(contextOf(lanes.left), planned, start.uncertainty),
     usual: usualFor(resolved.wearer.learnt ?? [], body, lanes.left, fitOfLeft, planned),
     worksheet: worksheetOf(start, { lanes, steps }),
     refusal: start.refusal,
@@ -141,13 +144,8 @@ function placedBy(steps: readonly DraftStep[], body: Body): readonly Measurement
 }
 
 /** How much lower than the wearer's own the bust point lies on the altered front, mm; higher is below nothing. */
-function fallenOf({ original, body }: Beginning, { left }: Lanes): number {
-  const was = original.find((p) => p.part === 'front');
-  const now = left.pieces.find((p) => p.id === was?.id);
-  const own = was ? wearerBustPoint(was, sideDirection(was), body) : null;
-  const at = now ? bustPointOf(now) : undefined;
-  return own && at && now !== was ? at.y - own.y : 0;
-}
+const fallenOf = ({ original, body }: Beginning, { left }: Lanes): number =>
+  fallenBy({ pieces: left.pieces, original, wearer: body }) ?? 0;
 
 /** The worksheet of a job with its pieces as they are by then. */
 export const worksheetOf = (

@@ -59,15 +59,17 @@ export function thinned(resolved: ResolvedJob): Thinned {
   }
 }
 
+/** What is left at a row: how far the bust point has fallen counts, where it has. */
+const restOf = (r: Row): number => (Math.abs(r.fallen) > Math.abs(r.left ?? 0) ? r.fallen : (r.left ?? 0));
+
 function worthOf(step: string, whole: readonly Row[], without: readonly Row[]): Worth {
   const at = without.flatMap((r) => {
     const was = whole.find((w) => w.key === r.key);
     if (r.left === null || was?.left === null || was === undefined || r.from === 'chart') return [];
-    const cost = Math.abs(r.left) - Math.abs(was.left);
+    const [now, then] = [restOf(r), restOf(was)];
+    const cost = Math.abs(now) - Math.abs(then);
     // What the whole plan leaves as well is no cost of this step.
-    return [
-      { key: r.key, left: r.left, cost, over: Math.abs(r.left) > Math.max(r.within, Math.abs(was.left) + TOL.sums) },
-    ];
+    return [{ key: r.key, left: now, cost, over: Math.abs(now) > Math.max(r.within, Math.abs(then) + TOL.sums) }];
   });
   const worst = at.sort((a, b) => Number(b.over) - Number(a.over) || b.cost - a.cost)[0];
   const told = worst !== undefined && worst.cost > TOL.sums;

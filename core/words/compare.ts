@@ -115,7 +115,7 @@ export function sayReason(row: Row, { unit, fraction }: Units): string {
     ...told,
     ...tight,
     ...usual,
-    ...(fallen === '' ? [] : [`${fallen} Raise the dart by that if it is to aim at the wearer’s own height.`]),
+    ...(fallen === '' ? [] : [`${fallen} Plan offers to put the dart back to the wearer’s own height.`]),
   ].join(' ');
 }
 

@@ -5,6 +5,7 @@ import { seamsHold } from '../bust/promises.ts';
 import type { AlterationDefinition, Context, Instruction, Program, Values } from '../contract.ts';
 import { boxSlide } from '../darts/boxSlide.ts';
 import { DART, DART_REFUSALS, findDart, suitsDarts } from '../darts/find.ts';
+import { fitsFallen } from '../kit/fallen.ts';
 import { choiceOf, numberOf } from '../values.ts';
 
 const AIMED: readonly Dart['kind'][] = ['side', 'french', 'waist'];
@@ -133,6 +134,9 @@ export const dartRaise: AlterationDefinition = {
   ],
   source: 'A box cut around the dart and slid, or the tip alone drawn anew.',
   suggest: () => ({}),
+  reads: ['neckPointToBustPoint'],
+  fits: fitsFallen,
+  offered: true,
   suits: suitsDarts(['front']),
   plan,
   holds: seamsHold,

@@ -14,6 +14,7 @@ import { ok, refuse, type Result } from '../../units/index.ts';
 import { findPanels } from '../bust/panels.ts';
 import { seamsHold } from '../bust/promises.ts';
 import type { AlterationDefinition, Context, Instruction, MarkLine, Program, Values } from '../contract.ts';
+import { fitsFallen } from '../kit/fallen.ts';
 import { numberOf } from '../values.ts';
 
 /** The box around the apex: half its height and its depth into the piece, mm. */
@@ -203,6 +204,9 @@ export const princessApex: AlterationDefinition = {
       ? { grade: 'possible', why: { code: 'why.apex', data: {} } }
       : { grade: 'no', why: { code: found.error.code, data: found.error.data } };
   },
+  reads: ['neckPointToBustPoint'],
+  fits: fitsFallen,
+  offered: true,
   plan,
   holds: seamsHold,
 };

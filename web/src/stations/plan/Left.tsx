@@ -2,6 +2,7 @@ import type { Draft } from '@ample/core/draft';
 import { isTold, type Row } from '@ample/core/fit';
 import { TOL } from '@ample/core/units';
 import { MEASUREMENT_WORDS, sayFallen } from '@ample/core/words';
+import { addStep } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Length } from '../../ui/parts.tsx';
 
@@ -46,6 +47,13 @@ export function Left({ draft }: { readonly draft: Draft }) {
                 </span>
               </div>
               {sayFallen(r, units) !== '' && <p className="text-sm text-quiet">{sayFallen(r, units)}</p>}
+              {draft.offers
+                .filter((o) => o.fit.sum.data['key'] === r.key)
+                .map((o) => (
+                  <button key={o.alteration} className="btn my-1" onClick={() => addStep(o.alteration)}>
+                    Put it back to the wearer’s height
+                  </button>
+                ))}
               <div className="relative h-3" aria-hidden="true">
                 <div className="absolute inset-y-0 left-0 border border-ink" style={{ width: share(r.difference) }} />
                 {!done && <div className="absolute inset-y-[3px] left-0 bg-carbon" style={{ width: share(r.left) }} />}
