@@ -9,6 +9,6 @@ export * from './order.ts';
 export { heightShare, type HeightShare } from './kit/height.ts';
 export { AROUND, flatOf, type Flat } from './kit/flat.ts';
 export { sizeFor } from './kit/sizeFor.ts';
-export { wearerBustPoint } from './bust/landmarks.ts';
+export { heightsApart, wearerBustPoint } from './bust/landmarks.ts';
 export { fallenBy } from './kit/fallen.ts';
 export { throughBody } from './kit/throughBody.ts';

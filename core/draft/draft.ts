@@ -1,4 +1,4 @@
-import { alterationById, fallenBy } from '../alterations/index.ts';
+import { alterationById, fallenBy, heightsApart } from '../alterations/index.ts';
 import {
   levelSizes,
   mayLeaveBust,
@@ -10,7 +10,7 @@ import {
   type Row,
 } from '../fit/index.ts';
 import { inspectPiece, inspectSeams, type Care } from '../guard/index.ts';
-import { type MeasurementKey, type Piece, type Seam } from '../pattern/index.ts';
+import { sideDirection, type MeasurementKey, type Piece, type Seam } from '../pattern/index.ts';
 import { seamsAsDrafted, type CheckReport, type Finding } from '../truing/index.ts';
 import type { Refusal } from '../units/index.ts';
 import { asksOf, fitsOn, offersOf, type Ask } from './asks.ts';
@@ -131,7 +131,8 @@ const SEWN: readonly Finding['code'][] = ['seam-lengths-differ', 'piece-must-fol
 
 /** A bust step that works about the wearer's own bust point puts it where the body has it, whatever the paper grows by. */
 function placedBy(steps: readonly DraftStep[], body: Body): readonly MeasurementKey[] {
-  const known = body.neckPointToBustPoint !== undefined && body.bustSpan !== undefined;
+  const height = body.neckPointToBustPoint ?? body.bustPointToWaist;
+  const known = height !== undefined && body.bustSpan !== undefined;
   const about = steps.some(
     ({ step, outcome, values }) =>
       step.on &&
@@ -146,6 +147,12 @@ function placedBy(steps: readonly DraftStep[], body: Body): readonly Measurement
 /** How much lower than the wearer's own the bust point lies on the altered front, mm; higher is below nothing. */
 const fallenOf = ({ original, body }: Beginning, { left }: Lanes): number =>
   fallenBy({ pieces: left.pieces, original, wearer: body }) ?? 0;
+
+/** By how much the two ways of measuring the wearer's bust height disagree on the front as drafted, mm; else 0. */
+function apartOf({ original, body }: Beginning): number {
+  const front = original.find((p) => p.part === 'front');
+  return front ? (heightsApart(front, sideDirection(front), body) ?? 0) : 0;
+}
 
 /** The worksheet of a job with its pieces as they are by then. */
 export const worksheetOf = (
@@ -167,6 +174,7 @@ export const worksheetOf = (
           told: start.told,
           placed: placedBy(steps, start.body),
           fallen: fallenOf(start, lanes),
+          apart: apartOf(start),
         },
         only,
       );

@@ -54,6 +54,8 @@ export interface Row {
   readonly left: number | null;
   /** At the bust height: how much lower the bust point lies on the altered paper than the wearer's own, mm; else 0. */
   readonly fallen: number;
+  /** At the bust height: how much lower the bust point lies measured from the waist up than from the neck down, mm; else 0. */
+  readonly apart: number;
 }
 
 /** Whether a row's difference is more than a tape may be wrong by. */
@@ -123,6 +125,8 @@ export interface Compared {
   readonly placed: readonly MeasurementKey[];
   /** How far a bust step has carried the bust point down the paper, mm. */
   readonly fallen?: number;
+  /** How much lower the wearer's bust point lies from the waist up than from the neck down, mm. */
+  readonly apart?: number;
 }
 
 const valueOf = (on: Sewn, key: MeasurementKey): number | null => flatOf(on, key)?.value ?? null;
@@ -136,7 +140,7 @@ const roomLeft = (ease: EaseAt, body: number, pattern: number): number | null =>
  * the altered pieces; `only` some of them where the rest is not wanted. Rows of which neither body nor pattern is known are left out.
  */
 export function worksheet(
-  { body, eases, uncertainty, pattern, size, before, after, told, placed, fallen = 0 }: Compared,
+  { body, eases, uncertainty, pattern, size, before, after, told, placed, fallen = 0, apart = 0 }: Compared,
   only?: readonly MeasurementKey[],
 ): readonly Row[] {
   const chart = chartBody(pattern, size);
@@ -188,6 +192,7 @@ export function worksheet(
         after: altered,
         left: then === null || altered === null || !compared ? null : then - altered,
         fallen: key === 'neckPointToBustPoint' && byBody ? fallen : 0,
+        apart: key === 'neckPointToBustPoint' ? apart : 0,
       },
     ];
   });

@@ -24,6 +24,7 @@ const row = (over: Partial<Row>): Row => ({
   after: 770,
   left: 20,
   fallen: 0,
+  apart: 0,
   ...over,
 });
 

@@ -111,10 +111,17 @@ export function sayReason(row: Row, { unit, fraction }: Units): string {
       ? ['The chart does not give this measurement, so the usual ease is taken.']
       : [];
   const fallen = sayFallen(row, { unit, fraction });
+  const apart =
+    Math.abs(row.apart) > row.within
+      ? [
+          `Measured from the waist up, the bust point lies ${len(Math.abs(row.apart))} ${row.apart > 0 ? 'lower' : 'higher'} than from the neck down. Take both again; the bust step goes by either.`,
+        ]
+      : [];
   return [
     ...told,
     ...tight,
     ...usual,
+    ...apart,
     ...(fallen === '' ? [] : [`${fallen} Plan offers to put the dart back to the wearer’s own height.`]),
   ].join(' ');
 }

@@ -55,6 +55,7 @@ export const PARAM_WORDS: Readonly<Record<string, string>> = {
 
 export const CHOICE_WORDS: Readonly<Record<string, string>> = {
   'whose.wearer': 'the wearer',
+  'whose.waist': 'the wearer, from the waist up',
   'whose.pattern': 'the pattern’s mark',
   'whose.darts': 'where the darts cross',
   'whose.tip': 'the side dart’s tip',

@@ -16,6 +16,7 @@ const hinge = (s: Speaker): string => HINGES[s.text('hinge')] ?? 'armhole seam l
 const SOURCES: Readonly<Record<string, string>> = {
   placed: 'where you put it',
   wearer: 'from the wearer’s own bust height and span',
+  waist: 'up from the waist and half the span from the centre, as the wearer measures',
   pattern: 'where the pattern marks it',
   darts: 'where the centre lines of the two darts cross',
   tip: 'just beyond the tip of the side dart',

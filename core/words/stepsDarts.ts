@@ -4,6 +4,7 @@ const seam = (s: Speaker): string => (s.text('role') === 'centreFront' ? 'centre
 const SOURCES: Readonly<Record<string, string>> = {
   placed: 'where you put it',
   wearer: 'from the wearer’s own bust height and span',
+  waist: 'up from the waist and half the span from the centre, as the wearer measures',
   pattern: 'where the pattern marks it',
   darts: 'where the middle lines of the darts cross',
   tip: 'just beyond the tip of the dart',

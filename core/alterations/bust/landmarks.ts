@@ -1,6 +1,7 @@
 import {
   add,
   distance,
+  endOf,
   intersectPaths,
   joinPaths,
   lineMeet,
@@ -33,16 +34,46 @@ import type { Context, Values } from '../contract.ts';
 import { choiceOf, numberOf, pointOf } from '../values.ts';
 import { centreX, underarmOf, type Front } from './front.ts';
 
-export type BustPointSource = 'placed' | 'wearer' | 'pattern' | 'darts' | 'tip';
+export type BustPointSource = 'placed' | 'wearer' | 'waist' | 'pattern' | 'darts' | 'tip';
 
-/** Where the wearer's own bust point lies on a front, from the neck base and half the span; null where she is not measured. */
-export function wearerBustPoint(piece: Piece, dir: 1 | -1, wearer: Context['wearer']): Point | null {
-  const { neckPointToBustPoint: height, bustSpan } = wearer;
-  const neck = neckBaseOf(piece);
-  if (height === undefined || bustSpan === undefined || !neck) return null;
+/** A bust height is taken from the neck down or from the waist up: one is as good as the other. */
+export type HeightFrom = 'neck' | 'waist';
+
+/**
+ * Where the wearer's own bust point lies on a front: half the span from the centre, and down from the neck base or up
+ * from the waist. Unless told from which, from the neck where she is measured so, else from the waist. Null where she is
+ * not measured, or the front does not show where to measure from.
+ */
+export function wearerBustPoint(
+  piece: Piece,
+  dir: 1 | -1,
+  wearer: Context['wearer'],
+  from: HeightFrom | null = null,
+): Point | null {
+  const { neckPointToBustPoint: down, bustPointToWaist: up, bustSpan } = wearer;
+  if (bustSpan === undefined) return null;
   const x = centreX(piece) + (dir * bustSpan) / 2;
-  const across = x - neck.x;
-  return height > Math.abs(across) ? { x, y: neck.y + Math.sqrt(height * height - across * across) } : null;
+  const neck = from === 'waist' ? null : neckBaseOf(piece);
+  const across = neck ? x - neck.x : 0;
+  if (neck && down !== undefined && down > Math.abs(across))
+    return { x, y: neck.y + Math.sqrt(down * down - across * across) };
+  const waist = from === 'neck' ? null : waistHeight(piece);
+  return waist !== null && up !== undefined ? { x, y: waist - up } : null;
+}
+
+/** The height of the waist on a front: its mark, else where its waist seam meets the centre. */
+function waistHeight(piece: Piece): number | null {
+  const marked = levelOf(piece, 'waist');
+  if (marked) return marked.y;
+  const seam = piece.edges.filter((e) => e.role === 'waist').flatMap((e) => [e.path.start, endOf(e.path)]);
+  const x = centreX(piece);
+  return seam.sort((a, b) => Math.abs(a.x - x) - Math.abs(b.x - x))[0]?.y ?? null;
+}
+
+/** How much lower the bust point lies from the waist up than from the neck down, mm; null where she is not measured both ways. */
+export function heightsApart(piece: Piece, dir: 1 | -1, wearer: Context['wearer']): number | null {
+  const [neck, waist] = (['neck', 'waist'] as const).map((from) => wearerBustPoint(piece, dir, wearer, from));
+  return neck && waist ? waist.y - neck.y : null;
 }
 
 /** The bust point by the chosen source, falling back in craft order to what can be known; says which it took. */
@@ -55,6 +86,7 @@ export function findBustPoint(
   if (placed) return { at: placed, source: 'placed' };
   const sources: Record<Exclude<BustPointSource, 'placed'>, () => Point | null> = {
     wearer: () => wearerBustPoint(front.piece, front.dir, context.wearer),
+    waist: () => wearerBustPoint(front.piece, front.dir, context.wearer, 'waist'),
     pattern: () => bustPointOf(front.piece) ?? null,
     darts: () => crossingOfDarts(front.piece),
     tip: () => {
@@ -67,7 +99,8 @@ export function findBustPoint(
   const order = [choiceOf(values, 'whose'), 'wearer', 'pattern', 'darts', 'tip'] as (keyof typeof sources)[];
   for (const source of order) {
     const at = sources[source]();
-    if (at && isInside(front.piece, at)) return { at, source };
+    const byWaist = source === 'wearer' && context.wearer.neckPointToBustPoint === undefined;
+    if (at && isInside(front.piece, at)) return { at, source: byWaist ? 'waist' : source };
   }
   const asked = sources[order[0] ?? 'tip']() ?? sources.tip();
   return asked ? { at: asked, source: order[0] ?? 'tip' } : null;

@@ -4,7 +4,7 @@ import { choiceOf } from '../values.ts';
 /** The values every bust alteration has, by key; a definition picks those it uses. */
 export const BUST_PARAMS = {
   total: { kind: 'length', key: 'total', min: -160, max: 300, initial: 25, step: 1, signed: true },
-  whose: { kind: 'choice', key: 'whose', options: ['wearer', 'pattern', 'darts', 'tip'], initial: 'wearer' },
+  whose: { kind: 'choice', key: 'whose', options: ['wearer', 'waist', 'pattern', 'darts', 'tip'], initial: 'wearer' },
   bustPoint: { kind: 'point', key: 'bustPoint', initial: null },
   hinge: { kind: 'share', key: 'hinge', min: 0.3, max: 0.95, initial: 0.64 },
   hingePoint: { kind: 'point', key: 'hingePoint', initial: null },

@@ -9,6 +9,7 @@ import {
   neckAway,
   neckBaseOf,
   neckCentreOf,
+  sideDirection,
   type Edge,
   type EdgeRole,
   type LevelName,
@@ -31,14 +32,28 @@ export interface Flat {
 export type OnPieces = Pick<Context, 'pieces' | 'seams'>;
 type Measure = (on: OnPieces) => Flat | null;
 
+/** From the bust down to under it on an adult body, mm. */
+const UNDER_BUST = 75;
+
 /** Girths: the level they lie at, and how far below it on an adult body (underbust, high hip), mm. */
 export const AROUND: Readonly<Partial<Record<MeasurementKey, readonly [LevelName, number]>>> = {
   fullBust: ['bust', 0],
-  underbust: ['bust', 75],
+  underbust: ['bust', UNDER_BUST],
   waist: ['waist', 0],
   highHip: ['waist', 75],
   hip: ['hip', 0],
 };
+
+/** How much lower the tape around the bust lies at the bust point than the bust level of the draft: the wearer's own, mm. */
+function tapeBelowLevel(pieces: readonly Piece[]): number {
+  const front = pieces.find((p) => p.part === 'front' && p.bustLine);
+  const level = front ? levelOf(front, 'bust') : undefined;
+  const line = front ? bustLineOf(front) : [];
+  if (!front || !level || line.length < 2) return 0;
+  // The stretch beside the centre ends at the bust point.
+  const at = sideDirection(front) > 0 ? line[0]?.to : line.at(-1)?.from;
+  return at ? at.y - level.y : 0;
+}
 
 const BODICE: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack'];
 
@@ -185,6 +200,8 @@ const lowestOf = (edges: readonly Edge[]): number =>
 const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
   ...Object.fromEntries(Object.entries(AROUND).map(([key, at]) => [key, around(at)])),
   fullBust: aroundBust,
+  // Under the bust where the body has it: as far below the tape around the bust, not below a level of the draft.
+  underbust: (on) => around(['bust', UNDER_BUST + tapeBelowLevel(on.pieces)])(on),
   neck: alongRole('neck', 2),
   armhole: alongRole('armhole', 1),
   // Ease or a dart of the back is not counted.
