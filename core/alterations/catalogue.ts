@@ -33,6 +33,7 @@ import { flatUpperBack } from './flatUpperBack/definition.ts';
 import { backWidth } from './backWidth/definition.ts';
 import { frontWidth } from './frontWidth/definition.ts';
 import { fullSeat } from './fullSeat/definition.ts';
+import { hipDepth } from './hipDepth/definition.ts';
 import { lengthLine } from './lengthLine/definition.ts';
 import { gradeBetweenSizes } from './gradeBetweenSizes/definition.ts';
 import { gradeByChart } from './gradeByChart/definition.ts';
@@ -88,6 +89,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   frontWidth,
   fullSeat,
   lengthLine,
+  hipDepth,
   gradeBetweenSizes,
   gradeByChart,
   sideAdd,

@@ -84,6 +84,12 @@ export const BODICE_WORDS: Readonly<Record<string, AlterationWords>> = {
     'Every piece is cut straight across at the same distance from a shared place and spread or lapped in parallel; the seams are drawn again from end to end.',
     '',
   ),
+  'hip-depth': both(
+    'Hip lower',
+    'Hip higher',
+    'The curve of the hip moves to where the body has it: the skirt is spread or lapped between waist and hip, and the other way below the hip. Darts become longer or shorter with it; waist and hem stay.',
+    'from waist to hip',
+  ),
   'grade-between-sizes': same(
     'From one size to another',
     'The side seams run on the pattern’s own sizes: one at the bust, another at the waist, another at the hip. Front and back stay equally long.',
@@ -187,6 +193,7 @@ export const BODICE_WHY: Readonly<Record<string, Sentence>> = {
   'why.flat-upper-back': () => 'The back has neck, shoulder and armhole.',
   'why.back-width': () => 'The back has an armhole between shoulder and side.',
   'why.front-width': () => 'The front has an armhole between shoulder and side.',
+  'why.hip-depth': () => 'The skirt carries a waist and a hip line.',
   'why.length-line': () => 'The pieces carry a line to lengthen or shorten at.',
   'why.grade-between-sizes': () => 'The pattern has several sizes drawn inside each other.',
   'why.grade-by-chart': () => 'The pieces have side seams.',

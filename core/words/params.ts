@@ -38,6 +38,7 @@ export const PARAM_WORDS: Readonly<Record<string, string>> = {
   neck: 'At the neckline',
   where: 'Where',
   moved: 'The line moved down by',
+  above: 'Share taken above the bust',
   shape: 'Side seam',
   waistSize: 'Size at the waist',
   hipSize: 'Size at the hip',

@@ -18,8 +18,24 @@ export const LENGTH_STEPS: Readonly<Record<string, Sentence>> = {
     `On ${s.num('pieces')} pieces draw a line square to the grain ${where(s)}, on each as far from the same place of the seam.`,
   'length.cut': () => `Cut each piece in two along its line. ${cut}`,
   'length.open': (s) =>
-    `Spread each piece by ${s.both('by')}, the same all along the line, the grainline running on. Tape paper behind.`,
-  'length.lap': (s) => `Lap each piece by ${s.both('by')}, the same all along the line, the grainline running on.`,
+    s.text('shares') === 'uneven'
+      ? `Spread each piece by ${s.both('above')} above the bust and by ${s.both('below')} below it, the same all along each line, the grainline running on. Tape paper behind.`
+      : `Spread each piece by ${s.both('by')}, the same all along the line, the grainline running on. Tape paper behind.`,
+  'length.lap': (s) =>
+    s.text('shares') === 'uneven'
+      ? `Lap each piece by ${s.both('above')} above the bust and by ${s.both('below')} below it, the same all along each line, the grainline running on.`
+      : `Lap each piece by ${s.both('by')}, the same all along the line, the grainline running on.`,
+  'hipDepth.mark': () =>
+    'On each skirt piece draw two lines square to the grain: one between waist and hip, across the darts, and one below the hip.',
+  'hipDepth.cut': () => `Cut each piece along both lines. ${cut}`,
+  'hipDepth.lower': (s) =>
+    `Spread the upper line by ${s.both('by')} and lap the lower one by as much: the hip comes lower, the hem stays.`,
+  'hipDepth.higher': (s) =>
+    `Lap the upper line by ${s.both('by')} and spread the lower one by as much: the hip comes higher, the hem stays. Tape paper behind.`,
+  'hipDepth.true.straight': () => 'Rule the straight seams that were cut from end to end.',
+  'hipDepth.true.curve': () =>
+    'Draw the curve of the hip again in one line, and the darts from their mouths to their new tips.',
+  'hipDepth.match': () => 'Walk the side seams; move the pocket’s notches along.',
   'length.true.straight': () =>
     'Rule the seams that were cut straight from end to end: what one piece loses at the step, the other gains.',
   'length.true.curve': () => 'Draw curved seams again in one line over the step.',

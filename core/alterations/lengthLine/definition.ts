@@ -1,131 +1,51 @@
-import { distance, endOf, pathLength, type Point } from '../../geometry/index.ts';
-import type { Edge, Piece } from '../../pattern/index.ts';
+import type { Piece } from '../../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
-import type { AlterationDefinition, Context, Fit, Instruction, Message, Program, Values } from '../contract.ts';
-import { beside, meetings, type Meeting } from '../kit/across.ts';
+import type { AlterationDefinition, Context, Fit, Message, Program, Values } from '../contract.ts';
 import { choice, define, difference, length, tenth } from '../kit/define.ts';
 import { fitBy } from '../kit/fitBy.ts';
 import { amountGrip } from '../kit/grip.ts';
 import { heightShare } from '../kit/height.ts';
+import { alongLines, lineAcross, type LengthLine } from '../kit/lengthLines.ts';
 import { lineHeight, LINES, type LineName } from '../kit/levels.ts';
 import { choiceOf, numberOf } from '../values.ts';
 
-const BY = length('by', -80, 120, -10, true);
+/** As far as a tunic is let down; what a piece has no room for is refused on it. */
+const BY = length('by', -400, 600, -10, true);
 
-/** How far to either side of the line a curved seam is drawn again, mm. */
-const BLEND = 55;
-
-interface Crossing {
-  readonly piece: Piece;
-  readonly line: LineName;
-  readonly left: Meeting;
-  readonly right: Meeting;
-}
-
-const isStraight = ({ path }: Edge): boolean => pathLength(path) - distance(path.start, endOf(path)) < TOL.legs;
-
-function crossings(pieces: readonly Piece[], line: LineName, moved = 0): Result<readonly Crossing[]> {
-  const out: Crossing[] = [];
+function crossings(pieces: readonly Piece[], line: LineName, moved: number, by: number): Result<readonly LengthLine[]> {
+  const out: LengthLine[] = [];
   for (const piece of pieces) {
     const drawn = lineHeight(pieces, piece, line);
-    if (drawn === null) continue;
-    const y = drawn + moved;
-    const met = meetings(piece, y);
-    const [left, right] = met;
-    // A panel may end above or below the line.
-    if (!left || !right) continue;
-    if (met.length !== 2) return refuse('line-off-piece', { piece: piece.name, y });
-    out.push({ piece, line, left, right });
+    const met = drawn === null ? null : lineAcross(piece, line, drawn + moved, by);
+    if (met && !met.ok) return met;
+    if (met?.value) out.push(met.value);
   }
   return out.length > 0 ? ok(out) : refuse('no-line-here', { where: line });
-}
-
-/** One piece, cut along all its lines at once; each part below a line goes down (or up) by that line's share more. */
-function onOne(
-  piece: Piece,
-  lines: readonly Crossing[],
-  by: number,
-  say: (code: string) => Message,
-): readonly Instruction[] {
-  const id = piece.id;
-  const sorted = [...lines].sort((a, b) => a.left.at.y - b.left.at.y);
-  const [first] = sorted;
-  if (!first) return [];
-  const cuts = sorted.map((c) => ({ id: `line ${c.line}`, points: [c.left.at, c.right.at] }));
-  const panels = sorted.map((c, i) => ({
-    id: `below ${c.line}`,
-    seed: beside(c.left.at, c.right.at, 2)[1],
-    motion: { kind: 'shift' as const, by: { x: 0, y: by * (i + 1) } },
-    stage: 'open' as const,
-  }));
-  const truing = sorted.flatMap((c) =>
-    [c.left, c.right].map((m): Instruction => {
-      // Lines met before this one have moved it along an edge they share.
-      const others = sorted
-        .filter((o) => o !== c)
-        .flatMap((o) => [o.left, o.right].filter((q) => q.edge.id === m.edge.id));
-      const passed = by * others.filter((q) => q.along < m.along).length;
-      const beyond = by * others.filter((q) => q.along >= m.along).length;
-      const blend = BLEND + Math.max(0, -by);
-      return isStraight(m.edge)
-        ? { op: 'straighten', stage: 'true', piece: id, message: say('true.straight'), edges: [m.edge.id] }
-        : {
-            op: 'fairRun',
-            stage: 'true',
-            piece: id,
-            message: say('true.curve'),
-            edge: m.edge.id,
-            from: Math.max(1, m.along + passed - blend),
-            toFromEnd: Math.max(1, pathLength(m.edge.path) - m.along + beyond - blend),
-          };
-    }),
-  );
-  return [
-    {
-      op: 'mark',
-      stage: 'mark',
-      piece: id,
-      message: say('mark'),
-      lines: cuts.map((c, i) => ({ ...c, label: String(i + 1) })),
-      points: [],
-    },
-    {
-      op: 'slash',
-      stage: 'cut',
-      piece: id,
-      messages: { cut: say('cut'), open: say(by < 0 ? 'lap' : 'open') },
-      spec: {
-        cuts,
-        hinges: [],
-        panels: [
-          { id: 'upper', seed: beside(first.left.at, first.right.at, 2)[0], motion: { kind: 'rest' }, stage: 'open' },
-          ...panels,
-        ],
-      },
-      dimensions: sorted.map((c, i): { id: string; from: Point; to: Point; value: number } => ({
-        id: `gap ${c.line}`,
-        from: { x: c.left.at.x, y: c.left.at.y + by * i },
-        to: { x: c.left.at.x, y: c.left.at.y + by * (i + 1) },
-        value: Math.abs(by),
-      })),
-    },
-    ...truing,
-  ];
 }
 
 function plan(context: Context, values: Values): Result<Program> {
   const by = numberOf(values, 'by');
   const where = choiceOf(values, 'where') as (typeof LINES)[number];
   const lines: readonly LineName[] = where === 'both' ? ['aboveBust', 'belowBust'] : [where];
-  const each = by / lines.length;
-  const found: Crossing[] = [];
+  const above = numberOf(values, 'above');
+  const shareOf = (line: LineName): number => (lines.length === 1 ? 1 : line === 'aboveBust' ? above : 1 - above);
+  const found: LengthLine[] = [];
   for (const line of lines) {
-    const met = crossings(context.pieces, line, numberOf(values, 'moved'));
+    const met = crossings(context.pieces, line, numberOf(values, 'moved'), by * shareOf(line));
     if (!met.ok) return met;
     found.push(...met.value);
   }
   const pieces = context.pieces.filter((p) => found.some((c) => c.piece === p));
-  const data = { by: Math.abs(each), where, pieces: pieces.length, lines: lines.length };
+  const even = lines.length === 2 && Math.abs(above - 0.5) > 0.005 ? 'uneven' : 'even';
+  const data = {
+    by: Math.abs(by) / lines.length,
+    above: Math.abs(by * above),
+    below: Math.abs(by * (1 - above)),
+    shares: even,
+    where,
+    pieces: pieces.length,
+    lines: lines.length,
+  };
   const say = (code: string): Message => ({ code: `length.${code}`, data });
   const [first] = found.filter((c) => c.piece === pieces[0]);
   if (!first) return refuse('no-line-here', { where });
@@ -135,10 +55,9 @@ function plan(context: Context, values: Values): Result<Program> {
     piece: first.piece.id,
     instructions: [
       ...pieces.flatMap((p) =>
-        onOne(
+        alongLines(
           p,
           found.filter((c) => c.piece === p),
-          each,
           say,
         ),
       ),
@@ -157,7 +76,7 @@ function plan(context: Context, values: Values): Result<Program> {
         axis: { x: 0, y: 1 },
         value: by,
         limits: BY,
-        per: lines.length,
+        per: 1 / shareOf(first.line as LineName),
       }),
     ],
   });
@@ -194,20 +113,28 @@ function fits(context: Context): Fit | null {
 export const lengthLine: AlterationDefinition = define({
   id: 'length-line',
   family: 'length',
-  params: [BY, choice('where', ...LINES), length('moved', -80, 80, 0, true)],
+  params: [
+    BY,
+    choice('where', ...LINES),
+    length('moved', -400, 400, 0, true),
+    { kind: 'share', key: 'above', min: 0.05, max: 0.95, initial: 0.5 },
+  ],
+  amounts: ['by'],
   requires: ['side'],
   refusals: ['line-off-piece', 'no-line-here', 'overlap-too-large'],
   examples: [
     { name: 'shorter', on: 'causeway', values: { by: -12 } },
     { name: 'longer on two lines', on: 'causeway', values: { by: 24, where: 'both' } },
+    { name: 'more of it above the bust', on: 'causeway', values: { by: 24, where: 'both', above: 0.75 } },
     { name: 'longer, the line moved up', on: 'causeway', values: { by: 10, moved: -20 } },
     { name: 'longer at the hem', on: 'causeway-shirt', values: { by: 30, where: 'hem' } },
+    { name: 'to a tunic', on: 'causeway-shirt', values: { by: 280, where: 'hem' } },
   ],
   source:
     'A parallel spread or fold across every panel, as far from a shared landmark on each; seams trued from end to end.',
   why: 'why.length-line',
   grade: 'best',
-  needs: (context) => crossings(context.pieces, 'belowBust'),
+  needs: (context) => crossings(context.pieces, 'belowBust', 0, 0),
   reads: ['sideWaist', 'napeToWaist'],
   fits,
   plan,
