@@ -1,7 +1,7 @@
 import type { Pattern } from '../pattern/index.ts';
 import { ADVICE } from '../units/index.ts';
 import type { Body } from './body.ts';
-import { finishedBust } from './size.ts';
+import { cupOf, finishedBust } from './size.ts';
 
 export const SCHOOLS = ['finished', 'chart', 'cup', 'whole', 'knit'] as const;
 export type School = (typeof SCHOOLS)[number];
@@ -89,7 +89,7 @@ export function bustAmounts(
     push('chart', [full, { code: 'chart.fullBust', value: row.body.fullBust, sign: -1 }, ...before]);
   if (full && highBust !== undefined) {
     const high: Term = { code: 'body.highBust', value: highBust, sign: -1 };
-    push('cup', [full, high, { code: 'draft.cup', value: pattern.draftCup, sign: -1 }]);
+    push('cup', [full, high, { code: 'draft.cup', value: row ? cupOf(row, pattern) : pattern.draftCup, sign: -1 }]);
     push('whole', [full, high]);
   }
   const order: readonly School[] =

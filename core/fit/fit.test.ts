@@ -149,3 +149,33 @@ describe('the amount, by every school', () => {
     expect(bustAmounts({}, pattern, '4')).toMatchObject({ chosen: null, missing: ['fullBust', 'highBust'], all: [] });
   });
 });
+
+describe('two ranges of sizes in one chart', () => {
+  // 14 and 14W are drafted for the same high bust, with cups of 50 and 80.
+  const ranges: Pattern = {
+    ...causewayPattern(),
+    sizes: {},
+    finished: {},
+    chart: [
+      { size: '12', body: { highBust: 830, fullBust: 880 } },
+      { size: '14', body: { highBust: 870, fullBust: 920 } },
+      { size: '14W', body: { highBust: 874, fullBust: 954 } },
+      { size: '16W', body: { highBust: 916, fullBust: 996 } },
+    ],
+  };
+  const sizeOf = (highBust: number, fullBust: number) => expectOk(startingSize({ highBust, fullBust }, ranges), 'size');
+  it('takes the row whose cup leaves least to alter', () => {
+    expect(sizeOf(872, 950).chosen.size).toBe('14W');
+    expect(sizeOf(872, 950).reasons.map((r) => r.code)).toContain('size.cup');
+    expect(sizeOf(872, 925).chosen.size).toBe('14');
+  });
+  it('goes by the high bust where only one row is near it', () => {
+    expect(sizeOf(832, 930).chosen.size).toBe('12');
+    expect(sizeOf(832, 930).reasons.map((r) => r.code)).not.toContain('size.cup');
+  });
+  it('compares a cup with that of its row', () => {
+    const cup = bustAmounts({ highBust: 872, fullBust: 972 }, ranges, '14W').all.find((a) => a.school === 'cup');
+    // 100 on the body, 80 in the row.
+    expect(cup?.total).toBe(20);
+  });
+});

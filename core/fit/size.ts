@@ -21,6 +21,30 @@ export function chartHighBust(row: ChartRow, pattern: Pattern): number | undefin
   return highBust ?? (fullBust === undefined ? undefined : fullBust - pattern.draftCup);
 }
 
+/**
+ * The cup a row of the chart is drafted for, mm: full less high bust where it prints both, else the pattern's. Two
+ * ranges of sizes with cups of their own are one chart.
+ */
+export function cupOf(row: ChartRow, pattern: Pick<Pattern, 'draftCup'>): number {
+  const { highBust, fullBust } = row.body;
+  return highBust === undefined || fullBust === undefined ? pattern.draftCup : fullBust - highBust;
+}
+
+/** Rows whose high bust is this near to the body's are as good as each other: their cups decide, mm. */
+const SAME_FRAME = 10;
+
+/** Among rows drafted for about this high bust, the one whose cup leaves least to alter; null where one alone is near. */
+function byCup(body: Body, pattern: Pattern, near: readonly SizeOption[]): SizeOption | null {
+  const { highBust, fullBust } = body;
+  if (highBust === undefined || fullBust === undefined || near.length < 2) return null;
+  const off = (o: SizeOption): number => {
+    const row = pattern.chart.find((r) => r.size === o.size);
+    return row ? Math.abs(fullBust - highBust - cupOf(row, pattern)) : Infinity;
+  };
+  const [best, next] = [...near].sort((a, b) => off(a) - off(b));
+  return best && next && off(next) - off(best) > 0.5 ? best : null;
+}
+
 export interface SizeOption {
   readonly size: string;
   /** The chart measurement compared, and body − chart, mm. */
@@ -67,6 +91,16 @@ export function finishedBust(pattern: Pattern, size: string): FinishedBust | nul
   return found;
 }
 
+/** That the cups of rows near this high bust decided, and what they are. */
+function cupReason(chosen: SizeOption, near: readonly SizeOption[], pattern: Pattern) {
+  const cup = (size: string): number => {
+    const row = pattern.chart.find((r) => r.size === size);
+    return row ? cupOf(row, pattern) : pattern.draftCup;
+  };
+  const others = near.filter((o) => o !== chosen).map((o) => o.size);
+  return { code: 'size.cup', data: { size: chosen.size, cup: cup(chosen.size), others: others.join(', ') } };
+}
+
 /**
  * The size to start from. By high bust: the nearest; on a tie the smaller for knits and loose styles, the
  * larger for fitted wovens. By full bust the same with the full bust, with a warning of what it costs; by hip for
@@ -100,15 +134,19 @@ export function startingSize(
     const gap = Math.abs(a.difference) - Math.abs(b.difference);
     return Math.abs(gap) > 1e-9 ? gap : loose ? a.chart - b.chart : b.chart - a.chart;
   });
-  const chosen = sorted[0];
+  const near = method === 'highBust' ? sorted.filter((o) => Math.abs(o.difference) <= SAME_FRAME) : [];
+  const cupped = byCup(body, pattern, near);
+  const chosen = cupped ?? sorted[0];
   if (!chosen) return refuse('chart-has-no-bust');
   const i = options.indexOf(chosen);
-  const tie = sorted[1] !== undefined && Math.abs(Math.abs(sorted[1].difference) - Math.abs(chosen.difference)) < 1e-9;
+  const tie =
+    !cupped && sorted[1] !== undefined && Math.abs(Math.abs(sorted[1].difference) - Math.abs(chosen.difference)) < 1e-9;
   const reasons: { code: string; data: Readonly<Record<string, string | number>> }[] = [
     {
       code: `size.${method}.nearest`,
       data: { size: chosen.size, measured, chart: chosen.chart, difference: chosen.difference },
     },
+    ...(cupped ? [cupReason(cupped, near, pattern)] : []),
     ...(tie ? [{ code: loose ? 'size.tie.smaller' : 'size.tie.larger', data: {} }] : []),
   ];
   const first = options[0];

@@ -31,6 +31,8 @@ export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
     `You may not need a full bust adjustment, because the body differs from the draft by only ${s.signed('total')} over the whole front.`,
   'bust.none.ease': (s) =>
     `You may not need a full bust adjustment, because the garment measures ${s.len('finished')} at the bust: that leaves ${s.len('ease')} of ease on a body of ${s.len('body')}, ${s.signed('total')} against what is wanted.`,
+  'size.cup': (s) =>
+    `${s.text('others')} is drafted for about the same high bust; the cup of size ${s.text('size')}, ${s.len('cup')}, leaves less to alter.`,
   'size.tie.smaller': () => 'Two sizes are equally near; for a knit or a loose style the smaller is taken.',
   'size.tie.larger': () => 'Two sizes are equally near; for a fitted woven the larger is taken.',
   'size.below-chart': (s) => `The chart ends ${s.len('by')} above this measurement; the smallest size is taken.`,
