@@ -4,37 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { expect, openMarit, storedJob, test } from './app.ts';
-
-/** A new job with nothing measured; returns its id. */
-async function startEmpty(page: Page, wearer: string, pattern: string): Promise<string> {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Start my own' }).click();
-  await page.getByRole('textbox', { name: 'Wearer' }).fill(wearer);
-  await page.getByLabel('Pattern', { exact: true }).selectOption(pattern);
-  await page.getByRole('button', { name: 'Hang it on the rail' }).click();
-  await page.waitForURL(/\/job\/[^/]+\/(body|pattern)/);
-  return /\/job\/([^/]+)\//.exec(page.url())?.[1] ?? '';
-}
-
-async function measure(page: Page, readings: Readonly<Record<string, string>>): Promise<void> {
-  const more = page.getByRole('button', { name: /Show \d+ more measurements/ });
-  for (const [name, value] of Object.entries(readings)) {
-    const field = page.getByLabel(`${name}, first reading`, { exact: true });
-    if ((await field.count()) === 0) await more.click();
-    await field.fill(value);
-    await field.press('Enter');
-  }
-  await page.keyboard.press('Escape');
-  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-}
-
-const station = (page: Page, name: string) =>
-  page
-    .getByRole('link', { name: new RegExp(`${name}$`) })
-    .first()
-    .click();
-const left = (page: Page) => page.getByRole('region', { name: 'What is left' });
-const cell = (page: Page, row: string) => page.getByRole('row', { name: new RegExp(`^${row} [\\d−–]`) });
+import { cell, left, measure, startEmpty, station } from './newcomer.ts';
 
 async function printed(page: Page): Promise<{ text: string; pages: number }> {
   const waiting = page.waitForEvent('download');

@@ -55,6 +55,8 @@ export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
     `${name(s)}: ${s.len('body')} ${s.plus('ease')} ease = ${s.len('wanted')} wanted − ${s.len('pattern')} on the pattern = ${s.signed('by')}${shared(s)}.`,
   'fit.room': (s) =>
     `${name(s)}: ${s.len('pattern')} on the pattern − ${s.len('body')} measured leaves ${s.len('room')} of ease; ${s.len('enough')} is enough here.`,
+  'fit.lengths': (s) =>
+    `${s.len('body')} tall asks for the lengths of size ${s.text('lengths')}; the widths are those of size ${s.text('size')}: nape to waist ${s.len('other')} − ${s.len('own')} = ${s.signed('by')}. A measured side or back beats it.`,
   'fit.fallen': (s) =>
     `The bust step leaves the bust point ${s.len('far')} ${Number(s.text('by')) < 0 ? 'higher' : 'lower'} on the paper. Some leave it as it falls, others put the dart back to the wearer’s own height.`,
   'fit.bust': (s) =>

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { levelOf, type Piece } from '../../pattern/index.ts';
 import { contextOn } from '../../testing/samples.ts';
 import { expectOk } from '../../units/index.ts';
+import { samplePattern } from '../../drafting/index.ts';
 import { alterationById, flatOf, runAlteration, type Values } from '../index.ts';
 
 const definition = alterationById('length-line')!;
@@ -36,5 +37,35 @@ describe('length wherever it is wanted', () => {
     const refused = (values: Values) => runAlteration(definition, context, values);
     expect(refused({ by: -400, where: 'belowBust' }).ok).toBe(false);
     expect(refused({ by: 10, where: 'hem', moved: 300 })).toMatchObject({ ok: false });
+  });
+});
+
+describe('widths by one size, lengths by another', () => {
+  // As children's charts are: each size has its height. 8 cm from size to size.
+  const pattern = samplePattern('causeway');
+  const chart = pattern.chart.map((r, i) => ({ ...r, body: { fullBust: r.body.fullBust!, height: 1160 + 80 * i } }));
+  const context = { ...contextOn('causeway', '4'), chart, size: '4', nest: pattern.sizes, draftedHeight: null };
+  const back = (size: string) => flatOf({ pieces: pattern.sizes[size]!, seams: pattern.seams }, 'napeToWaist')!.value;
+
+  it('takes the length of the size of her height from the nest', () => {
+    // 1490 is nearest to size 5 (1480): its back is 4 longer than that of size 4.
+    const fit = definition.fits?.({ ...context, wearer: { height: 1490 } });
+    expect(fit?.values).toMatchObject({ where: 'belowBust' });
+    expect(fit?.values['by']).toBeCloseTo(back('5') - back('4'), 1);
+    expect(fit?.values['by']).toBeCloseTo(4, 1);
+    expect(fit?.sum).toMatchObject({ code: 'fit.lengths', data: { size: '4', lengths: '5' } });
+  });
+
+  it('asks for nothing at her own size, and gives way to a side that was measured', () => {
+    expect(definition.fits?.({ ...context, wearer: { height: 1410 } })?.values['by']).toBe(0);
+    const side = flatOf(context, 'sideWaist')!.value;
+    const fit = definition.fits?.({ ...context, wearer: { height: 1490, sideWaist: side - 7 } });
+    expect(fit?.values['by']).toBeCloseTo(-7, 1);
+  });
+
+  it('without a nest goes by a share of the height of its own row', () => {
+    const { nest: _none, ...alone } = context;
+    // 1490 − 1400 = 90: three eighths of it lie in the bodice.
+    expect(definition.fits?.({ ...alone, wearer: { height: 1490 } })?.values['by']).toBeCloseTo(33.8, 1);
   });
 });

@@ -3,6 +3,7 @@ import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Message, Program, Values } from '../contract.ts';
 import { choice, define, difference, length, tenth } from '../kit/define.ts';
 import { fitBy } from '../kit/fitBy.ts';
+import { flatOf } from '../kit/flat.ts';
 import { amountGrip } from '../kit/grip.ts';
 import { heightShare } from '../kit/height.ts';
 import { alongLines, lineAcross, type LengthLine } from '../kit/lengthLines.ts';
@@ -82,6 +83,29 @@ function plan(context: Context, values: Values): Result<Program> {
   });
 }
 
+/** More than a line should take at once, mm. */
+const ONE_LINE = 20;
+
+/**
+ * Lengths by another size than widths, where the chart gives each size its height and the pattern is drawn in all of
+ * them: the back waist of the size of that height, less that of the size in hand. Null where the nest does not tell.
+ */
+function lengthsOfSize(context: Context, height: number): Fit | null {
+  const { nest, size, seams } = context;
+  const rows = (context.chart ?? []).filter((r) => r.body.height !== undefined && nest?.[r.size]);
+  const off = (r: (typeof rows)[number]): number => Math.abs((r.body.height ?? 0) - height);
+  const best = [...rows].sort((a, b) => off(a) - off(b))[0];
+  if (!best || !nest || !size || rows.length < 2) return null;
+  const back = (of: string): number | null => flatOf({ pieces: nest[of] ?? [], seams }, 'napeToWaist')?.value ?? null;
+  const [own, other] = [back(size), back(best.size)];
+  if (own === null || other === null) return null;
+  const by = tenth(other - own);
+  return {
+    values: { by, where: Math.abs(by) > ONE_LINE ? 'both' : 'belowBust' },
+    sum: { code: 'fit.lengths', data: { key: 'height', body: height, size, lengths: best.size, own, other, by } },
+  };
+}
+
 /** The side of the body beats the back, the back beats a share of the height. */
 function fits(context: Context): Fit | null {
   const { napeToWaist, height } = context.wearer;
@@ -92,15 +116,18 @@ function fits(context: Context): Fit | null {
   const chart = context.chart?.find((r) => r.size === context.size)?.body.napeToWaist;
   if (napeToWaist !== undefined && chart !== undefined)
     return difference('napeToWaist', napeToWaist, 0, chart, 1, (by) => ({ by: tenth(by), where: 'belowBust' }));
-  if (height === undefined || !context.draftedHeight) return null;
-  const share = heightShare(height, context.draftedHeight);
+  const drafted = context.chart?.find((r) => r.size === context.size)?.body.height ?? context.draftedHeight;
+  if (height === undefined || !drafted) return null;
+  const nested = lengthsOfSize(context, height);
+  if (nested) return nested;
+  const share = heightShare(height, drafted);
   return {
     values: { by: tenth(share.proposed), where: share.twoLines ? 'both' : 'belowBust' },
     sum: {
       code: 'fit.height',
       data: {
         body: height,
-        pattern: context.draftedHeight,
+        pattern: drafted,
         by: share.difference,
         least: share.least,
         most: share.most,
