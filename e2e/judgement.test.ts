@@ -1,8 +1,8 @@
+import type { Page } from '@playwright/test';
 import { expect, test } from './app.ts';
 import { cell, measure, startEmpty, station } from './newcomer.ts';
 
-const asks = (page: import('@playwright/test').Page) =>
-  page.getByRole('region', { name: 'What the measurements ask for' });
+const asks = (page: Page) => page.getByRole('region', { name: 'What the measurements ask for' });
 
 test('a blouse whose facing is cut on: her own size asks for nothing, a fuller bust for the bust alone', async ({
   page,
