@@ -13,6 +13,9 @@ const sizeOf = (values: Values, key: string): string | null => {
   return typeof v === 'string' && v !== '' ? v : null;
 };
 
+/** The panel between a side panel and the centre. */
+const BESIDE: Readonly<Partial<Record<Piece['part'], Piece['part']>>> = { sideFront: 'front', sideBack: 'back' };
+
 function plan(context: Context, values: Values): Result<Program> {
   const waist = sizeOf(values, 'waistSize') ?? context.size ?? null;
   const hip = sizeOf(values, 'hipSize') ?? waist;
@@ -20,9 +23,16 @@ function plan(context: Context, values: Values): Result<Program> {
   for (const size of [waist, hip])
     if (size === null || !context.nest[size]) return refuse('size-not-in-nest', { size: size ?? '' });
   if (waist === context.size && hip === context.size) return refuse('same-size', { size: context.size });
-  const width = (size: string | null, of: (p: Piece) => number | null) => (piece: Piece) => {
+  const nested = (size: string | null, of: (p: Piece) => number | null, piece: Piece): number | null => {
     const other = size === null ? null : inSize(context, size, piece.id);
     return other ? of(other) : null;
+  };
+  // Of a draft in panels the side takes what the panel beside it would have grown: the level is reached all the same.
+  const width = (size: string | null, of: (p: Piece) => number | null) => (piece: Piece) => {
+    const own = nested(size, of, piece);
+    const beside = context.pieces.find((p) => p.part === BESIDE[piece.part]);
+    const [wide, has] = beside ? [nested(size, of, beside), of(beside)] : [null, null];
+    return own === null ? null : own + (wide === null || has === null ? 0 : wide - has);
   };
   const data = { from: context.size, waist: waist ?? '', hip: hip ?? '' };
   return gradeSides(
