@@ -52,9 +52,11 @@ describe('the hand sheet', () => {
     expect(handSheet(small, cm)?.stages.map((s) => s.heading)).toContain('Lap');
     expect(handSheet(skerry, cm)?.stages.map((s) => s.heading)).toContain('Open');
     const open = (units: Units) => handSheet(skerry, units)?.stages.find((s) => s.heading === 'Open');
-    expect(open(cm)?.lines[0]).toContain('2.0 cm');
-    expect(open(inch)?.lines[0]).toContain('13/16″');
-    expect(open(inch)?.diagrams[0]?.shapes.filter((x) => x.kind === 'dimension')).toMatchObject([{ text: '13/16″' }]);
+    // 2.25 so that 2.0 are left once the seams are faired.
+    expect(open(cm)?.lines[0]).toContain('2.3 cm');
+    expect(open(cm)?.lines[0]).toContain('0.3 cm more than half');
+    expect(open(inch)?.lines[0]).toContain('7/8″');
+    expect(open(inch)?.diagrams[0]?.shapes.filter((x) => x.kind === 'dimension')).toMatchObject([{ text: '7/8″' }]);
   });
 
   it('draws both panels of a princess line, the centre only from where it is touched', () => {

@@ -1,4 +1,10 @@
-import type { Sentence } from './say.ts';
+import type { Sentence, Speaker } from './say.ts';
+
+/** Why it is a little more than half of the amount. */
+const more = (s: Speaker): string =>
+  Number(s.text('more')) >= 0.5
+    ? ` That is ${s.len('more')} more than half of the amount: truing the seams at the apex takes it back.`
+    : '';
 
 /** What the hands do on panels. */
 export const PRINCESS_STEPS: Readonly<Record<string, Sentence>> = {
@@ -9,9 +15,9 @@ export const PRINCESS_STEPS: Readonly<Record<string, Sentence>> = {
   'princess.cut': () =>
     'Cut line 1 from the lower edge up to the armhole seam line, not through it; clip the seam allowance from outside to meet it. Cut line 2 to line 1, leaving a thread of paper. Leave line 3 until the paper lies open. Cut a tracing, never your only original; cut away from you.',
   'princess.open': (s) =>
-    `Swing the side about the hinge until line 1 is open by ${s.both('s')} at the apex, measured square to the line. The side turns ${s.num('degrees', 1)}°.`,
+    `Swing the side about the hinge until line 1 is open by ${s.both('s')} at the apex, measured square to the line. The side turns ${s.num('degrees', 1)}°.${more(s)}`,
   'princess.lap': (s) =>
-    `Swing the side in about the hinge until it overlaps line 1 by ${s.both('s')} at the apex, measured square to the line. The side turns ${s.num('degrees', 1)}°.`,
+    `Swing the side in about the hinge until it overlaps line 1 by ${s.both('s')} at the apex, measured square to the line. The side turns ${s.num('degrees', 1)}°.${more(s)}`,
   'princess.level.down': (s) =>
     `Cut line 3 and drop the sliver below it by ${s.both('dy')} until the lower edge is level. Spread line 6 of the centre front by the same.`,
   'princess.level.up': (s) =>

@@ -1,30 +1,49 @@
-import { add, endOf, pathLength, pointAt, reversePath, type Path } from '../../geometry/index.ts';
-import { apexMark, edgesWithRole, type Edge } from '../../pattern/index.ts';
+import { add, endOf, pathLength, pointAt, reversePath, type Path, type Point } from '../../geometry/index.ts';
+import {
+  apexMark,
+  bustLineLength,
+  edgesWithRole,
+  replaceEdge,
+  requireEdge,
+  settledBustLine,
+  type Edge,
+  type Piece,
+} from '../../pattern/index.ts';
 import { follow, slash, type SlashSpec } from '../../slash/index.ts';
+import { fairRun } from '../../truing/index.ts';
 import { degrees, ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Grip, Instruction, Program, Values } from '../contract.ts';
 import { choiceOf, numberOf } from '../values.ts';
 import { BUST_PARAMS } from './params.ts';
 import { movedBustPoint, spreadReach, turnOf } from './layout.ts';
 import { advice } from './promises.ts';
-import { ends, matchedSpread, runAround } from './centreSpread.ts';
-import { findLines, findPanels, INSIDE } from './panels.ts';
+import { ends, matchedSpread, runAround, type Spread } from './centreSpread.ts';
+import { findLines, findPanels, INSIDE, type Lines, type Panels } from './panels.ts';
 
 const fromTopOf = (path: Path, at: number): number => (endOf(path).y < path.start.y ? pathLength(path) - at : at);
 
-/**
- * The full or small bust of a princess line. The side front opens along the inside of its princess seam and at
- * the side; the side opening is closed again about the moved bust point, which opens the princess seam at the
- * apex. The side front's seam has then grown by two amounts; the centre front is spread by the same two,
- * straight across, at the apex and below it.
- */
-export function princessProgram(context: Context, values: Values, top: 'armhole' | 'shoulder'): Result<Program> {
-  const found = findPanels(context.pieces, top);
-  if (!found.ok) return found;
-  const f = found.value;
+/** Everything about the side front opened by `s` on the half, and the centre front that goes with it. */
+interface LaidOut {
+  readonly s: number;
+  readonly p: Point;
+  readonly hinge: Point;
+  readonly armhole: Edge;
+  readonly moved: Point;
+  readonly turn: number;
+  readonly lines: Lines;
+  readonly junction: Point;
+  readonly spec: SlashSpec;
+  readonly run: ReturnType<typeof runAround>;
+  readonly spread: Spread & { readonly run: ReturnType<typeof runAround> };
+  readonly dy: number;
+  readonly atApex: number;
+  readonly grown: number;
+  /** By how much the bust of this half then grows along the tape, seams faired, mm. */
+  readonly bust: number;
+}
+
+function layOut(f: Panels, s: number, values: Values): Result<LaidOut> {
   const { side, dir, apex } = f;
-  const total = numberOf(values, 'total');
-  const s = total / 2;
   // Lapping needs paper to lap onto: line 1 lies that much further in.
   const inside = INSIDE + Math.max(0, -s);
   const p = { x: apex.x + dir * inside, y: apex.y };
@@ -39,7 +58,7 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
   const turn = turnOf(hinge, p, moved);
   const lines = findLines(f, p, inside, numberOf(values, 'below'));
   if (!lines.ok) return lines;
-  const { foot, low, mouth, levelAt, sideEdge, along } = lines.value;
+  const { foot, mouth, levelAt } = lines.value;
   const dy = moved.y - p.y;
   const closes = { motion: { kind: 'turn' as const, about: moved, angle: turn }, stage: 'close' as const };
   const junction = { x: p.x, y: levelAt.y };
@@ -87,8 +106,98 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
   const atApex = grown - below;
   const spread = matchedSpread(f, grown, below);
   if (!spread.ok) return spread;
+  const bust = tapeGrows(f, opened.value.piece, run, spread.value);
+  return ok({
+    s,
+    p,
+    hinge,
+    armhole,
+    moved,
+    turn,
+    lines: lines.value,
+    junction,
+    spec,
+    run,
+    spread: spread.value,
+    dy,
+    atApex,
+    grown,
+    bust,
+  });
+}
+
+/** A panel's seam faired at the apex and its notch put in the middle of what opened. */
+function faired(piece: Piece, seam: Edge, run: { readonly from: number; readonly to: number }, fromTop: number): Piece {
+  const path = fairRun(requireEdge(piece, seam.id).path, run.from, run.to);
+  const up = endOf(path).y < path.start.y;
+  const notch = apexMark(piece, seam);
+  const marks = piece.marks.map((m) =>
+    m.kind === 'notch' && m.id === notch?.id ? { ...m, at: up ? pathLength(path) - fromTop : fromTop } : m,
+  );
+  return settledBustLine({ ...replaceEdge(piece, seam.id, path), marks });
+}
+
+const topOfNotch = (f: Panels, spread: Spread): number =>
+  fromTopOf(f.centreSeam.path, f.centreApexAt) + spread.atApex / 2;
+
+function tapeGrows(f: Panels, side: Piece, run: ReturnType<typeof runAround>, spread: LaidOut['spread']): number {
+  const spreadCentre = slash(f.centre, spread.spec);
+  const centre = spreadCentre.ok ? spreadCentre.value.piece : f.centre;
+  const fromTop = topOfNotch(f, spread);
+  const grew = (now: Piece, was: Piece): number => (bustLineLength(now) ?? 0) - (bustLineLength(was) ?? 0);
+  return (
+    grew(faired(side, f.seam, ends(run), fromTop), f.side) +
+    grew(faired(centre, f.centreSeam, ends(spread.run), fromTop), f.centre)
+  );
+}
+
+/** So near the tape must come to what was asked, on the half, mm; and how often the spread is tried for it. */
+const NEAR = 0.2;
+const TRIES = 8;
+
+/**
+ * The side front opened by as much as makes the bust grow by `half` once its seams are faired: truing a seam at the apex
+ * takes back a little of what was opened. Where more cannot be opened, by `half` itself.
+ */
+function openedFor(f: Panels, half: number, values: Values): Result<LaidOut> {
+  const first = layOut(f, half, values);
+  if (!first.ok || half === 0) return first;
+  let best = first.value;
+  let step = half - best.bust;
+  for (let i = 0; i < TRIES && Math.abs(half - best.bust) > NEAR; i++) {
+    const next = layOut(f, best.s + step, values);
+    const nearer = next.ok && Math.abs(half - next.value.bust) < Math.abs(half - best.bust);
+    if (nearer) best = next.value;
+    // Too far, or farther than the paper reaches: half as far.
+    step = nearer ? half - best.bust : step / 2;
+  }
+  // A seam that is trimmed otherwise from some amount on grows by a leap there: what lies beyond it may come nearer.
+  for (let i = 1; i <= TRIES && Math.abs(half - best.bust) > NEAR; i++) {
+    const next = layOut(f, half + Math.sign(half) * i, values);
+    if (next.ok && Math.abs(half - next.value.bust) < Math.abs(half - best.bust)) best = next.value;
+  }
+  return ok(best);
+}
+
+/**
+ * The full or small bust of a princess line. The side front opens along the inside of its princess seam and at
+ * the side; the side opening is closed again about the moved bust point, which opens the princess seam at the
+ * apex. The side front's seam has then grown by two amounts; the centre front is spread by the same two,
+ * straight across, at the apex and below it.
+ */
+export function princessProgram(context: Context, values: Values, top: 'armhole' | 'shoulder'): Result<Program> {
+  const found = findPanels(context.pieces, top);
+  if (!found.ok) return found;
+  const f = found.value;
+  const { side, dir, apex } = f;
+  const total = numberOf(values, 'total');
+  const laid = openedFor(f, total / 2, values);
+  if (!laid.ok) return laid;
+  const { s, p, hinge, armhole, moved, turn, junction, spec, run, spread, dy, atApex, grown } = laid.value;
+  const { foot, low, mouth, levelAt, sideEdge, along } = laid.value.lines;
   const data = {
     s: Math.abs(s),
+    more: Math.max(0, Math.abs(s) - Math.abs(total / 2)),
     total,
     dy: Math.abs(dy),
     drop: dy,
@@ -122,7 +231,7 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
       stage: 'mark',
       piece: centre,
       message: { code: 'princess.mark.centre', data },
-      lines: spread.value.lines,
+      lines: spread.lines,
       points: [],
     },
     {
@@ -141,7 +250,7 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
       op: 'slash',
       stage: 'cut',
       piece: centre,
-      spec: spread.value.spec,
+      spec: spread.spec,
       messages: { dart: { code: lap ? 'princess.centre.lap' : 'princess.centre', data } },
       dimensions: [],
     },
@@ -169,7 +278,7 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
       piece: centre,
       message: { code: 'princess.true.seam', data },
       edge: f.centreSeam.id,
-      ...ends(spread.value.run),
+      ...ends(spread.run),
     },
   ];
   steps.push({
@@ -181,7 +290,7 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
     to: Infinity,
   });
   // The notch goes to the middle of what opened, as far from the top on one seam as on the other.
-  const fromTop = fromTopOf(f.centreSeam.path, f.centreApexAt) + spread.value.atApex / 2;
+  const fromTop = topOfNotch(f, spread);
   for (const [on, seam] of [
     [side, f.seam],
     [f.centre, f.centreSeam],
