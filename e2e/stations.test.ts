@@ -45,7 +45,10 @@ test('Plan: off, out, and back; every sum adds up', async ({ page }) => {
   await expect(page.getByRole('slider', { name: 'Hinge', exact: true })).toHaveCount(0);
   await page.getByRole('link', { name: 'Change the plan' }).click();
   await page.getByRole('button', { name: 'Take out' }).click();
-  await expect(page.getByText('Nothing is planned.')).toBeVisible();
+  // Out of the plan, the bust is asked for again.
+  await expect(
+    page.getByRole('region', { name: 'What the measurements ask for' }).getByRole('button', { name: /^Full bust/ }),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('switch')).toBeChecked();

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { draftSample, samplePattern, type SampleId } from '../drafting/index.ts';
 import { stepSchema, type Step } from '../formats/schema.ts';
-import { propose } from '../alterations/index.ts';
+import { flatOf, propose } from '../alterations/index.ts';
 import { draft, waysOn, type Draft } from './index.ts';
 
 const wearer = { sets: [], bustEase: null };
@@ -90,5 +90,42 @@ describe('the knit factor', () => {
     expect(total(1)).toBeCloseTo(50, 6);
     expect(total(null)).toBeCloseTo(25, 6);
     expect(total(0.5)).toBeCloseTo(total(1) / 2, 9);
+  });
+});
+
+describe('a bust smaller than the dart can give up', () => {
+  it.each(['causeway', 'causeway-side', 'causeway-french', 'causeway-shoulder'] as const)(
+    'closes the dart on %s and takes the rest elsewhere: every way that is offered is carried out',
+    (id) => {
+      const first = draftOf(id, [bust(id, -44)]).steps[0]!;
+      expect(first.outcome.ok).toBe(false);
+      const ways = waysOn(first);
+      expect(ways.map((w) => w.code)).toEqual(['restWaist', 'restSide', 'restEase']);
+      const grown = (steps: readonly Step[]): number => {
+        const d = draftOf(id, steps);
+        expect(d.steps.map((s) => (s.outcome.ok ? 'ok' : s.outcome.error.code))).toEqual(steps.map(() => 'ok'));
+        const was = flatOf({ pieces: d.original, seams: samplePattern(id, ['4']).seams }, 'fullBust')!.value;
+        return flatOf(d.lanes.left, 'fullBust')!.value - was;
+      };
+      const by = (code: string) => ways.find((w) => w.code === code)!.steps;
+      expect(grown(by('restSide')!)).toBeGreaterThan(-46);
+      expect(grown(by('restSide')!)).toBeLessThan(-40);
+      expect(grown(by('restEase')!)).toBeGreaterThan(-26);
+      if (by('restWaist')) expect(Math.abs(grown(by('restWaist')!) + 44)).toBeLessThan(4);
+    },
+  );
+
+  it('laps a small rest into the waist dart, and comes to what was asked', () => {
+    const first = draftOf('causeway', [bust('causeway', -32)]).steps[0]!;
+    const steps = waysOn(first).find((w) => w.code === 'restWaist')!.steps!;
+    const d = draftOf('causeway', steps);
+    expect(d.steps.map((s) => (s.outcome.ok ? 'ok' : s.outcome.error.code))).toEqual(['ok', 'ok', 'ok']);
+    const bustOf = (pieces: Draft['original']) => flatOf({ pieces, seams: d.seams }, 'fullBust')!.value;
+    expect(Math.abs(bustOf(d.lanes.left.pieces) - bustOf(d.original) + 32)).toBeLessThan(4);
+    expect(d.check.findings.filter((f) => f.grade === 'fault')).toEqual([]);
+  });
+
+  it('offers nothing while the dart has room', () => {
+    expect(waysOn(draftOf('causeway', [bust('causeway', -16)]).steps[0]!)).toEqual([]);
   });
 });

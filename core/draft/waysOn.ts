@@ -1,9 +1,11 @@
 import { alterationById } from '../alterations/index.ts';
 import { stepSchema, type Step } from '../formats/schema.ts';
+import { distance } from '../geometry/index.ts';
+import { dartShape } from '../pattern/index.ts';
 import { ADVICE } from '../units/index.ts';
 import type { DraftStep } from './step.ts';
 
-export type WayCode = 'split' | 'cutAway' | 'twoSteps' | 'princess';
+export type WayCode = 'split' | 'cutAway' | 'twoSteps' | 'princess' | 'restWaist' | 'restSide' | 'restEase';
 
 /** A way on when one dart would have to take too much: what the plan's step is replaced by. */
 export interface WayOn {
@@ -15,9 +17,11 @@ export interface WayOn {
 const step = (id: string, alteration: string, values: Step['values']): Step =>
   stepSchema.parse({ id, alteration, revision: alterationById(alteration)?.revision ?? 1, values });
 
-/** The ways on from a bust step whose half spread is past what one dart should take; none while it is not. */
-export function waysOn({ step: bust, total, outcome }: DraftStep): readonly WayOn[] {
+/** The ways on from a bust step that one dart cannot take: let out by too much, or lapped by more than the dart has. */
+export function waysOn(drafted: DraftStep): readonly WayOn[] {
+  const { step: bust, total, outcome } = drafted;
   const definition = alterationById(bust.alteration);
+  if (definition?.family === 'bust' && !outcome.ok) return pastTheDart(drafted);
   if (definition?.family !== 'bust' || total === null || !outcome.ok || total / 2 <= ADVICE.largeSpread) return [];
   const change = outcome.value.changes[0];
   if (!change || outcome.value.pieces.some((p) => p.part === 'sideFront')) return [];
@@ -44,6 +48,46 @@ export function waysOn({ step: bust, total, outcome }: DraftStep): readonly WayO
         ? [step(`${bust.id}-line`, 'princess-line', {}), step(bust.id, 'full-bust-princess-armhole', { total })]
         : null,
     },
+  ];
+}
+
+/** How much of what a dart has is left of it when it is closed as far as it goes, on the half, mm. */
+const KEPT = 0.2;
+
+/** Of a waist dart's width so much can be lapped away on the half, at the bust, before it is closed. */
+const WAIST_GIVES = 0.3;
+
+/** A bust smaller than the dart has room for: the dart closed, and the rest lapped elsewhere. */
+function pastTheDart({ step: bust, total, outcome, before }: DraftStep): readonly WayOn[] {
+  if (outcome.ok || outcome.error.code !== 'overlap-larger-than-dart' || total === null) return [];
+  const { most, dart } = outcome.error.data;
+  if (typeof most !== 'number' || most < KEPT * 2) return [];
+  const closed = -Math.floor((most - KEPT) * 20) / 10;
+  const rest = Math.round((total - closed) * 10) / 10;
+  const first: Step = { ...bust, values: { ...bust.values, total: closed } };
+  const front = before.find((p) => p.part === 'front');
+  const waist = dart === 'waist' ? undefined : front?.darts.find((d) => d.kind === 'waist');
+  const shape = front && waist ? dartShape(front, waist) : null;
+  const hasWaist = shape !== null && -rest / 2 <= WAIST_GIVES * distance(shape.start, shape.end);
+  const { bustPoint: _place, hinge: _hinge, ...values } = bust.values;
+  const known = new Set(alterationById('full-bust-waist-dart')?.params.map((p) => p.key));
+  const kept = Object.fromEntries(Object.entries(values).filter(([key]) => known.has(key)));
+  return [
+    {
+      code: 'restWaist',
+      steps: hasWaist
+        ? [
+            first,
+            step(`${bust.id}-eased`, 'dart-ease', { part: 'front', dart: String(dart) }),
+            step(`${bust.id}-waist`, 'full-bust-waist-dart', { ...kept, total: rest }),
+          ]
+        : null,
+    },
+    {
+      code: 'restSide',
+      steps: [first, step(`${bust.id}-side`, 'side-add', { by: rest, level: 'bust' })],
+    },
+    { code: 'restEase', steps: [first] },
   ];
 }
 

@@ -45,4 +45,19 @@ export const WAY_WORDS: Readonly<
     about: 'The front is cut in two over the bust first; the panels take any amount.',
     cannot: 'It needs a waist dart and one other dart.',
   },
+  restWaist: {
+    name: 'The rest at the waist dart',
+    about: 'The dart is closed, what is left of it eased in, and the rest lapped into the waist dart.',
+    cannot: 'It needs a waist dart besides, wide enough for the rest.',
+  },
+  restSide: {
+    name: 'The rest at the side',
+    about: 'The dart is closed and the side seams are taken in by the rest, a quarter at each edge.',
+    cannot: '',
+  },
+  restEase: {
+    name: 'The rest as ease',
+    about: 'The dart is closed as far as it goes; what is left over stays as ease.',
+    cannot: '',
+  },
 };

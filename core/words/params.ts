@@ -105,6 +105,7 @@ export const CHOICE_WORDS: Readonly<Record<string, string>> = {
   'shape.curved': 'in a curve',
   'level.waist': 'waist',
   'level.underarm': 'underarm',
+  'level.bust': 'bust',
   'level.hip': 'hip and all below',
   'seam.shoulder': 'shoulders',
   'seam.centreBack': 'centre back',

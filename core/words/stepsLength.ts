@@ -9,7 +9,12 @@ const LINES: Readonly<Record<string, string>> = {
   hem: 'just above the hem, so that the hem keeps its shape',
 };
 const where = (s: Speaker): string => LINES[s.text('where')] ?? s.text('where');
-const LEVELS: Readonly<Record<string, string>> = { underarm: 'underarm', waist: 'waist', hip: 'hip' };
+const LEVELS: Readonly<Record<string, string>> = {
+  underarm: 'underarm',
+  bust: 'bust',
+  waist: 'waist',
+  hip: 'hip',
+};
 const level = (s: Speaker): string => LEVELS[s.text('level')] ?? s.text('level');
 
 /** Lengths and widths. */

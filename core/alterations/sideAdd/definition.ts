@@ -1,4 +1,4 @@
-import { levelOf } from '../../pattern/index.ts';
+import { bustLineOf, levelOf } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { SideKnot } from '../../truing/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../contract.ts';
@@ -32,6 +32,7 @@ function knotsFor(
   const size = sideLength(side);
   const place = (): number | null => {
     if (level === 'underarm') return side.skirt ? null : 0;
+    if (level === 'bust') return side.skirt ? null : bustAt(side);
     const cut = side.piece.edges.some((e) => e.role === 'waist');
     if (level === 'waist' && cut) return side.skirt ? 0 : size;
     if (level === 'waist') return alongAt(side, levelOf(side.piece, 'waist')?.y ?? Infinity);
@@ -47,11 +48,23 @@ function knotsFor(
   const after =
     at >= size - 1 || level === 'hip' ? null : Math.min(notchAlong(side, at + 20, size, besides) ?? at + RUN_OUT, size);
   const knots: SideKnot[] = [
-    ...(before === null ? [] : [...(before > 0 ? [{ at: 0, by: 0 }] : []), { at: before, by: 0 }]),
+    // Around the bust the side moves as a whole from the underarm down: the tape lies there.
+    ...(level === 'bust'
+      ? [{ at: 0, by: each }]
+      : before === null
+        ? []
+        : [...(before > 0 ? [{ at: 0, by: 0 }] : []), { at: before, by: 0 }]),
     { at, by: each },
     ...(after === null ? [] : [{ at: after, by: 0 }]),
   ];
   return { knots, at };
+}
+
+/** How far down the side the tape around the bust ends; null where it ends elsewhere. */
+function bustAt(side: SideOn): number | null {
+  const line = bustLineOf(side.piece);
+  const end = side.out === 1 ? line.at(-1)?.to : line[0]?.from;
+  return end ? alongAt(side, end.y) : null;
 }
 
 function notchBefore(side: SideOn, at: number, besides: readonly string[]): number | null {
@@ -72,7 +85,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const message = (code: string): Message => ({ code: `sideAdd.${code}`, data });
   const instructions: Instruction[] = [];
   // At the underarm the whole side goes out, what opens in it with it; elsewhere what lies below its darts.
-  const sides = sidesOf(context.pieces).map((s) => (level === 'underarm' ? wholeSide(s) : s));
+  const sides = sidesOf(context.pieces).map((s) => (level === 'underarm' || level === 'bust' ? wholeSide(s) : s));
   for (const side of sides) {
     const found = knotsFor(side, level, each, openings(context.seams));
     if (!found) continue;
@@ -113,12 +126,13 @@ function plan(context: Context, values: Values): Result<Program> {
 export const sideAdd: AlterationDefinition = define({
   id: 'side-add',
   family: 'width',
-  params: [BY, choice('level', 'waist', 'underarm', 'hip')],
+  params: [BY, choice('level', 'waist', 'underarm', 'bust', 'hip')],
   requires: ['side'],
   refusals: ['no-level-here'],
   examples: [
     { name: 'waist', on: 'causeway', values: { by: 24 } },
     { name: 'hip', on: 'causeway', values: { by: 32, level: 'hip' } },
+    { name: 'bust, narrower', on: 'causeway-shirt', values: { by: -20, level: 'bust' } },
     { name: 'underarm, narrower', on: 'causeway-shirt', values: { by: -16, level: 'underarm' } },
   ],
   source: 'A quarter of the difference added at each side edge at one level, to nothing at the next notch.',

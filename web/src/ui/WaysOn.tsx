@@ -9,7 +9,7 @@ export function WaysOn({ step }: { readonly step: DraftStep }) {
   if (ways.length === 0) return null;
   return (
     <section className="border-l-4 border-brass bg-white px-3 py-2" aria-label="Ways on">
-      <h3>Too much for one dart: ways on</h3>
+      <h3>{step.outcome.ok ? 'Too much for one dart: ways on' : 'More than the dart can give up: ways on'}</h3>
       <ul className="mt-2 grid grid-cols-[repeat(auto-fit,minmax(210px,1fr))] gap-3">
         {ways.map(({ code, steps }) => {
           const words = WAY_WORDS[code];
