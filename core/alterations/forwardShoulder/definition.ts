@@ -117,12 +117,13 @@ function plan(context: Context, values: Values): Result<Program> {
 export const forwardShoulder: AlterationDefinition = define({
   id: 'forward-shoulder',
   family: 'shoulder',
-  params: [length('by', -25, 30, 10, true), length('neck', -12, 15, 0, true)],
+  params: [length('by', -25, 30, 10, true), length('neck', -12, 25, 0, true)],
   amounts: ['by', 'neck'],
   requires: ['shoulder', 'armhole', 'neck'],
   refusals: ['shoulder-seam-missing', 'sliver-crosses', 'dart-in-sliver', 'sliver-too-wide'],
   examples: [
     { name: 'forward', on: 'causeway', values: { by: 10, neck: 3 } },
+    { name: 'far forward at the neck', on: 'causeway-side', values: { by: 15, neck: 25 } },
     { name: 'backward', on: 'causeway-shirt', values: { by: -8 } },
   ],
   source: 'The sliver between the old seam and the new one passes from front to back along the seam, unchanged.',
