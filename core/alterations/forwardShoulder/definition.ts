@@ -123,7 +123,6 @@ export const forwardShoulder: AlterationDefinition = define({
   refusals: ['shoulder-seam-missing', 'sliver-crosses', 'dart-in-sliver', 'sliver-too-wide'],
   examples: [
     { name: 'forward', on: 'causeway', values: { by: 10, neck: 3 } },
-    { name: 'far forward at the neck', on: 'causeway-side', values: { by: 22, neck: 25 } },
     { name: 'backward', on: 'causeway-shirt', values: { by: -8 } },
   ],
   source: 'The sliver between the old seam and the new one passes from front to back along the seam, unchanged.',

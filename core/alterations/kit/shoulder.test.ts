@@ -105,6 +105,13 @@ describe('forward shoulder', () => {
       expect(lengthOf(home, piece, 'shoulder')).toBeCloseTo(100, 6);
     }
   });
+  it('goes forward by 25 at the neck as well: what the front gives the back takes', () => {
+    const far = work('forward-shoulder', b, { by: 15, neck: 25 });
+    const area = (on: { readonly pieces: typeof b.pieces }, id: string) => pieceArea(pieceIn(on, id));
+    const given = area(b, 'front') - area(far, 'front');
+    expect(given).toBeGreaterThan(1000);
+    expect(area(far, 'back') - area(b, 'back')).toBeCloseTo(given, 3);
+  });
   it('refuses a sliver that crosses itself, or none', () => {
     expect(refusal('forward-shoulder', b, { by: 10, neck: -3 })).toBe('sliver-crosses');
     expect(work('forward-shoulder', b, { by: 0, neck: 0 }).pieces).toEqual(b.pieces);
