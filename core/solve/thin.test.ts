@@ -48,6 +48,10 @@ describe('what leaving a step out would cost', () => {
     expect(drop).toEqual(['swayback-waist-seam']);
   });
 
+  it('leaves alone what the sewist set by herself: without a hip depth nothing tells what moving the hip is worth', () => {
+    expect(thin({}, [step('hip-depth', { by: -10 })])).toEqual({ worth: [], drop: [] });
+  });
+
   it('leaves alone what answers to no measurement, and what is switched off', () => {
     const dart = step('dart-setback');
     const off = { ...step('shoulder-slash'), on: false };

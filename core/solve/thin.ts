@@ -39,10 +39,14 @@ export function thinned(resolved: ResolvedJob): Thinned {
   const start = beginningOf(resolved);
   const cache = emptyCache();
   const left = (steps: readonly Step[]): readonly Row[] =>
-    start.original.length === 0 ? [] : worksheetOf(start, replay(start, steps, cache, { brief: true }));
+    worksheetOf(start, replay(start, steps, cache, { brief: true }));
   const all = resolved.job.steps;
-  const whole = left(all);
-  const weighed = all.filter((s) => s.on && isMeasured(s));
+  if (start.original.length === 0) return { worth: [], drop: [] };
+  const done = replay(start, all, cache, { brief: true });
+  const whole = worksheetOf(start, done);
+  // A step that nothing measured asks for is the sewist's own: nothing here can tell what it is worth.
+  const told = new Set(done.steps.filter((s) => s.fit !== null || s.amounts?.chosen).map((s) => s.step.id));
+  const weighed = all.filter((s) => s.on && isMeasured(s) && told.has(s.id));
   const without = (steps: readonly Step[], id: string): readonly Step[] => steps.filter((s) => s.id !== id);
   const worth = weighed.map((s) => worthOf(s.id, whole, left(without(all, s.id))));
   const drop: string[] = [];

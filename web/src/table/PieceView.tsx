@@ -90,7 +90,9 @@ export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quie
           d={`M${n.at.x - 4} ${n.at.y}L${n.at.x} ${n.at.y - 4}L${n.at.x + 4} ${n.at.y}L${n.at.x} ${n.at.y + 4}Z`}
           fill="#B32D24"
           {...thin}
-        />
+        >
+          <title>{n.id === 'neckBase' ? 'The neck begins here' : 'Nape, or pit of the neck'}</title>
+        </path>
       ))}
       {d.foldLine && <path d={line(d.foldLine)} stroke="#1E2A38" strokeWidth="2.4" strokeDasharray="12 4" {...thin} />}
     </g>
