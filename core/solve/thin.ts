@@ -45,7 +45,12 @@ export function thinned(resolved: ResolvedJob): Thinned {
   const done = replay(start, all, cache, { brief: true });
   const whole = worksheetOf(start, done);
   // A step that nothing measured asks for is the sewist's own: nothing here can tell what it is worth.
-  const told = new Set(done.steps.filter((s) => s.fit !== null || s.amounts?.chosen).map((s) => s.step.id));
+  const asDrafted = start.contextOf(start.sewn);
+  const told = new Set(
+    done.steps
+      .filter((s) => s.fit ?? s.amounts?.chosen ?? alterationById(s.step.alteration)?.fits?.(asDrafted))
+      .map((s) => s.step.id),
+  );
   const weighed = all.filter((s) => s.on && isMeasured(s) && told.has(s.id));
   const without = (steps: readonly Step[], id: string): readonly Step[] => steps.filter((s) => s.id !== id);
   const worth = weighed.map((s) => worthOf(s.id, whole, left(without(all, s.id))));
