@@ -1,5 +1,5 @@
 import type { Path, Point } from '../../geometry/index.ts';
-import { cuttingLine, type Edge, type Piece, type Seam, type SeamSide } from '../../pattern/index.ts';
+import { asCut, cuttingLine, type Edge, type Piece, type Seam, type SeamSide } from '../../pattern/index.ts';
 
 /**
  * What makes a piece wrong, worked out a second time and otherwise than the guard does it: with fixed steps along every
@@ -124,7 +124,9 @@ export const gapsOf = (piece: Piece): readonly string[] =>
   });
 
 /** Everything wrong with one piece. */
-export function wrongWith(piece: Piece): readonly Wrong[] {
+export function wrongWith(drawn: Piece): readonly Wrong[] {
+  // Judged as it is cut, with what is cut on beyond its centre.
+  const piece = asCut(drawn);
   const out: Wrong[] = [];
   const say = (what: string): void => {
     out.push({ piece: piece.id, what });
