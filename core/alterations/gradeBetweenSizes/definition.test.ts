@@ -32,7 +32,7 @@ describe('a level graded to another size', () => {
     (id) => {
       const { grown, nest } = graded(id, '4', '5');
       expect(nest).toBeGreaterThan(39);
-    expect(nest).toBeLessThan(44);
+      expect(nest).toBeLessThan(44);
       expect(Math.abs(grown - nest)).toBeLessThan(1);
     },
   );
