@@ -1,4 +1,4 @@
-import { mirrorPiece, unfoldPiece, type Piece, type Seam } from '../pattern/index.ts';
+import { middleX, mirrorPiece, unfoldPiece, type Piece, type Seam } from '../pattern/index.ts';
 import { checkPieces, type CheckReport, type Finding } from '../truing/index.ts';
 import { TOL } from '../units/index.ts';
 
@@ -45,16 +45,11 @@ function cutFrom({ left, right }: Lanes): readonly Piece[] {
     return [
       { ...l, id: l.id + CUT_AS.left, cut: 1, name: `${l.name}, left` },
       // The drawn half is the left; the right is its mirror image.
-      { ...mirrorPiece(r, middleOf(r)), id: r.id + CUT_AS.right, cut: 1, name: `${r.name}, right` },
+      { ...mirrorPiece(r, middleX(r)), id: r.id + CUT_AS.right, cut: 1, name: `${r.name}, right` },
     ];
   });
 }
 
-/** Where a piece is turned over that is cut once for each side. */
-export const middleOf = (piece: Piece): number => {
-  const xs = piece.edges.map((e) => e.path.start.x);
-  return (Math.min(...xs) + Math.max(...xs)) / 2;
-};
 const same = (a: Piece, b: Piece): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 
 /** One check for each side that differs, and where the halves of an opened piece miss each other. */

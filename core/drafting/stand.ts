@@ -3,13 +3,12 @@ import {
   intersectPaths,
   joinPaths,
   mapPath,
-  polyline,
   reversePath,
   splitPath,
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import { centreEdgeOf, requireEdge, type Piece } from '../pattern/index.ts';
+import { centreEdgeOf, requireEdge, uprightAt, type Piece } from '../pattern/index.ts';
 import { edge, line } from './parts.ts';
 
 /** A button extension and a facing cut on at the centre front: from the centre to the fold, and from there on, mm. */
@@ -28,10 +27,7 @@ export function withStand(front: Piece, { extension, facing }: Stand): Piece {
   const [low, high] = [centre.path.start, endOf(centre.path)];
   const fold = low.x - extension;
   const flip = (p: Point): Point => ({ x: 2 * fold - p.x, y: p.y });
-  const edgeAt = polyline([
-    { x: fold + facing, y: -5000 },
-    { x: fold + facing, y: 5000 },
-  ]);
+  const edgeAt = uprightAt(fold + facing);
   /** What the facing lies under, from the fold inward, turned over. */
   const under = (corner: Point, seam: Path): Path => {
     const chain = joinPaths([line({ x: fold, y: corner.y }, corner), seam]);

@@ -1,7 +1,7 @@
 import { move, type Point, type Rigid } from '../geometry/index.ts';
-import { alike, CUT_AS, middleOf, type Draft, type DraftStep, type Side } from '../draft/index.ts';
+import { alike, CUT_AS, type Draft, type DraftStep, type Side } from '../draft/index.ts';
 import type { Frame, PieceFrame, Run } from '../alterations/index.ts';
-import { outlineOf, requireEdge, type Piece } from '../pattern/index.ts';
+import { middleX, outlineOf, requireEdge, type Piece } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
 import { common, FLAT, grow, regionOf, unite, without, type Region } from './regions.ts';
 
@@ -85,7 +85,7 @@ function tissueOf(
   if (left !== null) return lying.left.get(left);
   const right = plain(CUT_AS.right);
   if (right !== null) {
-    const axis = middleOf(piece);
+    const axis = middleX(piece);
     return flipped(lying.right.get(right) ?? [], ({ x, y }) => ({ x: 2 * axis - x, y }));
   }
   const whole = plain(CUT_AS.whole);

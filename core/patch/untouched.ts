@@ -1,5 +1,5 @@
-import { CUT_AS, middleOf } from '../draft/index.ts';
-import { mirrorPiece, unfoldPiece, type Piece } from '../pattern/index.ts';
+import { CUT_AS } from '../draft/index.ts';
+import { middleX, mirrorPiece, unfoldPiece, type Piece } from '../pattern/index.ts';
 
 /**
  * The untouched piece lying as the cut one lies: the same half, opened out along the fold, or turned over for the
@@ -16,7 +16,7 @@ export function untouchedOf(piece: Piece, original: readonly Piece[]): Piece | n
   if (left) return { ...left, id: piece.id };
   const right = cutAs(CUT_AS.right);
   // Turning over keeps the middle: the cut piece still has the axis it was turned about.
-  return right ? { ...mirrorPiece(right, middleOf(piece)), id: piece.id } : null;
+  return right ? { ...mirrorPiece(right, middleX(piece)), id: piece.id } : null;
 }
 
 /** The untouched pieces that have a place behind the cut ones. */

@@ -3,6 +3,7 @@ import {
   flatten,
   insidePolygon,
   joinPaths,
+  polyline,
   signedArea,
   spansOf,
   type Path,
@@ -27,6 +28,19 @@ export const edgesWithRole = (piece: Piece, role: EdgeRole): readonly Edge[] =>
 /** The edge down the middle of the body. */
 export const centreEdgeOf = (piece: Piece): Edge | null =>
   [...edgesWithRole(piece, 'centreBack'), ...edgesWithRole(piece, 'centreFront')][0] ?? null;
+
+/** Halfway between the leftmost and the rightmost corner of a piece. */
+export function middleX(piece: Piece): number {
+  const xs = piece.edges.map((e) => e.path.start.x);
+  return (Math.min(...xs) + Math.max(...xs)) / 2;
+}
+
+/** An upright line at `x`, longer than any piece. */
+export const uprightAt = (x: number): Path =>
+  polyline([
+    { x, y: -20_000 },
+    { x, y: 20_000 },
+  ]);
 
 /** The seam line as one closed path, clockwise as seen. */
 export const outlineOf = (piece: Piece): Path => joinPaths(piece.edges.map((e) => e.path));

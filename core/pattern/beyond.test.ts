@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { CATALOGUE, runAlteration, type Context } from '../alterations/index.ts';
-import { samplePattern } from '../drafting/index.ts';
-import { boundsOf, endOf, flatten, nearestOnPath, pathLength } from '../geometry/index.ts';
+import { CATALOGUE, runAlteration } from '../alterations/index.ts';
+import { boundsOf, endOf, flatten, nearestOnPath, pathLength, polyline, type Point } from '../geometry/index.ts';
 import { inspectPiece } from '../guard/index.ts';
 import { farApart } from '../testing/drawn.ts';
+import { contextOn } from '../testing/samples.ts';
 import { expectOk } from '../units/index.ts';
 import {
   asCut,
@@ -16,26 +16,18 @@ import {
   partAtCentre,
   pieceArea,
   validatePiece,
+  type Edge,
   type Piece,
 } from './index.ts';
 
-const buttoned = samplePattern('causeway-buttons', ['4']);
-const front = buttoned.sizes['4']![0]!;
 const EXTENSION = 18;
 const FACING = 55;
-const context = (pieces = buttoned.sizes['4']!): Context => ({
-  pieces,
-  seams: buttoned.seams,
-  original: pieces,
-  originalSeams: buttoned.seams,
-  wearer: {},
-  chart: buttoned.chart,
-  size: '4',
-});
+const context = contextOn('causeway-buttons', '4');
+const front = context.pieces[0]!;
 const runOn = (id: string, values: Record<string, number | string>) =>
   runAlteration(
     CATALOGUE.find((d) => d.id === id)!,
-    context(),
+    context,
     values,
   );
 /** How far a facing folded back misses the neckline and hem it lies on, mm. */
@@ -90,10 +82,9 @@ describe('what is cut in one with a piece beyond its centre', () => {
   it('stays sound through every alteration of the catalogue that suits the piece', () => {
     let carried = 0;
     for (const d of CATALOGUE) {
-      const given = context();
-      if (d.suits(given.pieces, given.seams).grade === 'no') continue;
+      if (d.suits(context.pieces, context.seams).grade === 'no') continue;
       for (const example of d.examples.length > 0 ? d.examples : [{ values: {} }]) {
-        const run = runAlteration(d, given, example.values);
+        const run = runAlteration(d, context, example.values);
         if (!run.ok) continue;
         const now = run.value.pieces.find((p) => p.id === 'front');
         if (!now || now === front) continue;
@@ -137,6 +128,8 @@ describe('buttons', () => {
   });
 });
 
+const withoutBeyond = ({ beyond: _strip, buttons: _buttons, ...piece }: Piece): Piece => piece;
+
 describe('a piece parted at its centre by hand', () => {
   /** As a file gives it: the strip in the outline, its outer edge taken for the centre. */
   const asFile: Piece = {
@@ -150,6 +143,42 @@ describe('a piece parted at its centre by hand', () => {
     expect(pieceArea(done)).toBeCloseTo(pieceArea(front), 1);
     expect(pieceArea(asCut(done))).toBeCloseTo(pieceArea(asFile), 2);
     expect(done.beyond!.folds[0]!.from.x).toBeCloseTo(-EXTENSION, 6);
+  });
+
+  it('leaves out the notches that marked centre and fold, and keeps the others where they were', () => {
+    const edge = (id: string, role: Edge['role'], ...points: Point[]): Edge => ({
+      id,
+      role,
+      path: polyline(points),
+      allowance: 15,
+    });
+    const p = (x: number, y: number): Point => ({ x, y });
+    const notch = (id: string, on: string, at: number) => ({ kind: 'notch' as const, id, edge: on, at, count: 1 });
+    const drawn: Piece = {
+      ...front,
+      darts: [],
+      edges: [
+        edge('neck', 'neck', p(0, 0), p(150, 0)),
+        edge('shoulder', 'shoulder', p(150, 0), p(250, 40)),
+        edge('armhole', 'armhole', p(250, 40), p(300, 200)),
+        edge('side', 'side', p(300, 200), p(300, 500)),
+        edge('hem', 'hem', p(300, 500), p(0, 500)),
+        edge('centre', 'centreFront', p(0, 500), p(0, 0)),
+      ],
+      // The centre 60 inside, the fold 45: on the hem, which runs inward out, at 240 and 255.
+      marks: [
+        notch('neck centre', 'neck', 60),
+        notch('neck fold', 'neck', 45),
+        notch('neck', 'neck', 100),
+        notch('hem centre', 'hem', 240),
+        notch('hem fold', 'hem', 255),
+        notch('hem', 'hem', 100),
+      ],
+    };
+    const done = expectOk(partAtCentre(withoutBeyond(drawn), { centre: 60, fold: 45 }), 'parted');
+    expect(validatePiece(done)).toEqual([]);
+    expect(done.marks).toEqual([notch('neck', 'neck', 40), notch('hem', 'hem', 100)]);
+    expect(pieceArea(asCut(done)) - pieceArea(done)).toBeCloseTo(60 * 500, 6);
   });
 
   it('is refused where the line misses the piece, with nothing changed', () => {

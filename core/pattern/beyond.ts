@@ -1,5 +1,4 @@
 import {
-  distance,
   endOf,
   flatten,
   intersectPaths,
@@ -17,9 +16,9 @@ import {
   type Point,
 } from '../geometry/index.ts';
 import { ok, refuse, TOL, type Result } from '../units/index.ts';
-import { centreEdgeOf, levelOf, outlineOf } from './access.ts';
+import { centreEdgeOf, levelOf, outlineOf, uprightAt } from './access.ts';
 import { LEVELS } from './schema.ts';
-import type { Beyond, Edge, Mark, Piece } from './types.ts';
+import type { Beyond, Edge, Piece } from './types.ts';
 
 /** A level so near to the centre tells how the paper there has moved, mm. */
 const NEAR_CENTRE = 60;
@@ -115,14 +114,15 @@ function carrier(before: Piece, was: Edge, after: Piece, now: Edge): (p: Point) 
   });
   const all = [...ends, ...levels].sort(([p], [q]) => p.y - q.y);
   // Levels that changed places tell nothing of the centre.
-  const known = all.every(([, q], i) => i === 0 || q.y >= (all[i - 1]?.[1].y ?? q.y)) ? all : [...ends];
-  const stops = known.map(([p, q]) => ({ y: p.y, dx: q.x - p.x, dy: q.y - p.y })).sort((p, q) => p.y - q.y);
-  const shift = (y: number): Point => {
+  const known = all.every(([, q], i) => i === 0 || q.y >= (all[i - 1]?.[1].y ?? q.y))
+    ? all
+    : [...ends].sort(([p], [q]) => p.y - q.y);
+  const stops = known.map(([p, q]) => ({ y: p.y, by: q.y - p.y }));
+  const down = (y: number): number => {
     const next = stops.findIndex((s) => s.y >= y);
     const [a, b] = next < 0 ? [stops.at(-1), undefined] : [stops[next - 1], stops[next]];
-    if (!a || !b || b.y === a.y) return { x: (a ?? b)?.dx ?? 0, y: (a ?? b)?.dy ?? 0 };
-    const t = (y - a.y) / (b.y - a.y);
-    return { x: a.dx + (b.dx - a.dx) * t, y: a.dy + (b.dy - a.dy) * t };
+    if (!a || !b || b.y === a.y) return (a ?? b)?.by ?? 0;
+    return a.by + ((b.by - a.by) * (y - a.y)) / (b.y - a.y);
   };
   // A level mark stands a little inside: across, only the ends of the centre tell.
   const across = (y: number): number => {
@@ -130,7 +130,7 @@ function carrier(before: Piece, was: Edge, after: Piece, now: Edge): (p: Point) 
     const t = high === low ? 0 : Math.min(1, Math.max(0, (y - low) / (high - low)));
     return a[1].x - a[0].x + (b[1].x - b[0].x - a[1].x + a[0].x) * t;
   };
-  return (p) => ({ x: p.x + across(p.y), y: p.y + shift(p.y).y });
+  return (p) => ({ x: p.x + across(p.y), y: p.y + down(p.y) });
 }
 
 /** A path with its ends put exactly where they belong; a handle beside an end goes with it. */
@@ -199,12 +199,8 @@ function mirroredAgain(before: Piece, after: Piece, at: 'start' | 'end'): Piece 
   const edge = after.beyond.edges[index] as Edge;
   const corner = at === 'start' ? endOf(edge.path) : edge.path.start;
   const reach = 2 * now.fold - corner.x;
-  const line = polyline([
-    { x: reach, y: -20_000 },
-    { x: reach, y: 20_000 },
-  ]);
   const chain = joinPaths(now.inward);
-  const hit = intersectPaths(chain, line)[0];
+  const hit = intersectPaths(chain, uprightAt(reach))[0];
   if (!hit) return after;
   const [part] = splitPath(chain, hit.first);
   if (part.segments.length === 0) return after;
@@ -220,94 +216,4 @@ function mirroredAgain(before: Piece, after: Piece, at: 'start' | 'end'): Piece 
     };
   });
   return { ...after, beyond: { ...after.beyond, edges } };
-}
-
-/** Where the centre of a piece lies inside its paper, and where it folds, as told by hand: mm from the outer edge. */
-export interface CentreInside {
-  /** From the outer edge to the centre line. */
-  readonly centre: number;
-  /** From the outer edge to the fold of a cut-on facing; null for an extension alone. */
-  readonly fold: number | null;
-}
-
-/**
- * A piece drawn with its extension or facing as part of the outline, its centre edge the outer edge of that: parted at
- * the centre line. Refused where the line would miss the piece or cut more than the neckline and the lower edge.
- */
-export function partAtCentre(piece: Piece, { centre, fold }: CentreInside): Result<Piece, BeyondError> {
-  const outer = centreEdgeOf(piece);
-  if (!outer || centre <= 0) return refuse('centre-not-inside', { piece: piece.name });
-  const x0 = outer.path.start.x;
-  const inward = Math.sign(middleX(piece) - x0);
-  const lineAt = (x: number): Path =>
-    polyline([
-      { x, y: -20_000 },
-      { x, y: 20_000 },
-    ]);
-  const n = piece.edges.length;
-  const c = piece.edges.indexOf(outer);
-  const body = piece.edges.map((_, j) => piece.edges[(c + 1 + j) % n] as Edge).slice(0, n - 1);
-  const hitsAt = (x: number) =>
-    body.flatMap((edge, i) => intersectPaths(edge.path, lineAt(x)).map((h) => ({ edge, i, hit: h })));
-  const at = hitsAt(x0 + inward * centre);
-  // A line through a corner meets two edges there: what lies inward of it is kept.
-  const there = (h: (typeof at)[number] | undefined) =>
-    at.filter((o) => h && distance(o.hit.point, h.hit.point) < TOL.join);
-  const [tops, bottoms] = [there(at[0]), there(at.at(-1))];
-  const [top, bottom] = [tops.at(-1), bottoms[0]];
-  if (at.length !== tops.length + bottoms.length || !top || !bottom || top.i >= bottom.i)
-    return refuse('centre-not-inside', { piece: piece.name });
-  if (piece.darts.some((d) => (d.tip.x - x0) * inward < centre))
-    return refuse('centre-not-inside', { piece: piece.name });
-  const [topOut, topIn] = splitPath(top.edge.path, top.hit.first);
-  const [bottomIn, bottomOut] = splitPath(bottom.edge.path, bottom.hit.first);
-  const keep: readonly Edge[] = [
-    { ...top.edge, path: topIn },
-    ...body.slice(top.i + 1, bottom.i),
-    { ...bottom.edge, path: bottomIn },
-  ];
-  const other = (e: Edge, path: Path, id: string): Edge => ({ ...e, id, role: 'other', path });
-  const strip = [
-    other(bottom.edge, bottomOut, 'beyond lower'),
-    ...body.slice(bottom.i + 1).map((e) => other(e, e.path, e.id)),
-    other(outer, outer.path, 'beyond edge'),
-    ...body.slice(0, top.i).map((e) => other(e, e.path, e.id)),
-    other(top.edge, topOut, 'beyond upper'),
-  ].filter((e) => e.path.segments.length > 0);
-  const foldAt = fold === null ? null : x0 + inward * fold;
-  const divided = foldAt === null ? strip : strip.flatMap((e) => dividedAt(e, lineAt(foldAt)));
-  const ends = foldAt === null ? [] : strip.flatMap((e) => intersectPaths(e.path, lineAt(foldAt)).map((h) => h.point));
-  const sorted = [...ends].sort((p, q) => p.y - q.y);
-  const [from, to] = [sorted[0], sorted.at(-1)];
-  const edges = [...keep, { ...outer, path: polyline([bottomOut.start, endOf(topOut)]) }];
-  const kept = new Set(keep.map((e) => e.id));
-  const cutOff = pathLength(topOut);
-  return ok({
-    ...piece,
-    fold: null,
-    edges,
-    beyond: { edges: divided, folds: from && to && distance(from, to) > TOL.touches ? [{ from, to }] : [] },
-    marks: piece.marks.flatMap((m): readonly Mark[] => {
-      if (m.kind !== 'notch') return [m];
-      if (!kept.has(m.edge)) return [];
-      if (m.edge !== top.edge.id) return [m];
-      return m.at <= cutOff ? [] : [{ ...m, at: m.at - cutOff }];
-    }),
-  });
-}
-
-const middleX = (piece: Piece): number => {
-  const xs = piece.edges.map((e) => e.path.start.x);
-  return (Math.min(...xs) + Math.max(...xs)) / 2;
-};
-
-function dividedAt(edge: Edge, line: Path): readonly Edge[] {
-  const hit = intersectPaths(edge.path, line)[0];
-  if (!hit) return [edge];
-  const [one, two] = splitPath(edge.path, hit.first);
-  if (one.segments.length === 0 || two.segments.length === 0) return [edge];
-  return [
-    { ...edge, path: one },
-    { ...edge, id: `${edge.id} 2`, path: two },
-  ];
 }

@@ -42,15 +42,15 @@ export function withNeckFound(piece: Piece, row: ChartRow | undefined): Piece {
   return away && (away.out > 0 || away.below > 0) ? withNeckAway(piece, away) : piece;
 }
 
-/** The same for all pieces of a pattern. */
-export const withNecksFound = (pattern: Pattern): Pattern => ({
+/** The same for all pieces of a pattern; `anew` looks at those too that were marked before. */
+export const withNecksFound = (pattern: Pattern, anew = false): Pattern => ({
   ...pattern,
   sizes: Object.fromEntries(
     Object.entries(pattern.sizes).map(([size, pieces]) => [
       size,
       pieces.map((p) =>
         withNeckFound(
-          p,
+          anew ? withNeckAway(p, { out: 0, below: 0 }) : p,
           pattern.chart.find((r) => r.size === size),
         ),
       ),

@@ -9,6 +9,7 @@ export * from './measure.ts';
 export * from './mirror.ts';
 export * from './neckBase.ts';
 export * from './normalise.ts';
+export * from './partAtCentre.ts';
 export * from './schema.ts';
 export * from './seamLine.ts';
 export * from './types.ts';

@@ -1,5 +1,5 @@
 import { distance, nearestOnPath, spansOf, type LineSpan, type Path, type Point } from '../geometry/index.ts';
-import { centreEdgeOf, outlineOf, type CentreInside, type Piece } from '../pattern/index.ts';
+import { centreEdgeOf, middleX, outlineOf, type CentreInside, type Piece } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
 
 /** A centre or a fold lies so far inside the outer edge of an extension or a facing, mm. */
@@ -39,8 +39,3 @@ export function linesBesideCentre(
 /** Two lines beside the edge are fold and centre; one alone may be either, and nothing is taken for granted. */
 export const centreFromLines = (inside: readonly number[]): CentreInside | null =>
   inside.length === 2 ? { fold: inside[0] ?? 0, centre: inside[1] ?? 0 } : null;
-
-const middleX = (piece: Piece): number => {
-  const xs = piece.edges.map((e) => e.path.start.x);
-  return (Math.min(...xs) + Math.max(...xs)) / 2;
-};

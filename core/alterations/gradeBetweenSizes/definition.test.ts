@@ -1,28 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { samplePattern, type SampleId } from '../../drafting/index.ts';
+import { contextOn } from '../../testing/samples.ts';
 import { expectOk } from '../../units/index.ts';
 import { alterationById, flatOf, runAlteration, type Context } from '../index.ts';
 
 const definition = alterationById('grade-between-sizes')!;
-function graded(id: SampleId, from: string, to: string) {
-  const pattern = samplePattern(id);
-  const pieces = pattern.sizes[from]!;
-  const context: Context = {
-    pieces,
-    seams: pattern.seams,
-    original: pieces,
-    originalSeams: pattern.seams,
-    wearer: {},
-    nest: pattern.sizes,
-    chart: pattern.chart,
-    size: from,
-  };
+function graded(id: string, from: string, to: string) {
+  const context = contextOn(id, from);
   const done = expectOk(runAlteration(definition, context, { waistSize: to, hipSize: to }), id);
   const waist = (on: Pick<Context, 'pieces' | 'seams'>): number => flatOf(on, 'waist')!.value;
-  return {
-    grown: waist(done) - waist(context),
-    nest: waist({ ...context, pieces: pattern.sizes[to]! }) - waist(context),
-  };
+  return { grown: waist(done) - waist(context), nest: waist(contextOn(id, to)) - waist(context) };
 }
 
 describe('a level graded to another size', () => {

@@ -12,7 +12,7 @@ export interface HeightShare {
 }
 
 /** One line takes no more than this, mm. */
-const ONE_LINE = 20;
+export const ONE_LINE = 20;
 
 /** Rule of thumb only: a side-waist or nape-to-waist measurement beats it. */
 export function heightShare(height: number, drafted: number): HeightShare {

@@ -5,7 +5,7 @@ import { choice, define, difference, length, tenth } from '../kit/define.ts';
 import { fitBy } from '../kit/fitBy.ts';
 import { flatOf } from '../kit/flat.ts';
 import { amountGrip } from '../kit/grip.ts';
-import { heightShare } from '../kit/height.ts';
+import { heightShare, ONE_LINE } from '../kit/height.ts';
 import { alongLines, lineAcross, type LengthLine } from '../kit/lengthLines.ts';
 import { lineHeight, LINES, type LineName } from '../kit/levels.ts';
 import { choiceOf, numberOf } from '../values.ts';
@@ -82,9 +82,6 @@ function plan(context: Context, values: Values): Result<Program> {
     ],
   });
 }
-
-/** More than a line should take at once, mm. */
-const ONE_LINE = 20;
 
 /**
  * Lengths by another size than widths, where the chart gives each size its height and the pattern is drawn in all of

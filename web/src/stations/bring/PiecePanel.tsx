@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { centreEdgeOf, PARTS, validatePiece, type Piece } from '@ample/core/pattern';
+import { centreEdgeOf, PARTS, validatePiece, type CentreInside, type Piece } from '@ample/core/pattern';
 import {
   grouped,
   allRings,
@@ -14,6 +14,7 @@ import type { Refusal } from '@ample/core/units';
 import { choose, leavePiece, useBring, type Tool } from '../../store/bring.ts';
 import { takePieces } from '../../store/takePiece.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { CentreFields } from '../../ui/CentreFields.tsx';
 import { LengthField } from '../../ui/LengthField.tsx';
 import { Length, Notice } from '../../ui/parts.tsx';
 import { NameField } from '../../ui/NameField.tsx';
@@ -177,31 +178,12 @@ function CentreInside({ choices, traced }: { readonly choices: TraceChoices; rea
     typeof choices.centreInside === 'object' && choices.centreInside
       ? choices.centreInside
       : { centre: outer, fold: fold ? outer - Math.abs(fold.from.x - centre.path.start.x) : null };
-  const set = (now: { readonly centre: number; readonly fold: number | null }): void =>
-    choose({ centreInside: now.centre > 0 ? now : 'edge' });
+  const set = (now: CentreInside): void => choose({ centreInside: now.centre > 0 ? now : 'edge' });
   return (
     <fieldset>
       <legend className="mb-1 text-sm">Where the centre lies</legend>
       <div className="flex flex-wrap items-end gap-3">
-        <LengthField
-          label="Inside the outer edge"
-          value={at.centre}
-          min={0}
-          max={300}
-          width="w-40"
-          onCommit={(v) => v !== null && set({ ...at, centre: v })}
-        />
-        {at.centre > 0 && (
-          <LengthField
-            label="Fold inside it"
-            value={at.fold}
-            optional
-            min={0}
-            max={300}
-            width="w-40"
-            onCommit={(v) => set({ ...at, fold: v })}
-          />
-        )}
+        <CentreFields at={at} onChange={set} />
       </div>
     </fieldset>
   );

@@ -6,6 +6,7 @@ import {
   withNeckOn,
   withNecksFound,
   type Buttons,
+  type CentreInside,
   type Pattern,
   type Piece,
 } from '@ample/core/pattern';
@@ -14,6 +15,7 @@ import type { Refusal } from '@ample/core/units';
 import { sayMeasuredFrom, sayRefusal } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { CentreFields } from '../../ui/CentreFields.tsx';
 import { LengthField } from '../../ui/LengthField.tsx';
 import { Notice } from '../../ui/parts.tsx';
 
@@ -76,7 +78,7 @@ function PutRight({ pattern, size, pieces }: Omit<Props, 'own'>) {
             </div>
           );
         })}
-        <button className="btn" onClick={() => editPattern(withNecksFound)}>
+        <button className="btn" onClick={() => editPattern((p) => withNecksFound(p, true))}>
           Find the neck by the chart
         </button>
       </div>
@@ -118,16 +120,15 @@ const onEverySize = (pattern: Pattern, id: string, change: (piece: Piece) => Pie
 /** The centre of one piece inside its paper, and its buttons. */
 function Centre({ piece }: { readonly piece: Piece }) {
   const units = useUnits();
-  const [at, setAt] = useState({ centre: 0, fold: 0 });
+  const [at, setAt] = useState<CentreInside>({ centre: 0, fold: null });
   const [failed, setFailed] = useState<Refusal | null>(null);
   const part = (): void => {
-    const inside = { centre: at.centre, fold: at.fold > 0 ? at.fold : null };
-    const tried = partAtCentre(piece, inside);
+    const tried = partAtCentre(piece, at);
     setFailed(tried.ok ? null : tried.error);
     if (!tried.ok) return;
     editPattern((p) =>
       onEverySize(p, piece.id, (q) => {
-        const done = partAtCentre(q, inside);
+        const done = partAtCentre(q, at);
         return done.ok ? done.value : q;
       }),
     );
@@ -139,22 +140,7 @@ function Centre({ piece }: { readonly piece: Piece }) {
         <ButtonFields piece={piece} />
       ) : (
         <div className="flex flex-wrap items-end gap-3">
-          <LengthField
-            label="Centre inside the outer edge"
-            value={at.centre}
-            min={0}
-            max={300}
-            width="w-56"
-            onCommit={(v) => v !== null && setAt({ ...at, centre: v })}
-          />
-          <LengthField
-            label="Fold inside it, 0 for none"
-            value={at.fold}
-            min={0}
-            max={300}
-            width="w-56"
-            onCommit={(v) => v !== null && setAt({ ...at, fold: v })}
-          />
+          <CentreFields at={at} onChange={setAt} />
           <button className="btn" disabled={at.centre <= 0} onClick={part}>
             Measure from this centre
           </button>
