@@ -10,7 +10,7 @@ test('a blouse whose facing is cut on: her own size asks for nothing, a fuller b
   await startEmpty(page, 'Nele', 'causeway-buttons');
   await measure(page, { 'High bust': '87', 'Full bust': '92', Waist: '74', Shoulder: '12.2' });
   await station(page, 'Pattern');
-  const body = page.getByRole('region', { name: 'Where the body lies in the pieces' });
+  const body = page.getByRole('region', { name: 'Where neck, centre and underarm lie' });
   await expect(body).toContainText('lies inside the paper');
   await expect(body).toContainText('8 buttons on the centre');
   await station(page, 'Plan');

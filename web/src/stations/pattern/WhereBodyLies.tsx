@@ -26,20 +26,22 @@ interface Props {
   readonly pieces: readonly Piece[];
 }
 
-/** Where the body lies in the pieces when it is not at their edges: to read, and on a pattern of one's own to put right. */
+/** Where neck, centre and underarm lie when it is not at their edges: to read, and on a pattern of one's own to put right. */
 export function WhereBodyLies({ pattern, size, own, pieces }: Props) {
   const units = useUnits();
   const told = sayMeasuredFrom(pattern, size, units);
   if (pieces.length === 0 || (told.length === 0 && !own)) return null;
   return (
-    <section className="mb-5" aria-label="Where the body lies in the pieces">
-      <h2 className="mb-1">Where the body lies in the pieces</h2>
+    <section className="mb-5" aria-label="Where neck, centre and underarm lie">
+      <h2 className="mb-1">Where neck, centre and underarm lie</h2>
       {told.map((t) => (
         <p key={t} className="max-w-[76ch]">
           {t}
         </p>
       ))}
-      {told.length === 0 && <p className="text-quiet">The neckline lies on the neck, and the centre at the edge.</p>}
+      {told.length === 0 && (
+        <p className="text-quiet">The neckline lies on the neck, and the centre is the edge of the paper.</p>
+      )}
       {own && <PutRight pattern={pattern} size={size} pieces={pieces} />}
     </section>
   );
