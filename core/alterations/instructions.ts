@@ -1,7 +1,7 @@
 import type { Point } from '../geometry/index.ts';
 import type { LevelName, Seam } from '../pattern/index.ts';
 import type { SlashSpec } from '../slash/index.ts';
-import type { CapGoal, DivideNames, Finding, RotationTarget, SideKnot } from '../truing/index.ts';
+import type { CapGoal, DivideNames, Finding, RotationTarget, SideKnot, WaistPanel } from '../truing/index.ts';
 
 /** The stages of the hands' work, in order. `open` reads "Lap" where paper overlaps. */
 export const STAGES = ['mark', 'cut', 'open', 'level', 'dart', 'true', 'match'] as const;
@@ -105,6 +105,8 @@ export type Instruction =
       readonly free?: boolean;
       /** How long the whole edge is to be, mm; left out, as long as it was. */
       readonly length?: number;
+      /** An edge of another piece drawn before: it becomes as much longer or shorter as that has. */
+      readonly like?: { readonly piece: string; readonly edge: string };
     } & ({ readonly to: number } | { readonly toFromEnd: number }))
   /** A notch put at a distance from the upper end of its edge. */
   | (Said & { readonly op: 'notch'; readonly notch: string; readonly edge: string; readonly fromTop: number })
@@ -132,8 +134,17 @@ export type Instruction =
       readonly shape: 'straight' | 'curved';
       /** How long the waist or hem is to be, sewn; left out, as long as it was before. */
       readonly target?: number;
+      /** Panels whose waist or hem counts with it: what they have lost is given back here too. */
+      readonly others?: readonly string[];
     })
   | (Said & { readonly op: 'match'; readonly kinds: readonly Seam['kind'][] })
+  /** Tells where a waist or hip, measured again over these pieces, is not what was wanted, mm. */
+  | (At & {
+      readonly op: 'tellReached';
+      readonly level: 'waist' | 'hip';
+      readonly pieces: readonly string[];
+      readonly wanted: number;
+    })
   | { readonly op: 'finding'; readonly stage: Stage; readonly finding: Finding };
 
 /** A seam as it lies on one piece, in outline order. */
@@ -172,8 +183,8 @@ export type Redraw =
     })
   /** A seam ruled straight as it is sewn, the darts in it folded shut. */
   | (Said & { readonly op: 'rule'; readonly edges: readonly string[] })
-  /** The waist from so far above where it meets the centre to nothing at the side. */
-  | (Said & { readonly op: 'raiseCentre'; readonly by: number })
+  /** The waist from so far above where it meets the centre to nothing at the side; on a panel, its part of that. */
+  | (Said & { readonly op: 'raiseCentre'; readonly by: number; readonly panel?: WaistPanel })
   | (Said & {
       readonly op: 'widen';
       /** The parts of the side that move, from the top down; darts may lie between them. */

@@ -132,7 +132,7 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
         continue;
       }
       if (step.stage !== stage) continue;
-      if (step.op !== 'finding' && !messages.some((m) => m.code === step.message.code)) messages.push(step.message);
+      if ('message' in step && !messages.some((m) => m.code === step.message.code)) messages.push(step.message);
       const done = runStep(table, step);
       if (!done.ok) return done;
     }

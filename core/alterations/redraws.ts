@@ -44,7 +44,7 @@ export function runRedraw(table: TableState, state: PieceState, step: Redraw): R
       state.piece = ruleSeam(state.piece, step.edges);
       return ok(undefined);
     case 'raiseCentre':
-      state.piece = raiseCentre(state.piece, step.by);
+      state.piece = raiseCentre(state.piece, step.by, step.panel);
       return ok(undefined);
     case 'widen': {
       const { out, hold, smooth: round } = step;

@@ -3,10 +3,11 @@ import { bustLineOf, edgesWithRole, requireEdge, type Edge, type Piece } from '.
 import { restoreWidth, type Finding } from '../truing/index.ts';
 import { mm, TOL } from '../units/index.ts';
 import type { Instruction } from './instructions.ts';
-import type { PieceState } from './state.ts';
+import { stateFor, type PieceState, type TableState } from './state.ts';
 
 /** Gives a waist or hem its width at the side seam: what it was before, or what is asked for. */
 export function restore(
+  table: TableState,
   state: PieceState,
   step: Extract<Instruction, { op: 'restoreWidth' }>,
   note: (f: Omit<Finding, 'piece'>) => void,
@@ -17,7 +18,10 @@ export function restore(
   const n = state.piece.edges.length;
   const i = state.piece.edges.findIndex((e) => e.id === side);
   const edge = [state.piece.edges[(i + 1) % n], state.piece.edges[(i + n - 1) % n]].find((e) => e?.role === step.role);
-  const by = total(state.piece) - (step.target ?? total(state.original));
+  const lost = (step.others ?? [])
+    .map((id) => stateFor(table, id))
+    .reduce((sum, other) => sum + total(other.original) - total(other.piece), 0);
+  const by = total(state.piece) - (step.target ?? total(state.original)) - lost;
   if (!edge) return void note({ code: 'waist-not-restored', grade: 'look', data: { by } });
   const done = restoreWidth(state.piece, {
     side,

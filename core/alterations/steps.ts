@@ -19,7 +19,6 @@ import {
   dartToEase,
   divideAtDarts,
   drawToTip,
-  fairRun,
   narrowDart,
   notchesMatched,
   openDart,
@@ -36,6 +35,8 @@ import {
 } from '../truing/index.ts';
 import { ok, TOL, type Result } from '../units/index.ts';
 import { NEW_DART, type Instruction, type Redraw } from './contract.ts';
+import { runFair } from './fairing.ts';
+import { tellReached } from './reached.ts';
 import { runRedraw } from './redraws.ts';
 import { restore } from './restore.ts';
 import { bringIn, piecesNow, stateFor, type PieceState, type TableState } from './state.ts';
@@ -67,6 +68,10 @@ const findDart = (table: TableState, piece: Piece, id: string): Dart | undefined
 export function runStep(table: TableState, step: Step): Result<void> {
   if (step.op === 'finding') {
     table.findings.push(step.finding);
+    return ok(undefined);
+  }
+  if (step.op === 'tellReached') {
+    tellReached(table, step);
     return ok(undefined);
   }
   const state = stateFor(table, step.piece ?? table.primary);
@@ -157,22 +162,9 @@ export function runStep(table: TableState, step: Step): Result<void> {
       for (const edge of edgesWithRole(state.piece, step.role))
         state.piece = replaceEdge(state.piece, edge.id, smoothKinks(edge.path, 0.01, step.reach));
       return ok(undefined);
-    case 'fairRun': {
-      const path = requireEdge(state.piece, step.edge).path;
-      const end = 'to' in step ? step.to : pathLength(path) - step.toFromEnd;
-      const faired = fairRun(path, step.from, end, step.length ?? !step.free);
-      const grown = pathLength(faired) - pathLength(path);
-      state.piece = replaceEdge(state.piece, step.edge, faired);
-      // What lies beyond the redrawn part keeps its place from the far end, what lies on it its share of it.
-      const [from, to] = [Math.max(0, step.from), Math.min(pathLength(path), end)];
-      const placed = (at: number): number =>
-        at <= from ? at : at >= to ? at + grown : from + ((at - from) * (to + grown - from)) / (to - from);
-      const marks = state.piece.marks.map((m) =>
-        m.kind === 'notch' && m.edge === step.edge ? { ...m, at: placed(m.at) } : m,
-      );
-      state.piece = { ...state.piece, marks };
+    case 'fairRun':
+      runFair(table, state, step);
       return ok(undefined);
-    }
     case 'notch': {
       const edge = requireEdge(state.piece, step.edge).path;
       const up = endOf(edge).y < edge.start.y;
@@ -220,7 +212,7 @@ export function runStep(table: TableState, step: Step): Result<void> {
       return ok(undefined);
     }
     case 'restoreWidth':
-      restore(state, step, note);
+      restore(table, state, step, note);
       return ok(undefined);
     case 'match': {
       const seams = table.seams.filter((s) => step.kinds.includes(s.kind));

@@ -15,6 +15,8 @@ export interface BlockOptions {
   /** How much wider everything is at the side (another size of the nest), mm. */
   readonly wider?: number;
   readonly skirt?: boolean;
+  /** The back in two panels, cut apart straight down from 40 along the shoulder, at x = 100. */
+  readonly panels?: boolean;
 }
 
 const level = (name: 'waist' | 'hip' | 'lengthenShorten' | 'bust', y: number) => ({
@@ -94,6 +96,7 @@ const seam = (
 });
 
 export function block(o: BlockOptions = {}): Context {
+  if (o.panels) return panelled(o);
   const pieces: Piece[] = [half('front', o), mirrorPiece(half('back', o), 100)];
   const seams = [
     seam('shoulder', 'shoulder', ['front', 'shoulder'], ['back', 'shoulder'], [false, true]),
@@ -107,5 +110,48 @@ export function block(o: BlockOptions = {}): Context {
       seam('waist back', 'waist', ['back', 'waist'], ['skirtBack', 'waist'], [false, true]),
     );
   }
+  return { pieces, seams, original: pieces, originalSeams: seams, wearer: {} };
+}
+
+/** Front as it is, back cut into a centre and a side panel that run from the shoulder to the bottom. */
+function panelled(o: BlockOptions): Context {
+  const back = half('back', o);
+  const role = o.long ? 'hem' : 'waist';
+  const bottom = o.long ? 560 : 360;
+  const x = 200 + (o.wider ?? 0);
+  const kept = (...ids: string[]) => back.edges.filter((e) => ids.includes(e.id));
+  const down = line([100, 0], [100, bottom]);
+  const centre: Piece = {
+    ...back,
+    edges: [
+      ...kept('neck'),
+      edge('shoulderNeck', 'shoulder', line([60, 0], [100, 0])),
+      edge('princess', 'princess', down),
+      edge(role, role, line([100, bottom], [0, bottom])),
+      ...kept('centreBack'),
+    ],
+    marks: back.marks.filter((m) => m.kind !== 'notch'),
+  };
+  const side: Piece = {
+    ...back,
+    id: 'sideBack',
+    name: 'Side back',
+    part: 'sideBack',
+    cut: 2,
+    fold: null,
+    half: true,
+    edges: [
+      edge('shoulderArm', 'shoulder', line([100, 0], [160, 0])),
+      ...kept('armhole', 'side'),
+      edge(role, role, line([x, bottom], [100, bottom])),
+      edge('princess', 'princess', line([100, bottom], [100, 0])),
+    ],
+    marks: back.marks,
+  };
+  const pieces = [half('front', o), mirrorPiece(centre, 100), mirrorPiece(side, 100)];
+  const seams = [
+    seam('side', 'side', ['front', 'side'], ['sideBack', 'side'], [false, true]),
+    seam('princess back', 'princess', ['back', 'princess'], ['sideBack', 'princess'], [true, false]),
+  ];
   return { pieces, seams, original: pieces, originalSeams: seams, wearer: {} };
 }

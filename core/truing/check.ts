@@ -29,6 +29,7 @@ export type FindingCode =
   | 'tip-moved'
   | 'waist-grew'
   | 'waist-not-restored'
+  | 'level-not-reached'
   | 'back-needs-look'
   | 'facing-follows'
   | 'armhole-changed'

@@ -176,6 +176,8 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'line-off-piece': (s) =>
     `A line at that height does not run across “${s.text('piece')}” from one seam to another. Place it elsewhere.`,
   'wedge-too-large': (s) => `${s.len('by')} is too much for this width; ${s.len('most')} is the most. Take less.`,
+  'panels-on-fold': (s) =>
+    `“${s.text('piece')}” lies on the fold and is sewn to side panels: drawn straight again it would widen the neckline or the shoulder. Give it a seam at the centre back first.`,
   'no-line-here': () => 'None of the pieces reaches that level. Choose another line.',
   'no-nest': () => 'The pattern has only one size here. Use “Wider at waist and hip” instead.',
   'size-not-in-nest': (s) => `The pattern has no pieces in size “${s.text('size')}”. Choose one it has.`,

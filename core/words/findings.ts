@@ -31,6 +31,8 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
     `The ${s.text('role') || 'waist'} of this half is ${s.signed('by')} different. What is sewn to it must follow.`,
   'waist-not-restored': (s) =>
     `The waist could not be given its width back at the side seam (${s.signed('by')} left). Take it in the waist dart instead.`,
+  'level-not-reached': (s) =>
+    `The ${s.text('level')} of this half, measured again, is ${s.len('now')} and should be ${s.len('wanted')}: ${s.signed('by')}. Put the rest right at another seam, or in a dart.`,
   'back-needs-look': () =>
     'The front has changed and the back has not: look at the back at the side seam and across the shoulder blades before cutting cloth.',
   'facing-follows': () => 'Trace a front facing or lining again from the altered front.',

@@ -17,6 +17,12 @@ const LEVELS: Readonly<Record<string, string>> = {
 };
 const level = (s: Speaker): string => LEVELS[s.text('level')] ?? s.text('level');
 
+/** Said where the seams between panels take their share of a grade. */
+const shared = (s: Speaker): string =>
+  Number(s.num('edges')) > 1
+    ? ` The side takes one share of ${s.num('edges')}; the seams between the panels take the others.`
+    : '';
+
 /** Lengths and widths. */
 export const LENGTH_STEPS: Readonly<Record<string, Sentence>> = {
   'length.mark': (s) =>
@@ -48,17 +54,19 @@ export const LENGTH_STEPS: Readonly<Record<string, Sentence>> = {
   'length.match.armhole': () =>
     'Walk every seam that was cut. The armhole has changed its length: the sleeve cap has to follow.',
   'grade.mark': (s) =>
-    `Start from size ${s.text('from')} at the bust. Mark where size ${s.text('waist')} lies at the waist${s.text('hip') === s.text('waist') ? '' : ` and size ${s.text('hip')} at the hip`}.`,
+    `Start from size ${s.text('from')} at the bust. Mark where size ${s.text('waist')} lies at the waist${s.text('hip') === s.text('waist') ? '' : ` and size ${s.text('hip')} at the hip`}.${shared(s)}`,
   'grade.waist': (s) =>
     `Draw the side seam from nothing at the underarm (below a dart: from its lower leg) to size ${s.text('waist')} at the waist, as long as before.`,
   'grade.side': (s) =>
     `Draw the side seam from nothing at the underarm over size ${s.text('waist')} at the waist to size ${s.text('hip')} at the hem, as long as before.`,
   'grade.skirt': (s) =>
     `Draw the side seam of the skirt from size ${s.text('waist')} at the waist to size ${s.text('hip')} at the hip and on to the hem.`,
+  'panels.grade': (s) =>
+    `Let out the seams between the panels as well, both edges of each by ${s.signed('waist')} at the waist${s.num('hip', 2) === '0.00' ? '' : ` and ${s.signed('hip')} at the hip`}, from nothing at the bust; they stay as long as each other.`,
   'grade.match': () =>
     'Walk the side seams, front along back, and the waist seam. Notches have gone straight across to the new line.',
   'gradeChart.mark': (s) =>
-    `Mark a quarter of the difference at each side edge: ${s.signed('waist')} at the waist, ${s.signed('hip')} at the hip.`,
+    `Mark a ${s.num('edges') === '4' ? 'quarter' : `share (1 of ${s.num('edges')})`} of the difference at each ${s.num('edges') === '4' ? 'side edge' : 'seam edge, at the side and between the panels'}: ${s.signed('waist')} at the waist, ${s.signed('hip')} at the hip.`,
   'gradeChart.waist': (s) =>
     `Draw the side seam from nothing at the underarm (below a dart: from its lower leg) to ${s.signed('waist')} at the waist, as long as before.`,
   'gradeChart.side': (s) =>

@@ -1,20 +1,29 @@
 import type { Sentence, Speaker } from './say.ts';
 
 const cut = 'Cut a tracing, never your only original.';
-const clip = 'Clip the armhole allowance from outside to the pin, so that a thread of paper holds.';
+const clip = (where: string): string =>
+  `Clip the ${where} allowance from outside to the pin, so that a thread of paper holds.`;
+
+const armhole = (s: Speaker): string => (s.text('pinned') === 'underarm' ? 'underarm' : 'armhole');
 
 /** Shoulder and across the body at the armholes. */
 export const SHOULDER_STEPS: Readonly<Record<string, Sentence>> = {
-  'shoulder.mark.slash': () =>
-    'On front and back draw a line from the middle of the shoulder seam (on a back with a dart: between the dart and the end) down to the armhole seam line at notch height.',
-  'shoulder.cut.slash': () => `Cut along the line to the armhole seam line, not through it. ${clip} ${cut}`,
+  'shoulder.mark.slash': (s) =>
+    s.text('pinned') === 'underarm'
+      ? 'On front and back draw a line from the middle of the shoulder, on the overarm seam, down to the underarm seam line.'
+      : 'On front and back draw a line from the middle of the shoulder seam (on a back with a dart: between the dart and the end; in panels: on the side panel) down to the armhole seam line at notch height.',
+  'shoulder.cut.slash': (s) =>
+    `Cut along the line to the ${armhole(s)} seam line, not through it. ${clip(armhole(s))} ${cut}`,
   'shoulder.lap': (s) =>
     `Swing the outer part in about the pin until the shoulder is ${s.both('by')} shorter, measured along the seam: it is then ${s.len('wanted')}.`,
   'shoulder.open': (s) =>
     `Swing the outer part out about the pin until the shoulder is ${s.both('by')} longer, measured along the seam: it is then ${s.len('wanted')}. Tape paper behind the gap.`,
   'shoulder.rule': () =>
     'Rule the shoulder straight from the neck point to the new shoulder point, any dart in it folded shut.',
-  'shoulder.smooth': () => 'Smooth the armhole where it was hinged and square it to the shoulder end.',
+  'shoulder.smooth': (s) =>
+    s.text('pinned') === 'underarm'
+      ? 'Smooth the underarm seam where it was hinged; it stays as long.'
+      : 'Smooth the armhole where it was hinged and square it to the shoulder end.',
   'shoulder.match': () =>
     'Walk the front shoulder along the back, darts shut: they must be equally long. Walk the armhole along the sleeve cap.',
   'shoulder.mark.slide': () =>

@@ -62,7 +62,7 @@ const cm = { unit: 'cm', fraction: 8 } as const;
 function variants(d: AlterationDefinition): { d: AlterationDefinition; on: string; values: Values }[] {
   if (d.family === 'bust' || d.family === 'dart') return [];
   return SAMPLE_IDS.filter((id) =>
-    ['causeway', 'causeway-side', 'causeway-french', 'causeway-shirt'].includes(id),
+    ['causeway', 'causeway-side', 'causeway-french', 'causeway-shirt', 'skerry-shoulder'].includes(id),
   ).flatMap((on) => {
     const base: Values[] = d.examples.length > 0 ? d.examples.map((e) => e.values) : [{}];
     const turned = base.flatMap((v): Values[] => [

@@ -23,14 +23,19 @@ function plan(context: Context, values: Values): Result<Program> {
   if (!found.ok) return found;
   const by = numberOf(values, 'by');
   const { piece, y } = found.value;
-  const done = wedge({ piece, y, by, words: 'seat', limits: SEAT, turnsUpper: true });
+  const done = wedge({ context, piece, y, by, words: 'seat', limits: SEAT, turnsUpper: true });
   if (!done.ok) return done;
   return ok({
     piece: piece.id,
     grips: done.value.grips,
     instructions: [
       ...done.value.instructions,
-      { op: 'match', stage: 'match', message: { code: 'seat.match', data: { by } }, kinds: ['side', 'waist'] },
+      {
+        op: 'match',
+        stage: 'match',
+        message: { code: 'seat.match', data: { by } },
+        kinds: ['side', 'princess', 'waist'],
+      },
     ],
   });
 }
@@ -49,5 +54,5 @@ export const fullSeat: AlterationDefinition = define({
   why: 'why.full-seat',
   needs: overSeat,
   plan,
-  holds: held({ part: ['back', 'skirtBack'], role: 'side' }),
+  holds: held({ part: ['back', 'sideBack', 'skirtBack'], role: 'side' }),
 });

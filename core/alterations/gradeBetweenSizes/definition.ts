@@ -3,7 +3,7 @@ import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Program, Values } from '../contract.ts';
 import { choice, define, held } from '../kit/define.ts';
 import { fitBy, USUAL_EASE } from '../kit/fitBy.ts';
-import { gradeSides } from '../kit/grade.ts';
+import { edgesOver, gradeSides, OVER, type Over } from '../kit/grade.ts';
 import { sizeFor } from '../kit/sizeFor.ts';
 import { hipOf, inSize, sidesOf, waistOf } from '../kit/sides.ts';
 import { choiceOf } from '../values.ts';
@@ -34,12 +34,14 @@ function plan(context: Context, values: Values): Result<Program> {
     const [wide, has] = beside ? [nested(size, of, beside), of(beside)] : [null, null];
     return own === null ? null : own + (wide === null || has === null ? 0 : wide - has);
   };
-  const data = { from: context.size, waist: waist ?? '', hip: hip ?? '' };
+  const over = choiceOf(values, 'seams') as Over;
+  const data = { from: context.size, waist: waist ?? '', hip: hip ?? '', edges: edgesOver(context, over) };
   return gradeSides(
     context,
     { waist: width(waist, waistOf), hip: width(hip, hipOf) },
     choiceOf(values, 'shape'),
     (code) => ({ code: `grade.${code}`, data }),
+    over,
   );
 }
 
@@ -80,6 +82,7 @@ export const gradeBetweenSizes: AlterationDefinition = define({
     { kind: 'size', key: 'waistSize', initial: null },
     { kind: 'size', key: 'hipSize', initial: null },
     choice('shape', 'straight', 'curved'),
+    choice('seams', ...OVER),
   ],
   requires: ['side'],
   refusals: ['side-missing', 'no-nest', 'size-not-in-nest', 'same-size', 'nothing-to-grade'],

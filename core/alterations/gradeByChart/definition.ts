@@ -3,7 +3,7 @@ import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Program, Values } from '../contract.ts';
 import { choice, define, held, length, tenth } from '../kit/define.ts';
 import { fitBy, USUAL_EASE } from '../kit/fitBy.ts';
-import { gradeSides } from '../kit/grade.ts';
+import { edgesOver, gradeSides, OVER, type Over } from '../kit/grade.ts';
 import { hipOf, sidesOf, waistOf } from '../kit/sides.ts';
 import { choiceOf, numberOf } from '../values.ts';
 
@@ -15,12 +15,15 @@ function plan(context: Context, values: Values): Result<Program> {
     const has = of(piece);
     return has === null ? null : has + by / 4;
   };
-  const data = { waist: waist / 4, hip: hip / 4, total: waist };
+  const over = choiceOf(values, 'seams') as Over;
+  const edges = edgesOver(context, over);
+  const data = { waist: waist / 4 / edges, hip: hip / 4 / edges, total: waist, edges: 4 * edges };
   return gradeSides(
     context,
     { waist: wider(waistOf, waist), hip: wider(hipOf, hip) },
     choiceOf(values, 'shape'),
     (code) => ({ code: `gradeChart.${code}`, data }),
+    over,
   );
 }
 
@@ -40,12 +43,14 @@ export const gradeByChart: AlterationDefinition = define({
     length('waist', -200, 240, 40, true),
     length('hip', -200, 240, 0, true),
     choice('shape', 'straight', 'curved'),
+    choice('seams', ...OVER),
   ],
   amounts: ['waist', 'hip'],
   requires: ['side'],
   refusals: ['side-missing', 'nothing-to-grade'],
   examples: [
     { name: 'waist larger', on: 'causeway', values: { waist: 24 } },
+    { name: 'over every panel seam', on: 'skerry-armhole', values: { waist: 40, seams: 'panels' } },
     { name: 'hip larger', on: 'causeway-shirt', values: { waist: 0, hip: 40, shape: 'curved' } },
   ],
   source: 'On a pattern of one size: the difference around the body divided by four side edges, level by level.',

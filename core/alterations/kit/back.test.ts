@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { pieceArea } from '../../pattern/index.ts';
-import { sampleIn } from '../../testing/samples.ts';
+import { contextOn, sampleIn } from '../../testing/samples.ts';
 import { block } from '../../testing/block.ts';
 import { finishOf, lengthOf, pieceIn, refusal, roleOf, startOf, turnsOf, work } from '../../testing/work.ts';
 
@@ -106,5 +106,66 @@ describe('high round back', () => {
     expect(lengthOf(run, 'back', 'centreBack')).toBeCloseTo(530, 6);
     expect(finishOf(run, 'back', 'shoulder').y).toBeCloseTo(10, 6);
     expect(lengthOf(run, 'back', 'shoulder')).toBeCloseTo(100, 6);
+  });
+});
+
+describe('across panels', () => {
+  // The back is 200 wide, parted 100 from the centre. A wedge of `by` falls evenly to nothing at the far seam: half of
+  // it is left where the panels meet, and both turn by the same angle.
+  const long = block({ long: true, panels: true });
+  it('folds a swayback out of both panels: 15 at the centre, 7.5 where they meet, nothing at the side', () => {
+    const run = work('swayback-fold', long, { by: 15 });
+    for (const piece of ['back', 'sideBack']) expect(Math.abs(turnsOf(run, piece)['lower'] ?? 0)).toBeCloseTo(4.301, 3);
+    expect(lengthOf(run, 'back', 'centreBack')).toBeCloseTo(525, 1);
+    // The seam between them is cut square to the line: 560 less 7.5 on the slant, 100 · sin 4.301° = 7.5.
+    expect(lengthOf(run, 'back', 'princess')).toBeCloseTo(552.5, 0);
+    expect(lengthOf(run, 'sideBack', 'princess')).toBeCloseTo(lengthOf(run, 'back', 'princess'), 6);
+    expect(roleOf(run, 'sideBack', 'side')).toBeCloseTo(400, 6);
+    expect(run.findings.filter((f) => f.code === 'seam-lengths-differ')).toEqual([]);
+  });
+  it('on the fold gives the side panel what the hem has lost', () => {
+    const run = work('swayback-fold', block({ long: true, panels: true, fold: true }), { by: 15 });
+    expect(startOf(run, 'back', 'centreBack').x).toBeCloseTo(finishOf(run, 'back', 'centreBack').x, 9);
+    expect(lengthOf(run, 'back', 'hem') + lengthOf(run, 'sideBack', 'hem')).toBeCloseTo(200, 2);
+    expect(roleOf(run, 'sideBack', 'side')).toBeCloseTo(400, 6);
+  });
+  it('raises the neck through both: the line runs 160 to the armhole, asin(10 / 160) = 3.583°', () => {
+    const run = work('round-back', long, { by: 10 });
+    for (const piece of ['back', 'sideBack']) expect(Math.abs(turnsOf(run, piece)['upper'] ?? 0)).toBeCloseTo(3.583, 3);
+    expect(lengthOf(run, 'back', 'centreBack')).toBeCloseTo(550, 0);
+    // 60 of the 160 lie on the side panel: 10 · 60 / 160 = 3.75 come to the seam.
+    expect(lengthOf(run, 'back', 'princess')).toBeCloseTo(563.75, 1);
+    expect(lengthOf(run, 'sideBack', 'princess')).toBeCloseTo(lengthOf(run, 'back', 'princess'), 6);
+    expect(refusal('round-back', block({ panels: true, fold: true }), { by: 10 })).toBe('panels-on-fold');
+  });
+  it('redraws a waist seam over both: 15 at the centre, 15 · (1 − 3/4 + 2/8) = 7.5 where they meet', () => {
+    const run = work('swayback-waist-seam', block({ panels: true }), { by: 15 });
+    expect(lengthOf(run, 'back', 'centreBack')).toBeCloseTo(325, 6);
+    for (const piece of ['back', 'sideBack']) expect(lengthOf(run, piece, 'princess')).toBeCloseTo(352.5, 6);
+    expect(lengthOf(run, 'sideBack', 'side')).toBeCloseTo(200, 6);
+    expect(roleOf(run, 'back', 'waist') + roleOf(run, 'sideBack', 'waist')).toBeCloseTo(200, 3);
+  });
+});
+
+describe('where no shoulder seam carries the arm', () => {
+  it('raises the neck of a raglan back on the fold; neckline and raglan seam stay as long as they were', () => {
+    for (const [id, way] of [
+      ['round-back', 1],
+      ['flat-upper-back', -1],
+    ] as const) {
+      const on = contextOn('ebb', '5');
+      const run = work(id, on, { by: 8 });
+      expect(lengthOf(run, 'back', 'centreBack') - lengthOf(on, 'back', 'centreBack')).toBeCloseTo(8 * way, 6);
+      expect(lengthOf(run, 'back', 'raglan')).toBeCloseTo(lengthOf(on, 'back', 'raglan'), 3);
+      expect(Math.abs(lengthOf(run, 'back', 'neck') - lengthOf(on, 'back', 'neck'))).toBeLessThan(0.1);
+      expect(run.findings.filter((f) => f.grade === 'fault')).toEqual([]);
+    }
+  });
+  it('with a sleeve cut on, the line runs up to the shoulder point on the overarm, which stays as long', () => {
+    const on = contextOn('causeway-cut-on', '5');
+    const run = work('round-back', on, { by: 8 });
+    expect(lengthOf(run, 'back', 'centreBack') - lengthOf(on, 'back', 'centreBack')).toBeCloseTo(8, 6);
+    expect(lengthOf(run, 'back', 'overarm')).toBeCloseTo(lengthOf(on, 'back', 'overarm'), 3);
+    expect(run.findings.filter((f) => f.grade === 'fault')).toEqual([]);
   });
 });

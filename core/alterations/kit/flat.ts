@@ -1,4 +1,4 @@
-import { distance, endOf, pathLength, type Point } from '../../geometry/index.ts';
+import { distance, endOf, pathLength } from '../../geometry/index.ts';
 import {
   aroundAt,
   bustLineLength,
@@ -16,21 +16,13 @@ import {
   type MeasurementKey,
   type Piece,
 } from '../../pattern/index.ts';
-import type { Context } from '../contract.ts';
 import { centreEdge, lowerEnd, upperEnd } from './across.ts';
 import { acrossAt, blockOf, type Half } from './block.ts';
 import { draftedSide } from './levels.ts';
-import { shoulderPair, type ShoulderOn } from './shoulder.ts';
+import { line, partOf, type Flat, type Measure, type OnPieces } from './flatMeasure.ts';
+export type { Flat } from './flatMeasure.ts';
+import { shoulderDrop, shoulderLength } from './flatShoulder.ts';
 import { alongAt, sideOn } from './sides.ts';
-
-/** A flat measurement of the pieces: what a body measurement is compared with, and where the tape lies for it. */
-export interface Flat {
-  /** As the body is measured: all around for girths, one arm for sleeves, mm. On the seam line, darts folded out. */
-  readonly value: number;
-  readonly lines: readonly { readonly piece: string; readonly points: readonly Point[] }[];
-}
-export type OnPieces = Pick<Context, 'pieces' | 'seams'>;
-type Measure = (on: OnPieces) => Flat | null;
 
 /** From the bust down to under it on an adult body, mm. */
 const UNDER_BUST = 75;
@@ -72,10 +64,6 @@ const aroundBust: Measure = ({ pieces }) => {
   };
 };
 
-const line = (piece: Piece, ...points: readonly Point[]) => ({ piece: piece.id, points });
-const partOf = (pieces: readonly Piece[], ...parts: readonly Piece['part'][]): Piece | undefined =>
-  pieces.find((p) => parts.includes(p.part));
-
 const around =
   ([level, below]: readonly [LevelName, number]): Measure =>
   ({ pieces }) => {
@@ -84,23 +72,6 @@ const around =
     const lines = found.value.over.flatMap((o) => o.runs.map((points) => ({ piece: o.piece, points })));
     return { value: found.value.width, lines };
   };
-
-const onShoulders =
-  (value: (front: ShoulderOn, back: ShoulderOn) => number): Measure =>
-  (on) => {
-    const pair = shoulderPair(on);
-    if (!pair.ok) return null;
-    const { front, back } = pair.value;
-    const lines = [front, back].map((s) => line(s.piece, neckBaseOf(s.piece) ?? s.neckPoint, s.shoulderPoint));
-    return { value: value(front, back), lines };
-  };
-
-/** From the neck to the shoulder point, darts folded: a neckline cut wider than the neck takes nothing off. */
-const lengthOf = (on: ShoulderOn): number => on.length + neckAway(on.piece).out;
-
-/** How far a shoulder falls from neck to shoulder point. */
-export const dropOf = (on: ShoulderOn): number =>
-  on.shut.shoulderPoint.y - on.shut.neckPoint.y + on.neckPoint.y - (neckBaseOf(on.piece) ?? on.neckPoint).y;
 
 const across =
   (half: Half): Measure =>
@@ -205,9 +176,9 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
   neck: alongRole('neck', 2),
   armhole: alongRole('armhole', 1),
   // Ease or a dart of the back is not counted.
-  shoulder: onShoulders(lengthOf),
+  shoulder: shoulderLength,
   // The body's drop is told over its own shoulder; the pattern's is the mean of front and back over theirs.
-  shoulderSlope: onShoulders((front, back) => (dropOf(front) + dropOf(back)) / 2),
+  shoulderSlope: shoulderDrop,
   crossBack: across('back'),
   crossFront: across('front'),
   napeToWaist: downCentre('back'),

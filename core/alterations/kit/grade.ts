@@ -1,6 +1,7 @@
 import { levelOf, type Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Instruction, Message, Program } from '../contract.ts';
+import { panelKnots, panelSeams, panelsFrom } from './panelEdges.ts';
 import {
   alongAt,
   hipOf,
@@ -80,21 +81,95 @@ function onLong(
   return [widenStep(side, knots(bottom), say('side'), { smooth: round })];
 }
 
-/** The sides of all pieces drawn from one size to another, level by level; front and back alike in length. */
+/** Where a draft in panels goes out: at the side alone, or alike at every seam from there to the centre. */
+export const OVER = ['side', 'panels'] as const;
+export type Over = (typeof OVER)[number];
+
+/** How many edges share what one side would take: one, or both edges of every seam to the centre with it. */
+export function edgesOver(context: Context, over: Over): number {
+  const [side] = sidesOf(context.pieces);
+  return side && over === 'panels' ? 2 * panelsFrom(context, side.piece).length - 1 : 1;
+}
+
+/** How far a piece with a side is to go out at each level, over all its seams, and what is left for the side alone. */
+function sharesOf(context: Context, { piece }: SideOn, { waist, hip }: Wanted, over: Over): Shares {
+  const panels = over === 'panels' ? panelsFrom(context, piece) : [piece];
+  // Every seam between two panels has two edges, the side of this half has one.
+  const edges = 2 * panels.length - 1;
+  const by = (wanted: number | null, has: number | null): number =>
+    wanted === null || has === null ? 0 : (wanted - has) / edges;
+  const each = { waist: by(waist, waistOf(piece)), hip: by(hip, hipOf(piece)) };
+  const at = (wanted: number | null, has: number | null, share: number): number | null =>
+    wanted === null || has === null ? wanted : has + share;
+  return {
+    panels,
+    each,
+    side: { waist: at(waist, waistOf(piece), each.waist), hip: at(hip, hipOf(piece), each.hip) },
+  };
+}
+
+interface Wanted {
+  readonly waist: number | null;
+  readonly hip: number | null;
+}
+interface Shares {
+  readonly panels: readonly Piece[];
+  readonly each: { readonly waist: number; readonly hip: number };
+  readonly side: Wanted;
+}
+
+/** The seams between the panels let out, both edges of each by as much. */
+function onPanels({ panels, each }: Shares, shape: string): readonly Instruction[] {
+  const message: Message = { code: 'panels.grade', data: { waist: each.waist, hip: each.hip } };
+  const round = shape === 'curved' ? ROUND.curved : ROUND.straight;
+  return panels.flatMap((piece) =>
+    panelSeams(piece).map((seam): Instruction => {
+      const wanted = (waistOf(piece) ?? 0) + each.waist;
+      const knots = (waist: number) => panelKnots(seam, waist, each.hip);
+      const waist = each.waist === 0 ? 0 : solveKnot(seam, wanted, waistOf, knots, round);
+      return widenStep(seam, knots(waist), message, { smooth: round });
+    }),
+  );
+}
+
+/** What the panels of a half are to measure together, told once they are drawn if it is not reached. */
+const reached = (shares: Shares, { piece }: SideOn, wanted: Wanted): readonly Instruction[] =>
+  (['waist', 'hip'] as const).flatMap((level): readonly Instruction[] => {
+    const of = level === 'waist' ? waistOf : hipOf;
+    const [goal, has] = [wanted[level], of(piece)];
+    if (goal === null || has === null) return [];
+    return [
+      {
+        op: 'tellReached',
+        stage: 'match',
+        level,
+        pieces: shares.panels.map((p) => p.id),
+        wanted: shares.panels.reduce((sum, p) => sum + (of(p) ?? 0), 0) + goal - has,
+      },
+    ];
+  });
+
+/**
+ * The sides of all pieces drawn from one size to another, level by level; front and back alike in length. `over` panels,
+ * the seams from the side to the centre share it; the targets are those of the piece with the side all the same.
+ */
 export function gradeSides(
   context: Context,
   targets: GradeTargets,
   shape: string,
   say: (code: string) => Message,
+  over: Over = 'side',
 ): Result<Program> {
   const sides = sidesOf(context.pieces);
   const [first] = sides;
   if (!first) return refuse('side-missing', {});
   const instructions: Instruction[] = [];
+  const told: Instruction[] = [];
   for (const side of sides) {
-    const waist = targets.waist(side.piece);
-    const hip = targets.hip(side.piece);
-    if (waist === null && hip === null) continue;
+    const wanted = { waist: targets.waist(side.piece), hip: targets.hip(side.piece) };
+    if (wanted.waist === null && wanted.hip === null) continue;
+    const shares = sharesOf(context, side, wanted, over);
+    const { waist, hip } = shares.side;
     const cut = side.piece.edges.some((e) => e.role === 'waist') && !side.skirt;
     const steps = side.skirt
       ? onSkirt(side, waist, hip, shape, say)
@@ -121,11 +196,13 @@ export function gradeSides(
         ],
       },
       ...steps,
+      ...(shares.panels.length > 1 ? onPanels(shares, shape) : []),
     );
+    told.push(...reached(shares, side, wanted));
   }
   if (instructions.length === 0) return refuse('nothing-to-grade', {});
-  instructions.push({ op: 'match', stage: 'match', message: say('match'), kinds: ['side', 'waist'] });
-  return ok({ piece: first.piece.id, instructions });
+  instructions.push({ op: 'match', stage: 'match', message: say('match'), kinds: ['side', 'waist', 'princess'] });
+  return ok({ piece: first.piece.id, instructions: [...instructions, ...told] });
 }
 
 const waistPlace = (side: SideOn): number =>

@@ -3,8 +3,10 @@ import { distance, pathLength, rotateAbout } from '../../geometry/index.ts';
 import { edgesWithRole } from '../../pattern/index.ts';
 import { block } from '../../testing/block.ts';
 import { contextOn } from '../../testing/samples.ts';
+import { edge, line } from '../../testing/shapes.ts';
 import { pieceIn } from '../../testing/work.ts';
 import { expectOk } from '../../units/index.ts';
+import type { Row } from './acrossPanels.ts';
 import { centreEdge, highest, lowest, meetingOn, meetings } from './across.ts';
 import { followings, wantedLength } from './follow.ts';
 import { draftedSide, lineHeight } from './levels.ts';
@@ -119,17 +121,23 @@ describe('lines to lengthen at', () => {
 });
 
 describe('a part turned about a pin', () => {
+  const straight = edge('e', 'side', line([0, 0], [0, 100]));
+  const row = (reach: number): Row => [
+    {
+      piece: back,
+      inner: { at: { x: 0, y: 50 }, edge: straight, along: 50 },
+      outer: { at: { x: reach, y: 50 }, edge: straight, along: 50 },
+      before: 0,
+    },
+  ];
   it('opens the centre by what is asked, measured square to the line', () => {
     for (const by of [12, -12])
       for (const turns of ['upper', 'lower'] as const) {
-        const centre = { x: 0, y: 50 };
-        const pin = { x: 160, y: 50 };
-        const done = expectOk(turnAcross({ piece: 'p', centre, pin, by, turns, words: 'sway', share: 0.5 }), 'turn');
-        const to = rotateAbout(centre, pin, done.angle);
-        expect((to.y - centre.y) * (turns === 'upper' ? -1 : 1)).toBeCloseTo(by, 9);
+        const done = expectOk(turnAcross({ row: row(160), by, turns, words: 'sway', share: 0.5 }), 'turn');
+        const to = rotateAbout({ x: 0, y: 50 }, { x: 160, y: 50 }, done.angles[0]!);
+        expect((to.y - 50) * (turns === 'upper' ? -1 : 1)).toBeCloseTo(by, 9);
       }
-    const much = { piece: 'p', centre: { x: 0, y: 0 }, pin: { x: 100, y: 0 }, by: 40, turns: 'lower' as const };
-    expect(turnAcross({ ...much, words: 'sway', share: 1 / 3 })).toMatchObject({
+    expect(turnAcross({ row: row(100), by: 40, turns: 'lower', words: 'sway', share: 1 / 3 })).toMatchObject({
       ok: false,
       error: { code: 'wedge-too-large' },
     });

@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { pieceArea } from '../../pattern/index.ts';
 import { block } from '../../testing/block.ts';
+import { contextOn } from '../../testing/samples.ts';
 import { finishOf, lengthOf, pieceIn, refusal, startOf, turnsOf, work } from '../../testing/work.ts';
+import { flatOf } from './flat.ts';
 
 const b = block();
 
@@ -133,5 +135,42 @@ describe('broad and narrow across', () => {
     expect(Math.abs(turnsOf(run, 'front')['block'] ?? 0)).toBeCloseTo(5.739, 2);
     expect(lengthOf(run, 'front', 'shoulder')).toBeCloseTo(100, 0);
     expect(pieceIn(run, 'back')).toBe(pieceIn(b, 'back'));
+  });
+});
+
+describe('a narrow shoulder where front and back are in panels, or have a sleeve cut on', () => {
+  const on = (id: string) => contextOn(id, '5');
+  it('takes 10 off the side panels’ part of it; the seams to the centre panels stay as they are', () => {
+    const context = on('skerry-shoulder');
+    for (const id of ['shoulder-slash', 'shoulder-redraw']) {
+      const by = -10;
+      const run = work(id, context, { by });
+      for (const [piece, edge] of [
+        ['sideFront', 'shoulder 2'],
+        ['sideBack', 'shoulderArm'],
+      ] as const) {
+        expect(lengthOf(run, piece, edge)).toBeCloseTo(lengthOf(context, piece, edge) + by, 6);
+        expect(lengthOf(run, piece, 'princess')).toBe(lengthOf(context, piece, 'princess'));
+      }
+      expect(pieceIn(run, 'front')).toBe(pieceIn(context, 'front'));
+      expect(run.findings.filter((f) => f.grade === 'fault')).toEqual([]);
+    }
+  });
+  it('measures the whole shoulder, over both panels', () => {
+    const context = on('skerry-shoulder');
+    const both = lengthOf(context, 'front', 'shoulder') + lengthOf(context, 'sideFront', 'shoulder 2');
+    expect(flatOf(context, 'shoulder')?.value).toBeCloseTo(both, 6);
+    const run = work('shoulder-slash', context, { by: -10 });
+    expect(flatOf({ pieces: run.pieces, seams: run.seams }, 'shoulder')?.value).toBeCloseTo(both - 10, 6);
+  });
+  it('swings the sleeve in about a pin on the underarm: the overarm 10 shorter, the underarm as long', () => {
+    const context = on('causeway-cut-on');
+    const run = work('shoulder-slash', context, { by: -10 });
+    for (const piece of ['front', 'back']) {
+      expect(lengthOf(run, piece, 'overarm')).toBeCloseTo(lengthOf(context, piece, 'overarm') - 10, 6);
+      expect(lengthOf(run, piece, 'underarm')).toBeCloseTo(lengthOf(context, piece, 'underarm'), 3);
+      expect(lengthOf(run, piece, 'sleeveHem')).toBeCloseTo(lengthOf(context, piece, 'sleeveHem'), 6);
+    }
+    expect(run.findings.filter((f) => f.grade === 'fault')).toEqual([]);
   });
 });

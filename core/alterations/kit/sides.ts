@@ -65,7 +65,7 @@ export const sidesOf = (pieces: readonly Piece[]): readonly SideOn[] =>
 /** Arc length from the upper end of the side to a height; null where the side does not reach it. */
 export function alongAt(side: SideOn, y: number): number | null {
   for (const { edge, from, size } of partsOf(side)) {
-    const met = meetingOn({ ...side.piece, edges: [edge] }, y, ['side']);
+    const met = meetingOn({ ...side.piece, edges: [edge] }, y, [edge.role]);
     if (met) return from + (upperEnd(edge) === edge.path.start ? met.along : size - met.along);
   }
   return null;

@@ -2,18 +2,20 @@ import { edgesWithRole, levelOf, type Piece } from '../../pattern/index.ts';
 import { ADVICE, ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Fit, Instruction, Program, Values } from '../contract.ts';
 import { numberOf } from '../values.ts';
-import { meetingOn } from './across.ts';
+import { rowAcross } from './acrossPanels.ts';
 import { held, length, tenth } from './define.ts';
 import { fitBy } from './fitBy.ts';
 import { backOf, wedge } from './wedge.ts';
 
-/** A one-piece back that runs on below the waist. */
-export function longBack(context: Pick<Context, 'pieces'>): Result<{ readonly piece: Piece; readonly waist: number }> {
+/** A back that runs on below the waist, in one piece or in panels. */
+export function longBack(
+  context: Pick<Context, 'pieces' | 'seams'>,
+): Result<{ readonly piece: Piece; readonly waist: number }> {
   const back = backOf(context.pieces, ['back']);
   if (!back.ok) return back;
   const waist = levelOf(back.value, 'waist');
   if (edgesWithRole(back.value, 'hem').length === 0) return refuse('back-ends-at-waist', { piece: back.value.name });
-  if (!waist || !meetingOn(back.value, waist.y, ['side']) || !meetingOn(back.value, waist.y, ['centreBack']))
+  if (!waist || !rowAcross(context, back.value, waist.y, ['side']))
     return refuse('back-ends-at-waist', { piece: back.value.name });
   return ok({ piece: back.value, waist: waist.y });
 }
@@ -42,7 +44,7 @@ export function swayProgram(context: Context, values: Values, words: string, bel
   if (!back.ok) return back;
   const { piece, waist } = back.value;
   const by = numberOf(values, 'by');
-  const done = wedge({ piece, y: waist + below, by: -by, words, limits: SWAY });
+  const done = wedge({ context, piece, y: waist + below, by: -by, words, limits: SWAY });
   if (!done.ok) return done;
   return ok({
     piece: piece.id,
@@ -50,7 +52,7 @@ export function swayProgram(context: Context, values: Values, words: string, bel
     instructions: [
       ...done.value.instructions,
       ...swayAdvice(piece, by),
-      { op: 'match', stage: 'match', message: { code: `${words}.match`, data: { by } }, kinds: ['side'] },
+      { op: 'match', stage: 'match', message: { code: `${words}.match`, data: { by } }, kinds: ['side', 'princess'] },
     ],
   });
 }
@@ -63,5 +65,5 @@ export const SWAY_COMMON = {
   phase: 'swayback',
   reads: ['napeToWaist'],
   fits: fitsSway,
-  holds: held({ part: ['back'], role: 'side' }),
+  holds: held({ part: ['back', 'sideBack'], role: 'side' }),
 } as const;

@@ -1,105 +1,107 @@
-import { pathLength } from '../../geometry/index.ts';
-import { type Piece } from '../../pattern/index.ts';
+import { pathLength, pointAt } from '../../geometry/index.ts';
+import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
+import { edgeAfter, edgeBefore } from '../../truing/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program } from '../contract.ts';
 import { numberOf } from '../values.ts';
 import { centreEdge, meetingOn, upperEnd } from './across.ts';
+import { rowAcross, type Crossed, type Row } from './acrossPanels.ts';
 import { define, held, length } from './define.ts';
 import { amountGrip } from './grip.ts';
-import { keepShoulderCorners, shoulderPair, type ShoulderOn } from './shoulder.ts';
+import { keepShoulderCorners, shoulderPair, USUAL_SHOULDER, type ShoulderOn } from './shoulder.ts';
 import { turnAcross } from './turnAcross.ts';
-import { backOf } from './wedge.ts';
+import { backOf, seamsBetween, smoothBend } from './wedge.ts';
 
+const BACKS = ['back', 'sideBack'] as const;
 /** How far below the neck at the centre back the line is drawn, mm. */
 const BELOW_NECK = 95;
 export const UPPER_BACK = [length('by', 0, 40, 10), length('belowNeck', 60, 140, BELOW_NECK)] as const;
 
+/** Where a wedge in the upper back may run to nothing: the seam that carries arm or sleeve. */
+const ENDS = ['armhole', 'raglan'] as const;
+
 export interface UpperBack {
   readonly piece: Piece;
-  readonly on: ShoulderOn;
+  readonly edge: Edge;
+  /** The line, and the pieces it crosses. */
+  readonly row: Row;
+  /** The shoulder of a back that has neck, shoulder and armhole in one piece. */
+  readonly on: ShoulderOn | null;
 }
 
-/** A back with neck, shoulder and armhole. */
-export function upperBackOf(context: Pick<Context, 'pieces' | 'seams'>): Result<UpperBack> {
+/** A back whose line, so far below the neck, comes to armhole, raglan seam or overarm. */
+export function upperBackOf(
+  context: Pick<Context, 'pieces' | 'seams' | 'chart' | 'size'>,
+  below = BELOW_NECK,
+): Result<UpperBack> {
   const back = backOf(context.pieces, ['back']);
   if (!back.ok) return back;
-  const pair = shoulderPair(context);
-  if (!pair.ok) return pair;
-  return pair.value.back.piece.id === back.value.id
-    ? ok({ piece: back.value, on: pair.value.back })
-    : refuse('shoulder-seam-missing', {});
-}
-
-/**
- * The upper part of the back turned about a pin on the armhole seam line until the centre neck has risen (`by` above
- * nothing) or sunk. With a seam the centre keeps the curve; on a fold it is drawn straight, the neckline put back in
- * its shape and the shoulder made as long as it was.
- */
-export function upperBackTurn(context: Context, by: number, below: number, words: string): Result<Program> {
-  const found = upperBackOf(context);
-  if (!found.ok) return found;
-  const { piece, on } = found.value;
+  const piece = back.value;
   const edge = centreEdge(piece);
   if (!edge) return refuse('back-not-found', {});
   const y = upperEnd(edge).y + below;
-  const pin = meetingOn(piece, y, ['armhole']);
-  const centre = meetingOn(piece, y, ['centreBack']);
-  if (!pin || !centre) return refuse('line-off-piece', { piece: piece.name, y });
-  const reach = on.neckFirst ? pin.along : lengthFromEnd(piece, on.armhole, pin.along);
-  // A pin in the shoulder point would turn the whole shoulder.
-  if (reach < TOL.touches) return refuse('line-off-piece', { piece: piece.name, y });
-  const turned = turnAcross({
-    piece: piece.id,
-    centre: centre.at,
-    pin: pin.at,
-    by,
-    turns: 'upper',
-    words,
-    share: 1 / 4,
-  });
+  const row = rowAcross(context, piece, y, ENDS) ?? toOverarm(context, piece, y);
+  if (!row) return refuse('line-off-piece', { piece: piece.name, y });
+  if (row.length > 1 && piece.fold === edge.id) return refuse('panels-on-fold', { piece: piece.name });
+  const pair = shoulderPair(context);
+  const on = pair.ok && pair.value.back.piece.id === piece.id ? pair.value.back : null;
+  // A pin in the corner of the seam would turn the whole of it.
+  const { outer } = row[row.length - 1] as Crossed;
+  const near = Math.min(outer.along, pathLength(outer.edge.path) - outer.along);
+  return near < TOL.touches ? refuse('line-off-piece', { piece: piece.name, y }) : ok({ piece, edge, row, on });
+}
+
+/** With a sleeve cut on, the line runs up to where the shoulder ends on the overarm seam. */
+function toOverarm({ chart, size }: Pick<Context, 'chart' | 'size'>, piece: Piece, y: number): Row | null {
+  const inner = meetingOn(piece, y, ['centreBack']);
+  const [neck] = edgesWithRole(piece, 'neck');
+  const edge = neck
+    ? edgesWithRole(piece, 'shoulder').find(
+        (e) => edgeAfter(piece, neck.id) === e.id || edgeBefore(piece, neck.id) === e.id,
+      )
+    : undefined;
+  if (!inner || !neck || !edge) return null;
+  const fromNeck = chart?.find((r) => r.size === size)?.body.shoulder ?? USUAL_SHOULDER;
+  const whole = pathLength(edge.path);
+  const along = edgeAfter(piece, neck.id) === edge.id ? fromNeck : whole - fromNeck;
+  if (along <= 0 || along >= whole) return null;
+  return [{ piece, inner, outer: { at: pointAt(edge.path, along), edge, along }, before: 0 }];
+}
+
+/**
+ * The upper part of the back turned about a pin on the seam that carries the arm until the centre neck has risen (`by`
+ * above nothing) or sunk; across panels as if they lay side by side. With a seam the centre keeps the curve; on a fold
+ * it is drawn straight, the neckline put back in its shape and the seam beside it made as long as it was.
+ */
+export function upperBackTurn(context: Context, by: number, below: number, words: string): Result<Program> {
+  const found = upperBackOf(context, below);
+  if (!found.ok) return found;
+  const { piece, edge, row } = found.value;
+  const turned = turnAcross({ row, by, turns: 'upper', words, share: 1 / 4 });
   if (!turned.ok) return turned;
   const { data } = turned.value;
   const say = (code: string): Message => ({ code: `${words}.${code}`, data });
-  const id = piece.id;
-  const onFold = piece.fold === edge.id;
-  const truing: readonly Instruction[] = onFold
-    ? [
-        { op: 'restoreNeck', stage: 'true', piece: id, message: say('true.fold'), by, reach },
-        ...keepShoulderCorners(on, say('true.fold')),
-      ]
-    : [
-        {
-          op: 'fairRun',
-          stage: 'true',
-          piece: id,
-          message: say('true.seam'),
-          edge: edge.id,
-          from: Math.max(1, centre.along - 55 - Math.max(0, -by)),
-          toFromEnd: Math.max(1, pathLength(edge.path) - centre.along - 55 - Math.max(0, -by)),
-        },
-      ];
-  const instructions: Instruction[] = [
-    ...turned.value.instructions,
-    ...truing,
-    {
-      op: 'smooth',
-      stage: 'true',
-      piece: id,
-      message: say('true.armhole'),
-      edge: on.armhole,
-      near: pin.at,
-      reach: 35,
-    },
-    { op: 'match', stage: 'match', message: say('match'), kinds: ['shoulder', 'armhole', 'neck'] },
-  ];
   return ok({
-    piece: id,
-    instructions,
+    piece: piece.id,
+    instructions: [
+      ...turned.value.instructions,
+      ...seamsBetween(row, by),
+      ...(piece.fold === edge.id
+        ? backOnFold(found.value, by, say('true.fold'))
+        : [smoothBend(piece, row[0].inner, by, say('true.seam'))]),
+      ...smoothPin(row, by, say('true.pin')),
+      {
+        op: 'match',
+        stage: 'match',
+        message: say('match'),
+        kinds: ['shoulder', 'armhole', 'neck', 'raglan', 'princess'],
+      },
+    ],
     grips: [
       amountGrip({
-        piece: id,
+        piece: piece.id,
         shown: 'opened',
-        from: centre.at,
+        from: row[0].inner.at,
         axis: { x: 0, y: by < 0 ? 1 : -1 },
         value: Math.abs(by),
         limits: UPPER_BACK[0],
@@ -108,9 +110,24 @@ export function upperBackTurn(context: Context, by: number, below: number, words
   });
 }
 
-function lengthFromEnd(piece: Piece, edge: string, along: number): number {
-  const path = piece.edges.find((e) => e.id === edge)?.path;
-  return path ? pathLength(path) - along : along;
+function backOnFold({ piece, row, on }: UpperBack, by: number, message: Message): readonly Instruction[] {
+  const { outer } = row[0];
+  const fromEnd = pathLength(outer.edge.path) - outer.along;
+  // Counted from the neck outward: the piece may be drawn either way round.
+  const neckFirst = on
+    ? on.neckFirst
+    : edgesWithRole(piece, 'neck').some((e) => edgeAfter(piece, e.id) === outer.edge.id);
+  return [
+    { op: 'restoreNeck', stage: 'true', piece: piece.id, message, by, reach: neckFirst ? outer.along : fromEnd },
+    ...(on ? keepShoulderCorners(on, message) : []),
+  ];
+}
+
+/** The seam smoothed at the pin. One that is sewn to a sleeve or a front as it lies keeps its length exactly. */
+function smoothPin(row: Row, by: number, message: Message): readonly Instruction[] {
+  const { piece, outer } = row[row.length - 1] as Crossed;
+  if (outer.edge.role !== 'armhole') return piece.fold ? [] : [smoothBend(piece, outer, by, message)];
+  return [{ op: 'smooth', stage: 'true', piece: piece.id, message, edge: outer.edge.id, near: outer.at, reach: 35 }];
 }
 
 /** The high round back and the flat upper back: one turn, up or down. */
@@ -119,21 +136,25 @@ export const upperBackDefinition = (id: string, words: string, sign: 1 | -1, sou
     id,
     family: 'back',
     params: UPPER_BACK,
-    requires: ['centreBack', 'neck', 'shoulder', 'armhole'],
-    refusals: ['back-not-found', 'shoulder-seam-missing', 'line-off-piece', 'wedge-too-large'],
+    requires: ['centreBack', 'neck'],
+    refusals: ['back-not-found', 'line-off-piece', 'wedge-too-large', 'panels-on-fold'],
     examples: [
       { name: 'with a centre back seam', on: 'causeway', values: { by: 10 } },
       { name: 'on the fold', on: 'causeway-side', values: { by: 8 } },
+      { name: 'across panels', on: 'skerry-shoulder', values: { by: 10 } },
+      { name: 'on a raglan', on: 'ebb', values: { by: 8 } },
+      { name: 'with a cut-on sleeve', on: 'causeway-cut-on', values: { by: 8 } },
     ],
     source,
     why: `why.${id}`,
-    needs: upperBackOf,
+    needs: (context) => upperBackOf(context),
     plan: (context, values) =>
       upperBackTurn(context, sign * numberOf(values, 'by'), numberOf(values, 'belowNeck'), words),
     holds: held(
-      { part: ['back'], role: 'neck', slack: TOL.seam },
-      { part: ['back'], role: 'shoulder' },
-      { part: ['back'], role: 'armhole', slack: 1 },
-      { part: ['back'], role: 'side' },
+      { part: BACKS, role: 'neck', slack: TOL.seam },
+      { part: BACKS, role: 'shoulder' },
+      { part: BACKS, role: 'armhole', slack: 1 },
+      { part: BACKS, role: 'raglan', slack: TOL.seam },
+      { part: BACKS, role: 'side' },
     ),
   });

@@ -2,18 +2,21 @@ import { pathLength, type Point } from '../../geometry/index.ts';
 import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter } from '../../truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
-import type { Grip, Instruction, Message, Param } from '../contract.ts';
-import { centreEdge, lowerEnd, meetingOn, type Meeting } from './across.ts';
+import type { Context, Grip, Instruction, Message, Param } from '../contract.ts';
+import { centreEdge, lowerEnd, type Meeting } from './across.ts';
+import { rowAcross, type Crossed, type Row } from './acrossPanels.ts';
 import { amountGrip } from './grip.ts';
 import { turnAcross } from './turnAcross.ts';
 
-/** A wedge across a piece: so much at the centre, nothing at the side. */
+/** A wedge across a piece, or the panels it is made of: so much at the centre, nothing at the side. */
 export interface Wedge {
   readonly instructions: readonly Instruction[];
   readonly grips: readonly Grip[];
 }
 
 export interface WedgeSpec {
+  readonly context: Pick<Context, 'pieces' | 'seams'>;
+  /** The piece with the centre. */
   readonly piece: Piece;
   /** Height of the line. */
   readonly y: number;
@@ -26,45 +29,35 @@ export interface WedgeSpec {
   readonly turnsUpper?: boolean;
 }
 
+/** How far to either side of the line a bent seam is drawn again, mm. */
+const BEND = 60;
 /** No more than this share of the width. */
 const MOST = 1 / 3;
 
-interface Ends {
-  readonly side: Meeting;
-  readonly centre: Meeting;
-  readonly edge: Edge;
-  readonly bottom: 'hem' | 'waist';
-}
-
-/** The side seam where a wedge runs out to nothing, and the hem below it. */
-function ends({ piece, y }: WedgeSpec): Result<Ends> {
-  const side = meetingOn(piece, y, ['side']);
-  const centre = meetingOn(piece, y, ['centreBack', 'centreFront']);
-  const edge = centreEdge(piece);
-  if (!side || !centre || !edge) return refuse('line-off-piece', { piece: piece.name, y });
-  return ok({ side, centre, edge, bottom: edgesWithRole(piece, 'hem').length > 0 ? 'hem' : 'waist' });
-}
-
 /**
  * The lower part turns about a pin on the side seam line until the centre has risen (folded) or dropped (spread) by
- * the amount. On a seam the bend stays as shaping, smoothed. On a fold the centre is drawn straight again; what the
- * width loses below is given back at the side, so that the side seam keeps its length and the hem its width.
+ * the amount; across panels as if they lay side by side. On a seam the bend stays as shaping, smoothed. On a fold the
+ * centre is drawn straight again; what the width loses below is given back at the side, so that the side seam keeps
+ * its length and the hem its width.
  */
 export function wedge(spec: WedgeSpec): Result<Wedge> {
-  const found = ends(spec);
-  if (!found.ok) return found;
-  const { side, centre, edge } = found.value;
-  const { piece, by, words } = spec;
+  const { context, piece, y, by, words } = spec;
+  const edge = centreEdge(piece);
+  const row = rowAcross(context, piece, y, ['side']);
+  if (!row || !edge) return refuse('line-off-piece', { piece: piece.name, y });
+  const bottom = edgesWithRole(piece, 'hem').length > 0 ? 'hem' : 'waist';
+  const centre = row[0].inner;
   const onFold = piece.fold === edge.id;
   const upperTurns = spec.turnsUpper === true && !onFold;
-  const turns = upperTurns ? 'upper' : 'lower';
-  const turned = turnAcross({ piece: piece.id, centre: centre.at, pin: side.at, by, turns, words, share: MOST });
+  const turned = turnAcross({ row, by, turns: upperTurns ? 'upper' : 'lower', words, share: MOST });
   if (!turned.ok) return turned;
   const { data, instructions } = turned.value;
   const say = (code: string): Message => ({ code: `${words}.${code}`, data });
-  const truing = onFold ? backToFold(spec, found.value, say) : keptBend(spec, found.value, say, upperTurns);
+  const truing = onFold
+    ? backToFold(row, edge, by, bottom, say)
+    : keptBend(row, edge, by, upperTurns || row.length > 1 ? null : bottom, say);
   return ok({
-    instructions: [...instructions, ...truing],
+    instructions: [...instructions, ...seamsBetween(row, by), ...truing],
     grips: [
       amountGrip({
         piece: piece.id,
@@ -78,13 +71,44 @@ export function wedge(spec: WedgeSpec): Result<Wedge> {
   });
 }
 
-function backToFold({ piece, by }: WedgeSpec, { side, edge, bottom }: Ends, say: (code: string) => Message) {
+type Say = (code: string) => Message;
+
+/** One smooth curve over the bend that the turn has left in a seam where the line crosses it. */
+export const smoothBend = (piece: Piece, { edge, along }: Meeting, by: number, message: Message): Instruction => ({
+  op: 'fairRun',
+  stage: 'true',
+  piece: piece.id,
+  message,
+  edge: edge.id,
+  from: Math.max(1, along - BEND - Math.max(0, -by)),
+  toFromEnd: Math.max(1, pathLength(edge.path) - along - BEND - Math.max(0, -by)),
+});
+
+/** The seams between panels smoothed on both sides alike. */
+export const seamsBetween = (row: Row, by: number): readonly Instruction[] => {
+  const message: Message = { code: 'across.true.panels', data: {} };
+  return row.flatMap(({ piece, inner, outer }, i) => [
+    ...likeBefore(row[i - 1], smoothBend(piece, inner, by, message)),
+    ...(i < row.length - 1 ? [smoothBend(piece, outer, by, message)] : []),
+  ]);
+};
+
+/** The far side of a seam changes by as much as the near one, on the panel before. */
+const likeBefore = (before: Crossed | undefined, smooth: Instruction): readonly Instruction[] =>
+  before && smooth.op === 'fairRun'
+    ? [{ ...smooth, like: { piece: before.piece.id, edge: before.outer.edge.id } }]
+    : [];
+
+function backToFold(row: Row, edge: Edge, by: number, bottom: 'hem' | 'waist', say: Say): readonly Instruction[] {
+  const { piece } = row[0];
+  const { piece: sidePiece, outer: side } = row[row.length - 1] as Crossed;
   const id = piece.id;
   const corner: Point = { x: edge.path.start.x, y: lowerEnd(edge).y + by };
   const startsAtBottom = lowerEnd(edge) === edge.path.start;
   const lower = edgesWithRole(piece, bottom);
   const beside = startsAtBottom ? lower.at(-1) : lower[0];
-  const steps: readonly Instruction[] = [
+  const others = row.filter((c) => c.piece !== sidePiece).map((c) => c.piece.id);
+  return [
     {
       op: 'corner',
       stage: 'true',
@@ -107,40 +131,42 @@ function backToFold({ piece, by }: WedgeSpec, { side, edge, bottom }: Ends, say:
           },
         ]
       : []),
-    { op: 'part', stage: 'true', piece: id, message: say('true.side'), edge: side.edge.id, at: side.along },
+    {
+      op: 'part',
+      stage: 'true',
+      piece: sidePiece.id,
+      message: say('true.side'),
+      edge: side.edge.id,
+      at: side.along,
+    },
     {
       op: 'restoreWidth',
       stage: 'true',
-      piece: id,
+      piece: sidePiece.id,
       message: say('true.side'),
       side: side.edge.id,
       role: bottom,
       shape: 'straight',
+      ...(others.length > 0 ? { others } : {}),
     },
   ];
-  return steps;
 }
 
-function keptBend(
-  { piece, by }: WedgeSpec,
-  { centre, edge, bottom }: Ends,
-  say: (code: string) => Message,
-  upperTurns: boolean,
-): readonly Instruction[] {
-  const id = piece.id;
-  const level = edgesWithRole(piece, bottom).length === 1 && !upperTurns;
+function keptBend(row: Row, edge: Edge, by: number, bottom: 'hem' | 'waist' | null, say: Say): readonly Instruction[] {
+  const { piece, inner } = row[0];
+  const level = bottom !== null && edgesWithRole(piece, bottom).length === 1;
   return [
-    {
-      op: 'fairRun',
-      stage: 'true',
-      piece: id,
-      message: say('true.seam'),
-      edge: edge.id,
-      from: Math.max(1, centre.along - 60 - Math.max(0, -by)),
-      toFromEnd: Math.max(1, pathLength(edge.path) - centre.along - 60 - Math.max(0, -by)),
-    },
+    smoothBend(piece, { ...inner, edge }, by, say('true.seam')),
     ...(level
-      ? [{ op: 'redraw' as const, stage: 'true' as const, piece: id, message: say('true.hem'), role: bottom }]
+      ? [
+          {
+            op: 'redraw' as const,
+            stage: 'true' as const,
+            piece: piece.id,
+            message: say('true.hem'),
+            role: bottom,
+          },
+        ]
       : []),
   ];
 }

@@ -5,7 +5,7 @@ import { ok, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Redraw, Values } from '../contract.ts';
 import { define, length } from '../kit/define.ts';
 import { amountGrip } from '../kit/grip.ts';
-import { keepShoulderCorners, placeOn, shoulderPair, shoulderTo, type ShoulderOn } from '../kit/shoulder.ts';
+import { keepShoulderCorners, placeOn, outerShoulders, shoulderTo, type ShoulderOn } from '../kit/shoulder.ts';
 import { fitsShoulder, neckHolds } from '../kit/shoulderFit.ts';
 import { numberOf } from '../values.ts';
 import { drafted } from '../kit/fitBy.ts';
@@ -21,11 +21,15 @@ function armholeChange(on: ShoulderOn, steps: readonly Redraw[]): number {
 }
 
 function plan(context: Context, values: Values): Result<Program> {
-  const pair = shoulderPair(context);
+  const pair = outerShoulders(context);
   if (!pair.ok) return pair;
   const { front, back } = pair.value;
   const by = numberOf(values, 'by');
-  const data = { by: Math.abs(by), length: front.length, wanted: (drafted(context, 'shoulder') ?? front.length) + by };
+  const data = {
+    by: Math.abs(by),
+    length: front.length,
+    wanted: (drafted(context, 'shoulder') ?? front.before + front.length) + by,
+  };
   const instructions: Instruction[] = [];
   let change = 0;
   for (const on of [front, back]) {
@@ -93,7 +97,7 @@ export const shoulderRedraw: AlterationDefinition = define({
   id: 'shoulder-redraw',
   family: 'shoulder',
   params: [BY],
-  requires: ['shoulder', 'armhole', 'neck'],
+  requires: ['shoulder', 'armhole'],
   refusals: ['shoulder-seam-missing'],
   examples: [
     { name: 'narrow', on: 'causeway', values: { by: -10 } },
@@ -101,7 +105,7 @@ export const shoulderRedraw: AlterationDefinition = define({
   ],
   source: 'The shoulder point moved along the seam, the armhole drawn again to nothing at the notch.',
   why: 'why.shoulder-redraw',
-  needs: shoulderPair,
+  needs: outerShoulders,
   reads: ['shoulder'],
   fits: fitsShoulder,
   plan,

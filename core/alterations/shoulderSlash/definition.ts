@@ -19,7 +19,7 @@ import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Instruction, Message } from '../contract.ts';
 import { bothShoulders } from '../kit/bothShoulders.ts';
 import { define, length } from '../kit/define.ts';
-import { cutPlace, keepShoulderCorners, shoulderPair, smoothHinge, type ShoulderOn } from '../kit/shoulder.ts';
+import { cutPlace, keepShoulderCorners, shouldersOrOverarms, smoothHinge, type ShoulderOn } from '../kit/shoulder.ts';
 import { armholeHolds, fitsShoulder, neckHolds } from '../kit/shoulderFit.ts';
 
 const BY = length('by', -45, 45, -8, true);
@@ -58,7 +58,10 @@ function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readon
   const seed = add(lerp(cut, on.shoulderPoint, 0.6), scale(inward, 3));
   const other = add(lerp(cut, on.shoulderPoint, -0.06), scale(inward, 6));
   const piece = on.piece.id;
-  const say = (code: string): Message => ({ code, data });
+  const say = (code: string): Message => ({
+    code,
+    data: { ...data, pinned: requireEdge(on.piece, on.armhole).role },
+  });
   return ok([
     {
       op: 'mark',
@@ -96,19 +99,26 @@ export const shoulderSlash: AlterationDefinition = define({
   id: 'shoulder-slash',
   family: 'shoulder',
   params: [BY],
-  requires: ['shoulder', 'armhole', 'neck'],
+  requires: ['shoulder'],
   refusals: ['shoulder-seam-missing', 'shoulder-too-short', 'slash-leaves-armhole'],
   examples: [
     { name: 'narrow', on: 'causeway', values: { by: -10 } },
     { name: 'broad', on: 'causeway-shirt', values: { by: 8 } },
+    { name: 'in panels', on: 'skerry-shoulder', values: { by: -10 } },
+    { name: 'with a cut-on sleeve', on: 'causeway-cut-on', values: { by: -10 } },
   ],
   source: 'Slash from the middle of the shoulder to a hinge on the armhole seam line at notch height.',
   why: 'why.shoulder-slash',
   grade: 'best',
-  needs: shoulderPair,
+  needs: shouldersOrOverarms,
   reads: ['shoulder'],
   fits: fitsShoulder,
   plan: (context, values) =>
-    bothShoulders(context, values, { limits: BY, onOne, outward: (on) => unit(sub(on.shoulderPoint, cutPlace(on))) }),
+    bothShoulders(context, values, {
+      limits: BY,
+      find: shouldersOrOverarms,
+      onOne,
+      outward: (on) => unit(sub(on.shoulderPoint, cutPlace(on))),
+    }),
   holds: (before, after) => [...neckHolds(before, after), ...armholeHolds(before, after)],
 });

@@ -5,7 +5,7 @@ import { ok, refuse, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Instruction, Message } from '../contract.ts';
 import { bothShoulders } from '../kit/bothShoulders.ts';
 import { define, length } from '../kit/define.ts';
-import { cutPlace, keepShoulderCorners, shoulderPair, type ShoulderOn } from '../kit/shoulder.ts';
+import { cutPlace, keepShoulderCorners, outerShoulders, type ShoulderOn } from '../kit/shoulder.ts';
 import { fitsShoulder, neckHolds } from '../kit/shoulderFit.ts';
 
 const BY = length('by', -30, 30, -8, true);
@@ -84,7 +84,7 @@ export const shoulderSlide: AlterationDefinition = define({
   id: 'shoulder-slide',
   family: 'shoulder',
   params: [BY],
-  requires: ['shoulder', 'armhole', 'neck'],
+  requires: ['shoulder', 'armhole'],
   refusals: ['shoulder-seam-missing', 'no-room-to-slide'],
   examples: [
     { name: 'narrow', on: 'causeway', values: { by: -10 } },
@@ -92,9 +92,9 @@ export const shoulderSlide: AlterationDefinition = define({
   ],
   source: 'A block cut from the middle of the shoulder and across to the armhole, slid along the shoulder.',
   why: 'why.shoulder-slide',
-  needs: shoulderPair,
+  needs: outerShoulders,
   reads: ['shoulder'],
   fits: fitsShoulder,
-  plan: (context, values) => bothShoulders(context, values, { limits: BY, onOne, outward }),
+  plan: (context, values) => bothShoulders(context, values, { limits: BY, find: outerShoulders, onOne, outward }),
   holds: neckHolds,
 });
