@@ -35,6 +35,7 @@ import { frontWidth } from './frontWidth/definition.ts';
 import { fullSeat } from './fullSeat/definition.ts';
 import { hipDepth } from './hipDepth/definition.ts';
 import { lengthLine } from './lengthLine/definition.ts';
+import { lengthAnywhere } from './lengthAnywhere/definition.ts';
 import { gradeBetweenSizes } from './gradeBetweenSizes/definition.ts';
 import { gradeByChart } from './gradeByChart/definition.ts';
 import { sideAdd } from './sideAdd/definition.ts';
@@ -89,6 +90,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   frontWidth,
   fullSeat,
   lengthLine,
+  lengthAnywhere,
   hipDepth,
   gradeBetweenSizes,
   gradeByChart,

@@ -142,6 +142,10 @@ export interface Context {
   readonly size?: string | null;
   /** The height the pattern was drafted for, mm. */
   readonly draftedHeight?: number | null;
+  /** Where the difference in height lies; left out, all over. */
+  readonly heightLies?: 'allOver' | 'torso' | 'legs';
+  /** How far what hangs from the waist will pull it down, mm. */
+  readonly hung?: number;
   /** Ease wanted at a measurement, whole body, mm; left out, the usual of the alteration. */
   readonly ease?: Readonly<Partial<Record<MeasurementKey, number>>>;
   /** Where the design hangs loose: the ease that will do, so that a body with room is asked for nothing, mm. */

@@ -3,6 +3,7 @@ import {
   bodyFrom,
   bustAmounts,
   checkBody,
+  dropBy,
   cupChoice,
   easeOf,
   easesFor,
@@ -34,9 +35,9 @@ import { standInFor, toldNow, type StandIn } from './paper.ts';
 
 /** A job with its documents at hand. */
 export interface ResolvedJob {
-  readonly job: Pick<Job, 'size' | 'sizeMethod' | 'steps'> & Partial<Pick<Job, 'order' | 'cup'>>;
+  readonly job: Pick<Job, 'size' | 'sizeMethod' | 'steps'> & Partial<Pick<Job, 'order' | 'cup' | 'hanging'>>;
   readonly wearer: { readonly sets: readonly MeasurementSet[] } & Pick<Wearer, 'bustEase'> &
-    Partial<Pick<Wearer, 'eases' | 'learnt'>>;
+    Partial<Pick<Wearer, 'eases' | 'learnt' | 'heightLies'>>;
   readonly pattern: Pattern;
 }
 
@@ -88,7 +89,7 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
   const standIn = own.length === 0 && size !== null ? standInFor(pattern, size) : null;
   const original = standIn?.pieces ?? startingPieces(own, body);
   const sewn: Lane = { pieces: original, seams: standIn?.seams ?? pattern.seams };
-  const eases = easesFor(pattern, size, standIn ? null : sewn, wearer.eases, wearer.bustEase);
+  const eases = easesFor(pattern, size, standIn ? null : sewn, wearer.eases, wearer.bustEase, job.hanging);
   const ease = easeOf(eases);
   const enough = enoughOf(eases);
   const uncertainty = uncertaintyOf(wearer.sets, pattern);
@@ -102,6 +103,8 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
     chart: pattern.chart,
     size,
     draftedHeight: pattern.draftedHeight,
+    heightLies: wearer.heightLies ?? 'allOver',
+    hung: dropBy(job.hanging),
     ease,
     enough,
     untold: untoldOf(eases),

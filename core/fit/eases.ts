@@ -2,14 +2,15 @@ import { flatOf } from '../alterations/index.ts';
 import type { MeasurementKey, Pattern, Piece, Seam } from '../pattern/index.ts';
 import { MEASUREMENT_CATALOGUE } from './catalogue.ts';
 import { garmentOf, usualEase, wearingEase, type Ease, type OwnEases } from './ease.ts';
+import { dropBy, HUNG, type Hanging } from './hanging.ts';
 import { chartHighBust } from './size.ts';
 
 /** The ease wanted at one measurement, whole body, mm, and where it comes from. */
 export interface EaseAt {
   readonly value: number;
   /** Typed for this kind of garment; what the pieces measure beyond the body they are drafted for; or the usual. */
-  /** `untold`: nothing tells how low the underarm was drafted, so nothing is compared there. */
-  readonly from: 'own' | 'design' | 'usual' | 'untold';
+  /** `untold`: nothing tells how low the underarm was drafted, so nothing is compared there. `hung`: less what a skirt pulls down. */
+  readonly from: 'own' | 'design' | 'usual' | 'untold' | 'hung';
   /** The design's own: pieces less chart. Null where one of the two is not known. */
   readonly design: number | null;
   /** What a body needs to move. */
@@ -64,7 +65,7 @@ export function underarmDropOf(pattern: Pattern, size: string | null, sewn: Sewn
 /**
  * The ease wanted at every measurement: the wearer's own for this kind of garment; else the design's own, so that the
  * body the pattern is drafted for is asked for nothing; else the usual. `sewn` are the untouched pieces of the size,
- * null with paper only.
+ * null with paper only. What hangs from a bodice that stretches takes its drop off the lengths to the waist.
  */
 export function easesFor(
   pattern: Pattern,
@@ -72,6 +73,7 @@ export function easesFor(
   sewn: Sewn | null,
   own: OwnEases = {},
   bustEase: number | null = null,
+  hanging: Hanging | null = null,
 ): Eases {
   const mine = own[garmentOf(pattern)] ?? {};
   const chart = chartBody(pattern, size);
@@ -87,11 +89,12 @@ export function easesFor(
     const wearing = hangs ? d.ease : wearingEase(pattern, d);
     const typed = mine[d.key] ?? (d.key === 'fullBust' ? bustEase : null);
     const untold = way !== undefined && sewn !== null && flat !== null;
-    const from = typed !== null ? 'own' : design !== null ? 'design' : untold ? 'untold' : 'usual';
+    const pulled = typed === null && HUNG.includes(d.key) ? dropBy(hanging) : 0;
+    const from = typed !== null ? 'own' : pulled > 0 && !(untold && design === null) ? 'hung' : design !== null ? 'design' : untold ? 'untold' : 'usual';
     return [
       d.key,
       {
-        value: typed ?? design ?? usualEase(pattern, d),
+        value: (typed ?? design ?? usualEase(pattern, d)) - pulled,
         from,
         design,
         wearing,

@@ -3,6 +3,7 @@ export * from './body.ts';
 export * from './catalogue.ts';
 export * from './ease.ts';
 export * from './eases.ts';
+export * from './hanging.ts';
 export * from './uncertainty.ts';
 export * from './size.ts';
 export * from './worksheet.ts';

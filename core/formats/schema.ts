@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { HEIGHT_LIES } from '../fit/body.ts';
 import { GARMENTS } from '../fit/ease.ts';
 import { measurementKeySchema, patternSchema, pointSchema } from '../pattern/index.ts';
 import { fittingSchema, MOST } from './schemaFitting.ts';
@@ -45,6 +46,8 @@ export const wearerSchema = z.object({
   eases: z
     .partialRecord(z.enum(GARMENTS), z.partialRecord(measurementKeySchema, z.number().min(-400).max(800)))
     .default({}),
+  /** Where the difference in height lies, when the wearer knows. */
+  heightLies: z.enum(HEIGHT_LIES).default('allOver'),
   /** What finished jobs have taught, one entry a job. */
   learnt: z.array(lessonSchema).max(200).default([]),
   notes: z.string().max(2000).default(''),
@@ -77,6 +80,11 @@ const choices = {
   sizeMethod: z.enum(['highBust', 'fullBust', 'hip']).default('highBust'),
   /** The cup taken of a pattern sold in several; null follows the rule. */
   cup: z.string().max(20).nullable().default(null),
+  /** What hangs from a bodice that stretches, grams, and how much longer 100 g make it, mm; null where nothing does. */
+  hanging: z
+    .object({ grams: z.number().min(0).max(20_000), stretch: z.number().min(0).max(200) })
+    .nullable()
+    .default(null),
   steps: z.array(stepSchema).max(60).default([]),
   /** How new steps are put in order: top down, or the bust before everything else. */
   order: z.enum(['topDown', 'bustFirst']).default('topDown'),
@@ -89,7 +97,7 @@ export const versionSchema = z.object({
   /** Date and time, ISO. */
   at: z.string().max(40),
   ...choices,
-  body: wearerSchema.pick({ sets: true, bustEase: true, eases: true }),
+  body: wearerSchema.pick({ sets: true, bustEase: true, eases: true, heightLies: true }),
   /** The pattern where it is one's own; null for one that never changes. */
   pattern: patternSchema.nullable().default(null),
 });

@@ -2,10 +2,11 @@ import type { ResolvedJob } from '../draft/index.ts';
 import { MOST, type Job, type Version, type Wearer } from '../formats/schema.ts';
 import type { Pattern } from '../pattern/index.ts';
 
-const choicesOf = (of: Pick<Job, 'size' | 'sizeMethod' | 'cup' | 'steps' | 'order'>) => ({
+const choicesOf = (of: Pick<Job, 'size' | 'sizeMethod' | 'cup' | 'hanging' | 'steps' | 'order'>) => ({
   size: of.size,
   sizeMethod: of.sizeMethod,
   cup: of.cup,
+  hanging: of.hanging,
   steps: of.steps,
   order: of.order,
 });
@@ -16,7 +17,7 @@ export const versionOf = (job: Job, wearer: Wearer, id: string, name: string, at
   name,
   at,
   ...choicesOf(job),
-  body: { sets: wearer.sets, bustEase: wearer.bustEase, eases: wearer.eases },
+  body: { sets: wearer.sets, bustEase: wearer.bustEase, eases: wearer.eases, heightLies: wearer.heightLies },
   pattern: 'chart' in job.pattern ? job.pattern : null,
 });
 

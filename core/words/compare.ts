@@ -110,6 +110,8 @@ export function sayReason(row: Row, { unit, fraction }: Units): string {
     row.easeFrom === 'usual' && row.ease !== 0
       ? ['The chart does not give this measurement, so the usual ease is taken.']
       : [];
+  const hung =
+    row.easeFrom === 'hung' ? ['What hangs from the waist pulls it down: that much is taken off as ease.'] : [];
   const fallen = sayFallen(row, { unit, fraction });
   const apart =
     Math.abs(row.apart) > row.within
@@ -121,6 +123,7 @@ export function sayReason(row: Row, { unit, fraction }: Units): string {
     ...told,
     ...tight,
     ...usual,
+    ...hung,
     ...apart,
     ...(fallen === '' ? [] : [`${fallen} Plan offers to put the dart back to the wearer’s own height.`]),
   ].join(' ');

@@ -15,6 +15,13 @@ const shared = (s: Speaker): string => {
 const optional = (s: Speaker): string =>
   s.text('verdict') === 'optional' ? ' Only if the style is fitted or drag lines show.' : '';
 
+/** How much of a difference in height the bodice takes. */
+const HEIGHT: Readonly<Record<string, string>> = {
+  allOver: 'a quarter to a half of it lies in the bodice',
+  torso: 'all of it in the torso, so a half to three quarters of it lies in the bodice',
+  legs: 'all of it in the legs, so the bodice takes none of it; the hem may',
+};
+
 /** Why this size, why this amount. */
 export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
   'size.highBust.nearest': (s) =>
@@ -66,7 +73,9 @@ export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
   'fit.bust.cup': (s) =>
     `${name(s)}: ${s.signed('by')} over the whole front by chart or cup, ${s.signed('half')} on each half.${optional(s)}`,
   'fit.height': (s) =>
-    `${s.len('body')} tall − ${s.len('pattern')} drafted = ${s.signed('by')}; a quarter to a half of it lies in the bodice: ${s.signed('each')} to begin with. A measured side or back beats it.`,
+    `${s.len('body')} tall − ${s.len('pattern')} drafted = ${s.signed('by')}; ${HEIGHT[s.text('lies')] ?? HEIGHT['allOver']}${s.text('lies') === 'legs' ? '' : `: ${s.signed('each')} to begin with`}${Number(s.num('hung', 3)) > 0 ? `, less ${s.len('hung')} that the skirt pulls down` : ''}. A measured side or back beats it.`,
+  'fit.hung': (s) =>
+    `What hangs from the waist will pull it down: ${s.signed('by')}, so that the waist hangs where the body has it.`,
   'fit.sizes': (s) =>
     `Waist ${s.len('body')} asks for size ${s.text('waistSize')}, hip ${s.len('hip')} for size ${s.text('hipSize')}; the bust is in size ${s.text('size')}.`,
   'plan.meets': (s) =>

@@ -1,4 +1,12 @@
+import type { HeightLies } from '../fit/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
+
+/** Where a wearer is taller or shorter than the pattern. */
+export const HEIGHT_LIES_WORDS: Readonly<Record<HeightLies, string>> = {
+  allOver: 'all over',
+  torso: 'in the torso',
+  legs: 'in the legs',
+};
 
 /** Names and how-to, two sentences each. */
 export const MEASUREMENT_WORDS: Readonly<Record<MeasurementKey, { readonly name: string; readonly how: string }>> = {

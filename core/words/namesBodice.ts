@@ -84,6 +84,12 @@ export const BODICE_WORDS: Readonly<Record<string, AlterationWords>> = {
     'Every piece is cut straight across at the same distance from a shared place and spread or lapped in parallel; the seams are drawn again from end to end.',
     '',
   ),
+  'length-anywhere': both(
+    'Longer at a line of your own',
+    'Shorter at a line of your own',
+    'A line anywhere, so far from the underarm, the notch or the lower end of the side seam: every piece it crosses is cut there and spread or lapped in parallel. For more lines take the step again, each with its own amount.',
+    '',
+  ),
   'hip-depth': both(
     'Hip lower',
     'Hip higher',
@@ -195,6 +201,7 @@ export const BODICE_WHY: Readonly<Record<string, Sentence>> = {
   'why.front-width': () => 'The front has an armhole between shoulder and side.',
   'why.hip-depth': () => 'The skirt carries a waist and a hip line.',
   'why.length-line': () => 'The pieces carry a line to lengthen or shorten at.',
+  'why.length-anywhere': () => 'Any piece with a side seam will do; no line has to be marked on it.',
   'why.grade-between-sizes': () => 'The pattern has several sizes drawn inside each other.',
   'why.grade-by-chart': () => 'The pieces have side seams.',
   'why.side-add': () => 'The pieces have side seams.',

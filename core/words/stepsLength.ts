@@ -8,7 +8,16 @@ const LINES: Readonly<Record<string, string>> = {
   belowWaist: 'between waist and hip',
   hem: 'just above the hem, so that the hem keeps its shape',
 };
-const where = (s: Speaker): string => LINES[s.text('where')] ?? s.text('where');
+const SHARED: Readonly<Record<string, string>> = {
+  underarm: 'the underarm corner',
+  bottom: 'the lower end of the side seam',
+  notch: 'the first notch of the side seam',
+  skirtWaist: 'the waist corner of the skirt',
+};
+const where = (s: Speaker): string =>
+  s.text('where') === 'own'
+    ? `${s.both('away')} ${s.text('side')} ${SHARED[s.text('from')] ?? s.text('from')}, measured along the side seam with its darts shut`
+    : (LINES[s.text('where')] ?? s.text('where'));
 const LEVELS: Readonly<Record<string, string>> = {
   underarm: 'underarm',
   bust: 'bust',

@@ -103,7 +103,13 @@ function lengthsOfSize(context: Context, height: number): Fit | null {
   };
 }
 
-/** The side of the body beats the back, the back beats a share of the height. */
+/** Nothing of the body tells: what a skirt pulls down alone. */
+function hung({ hung: drop = 0 }: Context): Fit | null {
+  if (drop === 0) return null;
+  return { values: { by: tenth(-drop), where: 'belowBust' }, sum: { code: 'fit.hung', data: { by: -drop } } };
+}
+
+/** The side of the body beats the back, the back beats a share of the height. What a skirt pulls down is taken off each. */
 function fits(context: Context): Fit | null {
   const { napeToWaist, height } = context.wearer;
   const side = fitBy(context, 'sideWaist', 1, (by) => ({ by: tenth(by), where: 'belowBust' }));
@@ -114,12 +120,14 @@ function fits(context: Context): Fit | null {
   if (napeToWaist !== undefined && chart !== undefined)
     return difference('napeToWaist', napeToWaist, 0, chart, 1, (by) => ({ by: tenth(by), where: 'belowBust' }));
   const drafted = context.chart?.find((r) => r.size === context.size)?.body.height ?? context.draftedHeight;
-  if (height === undefined || !drafted) return null;
-  const nested = lengthsOfSize(context, height);
-  if (nested) return nested;
-  const share = heightShare(height, drafted);
+  if (height === undefined || !drafted) return hung(context);
+  const lies = context.heightLies ?? 'allOver';
+  const nested = lies === 'allOver' ? lengthsOfSize(context, height) : null;
+  if (nested && !context.hung) return nested;
+  const share = heightShare(height, drafted, lies);
+  const pulled = context.hung ?? 0;
   return {
-    values: { by: tenth(share.proposed), where: share.twoLines ? 'both' : 'belowBust' },
+    values: { by: tenth(share.proposed - pulled), where: share.twoLines ? 'both' : 'belowBust' },
     sum: {
       code: 'fit.height',
       data: {
@@ -129,6 +137,8 @@ function fits(context: Context): Fit | null {
         least: share.least,
         most: share.most,
         each: share.proposed,
+        lies,
+        hung: pulled,
       },
     },
   };

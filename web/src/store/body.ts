@@ -1,4 +1,4 @@
-import { newestFirst } from '@ample/core/fit';
+import { newestFirst, type HeightLies } from '@ample/core/fit';
 import type { Wearer } from '@ample/core/formats';
 import type { MeasurementKey } from '@ample/core/pattern';
 import { useJob } from './job.ts';
@@ -25,6 +25,9 @@ export const setReading = (set: string, key: MeasurementKey, index: 0 | 1, value
       carried: s.carried.filter((k) => k !== key),
     };
   });
+
+/** Where the difference in height lies. */
+export const setHeightLies = (heightLies: HeightLies): void => editWearer((w) => ({ ...w, heightLies }));
 
 export const setRemark = (set: string, key: MeasurementKey, text: string): void =>
   editSet(set, (s) => {

@@ -1,4 +1,4 @@
-import type { Garment } from '@ample/core/fit';
+import type { Garment, Hanging } from '@ample/core/fit';
 import type { MeasurementKey } from '@ample/core/pattern';
 import { useJob } from './job.ts';
 import { editPattern } from './patterns.ts';
@@ -12,6 +12,10 @@ export function setEase(garment: Garment, key: MeasurementKey, value: number | n
     return { wearer: { ...s.wearer, eases: { ...s.wearer.eases, [garment]: mine } } };
   });
 }
+
+/** What hangs from a bodice that stretches; null where nothing does. */
+export const setHanging = (hanging: Hanging | null): void =>
+  useJob.setState((s) => (s.job ? { job: { ...s.job, hanging } } : s));
 
 /** What the paper of a size measures flat; null leaves it to the chart. */
 export function setFlat(size: string, key: MeasurementKey, value: number | null): void {

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Fragment, lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import {
   bodyFrom,
@@ -21,6 +21,7 @@ import { patternOf } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { TapeWindow } from '../../tape/TapeWindow.tsx';
 import { Length, Notice, Station } from '../../ui/parts.tsx';
+import { HeightLies } from './HeightLies.tsx';
 import { Measured } from './Measured.tsx';
 import { Remark } from './Remark.tsx';
 import { Sets } from './Sets.tsx';
@@ -60,21 +61,23 @@ export function Body() {
   const missing = first.filter((d) => bodyFrom(upTo)[d.key] === undefined).length;
   const old = problems.find((p) => p.code === 'set-old');
   const row = (d: (typeof MEASUREMENT_CATALOGUE)[number]) => (
-    <Measured
-      key={d.key}
-      definition={d}
-      set={set}
-      before={meanOf(older?.readings[d.key])}
-      needed={needed.includes(d.key)}
-      onFocus={() => setFocused(d.key)}
-      problems={problems
-        .filter((p) => p.key === d.key && p.code !== 'set-old' && p.code !== 'value-carried')
-        .map((p) => ({
-          grade: p.grade,
-          says: sayBodyProblem(p, units),
-          meant: typeof p.data['meant'] === 'number' ? p.data['meant'] : null,
-        }))}
-    />
+    <Fragment key={d.key}>
+      <Measured
+        definition={d}
+        set={set}
+        before={meanOf(older?.readings[d.key])}
+        needed={needed.includes(d.key)}
+        onFocus={() => setFocused(d.key)}
+        problems={problems
+          .filter((p) => p.key === d.key && p.code !== 'set-old' && p.code !== 'value-carried')
+          .map((p) => ({
+            grade: p.grade,
+            says: sayBodyProblem(p, units),
+            meant: typeof p.data['meant'] === 'number' ? p.data['meant'] : null,
+          }))}
+      />
+      {d.key === 'height' && bodyFrom(upTo).height !== undefined && <HeightLies value={wearer.heightLies} />}
+    </Fragment>
   );
   return (
     <Station

@@ -7,6 +7,7 @@ import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice, Station } from '../../ui/parts.tsx';
+import { HangingSkirt } from './HangingSkirt.tsx';
 import { RowDetail } from './RowDetail.tsx';
 import { Scribble } from './Scribble.tsx';
 import { Worksheet } from './Worksheet.tsx';
@@ -17,6 +18,7 @@ const complete = (r: Row): boolean => r.difference !== null;
 export function Compare() {
   const { draft, pattern } = useDraft();
   const wearer = useJob((s) => s.wearer);
+  const hanging = useJob((s) => s.job?.hanging != null);
   const units = useUnits();
   const { job } = useParams();
   const [focused, setFocused] = useState<MeasurementKey>('fullBust');
@@ -67,6 +69,7 @@ export function Compare() {
               Show {rows.length - shown.length} rows where body or pattern is not known
             </button>
           )}
+          {(pattern.fabric.kind === 'knit' || hanging) && <HangingSkirt />}
         </div>
         <div className="space-y-4 self-start min-[1180px]:sticky min-[1180px]:top-0">
           {row && <RowDetail row={row} draft={draft} />}
