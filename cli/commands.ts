@@ -5,6 +5,7 @@ import PDFDocument from 'pdfkit';
 import { CATALOGUE, FAMILIES, propose } from '@ample/core/alterations';
 import { SAMPLE_SIZES, samplePattern, type SampleId } from '@ample/core/drafting';
 import { draft, unfitPieces, type Draft } from '@ample/core/draft';
+import { sharedPieces } from '@ample/core/fit';
 import {
   drawPatch,
   drawPiece,
@@ -118,7 +119,9 @@ export function size(file: string): Result<unknown> {
     smaller,
     larger,
     reasons: reasons.map((r) => ({ code: r.code, says: sayFit(r, UNITS) })),
-    ...(d.cupChoice ? { cup: d.cupChoice } : {}),
+    ...(d.cupChoice
+      ? { cup: d.cupChoice, sameForEveryCup: sharedPieces(loaded.value.pattern, chosen.size).map((p) => p.name) }
+      : {}),
     levels: d.levels,
     ...(d.leaveBust ? { leaveBust: { code: d.leaveBust.code, says: sayFit(d.leaveBust, UNITS) } } : {}),
   });

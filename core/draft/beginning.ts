@@ -80,7 +80,8 @@ export function startingPieces(own: readonly Piece[], body: Body): readonly Piec
 
 export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginning {
   const body = bodyFrom(wearer.sets);
-  const cups = cupChoice(body, sold);
+  const framed = startingSize(body, sold, methodFor(sold, job.sizeMethod));
+  const cups = cupChoice(body, sold, job.size ?? (framed.ok ? framed.value.chosen.size : null));
   const cup = job.cup ?? cups?.chosen.name ?? null;
   const pattern = inCup(sold, cup);
   const sizeChoice = startingSize(body, pattern, methodFor(pattern, job.sizeMethod));

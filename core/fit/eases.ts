@@ -90,7 +90,16 @@ export function easesFor(
     const typed = mine[d.key] ?? (d.key === 'fullBust' ? bustEase : null);
     const untold = way !== undefined && sewn !== null && flat !== null;
     const pulled = typed === null && HUNG.includes(d.key) ? dropBy(hanging) : 0;
-    const from = typed !== null ? 'own' : pulled > 0 && !(untold && design === null) ? 'hung' : design !== null ? 'design' : untold ? 'untold' : 'usual';
+    const from =
+      typed !== null
+        ? 'own'
+        : pulled > 0 && !(untold && design === null)
+          ? 'hung'
+          : design !== null
+            ? 'design'
+            : untold
+              ? 'untold'
+              : 'usual';
     return [
       d.key,
       {

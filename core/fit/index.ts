@@ -2,6 +2,7 @@ export * from './amounts.ts';
 export * from './body.ts';
 export * from './catalogue.ts';
 export * from './ease.ts';
+export * from './cups.ts';
 export * from './eases.ts';
 export * from './hanging.ts';
 export * from './uncertainty.ts';

@@ -14,6 +14,7 @@ import {
   levelSizes,
   mayLeaveBust,
   methodFor,
+  sharedPieces,
   startingSize,
   type MeasurementSet,
 } from './index.ts';
@@ -24,9 +25,9 @@ const inCups: Pattern = {
   ...bare,
   chart: bare.chart.map((r) => ({ size: r.size, body: { fullBust: r.body.fullBust ?? 0 } })),
   cups: [
-    { name: 'A', cup: 25 },
-    { name: 'B', cup: 50 },
-    { name: 'D', cup: 100 },
+    { name: 'A', cup: 25, sizesUp: null },
+    { name: 'B', cup: 50, sizesUp: null },
+    { name: 'D', cup: 100, sizesUp: null },
   ],
 };
 
@@ -56,19 +57,19 @@ describe('a pattern that hangs from the waist', () => {
 
 describe('several cups', () => {
   it('takes the nearest by full less high bust; beyond the largest, the largest and the rest as an adjustment', () => {
-    expect(cupChoice({ highBust: 870, fullBust: 960 }, inCups)).toMatchObject({
+    expect(cupChoice({ highBust: 870, fullBust: 960 }, inCups, '4')).toMatchObject({
       chosen: { name: 'D' },
       rest: -10,
       beyond: false,
     });
-    expect(cupChoice({ highBust: 870, fullBust: 1000 }, inCups)).toMatchObject({
+    expect(cupChoice({ highBust: 870, fullBust: 1000 }, inCups, '4')).toMatchObject({
       chosen: { name: 'D' },
       rest: 30,
       beyond: true,
     });
-    expect(cupChoice({ highBust: 870, fullBust: 900 }, inCups)).toMatchObject({ chosen: { name: 'A' }, rest: 5 });
-    expect(cupChoice({ highBust: 870 }, inCups)).toBeNull();
-    expect(cupChoice({ highBust: 870, fullBust: 900 }, dress)).toBeNull();
+    expect(cupChoice({ highBust: 870, fullBust: 900 }, inCups, '4')).toMatchObject({ chosen: { name: 'A' }, rest: 5 });
+    expect(cupChoice({ highBust: 870 }, inCups, '4')).toBeNull();
+    expect(cupChoice({ highBust: 870, fullBust: 900 }, dress, '4')).toBeNull();
   });
   it('reads the chart for the cup taken: the high bust stays, the bust grows by the cup', () => {
     const d = inCup(inCups, 'D');
@@ -80,7 +81,7 @@ describe('several cups', () => {
     expect(bustAmounts({ highBust: 870, fullBust: 1000 }, d, '4').all.find((a) => a.school === 'cup')?.total).toBe(30);
   });
   it('leaves nobody short on pieces that were not drawn for the cup', () => {
-    const cups = [{ name: 'D', cup: 100 }];
+    const cups = [{ name: 'D', cup: 100, sizesUp: null }];
     const chart = dress.chart.map((r) => ({ size: r.size, body: { fullBust: r.body.fullBust ?? 0 } }));
     const onBase = inCup({ ...dress, cups, chart }, 'D');
     const sewn = { pieces: onBase.sizes['4'] ?? [], seams: onBase.seams };
@@ -95,9 +96,74 @@ describe('several cups', () => {
     expect(drawn.chart[4]?.body.fullBust).toBe(960);
   });
   it('takes the pieces of the cup where it has its own', () => {
-    const own = { ...dress, cups: [{ name: 'B', cup: 50 }], sizes: { ...dress.sizes, '4 B': dress.sizes['5'] ?? [] } };
+    const own = {
+      ...dress,
+      cups: [{ name: 'B', cup: 50, sizesUp: null }],
+      sizes: { ...dress.sizes, '4 B': dress.sizes['5'] ?? [] },
+    };
     expect(inCup(own, 'B').sizes['4']).toBe(dress.sizes['5']);
     expect(inCup(own, 'B').sizes['5']).toBe(dress.sizes['5']);
+  });
+});
+
+describe('ready-made pieces for a small, a standard and a full bust', () => {
+  // The chart: size 4 has a high bust of 870 and a bust of 920, 5 one of 960, 3 one of 880; cups of 50 on every row.
+  const three = [
+    { name: 'small', cup: 0, sizesUp: -1 },
+    { name: 'standard', cup: 0, sizesUp: 0 },
+    { name: 'full', cup: 0, sizesUp: 1 },
+  ];
+  const [own, above] = [dress.sizes['4'] ?? [], dress.sizes['5'] ?? []];
+  const full = above.filter((p) => p.id === 'front');
+  const pattern = { ...dress, cups: three, sizes: { ...dress.sizes, '4 full': full } };
+
+  it('go by the size above or below: one above is the full piece, two above the full piece and the rest', () => {
+    const at = (fullBust: number) => cupChoice({ highBust: 870, fullBust }, pattern, '4');
+    expect(at(920)).toMatchObject({ chosen: { name: 'standard', cup: 50 }, rest: 0 });
+    expect(at(960)).toMatchObject({ chosen: { name: 'full', cup: 90 }, rest: 0, beyond: false });
+    expect(at(880)).toMatchObject({ chosen: { name: 'small', cup: 10 }, rest: 0 });
+    expect(at(1000)).toMatchObject({ chosen: { name: 'full' }, rest: 40, beyond: true });
+    expect(cupChoice({ highBust: 870, fullBust: 960 }, pattern, null)).toBeNull();
+  });
+  it('beyond the end of the range go by its last step', () => {
+    const last = dress.chart.at(-1)!;
+    const step = last.body.fullBust! - dress.chart.at(-2)!.body.fullBust!;
+    const choice = cupChoice(
+      { highBust: last.body.highBust!, fullBust: last.body.fullBust! + step },
+      pattern,
+      last.size,
+    );
+    expect(choice).toMatchObject({ chosen: { name: 'full' }, rest: 0 });
+  });
+  it('replace only what is drawn for them; the rest is named once, as the same for all', () => {
+    const made = inCup(pattern, 'full').sizes['4'] ?? [];
+    expect(made.map((p) => p.id)).toEqual(own.map((p) => p.id));
+    expect(made.find((p) => p.id === 'front')).toBe(full[0]);
+    expect(made.find((p) => p.id === 'back')).toBe(own.find((p) => p.id === 'back'));
+    expect(sharedPieces(pattern, '4').map((p) => p.id)).toEqual(own.map((p) => p.id).filter((id) => id !== 'front'));
+    expect(inCup(pattern, 'full').chart[3]?.body).toMatchObject({ highBust: 870, fullBust: 960 });
+  });
+  it('are drafted for the row of their own range where two ranges stand in one chart', () => {
+    // A second range begins again at a bust of 940, with cups of 80.
+    const row = (size: string, highBust: number, cup: number) => ({
+      size,
+      body: { highBust, fullBust: highBust + cup },
+    });
+    const two = {
+      ...pattern,
+      chart: [row('14', 870, 50), row('16', 910, 50), row('14W', 860, 80), row('16W', 900, 80)],
+    };
+    expect(cupChoice({ highBust: 910, fullBust: 1000 }, two, '16')).toMatchObject({
+      chosen: { name: 'full', cup: 90 },
+    });
+    expect(cupChoice({ highBust: 860, fullBust: 980 }, two, '14W')).toMatchObject({
+      chosen: { name: 'full', cup: 120 },
+    });
+  });
+  it('the band under the bust goes by the underbust', () => {
+    const under = dress.chart[2]!.body.underbust!;
+    expect(levelSizes({ underbust: under }, pattern)).toMatchObject([{ key: 'underbust', size: '3' }]);
+    expect(levelSizes({ underbust: under }, dress)).toEqual([]);
   });
 });
 

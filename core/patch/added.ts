@@ -1,7 +1,7 @@
 import { move, type Point, type Rigid } from '../geometry/index.ts';
 import { alike, CUT_AS, type Draft, type DraftStep, type Side } from '../draft/index.ts';
 import type { Frame, PieceFrame, Run } from '../alterations/index.ts';
-import { middleX, outlineOf, requireEdge, type Piece } from '../pattern/index.ts';
+import { centreEdgeOf, middleX, paperOutline, requireEdge, type Piece } from '../pattern/index.ts';
 import { TOL } from '../units/index.ts';
 import { common, FLAT, grow, regionOf, unite, without, type Region } from './regions.ts';
 
@@ -25,9 +25,44 @@ function slashesOn(frames: readonly Frame[], piece: string): readonly PieceFrame
   return out;
 }
 
+/** Farther than any extension or facing reaches beyond a centre, mm. */
+const FAR = 1000;
+
+/**
+ * The paper that goes with each panel: the panel, and what is cut in one with it beyond the centre, parted straight
+ * across where the panels meet there.
+ */
+function papersOf({ panels, moves }: PieceFrame): readonly Region[] {
+  const own = panels.map((p) => regionOf(p.outline, FLAT));
+  const centre = moves ? centreEdgeOf(moves.from) : null;
+  if (!moves?.from.beyond || !centre) return own;
+  const at = centre.path.start.x;
+  const ends = own.map((region) => {
+    const ys = region.flat().flatMap((p) => (Math.abs(p.x - at) < TOL.join ? [p.y] : []));
+    return ys.length > 1 ? ([Math.min(...ys), Math.max(...ys)] as const) : null;
+  });
+  const [top, bottom] = [0, 1].map((i) => ends.flatMap((e) => (e ? [e[i] as number] : [])));
+  const [highest, lowest] = [Math.min(...(top ?? [])), Math.max(...(bottom ?? []))];
+  const away = at + (at > middleX(moves.from) ? FAR : -FAR);
+  return own.map((region, i) => {
+    const end = ends[i];
+    if (!end) return region;
+    const from = end[0] === highest ? end[0] - FAR : end[0];
+    const to = end[1] === lowest ? end[1] + FAR : end[1];
+    const strip = [
+      { x: at, y: from },
+      { x: away, y: from },
+      { x: away, y: to },
+      { x: at, y: to },
+    ];
+    return unite(region, [away > at ? strip : [...strip].reverse()]);
+  });
+}
+
 /** The tissue cut along the lines and moved with its panels; what laps lies double and counts once. */
 function afterSlash(tissue: Region, frame: PieceFrame): Region {
-  return unite(...frame.panels.map((panel) => carried(common(tissue, regionOf(panel.outline, FLAT)), panel.motion)));
+  const papers = papersOf(frame);
+  return unite(...frame.panels.map((panel, i) => carried(common(tissue, papers[i] ?? []), panel.motion)));
 }
 
 function afterRun(tissue: Tissue, run: Run): Tissue {
@@ -54,7 +89,7 @@ const flipped = (region: Region, to: (p: Point) => Point): Region => region.map(
  * tissue, cut and moved through every step, does not. Slits and redrawn edges alike. Empty for untouched pieces.
  */
 export function addedPaper(draft: Pick<Draft, 'original' | 'steps' | 'pieces' | 'lanes'>): ReadonlyMap<string, Region> {
-  const start: Tissue = new Map(draft.original.map((p) => [p.id, regionOf(outlineOf(p), FLAT)]));
+  const start: Tissue = new Map(draft.original.map((p) => [p.id, regionOf(paperOutline(p), FLAT)]));
   const end = (side: Side): Tissue =>
     draft.steps.reduce<Tissue>((tissue, step) => {
       const run = runOn(step, side);
@@ -66,7 +101,7 @@ export function addedPaper(draft: Pick<Draft, 'original' | 'steps' | 'pieces' | 
     if (draft.original.includes(piece)) continue;
     const tissue = tissueOf(piece, draft.lanes, lying);
     if (!tissue) continue;
-    const bare = without(regionOf(outlineOf(piece), FLAT), tissue);
+    const bare = without(regionOf(paperOutline(piece), FLAT), tissue);
     const added = grow(grow(bare, -SLIVER / 2), SLIVER / 2);
     if (added.length > 0) out.set(piece.id, added);
   }

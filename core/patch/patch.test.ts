@@ -164,6 +164,16 @@ describe('added paper', () => {
     expect(areaOf(added) / opened).toBeLessThan(1.25);
   });
 
+  it('runs on through extension and facing: 20 longer over 18 + 55 beyond the centre', () => {
+    const d = plan('causeway-buttons', [step('length-line', { by: 20 })]);
+    const front = d.pieces.find((p) => p.id === 'front') as Piece;
+    const added = addedPaper(d).get('front') as Region;
+    const within = common(added, regionOf(outlineOf(front), 0.05));
+    // The strip runs straight across: what lies beyond the centre is as high as the rest.
+    expect(areaOf(without(added, within))).toBeCloseTo(20 * (18 + 55), -1);
+    expect(addedPaper(plan('causeway-buttons', [step('length-line', { by: -20 })])).get('front') ?? []).toEqual([]);
+  });
+
   it('is nothing for a lap, and for pieces no step touched', () => {
     const d = plan('causeway', [step('full-bust-side-dart', { total: -20, whose: 'pattern' })]);
     const added = addedPaper(d);

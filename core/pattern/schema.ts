@@ -228,9 +228,19 @@ export const patternSchema = z.object({
   garment: z.enum(['top', 'bottom']).default('top'),
   /** Full bust minus high bust that the draft assumes, mm. */
   draftCup: z.number().min(0).max(400).default(50),
-  /** Cups the pattern is sold in; pieces of a cup stand under "size cup" in `sizes`. Empty: one cup, `draftCup`. */
+  /**
+   * Cups the pattern is sold in; pieces drawn for a cup stand under "size cup" in `sizes`, what is the same for all under
+   * the size alone. Empty: one cup, `draftCup`.
+   */
   cups: z
-    .array(z.object({ name: z.string().min(1).max(20), cup: z.number().min(0).max(400) }))
+    .array(
+      z.object({
+        name: z.string().min(1).max(20),
+        cup: z.number().min(0).max(400),
+        /** A ready-made piece for a full bust so many sizes above (or below) the size; null: `cup` on every row. */
+        sizesUp: z.number().int().min(-3).max(3).nullable().default(null),
+      }),
+    )
     .max(12)
     .default([]),
   /** Ease at the bust that the draft was meant to have, whole body, mm; null takes the usual of its cloth. */

@@ -14,7 +14,14 @@ export function resolvedJob(): ResolvedJob | null {
   const pattern = patternOf(job, useLibrary.getState().patterns);
   if (!job || !wearer || !pattern) return null;
   return {
-    job: { size: job.size, sizeMethod: job.sizeMethod, cup: job.cup, hanging: job.hanging, steps: job.steps, order: job.order },
+    job: {
+      size: job.size,
+      sizeMethod: job.sizeMethod,
+      cup: job.cup,
+      hanging: job.hanging,
+      steps: job.steps,
+      order: job.order,
+    },
     wearer: {
       sets: wearer.sets,
       bustEase: wearer.bustEase,

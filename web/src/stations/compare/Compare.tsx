@@ -18,7 +18,7 @@ const complete = (r: Row): boolean => r.difference !== null;
 export function Compare() {
   const { draft, pattern } = useDraft();
   const wearer = useJob((s) => s.wearer);
-  const hanging = useJob((s) => s.job?.hanging != null);
+  const hanging = useJob((s) => (s.job?.hanging ?? null) !== null);
   const units = useUnits();
   const { job } = useParams();
   const [focused, setFocused] = useState<MeasurementKey>('fullBust');

@@ -1,8 +1,9 @@
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { SAMPLE_IDS, sampleName } from '@ample/core/drafting';
 import { likeOf } from '@ample/core/draft';
 import type { Pattern } from '@ample/core/pattern';
 import { copyPattern, editPattern } from '../../store/patterns.ts';
+import { CupFields } from './CupFields.tsx';
 import { LengthField } from '../../ui/LengthField.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { Length } from '../../ui/parts.tsx';
@@ -148,57 +149,8 @@ export function OwnFacts({ pattern }: { readonly pattern: Pattern }) {
           onChange={(like) => editPattern((p) => ({ ...p, like }))}
         />
       )}
-      <Cups pattern={pattern} />
+      <CupFields pattern={pattern} />
     </section>
-  );
-}
-
-/** The cups it is sold in; none means one cup. */
-function Cups({ pattern }: { readonly pattern: Pattern }) {
-  const [name, setName] = useState('');
-  return (
-    <div className="min-[700px]:col-span-3">
-      <div className="text-sm">Sold in several cups</div>
-      <div className="mt-1 flex flex-wrap items-end gap-3">
-        {pattern.cups.map((c) => (
-          <span key={c.name} className="flex items-end gap-1 border border-line p-2">
-            <LengthField
-              label={`Cup ${c.name}`}
-              value={c.cup}
-              min={0}
-              max={400}
-              width="w-28"
-              onCommit={(v) =>
-                v !== null &&
-                editPattern((p) => ({ ...p, cups: p.cups.map((x) => (x.name === c.name ? { ...x, cup: v } : x)) }))
-              }
-            />
-            <button
-              className="btn"
-              onClick={() => editPattern((p) => ({ ...p, cups: p.cups.filter((x) => x.name !== c.name) }))}
-            >
-              Take out<span className="sr-only"> cup {c.name}</span>
-            </button>
-          </span>
-        ))}
-        <label>
-          <span className="mb-1 block text-sm">Another cup</span>
-          <input className="field w-24" value={name} maxLength={20} onChange={(e) => setName(e.target.value)} />
-        </label>
-        <button
-          className="btn"
-          disabled={name.trim() === '' || pattern.cups.some((c) => c.name === name.trim())}
-          onClick={() => {
-            // Each cup is an inch over the one before it.
-            const most = Math.max(0, ...pattern.cups.map((c) => c.cup));
-            editPattern((p) => ({ ...p, cups: [...p.cups, { name: name.trim(), cup: Math.min(400, most + 25) }] }));
-            setName('');
-          }}
-        >
-          Add it
-        </button>
-      </div>
-    </div>
   );
 }
 

@@ -1,8 +1,8 @@
 import { Link, useParams } from 'react-router';
 import type { Draft } from '@ample/core/draft';
-import { chartHighBust } from '@ample/core/fit';
+import { chartHighBust, sharedPieces } from '@ample/core/fit';
 import type { MeasurementKey, Pattern } from '@ample/core/pattern';
-import { sayFit, sayRefusal } from '@ample/core/words';
+import { CUP_PIECE_WORDS, sayFit, sayRefusal } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { editJob, useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
@@ -35,13 +35,18 @@ function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pat
   const job = useJob((s) => s.job);
   if (pattern.cups.length === 0) return null;
   const choice = draft.cupChoice;
+  const anyOwn = pattern.cups.some((c) => (pattern.sizes[`${draft.size ?? ''} ${c.name}`] ?? []).length > 0);
+  const shared = anyOwn ? sharedPieces(pattern, draft.size ?? '').map((p) => p.name) : [];
   return (
     <section className="sheet p-4" aria-label="Cup">
       <h2>Cup {draft.cup ?? ''}</h2>
       {choice ? (
         <p className="mt-1">
-          Full less high bust is <Length value={choice.wanted} />; cup {choice.chosen.name} is drafted for{' '}
-          <Length value={choice.chosen.cup} />
+          Full less high bust is <Length value={choice.wanted} />;{' '}
+          {choice.chosen.sizesUp === null
+            ? `cup ${choice.chosen.name}`
+            : `the ${choice.chosen.name} piece, ${CUP_PIECE_WORDS(choice.chosen.sizesUp)},`}{' '}
+          is drafted for <Length value={choice.chosen.cup} />
           {choice.beyond ? (
             <>
               , the largest sold: a full bust adjustment of about <Length value={choice.rest} sign /> does the rest.
@@ -56,6 +61,7 @@ function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pat
       ) : (
         <p className="mt-1">Measure full and high bust to choose the cup.</p>
       )}
+      {shared.length > 0 && <p className="mt-1">The same for every cup: {shared.join(', ')}.</p>}
       <label className="mt-2 block">
         <span className="mb-1 block text-sm">Take a cup by hand</span>
         <select
@@ -75,6 +81,8 @@ function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pat
   );
 }
 
+const LEVEL_NAMES = { underbust: 'Band under the bust', waist: 'Waist', hip: 'Hip' } as const;
+
 /** Waist and hip by themselves: the sizes the pattern is graded to. */
 function Levels({ draft }: { readonly draft: Draft }) {
   if (draft.levels.length === 0) return null;
@@ -84,7 +92,7 @@ function Levels({ draft }: { readonly draft: Draft }) {
       <ul className="mt-1 space-y-2">
         {draft.levels.map((l) => (
           <li key={l.key}>
-            {l.key === 'waist' ? 'Waist' : 'Hip'} <Length value={l.body} />: size {l.size} (<Length value={l.chart} />
+            {LEVEL_NAMES[l.key]} <Length value={l.body} />: size {l.size} (<Length value={l.chart} />
             ).
             {l.beyond !== null && l.beyond > 3 ? (
               <>
