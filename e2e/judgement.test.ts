@@ -67,6 +67,20 @@ test('a knit: its own body asks for nothing, a fuller bust for half', async ({ p
   await expect(asks(page)).toContainText('half of that for a knit');
 });
 
+test('a skirt that hangs from a knit: its weight and what the cloth gives shorten the bodice', async ({ page }) => {
+  await startEmpty(page, 'Nele', 'ebb');
+  await measure(page, { 'High bust': '87', 'Full bust': '92', Waist: '74' });
+  await station(page, 'Compare');
+  await page.getByText('A skirt hangs from this bodice').click();
+  await page.getByLabel('The skirt weighs, in grams').fill('300');
+  const gives = page.getByLabel('100 g make it longer by');
+  await gives.fill('0.4');
+  await gives.press('Enter');
+  await expect(page.getByText('The waist will sink by 1.2 cm')).toBeVisible();
+  await station(page, 'Plan');
+  await expect(asks(page)).toContainText('pull it down: −1.2 cm');
+});
+
 test('a child’s size: widths by one row of the chart, the height told in the bodice', async ({ page }) => {
   await startEmpty(page, 'Nele', 'paper');
   await page.getByRole('button', { name: 'Paste a chart' }).click();
@@ -84,4 +98,8 @@ test('a child’s size: widths by one row of the chart, the height told in the b
   await measure(page, { 'High bust': '64', 'Full bust': '64', Waist: '58', Height: '140' });
   await station(page, 'Plan');
   await expect(asks(page)).toContainText('140.0 cm tall');
+  await station(page, 'Body');
+  await page.getByLabel('Taller or shorter than the pattern').selectOption('in the legs');
+  await station(page, 'Plan');
+  await expect(page.getByText('Nothing is worth altering')).toBeVisible();
 });

@@ -27,7 +27,7 @@ export async function measure(page: Page, readings: Readonly<Record<string, stri
 /** Goes to a station by its name. */
 export const station = (page: Page, name: string) =>
   page
-    .getByRole('link', { name: new RegExp(`${name}$`) })
+    .getByRole('link', { name: new RegExp(`\\b${name}\\b`) })
     .first()
     .click();
 export const left = (page: Page) => page.getByRole('region', { name: 'What is left' });

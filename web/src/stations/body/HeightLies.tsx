@@ -6,7 +6,7 @@ import { setHeightLies } from '../../store/body.ts';
 export function HeightLies({ value }: { readonly value: Where }) {
   return (
     <tr className="border-b border-line">
-      <td colSpan={5} className="px-3 pb-2">
+      <td colSpan={5} className="px-3 py-2">
         <label className="flex flex-wrap items-center gap-3">
           <span>Taller or shorter than the pattern</span>
           <select className="field" value={value} onChange={(e) => setHeightLies(e.target.value as Where)}>

@@ -30,16 +30,26 @@ const METHOD = { highBust: 'High bust', fullBust: 'Full bust', hip: 'Hip' } as c
 const gradedAt = (draft: Draft): Readonly<Partial<Record<MeasurementKey, string>>> =>
   Object.fromEntries(draft.levels.map((l) => [l.key, l.size]));
 
+/** False where the cup taken has pieces of its own in other sizes or cups only. */
+function isDrawnFor(pattern: Pattern, { size, cup }: Draft): boolean {
+  const taken = pattern.cups.find((c) => c.name === cup);
+  const plain = (pattern.sizes[size ?? ''] ?? []).length > 0;
+  if (!taken || !plain || taken.sizesUp === 0 || taken.cup === pattern.draftCup) return true;
+  return (pattern.sizes[`${size ?? ''} ${taken.name}`] ?? []).length > 0;
+}
+
 /** The cup of a pattern sold in several: what the rule says, what is left beyond it, and one's own choice. */
 function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pattern }) {
   const job = useJob((s) => s.job);
   if (pattern.cups.length === 0) return null;
   const choice = draft.cupChoice;
+  const ready = pattern.cups.find((c) => c.name === draft.cup)?.sizesUp ?? null;
+  const missing = !isDrawnFor(pattern, draft);
   const anyOwn = pattern.cups.some((c) => (pattern.sizes[`${draft.size ?? ''} ${c.name}`] ?? []).length > 0);
   const shared = anyOwn ? sharedPieces(pattern, draft.size ?? '').map((p) => p.name) : [];
   return (
     <section className="sheet p-4" aria-label="Cup">
-      <h2>Cup {draft.cup ?? ''}</h2>
+      <h2>{ready !== null ? `The ${draft.cup ?? ''} piece` : `Cup ${draft.cup ?? ''}`}</h2>
       {choice ? (
         <p className="mt-1">
           Full less high bust is <Length value={choice.wanted} />;{' '}
@@ -60,6 +70,12 @@ function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pat
         </p>
       ) : (
         <p className="mt-1">Measure full and high bust to choose the cup.</p>
+      )}
+      {missing && (
+        <p className="mt-1">
+          Size {draft.size} has no pieces drawn for it here: the plan starts from those there are, and the bust is
+          altered.
+        </p>
       )}
       {shared.length > 0 && <p className="mt-1">The same for every cup: {shared.join(', ')}.</p>}
       <label className="mt-2 block">
@@ -88,7 +104,7 @@ function Levels({ draft }: { readonly draft: Draft }) {
   if (draft.levels.length === 0) return null;
   return (
     <section className="sheet p-4" aria-label="Waist and hip">
-      <h2>Waist and hip</h2>
+      <h2>{draft.levels.some((l) => l.key === 'underbust') ? 'Band, waist and hip' : 'Waist and hip'}</h2>
       <ul className="mt-1 space-y-2">
         {draft.levels.map((l) => (
           <li key={l.key}>
