@@ -161,6 +161,8 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
     'This version cannot be carried out any more, so it cannot be drawn. Its choices are kept.',
   'shoulder-seam-missing': () =>
     'No shoulder seam runs from neck to armhole between one front and one back. This way of altering needs one.',
+  'shoulder-in-sleeve': () =>
+    'A raglan carries the shoulder in its sleeve, where no seam could be moved: a narrow shoulder changes nothing in these pieces. Where the sleeve stands off in the toile, pinch it out across the top of the sleeve there.',
   'shoulder-too-short': (s) =>
     `The shoulder (${s.len('length')}) cannot be changed by ${s.len('by')} about a pin on the armhole. Take less, or redraw it.`,
   'shoulder-too-steep': (s) => `A shoulder cannot drop by ${s.len('by')} over its own length. Take less.`,

@@ -156,6 +156,10 @@ describe('a narrow shoulder where front and back are in panels, or have a sleeve
       expect(run.findings.filter((f) => f.grade === 'fault')).toEqual([]);
     }
   });
+  it('has nothing to move on a raglan, and says so', () => {
+    for (const id of ['shoulder-slash', 'shoulder-slide', 'shoulder-redraw'])
+      expect(refusal(id, on('ebb'), { by: -10 })).toBe('shoulder-in-sleeve');
+  });
   it('measures the whole shoulder, over both panels', () => {
     const context = on('skerry-shoulder');
     const both = lengthOf(context, 'front', 'shoulder') + lengthOf(context, 'sideFront', 'shoulder 2');

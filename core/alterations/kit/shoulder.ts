@@ -152,7 +152,9 @@ export function outerShoulders(context: OnPieces): Result<ShoulderPair> {
     return kin ? edgesWithRole(kin, 'shoulder').reduce((n, e) => n + pathLength(e.path), 0) : 0;
   };
   const pair = pairBetween(context, WHOLE) ?? pairBetween(context, ON_PANEL, nearNeck);
-  return pair ? ok(pair) : refuse('shoulder-seam-missing', {});
+  if (pair) return ok(pair);
+  const raglan = context.pieces.some((p) => edgesWithRole(p, 'raglan').length > 0);
+  return raglan ? refuse('shoulder-in-sleeve', {}) : refuse('shoulder-seam-missing', {});
 }
 
 /** As `outerShoulders`, or the overarm seam of a sleeve cut on. */

@@ -98,7 +98,7 @@ export const shoulderRedraw: AlterationDefinition = define({
   family: 'shoulder',
   params: [BY],
   requires: ['shoulder', 'armhole'],
-  refusals: ['shoulder-seam-missing'],
+  refusals: ['shoulder-seam-missing', 'shoulder-in-sleeve'],
   examples: [
     { name: 'narrow', on: 'causeway', values: { by: -10 } },
     { name: 'broad', on: 'causeway-side', values: { by: 8 } },

@@ -100,7 +100,7 @@ export const shoulderSlash: AlterationDefinition = define({
   family: 'shoulder',
   params: [BY],
   requires: ['shoulder'],
-  refusals: ['shoulder-seam-missing', 'shoulder-too-short', 'slash-leaves-armhole'],
+  refusals: ['shoulder-seam-missing', 'shoulder-in-sleeve', 'shoulder-too-short', 'slash-leaves-armhole'],
   examples: [
     { name: 'narrow', on: 'causeway', values: { by: -10 } },
     { name: 'broad', on: 'causeway-shirt', values: { by: 8 } },

@@ -85,7 +85,7 @@ export const shoulderSlide: AlterationDefinition = define({
   family: 'shoulder',
   params: [BY],
   requires: ['shoulder', 'armhole'],
-  refusals: ['shoulder-seam-missing', 'no-room-to-slide'],
+  refusals: ['shoulder-seam-missing', 'shoulder-in-sleeve', 'no-room-to-slide'],
   examples: [
     { name: 'narrow', on: 'causeway', values: { by: -10 } },
     { name: 'broad', on: 'causeway-shirt', values: { by: 8 } },
