@@ -2,7 +2,7 @@ import { draft, type Draft } from '@ample/core/draft';
 import { solve as solveJob, thinned } from '@ample/core/solve';
 import { ok, type Result } from '@ample/core/units';
 import {
-  ALTERATION_WORDS,
+  alterationName,
   sayAdvice,
   sayFit,
   sayMeasuredFrom,
@@ -66,7 +66,7 @@ export function plan(file: string): Result<unknown> {
     smallest: steps.filter((s) => s.step.on && !drop.includes(s.step.id)).map((s) => s.step.id),
     proposed: asks.map((a) => ({
       alteration: a.alteration,
-      name: ALTERATION_WORDS[a.alteration]?.name,
+      name: alterationName(a.alteration, a.fit.values['by'] ?? a.fit.values['total']),
       values: a.fit.values,
       says: sayFit(a.fit.sum, UNITS),
     })),
@@ -89,7 +89,7 @@ export function solve(file: string): Result<unknown> {
   if (!found.ok) return found;
   const nameOf = (id: string): string => {
     const step = loaded.value.job.steps.find((s) => s.id === id);
-    return ALTERATION_WORDS[step?.alteration ?? '']?.name ?? id;
+    return step ? alterationName(step.alteration) : id;
   };
   const { amounts, before, after, unreached, evaluations } = found.value;
   return ok({

@@ -2,7 +2,7 @@ import { alterationById } from '../alterations/index.ts';
 import type { Draft } from '../draft/index.ts';
 import { isTold } from '../fit/index.ts';
 import { formatLength } from '../units/index.ts';
-import { ALTERATION_WORDS } from './alterations.ts';
+import { alterationName } from './alterations.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import type { Units } from './say.ts';
 
@@ -21,11 +21,10 @@ export function sayAdvice(
   const known = worksheet.filter((r) => r.body !== null && r.difference !== null);
   if (known.length === 0) return '';
   const todo = asks.map(({ alteration, fit }) => {
-    const words = ALTERATION_WORDS[alteration];
     const { by, total } = fit.values;
     if (typeof total === 'number' && alterationById(alteration)?.family === 'bust')
       return `the bust by ${formatLength(total, unit, { fraction, sign: true })}${fit.sum.data['verdict'] === 'optional' ? ' if the style is fitted or drag lines show' : ''}`;
-    return lower((typeof by === 'number' && by < 0 ? words?.lapName : words?.name) ?? alteration);
+    return lower(alterationName(alteration, by));
   });
   const fits = known.filter((r) => !isTold(r)).map((r) => lower(MEASUREMENT_WORDS[r.key].name));
   const leave =

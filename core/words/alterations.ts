@@ -61,3 +61,7 @@ export const WAY_WORDS: Readonly<
     cannot: '',
   },
 };
+
+/** What an alteration is called, with the direction of its amount where it has one. */
+export const alterationName = (id: string, amount: unknown = null): string =>
+  (typeof amount === 'number' && amount < 0 ? ALTERATION_WORDS[id]?.lapName : ALTERATION_WORDS[id]?.name) ?? id;

@@ -1,6 +1,6 @@
 import type { Change, Difference, Evidence } from '../toile/index.ts';
 import { formatLength } from '../units/index.ts';
-import { ALTERATION_WORDS } from './alterations.ts';
+import { alterationName } from './alterations.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import { speaker, type Data, type Sentence, type Units } from './say.ts';
 
@@ -145,9 +145,6 @@ export function sayEvidence(e: Evidence, { unit, fraction }: Units): string {
 /** What pressing would do to the plan, with the sum as one writes it. */
 export function sayChange(change: Change, { unit, fraction }: Units): { readonly does: string; readonly sum: string } {
   const len = (v: number, sign = true): string => formatLength(v, unit, { fraction, sign });
-  const name = (alteration: string, amount: number | null): string =>
-    (amount !== null && amount < 0 ? ALTERATION_WORDS[alteration]?.lapName : ALTERATION_WORDS[alteration]?.name) ??
-    alteration;
   const pinned = (c: { readonly pinned: number; readonly per: number }): string =>
     Math.abs(c.per) === 1 ? `${len(c.pinned, false)} pinned` : `${len(c.pinned, false)} pinned × ${Math.abs(c.per)}`;
   // A sum that does not come out says why.
@@ -155,7 +152,7 @@ export function sayChange(change: Change, { unit, fraction }: Units): { readonly
   switch (change.kind) {
     case 'add': {
       const side = change.side === 'both' ? '' : `, ${change.side} side`;
-      const does = `Add “${name(change.alteration, change.to ?? change.asked)}”${side}`;
+      const does = `Add “${alterationName(change.alteration, change.to ?? change.asked)}”${side}`;
       if (change.pinned !== null && change.to !== null)
         return { does, sum: `${pinned({ pinned: change.pinned, per: change.per })} → ${len(change.to)}${most}` };
       if (change.asked !== null) return { does, sum: `the measurements ask for ${len(change.asked)}` };
@@ -170,13 +167,13 @@ export function sayChange(change: Change, { unit, fraction }: Units): { readonly
     case 'edit': {
       const grown = change.to - change.from;
       return {
-        does: `Change “${name(change.alteration, change.from)}” to ${len(change.to, change.key !== 'setback')}`,
+        does: `Change “${alterationName(change.alteration, change.from)}” to ${len(change.to, change.key !== 'setback')}`,
         sum: `${len(change.from, change.key !== 'setback')} ${grown < 0 ? '−' : '+'} ${pinned(change)} = ${len(change.to, change.key !== 'setback')}${most}`,
       };
     }
     case 'undo':
       return {
-        does: `Undo “${name(change.alteration, change.from)}”`,
+        does: `Undo “${alterationName(change.alteration, change.from)}”`,
         sum:
           change.from === null
             ? 'the step is switched off and kept'
@@ -206,7 +203,7 @@ export function sayAnswer(
   },
   { unit, fraction }: Units,
 ): string {
-  const name = ALTERATION_WORDS[a.alteration]?.[(a.to ?? a.from ?? 0) < 0 ? 'lapName' : 'name'] ?? a.alteration;
+  const name = alterationName(a.alteration, a.to ?? a.from);
   const len = (v: number): string => formatLength(v, unit, { fraction, sign: true });
   if (a.did === 'undo') return `${name} undone`;
   if (a.to === null) return `${name} added`;
@@ -219,8 +216,7 @@ export function sayAnswer(
 export function sayDifference(d: Difference, { unit, fraction }: Units): string {
   const len = (v: number | null): string =>
     v === null ? 'its usual amount' : formatLength(v, unit, { fraction, sign: true });
-  const name = (s: { readonly alteration: string }, v: number | null): string =>
-    ALTERATION_WORDS[s.alteration]?.[(v ?? 0) < 0 ? 'lapName' : 'name'] ?? s.alteration;
+  const name = (s: { readonly alteration: string }, v: number | null): string => alterationName(s.alteration, v);
   const with_ = (v: number | null): string => (v === null ? '' : `, ${len(v)}`);
   switch (d.kind) {
     case 'size':

@@ -1,14 +1,12 @@
 import { alterationById } from '../alterations/index.ts';
 import { amountOf, type DraftStep } from '../draft/index.ts';
 import { formatLength } from '../units/index.ts';
-import { ALTERATION_WORDS } from './alterations.ts';
+import { ALTERATION_WORDS, alterationName } from './alterations.ts';
 import type { Units } from './say.ts';
 
 /** What a step is called, with the direction of its amount. */
 export function stepName(step: Pick<DraftStep, 'step' | 'total' | 'values'>): string {
-  const words = ALTERATION_WORDS[step.step.alteration];
-  const amount = amountOf(step);
-  const name = (amount !== null && amount < 0 ? words?.lapName : words?.name) ?? step.step.alteration;
+  const name = alterationName(step.step.alteration, amountOf(step));
   return step.step.side === 'both' ? name : `${name}, ${step.step.side} side`;
 }
 

@@ -1,5 +1,5 @@
 import type { Draft } from '@ample/core/draft';
-import { ALTERATION_WORDS, sayFinding, sayFit } from '@ample/core/words';
+import { ALTERATION_WORDS, alterationName, sayFinding, sayFit } from '@ample/core/words';
 import { addStep, addSteps } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 
@@ -22,9 +22,7 @@ export function Asks({ draft }: { readonly draft: Draft }) {
       )}
       <ul className="space-y-3">
         {draft.asks.map(({ alteration, fit }) => {
-          const words = ALTERATION_WORDS[alteration];
-          const by = fit.values['by'] ?? fit.values['total'];
-          const name = typeof by === 'number' && by < 0 ? words?.lapName : words?.name;
+          const name = alterationName(alteration, fit.values['by'] ?? fit.values['total']);
           return (
             <li key={alteration} className="grid gap-x-4 gap-y-1 min-[800px]:grid-cols-[290px_minmax(0,1fr)]">
               <button className="btn self-start !justify-start" onClick={() => addStep(alteration)}>
