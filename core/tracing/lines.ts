@@ -52,8 +52,19 @@ export interface LineStyle {
   readonly color: string | null;
   /** Width of the line, mm. */
   readonly width: number;
-  readonly dashed: boolean;
+  /** Dashes and gaps in turn, mm; empty for a line without gaps. */
+  readonly dash: readonly number[];
 }
+/** Dashes as an id says them: lines that differ in nothing else are another size. */
+export const dashId = (dash: readonly number[]): string => (dash.length === 0 ? '' : ` dashed ${dash.join(' ')}`);
+/** Dashes and gaps rounded to what one can tell apart, mm; empty where there is none. */
+export const dashOf = (list: readonly number[], mm: number): readonly number[] => {
+  const dash = list.map((v) => Math.round(v * mm * 10) / 10);
+  return dash.every((v) => Number.isFinite(v)) && dash.some((v) => v > 0) ? dash.slice(0, MOST_DASHES) : [];
+};
+/** A pattern of more dashes is told by its beginning. */
+const MOST_DASHES = 8;
+
 export type UnitName = 'mm' | 'cm' | 'in' | 'pt' | 'px';
 export interface LineUnit {
   readonly name: UnitName;

@@ -269,7 +269,7 @@ export function readDxf(text: string): Result<Lines, DxfError> {
       name: id,
       on: parsed.layers.find((l) => l.name === id)?.on ?? true,
     })),
-    styles: layerNames.map((id) => ({ id, color: null, width: 0, dashed: false })),
+    styles: layerNames.map((id) => ({ id, color: null, width: 0, dash: [] })),
     pages: [{ width: box.maxX - box.minX, height: box.maxY - box.minY }],
     unit,
     repairs: [...told].map(([code, count]) => ({ code, data: { count } })),

@@ -61,8 +61,8 @@ describe('readSvg', () => {
       { id: 'Size 40', name: 'Size 40', on: false },
     ]);
     const style = (i: number) => lines.styles.find((s) => s.id === lines.strokes[i]?.style);
-    expect(style(0)).toMatchObject({ color: '#ff0000', dashed: true });
-    expect(style(1)).toMatchObject({ color: '#0000ff', dashed: false });
+    expect(style(0)).toMatchObject({ color: '#ff0000', dash: [2, 1] });
+    expect(style(1)).toMatchObject({ color: '#0000ff', dash: [] });
     expect(lines.strokes).toHaveLength(2);
   });
 

@@ -9,13 +9,14 @@ import { wearerWith } from '../../testing/wearers.ts';
 import { allRings, boxOf, plainChoices, tracePiece, withPiece, type Stroke } from '../../tracing/index.ts';
 import { expectOk } from '../../units/index.ts';
 
-const SEWING = 'line #2b4c9b 0.35 dashed';
+/** Our own seam lines, by colour and width: dashed, whatever the dashes. */
+const isSewing = (s: Stroke): boolean => s.style.startsWith('line #2b4c9b 0.35 dashed');
 const SIZE = '4';
 
 /** Every piece of a sheet of our own, traced along its seam line; told which part it is, and nothing else. */
 async function broughtIn(pieces: readonly Piece[]): Promise<readonly Piece[]> {
   const sheet = laidTogether(expectOk(await readPrinted(await printed(pieces)), 'pages'));
-  const rings = allRings(sheet.strokes.filter((s) => s.style === SEWING));
+  const rings = allRings(sheet.strokes.filter(isSewing));
   const size = (path: Path): readonly [number, number] => {
     const b = boxOf(path);
     return [b.maxX - b.minX, b.maxY - b.minY];
@@ -28,7 +29,7 @@ async function broughtIn(pieces: readonly Piece[]): Promise<readonly Piece[]> {
     const inside = (s: Stroke): boolean => {
       const b = boxOf(s.path);
       const within = b.minX > box.minX - 1 && b.maxX < box.maxX + 1 && b.minY > box.minY - 1 && b.maxY < box.maxY + 1;
-      return within && s.style !== SEWING;
+      return within && !isSewing(s);
     };
     const said = { ...plainChoices(piece.id, piece.name), part: piece.part, line: 'sewing' as const };
     return tracePiece(ring, sheet.strokes.filter(inside), said).piece;

@@ -19,7 +19,7 @@ describe('our own tiled pages', () => {
     const lines = expectOk(await readPrinted(await printed(pieces)), id);
     expect(proposeTiles(lines).by).toBe('shared');
     const sheet = laidTogether(lines);
-    const of = (style: string): readonly Stroke[] => sheet.strokes.filter((s) => s.style === style);
+    const of = (style: string): readonly Stroke[] => sheet.strokes.filter((s) => s.style.startsWith(style));
     const cut = allRings(of('line #1e2a38 0.5'));
     const sewn = allRings(of('line #2b4c9b 0.35 dashed'));
     expect(cut).toHaveLength(pieces.length);

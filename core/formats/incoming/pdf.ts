@@ -7,6 +7,8 @@ import {
   type LineStyle,
   type RepairCode,
   type Stroke,
+  dashId,
+  dashOf,
 } from '../../tracing/index.ts';
 import { ok, refuse, type Refusal, type Result } from '../../units/index.ts';
 import { Budget, Pen } from './pen.ts';
@@ -81,9 +83,13 @@ interface State {
   readonly color: string | null;
   readonly fill: string | null;
   readonly width: number;
-  readonly dashed: boolean;
+  /** As the file has them, in its own units. */
+  readonly dash: readonly number[];
   readonly window: Window;
 }
+
+const dashesOf = (list: unknown): readonly number[] =>
+  Array.isArray(list) ? list.filter((v): v is number => typeof v === 'number') : [];
 
 const hexOf = (args: unknown): string | null => {
   const [first, g, b] = args as readonly (string | number)[];
@@ -155,7 +161,7 @@ async function readPage(
     color: '#000000',
     fill: '#000000',
     width: 1,
-    dashed: false,
+    dash: [],
     window: { minX: 0, minY: 0, maxX: size.width, maxY: size.height },
   };
   const stack: State[] = [];
@@ -191,7 +197,7 @@ async function readPage(
         state = { ...state, matrix: times(state.matrix, [...(args[0] as ArrayLike<number> & Iterable<number>)]) };
     } else if (op === ops['paintFormXObjectEnd']) state = stack.pop() ?? state;
     else if (op === ops['setLineWidth']) state = { ...state, width: Number(args[0]) };
-    else if (op === ops['setDash']) state = { ...state, dashed: Array.isArray(args[0]) && args[0].length > 0 };
+    else if (op === ops['setDash']) state = { ...state, dash: dashesOf(args[0]) };
     else if (op === ops['setStrokeRGBColor']) state = { ...state, color: hexOf(args) };
     else if (op === ops['setFillRGBColor']) state = { ...state, fill: hexOf(args) };
     else if (op === ops['beginMarkedContentProps'])
@@ -225,8 +231,9 @@ async function readPage(
     const grow = Math.hypot(state.matrix[0], state.matrix[1]);
     const width = line ? Math.round(state.width * grow * 100) / 100 : 0;
     const color = line ? state.color : state.fill;
-    const id = `${line ? 'line' : 'filled'} ${color ?? ''} ${width}${state.dashed ? ' dashed' : ''}`;
-    if (!sheet.styles.has(id)) sheet.styles.set(id, { id, color, width, dashed: line && state.dashed });
+    const dash = line ? dashOf(state.dash, grow) : [];
+    const id = `${line ? 'line' : 'filled'} ${color ?? ''} ${width}${dashId(dash)}`;
+    if (!sheet.styles.has(id)) sheet.styles.set(id, { id, color, width, dash });
     for (const d of drawn) {
       const box = boxOfDrawn([d]);
       if (!box) continue;

@@ -10,6 +10,8 @@ import {
   type LineUnit,
   type RepairCode,
   type Stroke,
+  dashId,
+  dashOf,
 } from '../../tracing/index.ts';
 import { ok, refuse, type Refusal, type Result } from '../../units/index.ts';
 import { pieceOfSvg } from './svgPieces.ts';
@@ -97,7 +99,7 @@ function rulesOf(root: Element): Css {
 interface Look {
   readonly color: string | null;
   readonly width: number;
-  readonly dashed: boolean;
+  readonly dash: readonly number[];
   readonly layer: string;
   readonly block: string;
   readonly kind: LineKind | null;
@@ -190,8 +192,9 @@ export function readSvg(text: string): Result<Lines, SvgError> {
 
   const styleOf = (look: Look): string => {
     const width = Math.round(look.width * factor * 100) / 100;
-    const id = `${look.color ?? 'none'} ${width}${look.dashed ? ' dashed' : ''}`;
-    if (!styles.has(id)) styles.set(id, { id, color: look.color, width, dashed: look.dashed });
+    const dash = dashOf(look.dash, factor);
+    const id = `${look.color ?? 'none'} ${width}${dashId(dash)}`;
+    if (!styles.has(id)) styles.set(id, { id, color: look.color, width, dash });
     return id;
   };
   const layerFor = (name: string, on: boolean): string => {
@@ -253,7 +256,7 @@ export function readSvg(text: string): Result<Lines, SvgError> {
     const look: Look = {
       color: colorOf(say('stroke'), before.color),
       width: width ? width.value : before.width,
-      dashed: dash === undefined ? before.dashed : dash !== 'none' && /[1-9]/.test(dash),
+      dash: dash === undefined ? before.dash : (dash.match(/[\d.]+/g) ?? []).map(Number),
       layer: group ? layerFor(name.slice(0, 80), !hidden) : before.layer,
       block: e.attributes['data-piece'] !== undefined && name !== undefined ? name : before.block,
       kind: kind !== undefined && kind in KIND_OF_GROUP ? (KIND_OF_GROUP[kind] as LineKind) : before.kind,
@@ -272,7 +275,7 @@ export function readSvg(text: string): Result<Lines, SvgError> {
     shape(e, look);
     for (const child of e.children) walk(child, look, used);
   };
-  const nothing: Look = { color: null, width: 1, dashed: false, layer: '', block: '', kind: null, transforms: [] };
+  const nothing: Look = { color: null, width: 1, dash: [], layer: '', block: '', kind: null, transforms: [] };
   for (const child of root.children) walk(child, nothing, 0);
   if (budget.spent) return refuse('lines-too-many', { most: MOST_SPANS });
   if (drawnElements > MOST_DRAWN) tell('repair-nested');

@@ -181,7 +181,7 @@ export function drawOwn(
       strokes: [strokeOf(path)],
       letters: [],
       layers: [],
-      styles: [{ id: 'own', color: null, width: 0.5, dashed: false }],
+      styles: [{ id: 'own', color: null, width: 0.5, dash: [] }],
       pages: [page],
       unit: { name: 'mm', stated: true },
       repairs: [],

@@ -60,13 +60,13 @@ export function Kinds({ lines }: { readonly lines: Lines }) {
                 key={s.id}
                 name={
                   <>
-                    <LineSample color={s.color} width={s.width} dashed={s.dashed} />
+                    <LineSample color={s.color} width={s.width} dash={s.dash} />
                     <span className="num text-sm whitespace-nowrap">
                       {s.count} × <span className="sr-only">lines, in all</span> <Length value={s.length} />
                     </span>
                   </>
                 }
-                label={`${s.color ?? 'plain'} ${s.dashed ? 'dashed ' : ''}line, ${s.width} mm wide`}
+                label={`${s.color ?? 'plain'} ${s.dash.length > 0 ? `dashed ${s.dash.join(' ')} mm ` : ''}line, ${s.width} mm wide`}
                 on={!hidden.styles.includes(s.id)}
                 onToggle={(on) => toggle('styles', s.id, on)}
                 onAlone={() =>
@@ -117,15 +117,18 @@ function Row({
   );
 }
 
+/** Pixels for a millimetre of dash in a sample: large enough to tell two patterns apart. */
+const SAMPLE_SCALE = 3.5;
+
 /** A bit of line drawn as the file draws it. */
 export function LineSample({
   color,
   width,
-  dashed,
+  dash,
 }: {
   readonly color: string | null;
   readonly width: number;
-  readonly dashed: boolean;
+  readonly dash: readonly number[];
 }) {
   return (
     <svg width="34" height="14" aria-hidden="true" className="shrink-0">
@@ -136,7 +139,7 @@ export function LineSample({
         y2="7"
         stroke={color ?? '#1E2A38'}
         strokeWidth={Math.min(4, Math.max(1.5, width * 4))}
-        strokeDasharray={dashed ? '7 4' : undefined}
+        strokeDasharray={dash.length > 0 ? dash.map((v) => Math.max(1.5, v * SAMPLE_SCALE)).join(' ') : undefined}
       />
     </svg>
   );

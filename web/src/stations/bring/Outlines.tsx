@@ -86,11 +86,7 @@ export function Outlines({ lines }: { readonly lines: Lines }) {
                 onClick={() => pickRing(f.ring, f.from)}
               >
                 <span className="min-w-0 flex-1 truncate">{f.name || `Outline ${i + 1}`}</span>
-                <LineSample
-                  color={f.style?.color ?? null}
-                  width={f.style?.width ?? 1}
-                  dashed={f.style?.dashed ?? false}
-                />
+                <LineSample color={f.style?.color ?? null} width={f.style?.width ?? 1} dash={f.style?.dash ?? []} />
                 <span className="shrink-0 text-sm">
                   <Length bare value={b.maxX - b.minX} /> × <Length value={b.maxY - b.minY} />
                 </span>

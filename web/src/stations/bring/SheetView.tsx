@@ -84,7 +84,7 @@ function Drawn({ lines, shown }: { readonly lines: Lines; readonly shown: readon
       fill="none"
       stroke={readable(style?.color ?? null)}
       strokeWidth={1.2}
-      strokeDasharray={style?.dashed ? '6 4' : undefined}
+      strokeDasharray={style && style.dash.length > 0 ? style.dash.map((v) => Math.max(2, v * 3)).join(' ') : undefined}
       vectorEffect="non-scaling-stroke"
       pointerEvents="none"
     />
