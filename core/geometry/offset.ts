@@ -214,7 +214,9 @@ function corner(p: Path, q: Path, seam: SeamCorner): readonly [Path, Path] {
   const one = runOn(p, a, seam.arrives, 2 * far);
   const two = runFrom(q, b, seam.leaves, 2 * far);
   const hit = nearestHit(one, two, seam.at);
-  if (hit && (parts || (meet && meet.s >= 0 && meet.r <= 0)) && distance(hit.point, seam.at) <= far * 1.5)
+  // A line that is not moved, a fold, is met wherever the other comes to it: drawn in chords that may end just short.
+  const kept = seam.before === 0 || seam.after === 0;
+  if (hit && (parts || kept || (meet && meet.s >= 0 && meet.r <= 0)) && distance(hit.point, seam.at) <= far * 1.5)
     return [splitPath(one, hit.first)[0], splitPath(two, hit.second)[1]];
   return [joinPaths([p, polyline([endOf(p), q.start])]), q];
 }

@@ -33,6 +33,7 @@ import {
   HALVES,
   idsFor,
   last,
+  leavesAllowance,
   middle,
   mitre,
   near,
@@ -86,6 +87,8 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
         true,
       )
     : mitred.paths;
+  const missedAt = cutting ? leavesAllowance(mitred.paths, seams, allowances) : null;
+  if (missedAt) notes.push({ code: 'allowance-missed', data: missedAt });
   const seam = joinPaths(seams);
   const corners = seams.map((p) => p.start);
 

@@ -135,6 +135,27 @@ export function notchesAlong(
   return [...outer, ...inner.filter((n) => !near(seen, n.at, MEANT / 2))];
 }
 
+/**
+ * Where a seam line comes nearer to its own cutting line than its allowance, worst first: the allowance was not taken off
+ * there. Null where it holds everywhere.
+ */
+export function leavesAllowance(
+  cutting: readonly Path[],
+  seams: readonly Path[],
+  allowances: readonly number[],
+): { readonly x: number; readonly y: number; readonly off: number } | null {
+  let worst: { readonly x: number; readonly y: number; readonly off: number } | null = null;
+  seams.forEach((seam, i) => {
+    const [own, allowance] = [cutting[i], allowances[i] ?? 0];
+    if (!own || allowance === 0 || seam.segments.length === 0) return;
+    for (const p of flatten(seam, TOL.straight)) {
+      const off = allowance - nearestOnPath(own, p).distance;
+      if (off > TOL.seam && off > (worst?.off ?? 0)) worst = { x: p.x, y: p.y, off };
+    }
+  });
+  return worst;
+}
+
 /** Parts that are drawn as half of what they become; the others are drawn whole. */
 export const HALVES: ReadonlySet<Part> = new Set<Part>([
   'front',

@@ -45,6 +45,10 @@ export interface TraceChoices {
 export type TraceNote =
   | { readonly code: 'gaps-healed'; readonly data: { readonly count: number; readonly widest: number } }
   | { readonly code: 'corners-joined'; readonly data: { readonly count: number } }
+  | {
+      readonly code: 'allowance-missed';
+      readonly data: { readonly x: number; readonly y: number; readonly off: number };
+    }
   | { readonly code: 'leg-misses'; readonly data: { readonly x: number; readonly y: number } }
   | { readonly code: 'no-grain'; readonly data: Record<string, never> }
   | { readonly code: 'no-bust-point'; readonly data: Record<string, never> }

@@ -82,6 +82,8 @@ const NOTES: Readonly<Record<TraceNote['code'], Sentence>> = {
     `${s.text('count') === '1' ? 'A gap was' : `${s.text('count')} gaps were`} closed in the outline, the widest ${s.num('widest', 2)} mm.`,
   'corners-joined': (s) =>
     `${s.text('count') === '1' ? 'A bevelled corner was' : `${s.text('count')} bevelled corners were`} drawn out to a point before the allowance was taken off.`,
+  'allowance-missed': (s) =>
+    `The seam line runs ${s.len('off')} too near to its cutting line ${place(s)}: the allowance could not be taken off there. Look at the corners and the fold beside it before you take the piece.`,
   'leg-misses': (s) => `A dart whose tip lies ${place(s)} does not reach the seam line and was left out.`,
   'no-grain': () => 'No grain line was found. Draw it, or the piece is taken to lie as it does.',
   'no-bust-point': () => 'The bust point is not known yet. Place it: bust alterations need it.',

@@ -12,6 +12,7 @@ import {
 } from '../../tracing/index.ts';
 import { ok, refuse, type Refusal, type Result } from '../../units/index.ts';
 import { Budget, Pen } from './pen.ts';
+import { middleLines } from './slivers.ts';
 
 /** The part of the PDF reading library used here; the caller passes an open document in, so core imports none. */
 export interface PdfPage {
@@ -234,7 +235,7 @@ async function readPage(
     const dash = line ? dashOf(state.dash, grow) : [];
     const id = `${line ? 'line' : 'filled'} ${color ?? ''} ${width}${dashId(dash)}`;
     if (!sheet.styles.has(id)) sheet.styles.set(id, { id, color, width, dash });
-    for (const d of drawn) {
+    for (const d of line ? drawn : middleLines(drawn)) {
       const box = boxOfDrawn([d]);
       if (!box) continue;
       if (!line && box.maxX - box.minX < LETTER_SHAPE && box.maxY - box.minY < LETTER_SHAPE) continue;

@@ -1,23 +1,76 @@
 import { describe, expect, it } from 'vitest';
-import { NEST, PLAIN, printAtHome, sheetOf } from '../../testing/printAtHome/index.ts';
-import { readPrinted } from '../../testing/printed.ts';
+import { pathLength } from '../../geometry/index.ts';
+import { cuttingLine, type Piece } from '../../pattern/index.ts';
+import { ALLOWANCE, draftedNest, NEST, PLAIN, printAtHome, sheetOf } from '../../testing/printAtHome/index.ts';
+import { laidTogether, readPrinted } from '../../testing/printed.ts';
+import { allRings, boxOf, plainChoices, tracePiece, type Lines, type Traced } from '../../tracing/index.ts';
 import { expectOk } from '../../units/index.ts';
 
 const WORDS = ['Front', 'Size 36 38 40', 'cut 1 on fold', 'Seam allowance 1 cm included'];
-const top = sheetOf('causeway-side', [
-  ['front', WORDS],
-  ['back', ['Back', 'cut 1 on fold']],
-]);
-const read = async (making: Partial<typeof PLAIN> = {}) =>
-  expectOk(await readPrinted(printAtHome(top, { ...PLAIN, ...making })), 'file');
+type Sample = 'causeway-side';
+const sheet = (sample: Sample) =>
+  sheetOf(sample, [
+    ['front', WORDS],
+    ['back', ['Back', 'cut 1 on fold']],
+  ]);
+const read = async (sample: Sample, making: Partial<typeof PLAIN> = {}): Promise<Lines> =>
+  laidTogether(expectOk(await readPrinted(printAtHome(sheet(sample), { ...PLAIN, ...making })), 'file'));
+
+/** The piece as drafted in the middle size of the nest. */
+const truthOf = (sample: Sample, id: string): Piece => (draftedNest(sample, id)[1] as readonly [string, Piece])[1];
+
+/** The outline of the middle size traced by its size, its fold told, and nothing else. */
+function traced(lines: Lines, truth: Piece): Traced {
+  const b = boxOf(cuttingLine(truth));
+  const ring = allRings(lines.strokes).find(({ path }) => {
+    const c = boxOf(path);
+    return Math.abs(c.maxX - c.minX - b.maxX + b.minX) + Math.abs(c.maxY - c.minY - b.maxY + b.minY) < 2;
+  });
+  if (!ring) throw new Error(`expected the outline of ${truth.id}`);
+  const box = boxOf(ring.path);
+  const x = truth.part === 'front' ? box.minX : box.maxX;
+  return tracePiece(ring, [], {
+    ...plainChoices(truth.id, truth.name),
+    part: truth.part,
+    allowance: ALLOWANCE,
+    said: truth.fold ? [{ at: { x, y: (box.minY + box.maxY) / 2 }, fold: true }] : [],
+  });
+}
+
+const roleOf = (piece: Piece, role: Piece['edges'][number]['role']): number =>
+  piece.edges.filter((e) => e.role === role).reduce((sum, e) => sum + pathLength(e.path), 0);
 
 describe('a file that another program printed', () => {
   it('keeps sizes of one colour apart that differ only in their dashes', async () => {
-    const lines = await read();
+    const lines = await read('causeway-side');
     // Solid, 6 and 3, 2 and 2 points: one look for each size, each with both outlines in it.
     const long = lines.strokes.filter((s) => s.path.segments.length > 8);
-    const looks = new Set(long.map((s) => s.style));
-    expect(looks.size).toBe(NEST.length);
+    expect(new Set(long.map((s) => s.style)).size).toBe(NEST.length);
     expect(lines.styles.map((s) => s.dash)).toEqual([[], [2.1, 1.1], [0.7, 0.7]]);
+  });
+
+  it.each([
+    ['curves as they are', {}],
+    ['curves as chords of 1.5 mm', { curves: { chord: 1.5 } }],
+    ['lines as filled slivers half a millimetre wide', { curves: { sliver: 0.5 } }],
+  ] as const)('comes in at its true lengths: %s', async (_, making) => {
+    const lines = await read('causeway-side', making);
+    for (const id of ['front', 'back']) {
+      const truth = truthOf('causeway-side', id);
+      const { piece, notes } = traced(lines, truth);
+      for (const role of ['neck', 'shoulder', 'armhole', 'centreFront', 'centreBack'] as const)
+        expect(Math.abs(roleOf(piece, role) - roleOf(truth, role)), `${id} ${role}`).toBeLessThan(0.3);
+      expect(notes.filter((n) => n.code === 'allowance-missed')).toEqual([]);
+    }
+  });
+
+  it('lists a line drawn as a sliver once, not by both its rims; the test square measures what it says', async () => {
+    const lines = await read('causeway-side', { curves: { sliver: 0.5 } });
+    const squares = allRings(lines.strokes).filter(({ path }) => {
+      const b = boxOf(path);
+      return Math.abs(b.maxX - b.minX - 100) < 2 && Math.abs(b.maxY - b.minY - 100) < 2;
+    });
+    expect(squares).toHaveLength(1);
+    expect(pathLength(squares[0]!.path)).toBeCloseTo(400, 1);
   });
 });
