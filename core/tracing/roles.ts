@@ -1,55 +1,34 @@
-import {
-  boundsOf,
-  distance,
-  endOf,
-  endTangent,
-  flatten,
-  midpoint,
-  pathLength,
-  pointAt,
-  startTangent,
-  sub,
-  turnBetween,
-  type Path,
-  type Point,
-} from '../geometry/index.ts';
+import { boundsOf, endOf, flatten, pathLength, pointAt, type Path, type Point } from '../geometry/index.ts';
 import type { EdgeRole, Piece } from '../pattern/index.ts';
-import { degrees } from '../units/index.ts';
-import { bowOf, isStraight } from './corners.ts';
+import { isStraight } from './corners.ts';
+import { sidePanel } from './rolePanels.ts';
+import { plausible } from './rolePlausible.ts';
+import {
+  cornerBetween,
+  isCurved,
+  leanOf,
+  lengthOf,
+  looks,
+  middleOf,
+  sharp,
+  SIDE_LONGEST,
+  UNDERARM,
+  UPRIGHT,
+  within,
+  type Seen,
+} from './roleSeen.ts';
 
 export type Part = Piece['part'];
-interface Seen {
-  readonly path: Path;
-  readonly index: number;
-  readonly dart: boolean;
-}
-
-/** A bodice longer than this from its top to its lower edge ends in a hem, mm. */
+/** A shoulder longer than this runs on over the arm, mm. */
+const OVERARM = 220;
+/** From the shoulder straight down a panel to its lower edge at least, mm. */
+const PANEL = 250;
+/** An armhole shorter than this is only its upper part: the rest lies on another panel, mm. */
+const HALF_ARMHOLE = 175;
+/** The top of a raglan sleeve, at the neck, is no wider than this, mm. */
+const RAGLAN_TOP = 130;
+/** Without an underarm to measure from: so far from its top to its lower edge, mm. */
 const BODICE_LONGEST = 560;
-/** Upright: leans no more than this from the vertical, degrees. */
-const UPRIGHT = 12;
-/** The corner between armhole and side is at least so sharp, degrees. */
-const UNDERARM = 45;
-/** A curve bows at least so much for its length. */
-const CURVED = 0.02;
-
-const leanOf = (path: Path): number => {
-  const d = sub(endOf(path), path.start);
-  return degrees(Math.atan2(Math.abs(d.x), Math.abs(d.y)));
-};
-const isCurved = (path: Path): boolean => bowOf(path) > CURVED * pathLength(path);
-const middleOf = (path: Path): Point => midpoint(path.start, endOf(path));
-
-/** Direction the outside of an edge of a clockwise outline looks, degrees: 0 right, 90 down, −90 up, 180 left. */
-const looks = (path: Path): number => {
-  const d = sub(endOf(path), path.start);
-  return degrees(Math.atan2(-d.x, d.y));
-};
-const within = (angle: number, of: number, by: number): boolean => {
-  const d = Math.abs(((angle - of + 540) % 360) - 180);
-  return d <= by;
-};
-
 /** The upright edge farthest out on one side, the longest where several are alike. */
 function centreEdge(edges: readonly Seen[], onRight: boolean): Seen | null {
   const upright = edges.filter((e) => !e.dart && isStraight(e.path) && leanOf(e.path) <= UPRIGHT);
@@ -80,7 +59,9 @@ function bodice(edges: readonly Seen[], centre: Seen, centreRole: EdgeRole, role
     }
     return k;
   })();
-  const bottom: EdgeRole = all.maxY - all.minY > BODICE_LONGEST ? 'hem' : 'waist';
+  const underarm = underarmOf(way);
+  const long = underarm ? all.maxY - underarm.y > SIDE_LONGEST : all.maxY - all.minY > BODICE_LONGEST;
+  const bottom: EdgeRole = long ? 'hem' : 'waist';
   for (const e of way.slice(bottomFrom)) roles[e.index] = bottom;
   const upper = way.slice(0, bottomFrom);
   // The shoulder is the straight edge that looks up and lies highest after the neck.
@@ -108,6 +89,17 @@ function bodice(edges: readonly Seen[], centre: Seen, centreRole: EdgeRole, role
   const rest = upper.slice(k);
   const start = rest[0];
   if (!start) return;
+  const shoulder = lengthOf(upper.filter((e) => !e.dart && roles[e.index] === 'shoulder'));
+  if (shoulder > OVERARM) return cutOnSleeve(rest, roles);
+  const corner = rest.findIndex((e, i) => i > 0 && !e.dart && sharp(rest[i - 1], e));
+  // Cut into panels, the shoulder or a short piece of armhole is followed by the seam to the next panel.
+  if (corner < 0 && lengthOf(rest) > PANEL) {
+    const upper = rest.length > 1 && pathLength(start.path) < HALF_ARMHOLE ? start : null;
+    return rest.forEach((e) => (roles[e.index] = e === upper ? 'armhole' : 'princess'));
+  }
+  const after = rest[corner];
+  if (after && isCurved(after.path) && lengthOf(rest.slice(0, corner)) < HALF_ARMHOLE)
+    return rest.forEach((e, i) => (roles[e.index] = i < corner ? 'armhole' : 'princess'));
   // The armhole runs on until the sharp corner at the underarm; from there it is the side.
   let armhole = isCurved(start.path) || leanOf(start.path) > 35;
   rest.forEach((e, i) => {
@@ -117,12 +109,37 @@ function bodice(edges: readonly Seen[], centre: Seen, centreRole: EdgeRole, role
   });
 }
 
-/** How sharply two edges that share an end turn there, degrees, whichever way each is drawn. */
-function cornerBetween(p: Path, q: Path): number {
-  const on = distance(endOf(p), q.start) <= distance(p.start, endOf(q));
-  return Math.abs(
-    degrees(on ? turnBetween(endTangent(p), startTangent(q)) : turnBetween(endTangent(q), startTangent(p))),
-  );
+/** A sleeve cut on: its hem at the end of the overarm, the curve under the arm, and the side. */
+function cutOnSleeve(rest: readonly Seen[], roles: EdgeRole[]): void {
+  // Without a corner between them the curve and the side are one seam.
+  let side = rest.filter((e) => !e.dart).length < 3;
+  rest.forEach((e, i) => {
+    side ||= i > 0 && leanOf(e.path) <= UPRIGHT && isStraight(e.path);
+    roles[e.index] = i === 0 ? 'sleeveHem' : side ? 'side' : 'underarm';
+  });
+}
+
+/** Where a curve that is armhole or raglan ends in the sharp corner at the underarm; null where there is none. */
+function underarmOf(way: readonly Seen[]): Point | null {
+  for (const [i, e] of way.entries()) {
+    const before = way[i - 1];
+    if (!before || before.dart || e.dart || !isCurved(before.path) || leanOf(e.path) > 35) continue;
+    if (cornerBetween(before.path, e.path) < UNDERARM) continue;
+    const ends = [e.path.start, endOf(e.path)];
+    return ends.reduce((high, p) => (p.y < high.y ? p : high));
+  }
+  return null;
+}
+
+/** The roles of a bodice with the centre that reads best; the usual side where two read alike. */
+function bestBodice(edges: readonly Seen[], usual: readonly Seen[], centreRole: EdgeRole, roles: EdgeRole[]): void {
+  const read = usual.map((centre) => {
+    const own = [...roles];
+    bodice(edges, centre, centreRole, own);
+    return { own, score: plausible(edges, centre, own) };
+  });
+  const best = read.reduce<(typeof read)[number] | null>((b, r) => (!b || r.score > b.score ? r : b), null);
+  best?.own.forEach((role, i) => (roles[i] = role));
 }
 
 function skirt(edges: readonly Seen[], centre: Seen | null, centreRole: EdgeRole, roles: EdgeRole[]): void {
@@ -148,6 +165,14 @@ function sleeve(edges: readonly Seen[], roles: EdgeRole[]): void {
       roles[e.index] = 'sleeveHem';
     else roles[e.index] = 'underarm';
   }
+  // A raglan sleeve runs up to the neck: a short top between two long slanting seams.
+  const cap = edges.filter((e) => roles[e.index] === 'cap' && !e.dart);
+  const top = cap.find(
+    (e) => within(looks(e.path), -90, 30) && pathLength(e.path) < RAGLAN_TOP && middleOf(e.path).y < all.minY + 40,
+  );
+  const beside = cap.filter((e) => e !== top);
+  if (top && beside.length > 1 && beside.every((e) => pathLength(e.path) > pathLength(top.path) * 1.5))
+    cap.forEach((e) => (roles[e.index] = e === top ? 'neck' : 'raglan'));
 }
 
 /**
@@ -166,11 +191,14 @@ export function proposeRoles(
   const back = part === 'back' || part === 'skirtBack' || part === 'sideBack' || part === 'facingBack';
   const known = fold === null ? null : (edges[fold] ?? null);
   // Half fronts have their centre at the left, half backs at the right; turned over it may be the other.
-  const usual = known ?? centreEdge(edges, back) ?? centreEdge(edges, !back);
+  const sides = [centreEdge(edges, back), centreEdge(edges, !back)].filter((e) => e !== null);
+  const candidates = known ? [known] : sides;
+  const usual = candidates[0] ?? null;
   const centreRole: EdgeRole = back ? 'centreBack' : 'centreFront';
   if (part === 'sleeve') sleeve(edges, roles);
+  else if (part === 'sideFront' || part === 'sideBack') sidePanel(edges, roles);
   else if (part === 'skirtFront' || part === 'skirtBack') skirt(edges, usual, centreRole, roles);
-  else if ((part === 'front' || part === 'back') && usual) bodice(edges, usual, centreRole, roles);
+  else if ((part === 'front' || part === 'back') && usual) bestBodice(edges, candidates, centreRole, roles);
   else if ((part === 'facingFront' || part === 'facingBack') && usual) {
     bodice(edges, usual, centreRole, roles);
     roles.forEach((r, i) => {
