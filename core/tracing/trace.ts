@@ -17,7 +17,7 @@ import {
   type Point,
 } from '../geometry/index.ts';
 import { partAtCentre, type EdgeRole, type LevelName, type Mark, type Piece } from '../pattern/index.ts';
-import { TOL } from '../units/index.ts';
+import { ok, refuse, TOL, type Result } from '../units/index.ts';
 import type { Ring } from './chain.ts';
 import { edgesAt } from './corners.ts';
 import { findDarts, type FoundDart } from './darts.ts';
@@ -61,6 +61,22 @@ export function tracePiece(ring: Ring, others: readonly Stroke[], choices: Trace
   const share = nearestLength(up, highest) / pathLength(up);
   const at = pointAt(head.path, (traced.orientation.mirrored ? 1 - share : share) * pathLength(head.path));
   return traceOnce(ring, others, { ...choices, turned: [...choices.turned, { at, on: true }] });
+}
+
+/**
+ * The same, refused in words where nothing can be made of the outline with these choices: a mistake of the program's own
+ * must not take with it what one has done so far.
+ */
+export function traceSafely(
+  ring: Ring,
+  others: readonly Stroke[],
+  choices: TraceChoices,
+): Result<Traced, 'piece-not-traced'> {
+  try {
+    return ok(tracePiece(ring, others, choices));
+  } catch (error) {
+    return refuse('piece-not-traced', { detail: error instanceof Error ? error.message : String(error) });
+  }
 }
 
 function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices): Traced {

@@ -42,6 +42,8 @@ export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
     'The outline goes on and on without closing. Hide the lines that do not belong to the piece.',
   'outline-too-fine': (s) =>
     `This outline is drawn in ${s.text('bits')} bits, far more than a hand could cut. Simplify it where it was drawn, and save it again.`,
+  'piece-not-traced': () =>
+    'No piece can be made of this outline with that choice, so it was left as it was. Choose another edge, or pick the outline again.',
   'outline-no-area': () => 'This line encloses nothing. Pick a line of the piece’s outline.',
   'nothing-there': () => 'There is no line near that place. Click on a line of the outline.',
   'size-twice': (s) => `Two outlines are said to be size ${s.text('size')}. Give each its own.`,

@@ -6,7 +6,7 @@ import {
   ringThrough,
   sizeSaid,
   scaleLines,
-  tracePiece,
+  traceSafely,
   choicesFrom,
   lettersIn,
   lineNear,
@@ -64,6 +64,10 @@ interface Bring {
   readonly picked: Picked | null;
   readonly pickFailed: Refusal | null;
   readonly choices: TraceChoices | null;
+  /** What was chosen before, the latest last. */
+  readonly past: readonly TraceChoices[];
+  /** Why the last choice was not taken. */
+  readonly choiceFailed: Refusal | null;
   readonly chosenEdge: number | null;
   /** The size the outlines are of. */
   readonly size: string;
@@ -88,6 +92,8 @@ const EMPTY: Bring = {
   picked: null,
   pickFailed: null,
   choices: null,
+  past: [],
+  choiceFailed: null,
   chosenEdge: null,
   size: '1',
 };
@@ -206,10 +212,15 @@ export function pickRing(ring: Ring, from: readonly Stroke[]): void {
     ...plainChoices('piece', 'Piece'),
     line: style?.kind === 'sew' || lines.source === 'mat' ? 'sewing' : 'cutting',
   };
+  const choices = choicesFrom(letters, ring.path, usual);
+  const traced = traceSafely(ring, others, choices);
+  if (!traced.ok) return set({ pickFailed: traced.error });
   set({
     picked: { ring, look: style ? lookOf(style) : null, others },
     pickFailed: null,
-    choices: choicesFrom(letters, ring.path, usual),
+    choices,
+    past: [],
+    choiceFailed: null,
     size: sizeSaid(letters) ?? state.size,
     tool: 'edge',
     clicks: [],
@@ -226,11 +237,28 @@ export function tracedOf(s: Pick<Bring, 'picked' | 'choices'>): Traced | null {
   if (!s.picked || !s.choices) return null;
   const of = [s.picked, s.choices];
   if (drawn && drawn.of.every((x, i) => x === of[i])) return drawn.traced;
-  const traced = tracePiece(s.picked.ring, s.picked.others, s.choices);
-  drawn = { of, traced };
-  return traced;
+  const traced = traceSafely(s.picked.ring, s.picked.others, s.choices);
+  if (!traced.ok) return null;
+  drawn = { of, traced: traced.value };
+  return traced.value;
 }
 
+/** Takes a choice for the piece in hand; one that nothing can be made of is refused, and the piece stays as it was. */
 export const choose = (change: Partial<TraceChoices>): void =>
-  set((s) => (s.choices ? { choices: { ...s.choices, ...change } } : {}));
-export const leavePiece = (): void => set({ picked: null, choices: null, tool: 'pick', clicks: [], chosenEdge: null });
+  set((s) => {
+    if (!s.choices || !s.picked) return {};
+    const choices = { ...s.choices, ...change };
+    const traced = traceSafely(s.picked.ring, s.picked.others, choices);
+    if (!traced.ok) return { choiceFailed: traced.error };
+    return { choices, choiceFailed: null, past: [...s.past, s.choices].slice(-MOST_PAST) };
+  });
+/** Takes the last choice for the piece in hand back. */
+export const unchoose = (): void =>
+  set((s) => {
+    const before = s.past.at(-1);
+    return before ? { choices: before, choiceFailed: null, past: s.past.slice(0, -1) } : {};
+  });
+/** So many choices may be taken back. */
+const MOST_PAST = 200;
+export const leavePiece = (): void =>
+  set({ picked: null, choices: null, past: [], choiceFailed: null, tool: 'pick', clicks: [], chosenEdge: null });

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { centreEdgeOf, PARTS, validatePiece, type CentreInside, type Piece } from '@ample/core/pattern';
 import {
   grouped,
@@ -11,7 +11,7 @@ import {
 } from '@ample/core/tracing';
 import { PIECE_WORDS, sayFileRefusal, sayProblem, sayTraceNote } from '@ample/core/words';
 import type { Refusal } from '@ample/core/units';
-import { choose, leavePiece, useBring, type Tool } from '../../store/bring.ts';
+import { choose, leavePiece, unchoose, useBring, type Tool } from '../../store/bring.ts';
 import { takePieces } from '../../store/takePiece.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { CentreFields } from '../../ui/CentreFields.tsx';
@@ -44,6 +44,7 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
   };
   return (
     <section className="sheet space-y-4 p-4" aria-label="The piece">
+      <LastChoice />
       <div className="grid grid-cols-2 gap-3">
         <label>
           <span className="mb-1 block text-sm">This piece is the</span>
@@ -122,6 +123,32 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
         </div>
       </div>
     </section>
+  );
+}
+
+/** Why the last choice was not taken, and the one before taken back, by Ctrl and Z as well. */
+function LastChoice() {
+  const units = useUnits();
+  const { past, choiceFailed } = useBring();
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
+      if (typing || !(e.ctrlKey || e.metaKey) || e.shiftKey || e.key.toLowerCase() !== 'z') return;
+      e.preventDefault();
+      e.stopPropagation();
+      unchoose();
+    };
+    // Before the window's own undo hears of it: here it is the piece in hand that is meant.
+    document.addEventListener('keydown', onKey, true);
+    return () => document.removeEventListener('keydown', onKey, true);
+  }, []);
+  return (
+    <>
+      {choiceFailed && <Notice grade="look">{sayFileRefusal(choiceFailed, units)}</Notice>}
+      <button className="btn" disabled={past.length === 0} onClick={unchoose}>
+        Take the last choice back
+      </button>
+    </>
   );
 }
 
