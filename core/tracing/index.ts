@@ -9,6 +9,8 @@ export * from './roles.ts';
 export * from './trace.ts';
 export * from './traceTypes.ts';
 export * from './told.ts';
+export * from './printedWords.ts';
+export * from './firstGuess.ts';
 export * from './tiles.ts';
 export * from './together.ts';
 export * from './nest.ts';

@@ -13,6 +13,7 @@ import { ringThrough, type Ring } from './chain.ts';
 import { grouped } from './grouped.ts';
 import { boxOf, type Lettering, type Lines, type Stroke } from './lines.ts';
 import { AS_DRAWN } from './orient.ts';
+import { partOfWords, printedWords } from './printedWords.ts';
 import { plainChoices, type TraceChoices } from './traceTypes.ts';
 
 /** A piece that stands in a file by itself: its outline, the lines with it, and what the file says of it. */
@@ -26,22 +27,6 @@ export interface ToldPiece {
 const isRole = (text: string): text is EdgeRole => (EDGE_ROLES as readonly string[]).includes(text);
 const isPart = (text: string): text is Piece['part'] => (PARTS as readonly string[]).includes(text);
 const isLevel = (text: string): text is LevelName => (LEVELS as readonly string[]).includes(text);
-
-/** Words in a piece that sewists write on it, and what they make of it; the longer names first. */
-const PART_WORDS: readonly (readonly [RegExp, Piece['part']])[] = [
-  [/side\s*front/i, 'sideFront'],
-  [/side\s*back/i, 'sideBack'],
-  [/skirt.*front|front.*skirt/i, 'skirtFront'],
-  [/skirt.*back|back.*skirt/i, 'skirtBack'],
-  [/facing.*front|front.*facing/i, 'facingFront'],
-  [/facing.*back|back.*facing/i, 'facingBack'],
-  [/sleeve/i, 'sleeve'],
-  [/pocket/i, 'pocket'],
-  [/band|collar|cuff/i, 'band'],
-  [/front/i, 'front'],
-  [/back/i, 'back'],
-];
-export const partFrom = (text: string): Piece['part'] | null => PART_WORDS.find(([re]) => re.test(text))?.[1] ?? null;
 
 const said = (letters: readonly Lettering[], what: RegExp): string | undefined =>
   letters.map((l) => what.exec(l.text)?.[1]?.trim()).find((t) => t !== undefined && t !== '');
@@ -77,8 +62,9 @@ export function choicesFrom(letters: readonly Lettering[], ring: Path, usual: Tr
     .filter((n) => n.distance <= BESIDE)
     .map((n) => ({ at: n.point, fold: true }));
   const part = said(letters, /^part\s*:\s*(\w+)$/i) ?? '';
-  const quantity = Number(said(letters, /^quantity\s*:\s*(\d+)/i) ?? said(letters, /\bcut\s+(\d{1,2})\b/i));
-  const guess = partFrom(name ?? letters.map((l) => l.text).join(' '));
+  const words = printedWords(letters.map((l) => l.text));
+  const quantity = Number(said(letters, /^quantity\s*:\s*(\d+)/i) ?? words.cut ?? NaN);
+  const guess = partOfWords(name ?? '') ?? words.part;
   const mark = (what: string): Point | null => letters.find((l) => l.text === `Mark: ${what}`)?.at ?? null;
   const levels = Object.fromEntries(
     LEVELS.filter(isLevel).flatMap((level) => {
@@ -96,6 +82,11 @@ export function choicesFrom(letters: readonly Lettering[], ring: Path, usual: Tr
     ...(name === undefined ? {} : { id: idFrom(name), name: name.slice(0, 120) }),
     part: isPart(part) ? part : (guess ?? usual.part),
     cut: Number.isInteger(quantity) && quantity > 0 && quantity <= 20 ? quantity : usual.cut,
+    ...(words.allowance === null || usual.line === 'sewing'
+      ? {}
+      : words.allowance === 0
+        ? { line: 'sewing' as const }
+        : { allowance: words.allowance }),
     said: [...usual.said, ...edges, ...folds],
     bustPoint: mark('bust point') ?? usual.bustPoint,
     levels: { ...usual.levels, ...levels },

@@ -3,7 +3,18 @@ import { pathLength } from '../../geometry/index.ts';
 import { cuttingLine, type Piece } from '../../pattern/index.ts';
 import { ALLOWANCE, draftedNest, NEST, PLAIN, printAtHome, sheetOf } from '../../testing/printAtHome/index.ts';
 import { laidTogether, readPrinted } from '../../testing/printed.ts';
-import { allRings, boxOf, plainChoices, tracePiece, type Lines, type Traced } from '../../tracing/index.ts';
+import {
+  allRings,
+  boxOf,
+  firstGuess,
+  lettersIn,
+  otherSizes,
+  plainChoices,
+  sizeOf,
+  tracePiece,
+  type Lines,
+  type Traced,
+} from '../../tracing/index.ts';
 import { expectOk } from '../../units/index.ts';
 
 const WORDS = ['Front', 'Size 36 38 40', 'cut 1 on fold', 'Seam allowance 1 cm included'];
@@ -72,5 +83,31 @@ describe('a file that another program printed', () => {
     });
     expect(squares).toHaveLength(1);
     expect(pathLength(squares[0]!.path)).toBeCloseTo(400, 1);
+  });
+
+  it('is taken by the words printed on it: which piece, on the fold, its allowance, its size by its place in the nest', async () => {
+    const lines = await read('causeway-side');
+    const rings = allRings(lines.strokes);
+    for (const [id, part, centre] of [
+      ['front', 'front', 'centreFront'],
+      ['back', 'back', 'centreBack'],
+    ] as const) {
+      for (const [size, truth] of draftedNest('causeway-side', id)) {
+        const b = boxOf(cuttingLine(truth));
+        const ring = rings.find(({ path }) => {
+          const c = boxOf(path);
+          return Math.abs(c.maxX - c.minX - b.maxX + b.minX) + Math.abs(c.maxY - c.minY - b.maxY + b.minY) < 2;
+        });
+        if (!ring) throw new Error(`expected ${id} ${size}`);
+        const letters = lettersIn(lines, ring.path);
+        const choices = firstGuess(ring, [], letters, plainChoices('piece', 'Piece'));
+        expect(choices).toMatchObject({ part, cut: 1, allowance: id === 'front' ? 10 : 15 });
+        // The fold has no allowance: nothing is taken off there.
+        const { piece } = tracePiece(ring, [], { ...choices, allowance: ALLOWANCE });
+        expect(piece.edges.find((e) => e.id === piece.fold)?.role).toBe(centre);
+        expect(Math.abs(roleOf(piece, centre) - roleOf(truth, centre))).toBeLessThan(0.3);
+        if (id === 'front') expect(sizeOf(ring, otherSizes(ring, lines.strokes), letters)).toBe(size);
+      }
+    }
   });
 });

@@ -4,10 +4,10 @@ import {
   plainChoices,
   proposeTiles,
   ringThrough,
-  sizeSaid,
+  sizeOf,
   scaleLines,
   traceSafely,
-  choicesFrom,
+  firstGuess,
   lettersIn,
   lineNear,
   linesIn,
@@ -205,14 +205,15 @@ export function pickRing(ring: Ring, from: readonly Stroke[]): void {
   const style = [...own][0];
   const shown = shownOf(lines, state.hidden);
   // In a nest the darts and notches of other sizes lie among one's own.
-  const mine = style ? linesOfSize(lookOf(style), otherSizes(ring, shown), shown) : shown;
+  const nest = style ? otherSizes(ring, shown) : [];
+  const mine = style ? linesOfSize(lookOf(style), nest, shown) : shown;
   const others = linesIn(ring, mine).filter((s) => !own.has(s) && !(s.kind === null && sameLine(s, style)));
   const letters = lettersIn(lines, ring.path);
   const usual: TraceChoices = {
     ...plainChoices('piece', 'Piece'),
     line: style?.kind === 'sew' || lines.source === 'mat' ? 'sewing' : 'cutting',
   };
-  const choices = choicesFrom(letters, ring.path, usual);
+  const choices = firstGuess(ring, others, letters, usual);
   const traced = traceSafely(ring, others, choices);
   if (!traced.ok) return set({ pickFailed: traced.error });
   set({
@@ -221,7 +222,7 @@ export function pickRing(ring: Ring, from: readonly Stroke[]): void {
     choices,
     past: [],
     choiceFailed: null,
-    size: sizeSaid(letters) ?? state.size,
+    size: sizeOf(ring, nest, letters) ?? state.size,
     tool: 'edge',
     clicks: [],
     chosenEdge: null,
