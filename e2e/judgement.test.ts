@@ -99,7 +99,7 @@ test('a child’s size: widths by one row of the chart, the height told in the b
   await station(page, 'Plan');
   await expect(asks(page)).toContainText('140.0 cm tall');
   await station(page, 'Body');
-  await page.getByLabel('Taller or shorter than the pattern').selectOption('in the legs');
+  await page.getByLabel('The difference in height lies').selectOption('in the legs');
   await station(page, 'Plan');
   await expect(page.getByText('Nothing is worth altering')).toBeVisible();
 });

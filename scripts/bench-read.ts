@@ -3,22 +3,35 @@ import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { samplePattern } from '@ample/core/drafting';
 import { PDF_OPEN, readPdf, type PdfDocument } from '@ample/core/formats/incoming';
 import { cuttingLine, outlineOf } from '@ample/core/pattern';
-import { layTogether, proposeTiles } from '@ample/core/tracing';
+import { layTogether, proposeTiles, type Lines } from '@ample/core/tracing';
 
 const POINT = 72 / 25.4;
 const [COLUMNS, ROWS] = [10, 6];
 const STEP = { width: 190, height: 277 };
 const COLORS = ['#000', '#a00', '#0a0', '#00a', '#aa0', '#0aa', '#a0a', '#555', '#850', '#058'];
 
-/** Sixty tiles of a nest of ten sizes, each page with the whole drawing cut to its window: as print-at-home files are. */
-function nestPdf(): Promise<Uint8Array> {
-  const sizes = Object.values(samplePattern('causeway').sizes);
-  const doc = new PDFDocument({ autoFirstPage: false, size: 'A4', margin: 0 });
+/** A document to draw into, and its bytes once it is ended. */
+function pdf() {
+  const doc = new PDFDocument({ autoFirstPage: false });
   const chunks: Uint8Array[] = [];
   const done = new Promise<Uint8Array>((resolve) => {
     doc.on('data', (c: Uint8Array) => chunks.push(c));
     doc.on('end', () => resolve(new Uint8Array(Buffer.concat(chunks))));
   });
+  return { doc, done };
+}
+
+async function linesOf(bytes: Uint8Array): Promise<Lines> {
+  const document = await getDocument({ data: bytes.slice(), ...PDF_OPEN }).promise;
+  const read = await readPdf(document as unknown as PdfDocument, OPS);
+  if (!read.ok) throw new Error(`bench: expected a file that reads, got ${read.error.code}`);
+  return read.value;
+}
+
+/** Sixty tiles of a nest of ten sizes, each page with the whole drawing cut to its window: as print-at-home files are. */
+function nestPdf(): Promise<Uint8Array> {
+  const sizes = Object.values(samplePattern('causeway').sizes);
+  const { doc, done } = pdf();
   for (let n = 0; n < COLUMNS * ROWS; n++) {
     doc.addPage({ size: 'A4', margin: 0 });
     doc.save();
@@ -58,15 +71,41 @@ function nestPdf(): Promise<Uint8Array> {
   return done;
 }
 
+/** Twenty thousand lines drawn as thin filled shapes on one page. */
+function sliversPdf(): Promise<Uint8Array> {
+  const { doc, done } = pdf();
+  doc.addPage({ size: 'A4', margin: 0 });
+  for (let i = 0; i < 20_000; i++) {
+    const [x, y] = [(i % 200) * 2.7, Math.floor(i / 200) * 8];
+    doc
+      .moveTo(x, y)
+      .lineTo(x + 40, y + 3)
+      .lineTo(x + 40, y + 4)
+      .lineTo(x, y + 1)
+      .closePath()
+      .fill();
+  }
+  doc.end();
+  return done;
+}
+
+/** Lines drawn by their rims, read by their middle. */
+export async function sliversBench(): Promise<() => Promise<unknown>> {
+  const bytes = await sliversPdf();
+  return async () => {
+    const lines = await linesOf(bytes);
+    if (lines.strokes.length < 10_000) throw new Error(`bench: expected the slivers, got ${lines.strokes.length}`);
+    return lines;
+  };
+}
+
 /** A nest of ten sizes on sixty pages, opened, taken apart and laid together. */
 export async function readBench(): Promise<() => Promise<unknown>> {
   const bytes = await nestPdf();
   return async () => {
-    const document = await getDocument({ data: bytes.slice(), ...PDF_OPEN }).promise;
-    const read = await readPdf(document as unknown as PdfDocument, OPS);
-    if (!read.ok) throw new Error(`bench: expected a file that reads, got ${read.error.code}`);
-    const { placing, window, by } = proposeTiles(read.value);
+    const lines = await linesOf(bytes);
+    const { placing, window, by } = proposeTiles(lines);
     if (by !== 'shared') throw new Error(`bench: expected tiles that share lines, got ${by}`);
-    return layTogether(read.value, placing, window);
+    return layTogether(lines, placing, window);
   };
 }

@@ -1,5 +1,5 @@
 import type { Path, Point } from '../geometry/index.ts';
-import type { ChartRow, Dart, MeasurementKey, Piece, Seam } from '../pattern/index.ts';
+import type { ChartRow, Dart, HeightLies, MeasurementKey, Piece, Seam } from '../pattern/index.ts';
 import type { Gap, LengthChange, Panel, Progress, SlashSpec } from '../slash/index.ts';
 import type { Finding } from '../truing/index.ts';
 import type { Result } from '../units/index.ts';
@@ -143,7 +143,7 @@ export interface Context {
   /** The height the pattern was drafted for, mm. */
   readonly draftedHeight?: number | null;
   /** Where the difference in height lies; left out, all over. */
-  readonly heightLies?: 'allOver' | 'torso' | 'legs';
+  readonly heightLies?: HeightLies;
   /** How far what hangs from the waist will pull it down, mm. */
   readonly hung?: number;
   /** Ease wanted at a measurement, whole body, mm; left out, the usual of the alteration. */

@@ -12,10 +12,6 @@ export interface MeasurementSet {
   readonly carried?: readonly MeasurementKey[];
 }
 
-/** Where a body is taller or shorter than the pattern: all over, in the torso, or in the legs. */
-export const HEIGHT_LIES = ['allOver', 'torso', 'legs'] as const;
-export type HeightLies = (typeof HEIGHT_LIES)[number];
-
 /** Body measurements used for the sums, mm: the mean of the readings taken. */
 export type Body = Readonly<Partial<Record<MeasurementKey, number>>>;
 

@@ -84,11 +84,11 @@ function piecesIn(pattern: Pattern, size: string, cup: string): readonly Piece[]
   return [...shared.map((p) => own.find((o) => o.id === p.id) ?? p), ...born];
 }
 
-/** The pieces of a size that are the same for every cup it is sold in. */
-export const sharedPieces = (pattern: Pattern, size: string): readonly Piece[] =>
-  (pattern.sizes[size] ?? []).filter(
-    (p) => !pattern.cups.some((c) => ownPieces(pattern, size, c.name).some((o) => o.id === p.id)),
-  );
+/** The pieces of a size that are the same for every cup it is sold in; none where no cup has pieces of its own. */
+export function sharedPieces(pattern: Pattern, size: string): readonly Piece[] {
+  const own = pattern.cups.flatMap((c) => ownPieces(pattern, size, c.name));
+  return own.length === 0 ? [] : (pattern.sizes[size] ?? []).filter((p) => !own.some((o) => o.id === p.id));
+}
 
 const cupped = new WeakMap<Pattern, Map<string, Pattern>>();
 /**

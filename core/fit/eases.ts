@@ -8,8 +8,11 @@ import { chartHighBust } from './size.ts';
 /** The ease wanted at one measurement, whole body, mm, and where it comes from. */
 export interface EaseAt {
   readonly value: number;
-  /** Typed for this kind of garment; what the pieces measure beyond the body they are drafted for; or the usual. */
-  /** `untold`: nothing tells how low the underarm was drafted, so nothing is compared there. `hung`: less what a skirt pulls down. */
+  /**
+   * Typed for this kind of garment; what the pieces measure beyond the body they are drafted for; or the usual. `untold`:
+   * nothing tells how low the underarm was drafted, so nothing is compared there. `hung`: the design's or the usual, less
+   * what a skirt pulls down.
+   */
   readonly from: 'own' | 'design' | 'usual' | 'untold' | 'hung';
   /** The design's own: pieces less chart. Null where one of the two is not known. */
   readonly design: number | null;
@@ -90,21 +93,12 @@ export function easesFor(
     const typed = mine[d.key] ?? (d.key === 'fullBust' ? bustEase : null);
     const untold = way !== undefined && sewn !== null && flat !== null;
     const pulled = typed === null && HUNG.includes(d.key) ? dropBy(hanging) : 0;
-    const from =
-      typed !== null
-        ? 'own'
-        : pulled > 0 && !(untold && design === null)
-          ? 'hung'
-          : design !== null
-            ? 'design'
-            : untold
-              ? 'untold'
-              : 'usual';
+    const from = typed !== null ? 'own' : design !== null ? 'design' : untold ? 'untold' : 'usual';
     return [
       d.key,
       {
         value: (typed ?? design ?? usualEase(pattern, d)) - pulled,
-        from,
+        from: pulled > 0 && from !== 'untold' ? 'hung' : from,
         design,
         wearing,
         loose: hangs && from === 'design',

@@ -1,7 +1,6 @@
 import { z } from 'zod';
-import { HEIGHT_LIES } from '../fit/body.ts';
 import { GARMENTS } from '../fit/ease.ts';
-import { measurementKeySchema, patternSchema, pointSchema } from '../pattern/index.ts';
+import { HEIGHT_LIES, measurementKeySchema, patternSchema, pointSchema } from '../pattern/index.ts';
 import { fittingSchema, MOST } from './schemaFitting.ts';
 
 export * from './schemaFitting.ts';

@@ -203,6 +203,9 @@ export const MEASUREMENTS = [
   'skirtLength',
   'height',
 ] as const;
+/** Where a body is taller or shorter than the pattern: all over, in the torso, or in the legs. */
+export const HEIGHT_LIES = ['allOver', 'torso', 'legs'] as const;
+
 export const measurementKeySchema = z.enum(MEASUREMENTS);
 
 export const chartRowSchema = z.object({

@@ -21,3 +21,4 @@ export type Seam = Deep<z.infer<typeof s.seamSchema>>;
 export type Pattern = Deep<z.infer<typeof s.patternSchema>>;
 export type ChartRow = Deep<z.infer<typeof s.chartRowSchema>>;
 export type MeasurementKey = z.infer<typeof s.measurementKeySchema>;
+export type HeightLies = (typeof s.HEIGHT_LIES)[number];

@@ -37,9 +37,9 @@ const PARTS: readonly (readonly [RegExp, Piece['part']])[] = [
 export const partOfWords = (text: string): Piece['part'] | null => PARTS.find(([re]) => re.test(text))?.[1] ?? null;
 
 const ON_FOLD =
-  /\bon\s+(the\s+)?fold\b|\b(im|am)\s+(stoff)?bruch\b|\bstoffbruch\b|\b(au|sur\s+(le|la))\s+pli(ure)?\b|\b(al|sobre\s+el|en)\s+doblez\b/i;
+  /\bon\s+(the\s+)?fold\b(?!\s*line)|\b(im|am)\s+(stoff)?bruch\b|\bstoffbruch\b|\b(au|sur\s+(le|la))\s+pli(ure)?\b|\b(al|sobre\s+el|en)\s+doblez\b/i;
 const CUT =
-  /\bcut\s*:?\s*(\d{1,2})\b|\b(\d{1,2})\s*[x×]\s*(?:zu)?schneiden|\b(\d{1,2})\s*[x×](?:\s|$)|\bcouper\s+(\d{1,2})\b|\bcortar\s+(\d{1,2})\b/i;
+  /\bcut\s*:?\s*(\d{1,2})\b|\b(\d{1,2})\s*[x×]\s*(?:zu)?schneiden|\b(\d{1,2})\s*[x×](?=\s*(?:\p{L}|$))|\bcouper\s+(\d{1,2})\b|\bcortar\s+(\d{1,2})\b/iu;
 const ALLOWANCE =
   '(?:seam\\s+allowances?|nahtzugaben?|(?:valeurs?|marges?)\\s+de\\s+coutures?|margen(?:es)?\\s+de\\s+costura)';
 const AMOUNT = '(\\d+\\s+\\d+/\\d+|\\d+/\\d+|\\d+(?:[.,]\\d+)?)\\s*(mm|cm|in\\b|inch(?:es)?|["″])?';

@@ -32,5 +32,6 @@ export function sidePanel(edges: readonly Seen[], roles: EdgeRole[]): void {
     roles[e.index] = now;
   });
 }
+
 /** A straight piece on top, as a shoulder is. */
 const isTop = (e: Seen): boolean => isStraight(e.path) && within(looks(e.path), -90, 55);

@@ -49,7 +49,9 @@ describe('what each edge of a piece is', () => {
           const fold = piece.edges.find((e) => e.id === piece.fold)?.path;
           const at = fold ? { x: fold.start.x, y: (fold.start.y + (fold.segments.at(-1)?.to.y ?? 0)) / 2 } : null;
           const said = at ? [{ at, fold: true }] : [];
-          const found = byRole(tracePiece(ring, legsOf(piece), { ...choices, said }).piece);
+          const traced = tracePiece(ring, legsOf(piece), { ...choices, said });
+          expect(traced.notes.filter((n) => n.code === 'allowance-missed')).toEqual([]);
+          const found = byRole(traced.piece);
           const truth = byRole(piece);
           expect(Object.keys(found).sort(), `${size}`).toEqual(Object.keys(truth).sort());
           for (const [role, long] of Object.entries(truth))

@@ -29,6 +29,7 @@ const HALF_ARMHOLE = 175;
 const RAGLAN_TOP = 130;
 /** Without an underarm to measure from: so far from its top to its lower edge, mm. */
 const BODICE_LONGEST = 560;
+
 /** The upright edge farthest out on one side, the longest where several are alike. */
 function centreEdge(edges: readonly Seen[], onRight: boolean): Seen | null {
   const upright = edges.filter((e) => !e.dart && isStraight(e.path) && leanOf(e.path) <= UPRIGHT);
@@ -94,8 +95,8 @@ function bodice(edges: readonly Seen[], centre: Seen, centreRole: EdgeRole, role
   const corner = rest.findIndex((e, i) => i > 0 && !e.dart && sharp(rest[i - 1], e));
   // Cut into panels, the shoulder or a short piece of armhole is followed by the seam to the next panel.
   if (corner < 0 && lengthOf(rest) > PANEL) {
-    const upper = rest.length > 1 && pathLength(start.path) < HALF_ARMHOLE ? start : null;
-    return rest.forEach((e) => (roles[e.index] = e === upper ? 'armhole' : 'princess'));
+    const top = rest.length > 1 && pathLength(start.path) < HALF_ARMHOLE ? start : null;
+    return rest.forEach((e) => (roles[e.index] = e === top ? 'armhole' : 'princess'));
   }
   const after = rest[corner];
   if (after && isCurved(after.path) && lengthOf(rest.slice(0, corner)) < HALF_ARMHOLE)
@@ -131,9 +132,9 @@ function underarmOf(way: readonly Seen[]): Point | null {
   return null;
 }
 
-/** The roles of a bodice with the centre that reads best; the usual side where two read alike. */
-function bestBodice(edges: readonly Seen[], usual: readonly Seen[], centreRole: EdgeRole, roles: EdgeRole[]): void {
-  const read = usual.map((centre) => {
+/** The roles of a bodice with the centre that reads best; the first where two read alike. */
+function bestBodice(edges: readonly Seen[], centres: readonly Seen[], centreRole: EdgeRole, roles: EdgeRole[]): void {
+  const read = centres.map((centre) => {
     const own = [...roles];
     bodice(edges, centre, centreRole, own);
     return { own, score: plausible(edges, centre, own) };

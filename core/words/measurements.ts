@@ -1,5 +1,4 @@
-import type { HeightLies } from '../fit/index.ts';
-import type { MeasurementKey } from '../pattern/index.ts';
+import type { HeightLies, MeasurementKey } from '../pattern/index.ts';
 
 /** Whom a ready-made cup piece is for. */
 export const CUP_PIECE_WORDS = (sizesUp: number): string =>

@@ -35,7 +35,7 @@ const shared = (s: Speaker): string =>
 /** Lengths and widths. */
 export const LENGTH_STEPS: Readonly<Record<string, Sentence>> = {
   'length.mark': (s) =>
-    `On ${s.num('pieces')} pieces draw a line square to the grain ${where(s)}, on each as far from the same place of the seam.`,
+    `On ${s.num('pieces')} pieces draw a line square to the grain${s.text('where') === 'own' ? `, ${where(s)}` : ` ${where(s)}, on each as far from the same place of the seam`}.`,
   'length.cut': () => `Cut each piece in two along its line. ${cut}`,
   'length.open': (s) =>
     s.text('shares') === 'uneven'
@@ -71,7 +71,7 @@ export const LENGTH_STEPS: Readonly<Record<string, Sentence>> = {
   'grade.skirt': (s) =>
     `Draw the side seam of the skirt from size ${s.text('waist')} at the waist to size ${s.text('hip')} at the hip and on to the hem.`,
   'panels.grade': (s) =>
-    `Let out the seams between the panels as well, both edges of each by ${s.signed('waist')} at the waist${s.num('hip', 2) === '0.00' ? '' : ` and ${s.signed('hip')} at the hip`}, from nothing at the bust; they stay as long as each other.`,
+    `Draw the seams between the panels again as well, both edges of each by ${s.signed('waist')} at the waist${s.num('hip', 2) === '0.00' ? '' : ` and ${s.signed('hip')} at the hip`}, from nothing at the bust; they stay as long as each other.`,
   'grade.match': () =>
     'Walk the side seams, front along back, and the waist seam. Notches have gone straight across to the new line.',
   'gradeChart.mark': (s) =>

@@ -2,6 +2,7 @@ import { distance, pathLength, pointAt, type Point } from '../../geometry/index.
 import { requireEdge, type EdgeRole, type Piece, type SeamSide } from '../../pattern/index.ts';
 import type { Context } from '../contract.ts';
 import { meetingOn, meetings, type Meeting } from './across.ts';
+import { sideLengthOf } from './follow.ts';
 
 type OnPieces = Pick<Context, 'pieces' | 'seams'>;
 
@@ -15,8 +16,8 @@ export interface Crossed {
 }
 export type Row = readonly [Crossed, ...Crossed[]];
 
-/** Nobody sews a back of more panels than this: a ring of seams ends here. */
-const MOST_PANELS = 8;
+/** Nobody sews a half of more panels than this: a ring of seams ends here. */
+export const MOST_PANELS = 8;
 /** Seams at which a wedge runs on into the panel beside. */
 const RUNS_ON: readonly EdgeRole[] = ['princess'];
 
@@ -71,18 +72,14 @@ export function acrossSeam(
       if (own.piece !== piece.id || !own.edges.includes(at.edge.id)) continue;
       const there = pieces.find((p) => p.id === other.piece && p.id !== piece.id);
       if (!there) continue;
-      const share = walkedTo(piece, own, at) / lengthOfSide(piece, own);
-      return { piece: there, at: placeAlong(there, other, share * lengthOfSide(there, other)) };
+      const share = walkedTo(piece, own, at) / sideLengthOf(piece, own);
+      return { piece: there, at: placeAlong(there, other, share * sideLengthOf(there, other)) };
     }
   return null;
 }
 
-const lengthOfSide = (piece: Piece, side: SeamSide): number =>
-  side.edges.reduce((sum, id) => sum + pathLength(requireEdge(piece, id).path), 0);
-
 function walkedTo(piece: Piece, side: SeamSide, { edge, along }: Meeting): number {
-  const before = side.edges.slice(0, side.edges.indexOf(edge.id));
-  const passed = before.reduce((sum, id) => sum + pathLength(requireEdge(piece, id).path), 0);
+  const passed = sideLengthOf(piece, { ...side, edges: side.edges.slice(0, side.edges.indexOf(edge.id)) });
   return passed + (side.reversed ? pathLength(edge.path) - along : along);
 }
 

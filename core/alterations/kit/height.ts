@@ -1,4 +1,4 @@
-import type { Context } from '../contract.ts';
+import type { HeightLies } from '../../pattern/index.ts';
 
 /** What a difference in height asks of a bodice, as a rule of thumb. */
 export interface HeightShare {
@@ -20,18 +20,14 @@ export const ONE_LINE = 20;
  * Which share of the difference lies between shoulder and waist: a quarter to a half where the body is taller all over;
  * a half to three quarters where all of it lies in the torso, the rest of which is below the waist; none in the legs.
  */
-const SHARES: Readonly<Record<NonNullable<Context['heightLies']>, readonly [number, number]>> = {
+const SHARES: Readonly<Record<HeightLies, readonly [number, number]>> = {
   allOver: [1 / 4, 1 / 2],
   torso: [1 / 2, 3 / 4],
   legs: [0, 0],
 };
 
 /** Rule of thumb only: a side-waist or nape-to-waist measurement beats it. */
-export function heightShare(
-  height: number,
-  drafted: number,
-  lies: NonNullable<Context['heightLies']> = 'allOver',
-): HeightShare {
+export function heightShare(height: number, drafted: number, lies: HeightLies = 'allOver'): HeightShare {
   const difference = height - drafted;
   const [least, most] = SHARES[lies];
   const proposed = (difference * (least + most)) / 2;

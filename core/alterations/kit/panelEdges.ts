@@ -2,11 +2,8 @@ import { bustLineOf, edgesWithRole, levelOf, middleX, type Piece } from '../../p
 import type { SideKnot } from '../../truing/index.ts';
 import type { Context } from '../contract.ts';
 import { lowerEnd, upperEnd } from './across.ts';
-import { acrossSeam } from './acrossPanels.ts';
+import { acrossSeam, MOST_PANELS } from './acrossPanels.ts';
 import { alongAt, sideLength, sideOn, type SideOn } from './sides.ts';
-
-/** Nobody sews a half of more panels than this: a ring of seams ends here. */
-const MOST_PANELS = 8;
 
 /** The seams of a piece to the panels beside it, each seen as a side is: from the top down, and which way is out. */
 export function panelSeams(piece: Piece): readonly SideOn[] {

@@ -2,16 +2,13 @@ import { endOf, pathLength } from '../../geometry/index.ts';
 import { edgesWithRole, requireEdge, type Edge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter, edgeBefore, type WaistPanel } from '../../truing/index.ts';
 import type { Context } from '../contract.ts';
-import { acrossSeam } from './acrossPanels.ts';
+import { acrossSeam, MOST_PANELS } from './acrossPanels.ts';
 
 /** One panel of a waist that is sewn from several, and its part of the whole. */
 export interface OnWaist {
   readonly piece: Piece;
   readonly panel: WaistPanel;
 }
-
-/** Nobody sews a waist of more panels than this: a ring of seams ends here. */
-const MOST_PANELS = 8;
 
 /**
  * The pieces a waist seam runs over, from the centre of `first` to the side: one, or the panels sewn to it one after

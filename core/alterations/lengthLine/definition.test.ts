@@ -69,3 +69,15 @@ describe('widths by one size, lengths by another', () => {
     expect(definition.fits?.({ ...alone, wearer: { height: 1490 } })?.values['by']).toBeCloseTo(33.8, 1);
   });
 });
+
+describe('a skirt’s weight', () => {
+  it('is taken off a back that is compared with the chart alone', () => {
+    const { pieces, ...rest } = contextOn('causeway', '4');
+    const chart = [{ size: '4', body: { napeToWaist: 400 } }];
+    const fronts = { ...rest, pieces: pieces.filter((p) => p.part === 'front'), chart, size: '4' };
+    const by = (more: object) => definition.fits?.({ ...fronts, wearer: { napeToWaist: 390 }, ...more })?.values['by'];
+    expect(by({})).toBeCloseTo(-10, 6);
+    // 390 − 12 − 400.
+    expect(by({ hung: 12 })).toBeCloseTo(-22, 6);
+  });
+});

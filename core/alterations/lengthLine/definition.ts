@@ -118,7 +118,10 @@ function fits(context: Context): Fit | null {
   if (back) return back;
   const chart = context.chart?.find((r) => r.size === context.size)?.body.napeToWaist;
   if (napeToWaist !== undefined && chart !== undefined)
-    return difference('napeToWaist', napeToWaist, 0, chart, 1, (by) => ({ by: tenth(by), where: 'belowBust' }));
+    return difference('napeToWaist', napeToWaist, -(context.hung ?? 0), chart, 1, (by) => ({
+      by: tenth(by),
+      where: 'belowBust',
+    }));
   const drafted = context.chart?.find((r) => r.size === context.size)?.body.height ?? context.draftedHeight;
   if (height === undefined || !drafted) return hung(context);
   const lies = context.heightLies ?? 'allOver';

@@ -11,7 +11,7 @@ import {
   dashOf,
 } from '../../tracing/index.ts';
 import { ok, refuse, type Refusal, type Result } from '../../units/index.ts';
-import { Budget, Pen } from './pen.ts';
+import { Budget, Pen, type Drawn } from './pen.ts';
 import { middleLines } from './slivers.ts';
 
 /** The part of the PDF reading library used here; the caller passes an open document in, so core imports none. */
@@ -235,10 +235,11 @@ async function readPage(
     const dash = line ? dashOf(state.dash, grow) : [];
     const id = `${line ? 'line' : 'filled'} ${color ?? ''} ${width}${dashId(dash)}`;
     if (!sheet.styles.has(id)) sheet.styles.set(id, { id, color, width, dash });
-    for (const d of line ? drawn : middleLines(drawn)) {
+    // Small filled shapes are letters; they are left out before anything is made of them.
+    const shapes = line ? drawn : middleLines(drawn.filter((d) => !isLetter(d)));
+    for (const d of shapes) {
       const box = boxOfDrawn([d]);
       if (!box) continue;
-      if (!line && box.maxX - box.minX < LETTER_SHAPE && box.maxY - box.minY < LETTER_SHAPE) continue;
       const w = state.window;
       // What lies wholly outside the window that is shown was never seen on this page.
       if (box.minX > w.maxX || box.maxX < w.minX || box.minY > w.maxY || box.maxY < w.minY) continue;
@@ -259,6 +260,11 @@ async function readPage(
 }
 
 const tell = (sheet: Sheet, code: RepairCode): void => void sheet.told.set(code, (sheet.told.get(code) ?? 0) + 1);
+
+function isLetter(d: Drawn): boolean {
+  const box = boxOfDrawn([d]);
+  return box !== null && box.maxX - box.minX < LETTER_SHAPE && box.maxY - box.minY < LETTER_SHAPE;
+}
 
 function boxOfDrawn(drawn: ReturnType<Pen['done']>): Window | null {
   let box: Window | null = null;

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { pathLength } from '../../geometry/index.ts';
 import { cuttingLine, type Piece } from '../../pattern/index.ts';
 import { ALLOWANCE, draftedNest, NEST, PLAIN, printAtHome, sheetOf } from '../../testing/printAtHome/index.ts';
+import { pagesPdf } from '../../testing/handPdf.ts';
 import { laidTogether, readPrinted } from '../../testing/printed.ts';
 import {
   allRings,
@@ -99,15 +100,31 @@ describe('a file that another program printed', () => {
           return Math.abs(c.maxX - c.minX - b.maxX + b.minX) + Math.abs(c.maxY - c.minY - b.maxY + b.minY) < 2;
         });
         if (!ring) throw new Error(`expected ${id} ${size}`);
-        const letters = lettersIn(lines, ring.path);
-        const choices = firstGuess(ring, [], letters, plainChoices('piece', 'Piece'));
-        expect(choices).toMatchObject({ part, cut: 1, allowance: id === 'front' ? 10 : 15 });
+        const printed = { letters: lettersIn(lines, ring.path), file: lines.letters };
+        const choices = firstGuess(ring, [], printed, plainChoices('piece', 'Piece'));
+        // The front alone says the allowance and the sizes: they are those of all pieces of the file.
+        expect(choices).toMatchObject({ part, cut: 1, allowance: ALLOWANCE });
         // The fold has no allowance: nothing is taken off there.
-        const { piece } = tracePiece(ring, [], { ...choices, allowance: ALLOWANCE });
+        const { piece } = tracePiece(ring, [], choices);
         expect(piece.edges.find((e) => e.id === piece.fold)?.role).toBe(centre);
         expect(Math.abs(roleOf(piece, centre) - roleOf(truth, centre))).toBeLessThan(0.3);
-        if (id === 'front') expect(sizeOf(ring, otherSizes(ring, lines.strokes), letters)).toBe(size);
+        expect(sizeOf(ring, otherSizes(ring, lines.strokes), printed)).toBe(size);
       }
     }
+  });
+
+  it('reads a line by its middle whether it runs out and back or comes as two rims, and leaves other shapes alone', async () => {
+    const read = async (ops: string) => expectOk(await readPrinted(pagesPdf([ops], [600, 600])), 'shapes').strokes;
+    // A frame of 360 and one of 357 points in one filled shape: a line of 1.5 points, 358.5 each way.
+    const [frame, ...more] = await read('100 100 360 360 re 101.5 101.5 357 357 re f*');
+    expect(more).toEqual([]);
+    expect(pathLength(frame!.path)).toBeCloseTo((4 * 358.5 * 25.4) / 72, 1);
+    // Out and back in four corners: a line 300 points long.
+    const [bar] = await read('100 100 300 1.5 re f');
+    expect(pathLength(bar!.path)).toBeCloseTo((300 * 25.4) / 72, 1);
+    // Thin shapes beside each other are lines of their own; a solid square is a square.
+    expect(await read('100 100 300 1.5 re 100 103 300 1.5 re 100 106 300 1.5 re f')).toHaveLength(3);
+    const [square] = await read('100 100 200 200 re f');
+    expect(pathLength(square!.path)).toBeCloseTo((800 * 25.4) / 72, 2);
   });
 });

@@ -11,6 +11,7 @@ import {
   type Path,
   type Point,
 } from '../../geometry/index.ts';
+import { boxOf } from '../../tracing/index.ts';
 import { TOL } from '../../units/index.ts';
 import type { Drawn } from './pen.ts';
 
@@ -19,8 +20,12 @@ const WIDEST = 1.3;
 /** A shorter one is a dot or a letter, mm. */
 const SHORTEST = 6;
 /** How many ways of parting a rim into its two sides are tried, and at how many places each is measured. */
-const TRIES = 96;
-const PLACES = 48;
+const TRIES = 32;
+const PLACES = 16;
+/** The other rim of a line follows it within so many shapes: farther on they are not compared. */
+const FOLLOWS = 2;
+/** A shape of so few corners is tried from each of them. */
+const FEW = 40;
 
 /**
  * Lines that a program has drawn as thin filled shapes, as the line in their middle: some print a pen's stroke by its
@@ -29,12 +34,12 @@ const PLACES = 48;
  */
 export function middleLines(drawn: readonly Drawn[]): readonly Drawn[] {
   const taken = new Set<Drawn>();
-  return drawn.flatMap((d): readonly Drawn[] => {
+  return drawn.flatMap((d, i): readonly Drawn[] => {
     if (taken.has(d)) return [];
-    const rims = otherRim(d, drawn, taken);
-    if (rims) {
-      taken.add(rims);
-      return [betweenRings(d.path, rims.path)];
+    const other = drawn.slice(i + 1, i + 1 + FOLLOWS).find((o) => !taken.has(o) && areRims(d, o));
+    if (other) {
+      taken.add(other);
+      return [betweenRings(d.path, other.path)];
     }
     return [outAndBack(d.path) ?? d];
   });
@@ -42,20 +47,20 @@ export function middleLines(drawn: readonly Drawn[]): readonly Drawn[] {
 
 const area = (path: Path): number => Math.abs(signedArea(spansOf(path)));
 
-/** The other rim of a closed line: all of it so near, on one side. */
-function otherRim(d: Drawn, all: readonly Drawn[], taken: ReadonlySet<Drawn>): Drawn | null {
-  if (!d.closed) return null;
-  const size = pathLength(d.path);
-  if (size < 4 * SHORTEST) return null;
-  const places = Array.from({ length: PLACES }, (_, i) => pointAt(d.path, (size * (i + 0.5)) / PLACES));
-  const beside = (other: Drawn): boolean =>
-    other !== d &&
-    other.closed &&
-    !taken.has(other) &&
-    Math.abs(pathLength(other.path) - size) < 8 * WIDEST &&
-    places.every((p) => nearestOnPath(other.path, p).distance <= 2 * WIDEST) &&
-    Math.abs(area(d.path) - area(other.path)) < WIDEST * size;
-  return all.find(beside) ?? null;
+/** Whether two closed shapes are the rims of one line: everywhere so near, one inside the other. */
+function areRims(one: Drawn, two: Drawn): boolean {
+  if (!one.closed || !two.closed) return false;
+  const [a, b] = [boxOf(one.path), boxOf(two.path)];
+  // How far the first reaches out beyond the second on each side: all one way, or neither lies in the other.
+  const out = [b.minX - a.minX, b.minY - a.minY, a.maxX - b.maxX, a.maxY - b.maxY];
+  if (out.some((v) => Math.abs(v) > 2 * WIDEST) || (out.some((v) => v < 0) && out.some((v) => v > 0))) return false;
+  const size = pathLength(one.path);
+  // A shape so thin is a line by itself.
+  if (size < 4 * SHORTEST || (2 * area(one.path)) / size <= WIDEST) return false;
+  if (Math.abs(area(one.path) - area(two.path)) >= WIDEST * size) return false;
+  return Array.from({ length: 2 * PLACES }, (_, i) => pointAt(one.path, (size * (i + 0.5)) / (2 * PLACES))).every(
+    (p) => nearestOnPath(two.path, p).distance <= 2 * WIDEST,
+  );
 }
 
 function betweenRings(one: Path, two: Path): Drawn {
@@ -76,6 +81,13 @@ function outAndBack(path: Path): Drawn | null {
       ? { ...path, segments: [...path.segments, { kind: 'line' as const, to: first }] }
       : path;
   const all = placed(ring);
+  if (all.length <= FEW) {
+    const few = cornerByCorner(
+      all,
+      Array.from(all, (_, i) => i),
+    );
+    if (few) return lineOf(few);
+  }
   const place = (s: number): Point => placeOn(all, round, s);
   const apart = (from: number): number => {
     let sum = 0;
@@ -98,7 +110,10 @@ function outAndBack(path: Path): Drawn | null {
       if (off < best.apart) best = { from, apart: off };
     }
   if (best.apart > 1.5 * WIDEST) return null;
-  const middle = cornerByCorner(all, round, best.from) ?? straightAcross(all, round, best.from);
+  return lineOf(cornerByCorner(all, around(all, round, best.from)) ?? straightAcross(all, round, best.from));
+}
+
+function lineOf(middle: readonly Point[]): Drawn | null {
   const [a, b] = [middle[0], middle.at(-1)];
   if (!a || !b || middle.length < 2) return null;
   const closed = middle.length > 3 && distance(a, b) <= WIDEST;
@@ -139,17 +154,24 @@ function placeOn(all: readonly Placed[], round: number, along: number): Point {
 /** How many corners to either side of where the ends seem to lie are tried. */
 const NEAR = 6;
 
-/** Halfway between two rims drawn with as many corners, corner by corner; null where they do not go together so. */
-function cornerByCorner(all: readonly Placed[], round: number, from: number): readonly Point[] | null {
-  const n = all.length;
-  if (n % 2 !== 0 || n < 4) return null;
+/** The corners about a place on the ring. */
+function around(all: readonly Placed[], round: number, from: number): readonly number[] {
   const gap = (at: number): number => Math.min(Math.abs(at - from), round - Math.abs(at - from));
   const first = all.reduce((best, v, i) => (gap(v.at) < gap(all[best]?.at ?? Infinity) ? i : best), 0);
+  return Array.from({ length: 2 * NEAR + 1 }, (_, i) => first - NEAR + i);
+}
+
+/**
+ * Halfway between two rims drawn with as many corners, corner by corner, the first of them one of `starts`; null where
+ * they do not go together so.
+ */
+function cornerByCorner(all: readonly Placed[], starts: readonly number[]): readonly Point[] | null {
+  const n = all.length;
+  if (n % 2 !== 0 || n < 4) return null;
   const corner = (i: number): Point => all[((i % n) + n) % n]?.p ?? { x: NaN, y: NaN };
   const pairs = (k: number): readonly (readonly [Point, Point])[] =>
     Array.from({ length: n / 2 }, (_, i) => [corner(k + i), corner(k - 1 - i)] as const);
-  const widest = (k: number): number => Math.max(...pairs(k).map(([a, b]) => distance(a, b)));
-  const tried = Array.from({ length: 2 * NEAR + 1 }, (_, i) => first - NEAR + i).map((k) => ({ k, off: widest(k) }));
+  const tried = starts.map((k) => ({ k, off: Math.max(...pairs(k).map(([a, b]) => distance(a, b))) }));
   const best = tried.sort((a, b) => a.off - b.off)[0];
   return best && best.off <= 4 * WIDEST ? pairs(best.k).map(([a, b]) => lerp(a, b, 0.5)) : null;
 }

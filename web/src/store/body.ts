@@ -1,6 +1,6 @@
-import { newestFirst, type HeightLies } from '@ample/core/fit';
+import { newestFirst } from '@ample/core/fit';
 import type { Wearer } from '@ample/core/formats';
-import type { MeasurementKey } from '@ample/core/pattern';
+import type { HeightLies, MeasurementKey } from '@ample/core/pattern';
 import { useJob } from './job.ts';
 
 type Set = Wearer['sets'][number];

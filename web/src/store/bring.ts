@@ -208,21 +208,22 @@ export function pickRing(ring: Ring, from: readonly Stroke[]): void {
   const nest = style ? otherSizes(ring, shown) : [];
   const mine = style ? linesOfSize(lookOf(style), nest, shown) : shown;
   const others = linesIn(ring, mine).filter((s) => !own.has(s) && !(s.kind === null && sameLine(s, style)));
-  const letters = lettersIn(lines, ring.path);
+  const printed = { letters: lettersIn(lines, ring.path), file: lines.letters };
   const usual: TraceChoices = {
     ...plainChoices('piece', 'Piece'),
     line: style?.kind === 'sew' || lines.source === 'mat' ? 'sewing' : 'cutting',
   };
-  const choices = firstGuess(ring, others, letters, usual);
-  const traced = traceSafely(ring, others, choices);
+  const choices = firstGuess(ring, others, printed, usual);
+  const picked: Picked = { ring, look: style ? lookOf(style) : null, others };
+  const traced = tracedWith(picked, choices);
   if (!traced.ok) return set({ pickFailed: traced.error });
   set({
-    picked: { ring, look: style ? lookOf(style) : null, others },
+    picked,
     pickFailed: null,
     choices,
     past: [],
     choiceFailed: null,
-    size: sizeOf(ring, nest, letters) ?? state.size,
+    size: sizeOf(ring, nest, printed) ?? state.size,
     tool: 'edge',
     clicks: [],
     chosenEdge: null,
@@ -232,16 +233,17 @@ export function pickRing(ring: Ring, from: readonly Stroke[]): void {
 const sameLine = (s: Stroke, of: Stroke | undefined): boolean =>
   of !== undefined && s.closed && s.style === of.style && s.layer === of.layer && s.path.segments.length > 3;
 
-let drawn: { readonly of: readonly unknown[]; readonly traced: Traced } | null = null;
+let drawn: { readonly of: readonly [Picked, TraceChoices]; readonly traced: Result<Traced> } | null = null;
+/** Traced once for each choice, whoever asks. */
+function tracedWith(picked: Picked, choices: TraceChoices): Result<Traced> {
+  if (drawn?.of[0] !== picked || drawn.of[1] !== choices)
+    drawn = { of: [picked, choices], traced: traceSafely(picked.ring, picked.others, choices) };
+  return drawn.traced;
+}
 /** The piece as the choices make it. */
 export function tracedOf(s: Pick<Bring, 'picked' | 'choices'>): Traced | null {
-  if (!s.picked || !s.choices) return null;
-  const of = [s.picked, s.choices];
-  if (drawn && drawn.of.every((x, i) => x === of[i])) return drawn.traced;
-  const traced = traceSafely(s.picked.ring, s.picked.others, s.choices);
-  if (!traced.ok) return null;
-  drawn = { of, traced: traced.value };
-  return traced.value;
+  const traced = s.picked && s.choices ? tracedWith(s.picked, s.choices) : null;
+  return traced?.ok ? traced.value : null;
 }
 
 /** Takes a choice for the piece in hand; one that nothing can be made of is refused, and the piece stays as it was. */
@@ -249,7 +251,7 @@ export const choose = (change: Partial<TraceChoices>): void =>
   set((s) => {
     if (!s.choices || !s.picked) return {};
     const choices = { ...s.choices, ...change };
-    const traced = traceSafely(s.picked.ring, s.picked.others, choices);
+    const traced = tracedWith(s.picked, choices);
     if (!traced.ok) return { choiceFailed: traced.error };
     return { choices, choiceFailed: null, past: [...s.past, s.choices].slice(-MOST_PAST) };
   });

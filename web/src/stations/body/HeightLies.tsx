@@ -1,4 +1,4 @@
-import { HEIGHT_LIES, type HeightLies as Where } from '@ample/core/fit';
+import { HEIGHT_LIES, type HeightLies as Where } from '@ample/core/pattern';
 import { HEIGHT_LIES_WORDS } from '@ample/core/words';
 import { setHeightLies } from '../../store/body.ts';
 
@@ -8,7 +8,7 @@ export function HeightLies({ value }: { readonly value: Where }) {
     <tr className="border-b border-line">
       <td colSpan={5} className="px-3 py-2">
         <label className="flex flex-wrap items-center gap-3">
-          <span>Taller or shorter than the pattern</span>
+          <span>The difference in height lies</span>
           <select className="field" value={value} onChange={(e) => setHeightLies(e.target.value as Where)}>
             {HEIGHT_LIES.map((where) => (
               <option key={where} value={where}>

@@ -37,6 +37,9 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
   const { size, name } = useBring();
   const [failed, setFailed] = useState<Refusal | null>(null);
   const problems = useMemo(() => validatePiece(traced.piece), [traced]);
+  // A piece whose allowance could not be taken off would be cut wrong: that stands apart from what is only told.
+  const wrong = traced.notes.filter((n) => n.code === 'allowance-missed');
+  const told = traced.notes.filter((n) => n.code !== 'allowance-missed');
   const take = () => {
     const done = takePieces([{ piece: traced.piece, size }], name);
     if (!done.ok) return setFailed(done.error);
@@ -100,9 +103,14 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
         <SmallPiece piece={traced.piece} tall="h-[150px]" />
         <Turn choices={choices} orientation={traced.orientation} />
       </div>
-      {traced.notes.length > 0 && (
+      {wrong.map((n) => (
+        <Notice key={n.code} grade="fault">
+          {sayTraceNote(n, units)}
+        </Notice>
+      ))}
+      {told.length > 0 && (
         <Notice grade="note">
-          {traced.notes.map((n) => (
+          {told.map((n) => (
             <p key={n.code}>{sayTraceNote(n, units)}</p>
           ))}
         </Notice>

@@ -4,10 +4,19 @@ import { useJob } from '../../store/job.ts';
 import { LengthField } from '../../ui/LengthField.tsx';
 import { Length } from '../../ui/parts.tsx';
 
+/** No skirt weighs more, grams. */
+const MOST_GRAMS = 20_000;
+
 /** A bodice that stretches gives under the skirt's weight: how heavy it is, how much the bodice gives, and the drop. */
 export function HangingSkirt() {
   const hanging = useJob((s) => s.job?.hanging ?? null);
   const drop = dropBy(hanging);
+  const stretch = hanging?.stretch ?? 0;
+  // Taken when one leaves the field, so that typing it is one step to undo; emptied, nothing hangs there.
+  const weigh = (typed: number) => {
+    const grams = Number.isNaN(typed) ? 0 : Math.min(MOST_GRAMS, Math.max(0, Math.round(typed)));
+    if (grams !== (hanging?.grams ?? 0)) setHanging(grams === 0 && stretch === 0 ? null : { grams, stretch });
+  };
   return (
     <details className="sheet mt-4 p-3" open={hanging !== null}>
       <summary className="min-h-[40px] cursor-pointer py-2">A skirt hangs from this bodice</summary>
@@ -19,18 +28,16 @@ export function HangingSkirt() {
         <label className="flex flex-col gap-1">
           <span>The skirt weighs, in grams</span>
           <input
+            key={hanging?.grams ?? 'none'}
             className="field num w-36"
             type="number"
             inputMode="numeric"
             min={0}
-            max={20000}
+            max={MOST_GRAMS}
             step={10}
-            value={hanging?.grams ?? ''}
-            onChange={(e) => {
-              const grams = e.target.valueAsNumber;
-              if (Number.isNaN(grams)) setHanging(null);
-              else if (grams >= 0 && grams <= 20000) setHanging({ grams, stretch: hanging?.stretch ?? 0 });
-            }}
+            defaultValue={hanging?.grams ?? ''}
+            onBlur={(e) => weigh(e.target.valueAsNumber)}
+            onKeyDown={(e) => e.key === 'Enter' && weigh(e.currentTarget.valueAsNumber)}
           />
         </label>
         <LengthField
@@ -40,7 +47,10 @@ export function HangingSkirt() {
           min={0}
           max={200}
           width="w-40"
-          onCommit={(v) => setHanging(v === null ? null : { grams: hanging?.grams ?? 0, stretch: v })}
+          onCommit={(v) => {
+            const grams = hanging?.grams ?? 0;
+            setHanging(v === null && grams === 0 ? null : { grams, stretch: v ?? 0 });
+          }}
         />
         <p className="min-h-[40px] py-2" role="status">
           {drop > 0 ? (

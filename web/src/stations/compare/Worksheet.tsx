@@ -21,7 +21,7 @@ interface Props {
 export function Worksheet({ rows, paper, size, pattern, focused, onFocus }: Props) {
   const { unit } = useUnits();
   return (
-    <div className="overflow-x-auto">
+    <div className="relative overflow-x-auto">
       <table className="workings w-full">
         <caption className="sr-only">Body, ease, wanted, pattern, difference and each piece’s share</caption>
         <thead>

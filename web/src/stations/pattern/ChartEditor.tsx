@@ -124,7 +124,7 @@ export function ChartEditor({
   return (
     <Shown.Provider value={{ pattern, size, own }}>
       <section aria-label="Size chart">
-        <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Size chart, to scroll">
+        <div className="relative overflow-x-auto" tabIndex={0} role="group" aria-label="Size chart, to scroll">
           <table className="sheet w-full">
             <caption className="sr-only">Body measurements each size is drafted for</caption>
             <thead>

@@ -45,8 +45,7 @@ function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pat
   const choice = draft.cupChoice;
   const ready = pattern.cups.find((c) => c.name === draft.cup)?.sizesUp ?? null;
   const missing = !isDrawnFor(pattern, draft);
-  const anyOwn = pattern.cups.some((c) => (pattern.sizes[`${draft.size ?? ''} ${c.name}`] ?? []).length > 0);
-  const shared = anyOwn ? sharedPieces(pattern, draft.size ?? '').map((p) => p.name) : [];
+  const shared = sharedPieces(pattern, draft.size ?? '').map((p) => p.name);
   return (
     <section className="sheet p-4" aria-label="Cup">
       <h2>{ready !== null ? `The ${draft.cup ?? ''} piece` : `Cup ${draft.cup ?? ''}`}</h2>
@@ -57,7 +56,9 @@ function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pat
             ? `cup ${choice.chosen.name}`
             : `the ${choice.chosen.name} piece, ${CUP_PIECE_WORDS(choice.chosen.sizesUp)},`}{' '}
           is drafted for <Length value={choice.chosen.cup} />
-          {choice.beyond ? (
+          {missing ? (
+            `. Size ${draft.size ?? ''} has no pieces drawn for it here: the plan starts from those there are, and the bust step does all of it.`
+          ) : choice.beyond ? (
             <>
               , the largest sold: a full bust adjustment of about <Length value={choice.rest} sign /> does the rest.
             </>
@@ -70,12 +71,6 @@ function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pat
         </p>
       ) : (
         <p className="mt-1">Measure full and high bust to choose the cup.</p>
-      )}
-      {missing && (
-        <p className="mt-1">
-          Size {draft.size} has no pieces drawn for it here: the plan starts from those there are, and the bust is
-          altered.
-        </p>
       )}
       {shared.length > 0 && <p className="mt-1">The same for every cup: {shared.join(', ')}.</p>}
       <label className="mt-2 block">
