@@ -1,7 +1,7 @@
 import { boundsOf, flatten } from '../geometry/index.ts';
 import type { EdgeRole } from '../pattern/index.ts';
 import { isStraight } from './corners.ts';
-import { lengthOf, looks, middleOf, sharp, SIDE_LONGEST, within, type Seen } from './roleSeen.ts';
+import { sewnLength, looks, middleOf, sharp, SIDE_LONGEST, within, type Seen } from './roleSeen.ts';
 
 /**
  * A panel beside the one with the centre: waist or hem below; of the two seams that rise from it the shorter is the side,
@@ -18,12 +18,12 @@ export function sidePanel(edges: readonly Seen[], roles: EdgeRole[]): void {
   const bottom = round.slice(upper.length);
   const rising = (way: readonly Seen[]): number => {
     const end = way.findIndex((e, i) => i > 0 && sharp(way[i - 1], e));
-    return lengthOf(end < 0 ? way : way.slice(0, end));
+    return sewnLength(end < 0 ? way : way.slice(0, end));
   };
   const way = rising(upper) <= rising([...upper].reverse()) ? upper : [...upper].reverse();
   const side = way.findIndex((e, i) => i > 0 && sharp(way[i - 1], e));
   if (side < 0) return;
-  const role: EdgeRole = lengthOf(way.slice(0, side)) > SIDE_LONGEST ? 'hem' : 'waist';
+  const role: EdgeRole = sewnLength(way.slice(0, side)) > SIDE_LONGEST ? 'hem' : 'waist';
   for (const e of bottom) roles[e.index] = role;
   let now: EdgeRole = 'side';
   way.forEach((e, i) => {

@@ -52,9 +52,11 @@ export function cornerBetween(p: Path, q: Path): number {
   );
 }
 
-export const lengthOf = (list: readonly Seen[]): number => list.reduce((sum, e) => sum + pathLength(e.path), 0);
+/** How long edges are when they are sewn, mm: the mouths of darts between them are shut. */
+export const sewnLength = (list: readonly Seen[]): number =>
+  list.reduce((sum, e) => sum + (e.dart ? 0 : pathLength(e.path)), 0);
 export const sharp = (before: Seen | undefined, e: Seen): boolean =>
   before !== undefined && !before.dart && cornerBetween(before.path, e.path) >= UNDERARM;
 
-/** A bodice that runs on so far below its underarm ends in a hem, mm: the longest side to a waist, and something over. */
+/** A bodice whose side is sewn longer than this ends in a hem, mm: the longest side to a waist, and something over. */
 export const SIDE_LONGEST = 265;

@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { cuttingLine, mirrorPiece, type EdgeRole, type Piece } from '../pattern/index.ts';
 import { pathLength, polyline, type Path } from '../geometry/index.ts';
 import { dartShape } from '../pattern/index.ts';
-import { ALLOWANCE, draftedNest } from '../testing/printAtHome/index.ts';
+import { ALLOWANCE, draftedNest, withAllowance } from '../testing/printAtHome/index.ts';
+import { contextOn } from '../testing/samples.ts';
+import { pieceIn, work } from '../testing/work.ts';
 import type { SampleId } from '../drafting/index.ts';
 import { plainChoices, tracePiece, type Stroke } from './index.ts';
 
@@ -59,6 +61,26 @@ describe('what each edge of a piece is', () => {
         }
     },
   );
+
+  it('is a waist below a side that is long by its open dart alone', () => {
+    // 100 over the front opens the side dart wide: from the underarm down the paper measures more than a sewn side.
+    for (const size of ['3', '8']) {
+      const run = work('full-bust-side-dart', contextOn('causeway', size), { total: 100, whose: 'pattern' });
+      const front = withAllowance(pieceIn(run, 'front'), ALLOWANCE);
+      const side = front.edges.filter((e) => e.role === 'side').map((e) => e.path);
+      const down = Math.max(...side.map((p) => p.segments.at(-1)!.to.y)) - Math.min(...side.map((p) => p.start.y));
+      expect(down).toBeGreaterThan(250);
+      const fold = front.edges.find((e) => e.id === front.fold)!.path;
+      const at = { x: fold.start.x, y: (fold.start.y + fold.segments.at(-1)!.to.y) / 2 };
+      const traced = tracePiece({ path: cuttingLine(front), strokes: [], healed: [] }, legsOf(front), {
+        ...plainChoices('front', 'Front'),
+        part: 'front',
+        allowance: ALLOWANCE,
+        said: [{ at, fold: true }],
+      });
+      expect(Object.keys(byRole(traced.piece)).sort()).toEqual(Object.keys(byRole(front)).sort());
+    }
+  });
 
   it('is read with nothing told at all of backs and fronts without a dart', () => {
     for (const [sample, id] of [

@@ -7,7 +7,7 @@ import {
   cornerBetween,
   isCurved,
   leanOf,
-  lengthOf,
+  sewnLength,
   looks,
   middleOf,
   sharp,
@@ -60,8 +60,9 @@ function bodice(edges: readonly Seen[], centre: Seen, centreRole: EdgeRole, role
     }
     return k;
   })();
-  const underarm = underarmOf(way);
-  const long = underarm ? all.maxY - underarm.y > SIDE_LONGEST : all.maxY - all.minY > BODICE_LONGEST;
+  const underarm = underarmOf(way.slice(0, bottomFrom));
+  const side = sewnLength(underarm < 0 ? [] : way.slice(underarm, bottomFrom));
+  const long = underarm < 0 ? all.maxY - all.minY > BODICE_LONGEST : side > SIDE_LONGEST;
   const bottom: EdgeRole = long ? 'hem' : 'waist';
   for (const e of way.slice(bottomFrom)) roles[e.index] = bottom;
   const upper = way.slice(0, bottomFrom);
@@ -90,16 +91,16 @@ function bodice(edges: readonly Seen[], centre: Seen, centreRole: EdgeRole, role
   const rest = upper.slice(k);
   const start = rest[0];
   if (!start) return;
-  const shoulder = lengthOf(upper.filter((e) => !e.dart && roles[e.index] === 'shoulder'));
+  const shoulder = sewnLength(upper.filter((e) => roles[e.index] === 'shoulder'));
   if (shoulder > OVERARM) return cutOnSleeve(rest, roles);
   const corner = rest.findIndex((e, i) => i > 0 && !e.dart && sharp(rest[i - 1], e));
   // Cut into panels, the shoulder or a short piece of armhole is followed by the seam to the next panel.
-  if (corner < 0 && lengthOf(rest) > PANEL) {
+  if (corner < 0 && sewnLength(rest) > PANEL) {
     const top = rest.length > 1 && pathLength(start.path) < HALF_ARMHOLE ? start : null;
     return rest.forEach((e) => (roles[e.index] = e === top ? 'armhole' : 'princess'));
   }
   const after = rest[corner];
-  if (after && isCurved(after.path) && lengthOf(rest.slice(0, corner)) < HALF_ARMHOLE)
+  if (after && isCurved(after.path) && sewnLength(rest.slice(0, corner)) < HALF_ARMHOLE)
     return rest.forEach((e, i) => (roles[e.index] = i < corner ? 'armhole' : 'princess'));
   // The armhole runs on until the sharp corner at the underarm; from there it is the side.
   let armhole = isCurved(start.path) || leanOf(start.path) > 35;
@@ -120,17 +121,12 @@ function cutOnSleeve(rest: readonly Seen[], roles: EdgeRole[]): void {
   });
 }
 
-/** Where a curve that is armhole or raglan ends in the sharp corner at the underarm; null where there is none. */
-function underarmOf(way: readonly Seen[]): Point | null {
-  for (const [i, e] of way.entries()) {
+/** The edge that begins where armhole or raglan, a curve, ends in the sharp corner at the underarm; −1 where none does. */
+const underarmOf = (way: readonly Seen[]): number =>
+  way.findIndex((e, i) => {
     const before = way[i - 1];
-    if (!before || before.dart || e.dart || !isCurved(before.path) || leanOf(e.path) > 35) continue;
-    if (cornerBetween(before.path, e.path) < UNDERARM) continue;
-    const ends = [e.path.start, endOf(e.path)];
-    return ends.reduce((high, p) => (p.y < high.y ? p : high));
-  }
-  return null;
-}
+    return before && isCurved(before.path) && !e.dart && leanOf(e.path) <= 35 && sharp(before, e);
+  });
 
 /** The roles of a bodice with the centre that reads best; the first where two read alike. */
 function bestBodice(edges: readonly Seen[], centres: readonly Seen[], centreRole: EdgeRole, roles: EdgeRole[]): void {

@@ -12,6 +12,7 @@ export function HangingSkirt() {
   const hanging = useJob((s) => s.job?.hanging ?? null);
   const drop = dropBy(hanging);
   const stretch = hanging?.stretch ?? 0;
+  // Nothing typed and no stretch are one, so weighing the skirt writes no 0 where one is about to type.
   // Taken when one leaves the field, so that typing it is one step to undo; emptied, nothing hangs there.
   const weigh = (typed: number) => {
     const grams = Number.isNaN(typed) ? 0 : Math.min(MOST_GRAMS, Math.max(0, Math.round(typed)));
@@ -42,7 +43,7 @@ export function HangingSkirt() {
         </label>
         <LengthField
           label={`${TRIED_WITH} g make it longer by`}
-          value={hanging?.stretch ?? null}
+          value={stretch === 0 ? null : stretch}
           optional
           min={0}
           max={200}
