@@ -14,8 +14,9 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import { ok, refuse, TOL, type Result } from '../units/index.ts';
+import { degrees, ok, refuse, TOL, type Result } from '../units/index.ts';
 import { boxOf, type Stroke } from './lines.ts';
+import { sizeOf } from './likeness.ts';
 import { MOST_THINNED, thinned } from './thin.ts';
 
 /** A gap between two ends that was closed. */
@@ -88,6 +89,10 @@ interface Walked {
   readonly stuck: Point;
 }
 
+/** Over a gap a line goes on in about its own direction, degrees. */
+const RUNS_ON = 20;
+const runsOn = (turn: number): boolean => Math.abs(degrees(turn)) <= RUNS_ON;
+
 /**
  * Follows lines from one on, always taking the outermost turn (leftmost, for a walk that keeps the inside to its
  * right), so that darts' legs and other lines inside that end on the outline are passed by.
@@ -121,8 +126,13 @@ function follow(
         const gap = distance(at, on.start);
         return { e, on, gap, turn: turnBetween(heading, startTangent(on)) };
       })
-      // What touches goes before what is only near; then the outermost way.
-      .sort((a, b) => Number(a.gap > TOL.meets) - Number(b.gap > TOL.meets) || a.turn - b.turn)[0];
+      // What touches goes before what is only near, there the outermost way; over a gap a line runs on as it came.
+      .sort(
+        (a, b) =>
+          Number(a.gap > TOL.meets) - Number(b.gap > TOL.meets) ||
+          (a.gap > TOL.meets ? Number(!runsOn(a.turn)) - Number(!runsOn(b.turn)) || a.gap - b.gap : 0) ||
+          a.turn - b.turn,
+      )[0];
     if (closes && home <= heal && (!best || home <= TOL.meets || best.gap > TOL.meets)) {
       const turnHome = turnBetween(heading, startTangent(start));
       if (!best || best.gap > TOL.meets || home > TOL.meets || turnHome <= best.turn || turnHome < 0) {
@@ -166,7 +176,7 @@ function closeUp(parts: readonly Path[]): Path {
 const clockwise = (path: Path): Path => (signedArea(spansOf(path)) < 0 ? reversePath(path) : path);
 
 /** A closed line as a ring: the last point laid on the first, bits without length left out. */
-function ringOf(path: Path): Path {
+export function ringOf(path: Path): Path {
   const spans = spansOf(path).filter((s) => s.kind === 'cubic' || distance(s.a, s.b) > TOL.same);
   if (spans.length === 0) return path;
   const gap = distance(endOf(path), path.start);
@@ -195,8 +205,8 @@ export function ringThrough(
   }
   let stuck: Walked | null = null;
   for (const whole of [true, false]) {
-    const { all, ends } = woven(strokes, heal, whole);
-    const at = all === strokes ? first : all.findIndex((s) => s.path === stroke.path || isPartOf(s.path, stroke.path));
+    const { all, of, ends } = woven(strokes, heal, whole);
+    const at = of ? of.indexOf(first) : first;
     const walks = [true, false].map((way) => follow(all, ends, Math.max(0, at), way, heal, effort));
     const closed = walks
       .filter((w) => w.closed)
@@ -207,7 +217,8 @@ export function ringThrough(
       if (closed.area < 1) return refuse('outline-no-area');
       const path = thinned(clockwise(closed.path));
       if (path.segments.length > MOST_THINNED) return refuse('outline-too-fine', { bits: path.segments.length });
-      return ok({ path, strokes: closed.w.strokes, healed: closed.w.healed });
+      const own = closed.w.strokes.map((i) => of?.[i] ?? i);
+      return ok({ path, strokes: [...new Set(own)], healed: closed.w.healed });
     }
     stuck ??= walks.sort((a, b) => b.parts.length - a.parts.length)[0] ?? null;
   }
@@ -216,8 +227,33 @@ export function ringThrough(
   return refuse('outline-runs-out', { x, y, heal });
 }
 
+/** An open line made of several. */
+export interface Run {
+  readonly path: Path;
+  readonly strokes: readonly number[];
+  readonly healed: readonly Healed[];
+}
+
+/** The open line through the one at `first`, followed both ways as far as it goes over lines that are not `taken`. */
+export function runThrough(strokes: readonly Stroke[], first: number, taken: ReadonlySet<number>): Run {
+  const free = strokes.map((s, i) => (taken.has(i) ? { ...s, closed: true } : s));
+  const ends = new Ends(free, TOL.heal);
+  const effort: Effort = { left: MOST_WAYS };
+  const on = follow(free, ends, first, true, TOL.heal, effort);
+  const back = follow(free, ends, first, false, TOL.heal, effort);
+  const before = back.parts.slice(1).reverse().map(reversePath);
+  const parts = [...before, ...on.parts];
+  return {
+    path: joinPaths(parts.map((p, i) => ({ ...p, start: i === 0 ? p.start : endOf(parts[i - 1] as Path) }))),
+    strokes: [...new Set([...on.strokes, ...back.strokes])],
+    healed: [...on.healed, ...back.healed],
+  };
+}
+
 interface Woven {
   readonly all: readonly Stroke[];
+  /** For lines that were split, which of the drawing's lines each is a part of. */
+  readonly of: readonly number[] | null;
   readonly ends: Ends;
 }
 const known = new WeakMap<readonly Stroke[], Map<string, Woven>>();
@@ -228,21 +264,23 @@ function woven(strokes: readonly Stroke[], heal: number, whole: boolean): Woven 
   const key = `${heal} ${whole}`;
   const there = kept.get(key);
   if (there) return there;
-  const all = whole ? strokes : splitWhereTouched(strokes, heal);
-  const made = { all, ends: new Ends(all, Math.max(heal, TOL.meets)) };
+  const split = whole ? null : splitWhereTouched(strokes, heal);
+  const all = split ? split.map((x) => x.stroke) : strokes;
+  const of = split ? split.map((x) => x.of) : null;
+  const made = { all, of, ends: new Ends(all, Math.max(heal, TOL.meets)) };
   kept.set(key, made);
   return made;
 }
 
-const isPartOf = (part: Path, whole: Path): boolean =>
-  distance(part.start, whole.start) < TOL.same || nearestOnPath(whole, part.start).distance < TOL.same;
-
 /** Lines split where another ends on them: the way on may begin in a line's middle. Only for drawings of sane size. */
-function splitWhereTouched(strokes: readonly Stroke[], heal: number): readonly Stroke[] {
-  if (strokes.length > 3000) return strokes;
+function splitWhereTouched(
+  strokes: readonly Stroke[],
+  heal: number,
+): readonly { readonly stroke: Stroke; readonly of: number }[] | null {
+  if (strokes.length > 3000) return null;
   const ends = strokes.flatMap((s) => (s.closed ? [] : [s.path.start, endOf(s.path)]));
-  return strokes.flatMap((s) => {
-    if (s.closed) return [s];
+  return strokes.flatMap((s, of) => {
+    if (s.closed) return [{ stroke: s, of }];
     const box = boxOf(s.path);
     let parts: readonly Path[] = [s.path];
     for (const p of ends) {
@@ -254,7 +292,7 @@ function splitWhereTouched(strokes: readonly Stroke[], heal: number): readonly S
         return splitPath(path, at).filter((q) => q.segments.length > 0);
       });
     }
-    return parts.map((path) => ({ ...s, path }));
+    return parts.map((path) => ({ stroke: { ...s, path }, of }));
   });
 }
 
@@ -266,7 +304,11 @@ export function allRings(strokes: readonly Stroke[], heal: number = TOL.heal): r
   const used = new Set<number>();
   const rings: { readonly ring: Ring; readonly area: number }[] = [];
   const effort: Effort = { left: MOST_WAYS };
-  strokes.forEach((stroke, i) => {
+  // Long lines first: begun at a dart's leg, a walk would close around the dart and take the outline it ends on with it.
+  const reach = strokes.map((s) => sizeOf(boxOf(s.path)));
+  const order = strokes.map((_, i) => i).sort((a, b) => (reach[b] ?? 0) - (reach[a] ?? 0));
+  order.forEach((i) => {
+    const stroke = strokes[i] as Stroke;
     if (used.has(i) || (effort.left <= 0 && !stroke.closed)) return;
     const found = ringThrough(strokes, i, heal, effort);
     used.add(i);

@@ -22,3 +22,4 @@ export * from './inner.ts';
 export * from './grouped.ts';
 export * from './drawable.ts';
 export * from './apart.ts';
+export * from './wholeFile/index.ts';

@@ -35,7 +35,10 @@ export interface Stroke {
 
 export interface Lettering {
   readonly text: string;
+  /** Where it begins. */
   readonly at: Point;
+  /** The middle of its line, where the file tells how wide it is set. */
+  readonly middle?: Point;
   readonly page: number;
   readonly layer: string;
   readonly block: string;

@@ -1,6 +1,7 @@
 import {
   boundsOf,
   distance,
+  endOf,
   flatten,
   insidePolygon,
   midpoint,
@@ -157,8 +158,14 @@ export function findMarks(ring: Path, others: readonly Stroke[], reach: number):
     );
   });
   const inside = around.filter((s) => insidePolygon(middleOf(boxOf(s.path)), polygon));
-  const small = around.filter((s) => s.kind === 'notch' || (s.kind === null && sizeOf(boxOf(s.path)) <= NOTCH_SIZE));
   const grain = grainAmong(inside, ring);
+  // The head of an arrow that points at an edge is no notch there.
+  const isHead = (s: Stroke): boolean =>
+    grain !== null &&
+    [s.path.start, endOf(s.path)].some((p) => [grain.from, grain.to].some((g) => distance(p, g) < TOL.touches));
+  const small = around.filter(
+    (s) => s.kind === 'notch' || (s.kind === null && sizeOf(boxOf(s.path)) <= NOTCH_SIZE && !isHead(s)),
+  );
   const isGrain = (l: LineSpan): boolean =>
     grain !== null && distance(l.a, grain.from) < TOL.touches && distance(l.b, grain.to) < TOL.touches;
   const mirror = longest(around.filter((s) => s.kind === 'mirror').flatMap(straightsOf));

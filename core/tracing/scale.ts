@@ -1,4 +1,4 @@
-import { distance, mapPath, nearestOnPath, spansOf, type Point } from '../geometry/index.ts';
+import { distance, mapPath, nearestOnPath, spansOf, type Box, type Point } from '../geometry/index.ts';
 import { boundsOfStrokes, boxOf, MM_PER, type Lines, type Stroke, type UnitName } from './lines.ts';
 
 /** A square found in a drawing, as printers are checked by. */
@@ -15,6 +15,17 @@ const USUAL = [100, 101.6, 50, 50.8, 25.4, 76.2, 30, 40, 20, 150, 152.4] as cons
 const EQUAL = 0.01;
 const NEAR = 0.06;
 
+/** The usual side a square was most likely meant to have, mm. */
+function meantSide(side: number): number | null {
+  const meant = [...USUAL].sort((p, q) => Math.abs(p - side) - Math.abs(q - side))[0] as number;
+  return Math.abs(meant - side) <= NEAR * meant ? meant : null;
+}
+/** The usual side of a box as wide as high; null for any other. */
+export function squareSide(b: Box): number | null {
+  const [w, h] = [b.maxX - b.minX, b.maxY - b.minY];
+  return Math.abs(w - h) > EQUAL * w ? null : meantSide((w + h) / 2);
+}
+
 /** Squares of a size that one measures, the largest first. */
 export function findSquares(strokes: readonly Stroke[]): readonly FoundSquare[] {
   const out: FoundSquare[] = [];
@@ -27,13 +38,7 @@ export function findSquares(strokes: readonly Stroke[]): readonly FoundSquare[] 
     const upright = spans.every((x) => Math.abs(x.a.x - x.b.x) < 0.2 || Math.abs(x.a.y - x.b.y) < 0.2);
     if (!upright) continue;
     const side = (w + h) / 2;
-    const meant = [...USUAL].sort((p, q) => Math.abs(p - side) - Math.abs(q - side))[0] as number;
-    out.push({
-      at: { x: b.minX, y: b.minY },
-      side,
-      page: s.page,
-      meant: Math.abs(meant - side) <= NEAR * meant ? meant : null,
-    });
+    out.push({ at: { x: b.minX, y: b.minY }, side, page: s.page, meant: meantSide(side) });
   }
   return out.sort((a, b) => b.side - a.side);
 }
@@ -51,7 +56,7 @@ export function scaleLines(lines: Lines, factor: number): Lines {
         path: path.segments.length > 0 ? path : { ...path, segments: [{ kind: 'line', to: path.start }] },
       };
     }),
-    letters: lines.letters.map((l) => ({ ...l, at: to(l.at) })),
+    letters: lines.letters.map((l) => ({ ...l, at: to(l.at), ...(l.middle ? { middle: to(l.middle) } : {}) })),
     pages: lines.pages.map((p) => ({ width: p.width * factor, height: p.height * factor })),
   };
 }

@@ -1,14 +1,20 @@
-import { clipPath, endOf, spansOf, type Box, type Point } from '../geometry/index.ts';
+import { boundsOf, endOf, flatten, spansOf, type Box, type Point } from '../geometry/index.ts';
 import { TOL } from '../units/index.ts';
 import { sizeOf } from './likeness.ts';
-import { boxOf, type Lettering, type Lines, type Stroke } from './lines.ts';
+import { boxOf, type Lines, type Stroke } from './lines.ts';
 import { byShared } from './sharedTiles.ts';
-import { isFrame, type Placing } from './together.ts';
+import { gridOf, placedBy } from './tileGrid.ts';
+import type { Placing } from './together.ts';
 
 export interface TileProposal {
   readonly placing: Placing;
   /** The window of a page that is kept when pages are laid together: inside its frame. */
   readonly window: Box | null;
+  /** All that a page shows, its overlaps with it. */
+  readonly full: Box | null;
+  /** How far neighbouring pages run over each other, mm, and how many stand in a row, where they stand in rows. */
+  readonly overlap: number;
+  readonly columns: number;
   /** By lines that two pages share, by lines that run on over the frames, or only by the order of the pages. */
   readonly by: 'shared' | 'runsOn' | 'order' | 'single';
 }
@@ -37,42 +43,6 @@ export function frameOf(
   return best;
 }
 
-/** Row and column from a label like "B3", "3B", "2-4" or "row 2 column 4". */
-function labelled(letters: readonly Lettering[]): { readonly row: number; readonly column: number } | null {
-  for (const l of letters) {
-    const t = l.text.trim();
-    const lettered = /^([A-Z])\s*[-/]?\s*(\d{1,2})$/i.exec(t);
-    if (lettered)
-      return { row: (lettered[1] as string).toUpperCase().charCodeAt(0) - 65, column: Number(lettered[2]) - 1 };
-    const rowColumn = /row\s*(\d{1,2})\D+col\w*\s*(\d{1,2})/i.exec(t);
-    if (rowColumn) return { row: Number(rowColumn[1]) - 1, column: Number(rowColumn[2]) - 1 };
-  }
-  return null;
-}
-
-interface Edges {
-  readonly right: readonly number[];
-  readonly left: readonly number[];
-  readonly top: readonly number[];
-  readonly bottom: readonly number[];
-}
-/** Where lines reach the four sides of a window. */
-function reaches(strokes: readonly Stroke[], w: Box): Edges {
-  const out = { right: [] as number[], left: [] as number[], top: [] as number[], bottom: [] as number[] };
-  const meets = 1.5;
-  for (const s of strokes)
-    for (const part of clipPath(s.path, w))
-      for (const p of [part.start, endOf(part)]) {
-        if (Math.abs(p.x - w.maxX) < meets) out.right.push(p.y);
-        if (Math.abs(p.x - w.minX) < meets) out.left.push(p.y);
-        if (Math.abs(p.y - w.minY) < meets) out.top.push(p.x);
-        if (Math.abs(p.y - w.maxY) < meets) out.bottom.push(p.x);
-      }
-  return out;
-}
-const agree = (a: readonly number[], b: readonly number[]): number =>
-  a.filter((x) => b.some((y) => Math.abs(x - y) < TOL.heal)).length * 2 - a.length * 0.5 - b.length * 0.5;
-
 function byOrder(pages: readonly number[], n: number, columns: number, step: Point): (Point | null)[] {
   const out: (Point | null)[] = Array.from({ length: n }, () => null);
   pages.forEach((p, i) => {
@@ -81,12 +51,20 @@ function byOrder(pages: readonly number[], n: number, columns: number, step: Poi
   return out;
 }
 
-/** Lays pages in rows of so many: what one does by hand when nothing else tells. */
-export const inRows = (lines: Lines, pages: readonly number[], columns: number, window: Box): Placing =>
-  byOrder(pages, lines.pages.length, Math.max(1, columns), {
-    x: window.maxX - window.minX,
-    y: window.maxY - window.minY,
-  });
+/** Lays pages in rows of so many, each running so far over the next, mm: what one does by hand when nothing else tells. */
+export function inRows(
+  lines: Lines,
+  pages: readonly number[],
+  columns: number,
+  window: Box,
+  overlap = 0,
+): { readonly placing: Placing; readonly window: Box } {
+  const step = { x: window.maxX - window.minX - overlap, y: window.maxY - window.minY - overlap };
+  return {
+    placing: byOrder(pages, lines.pages.length, Math.max(1, columns), step),
+    window: { ...window, maxX: window.minX + step.x, maxY: window.minY + step.y },
+  };
+}
 
 /** Pages that carry a part of the drawing: most of a page's lines leave its frame, or it is one of few. */
 function drawingPages(lines: Lines, perPage: readonly (readonly Stroke[])[]): readonly number[] {
@@ -114,54 +92,65 @@ function drawingPages(lines: Lines, perPage: readonly (readonly Stroke[])[]): re
   return telling.length >= 2 ? telling : all;
 }
 
+/** What each page shows where no frame is drawn: all that its lines reach, on whichever page. */
+function shownOn(lines: Lines, pages: readonly number[]): Box {
+  const on = new Set(pages);
+  const page = lines.pages[pages[0] ?? 0] ?? { width: 210, height: 297 };
+  const all = boundsOf(lines.strokes.filter((s) => on.has(s.page)).flatMap((s) => flatten(s.path, TOL.meets)));
+  return {
+    minX: Math.max(0, all.minX),
+    minY: Math.max(0, all.minY),
+    maxX: Math.min(page.width, all.maxX),
+    maxY: Math.min(page.height, all.maxY),
+  };
+}
+
+/** The pages found, and those on which lines are cut off at the edge as well: the last of a drawing shows only a corner. */
+function withCut(lines: Lines, pages: readonly number[], full: Box): readonly number[] {
+  const out = new Set(pages);
+  for (const s of lines.strokes) {
+    if (out.has(s.page) || s.closed) continue;
+    const cut = [s.path.start, endOf(s.path)].some(
+      (p) =>
+        [p.x - full.minX, full.maxX - p.x].some((d) => Math.abs(d) < TOL.meets) ||
+        [p.y - full.minY, full.maxY - p.y].some((d) => Math.abs(d) < TOL.meets),
+    );
+    if (cut) out.add(s.page);
+  }
+  return [...out].sort((a, b) => a - b);
+}
+
+/** From the first page of a drawing to its last, the empty ones between them with them: they stand in the rows too. */
+const withEmpty = (pages: readonly number[]): readonly number[] => {
+  const [first, last] = [pages[0] ?? 0, pages.at(-1) ?? 0];
+  return Array.from({ length: last - first + 1 }, (_, i) => first + i);
+};
+
 /**
- * How the pages of a tiled file lie together: by lines that two pages both show (a drawing repeated on each, or
- * overlapping tiles), else by lines that run on from frame to frame over rows of every likely width, else by labels
- * or the order of the pages. A proposal to be looked at and dragged.
+ * How the pages of a tiled file lie together: by lines that two pages both show whole, else by lines that run on from
+ * page to page, by the pages' labels or in rows of every likely width, with every overlap that houses print; else by
+ * the order of the pages. A proposal to be looked at and dragged.
  */
 export function proposeTiles(lines: Lines): TileProposal {
   const perPage = lines.pages.map((_, i) => lines.strokes.filter((s) => s.page === i));
   const pages = drawingPages(lines, perPage);
   const first = pages[0] ?? 0;
   const page = lines.pages[first] ?? { width: 210, height: 297 };
-  if (lines.pages.length === 1) return { placing: [{ x: 0, y: 0 }], window: null, by: 'single' };
+  if (lines.pages.length === 1)
+    return { placing: [{ x: 0, y: 0 }], window: null, full: null, by: 'single', overlap: 0, columns: 1 };
   const frames = pages.map((i) => frameOf(perPage[i] ?? [], lines.pages[i] as typeof page));
-  const frame = frames.find((f) => f !== null) ?? { minX: 0, minY: 0, maxX: page.width, maxY: page.height };
+  const drawn = frames.find((f) => f !== null);
+  const frame = drawn ?? { minX: 0, minY: 0, maxX: page.width, maxY: page.height };
+  const full = drawn ?? shownOn(lines, pages);
   const shared = byShared(lines, pages, frame);
-  if (shared) return { placing: shared, window: frame, by: 'shared' };
-
-  const step = { x: frame.maxX - frame.minX, y: frame.maxY - frame.minY };
-  const labels = pages.map((i) => labelled(lines.letters.filter((l) => l.page === i)));
-  const places = new Set(labels.map((l) => (l ? `${l.row} ${l.column}` : '')));
-  if (labels.every((l) => l !== null) && places.size === pages.length) {
-    const out: (Point | null)[] = lines.pages.map(() => null);
-    pages.forEach((p, i) => {
-      const l = labels[i] as { row: number; column: number };
-      out[p] = { x: l.column * step.x, y: l.row * step.y };
-    });
-    return { placing: out, window: frame, by: 'runsOn' };
+  const byLines = shared && { placing: shared, window: frame, full, by: 'shared' as const, overlap: 0, columns: 1 };
+  if (byLines && pages.every((p) => shared[p] !== null)) return byLines;
+  const grid = gridOf(lines, withEmpty(withCut(lines, pages, full)), full);
+  if (grid) {
+    const { placing, window } = placedBy(grid, full);
+    return { placing, window, full, by: 'runsOn', overlap: grid.overlap, columns: grid.columns };
   }
-  const edges = pages.map((i) =>
-    reaches(
-      (perPage[i] ?? []).filter((s) => !isFrame(s, frame)),
-      frame,
-    ),
-  );
-  let best = { columns: Math.ceil(Math.sqrt(pages.length)), score: 0 };
-  for (let columns = 1; columns <= pages.length; columns++) {
-    let score = 0;
-    pages.forEach((_, i) => {
-      const here = edges[i] as Edges;
-      const right = (i + 1) % columns !== 0 ? edges[i + 1] : undefined;
-      const below = edges[i + columns];
-      if (right) score += agree(here.right, right.left);
-      if (below) score += agree(here.bottom, below.top);
-    });
-    if (score > best.score) best = { columns, score };
-  }
-  return {
-    placing: byOrder(pages, lines.pages.length, best.columns, step),
-    window: frame,
-    by: best.score > 0 ? 'runsOn' : 'order',
-  };
+  if (byLines) return byLines;
+  const columns = Math.ceil(Math.sqrt(pages.length));
+  return { ...inRows(lines, pages, columns, full), full, by: 'order', overlap: 0, columns };
 }

@@ -84,12 +84,18 @@ export function layTogether(lines: Lines, placing: Placing, window: Box | null):
   });
   const letters = lines.letters.flatMap((l) => {
     const at = placing[l.page];
+    const inside = (p: Point): boolean =>
+      window !== null && p.x >= window.minX && p.x <= window.maxX && p.y >= window.minY && p.y <= window.maxY;
     const shown =
       !window ||
       // "Fold" is written along an edge, and may begin just outside the frame it reads into.
       /\bfold\b/i.test(l.text) ||
-      (l.at.x >= window.minX && l.at.x <= window.maxX && l.at.y >= window.minY && l.at.y <= window.maxY);
-    return at && shown ? [{ ...l, at: { x: l.at.x + at.x, y: l.at.y + at.y } }] : [];
+      // A word cut off by the page before begins outside the frame, too.
+      inside(l.at) ||
+      (l.middle !== undefined && inside(l.middle));
+    if (!at || !shown) return [];
+    const go = (p: Point): Point => ({ x: p.x + at.x, y: p.y + at.y });
+    return [{ ...l, at: go(l.at), ...(l.middle ? { middle: go(l.middle) } : {}) }];
   });
   const all = boxAround(strokes.map((s) => boxOf(s.path)));
   const width = Math.max(all.maxX, 0);

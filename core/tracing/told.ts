@@ -137,14 +137,13 @@ export function toldPieces(lines: Lines): readonly ToldPiece[] {
   });
 }
 
-/** Lettering that lies in an outline. */
+/** Lettering that lies in an outline: the middle of its line, where that is known. */
 export function lettersIn(lines: Lines, ring: Path): readonly Lettering[] {
   const box = boxOf(ring);
   const polygon = flatten(ring, 1);
-  return lines.letters.filter(
-    (l) =>
-      l.at.x >= box.minX - 20 &&
-      l.at.x <= box.maxX + 20 &&
-      (insidePolygon(l.at, polygon) || polygon.some((p) => distance(p, l.at) < 2)),
-  );
+  return lines.letters.filter((l) => {
+    const p = l.middle ?? l.at;
+    const near = p.x >= box.minX - 20 && p.x <= box.maxX + 20 && p.y >= box.minY - 20 && p.y <= box.maxY + 20;
+    return near && (insidePolygon(p, polygon) || polygon.some((q) => distance(q, p) < 2));
+  });
 }

@@ -249,11 +249,15 @@ async function readPage(
 
   const text = await page.getTextContent();
   for (const item of text.items) {
-    const { str, transform } = item as { str?: string; transform?: readonly number[] };
+    const { str, transform, width } = item as { str?: string; transform?: readonly number[]; width?: number };
     if (!str || str.trim() === '' || !transform || sheet.letters.length > 40_000) continue;
     const at = through(base, { x: transform[4] ?? 0, y: transform[5] ?? 0 });
-    if (Number.isFinite(at.x) && Number.isFinite(at.y))
-      sheet.letters.push({ text: str.slice(0, 400), at, page: number, layer: '', block: '' });
+    if (!Number.isFinite(at.x) || !Number.isFinite(at.y)) continue;
+    const [a = 1, b = 0] = transform;
+    const half = (width ?? 0) / 2 / (Math.hypot(a, b) || 1);
+    const middle = through(base, { x: (transform[4] ?? 0) + half * a, y: (transform[5] ?? 0) + half * b });
+    const set = Number.isFinite(middle.x) && Number.isFinite(middle.y) ? { middle } : {};
+    sheet.letters.push({ text: str.slice(0, 400), at, ...set, page: number, layer: '', block: '' });
   }
   page.cleanup();
   return size;

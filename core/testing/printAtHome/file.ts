@@ -9,6 +9,10 @@ export interface Making extends Pen {
   /** How far neighbouring pages run over one another, mm; the drawing is cut off at the frame. */
   readonly overlap: number;
   readonly frame: boolean;
+  /** Lines end at the edge of their page instead of being clipped there. */
+  readonly cut: boolean;
+  /** How pages are named: A1, 1A, by row and column, or not at all. */
+  readonly labels: 'A1' | '1A' | 'words' | 'none';
   readonly sizesBy: 'dash' | 'same' | 'colour' | 'layers';
   /** Pages stored on their side and turned back by the viewer. */
   readonly turned: boolean;
@@ -26,6 +30,8 @@ export const PLAIN: Making = {
   gap: null,
   overlap: 0,
   frame: true,
+  cut: false,
+  labels: 'A1',
   sizesBy: 'dash',
   turned: false,
   oneObject: false,
@@ -64,21 +70,29 @@ function contents(pieces: readonly DrawnPiece[], square: Point, making: Making, 
       `q ${look ?? ''}`,
       one,
       'Q',
-      ...drawn.flatMap((d) => [...d.notches, ...d.darts]).map((p) => `q ${look ?? ''}\n${draw(p)}\nQ`),
+      ...drawn.flatMap((d) => [...d.notches, ...d.darts, ...d.inner]).map((p) => `q ${look ?? ''}\n${draw(p)}\nQ`),
     ];
     ops.push(...(making.sizesBy === 'layers' ? [`/OC /L${k} BDC`, ...body, 'EMC'] : body));
   });
   for (const p of pieces) {
     ops.push(...arrow(p.grain).map(draw));
-    p.words.forEach((w, i) =>
-      ops.push(word(to, { x: p.at.x - (making.across ? 60 : 0), y: p.at.y + 9 * i }, w, making.across ? 14 : 5)),
-    );
+    p.words.forEach((w, i) => {
+      const at = { x: p.at.x - (making.across ? 60 : 0), y: p.at.y + 9 * i };
+      ops.push(word(to, at, w, making.across ? 14 : 5));
+    });
   }
-  ops.push(
-    draw(rectangle(square.x, square.y, 100, 100)),
-    word(to, { x: square.x + 10, y: square.y + 50 }, '10 cm x 10 cm (4 in)'),
-  );
+  ops.push(draw(rectangle(square.x, square.y, 100, 100)));
+  const beside = { x: square.x + 10, y: square.y + 50 };
+  ops.push(word(to, beside, '10 cm x 10 cm (4 in)'));
   return ops.join('\n');
+}
+
+/** What a page is called, from its row and column. */
+function labelOf(labels: Making['labels'], row: number, column: number): string {
+  const letter = String.fromCharCode(65 + row);
+  if (labels === 'none') return '';
+  if (labels === 'words') return `row ${row + 1}, column ${column + 1}`;
+  return labels === 'A1' ? `${letter}${column + 1}` : `${column + 1}${letter}`;
 }
 
 /** The file: pieces of a nest on one sheet, cut into pages where the page is smaller. */
@@ -100,10 +114,16 @@ export function printAtHome(pieces: readonly DrawnPiece[], making: Making = PLAI
   for (let row = 0; row < down; row++)
     for (let column = 0; column < across; column++) {
       const [left, top] = [sheet.left + column * stepX, sheet.top + row * stepY];
-      const to = { left: left - margin, bottom: top + h + margin, scale: making.scale };
+      const window = { minX: left, minY: top, maxX: left + w, maxY: top + h };
+      const to = {
+        left: left - margin,
+        bottom: top + h + margin,
+        scale: making.scale,
+        cut: making.cut ? window : null,
+      };
       const clip = `${margin * PT} ${margin * PT} ${w * PT} ${h * PT} re W n`;
-      const label = `${String.fromCharCode(65 + row)}${column + 1}`;
-      const own: ToPage = { left: 0, bottom: size[1], scale: 1 };
+      const label = labelOf(making.labels, row, column);
+      const own: ToPage = { left: 0, bottom: size[1], scale: 1, cut: null };
       const drawn = [
         `q ${clip}`,
         contents(pieces, square, making, to),
@@ -111,7 +131,7 @@ export function printAtHome(pieces: readonly DrawnPiece[], making: Making = PLAI
         ...(making.frame && margin > 0
           ? [`0.3 w 0.6 0.6 0.6 RG ${stroke({ curves: 'bezier', gap: null }, own, rectangle(margin, margin, w, h))}`]
           : []),
-        ...(margin > 0 ? [word(own, { x: margin + 4, y: margin + 8 }, label, 6)] : []),
+        ...(margin > 0 && label !== '' ? [word(own, { x: margin + 4, y: margin + 8 }, label, 6)] : []),
       ].join('\n');
       pages.push(making.turned ? `0 1 -1 0 ${size[1] * PT} 0 cm\n${drawn}` : drawn);
     }

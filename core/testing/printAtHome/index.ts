@@ -1,5 +1,5 @@
 import { draftSample, type SampleId } from '../../drafting/index.ts';
-import type { Piece } from '../../pattern/index.ts';
+import { unfoldPiece, type Piece } from '../../pattern/index.ts';
 import { nested, withAllowance, type DrawnPiece } from './sheet.ts';
 
 export * from './file.ts';
@@ -21,14 +21,16 @@ export const draftedNest = (sample: SampleId, piece: string): readonly (readonly
     return [size, withAllowance(found, ALLOWANCE)];
   });
 
-/** Pieces of a sample side by side on one sheet, all sizes nested, with what a house prints on them. */
+/** Pieces of a sample side by side on one sheet, all sizes nested, with what a house prints on them; `whole`, unfolded. */
 export function sheetOf(
   sample: SampleId,
   pieces: readonly (readonly [id: string, words: readonly string[]])[],
+  whole = false,
 ): readonly DrawnPiece[] {
   let x = 0;
   return pieces.map(([id, words]) => {
-    const bySize = draftedNest(sample, id);
+    const half = draftedNest(sample, id);
+    const bySize = whole ? half.map(([size, p]) => [size, p.fold ? unfoldPiece(p, p).piece : p] as const) : half;
     const drawn = nested(id, words, bySize, { x, y: 0 });
     const xs = drawn.sizes.flatMap((s) => s.cutting.segments.map((seg) => seg.to.x));
     const left = Math.min(...xs);
@@ -36,3 +38,4 @@ export function sheetOf(
     return drawn;
   });
 }
+export * from './compare.ts';

@@ -1,4 +1,4 @@
-import { flatten, spansOf, type Path, type Point } from '../../geometry/index.ts';
+import { clipPath, flatten, spansOf, type Box, type Path, type Point } from '../../geometry/index.ts';
 
 /** How an independent program draws lines into a PDF: raw operators, millimetres with y down turned into points with y up. */
 export interface Pen {
@@ -13,6 +13,8 @@ const num = (v: number): string => (Math.round(v * 1e4) / 1e4).toString();
 
 /** From the sheet (mm, y down) to a page whose lower left corner lies at `origin`, points. */
 export interface ToPage {
+  /** What lies outside is cut off the line itself, on the sheet; null draws lines whole, for the page to clip. */
+  readonly cut: Box | null;
   readonly left: number;
   readonly bottom: number;
   readonly scale: number;
@@ -64,6 +66,11 @@ function sliverOps(to: ToPage, points: readonly Point[], width: number): string 
 
 /** One line, drawn by the pen. */
 export function stroke(pen: Pen, to: ToPage, path: Path): string {
+  if (to.cut)
+    return clipPath(path, to.cut)
+      .filter((part) => part.segments.length > 0)
+      .map((part) => stroke(pen, { ...to, cut: null }, part))
+      .join('\n');
   if (pen.curves === 'bezier' && pen.gap === null) return `${bezierOps(to, path)}\nS`;
   const points = along(path, typeof pen.curves === 'object' && 'chord' in pen.curves ? pen.curves.chord : 1);
   if (typeof pen.curves === 'object' && 'sliver' in pen.curves) return sliverOps(to, points, pen.curves.sliver);
@@ -73,24 +80,26 @@ export function stroke(pen: Pen, to: ToPage, path: Path): string {
     .join('\n');
 }
 
-/** A line parted into bits of about 60 mm with gaps between them. */
+/** A line parted into bits of 60 mm with gaps of just so much between them. */
 function inBits(points: readonly Point[], gap: number): readonly (readonly Point[])[] {
   const bits: Point[][] = [[]];
-  let run = 0;
-  let skip = 0;
+  let drawing = true;
+  let left = 60;
   points.forEach((p, i) => {
-    const before = points[i - 1];
-    const step = before ? Math.hypot(p.x - before.x, p.y - before.y) : 0;
-    if (skip > 0) {
-      skip -= step;
-      if (skip > 0) return;
-      bits.push([p]);
-      run = 0;
-      return;
+    let at = points[i - 1] ?? p;
+    for (;;) {
+      const rest = Math.hypot(p.x - at.x, p.y - at.y);
+      if (rest <= left) {
+        left -= rest;
+        break;
+      }
+      at = { x: at.x + ((p.x - at.x) * left) / rest, y: at.y + ((p.y - at.y) * left) / rest };
+      if (drawing) bits.at(-1)?.push(at);
+      else bits.push([at]);
+      drawing = !drawing;
+      left = drawing ? 60 : gap;
     }
-    bits.at(-1)?.push(p);
-    run += step;
-    if (run > 60 && i < points.length - 2) skip = gap;
+    if (drawing) bits.at(-1)?.push(p);
   });
   return bits.filter((b) => b.length > 1);
 }

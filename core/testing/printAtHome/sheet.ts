@@ -17,6 +17,8 @@ export interface Drawn {
   readonly cutting: Path;
   readonly notches: readonly Path[];
   readonly darts: readonly Path[];
+  /** Centre and fold where a facing is cut on. */
+  readonly inner: readonly Path[];
 }
 export interface DrawnPiece {
   readonly name: string;
@@ -30,6 +32,7 @@ export interface DrawnPiece {
 export const withAllowance = (piece: Piece, allowance: number): Piece => ({
   ...piece,
   edges: piece.edges.map((e) => ({ ...e, allowance: e.id === piece.fold ? 0 : allowance })),
+  ...(piece.beyond ? { beyond: { ...piece.beyond, edges: piece.beyond.edges.map((e) => ({ ...e, allowance })) } } : {}),
 });
 
 const shifted = (path: Path, by: Point): Path => mapPath(path, (p) => ({ x: p.x + by.x, y: p.y + by.y }));
@@ -67,6 +70,13 @@ function crossing(a: Point, b: Point, c: Point, d: Point): Point | null {
   return s > 0 && s <= 1 && t >= 0 && t <= 1 ? { x: a.x + s * (b.x - a.x), y: a.y + s * (b.y - a.y) } : null;
 }
 
+/** Centre line and folds of a facing that is cut on, from edge to edge. */
+function innerLines(piece: Piece): readonly Path[] {
+  const centre = piece.edges.find((e) => e.role === 'centreFront' || e.role === 'centreBack');
+  if (!piece.beyond || !centre) return [];
+  return [centre.path, ...piece.beyond.folds.map((f) => polyline([f.from, f.to]))];
+}
+
 function drawnIn(size: string, piece: Piece, by: Point): Drawn {
   const cutting = cuttingLine(piece);
   const notches = piece.marks.flatMap((m): readonly Path[] => {
@@ -82,6 +92,7 @@ function drawnIn(size: string, piece: Piece, by: Point): Drawn {
     cutting: shifted(cutting, by),
     notches: notches.map((n) => shifted(n, by)),
     darts: legs(piece, cutting).map((n) => shifted(n, by)),
+    inner: innerLines(piece).map((n) => shifted(n, by)),
   };
 }
 
@@ -103,13 +114,14 @@ export function nested(
     y: at.y - box.minY + anchor(first).y - anchor(piece).y,
   });
   const [x, y] = [at.x + (box.maxX - box.minX) / 2, at.y + (box.maxY - box.minY) / 2];
+  const long = Math.min(80, (box.maxY - box.minY) / 4);
   return {
     name,
     words,
     at: { x: x - 20, y },
     grain: [
-      { x: x + 30, y: y - 80 },
-      { x: x + 30, y: y + 80 },
+      { x, y: y - long },
+      { x, y: y + long },
     ],
     sizes: bySize.map(([size, piece]) => drawnIn(size, piece, place(piece))),
   };

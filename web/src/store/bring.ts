@@ -55,6 +55,11 @@ interface Bring {
   readonly scale: number;
   readonly placing: Placing;
   readonly window: Box | null;
+  /** All that a page shows, its overlaps with it. */
+  readonly full: Box | null;
+  /** How far pages run over each other, mm, and how many stand in a row. */
+  readonly overlap: number;
+  readonly columns: number;
   readonly tiles: TileProposal['by'];
   readonly hidden: { readonly layers: readonly string[]; readonly styles: readonly string[] };
   readonly heal: number;
@@ -84,6 +89,9 @@ const EMPTY: Bring = {
   scale: 1,
   placing: [],
   window: null,
+  full: null,
+  overlap: 0,
+  columns: 1,
   tiles: 'single',
   hidden: { layers: [], styles: [] },
   heal: TOL.heal,
@@ -105,7 +113,7 @@ let reading: Reading | null = null;
 
 /** Takes lines that were read, typed or traced, and lays their pages together. */
 export function takeLines(raw: Lines, name: string): void {
-  const { placing, window, by } = proposeTiles(raw);
+  const { placing, window, full, by, overlap, columns } = proposeTiles(raw);
   set((s) => ({
     ...EMPTY,
     from: s.from,
@@ -115,6 +123,9 @@ export function takeLines(raw: Lines, name: string): void {
     unit: raw.unit.name,
     placing,
     window,
+    full,
+    overlap,
+    columns,
     tiles: by,
     tool: by === 'order' ? 'pages' : 'pick',
     hidden: { layers: raw.layers.filter((l) => !l.on).map((l) => l.id), styles: [] },
@@ -134,6 +145,10 @@ export async function openFile(file: File): Promise<void> {
   if (result.ok) takeLines(result.value, file.name);
   else set({ ...(before.raw ? before : EMPTY), name: file.name, state: { failed: result.error }, refused: file });
 }
+
+/** Lays the pages otherwise; what was begun on the sheet as it lay is left. */
+export const layAgain = (to: Pick<Bring, 'placing' | 'window' | 'overlap' | 'columns'>): void =>
+  set({ ...to, picked: null, choices: null, past: [] });
 
 export function stopReading(): void {
   reading?.cancel();

@@ -2,9 +2,10 @@ import { FileUp } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { MM_PER, doubtSize, findSquares, inRows, type Lines, type UnitName } from '@ample/core/tracing';
 import { sayFileRefusal, sayRepair, sayTiles } from '@ample/core/words';
-import { closeFile, openFile, stopReading, useBring } from '../../store/bring.ts';
+import { closeFile, layAgain, openFile, stopReading, useBring } from '../../store/bring.ts';
 import { openPage } from '../../store/picture.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { LengthField } from '../../ui/LengthField.tsx';
 import { Length, Notice } from '../../ui/parts.tsx';
 import { Kinds } from './Kinds.tsx';
 import { Measured } from './Measured.tsx';
@@ -115,27 +116,37 @@ export function SheetPanel({ lines }: { readonly lines: Lines }) {
 }
 
 function Pages({ lines }: { readonly lines: Lines }) {
-  const { placing, window, tiles, tool } = useBring();
+  const { placing, full, tiles, tool, overlap, columns } = useBring();
   const used = placing.flatMap((p, i) => (p ? [i] : []));
-  const columns = new Set(used.map((i) => Math.round((placing[i]?.x ?? 0) / 5))).size;
-  const put = (list: readonly number[], row: number) => {
-    if (window) useBring.setState({ placing: inRows(lines, list, row, window), picked: null, choices: null });
+  const put = (list: readonly number[], row: number, over: number) => {
+    if (!full) return;
+    layAgain({ ...inRows(lines, list, row, full, over), overlap: over, columns: row });
   };
   return (
     <fieldset className="sheet p-4">
       <legend className="bg-page px-1 text-sm">Pages</legend>
       <p>{sayTiles(tiles)}</p>
-      <label className="mt-2 flex items-center gap-2">
-        Pages in a row
-        <input
-          className="field num w-20"
-          type="number"
-          min={1}
-          max={lines.pages.length}
-          value={columns}
-          onChange={(e) => put(used, Math.max(1, Math.min(lines.pages.length, Number(e.target.value) || 1)))}
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <label>
+          <span className="mb-1 block text-sm">Pages in a row</span>
+          <input
+            className="field num w-24"
+            type="number"
+            min={1}
+            max={lines.pages.length}
+            value={columns}
+            onChange={(e) => put(used, Math.max(1, Math.min(lines.pages.length, Number(e.target.value) || 1)), overlap)}
+          />
+        </label>
+        <LengthField
+          label="Pages overlap by"
+          value={overlap}
+          min={0}
+          max={60}
+          width="w-32"
+          onCommit={(v) => put(used, columns, v ?? 0)}
         />
-      </label>
+      </div>
       <button
         className="btn mt-2"
         aria-pressed={tool === 'pages'}
@@ -156,6 +167,7 @@ function Pages({ lines }: { readonly lines: Lines }) {
                   put(
                     e.target.checked ? [...used, i].sort((a, b) => a - b) : used.filter((u) => u !== i),
                     Math.max(1, columns),
+                    overlap,
                   )
                 }
               />

@@ -1,0 +1,248 @@
+import { pathLength } from '../../geometry/index.ts';
+import { edgesWithRole, type EdgeRole, type Piece } from '../../pattern/index.ts';
+import { firstGuess } from '../firstGuess.ts';
+import { boxOf, type Lettering, type Lines, type Stroke } from '../lines.ts';
+import { traceLike } from '../nest.ts';
+import { printedWords } from '../printedWords.ts';
+import { scaleLines } from '../scale.ts';
+import { proposeSeams, type ProposedSeam } from '../seams.ts';
+import { idFrom, lettersIn } from '../told.ts';
+import type { Part } from '../roles.ts';
+import { traceSafely } from '../trace.ts';
+import { HALVES } from '../traceParts.ts';
+import { plainChoices, type TraceChoices, type Traced } from '../traceTypes.ts';
+import type { Ring } from '../chain.ts';
+import { asksOf, sureness, type Ask, type Why } from './doubts.ts';
+import { halved } from './halves.ts';
+import { lettersJoined } from './lettersJoined.ts';
+import { marksOfSize } from './marksOfSize.ts';
+import { nestsIn, type Nest } from './nests.ts';
+import { outlinesIn } from './outlines.ts';
+import { scaleSaid } from './scaleSaid.ts';
+import { sizeNames, type SizeNames } from './sizeNames.ts';
+import { welded } from './weld.ts';
+
+/** What is known beforehand; everything else is read off the file. */
+export interface Wanted {
+  /** The size taken, as the file names it; the middle one where nothing is said. */
+  readonly size?: string;
+  /** Seam allowance of all pieces, mm; told, it goes before what is printed. */
+  readonly allowance?: number;
+}
+
+/** One piece of the wanted size as first read. */
+export interface ReadPiece {
+  readonly ring: Ring;
+  readonly look: string;
+  /** The lines that belong to it in this size. */
+  readonly others: readonly Stroke[];
+  readonly choices: TraceChoices;
+  readonly traced: Traced;
+  /** The same piece in every size it is drawn in, the wanted one among them. */
+  readonly sizes: readonly { readonly size: string; readonly piece: Piece }[];
+  /** 0 to 1. */
+  readonly sure: number;
+  readonly why: readonly Why[];
+  readonly asks: readonly Ask[];
+}
+/** A file read whole: its sizes, and every piece of the one wanted, the doubtful ones first. */
+export interface ReadFile {
+  readonly scale: number;
+  readonly sizes: readonly string[];
+  readonly sizesBy: SizeNames['by'];
+  readonly size: string;
+  readonly pieces: readonly ReadPiece[];
+  readonly seams: readonly ProposedSeam[];
+  /** Nothing says how wide the allowance is. */
+  readonly allowanceOpen: boolean;
+}
+
+/** A piece below this is asked about and not taken by itself. */
+export const SURE = 0.7;
+
+/** Reads every piece of a sheet in one size: outlines, sizes, words, marks, roles, and the seams between them. */
+export function readWhole(drawn: Lines, wanted: Wanted = {}): ReadFile {
+  const scale = scaleSaid(drawn)?.scale ?? 1;
+  const scaled = scaleLines(drawn, scale);
+  const lines = { ...scaled, strokes: welded(scaled.strokes), letters: lettersJoined(scaled.letters) };
+  const nests = nestsIn(outlinesIn(lines));
+  const names = sizeNames(lines, nests);
+  const asked = names.names.find((n) => n.toLowerCase() === wanted.size?.trim().toLowerCase());
+  const size = asked ?? names.names[Math.floor((names.names.length - 1) / 2)] ?? '1';
+  const printed = printedWords(lines.letters.map((l) => l.text)).allowance;
+  const allowance = wanted.allowance ?? printed;
+  const ids = new Set<string>();
+  const lettersOf = lettersByNest(lines, nests);
+  const read = nests.flatMap((nest) => readNest(lines, nest, names, size, { allowance, wanted, ids, lettersOf }) ?? []);
+  const seams = proposeSeams(read.map((p) => p.traced.piece));
+  const pieces = read.map((p) => bySeams(p, read)).sort((a, b) => a.sure - b.sure);
+  return {
+    scale,
+    sizes: names.names,
+    sizesBy: names.by,
+    size,
+    pieces,
+    seams,
+    allowanceOpen: allowance === null && pieces.some((p) => p.asks.some((a) => a.code === 'which-allowance')),
+  };
+}
+
+/** Words by the piece they stand on; those beside every outline, as in the hollow of a facing, by the only box they lie in. */
+function lettersByNest(lines: Lines, nests: readonly Nest[]): (nest: Nest) => readonly Lettering[] {
+  const on = new Map<Nest, Lettering[]>(
+    nests.map((nest) => [nest, [...lettersIn(lines, (nest.at(-1) as Nest[number]).ring.path)]]),
+  );
+  const placed = new Set([...on.values()].flat());
+  for (const l of lines.letters) {
+    if (placed.has(l)) continue;
+    const p = l.middle ?? l.at;
+    const around = nests.filter((nest) => {
+      const b = boxOf((nest.at(-1) as Nest[number]).ring.path);
+      return p.x > b.minX && p.x < b.maxX && p.y > b.minY && p.y < b.maxY;
+    });
+    if (around.length === 1 && around[0]) on.get(around[0])?.push(l);
+  }
+  return (nest) => on.get(nest) ?? [];
+}
+
+interface Known {
+  readonly lettersOf: (nest: Nest) => readonly Lettering[];
+  readonly allowance: number | null;
+  readonly wanted: Wanted;
+  readonly ids: Set<string>;
+}
+
+function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, known: Known): ReadPiece | null {
+  const sizes = names.of(nest);
+  const k = Math.max(0, sizes.indexOf(size));
+  const outline = nest[k];
+  if (!outline) return null;
+  const letters = known.lettersOf(nest);
+  const words = printedWords(letters.map((l) => l.text));
+  const why: Why[] = [];
+  const asks: Ask[] = [];
+  const usual = usualFor(outline, known);
+  if (outline.seam) why.push('seam-drawn');
+  else if (known.wanted.allowance !== undefined) why.push('allowance-given');
+  else if (known.allowance !== null || words.allowance !== null) why.push('allowance-printed');
+  else asks.push({ code: 'which-allowance', data: {} });
+  if (words.part) why.push('part-printed');
+  else asks.push({ code: 'which-part', data: {} });
+  const part = words.part ?? 'front';
+  const whole = outline.seam?.outline.ring ?? outline.ring;
+  const half = HALVES.has(part) && !words.onFold ? halved(whole, part.endsWith('ack')) : null;
+  const ring = half?.ring ?? whole;
+  const others = marksOfSize(nest, outline, lines.strokes, known.allowance ?? 0);
+  const first = firstGuess(ring, others, { letters, file: lines.letters }, usual);
+  const named = { ...first, ...nameFor(first, words.part !== null, known.ids) };
+  const choices: TraceChoices = {
+    ...named,
+    ...(known.wanted.allowance === undefined ? {} : { allowance: known.wanted.allowance, line: usual.line }),
+    ...(half ? { cut: 1, said: [...named.said, { at: half.fold, fold: true }] } : {}),
+  };
+  const traced = traceSafely(ring, others, choices);
+  if (!traced.ok) return null;
+  const { piece } = traced.value;
+  if (half) why.push('fold-halved');
+  else if (words.onFold && piece.fold !== null) why.push('fold-printed');
+  else if (words.onFold) asks.push({ code: 'on-fold', data: {} });
+  else if (words.cut !== null) why.push('cut-printed');
+  else if (piece.half && edgesWithRole(piece, part.endsWith('ack') ? 'centreBack' : 'centreFront').length > 0)
+    asks.push({ code: 'on-fold', data: {} });
+  asks.push(...asksOf(piece, traced.value.notes));
+  const read = { ring, choices, traced: traced.value };
+  const graded = nest.flatMap((o, i) => {
+    const name = sizes[i];
+    if (!name || o === outline) return [];
+    const other = o.seam?.outline.ring ?? o.ring;
+    const own = half ? halved(other, part.endsWith('ack'))?.ring : other;
+    if (!own) return [];
+    const like = traceLike(read, own, marksOfSize(nest, o, lines.strokes, known.allowance ?? 0));
+    return [{ size: name, like }];
+  });
+  const differ = graded.flatMap(({ like }) => (like.ok ? [] : [like.error]));
+  const darts = differ.find((e) => e.code === 'nest-darts-differ');
+  if (darts)
+    asks.push({ code: 'which-darts', data: { counts: [piece.darts.length, Number(darts.data['other'] ?? 0)] } });
+  if (nest.length > 1 && (sizes.some((s) => s === null) || !sizes.includes(size)))
+    asks.push({ code: 'which-sizes', data: { drawn: nest.length, expected: names.names.length } });
+  if (nest.length > 1 && differ.length === 0) why.push('sizes-alike');
+  const inSizes =
+    sizes[k] === null || nest.length === 1
+      ? names.names.map((s) => ({ size: s, piece }))
+      : [
+          ...graded.flatMap(({ size: s, like }) => (like.ok ? [{ size: s, piece: like.value.piece }] : [])),
+          { size: sizes[k] ?? size, piece },
+        ];
+  return {
+    ring,
+    look: outline.look,
+    others,
+    choices,
+    traced: traced.value,
+    sizes: inSizes,
+    sure: sureness(asks, why),
+    why,
+    asks,
+  };
+}
+
+/** What an outline is taken for before its words are read. */
+function usualFor(outline: Nest[number], known: Known): TraceChoices {
+  const plain = plainChoices('piece', 'Piece');
+  if (outline.seam) return { ...plain, line: 'sewing', allowance: outline.seam.allowance };
+  if (known.allowance === null) return plain;
+  return known.allowance === 0 ? { ...plain, line: 'sewing' } : { ...plain, allowance: known.allowance };
+}
+
+/** An id no other piece of the file has. */
+function nameFor(choices: TraceChoices, known: boolean, ids: Set<string>): Pick<TraceChoices, 'id' | 'name'> {
+  const base = idFrom(choices.name);
+  let id = base;
+  for (let n = 2; ids.has(id); n++) id = `${base}-${n}`;
+  ids.add(id);
+  const nth = id === base ? '' : ` ${id.slice(base.length + 1)}`;
+  return { id, name: known && choices.name !== 'Piece' ? choices.name : `${choices.name}${nth}` };
+}
+
+/** Edges that are sewn to each other, by the pieces that may carry them, and how much they may differ, mm. */
+const SEWN: readonly (readonly [
+  seam: string,
+  role: EdgeRole,
+  one: readonly Part[],
+  two: readonly Part[],
+  most: number,
+])[] = [
+  ['side', 'side', ['front', 'sideFront'], ['back', 'sideBack'], 12],
+  ['shoulder', 'shoulder', ['front', 'sideFront'], ['back', 'sideBack'], 20],
+  ['front panels', 'princess', ['front'], ['sideFront'], 15],
+  ['back panels', 'princess', ['back'], ['sideBack'], 15],
+  ['skirt side', 'side', ['skirtFront'], ['skirtBack'], 12],
+  ['raglan', 'raglan', ['front', 'back'], ['sleeve'], 25],
+];
+
+/** Seams that match bear their pieces out; where the two sides cannot be sewn together both are asked about. */
+function bySeams(p: ReadPiece, all: readonly ReadPiece[]): ReadPiece {
+  if (p.asks.some((a) => a.code === 'which-part')) return p;
+  const own = p.traced.piece;
+  // What may be any piece tells nothing of a seam.
+  const known = all.filter((o) => o === p || !o.asks.some((a) => a.code === 'which-part'));
+  const on = (parts: readonly Part[], role: EdgeRole): number =>
+    known
+      .filter((o) => parts.includes(o.traced.piece.part))
+      .flatMap((o) => edgesWithRole(o.traced.piece, role))
+      .reduce((sum, e) => sum + pathLength(e.path), 0);
+  const found = SEWN.flatMap(([seam, role, one, two, most]) => {
+    if (![...one, ...two].includes(own.part) || edgesWithRole(own, role).length === 0) return [];
+    const partner = one.includes(own.part) ? two : one;
+    if (!known.some((o) => partner.includes(o.traced.piece.part))) return [];
+    return [{ seam, difference: on(one, role) - on(two, role), most }];
+  });
+  const off = found.filter((f) => Math.abs(f.difference) > f.most);
+  const asks: readonly Ask[] = [
+    ...p.asks,
+    ...off.slice(0, 1).map(({ seam, difference }): Ask => ({ code: 'seam-differs', data: { seam, difference } })),
+  ];
+  const why: readonly Why[] = found.length > 0 && off.length === 0 ? [...p.why, 'seams-match'] : p.why;
+  return { ...p, asks, why, sure: sureness(asks, why) };
+}
