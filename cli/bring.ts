@@ -29,7 +29,8 @@ const KINDS = { '.pdf': 'pdf', '.svg': 'svg', '.dxf': 'dxf' } as const;
 /** Outlines smaller than this are signs and letters, mm. */
 const LEAST = 60;
 
-async function readFile(file: string): Promise<Result<Lines>> {
+/** The lines of a file, by what its name ends in. Refuses what is no PDF, SVG or DXF, or too large. */
+export async function linesOfFile(file: string): Promise<Result<Lines>> {
   if (!existsSync(file)) return refuse('file-not-found', { file });
   const kind = KINDS[extname(file).toLowerCase() as keyof typeof KINDS];
   if (!kind) return refuse('file-kind-unknown', { name: file });
@@ -83,7 +84,7 @@ function outlinesOf(lines: Lines) {
  * those that would be cut wrong.
  */
 export async function bring(file: string, out?: string, despiteFaults = false): Promise<Result<Written>> {
-  const read = await readFile(file);
+  const read = await linesOfFile(file);
   if (!read.ok) return read;
   const tiles = proposeTiles(read.value);
   const lines = layTogether(read.value, tiles.placing, tiles.window);

@@ -18,6 +18,7 @@ import { bring } from './bring.ts';
 import { backup, causes, cloth, record, versions } from './keeping.ts';
 import { compare, plan, solve } from './planning.ts';
 import { tidy, type Written } from './report.ts';
+import { take } from './take.ts';
 
 const USAGE = `usage:
   ample schema wearer|pattern|job
@@ -36,17 +37,21 @@ const USAGE = `usage:
   ample record <job.json> --out DIR [--paper a4|letter|a3|tabloid]
   ample backup <file.zip>
   ample bring <file.pdf|svg|dxf> [--out DIR] [--despite-faults]
+  ample bring <file.pdf|svg|dxf> --take [--size N] [--allowance MM] [--out DIR] [--despite-faults]
   ample alter <job.json> [--out DIR] [--formats pdf,svg,dxf,csv,json] [--paper a4|letter|a3|tabloid|a0|roll]
         [--patches] [--lines cutting,seam,original,added,marks,words,patch] [--despite-faults]`;
 
 /** What a command leaves: its exit code, and what it says on standard output and standard error. */
 interface Answer {
-  readonly code: 0 | 1 | 2;
+  readonly code: 0 | 1 | 2 | 3;
   readonly out: string;
   readonly err: string;
 }
 
-/** Exit codes: 0 done, 1 bad input or a piece unfit to be cut (code and sentence on stderr), 2 wrong usage. */
+/**
+ * Exit codes: 0 done, 1 bad input or a piece unfit to be cut (code and sentence on stderr), 2 wrong usage, 3 pieces of
+ * a file that something is asked about.
+ */
 export async function main(argv: readonly string[], today: string): Promise<Answer> {
   const usage = { code: 2 as const, out: '', err: `${USAGE}\n` };
   let parsed;
@@ -56,6 +61,8 @@ export async function main(argv: readonly string[], today: string): Promise<Answ
       allowPositionals: true,
       options: {
         size: { type: 'string' },
+        allowance: { type: 'string' },
+        take: { type: 'boolean', default: false },
         out: { type: 'string' },
         formats: { type: 'string', default: 'pdf,svg' },
         paper: { type: 'string', default: 'a4' },
@@ -73,6 +80,7 @@ export async function main(argv: readonly string[], today: string): Promise<Answ
   const [command, argument, extra] = positionals;
   if (!command || extra !== undefined || (argument === undefined) !== (command === 'alterations')) return usage;
   if (command === 'alter') return alterCommand(argument ?? '', values, today, usage);
+  if (command === 'bring' && values.take === true) return takeCommand(argument ?? '', values, usage);
   if (command === 'bring')
     return answerWritten(await bring(argument ?? '', values.out, values['despite-faults'] === true));
   const result = await run(command, argument ?? '', values, today);
@@ -83,6 +91,8 @@ export async function main(argv: readonly string[], today: string): Promise<Answ
 
 interface Flags {
   readonly size?: string | undefined;
+  readonly allowance?: string | undefined;
+  readonly take?: boolean | undefined;
   readonly out?: string | undefined;
   readonly formats?: string | undefined;
   readonly paper?: string | undefined;
@@ -110,6 +120,23 @@ async function alterCommand(argument: string, flags: Flags, date: string, usage:
     despiteFaults: flags['despite-faults'] === true,
   });
   return answerWritten(done);
+}
+
+/** Seam allowances that are no slip of the hand, mm. */
+const WIDEST_ALLOWANCE = 100;
+
+/** All pieces of a file in one size; what is asked about is no failure, but not done either. */
+async function takeCommand(file: string, flags: Flags, usage: Answer): Promise<Answer> {
+  const allowance = flags.allowance === undefined ? undefined : Number(flags.allowance);
+  if (allowance !== undefined && !(allowance >= 0 && allowance <= WIDEST_ALLOWANCE)) return usage;
+  const done = await take(
+    file,
+    { ...(flags.size === undefined ? {} : { size: flags.size }), ...(allowance === undefined ? {} : { allowance }) },
+    flags.out,
+    flags['despite-faults'] === true,
+  );
+  const answer = answerWritten(done);
+  return answer.code === 0 && done.ok && done.value.asked ? { ...answer, code: 3 } : answer;
 }
 
 /** A piece with a fault is told, left out of the files, and makes the command fail. */

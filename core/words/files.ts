@@ -18,6 +18,9 @@ export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
   'file-took-too-long': (s) =>
     `Reading was stopped after ${s.text('seconds')} seconds: the file holds more than a pattern does. Save the pages you need as a file of their own.`,
   'file-stopped': (s) => `The file could not be read: ${s.text('detail')}. Take another copy of it, or another format.`,
+  'file-no-piece': () =>
+    'No closed outline of a piece was found in this file. Look at its pages and outlines with “bring” alone.',
+  'file-no-size': (s) => `The file has no size ${s.text('size')}. It has ${s.text('sizes')}.`,
   'pdf-locked': () =>
     'This PDF is locked with a password. Open it where you have the password, save a copy without it, and take the copy.',
   'pdf-broken': () => 'This PDF is damaged and could not be opened. Take another copy of it.',

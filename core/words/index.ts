@@ -2,6 +2,7 @@ export * from './errors.ts';
 export * from './files.ts';
 export * from './findings.ts';
 export * from './advice.ts';
+export * from './asks.ts';
 export * from './label.ts';
 export * from './fit.ts';
 export * from './measuredFrom.ts';

@@ -2,7 +2,7 @@ import { distance, endOf, pathLength } from '../../geometry/index.ts';
 import type { Piece } from '../../pattern/index.ts';
 
 /** Lengths by what edges are, mm; a dart by how far its legs are apart. Under a cut-on sleeve curve and side are one seam. */
-function lengths(piece: Piece): ReadonlyMap<string, number> {
+export function roleLengths(piece: Piece): ReadonlyMap<string, number> {
   const out = new Map<string, number>();
   for (const e of piece.edges) {
     const role = e.role === 'underarm' && piece.part !== 'sleeve' ? 'side' : e.role;
@@ -14,7 +14,7 @@ function lengths(piece: Piece): ReadonlyMap<string, number> {
 
 /** How a piece that came in differs from the one that was drawn: roles and lengths beyond 0.3 mm, darts, fold. */
 export function differences(drawn: Piece, got: Piece): readonly string[] {
-  const [a, b] = [lengths(drawn), lengths(got)];
+  const [a, b] = [roleLengths(drawn), roleLengths(got)];
   const off = [...new Set([...a.keys(), ...b.keys()])].flatMap((role) => {
     const [wanted, found] = [a.get(role) ?? 0, b.get(role) ?? 0];
     return Math.abs(wanted - found) > 0.3 ? [`${role} ${wanted.toFixed(1)} → ${found.toFixed(1)}`] : [];

@@ -16,6 +16,7 @@ export type Ask =
 
 /** What a reading rests on. */
 export type Why =
+  | 'told-by-file'
   | 'part-printed'
   | 'fold-printed'
   | 'fold-halved'

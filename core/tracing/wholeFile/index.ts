@@ -8,3 +8,4 @@ export * from './marksOfSize.ts';
 export * from './halves.ts';
 export * from './lettersJoined.ts';
 export * from './weld.ts';
+export * from './intoPattern.ts';

@@ -18,6 +18,7 @@ import { lettersJoined } from './lettersJoined.ts';
 import { marksOfSize } from './marksOfSize.ts';
 import { nestsIn, type Nest } from './nests.ts';
 import { outlinesIn } from './outlines.ts';
+import { readTold } from './readTold.ts';
 import { scaleSaid } from './scaleSaid.ts';
 import { sizeNames, type SizeNames } from './sizeNames.ts';
 import { welded } from './weld.ts';
@@ -62,6 +63,8 @@ export const SURE = 0.7;
 
 /** Reads every piece of a sheet in one size: outlines, sizes, words, marks, roles, and the seams between them. */
 export function readWhole(drawn: Lines, wanted: Wanted = {}): ReadFile {
+  const told = readTold(drawn, wanted);
+  if (told) return told;
   const scale = scaleSaid(drawn)?.scale ?? 1;
   const scaled = scaleLines(drawn, scale);
   const lines = { ...scaled, strokes: welded(scaled.strokes), letters: lettersJoined(scaled.letters) };
