@@ -23,3 +23,4 @@ export * from './grouped.ts';
 export * from './drawable.ts';
 export * from './apart.ts';
 export * from './wholeFile/index.ts';
+export { HALVES } from './traceParts.ts';

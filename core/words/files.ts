@@ -18,6 +18,10 @@ export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
   'file-took-too-long': (s) =>
     `Reading was stopped after ${s.text('seconds')} seconds: the file holds more than a pattern does. Save the pages you need as a file of their own.`,
   'file-stopped': (s) => `The file could not be read: ${s.text('detail')}. Take another copy of it, or another format.`,
+  'pieces-not-read': (s) =>
+    `The pieces could not be read all at once (${s.text('detail')}). Pick them one by one instead.`,
+  'fold-no-centre': () =>
+    'No straight centre was found that could lie on the fold. Put the piece right by hand: click its edge and say that it is the fold.',
   'file-no-piece': () =>
     'No closed outline of a piece was found in this file. Look at its pages and outlines with “bring” alone.',
   'file-no-size': (s) => `The file has no size ${s.text('size')}. It has ${s.text('sizes')}.`,

@@ -9,3 +9,4 @@ export * from './halves.ts';
 export * from './lettersJoined.ts';
 export * from './weld.ts';
 export * from './intoPattern.ts';
+export * from './inEverySize.ts';

@@ -2,7 +2,6 @@ import { pathLength } from '../../geometry/index.ts';
 import { edgesWithRole, type EdgeRole, type Piece } from '../../pattern/index.ts';
 import { firstGuess } from '../firstGuess.ts';
 import { boxOf, type Lettering, type Lines, type Stroke } from '../lines.ts';
-import { traceLike } from '../nest.ts';
 import { printedWords } from '../printedWords.ts';
 import { scaleLines } from '../scale.ts';
 import { proposeSeams, type ProposedSeam } from '../seams.ts';
@@ -14,6 +13,7 @@ import { plainChoices, type TraceChoices, type Traced } from '../traceTypes.ts';
 import type { Ring } from '../chain.ts';
 import { asksOf, sureness, type Ask, type Why } from './doubts.ts';
 import { halved } from './halves.ts';
+import { inEverySize, type Alike } from './inEverySize.ts';
 import { lettersJoined } from './lettersJoined.ts';
 import { marksOfSize } from './marksOfSize.ts';
 import { nestsIn, type Nest } from './nests.ts';
@@ -29,6 +29,8 @@ export interface Wanted {
   readonly size?: string;
   /** Seam allowance of all pieces, mm; told, it goes before what is printed. */
   readonly allowance?: number;
+  /** The sheet is true already: its square is not asked. */
+  readonly asDrawn?: boolean;
 }
 
 /** One piece of the wanted size as first read. */
@@ -39,6 +41,10 @@ export interface ReadPiece {
   readonly others: readonly Stroke[];
   readonly choices: TraceChoices;
   readonly traced: Traced;
+  /** Its own size, and how it is drawn in the others; all sizes where it is drawn once for all. */
+  readonly size: string;
+  readonly alike: readonly Alike[];
+  readonly forAll: readonly string[] | null;
   /** The same piece in every size it is drawn in, the wanted one among them. */
   readonly sizes: readonly { readonly size: string; readonly piece: Piece }[];
   /** 0 to 1. */
@@ -65,7 +71,7 @@ export const SURE = 0.7;
 export function readWhole(drawn: Lines, wanted: Wanted = {}): ReadFile {
   const told = readTold(drawn, wanted);
   if (told) return told;
-  const scale = scaleSaid(drawn)?.scale ?? 1;
+  const scale = wanted.asDrawn ? 1 : (scaleSaid(drawn)?.scale ?? 1);
   const scaled = scaleLines(drawn, scale);
   const lines = { ...scaled, strokes: welded(scaled.strokes), letters: lettersJoined(scaled.letters) };
   const nests = nestsIn(outlinesIn(lines));
@@ -153,37 +159,30 @@ function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, know
   else if (piece.half && edgesWithRole(piece, part.endsWith('ack') ? 'centreBack' : 'centreFront').length > 0)
     asks.push({ code: 'on-fold', data: {} });
   asks.push(...asksOf(piece, traced.value.notes));
-  const read = { ring, choices, traced: traced.value };
-  const graded = nest.flatMap((o, i) => {
+  const alike = nest.flatMap((o, i): readonly Alike[] => {
     const name = sizes[i];
     if (!name || o === outline) return [];
     const other = o.seam?.outline.ring ?? o.ring;
     const own = half ? halved(other, part.endsWith('ack'))?.ring : other;
-    if (!own) return [];
-    const like = traceLike(read, own, marksOfSize(nest, o, lines.strokes, known.allowance ?? 0));
-    return [{ size: name, like }];
+    return own ? [{ size: name, ring: own, others: marksOfSize(nest, o, lines.strokes, known.allowance ?? 0) }] : [];
   });
-  const differ = graded.flatMap(({ like }) => (like.ok ? [] : [like.error]));
-  const darts = differ.find((e) => e.code === 'nest-darts-differ');
-  if (darts)
-    asks.push({ code: 'which-darts', data: { counts: [piece.darts.length, Number(darts.data['other'] ?? 0)] } });
+  const own = sizes[k] ?? size;
+  const forAll = sizes[k] === null || nest.length === 1 ? names.names : null;
+  const graded = inEverySize({ ring, choices, traced: traced.value, size: own, alike, forAll });
+  asks.push(...graded.asks);
   if (nest.length > 1 && (sizes.some((s) => s === null) || !sizes.includes(size)))
     asks.push({ code: 'which-sizes', data: { drawn: nest.length, expected: names.names.length } });
-  if (nest.length > 1 && differ.length === 0) why.push('sizes-alike');
-  const inSizes =
-    sizes[k] === null || nest.length === 1
-      ? names.names.map((s) => ({ size: s, piece }))
-      : [
-          ...graded.flatMap(({ size: s, like }) => (like.ok ? [{ size: s, piece: like.value.piece }] : [])),
-          { size: sizes[k] ?? size, piece },
-        ];
+  if (nest.length > 1 && graded.sizes.length === nest.length) why.push('sizes-alike');
   return {
     ring,
     look: outline.look,
     others,
     choices,
     traced: traced.value,
-    sizes: inSizes,
+    size: own,
+    alike,
+    forAll,
+    sizes: graded.sizes,
     sure: sureness(asks, why),
     why,
     asks,

@@ -3,7 +3,8 @@ import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { sayRefusal } from '@ample/core/words';
 import { Boundary } from '../ui/Boundary.tsx';
 import { useDraft } from '../store/draft.ts';
-import { closeJob, history, openJob, startAutosave, useJob } from '../store/job.ts';
+import { closeJob, openJob, startAutosave, useJob } from '../store/job.ts';
+import { redoHere, undoHere } from '../store/stationHistory.ts';
 import { useLibrary, wearerOf } from '../store/library.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
 import { followWindows } from '../store/windows.ts';
@@ -35,8 +36,8 @@ function useKeys(job: string | undefined, help: () => void, find: () => void): v
         )
           return;
         e.preventDefault();
-        if (e.shiftKey) history().redo();
-        else history().undo();
+        if (e.shiftKey) redoHere();
+        else undoHere();
         return;
       }
       if (command && e.key.toLowerCase() === 'k' && !document.querySelector('[role="dialog"]')) {

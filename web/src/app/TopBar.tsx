@@ -5,7 +5,8 @@ import { useStore } from 'zustand';
 import { sayRefusal } from '@ample/core/words';
 import { useDraft } from '../store/draft.ts';
 import { exportWork } from '../store/export.ts';
-import { history, saveNow, useJob, useSave } from '../store/job.ts';
+import { saveNow, useJob, useSave } from '../store/job.ts';
+import { redoHere, undoHere, useStationHistory } from '../store/stationHistory.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
 
 function Saved() {
@@ -52,6 +53,7 @@ export function TopBar({ onHelp, onFind }: { readonly onHelp: () => void; readon
   const size = useDraft((s) => s.draft?.size ?? null);
   const pattern = useDraft((s) => s.pattern?.name ?? null);
   const { unit } = useUnits();
+  const station = useStationHistory((s) => s.station);
   const back = useStore(useJob.temporal, (s) => s.pastStates.length);
   const forth = useStore(useJob.temporal, (s) => s.futureStates.length);
   return (
@@ -69,8 +71,8 @@ export function TopBar({ onHelp, onFind }: { readonly onHelp: () => void; readon
           <Saved />
           <button
             className="btn btn-plain"
-            onClick={() => history().undo()}
-            disabled={back === 0}
+            onClick={undoHere}
+            disabled={back === 0 && !station?.back}
             title="Undo (Ctrl+Z)"
           >
             <Undo2 size={20} aria-hidden="true" />
@@ -78,8 +80,8 @@ export function TopBar({ onHelp, onFind }: { readonly onHelp: () => void; readon
           </button>
           <button
             className="btn btn-plain"
-            onClick={() => history().redo()}
-            disabled={forth === 0}
+            onClick={redoHere}
+            disabled={forth === 0 && !station?.forth}
             title="Redo (Ctrl+Shift+Z)"
           >
             <Redo2 size={20} aria-hidden="true" />

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { polyline } from '@ample/core/geometry';
 import { plainChoices, type Ring } from '@ample/core/tracing';
-import { choose, tracedOf, unchoose, useBring } from './bring.ts';
+import { choose, tracedOf, useBring } from './bring.ts';
+import { doAgain, takeBack, useBringHistory } from './bringHistory.ts';
 
 const ring: Ring = {
   path: polyline([
@@ -14,25 +15,37 @@ const ring: Ring = {
   strokes: [],
   healed: [],
 };
-const begin = () =>
+const begin = () => {
   useBring.setState({
     picked: { ring, look: null, others: [] },
     choices: { ...plainChoices('piece', 'Piece'), part: 'other' },
-    past: [],
     choiceFailed: null,
   });
+  useBringHistory.setState({ past: [], future: [] });
+};
 
 describe('choices for the piece in hand', () => {
   it('are taken back one by one, down to the first', () => {
     begin();
     choose({ allowance: 10 });
     choose({ name: 'Pocket' });
-    unchoose();
+    takeBack();
     expect(useBring.getState().choices).toMatchObject({ allowance: 10, name: 'Piece' });
-    unchoose();
-    unchoose();
+    expect(takeBack()).toBe(true);
+    expect(takeBack()).toBe(false);
     expect(useBring.getState().choices).toMatchObject({ allowance: 15, name: 'Piece' });
-    expect(useBring.getState().past).toEqual([]);
+    doAgain();
+    expect(useBring.getState().choices).toMatchObject({ allowance: 10, name: 'Piece' });
+  });
+  it('are one history with pages, scale and what is hidden', () => {
+    begin();
+    useBring.setState({ scale: 1.03 });
+    useBring.setState({ hidden: { layers: ['36'], styles: [] } });
+    useBring.setState({ tool: 'measure' });
+    takeBack();
+    expect(useBring.getState()).toMatchObject({ scale: 1.03, hidden: { layers: [], styles: [] }, tool: 'measure' });
+    takeBack();
+    expect(useBring.getState().scale).toBe(1);
   });
   it('that nothing can be made of are refused in words; the piece stays as it was', () => {
     begin();

@@ -6,6 +6,7 @@ import {
   ringThrough,
   sizeOf,
   scaleLines,
+  scaleSaid,
   traceSafely,
   firstGuess,
   lettersIn,
@@ -27,6 +28,7 @@ import {
 import type { Box, Point } from '@ample/core/geometry';
 import { TOL, type Refusal, type Result } from '@ample/core/units';
 import { startReading, type Reading } from '../workers/readClient.ts';
+import type { Contact } from './contact.ts';
 
 /** An outline that is being made a piece of. */
 export interface Picked {
@@ -40,7 +42,7 @@ export type Tool = 'pages' | 'pick' | 'corner' | 'notch' | 'dart' | 'grain' | 'b
 
 export type Source = 'file' | 'photo' | 'mat';
 
-interface Bring {
+export interface BringState {
   readonly name: string;
   readonly state: 'empty' | 'reading' | 'ready' | { readonly failed: Refusal };
   readonly share: number;
@@ -48,6 +50,8 @@ interface Bring {
   readonly from: Source;
   /** The file that was refused last: its pages may be brought in as pictures. */
   readonly refused: File | null;
+  /** The file that is open; null for what was typed or traced. */
+  readonly file: File | null;
   /** As the file has it. */
   readonly raw: Lines | null;
   readonly unit: UnitName;
@@ -69,8 +73,8 @@ interface Bring {
   readonly picked: Picked | null;
   readonly pickFailed: Refusal | null;
   readonly choices: TraceChoices | null;
-  /** What was chosen before, the latest last. */
-  readonly past: readonly TraceChoices[];
+  /** All pieces of the file at once; null before they were read. */
+  readonly contact: Contact | null;
   /** Why the last choice was not taken. */
   readonly choiceFailed: Refusal | null;
   readonly chosenEdge: number | null;
@@ -78,12 +82,13 @@ interface Bring {
   readonly size: string;
 }
 
-const EMPTY: Bring = {
+const EMPTY: BringState = {
   name: '',
   state: 'empty',
   share: 0,
   from: 'file',
   refused: null,
+  file: null,
   raw: null,
   unit: 'mm',
   scale: 1,
@@ -100,27 +105,31 @@ const EMPTY: Bring = {
   picked: null,
   pickFailed: null,
   choices: null,
-  past: [],
+  contact: null,
   choiceFailed: null,
   chosenEdge: null,
   size: '1',
 };
 
 /** What lies on the table of the station where pieces are brought in. Kept while the app is open, not in a job. */
-export const useBring = create<Bring>()(() => EMPTY);
+export const useBring = create<BringState>()(() => EMPTY);
 const set = useBring.setState;
 let reading: Reading | null = null;
 
 /** Takes lines that were read, typed or traced, and lays their pages together. */
-export function takeLines(raw: Lines, name: string): void {
+export function takeLines(raw: Lines, name: string, file: File | null = null): void {
   const { placing, window, full, by, overlap, columns } = proposeTiles(raw);
+  // A square with its length printed beside it tells a print that was shrunk.
+  const scale = scaleSaid(layTogether(raw, placing, window))?.scale ?? 1;
   set((s) => ({
     ...EMPTY,
     from: s.from,
     name,
     state: 'ready',
+    file,
     raw,
     unit: raw.unit.name,
+    scale,
     placing,
     window,
     full,
@@ -142,13 +151,13 @@ export async function openFile(file: File): Promise<void> {
   const result: Result<Lines> = await mine.done;
   if (reading !== mine) return;
   reading = null;
-  if (result.ok) takeLines(result.value, file.name);
+  if (result.ok) takeLines(result.value, file.name, file);
   else set({ ...(before.raw ? before : EMPTY), name: file.name, state: { failed: result.error }, refused: file });
 }
 
 /** Lays the pages otherwise; what was begun on the sheet as it lay is left. */
-export const layAgain = (to: Pick<Bring, 'placing' | 'window' | 'overlap' | 'columns'>): void =>
-  set({ ...to, picked: null, choices: null, past: [] });
+export const layAgain = (to: Pick<BringState, 'placing' | 'window' | 'overlap' | 'columns'>): void =>
+  set({ ...to, picked: null, choices: null });
 
 export function stopReading(): void {
   reading?.cancel();
@@ -164,7 +173,7 @@ export const closeFile = (): void => {
 
 let laid: { readonly of: readonly unknown[]; readonly lines: Lines } | null = null;
 /** The drawing on one sheet, in true millimetres; computed anew only when what it is made of changed. */
-export function sheetOf(s: Pick<Bring, 'raw' | 'unit' | 'scale' | 'placing' | 'window'>): Lines | null {
+export function sheetOf(s: Pick<BringState, 'raw' | 'unit' | 'scale' | 'placing' | 'window'>): Lines | null {
   if (!s.raw) return null;
   const of = [s.raw, s.unit, s.scale, s.placing, s.window];
   if (laid && laid.of.every((x, i) => x === of[i])) return laid.lines;
@@ -174,10 +183,10 @@ export function sheetOf(s: Pick<Bring, 'raw' | 'unit' | 'scale' | 'placing' | 'w
   return lines;
 }
 
-let seen: { readonly lines: Lines; readonly hidden: Bring['hidden']; readonly strokes: readonly Stroke[] } | null =
+let seen: { readonly lines: Lines; readonly hidden: BringState['hidden']; readonly strokes: readonly Stroke[] } | null =
   null;
 /** The lines of layers and kinds of line that are shown. */
-export function shownOf(lines: Lines, hidden: Bring['hidden']): readonly Stroke[] {
+export function shownOf(lines: Lines, hidden: BringState['hidden']): readonly Stroke[] {
   if (seen && seen.lines === lines && seen.hidden === hidden) return seen.strokes;
   const strokes = lines.strokes.filter((s) => !hidden.layers.includes(s.layer) && !hidden.styles.includes(s.style));
   seen = { lines, hidden, strokes };
@@ -236,7 +245,6 @@ export function pickRing(ring: Ring, from: readonly Stroke[]): void {
     picked,
     pickFailed: null,
     choices,
-    past: [],
     choiceFailed: null,
     size: sizeOf(ring, nest, printed) ?? state.size,
     tool: 'edge',
@@ -256,7 +264,7 @@ function tracedWith(picked: Picked, choices: TraceChoices): Result<Traced> {
   return drawn.traced;
 }
 /** The piece as the choices make it. */
-export function tracedOf(s: Pick<Bring, 'picked' | 'choices'>): Traced | null {
+export function tracedOf(s: Pick<BringState, 'picked' | 'choices'>): Traced | null {
   const traced = s.picked && s.choices ? tracedWith(s.picked, s.choices) : null;
   return traced?.ok ? traced.value : null;
 }
@@ -268,15 +276,7 @@ export const choose = (change: Partial<TraceChoices>): void =>
     const choices = { ...s.choices, ...change };
     const traced = tracedWith(s.picked, choices);
     if (!traced.ok) return { choiceFailed: traced.error };
-    return { choices, choiceFailed: null, past: [...s.past, s.choices].slice(-MOST_PAST) };
+    return { choices, choiceFailed: null };
   });
-/** Takes the last choice for the piece in hand back. */
-export const unchoose = (): void =>
-  set((s) => {
-    const before = s.past.at(-1);
-    return before ? { choices: before, choiceFailed: null, past: s.past.slice(0, -1) } : {};
-  });
-/** So many choices may be taken back. */
-const MOST_PAST = 200;
 export const leavePiece = (): void =>
-  set({ picked: null, choices: null, past: [], choiceFailed: null, tool: 'pick', clicks: [], chosenEdge: null });
+  set({ picked: null, choices: null, choiceFailed: null, tool: 'pick', clicks: [], chosenEdge: null });

@@ -2,6 +2,7 @@ import Dexie, { type EntityTable } from 'dexie';
 import type { Job, Wearer } from '@ample/core/formats';
 import type { PhotoFile } from '@ample/core/formats/bundle';
 import type { Pattern } from '@ample/core/pattern';
+import type { Standing } from './bringHistory.ts';
 
 export type Kind = 'wearer' | 'pattern' | 'job';
 
@@ -31,6 +32,14 @@ export interface Before {
   photos: { id: string; raw: PhotoFile | null }[];
 }
 
+/** The pattern file that is being brought in, and what was done with it so far. */
+export interface Sheet {
+  key: 'bring';
+  name: string;
+  file: Blob;
+  standing: Standing;
+}
+
 /** What the browser keeps. Documents are stored as the files hold them and read through the same schemas. */
 export class AmpleDatabase extends Dexie {
   wearers!: EntityTable<Wearer, 'id'>;
@@ -40,12 +49,14 @@ export class AmpleDatabase extends Dexie {
   damaged!: EntityTable<Damaged, 'id'>;
   touched!: EntityTable<Touched, 'key'>;
   before!: EntityTable<Before, 'key'>;
+  sheet!: EntityTable<Sheet, 'key'>;
   meta!: EntityTable<{ key: string; value: string }, 'key'>;
 
   constructor(name = 'ample-draft') {
     super(name);
     this.version(1).stores({ wearers: 'id', patterns: 'id', jobs: 'id', damaged: '++id', meta: 'key' });
     this.version(2).stores({ photos: 'id, job', touched: 'key', before: 'key' });
+    this.version(3).stores({ sheet: 'key' });
   }
 }
 

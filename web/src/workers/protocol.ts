@@ -8,7 +8,7 @@ import type { Path } from '@ample/core/geometry';
 import type { CameraSet, Flat, Grey, KnownPoint, Residual } from '@ample/core/photo';
 import type { Pattern, Piece } from '@ample/core/pattern';
 import type { Region } from '@ample/core/patch';
-import type { Lines } from '@ample/core/tracing';
+import type { Lines, ReadFile, Wanted } from '@ample/core/tracing';
 import type { Solution, SolveWish, Thinned } from '@ample/core/solve';
 import type { Result } from '@ample/core/units';
 
@@ -65,6 +65,14 @@ export interface ReadRequest {
   readonly input: { readonly bytes: Uint8Array<ArrayBuffer>; readonly kind: 'pdf' | 'svg' | 'dxf' };
 }
 
+/** All pieces of a sheet to be read at once. */
+export interface WholeRequest {
+  readonly v: typeof PROTOCOL;
+  readonly id: number;
+  readonly kind: 'whole';
+  readonly input: { readonly lines: Lines; readonly wanted: Wanted };
+}
+
 /** A picture to be opened, played by the stand-in camera, or laid flat. */
 export type PictureRequest =
   | { readonly kind: 'open'; readonly file: Blob }
@@ -108,6 +116,7 @@ export type Reply =
         | Result<Bundle>
         | readonly Result<Layout>[]
         | Result<Lines>
+        | ReadFile
         | PictureReply;
     }
   | { readonly v: typeof PROTOCOL; readonly id: number; readonly ok: false; readonly message: string };

@@ -1,6 +1,14 @@
+import { useEffect } from 'react';
+import { useShallow } from 'zustand/react/shallow';
 import { tracedOf, useBring } from '../../store/bring.ts';
+import { doAgain, takeBack, useBringHistory } from '../../store/bringHistory.ts';
+import { standAgain } from '../../store/bringKept.ts';
+import { closeContact, readAgain } from '../../store/contact.ts';
+import { useStationHistory } from '../../store/stationHistory.ts';
 import { usePicture } from '../../store/picture.ts';
 import { Boundary } from '../../ui/Boundary.tsx';
+import { ContactSheet } from './contact/ContactSheet.tsx';
+import { SizeChoice } from './contact/SizeChoice.tsx';
 import { FileChoice, SheetPanel } from './FilePanel.tsx';
 import { MatPanel } from './MatPanel.tsx';
 import { MatView } from './MatView.tsx';
@@ -27,6 +35,9 @@ export function Bring() {
   const source = useBring((s) => s.from);
   const traced = tracedOf({ picked, choices });
   const file = source === 'file' || picked !== null;
+  const contact = useBring((s) => s.contact);
+  const sheet = contact?.open === true && !picked && source === 'file' && tool !== 'pages';
+  useStation();
   return (
     <main className="flex h-full min-h-0 flex-col" tabIndex={-1}>
       <div className="px-6 pt-4 pb-2">
@@ -62,7 +73,13 @@ export function Bring() {
           {!picked && source === 'file' && <FileChoice />}
           {!picked && source === 'photo' && <PhotoPanel />}
           {!picked && source === 'mat' && <MatPanel />}
-          {lines && !picked && file && tool !== 'pages' && <Outlines lines={lines} />}
+          {lines && !picked && source === 'file' && tool !== 'pages' && <SizeChoice />}
+          {sheet && (
+            <button className="btn" onClick={closeContact}>
+              Pick pieces one by one instead
+            </button>
+          )}
+          {lines && !picked && file && !sheet && tool !== 'pages' && <Outlines lines={lines} />}
           {lines && !picked && file && <SheetPanel lines={lines} />}
           {traced && choices && <PiecePanel traced={traced} choices={choices} />}
           {!picked && <Taken />}
@@ -76,6 +93,8 @@ export function Bring() {
             ) : (
               <Empty />
             )
+          ) : lines && sheet ? (
+            <ContactSheet />
           ) : lines ? (
             <SheetView lines={lines} />
           ) : (
@@ -85,6 +104,18 @@ export function Bring() {
       </div>
     </main>
   );
+}
+
+/** What this station keeps for itself: its own steps to take back, the file after a reload, and its pieces read anew. */
+function useStation(): void {
+  const [past, future] = [useBringHistory((s) => s.past.length), useBringHistory((s) => s.future.length)];
+  const of = useBring(useShallow((s) => [s.raw, s.unit, s.scale, s.placing, s.window, s.hidden]));
+  useEffect(() => void standAgain(), []);
+  useEffect(readAgain, [of]);
+  useEffect(() => {
+    useStationHistory.setState({ station: { back: past > 0, forth: future > 0, undo: takeBack, redo: doAgain } });
+    return () => useStationHistory.setState({ station: null });
+  }, [past, future]);
 }
 
 const Empty = () => (

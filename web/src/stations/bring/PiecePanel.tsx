@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { centreEdgeOf, PARTS, validatePiece, type CentreInside, type Piece } from '@ample/core/pattern';
 import {
   grouped,
@@ -11,7 +11,8 @@ import {
 } from '@ample/core/tracing';
 import { PIECE_WORDS, sayFileRefusal, sayProblem, sayTraceNote } from '@ample/core/words';
 import type { Refusal } from '@ample/core/units';
-import { choose, leavePiece, unchoose, useBring, type Tool } from '../../store/bring.ts';
+import { choose, leavePiece, useBring, type Tool } from '../../store/bring.ts';
+import { layBack } from '../../store/contact.ts';
 import { takePieces } from '../../store/takePiece.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { CentreFields } from '../../ui/CentreFields.tsx';
@@ -35,6 +36,7 @@ const named = (choices: TraceChoices, part: Piece['part']): Partial<TraceChoices
 export function PiecePanel({ traced, choices }: { readonly traced: Traced; readonly choices: TraceChoices }) {
   const units = useUnits();
   const { size, name } = useBring();
+  const inHand = useBring((s) => s.contact?.inHand ?? null);
   const [failed, setFailed] = useState<Refusal | null>(null);
   const problems = useMemo(() => validatePiece(traced.piece), [traced]);
   // A piece whose allowance could not be taken off would be cut wrong: that stands apart from what is only told.
@@ -119,45 +121,32 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
         <Notice grade="look">It cannot be taken so: {sayProblem(problems[0].code, problems[0].data, units)}</Notice>
       )}
       {failed && <Notice grade="fault">{sayFileRefusal(failed, units)}</Notice>}
-      <OtherSizes traced={traced} choices={choices} />
+      {inHand === null && <OtherSizes traced={traced} choices={choices} />}
       <div className="sticky bottom-0 -mx-4 -mb-4 border-t border-line bg-white px-4 py-3">
-        <div className="flex flex-wrap gap-2">
-          <button className="btn btn-main" disabled={problems.length > 0} onClick={take}>
-            Take it into the pattern
+        {inHand === null ? (
+          <div className="flex flex-wrap gap-2">
+            <button className="btn btn-main" disabled={problems.length > 0} onClick={take}>
+              Take it into the pattern
+            </button>
+            <button className="btn" onClick={leavePiece}>
+              Leave it
+            </button>
+          </div>
+        ) : (
+          <button className="btn btn-main" onClick={layBack}>
+            Lay it back with the others
           </button>
-          <button className="btn" onClick={leavePiece}>
-            Leave it
-          </button>
-        </div>
+        )}
       </div>
     </section>
   );
 }
 
-/** Why the last choice was not taken, and the one before taken back, by Ctrl and Z as well. */
+/** Why the last choice was not taken. */
 function LastChoice() {
   const units = useUnits();
-  const { past, choiceFailed } = useBring();
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement;
-      if (typing || !(e.ctrlKey || e.metaKey) || e.shiftKey || e.key.toLowerCase() !== 'z') return;
-      e.preventDefault();
-      e.stopPropagation();
-      unchoose();
-    };
-    // Before the window's own undo hears of it: here it is the piece in hand that is meant.
-    document.addEventListener('keydown', onKey, true);
-    return () => document.removeEventListener('keydown', onKey, true);
-  }, []);
-  return (
-    <>
-      {choiceFailed && <Notice grade="look">{sayFileRefusal(choiceFailed, units)}</Notice>}
-      <button className="btn" disabled={past.length === 0} onClick={unchoose}>
-        Take the last choice back
-      </button>
-    </>
-  );
+  const failed = useBring((s) => s.choiceFailed);
+  return failed && <Notice grade="look">{sayFileRefusal(failed, units)}</Notice>;
 }
 
 function Line({ choices }: { readonly choices: TraceChoices }) {

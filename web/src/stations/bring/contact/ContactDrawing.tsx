@@ -1,0 +1,66 @@
+import { drawPiece, pathData } from '@ample/core/formats';
+import { pathLength, pointAt } from '@ample/core/geometry';
+import { edgesWithRole, requireEdge, type EdgeRole, type Piece } from '@ample/core/pattern';
+import { ROLE_WORDS } from '@ample/core/words';
+
+/** A piece as it was read: cutting and seam line, darts, notches, grain, and what each edge was taken for. */
+export function ContactDrawing({ piece }: { readonly piece: Piece }) {
+  const d = drawPiece(piece);
+  const { minX, minY, maxX, maxY } = d.bounds;
+  const [wide, high] = [maxX - minX, maxY - minY];
+  // The box is drawn 230 by 250 pixels at most: letters keep their size whatever the piece measures.
+  const mm = Math.max(wide / 230, high / 250);
+  const line = { vectorEffect: 'non-scaling-stroke' as const, fill: 'none' };
+  const roles = [...new Set(piece.edges.map((e) => e.role))].filter((r) => r !== 'dart' && r !== 'other');
+  return (
+    <svg
+      viewBox={`${minX - 30 * mm} ${minY - 12 * mm} ${wide + 60 * mm} ${high + 24 * mm}`}
+      className="h-[250px] w-full"
+      role="img"
+      aria-label={piece.name}
+    >
+      <path d={pathData(d.cutting, true)} fill="#F3E7CF" stroke="#1E2A38" vectorEffect="non-scaling-stroke" />
+      <path d={pathData(d.seam, true)} stroke="#2B4C9B" {...line} />
+      {piece.fold !== null && (
+        <path
+          d={pathData(requireEdge(piece, piece.fold).path)}
+          stroke="#1E2A38"
+          strokeWidth={3}
+          strokeDasharray="12 4 3 4"
+          {...line}
+        />
+      )}
+      {d.darts.map((t) => (
+        <path key={t.id} d={pathData(t.legs)} stroke="#2B4C9B" strokeWidth={1.5} {...line} />
+      ))}
+      {[...d.notches.flatMap((n) => n.lines), ...d.grain].map(([a, b], i) => (
+        <path key={i} d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="#1E2A38" strokeWidth={1.5} {...line} />
+      ))}
+      {roles.map((role) => (
+        <RoleName key={role} piece={piece} role={role} size={15 * mm} />
+      ))}
+    </svg>
+  );
+}
+
+/** The name of an edge at the middle of its longest bit. */
+function RoleName({ piece, role, size }: { readonly piece: Piece; readonly role: EdgeRole; readonly size: number }) {
+  const longest = [...edgesWithRole(piece, role)].sort((a, b) => pathLength(b.path) - pathLength(a.path))[0];
+  if (!longest) return null;
+  const at = pointAt(longest.path, pathLength(longest.path) / 2);
+  return (
+    <text
+      x={at.x}
+      y={at.y}
+      fontSize={size}
+      textAnchor="middle"
+      dominantBaseline="middle"
+      stroke="#fff"
+      strokeWidth={size / 4}
+      paintOrder="stroke"
+      fill="#1E2A38"
+    >
+      {ROLE_WORDS[role]}
+    </text>
+  );
+}

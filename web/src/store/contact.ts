@@ -1,0 +1,211 @@
+import {
+  corrected,
+  middleOfEdge,
+  SURE,
+  type Ask,
+  type ReadFile,
+  type ReadPiece,
+  type TraceChoices,
+  type Wanted,
+} from '@ample/core/tracing';
+import type { Piece } from '@ample/core/pattern';
+import type { Refusal } from '@ample/core/units';
+import { PIECE_WORDS } from '@ample/core/words';
+import { startWhole } from '../workers/wholeClient.ts';
+import { leavePiece, sheetOf, shownOf, useBring } from './bring.ts';
+import { withoutTrace } from './bringHistory.ts';
+
+/** All pieces of a file in one size, as they were first read and then corrected. */
+export interface Contact {
+  /** Unit, scale, pages and what is hidden, as they were when it was read. */
+  readonly of: readonly unknown[];
+  readonly wanted: Wanted;
+  readonly state: 'reading' | 'ready' | { readonly failed: Refusal };
+  readonly read: ReadFile | null;
+  /** The size was chosen, or there is only one: the pieces are shown. */
+  readonly open: boolean;
+  readonly pieces: readonly ReadPiece[];
+  /** Pieces that are not wanted, and those said to be right although something was asked. */
+  readonly left: readonly string[];
+  readonly settled: readonly string[];
+  readonly step: 'pieces' | 'seams';
+  /** The piece that is being corrected by hand. */
+  readonly inHand: string | null;
+}
+const EMPTY: Contact = {
+  of: [],
+  wanted: {},
+  state: 'reading',
+  read: null,
+  open: false,
+  pieces: [],
+  left: [],
+  settled: [],
+  step: 'pieces',
+  inHand: null,
+};
+
+/** What stays out whatever is said: it would be cut wrong, or is no piece. */
+const FATAL: ReadonlySet<Ask['code']> = new Set<Ask['code']>(['no-outline', 'allowance-off']);
+/** What one press on “right” cannot answer: it must be said. */
+const MUST_BE_SAID: ReadonlySet<Ask['code']> = new Set<Ask['code']>([...FATAL, 'which-part', 'which-allowance']);
+
+const change = (to: Partial<Contact>): void =>
+  useBring.setState((s) => (s.contact ? { contact: { ...s.contact, ...to } } : {}));
+
+let running: ReturnType<typeof startWhole> | null = null;
+/** What a reading depends on: changed, the sheet is read again. */
+const madeOf = (s: ReturnType<typeof useBring.getState>): readonly unknown[] => [
+  s.unit,
+  s.scale,
+  s.placing,
+  s.window,
+  s.hidden,
+];
+
+/** Reads the pieces of the sheet as it lies, in the size wanted; what was corrected on an earlier reading is left. */
+export async function readPieces(wanted: Wanted = {}, open = false): Promise<void> {
+  running?.cancel();
+  const state = useBring.getState();
+  const lines = sheetOf(state);
+  if (!lines) return;
+  const strokes = shownOf(lines, state.hidden);
+  useBring.setState({ contact: { ...EMPTY, of: madeOf(state), wanted, open, read: state.contact?.read ?? null } });
+  const mine = startWhole({ ...lines, strokes }, { ...wanted, asDrawn: true });
+  running = mine;
+  const done = await mine.done;
+  if (running !== mine) return;
+  running = null;
+  // Taken back meanwhile, what was read is no longer wanted.
+  if (useBring.getState().contact?.state !== 'reading') return;
+  if (!done.ok) return change({ state: { failed: done.error } });
+  const read = done.value;
+  change({
+    state: 'ready',
+    read,
+    pieces: read.pieces,
+    open: open || (read.sizes.length < 2 && read.pieces.length > 0),
+  });
+}
+
+/** Reads for the first time, or again where the sheet came to lie otherwise than it was read. */
+export function readAgain(): void {
+  const state = useBring.getState();
+  if (state.raw === null || state.raw.source === 'picture' || state.raw.source === 'mat') return;
+  const { contact } = state;
+  const now = madeOf(state);
+  const same = contact && contact.of.every((x, i) => x === now[i]) && contact.of.length === now.length;
+  if (!same || (contact.state === 'reading' && running === null))
+    withoutTrace(() => void readPieces(contact?.wanted ?? {}, contact?.open ?? false));
+}
+
+export const chooseSize = (size: string): Promise<void> =>
+  readPieces({ ...useBring.getState().contact?.wanted, size }, true);
+export const chooseAllowance = (allowance: number): Promise<void> => {
+  const { wanted, open } = useBring.getState().contact ?? EMPTY;
+  return readPieces({ ...wanted, allowance }, open);
+};
+
+/** Whether a piece will be taken as it stands. */
+export const isTaken = (c: Contact, p: ReadPiece): boolean =>
+  !c.left.includes(p.choices.id) &&
+  (p.sure >= SURE || c.settled.includes(p.choices.id)) &&
+  !p.asks.some((a) => MUST_BE_SAID.has(a.code));
+
+const put = (id: string, now: ReadPiece): void =>
+  useBring.setState((s) =>
+    s.contact
+      ? { contact: { ...s.contact, pieces: s.contact.pieces.map((p) => (p.choices.id === id ? now : p)) } }
+      : {},
+  );
+
+/** Takes other choices for one of the pieces; refused, it stays as it was. */
+export function correct(id: string, to: Partial<TraceChoices>, answered: readonly Ask['code'][] = []): Refusal | null {
+  const piece = useBring.getState().contact?.pieces.find((p) => p.choices.id === id);
+  if (!piece) return null;
+  const done = corrected(piece, { ...piece.choices, ...to }, answered);
+  if (!done.ok) return done.error;
+  put(id, done.value);
+  return null;
+}
+
+/** Says which part a piece is. Its name follows as long as it is only that of a part. */
+export function callIt(id: string, part: Piece['part']): Refusal | null {
+  const { contact } = useBring.getState();
+  const piece = contact?.pieces.find((p) => p.choices.id === id);
+  if (!contact || !piece) return null;
+  const plain = /^piece/i.test(piece.choices.name) || Object.values(PIECE_WORDS).includes(piece.choices.name);
+  const failed = correct(id, { part, ...(plain ? { name: PIECE_WORDS[part] } : {}) }, ['which-part']);
+  return failed;
+}
+
+/** Lays a piece on the fold at its centre, or says that it is cut as a pair. */
+export function onFold(id: string, fold: boolean): Refusal | null {
+  const piece = useBring.getState().contact?.pieces.find((p) => p.choices.id === id);
+  if (!piece) return null;
+  const centre = piece.traced.edges.find((e) => e.role === 'centreFront' || e.role === 'centreBack');
+  const said = piece.choices.said.filter((s) => s.fold === undefined);
+  if (fold && !centre) return { code: 'fold-no-centre', data: {} };
+  return correct(
+    id,
+    {
+      cut: fold ? 1 : 2,
+      said: fold && centre ? [...said, { at: middleOfEdge(centre), fold: true }] : said,
+    },
+    ['on-fold'],
+  );
+}
+
+const toggled = (list: readonly string[], id: string): readonly string[] =>
+  list.includes(id) ? list.filter((x) => x !== id) : [...list, id];
+export const leaveOut = (id: string): void => change({ left: toggled(useBring.getState().contact?.left ?? [], id) });
+
+/** Takes one of the pieces in hand, with every tool there is for one. */
+export function takeInHand(id: string): void {
+  const { contact } = useBring.getState();
+  const piece = contact?.pieces.find((p) => p.choices.id === id);
+  if (!contact || !piece) return;
+  useBring.setState({
+    contact: { ...contact, inHand: id },
+    picked: { ring: piece.ring, look: piece.look, others: piece.others },
+    choices: piece.choices,
+    pickFailed: null,
+    choiceFailed: null,
+    size: contact.read?.size ?? '1',
+    tool: 'edge',
+    clicks: [],
+    chosenEdge: null,
+  });
+}
+/** Lays the piece in hand back among the others, as it is now: whoever looked at it has answered what was asked. */
+export function layBack(): void {
+  const { contact, picked, choices } = useBring.getState();
+  const before = contact?.pieces.find((p) => p.choices.id === contact.inHand);
+  if (before && picked && choices) {
+    const now = { ...before, ring: picked.ring, others: picked.others };
+    const done = corrected(
+      now,
+      choices,
+      before.asks.filter((a) => !FATAL.has(a.code)).map((a) => a.code),
+    );
+    if (done.ok) put(before.choices.id, done.value);
+  }
+  change({ inHand: null });
+  leavePiece();
+}
+
+/** Says that the pieces are right: what was asked is answered by that, but for what must be said. */
+export const piecesAreRight = (): void =>
+  useBring.setState((s) =>
+    s.contact ? { contact: { ...s.contact, settled: s.contact.pieces.map((p) => p.choices.id), step: 'seams' } } : {},
+  );
+export const backToPieces = (): void => change({ step: 'pieces', settled: [] });
+export const closeContact = (): void => change({ open: false, step: 'pieces' });
+
+/** What is taken into the pattern: the chosen size first, then the others. */
+export function chosenPieces(c: Contact): readonly { readonly piece: Piece; readonly size: string }[] {
+  const taken = c.pieces.filter((p) => isTaken(c, p));
+  const own = taken.map((p) => ({ piece: p.traced.piece, size: c.read?.size ?? '1' }));
+  const others = taken.flatMap((p) => p.sizes.filter((s) => s.size !== c.read?.size));
+  return [...own, ...others];
+}
