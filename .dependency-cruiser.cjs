@@ -36,7 +36,7 @@ module.exports = {
       severity: 'error',
       from: {
         path: '^core/',
-        pathNot: '\\.test\\.ts$|^core/testing/|^core/formats/(bundle|incoming)/|^core/patch/regions',
+        pathNot: '\\.test\\.ts$|^core/testing/|^core/formats/(bundle|incoming)/|^core/patch/regions|^core/fit/chart\\.ts',
       },
       to: { pathNot: '^core/|^node_modules/zod/' },
     },

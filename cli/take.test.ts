@@ -5,7 +5,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { writeDxf, writeSvg } from '@ample/core/formats';
 import { draftSample } from '@ample/core/drafting';
 import { patternSchema, validatePiece } from '@ample/core/pattern';
-import { draftedNest, printAtHome, roleLengths, sheetOf } from '@ample/core/testing/printAtHome';
+import { draftedNest, PLAIN, printAtHome, roleLengths, sheetOf } from '@ample/core/testing/printAtHome';
 import { main } from './main.ts';
 
 let folder = '';
@@ -57,6 +57,29 @@ describe('bring --take', () => {
       expect(pieces.map((p) => p.id).sort()).toEqual(['back', 'front']);
       expect(pieces.flatMap((p) => validatePiece(p))).toEqual([]);
     }
+  });
+
+  it('reads the size chart where it stands in the file as text, in the unit it names', async () => {
+    const pieces = sheetOf('causeway-side', [
+      ['front', ['Front', 'Size 36 38 40', 'Seam allowance 1 cm included', 'cut 1 on fold']],
+    ]);
+    const chart = [
+      ['Body measurements in inches'],
+      ['Size', 'Bust', 'Waist', 'Hips'],
+      ['36', '33 1/8', '26', '36'],
+      ['38', '34 5/8', '27 1/2', '37 1/2'],
+      ['40', '36 1/4', '29 1/8', '39'],
+    ];
+    const file = put('chart.pdf', printAtHome(pieces, { ...PLAIN, page: 'a4', cut: true, overlap: 10, chart }));
+    const out = join(folder, 'chart');
+    const done = await ample('bring', file, '--take', '--size', '38', '--out', out);
+    expect([done.code, done.err]).toEqual([0, '']);
+    const { chart: rows } = patternSchema.parse(JSON.parse(readFileSync(join(out, 'pattern.json'), 'utf8')));
+    expect(rows.map((r) => r.size)).toEqual(['36', '38', '40']);
+    // 34 5/8 inches are 879.475 mm.
+    expect(rows[1]?.body.fullBust).toBeCloseTo(879.475, 3);
+    expect(rows[2]?.body.hip).toBeCloseTo(39 * 25.4, 3);
+    expect(JSON.parse(done.out).chart).toHaveLength(3);
   });
 
   it('asks instead of guessing: a piece without a name, an allowance nobody told', async () => {

@@ -1,8 +1,9 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { basename, extname, join } from 'node:path';
+import { chartOfFile, withChart } from '@ample/core/fit';
 import { distance, endOf, pathLength } from '@ample/core/geometry';
 import { inspectPiece } from '@ample/core/guard';
-import { PATTERN_VERSION, patternSchema, requireEdge, type Piece } from '@ample/core/pattern';
+import { PATTERN_VERSION, patternSchema, requireEdge, type ChartRow, type Piece } from '@ample/core/pattern';
 import { layTogether, proposeTiles, readWhole, SURE, withRead, type ReadPiece, type Wanted } from '@ample/core/tracing';
 import { ok, refuse, type Result } from '@ample/core/units';
 import { sayAsk, sayFinding, sayBasis, type Units } from '@ample/core/words';
@@ -37,7 +38,7 @@ function described({ traced, choices, sure, why }: ReadPiece) {
 }
 
 /** A file's pieces as a pattern document, every size they are drawn in. */
-function documentOf(file: string, pieces: readonly ReadPiece[]) {
+function documentOf(file: string, pieces: readonly ReadPiece[], chart: readonly ChartRow[] | null) {
   const name = basename(file, extname(file)).slice(0, 80) || 'Pattern';
   const empty = patternSchema.parse({
     format: 'ample-draft/pattern',
@@ -51,7 +52,8 @@ function documentOf(file: string, pieces: readonly ReadPiece[]) {
     chart: [{ size: '1', body: {} }],
     sizes: {},
   });
-  return withRead(empty, pieces);
+  const made = withRead(empty, pieces);
+  return chart ? withChart(made, chart) : made;
 }
 
 /**
@@ -75,9 +77,10 @@ export async function take(
   const everySize = (p: ReadPiece): readonly Piece[] => p.sizes.map((s) => s.piece);
   const faulty = despiteFaults ? [] : sure.filter((p) => everySize(p).some((x) => inspectPiece(x).length > 0));
   const taken = sure.filter((p) => !faulty.includes(p));
+  const chart = chartOfFile(lines.value);
   if (out !== undefined && taken.length > 0) {
     mkdirSync(out, { recursive: true });
-    writeFileSync(join(out, 'pattern.json'), `${JSON.stringify(documentOf(file, taken), null, 2)}\n`);
+    writeFileSync(join(out, 'pattern.json'), `${JSON.stringify(documentOf(file, taken, chart), null, 2)}\n`);
   }
   const questions = read.pieces
     .filter((p) => p.sure < SURE)
@@ -98,6 +101,7 @@ export async function take(
           difference: round(walk.difference),
           ease: seam.ease,
         })),
+      chart: chart ?? [],
       questions,
     },
     asked: questions.length > 0,

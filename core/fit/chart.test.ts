@@ -48,6 +48,34 @@ describe('a pasted chart', () => {
     expect(codes(pasteChart('Size\tBust', 'cm'))).toEqual(['chart-empty']);
     expect(pasteChart('', 'cm').rows).toEqual([]);
   });
+  it('reads cells in quotes that hold a comma or an inch sign themselves', () => {
+    const read = pasteChart('Size,"Bust, full",Waist\n10,"32 1/2""","25"""\n12,"34""","26 1/2"""', 'cm');
+    const [ten, twelve] = read.rows.map((r) => r.body);
+    expect(ten).toEqual({ fullBust: 825.5, waist: 635 });
+    expect(twelve?.fullBust).toBeCloseTo(863.6, 6);
+    expect(twelve?.waist).toBeCloseTo(673.1, 6);
+  });
+  it('goes by the unit its title or a heading names before the one that is set', () => {
+    const inches = pasteChart('Body measurements in inches\nSize\tBust\tWaist\n10\t34\t26\n12\t36\t28', 'cm');
+    expect(inches.rows[0]?.body.fullBust).toBeCloseTo(863.6, 6);
+    expect(inches.problems).toEqual([]);
+    const each = pasteChart('Size\tBust (cm)\tWaist (in)\n10\t86\t26\n12\t91\t28', 'in');
+    expect(each.rows[0]?.body).toEqual({ fullBust: 860, waist: 660.4 });
+  });
+  it('leaves out a length that no body has, and names it', () => {
+    const read = pasteChart('Size\tBust\tWaist\n1\t80\t62\n2\t84\t6600', 'cm');
+    expect(read.rows[1]?.body).toEqual({ fullBust: 840 });
+    expect(read.problems[0]).toEqual({ code: 'chart-impossible', data: { key: 'waist', size: '2', value: 66000 } });
+  });
+  it('knows headings in German, French and Spanish', () => {
+    const read = pasteChart('Größe\tOberweite\tTaillenumfang\tHüftumfang\n38\t88\t70\t96', 'cm');
+    expect(read.rows).toEqual([{ size: '38', body: { fullBust: 880, waist: 700, hip: 960 } }]);
+    expect(['Tour de poitrine', 'Contorno de cintura', 'Tour de hanches'].map(headingMeans)).toEqual([
+      'fullBust',
+      'waist',
+      'hip',
+    ]);
+  });
   it('never throws, whatever is pasted', () => {
     for (const text of ['\t\t\n\t', ',,,\n1,2,3,4,5,6', '\u0000', 'Size\n\n\n', '-1\t-1\n-1\t-1', 'Size\tBust\n1\t-80'])
       expect(() => pasteChart(text, 'cm'), JSON.stringify(text)).not.toThrow();

@@ -1,3 +1,4 @@
+import Papa from 'papaparse';
 import type { ChartRow, MeasurementKey, Pattern } from '../pattern/index.ts';
 import { parseLength, type LengthUnit } from '../units/index.ts';
 import { MEASUREMENT_CATALOGUE } from './catalogue.ts';
@@ -11,6 +12,7 @@ export type ChartProblemCode =
   | 'chart-looks-like-cm'
   | 'chart-out-of-order'
   | 'chart-gap'
+  | 'chart-impossible'
   | 'chart-empty';
 
 /** Something about a size chart, at a named cell. What was typed is never thrown away for it. */
@@ -46,6 +48,14 @@ const NAMES: readonly (readonly [RegExp, MeasurementKey | 'size'])[] = [
   [/height/, 'height'],
   [/thigh/, 'thigh'],
   [/knee/, 'knee'],
+  // As houses print them in German, French and Spanish.
+  [/^(größen?|groessen?|gr\.?|tailles?|tallas?)$/, 'size'],
+  [/unterbrust|dessous.*poitrine|bajo.*pecho/, 'underbust'],
+  [/oberweite|brustumfang|tour.*poitrine|contorno.*pecho|^pecho$/, 'fullBust'],
+  [/taillen?(umfang|weite)|tour.*taille|contorno.*cintura|^cintura$/, 'waist'],
+  [/hüft|huft|gesäß|tour.*(hanches|bassin)|^hanches$|cadera/, 'hip'],
+  [/rückenlänge|longueur.*dos|largo.*(espalda|talle)/, 'napeToWaist'],
+  [/körpergröße|stature|estatura/, 'height'],
 ];
 
 /** The measurement a heading means; null where it says nothing we know. */
@@ -65,24 +75,42 @@ export interface PastedChart {
   readonly problems: readonly ChartProblem[];
 }
 
+/** Cells of pasted text: between tabs, semicolons or commas, quoted where they hold one themselves. */
 const cellsOf = (text: string): readonly (readonly string[])[] => {
-  const separator = text.includes('\t') ? '\t' : text.includes(';') ? ';' : ',';
-  return text
-    .split(/\r?\n/)
-    .filter((line) => line.trim() !== '')
-    .map((line) => line.split(separator).map((c) => c.trim()));
+  const delimiter = text.includes('\t') ? '\t' : text.includes(';') ? ';' : ',';
+  // An inch sign ends a cell without having begun one: only a cell that begins with a quote is a quoted one.
+  const { data } = Papa.parse<string[]>(text, { delimiter, skipEmptyLines: 'greedy' });
+  return data.map((line) => line.map((c) => c.trim()));
+};
+
+const INCHES = /\b(in|inch|inches|zoll|pouces?|pulgadas?)\b|["″”]/i;
+const CENTIMETRES = /\bcm\b|centim/i;
+/** The unit that words name; null where they name none, or both. */
+const unitIn = (text: string): LengthUnit | null => {
+  const [inches, cm] = [INCHES.test(text), CENTIMETRES.test(text)];
+  return inches === cm ? null : inches ? 'in' : 'cm';
 };
 
 const turned = (cells: readonly (readonly string[])[]): readonly (readonly string[])[] =>
   (cells[0] ?? []).map((_, c) => cells.map((row) => row[c] ?? ''));
 
+/** Headings, titles and notes, without the numbers: where a text says what its numbers are in. */
+const wordsOf = (cells: readonly (readonly string[])[]): string =>
+  cells
+    .flat()
+    .filter((c) => /[a-z]{2}/i.test(c))
+    .join(' ');
+
 /**
  * A chart as copied from a spreadsheet: headings along the top or down the side, sizes the other way. A bare number is
- * in `unit`. Cells that cannot be read are left out and named; everything else is kept.
+ * in the unit its heading names, else in the one the text names, else in `unit`. A length that no body has is not taken
+ * and named; where a whole column looks like the other unit that is asked. Cells that cannot be read are left out and named; everything else is kept.
  */
 export function pasteChart(text: string, unit: LengthUnit): PastedChart {
   const problems: ChartProblem[] = [];
-  const given = cellsOf(text);
+  const pasted = cellsOf(text);
+  const given = fromHeadings(pasted);
+  const said = unitIn(wordsOf(pasted));
   const known = (cells: readonly string[]): number => cells.filter((c) => headingMeans(c) !== null).length;
   const down = given.map((row) => row[0] ?? '');
   // More headings down the side than along the top: the sizes run across.
@@ -104,13 +132,37 @@ export function pasteChart(text: string, unit: LengthUnit): PastedChart {
     columns.forEach((key, c) => {
       const cell = line[c] ?? '';
       if (key === null || key === 'size' || cell === '' || cell === '-' || cell === '–') return;
-      const read = parseLength(cell, unit);
+      const read = parseLength(cell, unitIn(head[c] ?? '') ?? said ?? unit);
       if (read.ok && read.value > 0) values[key] = read.value;
       else problems.push({ code: 'chart-cell-not-a-length', data: { size, column: head[c] ?? '', text: cell } });
     });
     return [{ size, body: values }];
   });
-  return { rows, problems: [...problems, ...checkChart(rows)] };
+  const odd = checkChart(rows);
+  const doubted = new Set(odd.flatMap((p) => (LOOKS_LIKE.has(p.code) ? [p.data['key']] : [])));
+  const taken = rows.map((row) => {
+    const body = Object.entries(row.body).filter(([key, value]) => {
+      const range = rangeOf(key as MeasurementKey);
+      if (!range || doubted.has(key) || (value >= range[0] && value <= range[1])) return true;
+      problems.push({ code: 'chart-impossible', data: { key, size: row.size, value } });
+      return false;
+    });
+    return { ...row, body: Object.fromEntries(body) };
+  });
+  return { rows: taken, problems: [...problems, ...checkChart(taken)] };
+}
+
+/** What must be answered before a chart is taken: read in the wrong unit, every sum after it is wrong. */
+export const LOOKS_LIKE: ReadonlySet<ChartProblemCode> = new Set<ChartProblemCode>([
+  'chart-looks-like-inches',
+  'chart-looks-like-cm',
+]);
+
+/** From the row of headings on: titles above a chart are no part of it. */
+function fromHeadings(cells: readonly (readonly string[])[]): readonly (readonly string[])[] {
+  const isTitle = (row: readonly string[]): boolean => row.filter((c) => c !== '').length < 2;
+  const first = cells.findIndex((row) => !isTitle(row));
+  return first <= 0 ? cells : cells.slice(first);
 }
 
 const rangeOf = (key: MeasurementKey) => MEASUREMENT_CATALOGUE.find((d) => d.key === key)?.range;

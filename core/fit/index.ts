@@ -13,3 +13,4 @@ export * from './needed.ts';
 export * from './chart.ts';
 export * from './signs.ts';
 export * from './tissue.ts';
+export * from './chartOfFile.ts';

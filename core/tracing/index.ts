@@ -24,3 +24,4 @@ export * from './drawable.ts';
 export * from './apart.ts';
 export * from './wholeFile/index.ts';
 export { HALVES } from './traceParts.ts';
+export * from './chartText.ts';

@@ -206,6 +206,8 @@ const CHART: Readonly<Record<ChartProblemCode, (s: Speaker) => string>> = {
     `${measured(s)} starts at ${s.len('first')}, which is very much. Was the chart in centimetres?`,
   'chart-out-of-order': (s) =>
     `${measured(s)}, size ${s.text('size')}: ${s.len('value')} is less than ${s.len('more')} of size ${s.text('before')} before it. Check both cells.`,
+  'chart-impossible': (s) =>
+    `${measured(s)}, size ${s.text('size')}: ${s.len('value')} is not a length a body has. The cell is left empty; type it below.`,
   'chart-gap': (s) => `${measured(s)}, size ${s.text('size')}: the cell is empty while other sizes have a value.`,
 };
 const measured = (s: Speaker): string => MEASUREMENT_WORDS[s.text('key') as MeasurementKey].name;

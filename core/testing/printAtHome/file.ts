@@ -20,6 +20,8 @@ export interface Making extends Pen {
   readonly oneObject: boolean;
   /** Titles set across the lines of the pieces. */
   readonly across: boolean;
+  /** A first page with the house's size chart, as rows of cells; null for none. */
+  readonly chart: readonly (readonly string[])[] | null;
   /** 1 is true; a printer driver's “fit to page” makes it 0.97. */
   readonly scale: number;
 }
@@ -36,6 +38,7 @@ export const PLAIN: Making = {
   turned: false,
   oneObject: false,
   across: false,
+  chart: null,
   scale: 1,
 };
 
@@ -95,6 +98,10 @@ function labelOf(labels: Making['labels'], row: number, column: number): string 
   return labels === 'A1' ? `${letter}${column + 1}` : `${column + 1}${letter}`;
 }
 
+/** A page of words only: the chart, its cells in columns 30 mm wide. */
+const chartPage = (rows: readonly (readonly string[])[], to: ToPage): string =>
+  rows.flatMap((row, r) => row.map((cell, c) => word(to, { x: 20 + 30 * c, y: 40 + 8 * r }, cell, 4))).join('\n');
+
 /** The file: pieces of a nest on one sheet, cut into pages where the page is smaller. */
 export function printAtHome(pieces: readonly DrawnPiece[], making: Making = PLAIN): Uint8Array {
   const all = boundsOf(pieces.flatMap((p) => p.sizes.flatMap((s) => flatten(s.cutting, 0.5))));
@@ -110,7 +117,8 @@ export function printAtHome(pieces: readonly DrawnPiece[], making: Making = PLAI
   const down = making.page === 'a0' ? 1 : Math.ceil((sheet.bottom - sheet.top - making.overlap) / stepY);
   const size: readonly [number, number] = making.page === 'a0' ? [w, h] : [width, height];
   const margin = making.page === 'a0' ? 0 : MARGIN;
-  const pages: string[] = [];
+  const first: ToPage = { left: 0, bottom: size[1], scale: 1, cut: null };
+  const pages: string[] = making.chart ? [chartPage(making.chart, first)] : [];
   for (let row = 0; row < down; row++)
     for (let column = 0; column < across; column++) {
       const [left, top] = [sheet.left + column * stepX, sheet.top + row * stepY];
@@ -138,16 +146,16 @@ export function printAtHome(pieces: readonly DrawnPiece[], making: Making = PLAI
   const stored: readonly [number, number] = making.turned ? [size[1] * PT, size[0] * PT] : [size[0] * PT, size[1] * PT];
   const sizes = [...new Set(pieces.flatMap((p) => p.sizes.map((s) => s.size)))];
   // Objects of a hand-written file: catalog, pages, then two for each page; what comes after them is numbered from there.
-  const first = 3 + 2 * pages.length;
+  const after = 3 + 2 * pages.length;
   const font = '<< /Type /Font /Subtype /Type1 /BaseFont /Helvetica >>';
   const layers = making.sizesBy === 'layers' ? sizes.map((s) => `<< /Type /OCG /Name (Size ${s}) >>`) : [];
-  const refs = layers.map((_, i) => `${first + 1 + i} 0 R`);
+  const refs = layers.map((_, i) => `${after + 1 + i} 0 R`);
   return pagesPdf(
     pages,
     stored,
     making.turned ? '/Rotate 90 ' : '',
     layers.length > 0 ? `/OCProperties << /OCGs [${refs.join(' ')}] /D << /ON [${refs.join(' ')}] >> >> ` : '',
     [font, ...layers],
-    `/Font << /F1 ${first} 0 R >> ${layers.length > 0 ? `/Properties << ${refs.map((r, i) => `/L${i} ${r}`).join(' ')} >>` : ''}`,
+    `/Font << /F1 ${after} 0 R >> ${layers.length > 0 ? `/Properties << ${refs.map((r, i) => `/L${i} ${r}`).join(' ')} >>` : ''}`,
   );
 }

@@ -1,19 +1,10 @@
 import type { Piece } from '../../pattern/index.ts';
 import { ok, type Result } from '../../units/index.ts';
-import type { Ring } from '../chain.ts';
-import type { Stroke } from '../lines.ts';
 import { traceLike } from '../nest.ts';
 import { traceSafely } from '../trace.ts';
 import type { TraceChoices, Traced } from '../traceTypes.ts';
 import { asksOf, sureness, type Ask } from './doubts.ts';
-import type { ReadPiece } from './readFile.ts';
-
-/** A piece as another size draws it, with the lines that are that size's. */
-export interface Alike {
-  readonly size: string;
-  readonly ring: Ring;
-  readonly others: readonly Stroke[];
-}
+import type { Alike, ReadPiece } from './readTypes.ts';
 
 /**
  * A piece in every size: each traced just as the one at hand, so that edges, darts and marks carry the same names. A

@@ -10,3 +10,4 @@ export * from './lettersJoined.ts';
 export * from './weld.ts';
 export * from './intoPattern.ts';
 export * from './inEverySize.ts';
+export * from './readTypes.ts';

@@ -1,19 +1,19 @@
 import { pathLength } from '../../geometry/index.ts';
-import { edgesWithRole, type EdgeRole, type Piece } from '../../pattern/index.ts';
+import { edgesWithRole, type EdgeRole } from '../../pattern/index.ts';
 import { firstGuess } from '../firstGuess.ts';
-import { boxOf, type Lettering, type Lines, type Stroke } from '../lines.ts';
+import { boxOf, type Lettering, type Lines } from '../lines.ts';
 import { printedWords } from '../printedWords.ts';
 import { scaleLines } from '../scale.ts';
-import { proposeSeams, type ProposedSeam } from '../seams.ts';
+import { proposeSeams } from '../seams.ts';
 import { idFrom, lettersIn } from '../told.ts';
 import type { Part } from '../roles.ts';
 import { traceSafely } from '../trace.ts';
 import { HALVES } from '../traceParts.ts';
-import { plainChoices, type TraceChoices, type Traced } from '../traceTypes.ts';
-import type { Ring } from '../chain.ts';
+import { plainChoices, type TraceChoices } from '../traceTypes.ts';
 import { asksOf, sureness, type Ask, type Why } from './doubts.ts';
 import { halved } from './halves.ts';
-import { inEverySize, type Alike } from './inEverySize.ts';
+import { inEverySize } from './inEverySize.ts';
+import type { Alike, ReadFile, ReadPiece, Wanted } from './readTypes.ts';
 import { lettersJoined } from './lettersJoined.ts';
 import { marksOfSize } from './marksOfSize.ts';
 import { nestsIn, type Nest } from './nests.ts';
@@ -22,47 +22,6 @@ import { readTold } from './readTold.ts';
 import { scaleSaid } from './scaleSaid.ts';
 import { sizeNames, type SizeNames } from './sizeNames.ts';
 import { welded } from './weld.ts';
-
-/** What is known beforehand; everything else is read off the file. */
-export interface Wanted {
-  /** The size taken, as the file names it; the middle one where nothing is said. */
-  readonly size?: string;
-  /** Seam allowance of all pieces, mm; told, it goes before what is printed. */
-  readonly allowance?: number;
-  /** The sheet is true already: its square is not asked. */
-  readonly asDrawn?: boolean;
-}
-
-/** One piece of the wanted size as first read. */
-export interface ReadPiece {
-  readonly ring: Ring;
-  readonly look: string;
-  /** The lines that belong to it in this size. */
-  readonly others: readonly Stroke[];
-  readonly choices: TraceChoices;
-  readonly traced: Traced;
-  /** Its own size, and how it is drawn in the others; all sizes where it is drawn once for all. */
-  readonly size: string;
-  readonly alike: readonly Alike[];
-  readonly forAll: readonly string[] | null;
-  /** The same piece in every size it is drawn in, the wanted one among them. */
-  readonly sizes: readonly { readonly size: string; readonly piece: Piece }[];
-  /** 0 to 1. */
-  readonly sure: number;
-  readonly why: readonly Why[];
-  readonly asks: readonly Ask[];
-}
-/** A file read whole: its sizes, and every piece of the one wanted, the doubtful ones first. */
-export interface ReadFile {
-  readonly scale: number;
-  readonly sizes: readonly string[];
-  readonly sizesBy: SizeNames['by'];
-  readonly size: string;
-  readonly pieces: readonly ReadPiece[];
-  readonly seams: readonly ProposedSeam[];
-  /** Nothing says how wide the allowance is. */
-  readonly allowanceOpen: boolean;
-}
 
 /** A piece below this is asked about and not taken by itself. */
 export const SURE = 0.7;
@@ -158,7 +117,8 @@ function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, know
   else if (words.cut !== null) why.push('cut-printed');
   else if (piece.half && edgesWithRole(piece, part.endsWith('ack') ? 'centreBack' : 'centreFront').length > 0)
     asks.push({ code: 'on-fold', data: {} });
-  asks.push(...asksOf(piece, traced.value.notes));
+  // Of a piece nobody named, one thing is asked first: which it is.
+  asks.push(...asksOf(piece, traced.value.notes).filter((a) => words.part !== null || a.code !== 'which-edges'));
   const alike = nest.flatMap((o, i): readonly Alike[] => {
     const name = sizes[i];
     if (!name || o === outline) return [];

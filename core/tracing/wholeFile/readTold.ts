@@ -5,7 +5,7 @@ import { proposeSeams } from '../seams.ts';
 import { toldPieces } from '../told.ts';
 import { traceSafely } from '../trace.ts';
 import { asksOf, sureness, type Ask, type Why } from './doubts.ts';
-import type { ReadFile, ReadPiece, Wanted } from './readFile.ts';
+import type { ReadFile, ReadPiece, Wanted } from './readTypes.ts';
 
 /** The pieces of a file whose layers or own data say what they are; null where none do. */
 export function readTold(lines: Lines, wanted: Wanted): ReadFile | null {

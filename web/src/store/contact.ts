@@ -1,5 +1,6 @@
 import {
   corrected,
+  inOrder,
   middleOfEdge,
   SURE,
   type Ask,
@@ -28,7 +29,7 @@ export interface Contact {
   /** Pieces that are not wanted, and those said to be right although something was asked. */
   readonly left: readonly string[];
   readonly settled: readonly string[];
-  readonly step: 'pieces' | 'seams';
+  readonly step: 'pieces' | 'seams' | 'taken';
   /** The piece that is being corrected by hand. */
   readonly inHand: string | null;
 }
@@ -200,11 +201,12 @@ export const piecesAreRight = (): void =>
     s.contact ? { contact: { ...s.contact, settled: s.contact.pieces.map((p) => p.choices.id), step: 'seams' } } : {},
   );
 export const backToPieces = (): void => change({ step: 'pieces', settled: [] });
+export const piecesAreTaken = (): void => change({ step: 'taken' });
 export const closeContact = (): void => change({ open: false, step: 'pieces' });
 
 /** What is taken into the pattern: the chosen size first, then the others. */
 export function chosenPieces(c: Contact): readonly { readonly piece: Piece; readonly size: string }[] {
-  const taken = c.pieces.filter((p) => isTaken(c, p));
+  const taken = inOrder(c.pieces.filter((p) => isTaken(c, p)));
   const own = taken.map((p) => ({ piece: p.traced.piece, size: c.read?.size ?? '1' }));
   const others = taken.flatMap((p) => p.sizes.filter((s) => s.size !== c.read?.size));
   return [...own, ...others];

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Dialog } from 'radix-ui';
-import { pasteChart } from '@ample/core/fit';
+import { LOOKS_LIKE, pasteChart } from '@ample/core/fit';
 import type { Pattern } from '@ample/core/pattern';
 import { sayChartProblem } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
@@ -14,6 +14,8 @@ export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
   const [unit, setUnit] = useState(units.unit);
   const [open, setOpen] = useState(false);
   const read = text.trim() === '' ? null : pasteChart(text, unit);
+  // Read in the wrong unit, every sum after it would be wrong: that is answered first.
+  const doubted = read?.problems.some((p) => LOOKS_LIKE.has(p.code)) === true;
   const take = () => {
     if (!read || read.rows.length === 0) return;
     const names = read.rows.map((r) => r.size);
@@ -74,7 +76,7 @@ export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
             </ul>
           )}
           <div className="mt-4 flex gap-3">
-            <button className="btn btn-main" disabled={!read || read.rows.length === 0} onClick={take}>
+            <button className="btn btn-main" disabled={!read || read.rows.length === 0 || doubted} onClick={take}>
               Take this chart
             </button>
             <Dialog.Close className="btn">Cancel</Dialog.Close>

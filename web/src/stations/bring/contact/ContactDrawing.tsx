@@ -37,7 +37,7 @@ export function ContactDrawing({ piece }: { readonly piece: Piece }) {
         <path key={i} d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="#1E2A38" strokeWidth={1.5} {...line} />
       ))}
       {roles.map((role) => (
-        <RoleName key={role} piece={piece} role={role} size={15 * mm} />
+        <RoleName key={role} piece={piece} role={role} size={17 * mm} />
       ))}
     </svg>
   );

@@ -1,6 +1,7 @@
 import { useBring } from '../../../store/bring.ts';
 import { isTaken, piecesAreRight } from '../../../store/contact.ts';
 import { ContactCard } from './ContactCard.tsx';
+import { OnTheMat } from './OnTheMat.tsx';
 import { SeamsCheck } from './SeamsCheck.tsx';
 
 /** All pieces of the chosen size beside each other, the doubtful ones first; then the seams between them. */
@@ -8,6 +9,7 @@ export function ContactSheet() {
   const contact = useBring((s) => s.contact);
   if (!contact) return null;
   if (contact.step === 'seams') return <SeamsCheck contact={contact} />;
+  if (contact.step === 'taken') return <OnTheMat />;
   const open = contact.pieces.filter((p) => p.asks.length > 0 && !contact.left.includes(p.choices.id)).length;
   const ready = { ...contact, settled: contact.pieces.map((p) => p.choices.id) };
   const taken = contact.pieces.filter((p) => isTaken(ready, p)).length;

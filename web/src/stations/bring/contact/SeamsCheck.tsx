@@ -1,11 +1,13 @@
 import { useMemo, useState } from 'react';
+import { chartOfFile, withChart } from '@ample/core/fit';
 import { proposeSeams } from '@ample/core/tracing';
 import { TOL, type Refusal } from '@ample/core/units';
 import { sayFileRefusal } from '@ample/core/words';
 import { useBring } from '../../../store/bring.ts';
 import { useBringHistory } from '../../../store/bringHistory.ts';
-import { backToPieces, chosenPieces, closeContact, type Contact } from '../../../store/contact.ts';
+import { backToPieces, chosenPieces, piecesAreTaken, type Contact } from '../../../store/contact.ts';
 import { useUnits } from '../../../store/prefs.ts';
+import { editPattern } from '../../../store/patterns.ts';
 import { takePieces } from '../../../store/takePiece.ts';
 import { Length, Notice } from '../../../ui/parts.tsx';
 
@@ -21,10 +23,13 @@ export function SeamsCheck({ contact }: { readonly contact: Contact }) {
   const seams = useMemo(() => proposeSeams(own), [own]);
   const title = (id: string): string => own.find((p) => p.id === id)?.name ?? id;
   const sizes = new Set(all.map((p) => p.size)).size;
+  const raw = useBring((s) => s.raw);
+  const chart = useMemo(() => (raw ? chartOfFile(raw) : null), [raw]);
   const take = () => {
     const done = takePieces(all, name);
     if (!done.ok) return setFailed(done.error);
-    closeContact();
+    if (chart) editPattern((p) => withChart(p, chart));
+    piecesAreTaken();
     // What was done up to here is in the pattern now; the job's own undo takes it out again.
     useBringHistory.setState({ past: [], future: [] });
   };
@@ -72,6 +77,11 @@ export function SeamsCheck({ contact }: { readonly contact: Contact }) {
               ))}
             </tbody>
           </table>
+        )}
+        {chart && (
+          <p className="mt-4">
+            The size chart printed in the file is taken as well: {chart.map((r) => r.size).join(', ')}.
+          </p>
         )}
         {failed && <Notice grade="fault">{sayFileRefusal(failed, units)}</Notice>}
       </div>
