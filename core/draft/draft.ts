@@ -144,6 +144,21 @@ function placedBy(steps: readonly DraftStep[], body: Body): readonly Measurement
   return known && about ? ['neckPointToBustPoint', 'bustSpan', 'napeToBustPoint'] : [];
 }
 
+/** What the steps of a plan were asked to change, by measurement, mm. */
+function askedBy(steps: readonly DraftStep[]): Readonly<Partial<Record<MeasurementKey, number>>> {
+  const out: Partial<Record<MeasurementKey, number>> = {};
+  for (const { step, outcome, values, total } of steps) {
+    const d = alterationById(step.alteration);
+    if (!step.on || !outcome.ok || !d) continue;
+    const reads = d.family === 'bust' ? (['fullBust'] as const) : (d.reads ?? []);
+    for (const key of reads) {
+      const own = values[key] ?? (d.family === 'bust' ? total : (values['by'] ?? values['total']));
+      if (typeof own === 'number') out[key] = (out[key] ?? 0) + own;
+    }
+  }
+  return out;
+}
+
 /** How much lower than the wearer's own the bust point lies on the altered front, mm; higher is below nothing. */
 const fallenOf = ({ original, body }: Beginning, { left }: Lanes): number =>
   fallenBy({ pieces: left.pieces, original, wearer: body }) ?? 0;
@@ -172,6 +187,7 @@ export const worksheetOf = (
           before: start.sewn,
           after: lanes.left,
           told: start.told,
+          ...(start.told ? { asked: askedBy(steps) } : {}),
           placed: placedBy(steps, start.body),
           fallen: fallenOf(start, lanes),
           apart: apartOf(start),

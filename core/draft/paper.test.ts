@@ -94,6 +94,18 @@ describe('paper only', () => {
     expect(one.worksheet.find((r) => r.key === 'napeToWaist')?.left).toBeCloseTo(-5, 0);
   });
 
+  it('counts what was typed, to the bit, whatever the draft like it makes of it, and nothing no step was asked for', () => {
+    const like = { ...paper, like: 'causeway-shirt' as const };
+    // 980 on the body, 910 on the chart; a loose shirt's own line would come out a tenth of a millimetre off.
+    const d = draft(jobOn(like, [step('a', 'full-bust-no-dart', { total: 70 })], BODY));
+    expect(stepOf(d, 'a').outcome.ok).toBe(true);
+    const row = (key: MeasurementKey) => d.worksheet.find((r) => r.key === key);
+    expect(row('fullBust')?.left).toBe(0);
+    // The draft's waist grows with its bust; whether the paper's does, nobody has measured.
+    expect(row('waist')).toMatchObject({ difference: 29, left: 29 });
+    expect(row('waist')?.after).toBe(row('waist')?.pattern);
+  });
+
   it('still refuses a size that only lacks its pieces', () => {
     const gap = { ...dress, sizes: { '3': dress.sizes['3'] ?? [] } };
     expect(draft(jobOn(gap, [], BODY)).refusal?.code).toBe('size-has-no-pieces');

@@ -121,6 +121,8 @@ export interface Compared {
   readonly after: Sewn;
   /** Set with paper only: the pieces are then a draft like it, on which changes are measured but not sizes. */
   readonly told: ToldFlat | null;
+  /** With paper only: by how much the steps were asked to change each measurement, mm; what none asks for stays. */
+  readonly asked?: Readonly<Partial<Record<MeasurementKey, number>>>;
   /** Measurements a step has set to the body's own: the paper is longer there for the fullness, not for the place. */
   readonly placed: readonly MeasurementKey[];
   /** How far a bust step has carried the bust point down the paper, mm. */
@@ -135,12 +137,24 @@ const valueOf = (on: Sewn, key: MeasurementKey): number | null => flatOf(on, key
 const roomLeft = (ease: EaseAt, body: number, pattern: number): number | null =>
   ease.loose && body + ease.wearing <= pattern ? pattern - body : null;
 
+/** What a step changed on a draft like the paper is near to what was typed for it, as a share. */
+const NEAR = 0.15;
+/**
+ * With paper only, what a step changes is what was typed for it; the draft like it tells the way it goes, and the amount
+ * only where it goes another way about. What no step was asked for is not known to have changed.
+ */
+function onPaperOnly(onDraft: number, asked: number | undefined): number {
+  if (asked === undefined) return 0;
+  const near = Math.abs(Math.abs(onDraft) - Math.abs(asked)) <= Math.max(NEAR * Math.abs(asked), 1.5);
+  return near ? Math.sign(onDraft) * Math.abs(asked) : onDraft;
+}
+
 /**
  * Body, ease, wanted, pattern, difference and each piece's share, measurement by measurement, and what is left on
  * the altered pieces; `only` some of them where the rest is not wanted. Rows of which neither body nor pattern is known are left out.
  */
 export function worksheet(
-  { body, eases, uncertainty, pattern, size, before, after, told, placed, fallen = 0, apart = 0 }: Compared,
+  { body, eases, uncertainty, pattern, size, before, after, told, asked, placed, fallen = 0, apart = 0 }: Compared,
   only?: readonly MeasurementKey[],
 ): readonly Row[] {
   const chart = chartBody(pattern, size);
@@ -160,8 +174,8 @@ export function worksheet(
     else if (byChart !== null) [flat, source, given] = [byChart, 'chart', 0];
     if (measured === null && flat === null) return [];
     const now = valueOf(after, key);
-    // With paper only a step changes the pattern by what it changes on the draft like it.
-    const onPaper = drafted !== null && now !== null ? now - drafted : 0;
+    const onDraft = drafted !== null && now !== null ? now - drafted : 0;
+    const onPaper = told && asked ? onPaperOnly(onDraft, asked[key]) : onDraft;
     const leaves = (has: number): number | null => (measured === null ? null : roomLeft(ease, measured, has));
     /** What is wanted of a pattern that measures so much: what it has, where that is enough. */
     const wantedOf = (has: number): number | null =>

@@ -119,7 +119,7 @@ function inRows(drawings: readonly Lying[], most: number): readonly Placed[] {
 /** Pages one gives for a sheet that is not so much longer than wide. */
 const LONG = 0.6;
 /** Sheets as wide as so many pages are tried. */
-const WIDTHS = [3, 4, 5, 6, 7] as const;
+const WIDTHS = [2, 3, 4, 5, 6, 7, 8] as const;
 
 /** True when a rectangle holds any of a closed polygon: an edge in it, or the rectangle inside the polygon. */
 function touches(ring: readonly Point[], x: number, y: number, w: number, h: number): boolean {
@@ -187,7 +187,9 @@ export function layPages(drawings: readonly PieceDrawing[], paper: PaperId, opti
   const layings = (list: readonly Lying[]): readonly (readonly Placed[])[] => {
     // A roll, or a page as large as one, is filled row by row, long pieces first or in their order.
     if (across > ROLL_WIDE) return [list, byLength(list)].map((l) => inRows(l, across - 2));
-    const rows = list.length > 2 ? WIDTHS.map((n) => inRows(list, n * (across - OVERLAP))) : [];
+    // In their order, and the tall ones first, so that pieces of a height share a row.
+    const orders = list.length > 2 ? [list, byLength(list)] : [];
+    const rows = orders.flatMap((order) => WIDTHS.map((n) => inRows(order, n * (across - OVERLAP))));
     return [arrange(list, false), arrange(list, true), ...rows];
   };
   const layouts = [upright, ...(options.turn ? [flat] : [])].flatMap(layings).map((p) => mapOf(p, paper));

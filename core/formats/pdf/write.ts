@@ -4,7 +4,7 @@ import { firstPage } from './firstPage.ts';
 import type { PdfInput } from './input.ts';
 import { Layers } from './layers.ts';
 import { printRecord } from './record.ts';
-import { printSheet } from './sheet.ts';
+import { printSheet, type PrintedSheet } from './sheet.ts';
 import { tilePage } from './tilePage.ts';
 import { MmCanvas, POINT, type PdfConstructor, type PdfDoc } from './canvas.ts';
 
@@ -57,15 +57,29 @@ export function writePdf(Constructor: PdfConstructor, input: PdfInput): Promise<
   const title = `${label.pattern} ${label.size} for ${label.wearer}`;
   const { doc, canvas, page, done } = begin(Constructor, title, label.date, paper, input.fonts);
   const layers = new Layers(doc, input.show);
-  page();
-  firstPage(canvas, input, paper);
+  const sheets = withCautionsOnce(input.sheets ?? []);
+  // Hand sheets alone, for paper that lies on one's own table, have no pages to join and no square to measure.
+  if (input.map.tiles.length > 0 || sheets.length === 0) {
+    page();
+    firstPage(canvas, input, paper);
+  }
   for (const tile of input.map.tiles) {
     page(input.map.size);
     tilePage(canvas, input, tile, layers);
   }
-  for (const sheet of input.sheets ?? []) printSheet(canvas, sheet, paper, () => page());
+  for (const sheet of sheets) printSheet(canvas, sheet, paper, () => page());
   doc.end();
   return done;
+}
+
+/** What to mind, said where it first comes up and not again on every sheet. */
+function withCautionsOnce(sheets: readonly PrintedSheet[]): readonly PrintedSheet[] {
+  const said = new Set<string>();
+  return sheets.map((sheet) => {
+    const cautions = (sheet.cautions ?? []).filter((c) => !said.has(c));
+    for (const c of cautions) said.add(c);
+    return { ...sheet, cautions };
+  });
 }
 
 /** The record of a job, on one page. */
