@@ -36,7 +36,8 @@ module.exports = {
       severity: 'error',
       from: {
         path: '^core/',
-        pathNot: '\\.test\\.ts$|^core/testing/|^core/formats/(bundle|incoming)/|^core/patch/regions|^core/fit/chart\\.ts',
+        pathNot:
+          '\\.test\\.ts$|^core/testing/|^core/formats/(bundle|incoming)/|^core/patch/regions|^core/fit/chart\\.ts',
       },
       to: { pathNot: '^core/|^node_modules/zod/' },
     },

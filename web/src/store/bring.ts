@@ -28,7 +28,7 @@ import {
 import type { Box, Point } from '@ample/core/geometry';
 import { TOL, type Refusal, type Result } from '@ample/core/units';
 import { startReading, type Reading } from '../workers/readClient.ts';
-import type { Contact } from './contact.ts';
+import type { Contact } from './contactTypes.ts';
 
 /** An outline that is being made a piece of. */
 export interface Picked {
