@@ -179,7 +179,9 @@ test('paper only: a chart pasted in inches, flat measurements typed, hand sheets
   await expect(page.getByRole('button', { name: 'SVG, one sheet' })).toBeHidden();
   const { text } = await printed(page);
   expect(text).toMatch(/Drawn on No. 31 Causeway in size 4/);
-  expect(text).toMatch(/0 pages to join/);
+  expect(text).not.toMatch(/pages to join/);
+  // The safety block stands on the first sheet, not on each.
+  expect(text.match(/Rotary cutter/g)).toHaveLength(1);
   expect(text).toMatch(/Narrow shoulder, slashed/);
   expect(text).toMatch(/0.8 cm/);
   expect((await storedJob(page, id)).size).toBeNull();

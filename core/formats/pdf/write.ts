@@ -57,9 +57,11 @@ export function writePdf(Constructor: PdfConstructor, input: PdfInput): Promise<
   const title = `${label.pattern} ${label.size} for ${label.wearer}`;
   const { doc, canvas, page, done } = begin(Constructor, title, label.date, paper, input.fonts);
   const layers = new Layers(doc, input.show);
-  const sheets = withCautionsOnce(input.sheets ?? []);
-  // Hand sheets alone, for paper that lies on one's own table, have no pages to join and no square to measure.
-  if (input.map.tiles.length > 0 || sheets.length === 0) {
+  const alone = input.map.tiles.length === 0 && (input.sheets?.length ?? 0) > 0;
+  // Hand sheets alone, for paper that lies on one's own table, have no pages to join and no square to measure: what
+  // there is to note stands on the first of them.
+  const sheets = withCautionsOnce(input.sheets ?? [], alone ? input.notes : []);
+  if (!alone) {
     page();
     firstPage(canvas, input, paper);
   }
@@ -72,11 +74,11 @@ export function writePdf(Constructor: PdfConstructor, input: PdfInput): Promise<
   return done;
 }
 
-/** What to mind, said where it first comes up and not again on every sheet. */
-function withCautionsOnce(sheets: readonly PrintedSheet[]): readonly PrintedSheet[] {
+/** What to note and to mind, said where it first comes up and not again on every sheet. */
+function withCautionsOnce(sheets: readonly PrintedSheet[], notes: readonly string[]): readonly PrintedSheet[] {
   const said = new Set<string>();
-  return sheets.map((sheet) => {
-    const cautions = (sheet.cautions ?? []).filter((c) => !said.has(c));
+  return sheets.map((sheet, i) => {
+    const cautions = [...(i === 0 ? notes : []), ...(sheet.cautions ?? [])].filter((c) => !said.has(c));
     for (const c of cautions) said.add(c);
     return { ...sheet, cautions };
   });

@@ -1,4 +1,4 @@
-import { signedArea, spansOf, type Box } from '../../geometry/index.ts';
+import { boundsOf, flatten, nearestOnPath, signedArea, spansOf, type Box } from '../../geometry/index.ts';
 import { lineInside } from '../inner.ts';
 import { boxOf } from '../lines.ts';
 import type { Outline } from './outlines.ts';
@@ -42,19 +42,34 @@ const sameTwice = (a: Outline, b: Outline): boolean => {
   return p.every((v, i) => Math.abs(v - (q[i] ?? 0)) < TWICE);
 };
 
+const tight = (o: Outline): Box => boundsOf(flatten(o.ring.path, 0.2));
+
 /** How far one box lies inside the other on the four sides, where that may be an allowance: two sides at least agree. */
 function maybeSeam(outer: Outline, inner: Outline): boolean {
-  const [p, q] = [boxOf(outer.ring.path), boxOf(inner.ring.path)];
+  const [p, q] = [tight(outer), tight(inner)];
   const gaps = [q.minX - p.minX, q.minY - p.minY, p.maxX - q.maxX, p.maxY - q.maxY];
   if (gaps.some((g) => g < -1)) return false;
   return gaps.some((g, i) => g > 3 && gaps.some((h, k) => k !== i && Math.abs(g - h) < 1));
+}
+
+const within = (outer: Outline, inner: Outline): boolean => {
+  const [p, q] = [tight(outer), tight(inner)];
+  return q.minX > p.minX - 1 && q.minY > p.minY - 1 && q.maxX < p.maxX + 1 && q.maxY < p.maxY + 1;
+};
+/** How far a seam line mostly lies inside its cutting line, mm; a fold, where they meet, left out. */
+function usualGap(outer: Outline, inner: Outline): number {
+  const gaps = flatten(inner.ring.path, 0.5)
+    .map((p) => nearestOnPath(outer.ring.path, p).distance)
+    .filter((d) => d > 1)
+    .sort((a, b) => a - b);
+  return Math.round((gaps[Math.floor(gaps.length / 2)] ?? 0) * 10) / 10;
 }
 
 /** Outlines put together to pieces in all their sizes. What is drawn on a piece, or twice, is left out. */
 export function nestsIn(outlines: readonly Outline[]): readonly Nest[] {
   const once: NestedOutline[] = [];
   const byArea = outlines.map((o) => ({ ...o, area: areaOf(o), seam: null })).sort((a, b) => b.area - a.area);
-  for (const o of byArea) if (!once.some((other) => sameTwice(o, other))) once.push(o);
+  for (const o of byArea) if (!once.some((other) => other.isSeam === o.isSeam && sameTwice(o, other))) once.push(o);
   const groups: NestedOutline[][] = [];
   for (const o of once) {
     const mine = groups.find((g) => g.some((other) => nested(o, other)));
@@ -84,6 +99,13 @@ export function nestsIn(outlines: readonly Outline[]): readonly Nest[] {
 function withSeams(group: readonly NestedOutline[]): Nest {
   const inner = new Set<NestedOutline>();
   const out = group.map((o): NestedOutline => {
+    if (o.isSeam) return o;
+    const told = group.filter((s) => s.isSeam && s.area <= o.area && !inner.has(s) && within(o, s));
+    const own = told.reduce<NestedOutline | null>((best, s) => (!best || s.area > best.area ? s : best), null);
+    if (own) {
+      inner.add(own);
+      return { ...o, seam: { outline: own, allowance: usualGap(o, own) } };
+    }
     const may = group.filter((s) => s !== o && s.area < o.area && !inner.has(s) && maybeSeam(o, s));
     const found =
       may.length > 0

@@ -26,6 +26,8 @@ export interface Outline {
   readonly ring: Ring;
   /** Layer and look of its lines. */
   readonly look: string;
+  /** The file itself calls it a seam line. */
+  readonly isSeam: boolean;
   /** Its own lines. */
   readonly own: readonly Stroke[];
 }
@@ -63,6 +65,12 @@ function isTestSquare(path: Path): boolean {
   );
 }
 
+/** What the name of a layer says of its lines: the piece as it was before, a seam line, or nothing. */
+const NOT_CUT = /untouched|original|before|unver[aä]ndert/i;
+const SEAM = /(seam|sewing|stitch\w*)\s*line|nahtlinie|ligne de couture|l[ií]nea de costura/i;
+const layerNamed = (lines: Lines, look: string, what: RegExp): boolean =>
+  lines.layers.some((l) => look.startsWith(`${l.id}|`) && what.test(l.name));
+
 /**
  * Closed lines of a sheet that may be pieces, look by look. Test squares and frames are left out; an outline that
  * stops at a line all sizes share, as at a fold, is closed by the part of that line between its ends.
@@ -70,11 +78,14 @@ function isTestSquare(path: Path): boolean {
 export function outlinesIn(lines: Lines): readonly Outline[] {
   const straight = lines.strokes.filter((s) => !s.closed && s.path.segments.length === 1 && large(s.path));
   const found = [...grouped(lines.strokes, lookOf)].flatMap(([look, from]) => {
+    if (layerNamed(lines, look, NOT_CUT)) return [];
+    const isSeam = layerNamed(lines, look, SEAM);
     const rings = allRings(from).filter((r) => large(r.path));
     const shut = closedByShared(from, new Set(rings.flatMap((r) => r.strokes)), straight);
     return [...rings, ...shut].map(wholeStraights).map((ring): Outline => ({
       ring,
       look,
+      isSeam,
       own: ring.strokes.flatMap((i) => from[i] ?? []),
     }));
   });

@@ -1,13 +1,14 @@
-import { pathLength } from '../../geometry/index.ts';
+import { nearestOnPath, pathLength } from '../../geometry/index.ts';
 import { edgesWithRole, type EdgeRole } from '../../pattern/index.ts';
 import { firstGuess } from '../firstGuess.ts';
-import { boxOf, type Lettering, type Lines } from '../lines.ts';
+import { boxOf, type Lettering, type Lines, type Stroke } from '../lines.ts';
 import { printedWords } from '../printedWords.ts';
 import { scaleLines } from '../scale.ts';
 import { proposeSeams } from '../seams.ts';
 import { idFrom, lettersIn } from '../told.ts';
+import type { Ring } from '../chain.ts';
 import type { Part } from '../roles.ts';
-import { traceSafely } from '../trace.ts';
+import { middleOfEdge, traceSafely } from '../trace.ts';
 import { HALVES } from '../traceParts.ts';
 import { plainChoices, type TraceChoices } from '../traceTypes.ts';
 import { asksOf, sureness, type Ask, type Why } from './doubts.ts';
@@ -103,11 +104,12 @@ function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, know
   const others = marksOfSize(nest, outline, lines.strokes, known.allowance ?? 0);
   const first = firstGuess(ring, others, { letters, file: lines.letters }, usual);
   const named = { ...first, ...nameFor(first, words.part !== null, known.ids) };
-  const choices: TraceChoices = {
+  const said: TraceChoices = {
     ...named,
     ...(known.wanted.allowance === undefined ? {} : { allowance: known.wanted.allowance, line: usual.line }),
     ...(half ? { cut: 1, said: [...named.said, { at: half.fold, fold: true }] } : {}),
   };
+  const choices = outline.seam && !half ? withWidths(outline.ring, ring, others, said) : said;
   const traced = traceSafely(ring, others, choices);
   if (!traced.ok) return null;
   const { piece } = traced.value;
@@ -147,6 +149,22 @@ function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, know
     why,
     asks,
   };
+}
+
+/** Allowances that differ by less are one, mm. */
+const SAME_WIDTH = 1;
+
+/** Where seam and cutting line are both drawn, the allowance of each edge as it measures between them: hems are wider. */
+function withWidths(cutting: Ring, seam: Ring, others: readonly Stroke[], choices: TraceChoices): TraceChoices {
+  const traced = traceSafely(seam, others, choices);
+  if (!traced.ok) return choices;
+  const widths = traced.value.edges.flatMap((e) => {
+    if (e.role === 'dart' || e.fold) return [];
+    const at = middleOfEdge(e);
+    const allowance = Math.round(nearestOnPath(cutting.path, at).distance * 10) / 10;
+    return allowance > SAME_WIDTH && Math.abs(allowance - choices.allowance) > SAME_WIDTH ? [{ at, allowance }] : [];
+  });
+  return widths.length > 0 ? { ...choices, said: [...choices.said, ...widths] } : choices;
 }
 
 /** What an outline is taken for before its words are read. */

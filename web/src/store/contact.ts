@@ -68,7 +68,6 @@ export async function readPieces(wanted: Wanted = {}, open = false): Promise<voi
     state: 'ready',
     read,
     pieces: read.pieces,
-    open: open || (read.sizes.length < 2 && read.pieces.length > 0),
   });
 }
 
