@@ -120,6 +120,11 @@ function withCut(lines: Lines, pages: readonly number[], full: Box): readonly nu
   return [...out].sort((a, b) => a - b);
 }
 
+/** Pages lie in one column when they are shifted by less, mm. */
+const COLUMN = 5;
+const columnsOf = (placing: Placing): number =>
+  new Set(placing.flatMap((p) => (p ? [Math.round(p.x / COLUMN)] : []))).size;
+
 /** From the first page of a drawing to its last, the empty ones between them with them: they stand in the rows too. */
 const withEmpty = (pages: readonly number[]): readonly number[] => {
   const [first, last] = [pages[0] ?? 0, pages.at(-1) ?? 0];
@@ -143,7 +148,7 @@ export function proposeTiles(lines: Lines): TileProposal {
   const frame = drawn ?? { minX: 0, minY: 0, maxX: page.width, maxY: page.height };
   const full = drawn ?? shownOn(lines, pages);
   const shared = byShared(lines, pages, frame);
-  const byLines = shared && { placing: shared, window: frame, full, by: 'shared' as const, overlap: 0, columns: 1 };
+  const byLines = shared && { placing: shared, window: frame, full, by: 'shared' as const, overlap: 0, columns: columnsOf(shared) };
   if (byLines && pages.every((p) => shared[p] !== null)) return byLines;
   const grid = gridOf(lines, withEmpty(withCut(lines, pages, full)), full);
   if (grid) {

@@ -14,7 +14,7 @@ export function ContactDrawing({ piece }: { readonly piece: Piece }) {
   const roles = [...new Set(piece.edges.map((e) => e.role))].filter((r) => r !== 'dart' && r !== 'other');
   return (
     <svg
-      viewBox={`${minX - 30 * mm} ${minY - 12 * mm} ${wide + 60 * mm} ${high + 24 * mm}`}
+      viewBox={`${minX - 45 * mm} ${minY - 12 * mm} ${wide + 90 * mm} ${high + 24 * mm}`}
       className="h-[250px] w-full"
       role="img"
       aria-label={piece.name}
