@@ -148,7 +148,14 @@ export function proposeTiles(lines: Lines): TileProposal {
   const frame = drawn ?? { minX: 0, minY: 0, maxX: page.width, maxY: page.height };
   const full = drawn ?? shownOn(lines, pages);
   const shared = byShared(lines, pages, frame);
-  const byLines = shared && { placing: shared, window: frame, full, by: 'shared' as const, overlap: 0, columns: columnsOf(shared) };
+  const byLines = shared && {
+    placing: shared,
+    window: frame,
+    full,
+    by: 'shared' as const,
+    overlap: 0,
+    columns: columnsOf(shared),
+  };
   if (byLines && pages.every((p) => shared[p] !== null)) return byLines;
   const grid = gridOf(lines, withEmpty(withCut(lines, pages, full)), full);
   if (grid) {
