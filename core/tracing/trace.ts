@@ -112,9 +112,10 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
   const seenNotches = notchesAlong(outline, seam, marks.small, cutIn);
   const own = choices.ownDarts.map((d): FoundDart => ({ ...d, sign: 'legs' }));
   const cut = cutOut.map((d): FoundDart => insetDart(d, cutting ? allowance : 0));
-  const found = [...own, ...cut, ...findDarts(outline, marks, seenNotches, reach, polygon)].filter(
-    (d) => !near(choices.notDarts, d.tip, MEANT),
-  );
+  const seen = [...own, ...cut, ...findDarts(outline, marks, seenNotches, reach, polygon)];
+  // Each that was taken away is one dart: in a nest the tips of other sizes lie close beside it.
+  const gone = new Set(choices.notDarts.flatMap((p) => nearestTo(p, seen) ?? []));
+  const found = seen.filter((d) => !gone.has(d));
   const { mouths, missed } = mouthsOn(seam, found, reach + 60);
   for (const d of missed) notes.push({ code: 'leg-misses', data: { x: d.tip.x, y: d.tip.y } });
   const parts = divide(seam, corners, mouths);
@@ -267,6 +268,10 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
     return out;
   }
 }
+
+/** The dart whose tip lies nearest to a place, if any is meant by it. */
+const nearestTo = (p: Point, darts: readonly FoundDart[]): FoundDart | undefined =>
+  darts.filter((d) => distance(d.tip, p) <= MEANT).sort((a, b) => distance(a.tip, p) - distance(b.tip, p))[0];
 
 export const middleOfEdge = (edge: TracedEdge): Point =>
   pathLength(edge.path) > 0 ? middle(edge.path) : midpoint(edge.path.start, endOf(edge.path));

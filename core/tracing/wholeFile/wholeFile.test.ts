@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { draftSample, type SampleId } from '../../drafting/index.ts';
-import { mapPath } from '../../geometry/index.ts';
+import { distance, mapPath } from '../../geometry/index.ts';
 import type { Piece } from '../../pattern/index.ts';
 import {
   differences,
@@ -14,6 +14,7 @@ import {
 } from '../../testing/printAtHome/index.ts';
 import { laidTogether, readPrinted } from '../../testing/printed.ts';
 import { expectOk } from '../../units/index.ts';
+import { tracePiece } from '../trace.ts';
 import { readWhole, SURE, type ReadFile, type Wanted } from './index.ts';
 
 /** What a house prints on each part. */
@@ -133,6 +134,29 @@ describe('a file of another program, read whole', () => {
         }
       }
     }
+  });
+
+  it('takes away just the dart that is meant, however near the tips of other sizes lie', async () => {
+    const bytes = printAtHome(sheetOf('causeway-side', [['front', ['Front', ...FOR_ALL, 'cut 1 on fold']]]));
+    const lines = laidTogether(expectOk(await readPrinted(bytes), 'file'));
+    const [front] = readWhole(lines, { size: '38' }).pieces;
+    // With the lines of every size the darts of all three are found; two of their tips lie within 6 mm of each other.
+    const all = tracePiece(
+      front!.ring,
+      lines.strokes.filter((s) => !s.closed),
+      front!.choices,
+    );
+    expect(all.darts).toHaveLength(3);
+    expect(distance(all.darts[0]!.tip, all.darts[1]!.tip)).toBeLessThan(6);
+    const less = tracePiece(
+      front!.ring,
+      lines.strokes.filter((s) => !s.closed),
+      {
+        ...front!.choices,
+        notDarts: [all.darts[0]!.tip],
+      },
+    );
+    expect(less.darts.map((d) => d.tip)).toEqual(all.darts.slice(1).map((d) => d.tip));
   });
 
   it('asks what no word tells: which piece it is, whether it lies on the fold, how wide the allowance is', async () => {
