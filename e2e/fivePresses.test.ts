@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { draftSample, type SampleId } from '@ample/core/drafting';
 import type { Pattern, Piece } from '@ample/core/pattern';
+import { PIECE_WORDS } from '@ample/core/words';
 import type { Page } from '@playwright/test';
 import {
   differences,
@@ -15,19 +16,12 @@ import {
 import { expect, storedJob, test } from './app.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'ample-five-'));
-const TITLES: Readonly<Record<string, string>> = {
-  front: 'Front',
-  back: 'Back',
-  sleeve: 'Sleeve',
-  skirtFront: 'Skirt front',
-  skirtBack: 'Skirt back',
-  facingFront: 'Front facing',
-  facingBack: 'Back facing',
-  pocket: 'Pocket',
-};
-
 /** A pattern as one buys it, of another program: three sizes nested, printed at home. */
-function bought(sample: SampleId, making: Partial<Making>, titles = TITLES): string {
+function bought(
+  sample: SampleId,
+  making: Partial<Making>,
+  titles: Readonly<Record<string, string>> = PIECE_WORDS,
+): string {
   const pieces = draftSample(sample, '4');
   const sheet = sheetOf(
     sample,

@@ -14,22 +14,10 @@ import {
 } from '../../testing/printAtHome/index.ts';
 import { laidTogether, readPrinted } from '../../testing/printed.ts';
 import { expectOk } from '../../units/index.ts';
+import { PIECE_WORDS } from '../../words/index.ts';
 import { tracePiece } from '../trace.ts';
 import { readWhole, SURE, type ReadFile, type Wanted } from './index.ts';
 
-/** What a house prints on each part. */
-const TITLES: Readonly<Partial<Record<Piece['part'], string>>> = {
-  front: 'Front',
-  back: 'Back',
-  sideFront: 'Side front',
-  sideBack: 'Side back',
-  sleeve: 'Sleeve',
-  skirtFront: 'Skirt front',
-  skirtBack: 'Skirt back',
-  facingFront: 'Front facing',
-  facingBack: 'Back facing',
-  pocket: 'Pocket',
-};
 const FOR_ALL = ['Size 36 38 40', 'Seam allowance 1 cm included'];
 
 interface Printed {
@@ -44,7 +32,7 @@ interface Printed {
 async function read(sample: SampleId, printed: Printed, wanted: Wanted = { size: '38' }): Promise<ReadFile> {
   const pieces = draftSample(sample, NEST[1][1]);
   const words = (p: Piece): readonly string[] =>
-    printed.nameless ? [] : [TITLES[p.part] ?? p.part, p.fold ? (printed.whole ? 'cut 1' : 'cut 1 on fold') : 'cut 2'];
+    printed.nameless ? [] : [PIECE_WORDS[p.part], p.fold ? (printed.whole ? 'cut 1' : 'cut 1 on fold') : 'cut 2'];
   const sheet = sheetOf(
     sample,
     pieces.map((p, i) => [p.id, [...words(p), ...(i === 0 ? (printed.forAll ?? FOR_ALL) : [])]] as const),

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { centreEdgeOf, PARTS, validatePiece, type CentreInside, type Piece } from '@ample/core/pattern';
+import { centreEdgeOf, validatePiece, type CentreInside, type Piece } from '@ample/core/pattern';
 import {
   grouped,
   allRings,
@@ -18,6 +18,7 @@ import { useUnits } from '../../store/prefs.ts';
 import { CentreFields } from '../../ui/CentreFields.tsx';
 import { LengthField } from '../../ui/LengthField.tsx';
 import { Length, Notice } from '../../ui/parts.tsx';
+import { PartSelect } from '../../ui/PartSelect.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { SmallPiece } from '../../ui/SmallPiece.tsx';
 import { OtherSizes } from './OtherSizes.tsx';
@@ -51,20 +52,7 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
     <section className="sheet space-y-4 p-4" aria-label="The piece">
       <LastChoice />
       <div className="grid grid-cols-2 gap-3">
-        <label>
-          <span className="mb-1 block text-sm">This piece is the</span>
-          <select
-            className="field w-full"
-            value={choices.part}
-            onChange={(e) => choose(named(choices, e.target.value as Piece['part']))}
-          >
-            {PARTS.map((p) => (
-              <option key={p} value={p}>
-                {PIECE_WORDS[p].toLowerCase()}
-              </option>
-            ))}
-          </select>
-        </label>
+        <PartSelect part={choices.part} onChange={(part) => choose(named(choices, part))} />
         <NameField
           label="Name"
           value={choices.name}

@@ -1,12 +1,12 @@
 import { CircleCheck, CircleHelp, Pencil } from 'lucide-react';
 import { useState } from 'react';
-import { PARTS, type Piece } from '@ample/core/pattern';
 import { HALVES, SURE, type ReadPiece } from '@ample/core/tracing';
 import type { Refusal } from '@ample/core/units';
-import { PIECE_WORDS, sayAsk, sayBasis, sayFileRefusal } from '@ample/core/words';
+import { sayAsk, sayBasis, sayFileRefusal } from '@ample/core/words';
 import { useBring } from '../../../store/bring.ts';
 import { callIt, isTaken, leaveOut, onFold, takeInHand } from '../../../store/contact.ts';
 import { useUnits } from '../../../store/prefs.ts';
+import { PartSelect } from '../../../ui/PartSelect.tsx';
 import { ContactDrawing } from './ContactDrawing.tsx';
 
 /** One piece as it was read: what it is, how sure that is and why, and one click to put each thing right. */
@@ -40,21 +40,7 @@ export function ContactCard({ read }: { readonly read: ReadPiece }) {
       ))}
       {failed && <p role="alert">{sayFileRefusal(failed, units)}</p>}
       <div className="grid grid-cols-2 gap-2">
-        <label>
-          <span className="mb-1 block text-sm">This piece is the</span>
-          <select
-            className="field w-full"
-            value={unnamed ? '' : choices.part}
-            onChange={(e) => setFailed(callIt(choices.id, e.target.value as Piece['part']))}
-          >
-            {unnamed && <option value="">say which</option>}
-            {PARTS.map((p) => (
-              <option key={p} value={p}>
-                {PIECE_WORDS[p].toLowerCase()}
-              </option>
-            ))}
-          </select>
-        </label>
+        <PartSelect part={unnamed ? null : choices.part} onChange={(part) => setFailed(callIt(choices.id, part))} />
         {HALVES.has(choices.part) && (
           <label>
             <span className="mb-1 block text-sm">It is cut</span>
