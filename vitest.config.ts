@@ -10,7 +10,7 @@ export default defineConfig({
       'web/src/**/*.test.{ts,tsx}',
       'scripts/**/*.test.ts',
     ],
-    testTimeout: 30_000,
+    testTimeout: 180_000,
     coverage: { include: ['core/**/*.{ts,tsx}', 'cli/**/*.ts', 'web/src/**/*.{ts,tsx}'] },
   },
 });
