@@ -67,6 +67,10 @@ describe('a pasted chart', () => {
     expect(read.rows[1]?.body).toEqual({ fullBust: 840 });
     expect(read.problems[0]).toEqual({ code: 'chart-impossible', data: { key: 'waist', size: '2', value: 66000 } });
   });
+  it('takes a child’s sizes as they are', () => {
+    const read = pasteChart('Size\tBust\tWaist\tHips\n6\t60\t55\t64\n8\t64\t58\t68', 'cm');
+    expect(read.rows[0]?.body).toEqual({ fullBust: 600, waist: 550, hip: 640 });
+  });
   it('knows headings in German, French and Spanish', () => {
     const read = pasteChart('Größe\tOberweite\tTaillenumfang\tHüftumfang\n38\t88\t70\t96', 'cm');
     expect(read.rows).toEqual([{ size: '38', body: { fullBust: 880, waist: 700, hip: 960 } }]);

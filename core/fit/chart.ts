@@ -94,6 +94,9 @@ const unitIn = (text: string): LengthUnit | null => {
 const turned = (cells: readonly (readonly string[])[]): readonly (readonly string[])[] =>
   (cells[0] ?? []).map((_, c) => cells.map((row) => row[c] ?? ''));
 
+/** Ranges are those of grown women; a child's chart has half of them, and nobody twice. */
+const BEYOND = 2;
+
 /** Headings, titles and notes, without the numbers: where a text says what its numbers are in. */
 const wordsOf = (cells: readonly (readonly string[])[]): string =>
   cells
@@ -143,7 +146,7 @@ export function pasteChart(text: string, unit: LengthUnit): PastedChart {
   const taken = rows.map((row) => {
     const body = Object.entries(row.body).filter(([key, value]) => {
       const range = rangeOf(key as MeasurementKey);
-      if (!range || doubted.has(key) || (value >= range[0] && value <= range[1])) return true;
+      if (!range || doubted.has(key) || (value >= range[0] / BEYOND && value <= range[1] * BEYOND)) return true;
       problems.push({ code: 'chart-impossible', data: { key, size: row.size, value } });
       return false;
     });
