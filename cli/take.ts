@@ -4,7 +4,16 @@ import { chartOfFile, withChart } from '@ample/core/fit';
 import { distance, endOf, pathLength } from '@ample/core/geometry';
 import { inspectPiece } from '@ample/core/guard';
 import { PATTERN_VERSION, patternSchema, requireEdge, type ChartRow, type Piece } from '@ample/core/pattern';
-import { layTogether, proposeTiles, readWhole, SURE, withRead, type ReadPiece, type Wanted } from '@ample/core/tracing';
+import {
+  layTogether,
+  proposeTiles,
+  readWhole,
+  scaleOf,
+  SURE,
+  withRead,
+  type ReadPiece,
+  type Wanted,
+} from '@ample/core/tracing';
 import { ok, refuse, type Result } from '@ample/core/units';
 import { sayAsk, sayFinding, sayBasis, type Units } from '@ample/core/words';
 import { linesOfFile } from './bring.ts';
@@ -69,7 +78,8 @@ export async function take(
   const lines = await linesOfFile(file);
   if (!lines.ok) return lines;
   const tiles = proposeTiles(lines.value);
-  const read = readWhole(layTogether(lines.value, tiles.placing, tiles.window), wanted);
+  const sheet = layTogether(lines.value, tiles.placing, tiles.window);
+  const read = readWhole(sheet, { ...wanted, scale: scaleOf(lines.value, sheet) });
   if (read.pieces.length === 0) return refuse('file-no-piece');
   if (wanted.size !== undefined && read.size.toLowerCase() !== wanted.size.trim().toLowerCase())
     return refuse('file-no-size', { size: wanted.size, sizes: read.sizes.join(', ') });

@@ -46,7 +46,7 @@ async function openBring(page: Page): Promise<void> {
 const patternIn = async (page: Page): Promise<Pattern> =>
   ((await storedJob(page)) as unknown as { pattern: Pattern }).pattern;
 const cards = (page: Page) => page.getByRole('list', { name: 'Pieces as they were read' }).getByRole('listitem');
-const right = (page: Page) => page.getByRole('button', { name: /pieces are right/ });
+const right = (page: Page) => page.getByRole('button', { name: /pieces? (are|is) right/ });
 
 for (const [name, making] of [
   ['one large sheet', {}],
@@ -62,7 +62,7 @@ for (const [name, making] of [
     await press(() => page.getByLabel('A PDF, SVG or DXF file').setInputFiles(bought('causeway', making)));
     await press(() => page.getByRole('button', { name: '38', exact: true }).click());
     await expect(cards(page)).toHaveCount(8);
-    await expect(page.getByText('Nothing is left open.')).toBeVisible();
+    await expect(page.getByText('No questions are open.')).toBeVisible();
     await press(() => right(page).click());
     await expect(page.getByRole('table', { name: 'Seams' }).getByText('walks').first()).toBeVisible();
     await press(() => page.getByRole('button', { name: 'The seams are right' }).click());
@@ -87,7 +87,7 @@ test('what is doubtful stands first, is answered with one click, and taken back 
   const first = cards(page).first();
   await expect(first.getByText('please look')).toBeVisible();
   await expect(first.getByText('Which piece is this?')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'These 1 pieces are right' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'This piece is right' })).toBeVisible();
   await first.getByLabel('This piece is the').selectOption('back');
   await expect(page.getByText('Which piece is this?')).toBeHidden();
   await page.keyboard.press('Control+z');
@@ -98,7 +98,7 @@ test('what is doubtful stands first, is answered with one click, and taken back 
   await page.getByRole('listitem', { name: 'Front' }).getByRole('button', { name: 'Put it right' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Bodice front');
   await page.keyboard.press('Tab');
-  await page.getByRole('button', { name: 'Lay it back with the others' }).click();
+  await page.getByRole('button', { name: 'Put it back with the others' }).click();
   await expect(page.getByRole('listitem', { name: 'Bodice front' })).toHaveCount(1);
   // After a reload one stands where one stood.
   await page.waitForTimeout(900);

@@ -89,7 +89,7 @@ try {
   await page.goto(`${base}/job/marit-ebb/bring`);
   await page.getByLabel('A PDF, SVG or DXF file').setInputFiles(join(out, 'pattern.pdf'));
   await page.getByRole('group', { name: 'Sizes in the file' }).getByRole('button').first().click();
-  await page.getByText('Nothing is left open.').waitFor();
+  await page.getByText('No questions are open.').waitFor();
   await shot('bring');
   // A projector made true by what the tape reads on the stand-in table.
   const table = await context.newPage();

@@ -19,6 +19,9 @@ import {
 } from './roleSeen.ts';
 
 export type Part = Piece['part'];
+const BACKS: ReadonlySet<Part> = new Set<Part>(['back', 'skirtBack', 'sideBack', 'facingBack']);
+/** Pieces whose centre is the centre back. */
+export const isBack = (part: Part): boolean => BACKS.has(part);
 /** A shoulder longer than this runs on over the arm, mm. */
 const OVERARM = 220;
 /** From the shoulder straight down a panel to its lower edge at least, mm. */
@@ -185,7 +188,7 @@ export function proposeRoles(
 ): readonly EdgeRole[] {
   const roles: EdgeRole[] = paths.map(() => 'other');
   const edges = paths.map((path, index): Seen => ({ path, index, dart: mouths.has(index) }));
-  const back = part === 'back' || part === 'skirtBack' || part === 'sideBack' || part === 'facingBack';
+  const back = isBack(part);
   const known = fold === null ? null : (edges[fold] ?? null);
   // Half fronts have their centre at the left, half backs at the right; turned over it may be the other.
   const sides = [centreEdge(edges, back), centreEdge(edges, !back)].filter((e) => e !== null);

@@ -4,33 +4,31 @@ import { formatLength } from '../units/index.ts';
 import { ROLE_WORDS } from './params.ts';
 import type { Units } from './say.ts';
 
-const listed = (roles: readonly EdgeRole[]): string => {
-  const names = roles.map((r) => (r === 'other' ? 'an edge without a name' : ROLE_WORDS[r]));
-  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
-};
+const listed = (roles: readonly EdgeRole[]): string =>
+  roles.map((r) => (r === 'other' ? 'an edge without a name' : ROLE_WORDS[r])).join(', ');
 
 /** A question that a piece from a file leaves open, as one sentence to answer. */
 export function sayAsk(ask: Ask, units: Units): string {
   const len = (mm: number): string => formatLength(Math.abs(mm), units.unit, { fraction: units.fraction });
   switch (ask.code) {
     case 'which-part':
-      return 'Which piece is this? No name that is known stands on it.';
+      return 'Which piece is this? No piece name was found on it.';
     case 'on-fold':
-      return 'Is it cut on the fold, or as a pair? Nothing printed tells, or not at which edge.';
+      return 'Is it cut on the fold, or as a pair? The file does not say, or not which edge lies on the fold.';
     case 'which-allowance':
       return 'How wide is the seam allowance? The file does not say.';
     case 'allowance-off':
       return `The allowance cannot be taken off everywhere; it is ${len(ask.data.off)} short. Are the corners and the fold right?`;
     case 'which-edges':
-      return `Look at its edges: ${listed(ask.data.missing)} is missing or has a length that no body has.`;
+      return `Check its edges. Missing, or of an unlikely length: ${listed(ask.data.missing)}.`;
     case 'which-darts':
-      return `Which darts are its own? In another size other darts were found than the ${ask.data.counts[0] ?? 0} here.`;
+      return `Which darts belong to it? Another size does not show the same number; ${ask.data.counts[0] ?? 0} here.`;
     case 'which-sizes':
       return `Which size is this? It is drawn in ${ask.data.drawn} sizes, other pieces in ${ask.data.expected}.`;
     case 'seam-differs':
       return `Its ${ask.data.seam} seam differs by ${len(ask.data.difference)} from the piece it is sewn to. Were the edges of both read right?`;
     case 'no-outline':
-      return 'Its outline makes no piece that can be worked on. Follow it again by hand.';
+      return 'Its outline does not make a usable piece. Trace it again by hand.';
   }
 }
 
@@ -38,12 +36,12 @@ const WHY: Readonly<Record<Why, string>> = {
   'told-by-file': 'the file itself says what it is',
   'part-printed': 'its name is printed on it',
   'fold-printed': 'the fold is printed on it',
-  'fold-halved': 'it is the same on both sides, and was halved at its fold',
-  'cut-printed': 'how often it is cut is printed on it',
+  'fold-halved': 'it is symmetrical, so half of it was taken, on the fold',
+  'cut-printed': 'how many to cut is printed on it',
   'allowance-printed': 'the allowance is printed in the file',
   'allowance-given': 'the allowance was given',
   'seam-drawn': 'the seam line is drawn in it',
-  'sizes-alike': 'every size was read alike',
+  'sizes-alike': 'every size came out the same way',
   'seams-match': 'its seams match the pieces beside it',
 };
 /** What a reading rests on, as a part of a sentence. */

@@ -4,7 +4,7 @@ export * from './outlines.ts';
 export * from './readFile.ts';
 export * from './scaleSaid.ts';
 export * from './sizeNames.ts';
-export * from './marksOfSize.ts';
+export * from './marksBySize.ts';
 export * from './halves.ts';
 export * from './lettersJoined.ts';
 export * from './weld.ts';

@@ -66,7 +66,7 @@ function isTestSquare(path: Path): boolean {
 }
 
 /** What the name of a layer says of its lines: the piece as it was before, a seam line, or nothing. */
-const NOT_CUT = /untouched|original|before|unver[aä]ndert/i;
+const NOT_CUT = /\buntouched\b/i;
 const SEAM = /(seam|sewing|stitch\w*)\s*line|nahtlinie|ligne de couture|l[ií]nea de costura/i;
 const layerNamed = (lines: Lines, look: string, what: RegExp): boolean =>
   lines.layers.some((l) => look.startsWith(`${l.id}|`) && what.test(l.name));

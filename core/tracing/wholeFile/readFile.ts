@@ -7,7 +7,7 @@ import { scaleLines } from '../scale.ts';
 import { proposeSeams } from '../seams.ts';
 import { idFrom, lettersIn } from '../told.ts';
 import type { Ring } from '../chain.ts';
-import type { Part } from '../roles.ts';
+import { isBack, type Part } from '../roles.ts';
 import { middleOfEdge, traceSafely } from '../trace.ts';
 import { HALVES } from '../traceParts.ts';
 import { plainChoices, type TraceChoices } from '../traceTypes.ts';
@@ -16,7 +16,7 @@ import { halved } from './halves.ts';
 import { inEverySize } from './inEverySize.ts';
 import type { Alike, ReadFile, ReadPiece, Wanted } from './readTypes.ts';
 import { lettersJoined } from './lettersJoined.ts';
-import { marksOfSize } from './marksOfSize.ts';
+import { marksBySize } from './marksBySize.ts';
 import { nestsIn, type Nest } from './nests.ts';
 import { outlinesIn } from './outlines.ts';
 import { readTold } from './readTold.ts';
@@ -31,7 +31,7 @@ export const SURE = 0.7;
 export function readWhole(drawn: Lines, wanted: Wanted = {}): ReadFile {
   const told = readTold(drawn, wanted);
   if (told) return told;
-  const scale = wanted.asDrawn ? 1 : (scaleSaid(drawn)?.scale ?? 1);
+  const scale = wanted.scale ?? scaleSaid(drawn)?.scale ?? 1;
   const scaled = scaleLines(drawn, scale);
   const lines = { ...scaled, strokes: welded(scaled.strokes), letters: lettersJoined(scaled.letters) };
   const nests = nestsIn(outlinesIn(lines));
@@ -98,10 +98,12 @@ function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, know
   if (words.part) why.push('part-printed');
   else asks.push({ code: 'which-part', data: {} });
   const part = words.part ?? 'front';
+  const back = isBack(part);
   const whole = outline.seam?.outline.ring ?? outline.ring;
-  const half = HALVES.has(part) && !words.onFold ? halved(whole, part.endsWith('ack')) : null;
+  const half = HALVES.has(part) && !words.onFold ? halved(whole, back) : null;
   const ring = half?.ring ?? whole;
-  const others = marksOfSize(nest, outline, lines.strokes, known.allowance ?? 0);
+  const marksOf = marksBySize(nest, lines.strokes, known.allowance ?? 0);
+  const others = marksOf(outline);
   const first = firstGuess(ring, others, { letters, file: lines.letters }, usual);
   const named = { ...first, ...nameFor(first, words.part !== null, known.ids) };
   const said: TraceChoices = {
@@ -117,7 +119,7 @@ function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, know
   else if (words.onFold && piece.fold !== null) why.push('fold-printed');
   else if (words.onFold) asks.push({ code: 'on-fold', data: {} });
   else if (words.cut !== null) why.push('cut-printed');
-  else if (piece.half && edgesWithRole(piece, part.endsWith('ack') ? 'centreBack' : 'centreFront').length > 0)
+  else if (piece.half && edgesWithRole(piece, back ? 'centreBack' : 'centreFront').length > 0)
     asks.push({ code: 'on-fold', data: {} });
   // Of a piece nobody named, one thing is asked first: which it is.
   asks.push(...asksOf(piece, traced.value.notes).filter((a) => words.part !== null || a.code !== 'which-edges'));
@@ -125,8 +127,8 @@ function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, know
     const name = sizes[i];
     if (!name || o === outline) return [];
     const other = o.seam?.outline.ring ?? o.ring;
-    const own = half ? halved(other, part.endsWith('ack'))?.ring : other;
-    return own ? [{ size: name, ring: own, others: marksOfSize(nest, o, lines.strokes, known.allowance ?? 0) }] : [];
+    const own = half ? halved(other, back)?.ring : other;
+    return own ? [{ size: name, ring: own, others: marksOf(o) }] : [];
   });
   const own = sizes[k] ?? size;
   const forAll = sizes[k] === null || nest.length === 1 ? names.names : null;

@@ -5,6 +5,7 @@ import { proposeSeams } from '../seams.ts';
 import { toldPieces } from '../told.ts';
 import { traceSafely } from '../trace.ts';
 import { asksOf, sureness, type Ask, type Why } from './doubts.ts';
+import { inEverySize } from './inEverySize.ts';
 import type { ReadFile, ReadPiece, Wanted } from './readTypes.ts';
 
 /** The pieces of a file whose layers or own data say what they are; null where none do. */
@@ -29,27 +30,17 @@ export function readTold(lines: Lines, wanted: Wanted): ReadFile | null {
       lines.pieces.some((p) => p.id === one.traced.piece.id) ||
       one.choices.part !== 'front' ||
       partOfWords(one.choices.name) === 'front';
+    const alike = list.filter((t) => t !== one).map(({ size, ring, others }) => ({ size, ring, others }));
+    const base = { ring: one.ring, choices: one.choices, traced: one.traced, size, alike, forAll: null };
+    // Traced like the one at hand, every size carries the same names, and one may grade between them.
+    const graded = inEverySize(base);
     const asks: readonly Ask[] = [
       ...(named ? [] : [{ code: 'which-part', data: {} } as const]),
       ...asksOf(one.traced.piece, one.traced.notes),
+      ...graded.asks,
     ];
     const why: readonly Why[] = ['told-by-file'];
-    return [
-      {
-        ring: one.ring,
-        look: '',
-        others: one.others,
-        choices: one.choices,
-        traced: one.traced,
-        size,
-        alike: list.filter((t) => t !== one).map((t) => ({ size: t.size, ring: t.ring, others: t.others })),
-        forAll: null,
-        sizes: list.map((t) => ({ size: t.size, piece: t.traced.piece })),
-        sure: sureness(asks, why),
-        why,
-        asks,
-      },
-    ];
+    return [{ ...base, look: '', others: one.others, sizes: graded.sizes, sure: sureness(asks, why), why, asks }];
   });
   return {
     scale: 1,

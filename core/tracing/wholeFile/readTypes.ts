@@ -19,8 +19,8 @@ export interface Wanted {
   readonly size?: string;
   /** Seam allowance of all pieces, mm; told, it goes before what is printed. */
   readonly allowance?: number;
-  /** The sheet is true already: its square is not asked. */
-  readonly asDrawn?: boolean;
+  /** True length over drawn length, where it is known; 1, the sheet is true. Left out, the sheet's own square is asked. */
+  readonly scale?: number;
 }
 
 /** One piece of the wanted size as first read. */

@@ -17,7 +17,13 @@ const lengthsIn = (text: string): readonly number[] =>
     (m) => Number((m[1] ?? '').replace(',', '.')) * (MM[(m[2] ?? '').toLowerCase()] ?? 25.4),
   );
 
-/** What a sheet's test square says of its scale: true length over drawn length; null where no square has a length beside it. */
+/**
+ * What a test square says of the scale: true length over drawn length; null where no square has a length beside it. A
+ * square on a page of its own, before the pages of the drawing, tells as well as one on the sheet.
+ */
+export const scaleOf = (raw: Lines, laid: Lines): number => (scaleSaid(laid) ?? scaleSaid(raw))?.scale ?? 1;
+
+/** The same for one drawing: a sheet, or pages each for itself. */
 export function scaleSaid(
   lines: Lines,
 ): { readonly scale: number; readonly square: FoundSquare; readonly said: number } | null {
@@ -25,6 +31,7 @@ export function scaleSaid(
     const { at, side } = square;
     const beside = lines.letters.filter(
       (l) =>
+        (lines.pages.length < 2 || l.page === square.page) &&
         l.at.x > at.x - BESIDE &&
         l.at.x < at.x + side + BESIDE &&
         l.at.y > at.y - BESIDE &&

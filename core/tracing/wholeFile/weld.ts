@@ -51,8 +51,14 @@ class Near {
   }
 }
 
-/** What goes straight on where a path ends: just one other bit, or null. */
-function onward(path: Path, of: Bit, near: Near): { readonly bit: Bit; readonly path: Path } | null {
+interface Way {
+  readonly bit: Bit;
+  /** Its path in the direction in which it is gone. */
+  readonly path: Path;
+}
+
+/** What goes straight on where a way ends: just one other bit, or null. */
+function onward({ bit: of, path }: Way, near: Near): Way | null {
   const [at, heading] = [endOf(path), endTangent(path)];
   const ways = near.at(at).flatMap((bit) => {
     if (bit === of || bit.gone) return [];
@@ -65,21 +71,33 @@ function onward(path: Path, of: Bit, near: Near): { readonly bit: Bit; readonly 
   return ways.length === 1 ? (ways[0] ?? null) : null;
 }
 
+/** All that goes straight on from a bit, each after the other, as long as it is the only way there and back. */
+function run(from: Way, near: Near): readonly Path[] {
+  const taken = new Set([from.bit]);
+  const parts: Path[] = [];
+  for (let last = from; ;) {
+    const next = onward(last, near);
+    if (!next || taken.has(next.bit)) break;
+    if (onward({ bit: next.bit, path: reversePath(next.path) }, near)?.bit !== last.bit) break;
+    taken.add(next.bit);
+    const before = parts.at(-1) ?? from.path;
+    parts.push({ ...next.path, start: endOf(before) });
+    last = next;
+  }
+  for (const bit of taken) bit.gone = bit !== from.bit;
+  return parts;
+}
+
 function weldAlike(strokes: readonly Stroke[]): readonly Stroke[] {
   const bits = strokes.map((stroke): Bit => ({ stroke, path: stroke.path, gone: false }));
   const near = new Near();
   for (const bit of bits) near.put(bit);
   for (const bit of bits) {
     if (bit.gone) continue;
-    for (const turned of [false, true]) {
-      if (turned) bit.path = reversePath(bit.path);
-      for (;;) {
-        const next = onward(bit.path, bit, near);
-        if (!next) break;
-        next.bit.gone = true;
-        bit.path = joinPaths([bit.path, { ...next.path, start: endOf(bit.path) }]);
-      }
-    }
+    const on = run({ bit, path: bit.path }, near);
+    const back = run({ bit, path: reversePath(bit.path) }, near);
+    if (on.length + back.length === 0) continue;
+    bit.path = joinPaths([...back.map(reversePath).reverse(), bit.path, ...on]);
     near.put(bit);
   }
   return bits

@@ -6,7 +6,7 @@ import {
   ringThrough,
   sizeOf,
   scaleLines,
-  scaleSaid,
+  scaleOf,
   traceSafely,
   firstGuess,
   lettersIn,
@@ -120,7 +120,7 @@ let reading: Reading | null = null;
 export function takeLines(raw: Lines, name: string, file: File | null = null): void {
   const { placing, window, full, by, overlap, columns } = proposeTiles(raw);
   // A square with its length printed beside it tells a print that was shrunk.
-  const scale = scaleSaid(layTogether(raw, placing, window))?.scale ?? 1;
+  const scale = scaleOf(raw, layTogether(raw, placing, window));
   set((s) => ({
     ...EMPTY,
     from: s.from,

@@ -38,6 +38,8 @@ const change = (to: Partial<Contact>): void =>
   useBring.setState((s) => (s.contact ? { contact: { ...s.contact, ...to } } : {}));
 
 let running: ReturnType<typeof startWhole> | null = null;
+/** The sheet it reads: what comes of it belongs to no other. */
+let runningOf: Contact['of'] | null = null;
 /** What a reading depends on: changed, the sheet is read again. */
 const madeOf = (s: ReturnType<typeof useBring.getState>): readonly unknown[] => [
   s.unit,
@@ -54,21 +56,20 @@ export async function readPieces(wanted: Wanted = {}, open = false): Promise<voi
   const lines = sheetOf(state);
   if (!lines) return;
   const strokes = shownOf(lines, state.hidden);
-  useBring.setState({ contact: { ...EMPTY, of: madeOf(state), wanted, open, read: state.contact?.read ?? null } });
-  const mine = startWhole({ ...lines, strokes }, { ...wanted, asDrawn: true });
+  const of = madeOf(state);
+  runningOf = of;
+  useBring.setState({ contact: { ...EMPTY, of, wanted, open, read: state.contact?.read ?? null } });
+  const mine = startWhole({ ...lines, strokes }, { ...wanted, scale: 1 });
   running = mine;
   const done = await mine.done;
   if (running !== mine) return;
   running = null;
+  runningOf = null;
   // Taken back meanwhile, what was read is no longer wanted.
-  if (useBring.getState().contact?.state !== 'reading') return;
+  const { contact } = useBring.getState();
+  if (contact?.state !== 'reading' || contact.of !== of) return;
   if (!done.ok) return change({ state: { failed: done.error } });
-  const read = done.value;
-  change({
-    state: 'ready',
-    read,
-    pieces: read.pieces,
-  });
+  change({ state: 'ready', read: done.value, pieces: done.value.pieces });
 }
 
 /** Reads for the first time, or again where the sheet came to lie otherwise than it was read. */
@@ -78,7 +79,8 @@ export function readAgain(): void {
   const { contact } = state;
   const now = madeOf(state);
   const same = contact && contact.of.every((x, i) => x === now[i]) && contact.of.length === now.length;
-  if (!same || (contact.state === 'reading' && running === null))
+  // A step taken back may lead to a reading that nobody goes on with.
+  if (!same || (contact.state === 'reading' && contact.of !== runningOf))
     withoutTrace(() => void readPieces(contact?.wanted ?? {}, contact?.open ?? false));
 }
 
@@ -95,6 +97,8 @@ export const isTaken = (c: Contact, p: ReadPiece): boolean =>
   (p.sure >= SURE || c.settled.includes(p.choices.id)) &&
   !p.asks.some((a) => MUST_BE_SAID.has(a.code));
 
+const pieceOf = (id: string): ReadPiece | undefined =>
+  useBring.getState().contact?.pieces.find((p) => p.choices.id === id);
 const put = (id: string, now: ReadPiece): void =>
   useBring.setState((s) =>
     s.contact
@@ -104,7 +108,7 @@ const put = (id: string, now: ReadPiece): void =>
 
 /** Takes other choices for one of the pieces; refused, it stays as it was. */
 export function correct(id: string, to: Partial<TraceChoices>, answered: readonly Ask['code'][] = []): Refusal | null {
-  const piece = useBring.getState().contact?.pieces.find((p) => p.choices.id === id);
+  const piece = pieceOf(id);
   if (!piece) return null;
   const done = corrected(piece, { ...piece.choices, ...to }, answered);
   if (!done.ok) return done.error;
@@ -114,17 +118,15 @@ export function correct(id: string, to: Partial<TraceChoices>, answered: readonl
 
 /** Says which part a piece is. Its name follows as long as it is only that of a part. */
 export function callIt(id: string, part: Piece['part']): Refusal | null {
-  const { contact } = useBring.getState();
-  const piece = contact?.pieces.find((p) => p.choices.id === id);
-  if (!contact || !piece) return null;
+  const piece = pieceOf(id);
+  if (!piece) return null;
   const plain = /^piece/i.test(piece.choices.name) || Object.values(PIECE_WORDS).includes(piece.choices.name);
-  const failed = correct(id, { part, ...(plain ? { name: PIECE_WORDS[part] } : {}) }, ['which-part']);
-  return failed;
+  return correct(id, { part, ...(plain ? { name: PIECE_WORDS[part] } : {}) }, ['which-part']);
 }
 
 /** Lays a piece on the fold at its centre, or says that it is cut as a pair. */
 export function onFold(id: string, fold: boolean): Refusal | null {
-  const piece = useBring.getState().contact?.pieces.find((p) => p.choices.id === id);
+  const piece = pieceOf(id);
   if (!piece) return null;
   const centre = piece.traced.edges.find((e) => e.role === 'centreFront' || e.role === 'centreBack');
   const said = piece.choices.said.filter((s) => s.fold === undefined);
@@ -165,10 +167,13 @@ export function layBack(): void {
   const { contact, picked, choices } = useBring.getState();
   const before = contact?.pieces.find((p) => p.choices.id === contact.inHand);
   if (before && picked && choices) {
-    const now = { ...before, ring: picked.ring, others: picked.others };
+    // On another line of its own, as the seam line, the other sizes' lines match it no more: they are left.
+    const same = picked.ring === before.ring;
+    const now = same ? before : { ...before, ring: picked.ring, others: picked.others, alike: [] };
+    // Renamed, it stays the piece it is among the others.
     const done = corrected(
       now,
-      choices,
+      { ...choices, id: before.choices.id },
       before.asks.filter((a) => !FATAL.has(a.code)).map((a) => a.code),
     );
     if (done.ok) put(before.choices.id, done.value);
@@ -186,10 +191,9 @@ export const backToPieces = (): void => change({ step: 'pieces', settled: [] });
 export const piecesAreTaken = (): void => change({ step: 'taken' });
 export const closeContact = (): void => change({ open: false, step: 'pieces' });
 
-/** What is taken into the pattern: the chosen size first, then the others. */
+/** What is taken into the pattern, each piece in the sizes it was read in: the chosen size first. */
 export function chosenPieces(c: Contact): readonly { readonly piece: Piece; readonly size: string }[] {
-  const taken = inOrder(c.pieces.filter((p) => isTaken(c, p)));
-  const own = taken.map((p) => ({ piece: p.traced.piece, size: c.read?.size ?? '1' }));
-  const others = taken.flatMap((p) => p.sizes.filter((s) => s.size !== c.read?.size));
-  return [...own, ...others];
+  const all = inOrder(c.pieces.filter((p) => isTaken(c, p))).flatMap((p) => p.sizes);
+  const isChosen = (p: { readonly size: string }): boolean => p.size === c.read?.size;
+  return [...all.filter(isChosen), ...all.filter((p) => !isChosen(p))];
 }

@@ -1,4 +1,4 @@
-import Dexie, { type EntityTable } from 'dexie';
+import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Job, Wearer } from '@ample/core/formats';
 import type { PhotoFile } from '@ample/core/formats/bundle';
 import type { Pattern } from '@ample/core/pattern';
@@ -32,13 +32,8 @@ export interface Before {
   photos: { id: string; raw: PhotoFile | null }[];
 }
 
-/** The pattern file that is being brought in, and what was done with it so far. */
-export interface Sheet {
-  key: 'bring';
-  name: string;
-  file: Blob;
-  standing: Standing;
-}
+/** The pattern file that is being brought in, and apart from it, since it changes often, what was done so far. */
+export type Sheet = { key: 'file'; name: string; file: Blob } | { key: 'standing'; standing: Standing };
 
 /** What the browser keeps. Documents are stored as the files hold them and read through the same schemas. */
 export class AmpleDatabase extends Dexie {
@@ -49,7 +44,7 @@ export class AmpleDatabase extends Dexie {
   damaged!: EntityTable<Damaged, 'id'>;
   touched!: EntityTable<Touched, 'key'>;
   before!: EntityTable<Before, 'key'>;
-  sheet!: EntityTable<Sheet, 'key'>;
+  sheet!: Table<Sheet, Sheet['key']>;
   meta!: EntityTable<{ key: string; value: string }, 'key'>;
 
   constructor(name = 'ample-draft') {

@@ -44,8 +44,9 @@ export function Bring() {
         <h1>Bring in pieces</h1>
         {!lines && source === 'file' && (
           <p className="mt-1 max-w-[72ch] text-quiet">
-            From a pattern file as it is printed at home, from a drawing, or from an exchange file: the lines are read,
-            laid together at true scale, and you say which outline is which piece. Nothing leaves this device.
+            From a pattern file as it is printed at home, from a drawing, or from an exchange file: the pages are laid
+            together at true scale, and all pieces of your size are shown at once to be checked. Nothing leaves this
+            device.
           </p>
         )}
       </div>

@@ -122,7 +122,7 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
           </div>
         ) : (
           <button className="btn btn-main" onClick={layBack}>
-            Lay it back with the others
+            Put it back with the others
           </button>
         )}
       </div>

@@ -28,7 +28,7 @@ export function ContactSheet() {
           {contact.state === 'reading'
             ? 'Reading the pieces…'
             : open === 0
-              ? 'Nothing is left open.'
+              ? 'No questions are open.'
               : `${open} of ${contact.pieces.length} ${open === 1 ? 'has' : 'have'} a question; ${contact.pieces.length - taken === 0 ? 'look at them' : `${contact.pieces.length - taken} will stay out until it is answered`}.`}
         </p>
         <button
@@ -36,7 +36,11 @@ export function ContactSheet() {
           disabled={taken === 0 || contact.state === 'reading'}
           onClick={() => piecesAreRight()}
         >
-          {taken === contact.pieces.length ? 'These pieces are right' : `These ${taken} pieces are right`}
+          {taken === 1
+            ? 'This piece is right'
+            : taken === contact.pieces.length
+              ? 'These pieces are right'
+              : `These ${taken} pieces are right`}
         </button>
       </div>
     </div>

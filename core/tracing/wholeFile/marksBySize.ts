@@ -63,23 +63,20 @@ function meeting(nest: Nest) {
 }
 
 /**
- * The lines on a piece that belong to one of its sizes. A notch or a dart's leg is that size's whose outline (or seam
- * line) it ends on, a line in another size's look is the other's, and of marks that come once for each size inside the
- * piece each takes the one in its place, counted from the corner the sizes share. What is drawn once is for all.
+ * The lines on a piece that belong to each of its sizes, worked out once for the nest. A notch or a dart's leg is that
+ * size's whose outline (or seam line, `allowance` inside) it ends on, a line in another size's look is the other's, and of
+ * marks that come once for each size inside the piece each takes the one in its place, counted from the corner the sizes
+ * share. What is drawn once is for all.
  */
-export function marksOfSize(
+export function marksBySize(
   nest: Nest,
-  of: NestedOutline,
   strokes: readonly Stroke[],
   allowance: number,
-): readonly Stroke[] {
+): (of: NestedOutline) => readonly Stroke[] {
   const drawn = new Set(nest.flatMap((o) => [...o.own, ...(o.seam?.outline.own ?? [])]));
-  const largest = nest.at(-1) ?? of;
-  const marks = linesIn(largest.ring, strokes).filter((s) => !drawn.has(s));
-  const mine = linesIn(of.ring, marks);
-  if (nest.length < 2) return mine;
-  const others = nest.filter((o) => o !== of);
-  const rivals = new Set(others.map((o) => o.look).filter((look) => look !== of.look));
+  const largest = nest.at(-1);
+  const marks = largest ? linesIn(largest.ring, strokes).filter((s) => !drawn.has(s)) : [];
+  if (nest.length < 2) return (of) => linesIn(of.ring, marks);
   const anchor = anchorOf(nest);
   const { onLine, onSeam } = meeting(nest);
   const contacts = new Map(
@@ -89,22 +86,26 @@ export function marksOfSize(
     }),
   );
   const touches = (s: Stroke): readonly Contact[] => contacts.get(s) ?? [];
-  const k = nest.indexOf(of);
-  return mine.filter((s) => {
-    const rival = rivals.has(lookOf(s));
-    const met = touches(s);
-    if (met.some((c) => c !== null)) {
-      if (rival) return false;
-      // A notch drawn inward from the next size may end on this outline: it is that of the line it lies inside of.
-      return met[k] === 'inside' || (met[k] === 'outside' && !met.includes('inside'));
-    }
-    const family = marks.filter((m) => alike(m, s) && touches(m).every((c) => c === null));
-    if (rival) return !family.some((m) => lookOf(m) === of.look);
-    const same = family.filter((m) => lookOf(m) === lookOf(s));
-    if (same.length !== nest.length) return true;
-    const order = [...same].sort((p, q) => distance(middleOf(p), anchor) - distance(middleOf(q), anchor));
-    return order.indexOf(s) === k;
-  });
+  const loose = marks.filter((m) => touches(m).every((c) => c === null));
+  return (of) => {
+    const k = nest.indexOf(of);
+    const rivals = new Set(nest.filter((o) => o !== of && o.look !== of.look).map((o) => o.look));
+    return linesIn(of.ring, marks).filter((s) => {
+      const rival = rivals.has(lookOf(s));
+      const met = touches(s);
+      if (met.some((c) => c !== null)) {
+        if (rival) return false;
+        // A notch drawn inward from the next size may end on this outline: it is that of the line it lies inside of.
+        return met[k] === 'inside' || (met[k] === 'outside' && !met.includes('inside'));
+      }
+      const family = loose.filter((m) => alike(m, s));
+      if (rival) return !family.some((m) => lookOf(m) === of.look);
+      const same = family.filter((m) => lookOf(m) === lookOf(s));
+      if (same.length !== nest.length) return true;
+      const order = [...same].sort((p, q) => distance(middleOf(p), anchor) - distance(middleOf(q), anchor));
+      return order.indexOf(s) === k;
+    });
+  };
 }
 
 /** The place the sizes of a nest have most nearly in common: the corner of their boxes that moves least. */
