@@ -3,7 +3,7 @@ import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { samplePattern } from '@ample/core/drafting';
 import { PDF_OPEN, readPdf, type PdfDocument } from '@ample/core/formats/incoming';
 import { cuttingLine, outlineOf } from '@ample/core/pattern';
-import { layTogether, proposeTiles, type Lines } from '@ample/core/tracing';
+import { layTogether, proposeTiles, readWhole, type Lines } from '@ample/core/tracing';
 
 const POINT = 72 / 25.4;
 const [COLUMNS, ROWS] = [10, 6];
@@ -105,7 +105,19 @@ export async function readBench(): Promise<() => Promise<unknown>> {
   return async () => {
     const lines = await linesOf(bytes);
     const { placing, window, by } = proposeTiles(lines);
-    if (by !== 'shared') throw new Error(`bench: expected tiles that share lines, got ${by}`);
+    if (by === 'order') throw new Error('bench: expected tiles laid by their lines, got them in their order');
     return layTogether(lines, placing, window);
+  };
+}
+
+/** The outlines of that nest in every size, read off the sheet at once as the contact sheet does. */
+export async function wholeBench(): Promise<() => Promise<unknown>> {
+  const lines = await linesOf(await nestPdf());
+  const { placing, window } = proposeTiles(lines);
+  const sheet = layTogether(lines, placing, window);
+  return () => {
+    const read = readWhole(sheet);
+    if (read.pieces.length < 8) throw new Error(`bench: expected eight pieces, got ${read.pieces.length}`);
+    return Promise.resolve(read);
   };
 }

@@ -13,7 +13,7 @@ import { walkSeam } from '@ample/core/truing';
 import { expectOk } from '@ample/core/units';
 import { fittingBench } from './bench-fitting.ts';
 import { planBench } from './bench-plan.ts';
-import { readBench, sliversBench } from './bench-read.ts';
+import { readBench, sliversBench, wholeBench } from './bench-read.ts';
 import { solveBench } from './bench-solve.ts';
 
 /**
@@ -114,6 +114,7 @@ async function quick(work: () => Promise<unknown>): Promise<number> {
 }
 rows.push({ name: 'PDF of 30 pages', ms: await quick(pdf), budget: 2000 });
 rows.push({ name: 'read 60 tiles of a nest of ten sizes', ms: await quick(await readBench()), budget: 5000 });
+rows.push({ name: 'pieces of 60 tiles in ten sizes, all at once', ms: await quick(await wholeBench()), budget: 2000 });
 rows.push({ name: 'read 20 000 lines drawn as slivers', ms: await quick(await sliversBench()), budget: 5000 });
 
 let over = 0;

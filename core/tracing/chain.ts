@@ -2,6 +2,7 @@ import {
   distance,
   endOf,
   endTangent,
+  hullBox,
   joinPaths,
   nearestOnPath,
   pathFromSpans,
@@ -175,14 +176,17 @@ function closeUp(parts: readonly Path[]): Path {
 
 const clockwise = (path: Path): Path => (signedArea(spansOf(path)) < 0 ? reversePath(path) : path);
 
-/** A closed line as a ring: the last point laid on the first, bits without length left out. */
+/**
+ * A closed line as a ring: the last point laid on the first. Bits below what files round to are left out: where a page
+ * cut a curve off, one of them may point anywhere.
+ */
 export function ringOf(path: Path): Path {
-  const spans = spansOf(path).filter((s) => s.kind === 'cubic' || distance(s.a, s.b) > TOL.same);
-  if (spans.length === 0) return path;
-  const gap = distance(endOf(path), path.start);
-  if (gap < TOL.same) return clockwise(pathFromSpans(spans));
-  if (gap > TOL.meets) return clockwise(pathFromSpans([...spans, { kind: 'line', a: endOf(path), b: path.start }]));
-  return clockwise(pathFromSpans(spans.map((s, i) => (i === spans.length - 1 ? { ...s, b: path.start } : s))));
+  const spans = spansOf(path).filter((s) => sizeOf(hullBox(s)) > TOL.join);
+  const [first, last] = [spans[0], spans.at(-1)];
+  if (!first || !last) return path;
+  if (distance(last.b, first.a) > TOL.meets)
+    return clockwise(pathFromSpans([...spans, { kind: 'line', a: last.b, b: first.a }]));
+  return clockwise(pathFromSpans([...spans.slice(0, -1), { ...last, b: first.a }]));
 }
 
 /**

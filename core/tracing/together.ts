@@ -1,6 +1,6 @@
 import { boxAround, clipPath, distance, type Box, type Path, type Point } from '../geometry/index.ts';
 import { TOL } from '../units/index.ts';
-import { key, likeness } from './likeness.ts';
+import { key, likeness, sizeOf } from './likeness.ts';
 import { boxOf, type Lines, type Stroke } from './lines.ts';
 
 /** Where each page lies on the table, mm; null for a page that carries no part of the drawing. */
@@ -80,7 +80,10 @@ export function layTogether(lines: Lines, placing: Placing, window: Box | null):
     const b = boxOf(from.path);
     const inside = b.minX >= window.minX && b.maxX <= window.maxX && b.minY >= window.minY && b.maxY <= window.maxY;
     if (inside) return [stroke];
-    return clipPath(from.path, window).map((path) => ({ ...stroke, closed: false, path: moved(path, at) }));
+    // A line that only touches the window leaves a speck of no length there, which would pass for a mark.
+    return clipPath(from.path, window)
+      .filter((path) => sizeOf(boxOf(path)) > TOL.meets)
+      .map((path) => ({ ...stroke, closed: false, path: moved(path, at) }));
   });
   const letters = lines.letters.flatMap((l) => {
     const at = placing[l.page];

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { endOf, pathLength, polyline, type Point } from '../../geometry/index.ts';
+import { endOf, joinPaths, pathLength, polyline, type Path, type Point } from '../../geometry/index.ts';
+import { expectOk, TOL } from '../../units/index.ts';
+import { ringThrough } from '../chain.ts';
 import { tablesIn } from '../chartText.ts';
 import type { Lettering, Lines, Stroke } from '../lines.ts';
+import { layTogether } from '../together.ts';
 import { lettersJoined } from './lettersJoined.ts';
 import { scaleOf, scaleSaid } from './scaleSaid.ts';
 import { welded } from './weld.ts';
@@ -34,6 +37,46 @@ const drawn = (strokes: readonly Stroke[], letters: readonly Lettering[], pages 
   unit: { name: 'mm', stated: true },
   repairs: [],
   pieces: [],
+});
+
+describe('where a page ends', () => {
+  const corner = { x: 200, y: 100 };
+  const above = polyline([{ x: 0, y: 100 }, { x: 0, y: 0 }, { x: 200, y: 0 }, corner]);
+  const below = polyline([corner, { x: 200, y: 250 }, { x: 0, y: 250 }, { x: 0, y: 100 }]);
+  it('a crumb of a curve that points back leaves no crossing in the outline', () => {
+    // What is left of a curve cut off 3 nanometres before its end may head anywhere.
+    const end = { x: 200, y: 100 + 3e-6 };
+    const [c1, c2] = [
+      { x: 200, y: 100 - 2e-6 },
+      { x: 200 + 1e-6, y: 100 + 5e-6 },
+    ];
+    const crumb: Path = { start: corner, segments: [{ kind: 'cubic', c1, c2, to: end }] };
+    const whole = joinPaths([above, crumb, { ...below, start: end }]);
+    const ring = expectOk(ringThrough([{ ...line([corner]), path: whole, closed: true }], 0), 'ring');
+    expect(ring.path.segments.every((g) => g.kind === 'line')).toBe(true);
+    expect(endOf(ring.path)).toEqual(ring.path.start);
+    expect(pathLength(ring.path)).toBeCloseTo(900, 4);
+  });
+  it('a line that only touches the next page leaves nothing there', () => {
+    const notch = line([
+      { x: 50, y: 94 },
+      { x: 50, y: 100 },
+    ]);
+    const across = line([
+      { x: 80, y: 90 },
+      { x: 80, y: 110 },
+    ]);
+    const next = { x: 0, y: -400 };
+    const laid = layTogether(drawn([notch, across], [], 2), [{ x: 0, y: 0 }, next], {
+      minX: 0,
+      minY: 100,
+      maxX: 210,
+      maxY: 297,
+    });
+    expect(laid.strokes.map((s) => s.path.start.x)).toEqual([80]);
+    expect(pathLength(laid.strokes[0]!.path)).toBeCloseTo(10, 6);
+    expect(laid.strokes.every((s) => pathLength(s.path) > TOL.meets)).toBe(true);
+  });
 });
 
 describe('bits of line', () => {
