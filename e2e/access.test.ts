@@ -65,7 +65,7 @@ test('axe finds nothing serious on bringing pieces in, the projector, its table 
   await openMarit(page, 'print');
   await page.getByRole('radio', { name: /only what changed/ }).check();
   await page.getByRole('button', { name: 'Send and ask the price' }).click();
-  await expect(page.getByText('Price, one copy')).toBeVisible();
+  await expect(page.getByText('Price, one copy')).toBeVisible({ timeout: 60_000 });
   await busy(page);
 });
 

@@ -7,21 +7,8 @@ import PDFDocument from 'pdfkit';
 import { draftSample, samplePattern } from '@ample/core/drafting';
 import { drawPiece, pageMap, pathData } from '@ample/core/formats';
 import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
-import {
-  boundsOf,
-  flatten,
-  mapPath,
-  nearestOnPath,
-  pathFromSpans,
-  pathLength,
-  pointAt,
-  spansOf,
-  type Point,
-  type Span,
-} from '@ample/core/geometry';
-import { cuttingLine, outlineOf, type Pattern, type Piece } from '@ample/core/pattern';
-import { takePhoto, USUAL_CAMERA } from '@ample/core/photo';
-import { cornersOf, ringThrough } from '@ample/core/tracing';
+import { boundsOf, flatten, mapPath } from '@ample/core/geometry';
+import { outlineOf, type Pattern, type Piece } from '@ample/core/pattern';
 import type { Page } from '@playwright/test';
 import { linesOf } from '../core/testing/drawn.ts';
 import { expect, storedJob, test } from './app.ts';
@@ -103,105 +90,6 @@ test('a tiled PDF becomes a pattern, is altered for a full bust, and is printed 
   const info = execFileSync('pdfinfo', ['-f', '2', '-l', '2', file], { encoding: 'utf8' });
   // 914.4 mm is 2592 points exactly.
   expect(Number(/Page\s+2 size:\s+([\d.]+)/.exec(info)?.[1])).toBeCloseTo(2592, 1);
-});
-
-/** Where a place of the drawing lies on the screen. */
-async function onScreen(page: Page, name: string, p: Point): Promise<Point> {
-  const svg = page.getByRole('application', { name });
-  const box = await svg.boundingBox();
-  const transform = (await svg.locator('> g').getAttribute('transform')) ?? '';
-  const [x = 0, y = 0, k = 1] = [...transform.matchAll(/-?[\d.]+(?:e-?\d+)?/g)].map(Number);
-  return { x: (box?.x ?? 0) + x + p.x * k, y: (box?.y ?? 0) + y + p.y * k };
-}
-
-test('a photo of a piece becomes a piece within a millimetre and a half of the truth', async ({ page }) => {
-  const cut = cuttingLine(pieceOf('front'));
-  const closed = { start: cut.start, segments: [...cut.segments, { kind: 'line' as const, to: cut.start }] };
-  const ring = ringThrough([{ path: closed, closed: true, layer: '', style: '', page: 0, kind: null, block: '' }], 0);
-  if (!ring.ok) throw new Error(ring.error.code);
-  const truth = ring.value.path;
-  const { marks } = takePhoto(cut, USUAL_CAMERA);
-
-  await openBring(page);
-  await page.getByRole('button', { name: 'Photo or scan' }).click();
-  await page.getByRole('button', { name: 'Stand-in camera' }).click();
-  await expect(page.getByText('Click its upper left corner')).toBeVisible();
-  for (const m of marks) {
-    const at = await onScreen(page, 'The picture', m.seen);
-    await page.mouse.click(at.x, at.y);
-  }
-  await page.getByRole('button', { name: 'Lay it flat' }).click();
-  await expect(page.getByText(/A mark one pixel off moves the outline by/)).toBeVisible();
-
-  const box = boundsOf(flatten(truth, 0.1));
-  const by = { x: box.maxX + 25, y: box.minY };
-  const click = async (p: Point) => {
-    const at = await onScreen(page, 'The picture laid flat', { x: p.x - by.x, y: p.y - by.y });
-    await page.mouse.click(at.x, at.y);
-  };
-  const spans = spansOf(truth);
-  const corners = cornersOf(truth, 4);
-  for (const [i, c] of corners.entries()) {
-    await page.getByRole('radio', { name: 'a corner' }).check();
-    await click(c.at);
-    const next = corners[(i + 1) % corners.length]?.span ?? 0;
-    const run: Span[] = [];
-    for (let k = c.span; k !== next; k = (k + 1) % spans.length) run.push(spans[k] as Span);
-    if (run.every((s) => s.kind === 'line')) continue;
-    await page.getByRole('radio', { name: 'on a curve' }).check();
-    const path = pathFromSpans(run);
-    const n = Math.ceil(pathLength(path) / 45);
-    for (let k = 1; k < n; k++) await click(pointAt(path, (pathLength(path) * k) / n));
-  }
-  await page.getByRole('button', { name: 'Follow the edges' }).click();
-  await expect(page.getByRole('region', { name: 'The piece' })).toBeVisible();
-  await page.getByLabel('Allowance included').fill('0');
-  await page.keyboard.press('Enter');
-  await take(page);
-  await expect.poll(async () => Object.values((await patternIn(page)).sizes ?? {}).flat().length).toBe(1);
-  const traced = Object.values((await patternIn(page)).sizes)[0]?.[0] as Piece;
-  const line = outlineOf(traced);
-  const b = boundsOf(flatten(line, 0.1));
-  const to = { x: box.minX - b.minX, y: box.minY - b.minY };
-  const off = flatten(line, 0.5).map((p) => nearestOnPath(truth, { x: p.x + to.x, y: p.y + to.y }).distance);
-  const missed = flatten(truth, 0.5).map((p) => nearestOnPath(line, { x: p.x - to.x, y: p.y - to.y }).distance);
-  expect(Math.max(...off, ...missed)).toBeLessThan(1.5);
-});
-
-test('places read off a mat are typed with the keyboard alone and become a piece', async ({ page }) => {
-  await openBring(page);
-  await page.getByRole('button', { name: 'Mat coordinates' }).click();
-  await page.getByLabel('Row 1, across').focus();
-  const rows = ['5 5', '5 40', '11 42 k', '14 47', '25 43', '24 36 k', '27 30 k', '32 29', '28 5'];
-  for (const row of rows) {
-    const [x = '', y = '', kind] = row.split(' ');
-    await page.keyboard.type(x);
-    await page.keyboard.press('Enter');
-    await page.keyboard.type(y);
-    if (kind) await page.keyboard.press(kind);
-    await page.keyboard.press('Enter');
-  }
-  await expect(page.getByLabel('Row 10, across')).toBeFocused();
-  await page.reload();
-  await page.getByRole('button', { name: 'Mat coordinates' }).click();
-  await expect(page.getByLabel('Row 9, up')).toHaveValue('5');
-  await page.getByRole('button', { name: 'Make a piece of it' }).click();
-  await take(page);
-  await expect.poll(async () => Object.values((await patternIn(page)).sizes ?? {}).flat().length).toBe(1);
-  const piece = Object.values((await patternIn(page)).sizes)[0]?.[0] as Piece;
-  expect(piece.edges.map((e) => e.role).sort()).toEqual([
-    'armhole',
-    'centreFront',
-    'neck',
-    'shoulder',
-    'side',
-    'waist',
-  ]);
-  // By hand: the shoulder runs 11 cm across and 4 down; the centre front is 35 cm.
-  const length = (role: string): number =>
-    pathLength((piece.edges.find((e) => e.role === role) as Piece['edges'][number]).path);
-  expect(length('shoulder')).toBeCloseTo(10 * Math.hypot(11, 4), 3);
-  expect(length('centreFront')).toBeCloseTo(350, 3);
 });
 
 test('a nest of three sizes is taken at once, and the plan can grade between them', async ({ page }) => {

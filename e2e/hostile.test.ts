@@ -280,6 +280,14 @@ test('a scan in a PDF is traced as a picture at the size of its page', async ({ 
     await page.mouse.click((box?.x ?? 0) + x + ((px * 25.4) / 72) * k, (box?.y ?? 0) + y + ((py * 25.4) / 72) * k);
   await page.getByRole('button', { name: 'Follow the edges' }).click();
   // 300 by 400 points: 105.8 by 141.1 mm, give or take the width of the line.
-  const sizes = page.getByRole('region', { name: 'The piece' });
-  await expect(sizes).toBeVisible();
+  const said = page
+    .getByRole('region', { name: 'Pieces drawn so far' })
+    .getByText(/across and/)
+    .first();
+  await expect(said).toBeVisible();
+  const [across = 0, down = 0] = [...((await said.textContent()) ?? '').matchAll(/([\d.]+) cm/g)].map((m) =>
+    Number(m[1]),
+  );
+  expect(Math.abs(across - 10.58)).toBeLessThan(0.15);
+  expect(Math.abs(down - 14.11)).toBeLessThan(0.15);
 });

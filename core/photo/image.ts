@@ -40,7 +40,7 @@ export function shadeAt(g: Grey, x: number, y: number): number {
 }
 
 /** No more pixels than this in a picture laid flat. */
-const MOST_PIXELS = 16_000_000;
+export const MOST_PIXELS = 16_000_000;
 /** How far beyond the marks the picture is still believed, as a share of their spread. */
 const BEYOND = 2.5;
 

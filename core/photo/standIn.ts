@@ -1,4 +1,4 @@
-import { flatten, type Path, type Point } from '../geometry/index.ts';
+import { boundsOf, flatten, type Box, type Path, type Point } from '../geometry/index.ts';
 import { expectOk } from '../units/index.ts';
 import { findHomography, inverse, through, type Homography, type KnownPoint } from './homography.ts';
 import type { Grey } from './image.ts';
@@ -70,6 +70,17 @@ function coverRow(polygon: readonly Point[], y: number, cover: Float32Array): vo
   }
 }
 
+/** What else lies on the table, and how much of it the camera sees; the usual where nothing is said. */
+export interface Scene {
+  /** Crosses drawn on the paper, by which pictures are joined. */
+  readonly crosses?: readonly Point[];
+  /** Upper left corner of the sheet of known size. */
+  readonly sheetAt?: Point;
+  readonly view?: Box;
+}
+/** Half the length of a drawn cross, and half the width of its line, mm. */
+const CROSS = { reach: 8, half: 0.6 } as const;
+
 /** The sheet of known size that lies beside the piece, mm: A4. */
 export const STAND_IN_SHEET = { width: 210, height: 297 } as const;
 const GRID = 50;
@@ -79,13 +90,13 @@ const GRID = 50;
  * across the table, creases in the tissue, noise. For trying the whole path without a camera, and for tests: the same
  * seed gives the same picture. The piece is given by its cutting line, mm.
  */
-export function takePhoto(outline: Path, set: CameraSet = USUAL_CAMERA): StandInPhoto {
+export function takePhoto(outline: Path, set: CameraSet = USUAL_CAMERA, scene: Scene = {}): StandInPhoto {
   const ring = flatten(outline, 0.05);
   const [minX, maxX] = [Math.min(...ring.map((p) => p.x)), Math.max(...ring.map((p) => p.x))];
   const [minY, maxY] = [Math.min(...ring.map((p) => p.y)), Math.max(...ring.map((p) => p.y))];
-  const sheetAt = { x: maxX + 25, y: minY };
+  const sheetAt = scene.sheetAt ?? { x: maxX + 25, y: minY };
   const { width: sw, height: sh } = STAND_IN_SHEET;
-  const view = {
+  const view = scene.view ?? {
     minX: minX - 30,
     minY: minY - 30,
     maxX: sheetAt.x + sw + 30,
@@ -119,6 +130,7 @@ export function takePhoto(outline: Path, set: CameraSet = USUAL_CAMERA): StandIn
       const paper = 214 + crease;
       const [a, b] = [onPiece[x] as number, onSheet[x] as number];
       let shade = mat * (1 - a) * (1 - b) + paper * a * (1 - b) + 244 * b;
+      if (a > 0 && scene.crosses?.some((c) => onCross(c, p))) shade = 40;
       // A hand's soft shadow lies across one side; the lamp stands at the other.
       const across = (x / width - 0.35 + 0.25 * (y / height)) * 5;
       shade *= 1 - set.shadow * 0.38 * (1 / (1 + Math.exp(-across)));
@@ -137,6 +149,42 @@ export function takePhoto(outline: Path, set: CameraSet = USUAL_CAMERA): StandIn
   };
 }
 
+/**
+ * What a camera sees of a piece too long for one picture: its upper or its lower part with a strip of the other, three
+ * crosses on the strip, and the sheet beside what it shows.
+ */
+export function partScene(outline: Path, part: 'upper' | 'lower'): Scene {
+  const ring = flatten(outline, 1);
+  const box = boundsOf(ring);
+  const middle = (box.minY + box.maxY) / 2;
+  const crosses = [
+    [0.3, -30],
+    [0.7, -10],
+    [0.45, 40],
+  ].map(([share = 0, down = 0]) => {
+    const y = middle + down;
+    const xs = ring.flatMap((a, i) => {
+      const b = ring[(i + 1) % ring.length] as Point;
+      return a.y > y === b.y > y ? [] : [a.x + ((y - a.y) * (b.x - a.x)) / (b.y - a.y)];
+    });
+    const [from, to] = [Math.min(...xs), Math.max(...xs)];
+    return { x: from + share * (to - from), y };
+  });
+  const sheetAt = { x: box.maxX + 25, y: part === 'upper' ? box.minY : box.maxY - STAND_IN_SHEET.height };
+  const [minY, maxY] = part === 'upper' ? [box.minY - 30, middle + 90] : [middle - 90, box.maxY + 30];
+  const view = {
+    minX: box.minX - 30,
+    maxX: sheetAt.x + STAND_IN_SHEET.width + 30,
+    minY: Math.min(minY, sheetAt.y - 30),
+    maxY: Math.max(maxY, sheetAt.y + STAND_IN_SHEET.height + 30),
+  };
+  return { crosses, sheetAt, view };
+}
+
+const onCross = (c: Point, p: Point): boolean => {
+  const [x, y] = [Math.abs(p.x - c.x), Math.abs(p.y - c.y)];
+  return Math.min(x, y) < CROSS.half && Math.max(x, y) < CROSS.reach;
+};
 const near = (v: number, step: number): number => Math.abs(v - Math.round(v / step) * step);
 
 /** The perspective of a leaning camera that just sees a rectangle, picture to mm. */

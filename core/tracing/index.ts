@@ -17,6 +17,8 @@ export * from './nest.ts';
 export * from './seams.ts';
 export * from './scale.ts';
 export * from './typed.ts';
+export * from './places.ts';
+export * from './drawnByHand.ts';
 export * from './into.ts';
 export * from './inner.ts';
 export * from './grouped.ts';

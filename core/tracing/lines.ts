@@ -77,6 +77,14 @@ export interface LineUnit {
 export const MM_PER: Readonly<Record<UnitName, number>> = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, px: 25.4 / 96 };
 
 export type LineSource = 'pdf' | 'svg' | 'dxf' | 'picture' | 'mat';
+/** Marks set by hand together with an outline, as they lie on the sheet; `on` is a place on that outline. */
+export interface Marked {
+  readonly on: Point;
+  readonly ownNotches: readonly Point[];
+  readonly ownDarts: readonly { readonly tip: Point; readonly one: Point; readonly two: Point }[];
+  readonly grain: { readonly from: Point; readonly to: Point } | null;
+  readonly bustPoint: Point | null;
+}
 /** A drawing taken apart: what every reader gives, and tracing works on. */
 export interface Lines {
   readonly source: LineSource;
@@ -91,6 +99,8 @@ export interface Lines {
   readonly repairs: readonly Refusal<RepairCode>[];
   /** Pieces that the file describes whole: our own files do. */
   readonly pieces: readonly Piece[];
+  /** What was marked by hand, outline by outline. */
+  readonly marked?: readonly Marked[];
 }
 
 export type RepairCode =

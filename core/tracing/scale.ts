@@ -1,5 +1,6 @@
 import { distance, mapPath, nearestOnPath, spansOf, type Box, type Point } from '../geometry/index.ts';
 import { boundsOfStrokes, boxOf, MM_PER, type Lines, type Stroke, type UnitName } from './lines.ts';
+import { moveMarked } from './places.ts';
 
 /** A square found in a drawing, as printers are checked by. */
 export interface FoundSquare {
@@ -58,6 +59,7 @@ export function scaleLines(lines: Lines, factor: number): Lines {
     }),
     letters: lines.letters.map((l) => ({ ...l, at: to(l.at), ...(l.middle ? { middle: to(l.middle) } : {}) })),
     pages: lines.pages.map((p) => ({ width: p.width * factor, height: p.height * factor })),
+    ...(lines.marked ? { marked: lines.marked.map((m) => moveMarked(m, to)) } : {}),
   };
 }
 

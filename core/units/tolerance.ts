@@ -20,6 +20,8 @@ export const TOL = {
   heal: 1,
   /** Ends nearer than this meet, with nothing to tell of it. */
   meets: 0.05,
+  /** A mark that two pictures share, laid on itself: a photo is true to a millimetre, and marks are clicked. */
+  stitch: 3,
   /** A line drawn on two pages is one line when it lies so near to itself. */
   twice: 0.05,
   /** An edge bowed less than this over its length is straight. */

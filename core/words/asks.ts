@@ -14,9 +14,9 @@ export function sayAsk(ask: Ask, units: Units): string {
     case 'which-part':
       return 'Which piece is this? No piece name was found on it.';
     case 'on-fold':
-      return 'Is it cut on the fold, or as a pair? The file does not say, or not which edge lies on the fold.';
+      return 'Is it cut on the fold, or as a pair? It is not printed, or not which edge lies on the fold.';
     case 'which-allowance':
-      return 'How wide is the seam allowance? The file does not say.';
+      return 'How wide is the seam allowance? It is not printed.';
     case 'allowance-off':
       return `The allowance cannot be taken off everywhere; it is ${len(ask.data.off)} short. Are the corners and the fold right?`;
     case 'which-edges':
@@ -35,6 +35,7 @@ export function sayAsk(ask: Ask, units: Units): string {
 const WHY: Readonly<Record<Why, string>> = {
   'told-by-file': 'the file itself says what it is',
   'part-printed': 'its name is printed on it',
+  'part-said': 'you said which piece it is',
   'fold-printed': 'the fold is printed on it',
   'fold-halved': 'it is symmetrical, so half of it was taken, on the fold',
   'cut-printed': 'how many to cut is printed on it',

@@ -66,6 +66,17 @@ export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
     `The picture could not be opened (${s.text('detail')}). Take it as JPEG or PNG, or take it again.`,
   'photo-too-few-points': (s) => `Four known places are needed; there are ${s.text('count')}.`,
   'photo-points-in-line': () => 'Three of the four marks lie in one line. Mark the four corners, going round.',
+  'stitch-too-few': (s) =>
+    `Two marks that both pictures show are needed; there ${s.text('count') === '1' ? 'is one' : `are ${s.text('count')}`}.`,
+  'stitch-too-close': (s) =>
+    `The marks lie within ${s.len('spread')} of each other and do not tell how the next picture is turned. Click marks at least ${s.len('least')} apart.`,
+  'stitch-differs': (s) =>
+    `Mark ${s.text('mark')} lies ${s.len('worst')} from itself in the two pictures. Check that the marks were clicked in the same order and that the corners of the sheet were marked well in both.`,
+  'places-dart': (s) =>
+    `Dart ${s.text('dart')} is not whole. Give its tip first, and then the two places where its legs meet the outline.`,
+  'places-grain': (s) =>
+    `The grain has two ends; ${s.text('count')} ${s.text('count') === '1' ? 'was' : 'were'} given.`,
+  'places-bust-point': (s) => `A piece has one bust point; ${s.text('count')} were given.`,
   'typed-too-few': (s) =>
     `An outline needs three places at least; there ${s.text('count') === '1' ? 'is' : 'are'} ${s.text('count')}.`,
   'typed-same-place': (s) => `Rows ${s.text('row')} and ${s.text('next')} are the same place. Take one out.`,

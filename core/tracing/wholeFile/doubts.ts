@@ -18,6 +18,7 @@ export type Ask =
 export type Why =
   | 'told-by-file'
   | 'part-printed'
+  | 'part-said'
   | 'fold-printed'
   | 'fold-halved'
   | 'cut-printed'

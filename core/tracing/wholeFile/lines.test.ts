@@ -60,7 +60,7 @@ describe('where a page ends', () => {
   it('a line that only touches the next page leaves nothing there', () => {
     const notch = line([
       { x: 50, y: 94 },
-      { x: 50, y: 100 },
+      { x: 50, y: 100.0001 },
     ]);
     const across = line([
       { x: 80, y: 90 },

@@ -76,6 +76,8 @@ const layerNamed = (lines: Lines, look: string, what: RegExp): boolean =>
  * stops at a line all sizes share, as at a fold, is closed by the part of that line between its ends.
  */
 export function outlinesIn(lines: Lines): readonly Outline[] {
+  // What one drew oneself is a piece, however small or square.
+  if (lines.marked) return drawnOnes(lines);
   const straight = lines.strokes.filter((s) => !s.closed && s.path.segments.length === 1 && large(s.path));
   const found = [...grouped(lines.strokes, lookOf)].flatMap(([look, from]) => {
     if (layerNamed(lines, look, NOT_CUT)) return [];
@@ -94,6 +96,14 @@ export function outlinesIn(lines: Lines): readonly Outline[] {
       Math.abs(signedArea(spansOf(path))) > LEAST_AREA && !isTestSquare(path) && !framesSheet(path, lines.pages[0]),
   );
 }
+
+const drawnOnes = (lines: Lines): readonly Outline[] =>
+  allRings(lines.strokes).map((ring) => ({
+    ring,
+    look: lookOf(lines.strokes[0] as Stroke),
+    isSeam: false,
+    own: ring.strokes.flatMap((i) => lines.strokes[i] ?? []),
+  }));
 
 /** The same outline with each straight in one line, which a page's edge may have cut in two: its end then looks no bevel. */
 function wholeStraights(ring: Ring): Ring {

@@ -2,6 +2,7 @@ import { nearestOnPath, pathLength } from '../../geometry/index.ts';
 import { edgesWithRole, type EdgeRole } from '../../pattern/index.ts';
 import { firstGuess } from '../firstGuess.ts';
 import { boxOf, type Lettering, type Lines, type Stroke } from '../lines.ts';
+import { markedOn } from '../places.ts';
 import { printedWords } from '../printedWords.ts';
 import { scaleLines } from '../scale.ts';
 import { proposeSeams } from '../seams.ts';
@@ -95,7 +96,7 @@ function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, know
   else if (known.wanted.allowance !== undefined) why.push('allowance-given');
   else if (known.allowance !== null || words.allowance !== null) why.push('allowance-printed');
   else asks.push({ code: 'which-allowance', data: {} });
-  if (words.part) why.push('part-printed');
+  if (words.part) why.push(lines.marked ? 'part-said' : 'part-printed');
   else asks.push({ code: 'which-part', data: {} });
   const part = words.part ?? 'front';
   const back = isBack(part);
@@ -110,6 +111,7 @@ function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, know
     ...named,
     ...(known.wanted.allowance === undefined ? {} : { allowance: known.wanted.allowance, line: usual.line }),
     ...(half ? { cut: 1, said: [...named.said, { at: half.fold, fold: true }] } : {}),
+    ...markedOn(lines, outline.ring),
   };
   const choices = outline.seam && !half ? withWidths(outline.ring, ring, others, said) : said;
   const traced = traceSafely(ring, others, choices);

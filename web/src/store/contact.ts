@@ -75,7 +75,7 @@ export async function readPieces(wanted: Wanted = {}, open = false): Promise<voi
 /** Reads for the first time, or again where the sheet came to lie otherwise than it was read. */
 export function readAgain(): void {
   const state = useBring.getState();
-  if (state.raw === null || state.raw.source === 'picture' || state.raw.source === 'mat') return;
+  if (state.raw === null) return;
   const { contact } = state;
   const now = madeOf(state);
   const same = contact && contact.of.every((x, i) => x === now[i]) && contact.of.length === now.length;

@@ -3,18 +3,18 @@ import type { Path, Point } from '@ample/core/geometry';
 import {
   cornerNear,
   edgeNear,
-  traceOver,
   SCANNER,
   USUAL_CAMERA,
   type Flat,
   type Grey,
+  type Joint,
   type KnownPoint,
   type Residual,
+  type Scene,
 } from '@ample/core/photo';
-import { strokeOf, type Lines, type TypedPoint } from '@ample/core/tracing';
+import type { Place, PlaceKind } from '@ample/core/tracing';
 import type { Refusal } from '@ample/core/units';
 import { askPicture } from '../workers/pictureClient.ts';
-import { pickStroke, sheetOf, takeLines, useBring } from './bring.ts';
 
 /** What lies beside the piece, whose size is known, mm. */
 export const SHEETS = [
@@ -41,9 +41,24 @@ interface Picture {
   readonly marks: readonly Point[];
   readonly flat: Flat | null;
   readonly residual: Residual | null;
-  readonly clicks: readonly TypedPoint[];
-  /** The next place clicked is on a curve. */
-  readonly curve: boolean;
+  /** Which picture laid flat it is: pieces are drawn on one. */
+  readonly flatId: string;
+  readonly clicks: readonly Place[];
+  /** What the next place clicked is. */
+  readonly kind: PlaceKind;
+  /** Clicks now set marks that the next picture shows too, mm in the picture laid flat. */
+  readonly sharing: boolean;
+  readonly shared: readonly Point[];
+  /** The picture before, with the marks set on it, while the next is opened and laid flat. */
+  readonly base: {
+    readonly flat: Flat;
+    readonly flatId: string;
+    readonly url: string;
+    readonly marks: readonly Point[];
+    readonly clicks: readonly Place[];
+  } | null;
+  /** How well the last two pictures were joined. */
+  readonly joint: Joint | null;
 }
 const EMPTY: Picture = {
   name: '',
@@ -57,14 +72,20 @@ const EMPTY: Picture = {
   marks: [],
   flat: null,
   residual: null,
+  flatId: '',
   clicks: [],
-  curve: false,
+  kind: 'corner',
+  sharing: false,
+  shared: [],
+  base: null,
+  joint: null,
 };
 /** The picture a piece is traced from; kept while the app is open. */
 export const usePicture = create<Picture>()(() => EMPTY);
 const set = usePicture.setState;
 
-const shown = (jpeg: Uint8Array<ArrayBuffer>): string => {
+/** The address of a picture to be shown instead of the one that is. */
+export const shown = (jpeg: Uint8Array<ArrayBuffer>): string => {
   const before = usePicture.getState().url;
   if (before) URL.revokeObjectURL(before);
   return URL.createObjectURL(new Blob([jpeg], { type: 'image/jpeg' }));
@@ -74,8 +95,8 @@ async function take(asked: ReturnType<typeof askPicture>, name: string): Promise
   set({ busy: true, failed: null });
   const reply = await asked;
   if (!reply.ok) return set({ busy: false, failed: reply.error });
-  const { sheet, known } = usePicture.getState();
-  set({ ...EMPTY, sheet, known, name, grey: reply.value.grey, url: shown(reply.value.jpeg) });
+  const { sheet, known, base } = usePicture.getState();
+  set({ ...EMPTY, sheet, known, base, name, grey: reply.value.grey, url: shown(reply.value.jpeg) });
 }
 /**
  * A page of a PDF that holds pictures only. The page's own size is known, so its corners are marked already; they can
@@ -106,9 +127,9 @@ export async function openPage(file: File, number: number): Promise<void> {
 }
 export const openPicture = (file: File): Promise<void> => take(askPicture({ kind: 'open', file }), file.name);
 /** A picture from the stand-in: the camera leans over the table, the scanner looks straight down. */
-export const standInPicture = (outline: Path, scanner: boolean, name: string): Promise<void> => {
+export const standInPicture = (outline: Path, scanner: boolean, name: string, scene: Scene): Promise<void> => {
   set({ sheet: 'a4', known: { width: 210, height: 297 } });
-  return take(askPicture({ kind: 'standIn', outline, camera: scanner ? SCANNER : USUAL_CAMERA }), name);
+  return take(askPicture({ kind: 'standIn', outline, camera: scanner ? SCANNER : USUAL_CAMERA, scene }), name);
 };
 
 /** How near to the middle of the picture's width a mark is searched for around a click, pixels. */
@@ -140,56 +161,31 @@ export async function flatten(): Promise<void> {
   });
   if (!reply.ok) return set({ busy: false, failed: reply.error });
   const { flat, residual, jpeg } = reply.value;
-  set({ busy: false, flat: flat ?? null, residual: residual ?? null, url: shown(jpeg), clicks: [] });
-}
-
-/** A place of the outline was clicked: drawn to the edge that shows near it. */
-export function placeAt(p: Point): void {
-  const { flat, clicks, curve } = usePicture.getState();
-  if (!flat) return;
-  const on = curve ? (edgeNear(flat, p) ?? p) : p;
-  set({ clicks: [...clicks, { ...on, curve }], failed: null });
-}
-export const dropLast = (): void => set((s) => ({ clicks: s.clicks.slice(0, -1) }));
-export const putAway = (): void => {
-  const { url } = usePicture.getState();
-  if (url) URL.revokeObjectURL(url);
-  set(EMPTY);
-};
-
-/** The outline as the edges in the picture have it, handed on to be made a piece. */
-export function takeOutline(): void {
-  const { flat, clicks, name } = usePicture.getState();
-  if (!flat || clicks.length < 3) return set({ failed: { code: 'typed-too-few', data: { count: clicks.length } } });
-  if (clicks.every((c) => c.curve)) return set({ failed: { code: 'typed-no-corner', data: {} } });
-  drawOwn(traceOver(flat, clicks), 'picture', name, {
-    width: flat.width / flat.perMm,
-    height: flat.height / flat.perMm,
+  set({
+    busy: false,
+    flat: flat ?? null,
+    flatId: crypto.randomUUID(),
+    residual: residual ?? null,
+    url: shown(jpeg),
+    clicks: [],
+    // Of a next picture the marks are asked for first.
+    sharing: usePicture.getState().base !== null,
   });
 }
 
-/** An outline of one's own as a drawing of one line, picked at once. */
-export function drawOwn(
-  path: Path,
-  source: Lines['source'],
-  name: string,
-  page: { readonly width: number; readonly height: number },
-): void {
-  takeLines(
-    {
-      source,
-      strokes: [strokeOf(path)],
-      letters: [],
-      layers: [],
-      styles: [{ id: 'own', color: null, width: 0.5, dash: [] }],
-      pages: [page],
-      unit: { name: 'mm', stated: true },
-      repairs: [],
-      pieces: [],
-    },
-    name,
-  );
-  const sheet = sheetOf(useBring.getState());
-  const stroke = sheet?.strokes[0];
-  if (stroke) pickStroke(stroke);
+/** A place was clicked: one of a curve is drawn to the edge that shows near it, the others stay where they are. */
+export function placeAt(p: Point): void {
+  const { flat, clicks, kind } = usePicture.getState();
+  if (!flat) return;
+  const on = kind === 'curve' ? (edgeNear(flat, p) ?? p) : p;
+  // After a dart's tip its two legs are meant, and then a tip again.
+  const second = kind === 'dartLeg' && clicks.at(-1)?.kind === 'dartLeg';
+  const next = kind === 'dartTip' ? 'dartLeg' : second ? 'dartTip' : kind;
+  set({ clicks: [...clicks, { ...on, kind }], kind: next, failed: null });
 }
+export const dropLast = (): void => set((s) => ({ clicks: s.clicks.slice(0, -1) }));
+export const putAway = (): void => {
+  const { url, base } = usePicture.getState();
+  for (const u of [url, base?.url]) if (u) URL.revokeObjectURL(u);
+  set(EMPTY);
+};

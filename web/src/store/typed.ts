@@ -1,16 +1,13 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import { parseLength, type LengthUnit, type Refusal } from '@ample/core/units';
-import { outlineThrough, type TypedPoint } from '@ample/core/tracing';
-import { choose } from './bring.ts';
-import { drawOwn } from './picture.ts';
+import { parseLength, type LengthUnit } from '@ample/core/units';
+import type { Place, PlaceKind } from '@ample/core/tracing';
 
-export type RowKind = 'corner' | 'curve' | 'notch' | 'grain' | 'bustPoint';
 /** A place as it was typed: kept as text, so that nothing half typed is lost. */
 export interface TypedRow {
   readonly x: string;
   readonly y: string;
-  readonly kind: RowKind;
+  readonly kind: PlaceKind;
 }
 interface Typed {
   readonly rows: readonly TypedRow[];
@@ -23,8 +20,7 @@ export const useTyped = create<Typed>()(
   persist((): Typed => ({ rows: [], unit: 'cm', from: 'lowerLeft' }), { name: 'ample-draft.mat' }),
 );
 
-export interface ReadRow extends TypedPoint {
-  readonly kind: RowKind;
+export interface ReadRow extends Place {
   /** Its place in the table, from 0. */
   readonly row: number;
 }
@@ -42,33 +38,9 @@ export function readRows({ rows, unit, from }: Typed): {
     read.push({
       x: x.value,
       y: from === 'lowerLeft' ? -y.value : y.value,
-      curve: r.kind === 'curve',
       kind: r.kind,
       row,
     });
   });
   return { read, wrong };
-}
-export const onOutline = (r: ReadRow): boolean => r.kind === 'corner' || r.kind === 'curve';
-
-/** Hands the outline on to be made a piece, with the notches, grain and bust point typed with it. */
-export function takeTyped(): Refusal | null {
-  const { read, wrong } = readRows(useTyped.getState());
-  if (wrong.length > 0) return { code: 'typed-wrong-row', data: { row: (wrong[0] as number) + 1 } };
-  const outline = outlineThrough(read.filter(onOutline));
-  if (!outline.ok) return outline.error;
-  const xs = read.map((r) => r.x);
-  const ys = read.map((r) => r.y);
-  drawOwn(outline.value, 'mat', 'Mat coordinates', {
-    width: Math.max(...xs) - Math.min(...xs),
-    height: Math.max(...ys) - Math.min(...ys),
-  });
-  const [from, to] = read.filter((r) => r.kind === 'grain');
-  const bust = read.find((r) => r.kind === 'bustPoint');
-  choose({
-    ownNotches: read.filter((r) => r.kind === 'notch').map(({ x, y }) => ({ x, y })),
-    grain: from && to ? { from: { x: from.x, y: from.y }, to: { x: to.x, y: to.y } } : null,
-    bustPoint: bust ? { x: bust.x, y: bust.y } : null,
-  });
-  return null;
 }

@@ -1,4 +1,4 @@
-import { findHomography, greyOf, layFlat, residualOf, takePhoto, type Grey } from '@ample/core/photo';
+import { findHomography, greyOf, joinFlat, layFlat, residualOf, takePhoto, type Grey } from '@ample/core/photo';
 import { ok } from '@ample/core/units';
 import { PROTOCOL, type PictureRequest, type PictureReply } from './protocol.ts';
 
@@ -52,7 +52,7 @@ async function answer(request: PictureRequest): Promise<PictureReply> {
     case 'page':
       return openPage(request.file, request.page);
     case 'standIn': {
-      const { picture } = takePhoto(request.outline, request.camera);
+      const { picture } = takePhoto(request.outline, request.camera, request.scene);
       return ok({ grey: picture, jpeg: await jpegOf(picture) });
     }
     case 'flat': {
@@ -67,6 +67,10 @@ async function answer(request: PictureRequest): Promise<PictureReply> {
         Math.max(2, finest),
       );
       return ok({ grey: flat, flat, residual, jpeg: await jpegOf(flat) });
+    }
+    case 'join': {
+      const flat = joinFlat(request.base, request.next, request.joint);
+      return ok({ grey: flat, flat, jpeg: await jpegOf(flat) });
     }
   }
 }

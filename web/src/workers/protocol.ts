@@ -5,7 +5,7 @@ import type { ClothWish, Layout } from '@ample/core/layout';
 import type { PaperId, PieceDrawing } from '@ample/core/formats';
 import type { PdfLabel, PdfLayer, PrintedRecord, PrintedSheet } from '@ample/core/formats/pdf';
 import type { Path } from '@ample/core/geometry';
-import type { CameraSet, Flat, Grey, KnownPoint, Residual } from '@ample/core/photo';
+import type { CameraSet, Flat, Grey, KnownPoint, Residual, Scene, Turn } from '@ample/core/photo';
 import type { Pattern, Piece } from '@ample/core/pattern';
 import type { Region } from '@ample/core/patch';
 import type { Lines, ReadFile, Wanted } from '@ample/core/tracing';
@@ -78,8 +78,10 @@ export type PictureRequest =
   | { readonly kind: 'open'; readonly file: Blob }
   /** A page of a PDF that holds pictures only, counted from 1. */
   | { readonly kind: 'page'; readonly file: Blob; readonly page: number }
-  | { readonly kind: 'standIn'; readonly outline: Path; readonly camera: CameraSet }
-  | { readonly kind: 'flat'; readonly grey: Grey; readonly known: readonly KnownPoint[] };
+  | { readonly kind: 'standIn'; readonly outline: Path; readonly camera: CameraSet; readonly scene: Scene }
+  | { readonly kind: 'flat'; readonly grey: Grey; readonly known: readonly KnownPoint[] }
+  /** Two pictures laid flat as one. */
+  | { readonly kind: 'join'; readonly base: Flat; readonly next: Flat; readonly joint: Turn };
 /** The picture in grey and as a file to be shown; laid flat, how well the marks agree. */
 export interface OpenedPicture {
   readonly grey: Grey;

@@ -4,17 +4,19 @@ import { tracedOf, useBring } from '../../store/bring.ts';
 import { doAgain, takeBack, useBringHistory } from '../../store/bringHistory.ts';
 import { standAgain } from '../../store/bringKept.ts';
 import { closeContact, readAgain } from '../../store/contact.ts';
+import { doAgainDrawn, takeBackDrawn, useDrawnHistory } from '../../store/drawnHistory.ts';
 import { useStationHistory } from '../../store/stationHistory.ts';
 import { usePicture } from '../../store/picture.ts';
 import { Boundary } from '../../ui/Boundary.tsx';
 import { ContactSheet } from './contact/ContactSheet.tsx';
 import { SizeChoice } from './contact/SizeChoice.tsx';
+import { DrawnPieces } from './DrawnPieces.tsx';
 import { FileChoice, SheetPanel } from './FilePanel.tsx';
 import { MatPanel } from './MatPanel.tsx';
 import { MatView } from './MatView.tsx';
 import { Outlines } from './Outlines.tsx';
-import { PhotoPanel } from './PhotoPanel.tsx';
-import { PhotoView } from './PhotoView.tsx';
+import { PhotoPanel } from './photo/PhotoPanel.tsx';
+import { PhotoView } from './photo/PhotoView.tsx';
 import { PiecePanel } from './PiecePanel.tsx';
 import { SheetView, useSheet } from './SheetView.tsx';
 import { Taken } from './Taken.tsx';
@@ -74,6 +76,7 @@ export function Bring() {
           {!picked && source === 'file' && <FileChoice />}
           {!picked && source === 'photo' && <PhotoPanel />}
           {!picked && source === 'mat' && <MatPanel />}
+          {!picked && source !== 'file' && <DrawnPieces />}
           {lines && !picked && source === 'file' && tool !== 'pages' && <SizeChoice />}
           {sheet && (
             <button className="btn" onClick={closeContact}>
@@ -109,14 +112,18 @@ export function Bring() {
 
 /** What this station keeps for itself: its own steps to take back, the file after a reload, and its pieces read anew. */
 function useStation(): void {
-  const [past, future] = [useBringHistory((s) => s.past.length), useBringHistory((s) => s.future.length)];
+  const drawing = useBring((s) => s.from !== 'file' && s.picked === null);
+  const sheet = useBringHistory(useShallow((s) => [s.past.length > 0, s.future.length > 0]));
+  const drawn = useDrawnHistory(useShallow((s) => [s.past.length > 0, s.future.length > 0]));
   const of = useBring(useShallow((s) => [s.raw, s.unit, s.scale, s.placing, s.window, s.hidden]));
+  const [back = false, forth = false] = drawing ? drawn : sheet;
   useEffect(() => void standAgain(), []);
   useEffect(readAgain, [of]);
   useEffect(() => {
-    useStationHistory.setState({ station: { back: past > 0, forth: future > 0, undo: takeBack, redo: doAgain } });
+    const [undo, redo] = drawing ? [takeBackDrawn, doAgainDrawn] : [takeBack, doAgain];
+    useStationHistory.setState({ station: { back, forth, undo, redo } });
     return () => useStationHistory.setState({ station: null });
-  }, [past, future]);
+  }, [drawing, back, forth]);
 }
 
 const Empty = () => (
@@ -127,7 +134,7 @@ const Empty = () => (
         <li>a PDF with lines, tiled over pages or whole, one size or a nest of them</li>
         <li>an SVG drawing, in any unit</li>
         <li>a DXF file, as pattern rooms exchange them or with plain layers</li>
-        <li>a photo or scan of the piece with a sheet of known size beside it</li>
+        <li>photos or scans of the pieces with a sheet of known size beside them, joined where a piece is too long</li>
         <li>places read off a cutting mat, typed into a table</li>
       </ul>
     </div>

@@ -98,7 +98,8 @@ export function FileChoice() {
 export function SheetPanel({ lines }: { readonly lines: Lines }) {
   const raw = useBring((s) => s.raw);
   const units = useUnits();
-  if (!raw) return null;
+  // What was drawn by hand is one sheet, true to size, in one kind of line.
+  if (!raw || raw.marked) return null;
   return (
     <>
       {raw.pages.length > 1 && <Pages lines={raw} />}

@@ -1,17 +1,14 @@
 import { useState, type KeyboardEvent } from 'react';
+import type { PlaceKind } from '@ample/core/tracing';
 import type { Refusal } from '@ample/core/units';
 import { sayFileRefusal } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
-import { readRows, takeTyped, useTyped, type RowKind, type TypedRow } from '../../store/typed.ts';
+import { addFromMat } from '../../store/drawn.ts';
+import { inOneStep } from '../../store/drawnHistory.ts';
+import { readRows, useTyped, type TypedRow } from '../../store/typed.ts';
 import { Notice } from '../../ui/parts.tsx';
+import { PLACE_WORDS } from './placeWords.ts';
 
-const KINDS: readonly (readonly [RowKind, string])[] = [
-  ['corner', 'corner'],
-  ['curve', 'on a curve'],
-  ['notch', 'notch'],
-  ['grain', 'grain end'],
-  ['bustPoint', 'bust point'],
-];
 const BLANK: TypedRow = { x: '', y: '', kind: 'corner' };
 
 /** A quick table for the keyboard: across, Enter, up, Enter, next row; C and K say corner or curve by a letter. */
@@ -29,9 +26,7 @@ export function MatPanel() {
   const focus = (i: number, column: 'x' | 'y') =>
     document.querySelector<HTMLInputElement>(`[data-mat="${i} ${column}"]`)?.focus();
   const key = (e: KeyboardEvent, i: number, column: 'x' | 'y') => {
-    const kind: RowKind | undefined = { c: 'corner', k: 'curve', n: 'notch', g: 'grain', b: 'bustPoint' }[
-      e.key.toLowerCase()
-    ] as RowKind | undefined;
+    const kind = PLACE_WORDS.find(([, , letter]) => letter === e.key.toLowerCase())?.[0];
     if (kind && !e.ctrlKey && !e.metaKey && !e.altKey) {
       e.preventDefault();
       return set(i, { kind });
@@ -45,8 +40,8 @@ export function MatPanel() {
     <section className="sheet space-y-3 p-4" aria-label="Mat coordinates">
       <p>
         Lay the piece on the mat and read off every corner, and on curves a place every few centimetres, going round one
-        way. Enter goes on; the letters C, K, N, G and B make a row a corner, on a curve, a notch, a grain end or the
-        bust point.
+        way. Enter goes on; the letters C, K, N, D, L, G and B make a row a corner, on a curve, a notch, a dart tip, a
+        dart leg, a grain end or the bust point. A dart is its tip and then both legs where they meet the outline.
       </p>
       <div className="flex flex-wrap gap-4">
         <label>
@@ -106,9 +101,9 @@ export function MatPanel() {
                   className="field !px-1"
                   aria-label={`Row ${i + 1} is`}
                   value={r.kind}
-                  onChange={(e) => set(i, { kind: e.target.value as RowKind })}
+                  onChange={(e) => set(i, { kind: e.target.value as PlaceKind })}
                 >
-                  {KINDS.map(([id, name]) => (
+                  {PLACE_WORDS.map(([id, name]) => (
                     <option key={id} value={id}>
                       {name}
                     </option>
@@ -134,8 +129,12 @@ export function MatPanel() {
       )}
       {failed && <Notice grade="fault">{sayFileRefusal(failed, units)}</Notice>}
       <div className="flex flex-wrap gap-2">
-        <button className="btn btn-main" disabled={read.length === 0} onClick={() => setFailed(takeTyped())}>
-          Make a piece of it
+        <button
+          className="btn btn-main"
+          disabled={read.length === 0}
+          onClick={() => inOneStep(() => setFailed(addFromMat()))}
+        >
+          Add this piece
         </button>
         <button className="btn" disabled={typed.rows.length === 0} onClick={() => useTyped.setState({ rows: [] })}>
           Clear the table

@@ -1,15 +1,15 @@
 import { useMemo } from 'react';
 import { pathData } from '@ample/core/formats';
 import { boundsOf } from '@ample/core/geometry';
-import { outlineThrough } from '@ample/core/tracing';
-import { onOutline, readRows, useTyped } from '../../store/typed.ts';
+import { outlinePlaces, outlineThrough } from '@ample/core/tracing';
+import { readRows, useTyped } from '../../store/typed.ts';
 import { useViewport } from '../../table/viewport.ts';
 
 /** What was typed so far, on a grid of centimetres or inches: the curve appears as one types. */
 export function MatView() {
   const typed = useTyped();
   const { read } = useMemo(() => readRows(typed), [typed]);
-  const around = read.filter(onOutline);
+  const around = outlinePlaces(read);
   const outline = around.length >= 3 ? outlineThrough(around) : null;
   const content = useMemo(() => {
     const b = boundsOf([...read, { x: 0, y: 0 }, { x: 300, y: typed.from === 'lowerLeft' ? -300 : 300 }]);

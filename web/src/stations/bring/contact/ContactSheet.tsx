@@ -36,11 +36,13 @@ export function ContactSheet() {
           disabled={taken === 0 || contact.state === 'reading'}
           onClick={() => piecesAreRight()}
         >
-          {taken === 1
-            ? 'This piece is right'
-            : taken === contact.pieces.length
-              ? 'These pieces are right'
-              : `These ${taken} pieces are right`}
+          {taken === 0
+            ? 'Answer the questions first'
+            : taken === 1
+              ? 'This piece is right'
+              : taken === contact.pieces.length
+                ? 'These pieces are right'
+                : `These ${taken} pieces are right`}
         </button>
       </div>
     </div>

@@ -23,22 +23,24 @@ export function SizeChoice() {
           ? 'Reading the pieces…'
           : `${read.pieces.length} piece${read.pieces.length === 1 ? '' : 's'} found. ${read.sizes.length > 1 ? saySizesBy(read.sizesBy) : ''}`}
       </p>
-      <div className="flex flex-wrap gap-2" role="group" aria-label="Sizes in the file">
-        {read.sizes.map((size) => (
-          <button
-            key={size}
-            className={`btn min-w-[52px] ${open && read.size === size ? '!bg-tissue font-bold' : ''}`}
-            aria-pressed={open && read.size === size}
-            onClick={() => void chooseSize(size)}
-          >
-            {size}
-          </button>
-        ))}
-      </div>
+      {(read.sizes.length > 1 || !open) && (
+        <div className="flex flex-wrap gap-2" role="group" aria-label="Sizes in the file">
+          {read.sizes.map((size) => (
+            <button
+              key={size}
+              className={`btn min-w-[52px] ${open && read.size === size ? '!bg-tissue font-bold' : ''}`}
+              aria-pressed={open && read.size === size}
+              onClick={() => void chooseSize(size)}
+            >
+              {size}
+            </button>
+          ))}
+        </div>
+      )}
       {open && (
         <div className="mt-3">
           <LengthField
-            label={read.allowanceOpen ? 'Seam allowance: the file does not say' : 'Seam allowance'}
+            label={read.allowanceOpen ? 'Seam allowance: not said yet' : 'Seam allowance'}
             value={wanted.allowance ?? (read.allowanceOpen ? null : (printed?.allowance ?? null))}
             min={0}
             max={100}

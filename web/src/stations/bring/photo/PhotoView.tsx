@@ -1,13 +1,15 @@
 import { useMemo, type KeyboardEvent, type MouseEvent } from 'react';
-import { markAt, moveMark, placeAt, usePicture } from '../../store/picture.ts';
-import { useViewport } from '../../table/viewport.ts';
-import { ViewButtons } from './ViewButtons.tsx';
+import { markAt, moveMark, placeAt, usePicture } from '../../../store/picture.ts';
+import { shareAt } from '../../../store/pictureJoin.ts';
+import { useViewport } from '../../../table/viewport.ts';
+import { ViewButtons } from '../ViewButtons.tsx';
+import { DrawnOver, SharedMarks } from './DrawnOver.tsx';
 
 const NOTHING = { minX: 0, minY: 0, maxX: 100, maxY: 100 };
 
 /** The picture: with the marks on it, or laid flat in millimetres with the outline clicked so far. */
 export function PhotoView() {
-  const { grey, flat, url, marks, clicks } = usePicture();
+  const { grey, flat, url, marks, sharing, shared } = usePicture();
   const content = useMemo(() => {
     if (flat)
       return {
@@ -23,7 +25,8 @@ export function PhotoView() {
   const px = (n: number): number => n / view.k;
   const click = (e: MouseEvent<SVGSVGElement>) => {
     const p = toMat(e.clientX, e.clientY);
-    if (flat) placeAt(p);
+    if (flat && sharing) shareAt(p);
+    else if (flat) placeAt(p);
     else markAt(p);
   };
   const nudge = (e: KeyboardEvent, i: number) => {
@@ -76,32 +79,8 @@ export function PhotoView() {
                 <circle cx={m.x} cy={m.y} r={px(1.5)} fill="#b32d24" />
               </g>
             ))}
-          {flat && clicks.length > 1 && (
-            <path
-              d={`M${clicks.map((c) => `${c.x} ${c.y}`).join('L')}`}
-              fill="none"
-              stroke="#b32d24"
-              strokeWidth={px(2)}
-              pointerEvents="none"
-            />
-          )}
-          {flat &&
-            clicks.map((c, i) =>
-              c.curve ? (
-                <circle key={i} cx={c.x} cy={c.y} r={px(5)} fill="#fff" stroke="#b32d24" strokeWidth={px(2)} />
-              ) : (
-                <rect
-                  key={i}
-                  x={c.x - px(5)}
-                  y={c.y - px(5)}
-                  width={px(10)}
-                  height={px(10)}
-                  fill="#fff"
-                  stroke="#b32d24"
-                  strokeWidth={px(2)}
-                />
-              ),
-            )}
+          {flat && !sharing && <DrawnOver px={px} />}
+          {flat && sharing && <SharedMarks marks={shared} px={px} />}
         </g>
       </svg>
       <ViewButtons fit={fit} nearer={nearer} farther={farther} />

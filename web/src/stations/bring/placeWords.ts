@@ -1,0 +1,12 @@
+import type { PlaceKind } from '@ample/core/tracing';
+
+/** What a place clicked or typed is, as one says it, and the letter that says it in the table. */
+export const PLACE_WORDS: readonly (readonly [kind: PlaceKind, name: string, letter: string])[] = [
+  ['corner', 'corner', 'c'],
+  ['curve', 'on a curve', 'k'],
+  ['notch', 'notch', 'n'],
+  ['dartTip', 'dart tip', 'd'],
+  ['dartLeg', 'dart leg', 'l'],
+  ['grain', 'grain end', 'g'],
+  ['bustPoint', 'bust point', 'b'],
+];
