@@ -87,7 +87,7 @@ export async function bring(file: string, out?: string, despiteFaults = false): 
   const read = await linesOfFile(file);
   if (!read.ok) return read;
   const tiles = proposeTiles(read.value);
-  const lines = layTogether(read.value, tiles.placing, tiles.window);
+  const lines = layTogether(read.value, tiles);
   const traced = toldPieces(lines).map((t) => ({ size: t.size, ...tracePiece(t.ring, t.others, t.choices) }));
   const pieces: readonly Piece[] = read.value.pieces.length > 0 ? read.value.pieces : traced.map((t) => t.piece);
   const faults = despiteFaults ? [] : pieces.flatMap((p) => inspectPiece(p));

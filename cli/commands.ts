@@ -159,6 +159,8 @@ export interface AlterOptions {
   readonly date: string;
   /** Print only what changed, as patches to tape on. */
   readonly patches?: boolean;
+  /** Every piece on pages of its own. */
+  readonly apart?: boolean;
   /** Writes pieces with faults too. */
   readonly despiteFaults?: boolean;
   /** Kinds of line in the PDF; left out, the usual ones. */
@@ -227,7 +229,7 @@ async function writeFiles(
       : d.pieces.map(drawPiece);
     const bytes = await writePdf(PDFDocument as unknown as PdfConstructor, {
       // With paper only the pieces are a draft like it: the sheets are printed, never the pieces.
-      map: layPages(d.paper ? [] : drawings, paper.value),
+      map: layPages(d.paper ? [] : drawings, paper.value, { apart: options.apart === true }),
       label: {
         wearer: loaded.wearer.name,
         pattern: loaded.pattern.name,

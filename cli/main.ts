@@ -39,7 +39,7 @@ const USAGE = `usage:
   ample bring <file.pdf|svg|dxf> [--out DIR] [--despite-faults]
   ample bring <file.pdf|svg|dxf> --take [--size N] [--allowance MM] [--out DIR] [--despite-faults]
   ample alter <job.json> [--out DIR] [--formats pdf,svg,dxf,csv,json] [--paper a4|letter|a3|tabloid|a0|roll]
-        [--patches] [--lines cutting,seam,original,added,marks,words,patch] [--despite-faults]`;
+        [--patches] [--apart] [--lines cutting,seam,original,added,marks,words,patch] [--despite-faults]`;
 
 /** What a command leaves: its exit code, and what it says on standard output and standard error. */
 interface Answer {
@@ -67,6 +67,7 @@ export async function main(argv: readonly string[], today: string): Promise<Answ
         formats: { type: 'string', default: 'pdf,svg' },
         paper: { type: 'string', default: 'a4' },
         patches: { type: 'boolean', default: false },
+        apart: { type: 'boolean', default: false },
         'despite-faults': { type: 'boolean', default: false },
         lines: { type: 'string' },
         open: { type: 'boolean', default: false },
@@ -97,6 +98,7 @@ interface Flags {
   readonly formats?: string | undefined;
   readonly paper?: string | undefined;
   readonly patches?: boolean | undefined;
+  readonly apart?: boolean | undefined;
   readonly 'despite-faults'?: boolean | undefined;
   readonly lines?: string | undefined;
   readonly open?: boolean | undefined;
@@ -117,6 +119,7 @@ async function alterCommand(argument: string, flags: Flags, date: string, usage:
     date,
     lines,
     patches: flags.patches === true,
+    apart: flags.apart === true,
     despiteFaults: flags['despite-faults'] === true,
   });
   return answerWritten(done);

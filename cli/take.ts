@@ -78,7 +78,7 @@ export async function take(
   const lines = await linesOfFile(file);
   if (!lines.ok) return lines;
   const tiles = proposeTiles(lines.value);
-  const sheet = layTogether(lines.value, tiles.placing, tiles.window);
+  const sheet = layTogether(lines.value, tiles);
   const read = readWhole(sheet, { ...wanted, scale: scaleOf(lines.value, sheet) });
   if (read.pieces.length === 0) return refuse('file-no-piece');
   if (wanted.size !== undefined && read.size.toLowerCase() !== wanted.size.trim().toLowerCase())

@@ -63,6 +63,24 @@ for (const [paper, name, wide, long] of [
     expect(Math.abs((((sides[1] ?? 0) - (sides[0] ?? 0)) * 25.4) / dpi - 100)).toBeLessThan(0.2);
   });
 
+test('every piece is printed on pages of its own, which no other piece joins', async ({ page }) => {
+  await openMarit(page, 'print');
+  await page.getByRole('checkbox', { name: 'every piece on pages of its own' }).check();
+  await expect(page.getByText('each piece joined by itself')).toBeVisible();
+  const file = await saved(page, pdfButton(page), 'apart.pdf');
+  const words = (n: number): string => run('pdftotext', '-f', String(n), '-l', String(n), '-layout', file, '-');
+  expect(words(1)).toContain('each piece is joined by');
+  const titles = ['Bodice front', 'Bodice back', 'Sleeve', 'Skirt front', 'Skirt back'];
+  // A title stands on a page of its piece, and on no other page.
+  for (const title of titles) {
+    const on = Array.from({ length: pagesIn(file) - 1 }, (_, i) => i + 2).filter((n) => words(n).includes(title));
+    expect(on.length, title).toBeGreaterThan(0);
+    for (const n of on)
+      for (const other of titles.filter((t) => t !== title && !t.includes(title)))
+        expect(words(n), `page ${n}`).not.toContain(other);
+  }
+});
+
 test('the SVG is drawn by another program at true scale', async ({ page }) => {
   await openMarit(page, 'print');
   const svg = await saved(page, page.getByRole('button', { name: 'SVG, one sheet' }), 'sheet.svg');

@@ -44,8 +44,7 @@ const pieceOf = (id: string, size = '5'): Piece => (pattern.sizes[size] ?? []).f
 async function readPdfFile(file: string): Promise<Lines> {
   const document = await getDocument({ data: new Uint8Array(readFileSync(file)), ...PDF_OPEN }).promise;
   const lines = expectOk(await readPdf(document as unknown as PdfDocument, OPS), file);
-  const { placing, window } = proposeTiles(lines);
-  return layTogether(lines, placing, window);
+  return layTogether(lines, proposeTiles(lines));
 }
 test('a nest that another program drew as PDF becomes a pattern one can grade between sizes', async () => {
   const sizes = ['4', '5', '6'] as const;

@@ -104,17 +104,16 @@ export async function readBench(): Promise<() => Promise<unknown>> {
   const bytes = await nestPdf();
   return async () => {
     const lines = await linesOf(bytes);
-    const { placing, window, by } = proposeTiles(lines);
-    if (by === 'order') throw new Error('bench: expected tiles laid by their lines, got them in their order');
-    return layTogether(lines, placing, window);
+    const tiles = proposeTiles(lines);
+    if (tiles.by === 'order') throw new Error('bench: expected tiles laid by their lines, got them in their order');
+    return layTogether(lines, tiles);
   };
 }
 
 /** The outlines of that nest in every size, read off the sheet at once as the contact sheet does. */
 export async function wholeBench(): Promise<() => Promise<unknown>> {
   const lines = await linesOf(await nestPdf());
-  const { placing, window } = proposeTiles(lines);
-  const sheet = layTogether(lines, placing, window);
+  const sheet = layTogether(lines, proposeTiles(lines));
   return () => {
     const read = readWhole(sheet);
     if (read.pieces.length < 8) throw new Error(`bench: expected eight pieces, got ${read.pieces.length}`);

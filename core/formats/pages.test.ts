@@ -17,8 +17,12 @@ const dense = (ring: readonly Point[]): readonly Point[] =>
     return Array.from({ length: n }, (_, k) => lerp(a, b, k / n));
   });
 
-describe.each(SAMPLE_IDS)('the pages of %s', (id) => {
-  const map = pageMap(draftSample(id, '5'), 'a4');
+const WAYS = SAMPLE_IDS.flatMap((id) => [
+  { id, how: 'together', options: {} },
+  { id, how: 'each piece apart', options: { apart: true } },
+]);
+describe.each(WAYS)('the pages of $id, $how', ({ id, options }) => {
+  const map = pageMap(draftSample(id, '5'), 'a4', options);
 
   it('hold every piece whole, none upon another', () => {
     const all = boxes(map);
@@ -31,17 +35,17 @@ describe.each(SAMPLE_IDS)('the pages of %s', (id) => {
   });
 
   it('cover every point of every cutting line, and no page is empty', () => {
-    const { area, step } = map;
+    const { area } = map;
     const used = new Set<string>();
     for (const p of map.placed)
       for (const q of dense(flatten(p.drawing.cutting, 1))) {
         const at = { x: q.x + p.dx, y: q.y + p.dy };
         const on = map.tiles.filter(
           (t) =>
-            at.x >= t.column * step.width - 1e-6 &&
-            at.x <= t.column * step.width + area.width + 1e-6 &&
-            at.y >= t.row * step.height - 1e-6 &&
-            at.y <= t.row * step.height + area.height + 1e-6,
+            at.x >= t.at.x - 1e-6 &&
+            at.x <= t.at.x + area.width + 1e-6 &&
+            at.y >= t.at.y - 1e-6 &&
+            at.y <= t.at.y + area.height + 1e-6,
         );
         expect(on.length).toBeGreaterThan(0);
         for (const t of on) used.add(t.label);
@@ -49,7 +53,7 @@ describe.each(SAMPLE_IDS)('the pages of %s', (id) => {
     // A page that no line crosses lies in the middle of a piece.
     const rings = map.placed.map((p) => flatten(p.drawing.cutting, 1).map((q) => ({ x: q.x + p.dx, y: q.y + p.dy })));
     for (const t of map.tiles.filter((x) => !used.has(x.label))) {
-      const middle = { x: t.column * step.width + area.width / 2, y: t.row * step.height + area.height / 2 };
+      const middle = { x: t.at.x + area.width / 2, y: t.at.y + area.height / 2 };
       expect(rings.some((ring) => insidePolygon(middle, ring))).toBe(true);
     }
   });
@@ -75,5 +79,47 @@ describe('many pieces', () => {
     const counts = all.map((_, i) => pageMap(all.slice(0, i + 1), 'letter').pageCount);
     counts.slice(1).forEach((n, i) => expect(n).toBeGreaterThanOrEqual((counts[i] ?? 0) - 1));
     expect(pageMap([], 'a4').pageCount).toBe(1);
+  });
+});
+
+describe('pieces apart', () => {
+  const pieces = draftSample('causeway', '5');
+  /** Which pieces have paper on a page. */
+  const piecesOn = (map: PageMap, t: PageMap['tiles'][number]): readonly string[] => {
+    const { x, y } = t.at;
+    return map.placed.flatMap((p) => {
+      const b = boxes({ ...map, placed: [p] })[0]!;
+      const meets = b.minX < x + map.area.width && b.maxX > x && b.minY < y + map.area.height && b.maxY > y;
+      return meets ? [p.drawing.piece.id] : [];
+    });
+  };
+  it.each(['a4', 'letter', 'a3', 'a0'] as const)('share no page of %s, and each has its pages in a row', (paper) => {
+    const map = pageMap(pieces, paper, { apart: true });
+    const owners = map.tiles.map((t) => piecesOn(map, t));
+    for (const on of owners) expect(on).toHaveLength(1);
+    const order = owners.flat();
+    // As many changes of owner as pieces but one: the pages of a piece follow one another.
+    expect(order.filter((id, i) => i > 0 && id !== order[i - 1])).toHaveLength(pieces.length - 1);
+    // No page lies beside a page of another piece, so that no joining marks lead there.
+    const at = new Map(map.tiles.map((t, i) => [`${t.row} ${t.column}`, order[i]]));
+    map.tiles.forEach((t, i) => {
+      for (const [r, c] of [
+        [0, 1],
+        [1, 0],
+      ] as const)
+        expect([undefined, order[i]]).toContain(at.get(`${t.row + r} ${t.column + c}`));
+    });
+  });
+  it('take as many pages as each takes alone', () => {
+    for (const turn of [false, true]) {
+      const alone = pieces.map((p) => pageMap([p], 'a4', { apart: true, turn }).tiles.length);
+      const together = pageMap(pieces, 'a4', { apart: true, turn });
+      expect(together.tiles).toHaveLength(alone.reduce((a, b) => a + b, 0));
+      // A piece alone is laid no worse than in the common way.
+      pieces.forEach((p, i) => expect(alone[i]).toBeLessThanOrEqual(pageMap([p], 'a4', { turn }).tiles.length));
+    }
+  });
+  it('lie on a roll as ever: it is one page', () => {
+    expect(pageMap(pieces, 'roll', { apart: true })).toEqual(pageMap(pieces, 'roll'));
   });
 });

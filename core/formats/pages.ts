@@ -45,6 +45,8 @@ export interface Tile {
   readonly label: string;
   /** Page number in the file; the first page carries the map. */
   readonly page: number;
+  /** Where the upper left corner of its drawing lies on the sheet, mm. */
+  readonly at: Point;
 }
 export interface PageMap {
   readonly paper: PaperId;
@@ -59,6 +61,10 @@ export interface PageMap {
   readonly step: { readonly width: number; readonly height: number };
   /** Pages in the file: the first with map and test square, then the tiles. */
   readonly pageCount: number;
+  /** Every piece has pages of its own, in a block apart from the others. */
+  readonly apart: boolean;
+  /** The whole sheet as the map shows it, mm. */
+  readonly extent: { readonly width: number; readonly height: number };
 }
 
 export const rowLabel = (row: number): string =>
@@ -72,10 +78,34 @@ export function paperFrom(text: string): Result<PaperId, 'paper-unknown'> {
 }
 
 const GAP = 12;
+/** How far a piece lies from the edge of its first page's drawing, mm. */
+const INSET = 2;
 
 /** Where a point of a piece comes to lie on the sheet. */
 export const placedAt = ({ turned, dx, dy }: Omit<Placed, 'drawing'>, p: Point): Point =>
   turned ? { x: dx - p.y, y: dy + p.x } : { x: dx + p.x, y: dy + p.y };
+
+/** A letter is about so wide, in heights of the lettering. */
+const LETTER = 0.55;
+export interface NameOnMap {
+  /** In one line, or word by word where that would be too small. */
+  readonly lines: readonly string[];
+  readonly at: Point;
+  /** It runs upwards, along a piece that is taller than wide. */
+  readonly upright: boolean;
+  /** Height of the lettering, mm on the sheet. */
+  readonly size: number;
+}
+/** The name of a piece for the map, in the middle of it: along its longer side, as large as fits between two sizes. */
+export function nameOnMap(placed: Placed, least: number, most: number): NameOnMap {
+  const { minX, minY, maxX, maxY } = boxOf(placed);
+  const [w, h] = [maxX - minX, maxY - minY];
+  const text = placed.drawing.piece.name;
+  const at = { x: (minX + maxX) / 2 + placed.dx, y: (minY + maxY) / 2 + placed.dy };
+  const size = Math.min(most, Math.max(w, h) / (LETTER * text.length));
+  if (size >= least) return { lines: [text], at, upright: h > w && w < LETTER * text.length * size, size };
+  return { lines: text.split(' '), at, upright: false, size: least };
+}
 
 /** A drawing as it will lie: upright, or turned a quarter. */
 interface Lying {
@@ -91,7 +121,7 @@ function arrange(drawings: readonly Lying[], down: boolean): readonly Placed[] {
   let at = 0;
   return drawings.map((lying) => {
     const { minX, minY, maxX, maxY } = boxOf(lying);
-    const placed: Placed = { ...lying, dx: (down ? 0 : at) - minX + 2, dy: (down ? at : 0) - minY + 2 };
+    const placed: Placed = { ...lying, dx: (down ? 0 : at) - minX + INSET, dy: (down ? at : 0) - minY + INSET };
     at += (down ? maxY - minY : maxX - minX) + GAP;
     return placed;
   });
@@ -110,7 +140,7 @@ function inRows(drawings: readonly Lying[], most: number): readonly Placed[] {
       y += row + GAP;
       row = 0;
     }
-    const placed: Placed = { ...lying, dx: x - minX + 2, dy: y - minY + 2 };
+    const placed: Placed = { ...lying, dx: x - minX + INSET, dy: y - minY + INSET };
     x += width + GAP;
     row = Math.max(row, maxY - minY);
     return placed;
@@ -143,28 +173,107 @@ function touches(ring: readonly Point[], x: number, y: number, w: number, h: num
   });
 }
 
-function mapOf(placed: readonly Placed[], paper: PaperId): PageMap {
+/** The pages a piece has for itself, by row and column; the last of each not among them. */
+interface Block {
+  readonly row: number;
+  readonly column: number;
+  readonly toRow: number;
+  readonly toColumn: number;
+  /** Where its first page's drawing lies on the sheet. */
+  readonly at: Point;
+}
+
+function mapOf(placed: readonly Placed[], paper: PaperId, blocks: readonly Block[] | null = null): PageMap {
   const rings = placed.map((p) => flatten(paperEdge(p.drawing), 0.5).map((q) => placedAt(p, q)));
   const right = Math.max(...rings.flat().map((p) => p.x));
   const bottom = Math.max(...rings.flat().map((p) => p.y));
-  const { width, height } = PAPERS[paper];
+  const { height } = PAPERS[paper];
   const long = Number.isFinite(bottom) ? Math.ceil(bottom + 2 + 2 * MARGIN) : height;
-  const size = { width, height: paper === 'roll' ? Math.min(ROLL_LONGEST, long) : height };
-  const area = { width: size.width - 2 * MARGIN, height: size.height - 2 * MARGIN };
-  const step = { width: area.width - OVERLAP, height: area.height - OVERLAP };
-  const columns = Math.max(1, Math.ceil((right - OVERLAP) / step.width));
-  const rows = Math.max(1, Math.ceil((bottom - OVERLAP) / step.height));
+  const { size, area, step } = gridOf(paper, paper === 'roll' ? Math.min(ROLL_LONGEST, long) : height);
+  const every: Block = {
+    row: 0,
+    column: 0,
+    toRow: pagesFor(bottom, step.height),
+    toColumn: pagesFor(right, step.width),
+    at: { x: 0, y: 0 },
+  };
   const tiles: Tile[] = [];
-  for (let row = 0; row < rows; row++)
-    for (let column = 0; column < columns; column++)
-      if (rings.some((ring) => touches(ring, column * step.width, row * step.height, area.width, area.height)))
-        tiles.push({ row, column, label: `${rowLabel(row)}${column + 1}`, page: tiles.length + 2 });
-  return { paper, size, columns, rows, tiles, placed, area, step, pageCount: tiles.length + 1 };
+  // A piece's own pages follow one another in the file.
+  (blocks ?? [every]).forEach((block, i) => {
+    const on = blocks ? rings.slice(i, i + 1) : rings;
+    for (let row = block.row; row < block.toRow; row++)
+      for (let column = block.column; column < block.toColumn; column++) {
+        const x = block.at.x + (column - block.column) * step.width;
+        const y = block.at.y + (row - block.row) * step.height;
+        if (on.some((ring) => touches(ring, x, y, area.width, area.height)))
+          tiles.push({ row, column, label: `${rowLabel(row)}${column + 1}`, page: tiles.length + 2, at: { x, y } });
+      }
+  });
+  const rows = Math.max(...(blocks ?? [every]).map((o) => o.toRow));
+  const columns = Math.max(...(blocks ?? [every]).map((o) => o.toColumn));
+  const extent = {
+    width: Math.max(area.width, ...tiles.map((t) => t.at.x + area.width)),
+    height: Math.max(area.height, ...tiles.map((t) => t.at.y + area.height)),
+  };
+  const apart = blocks !== null;
+  return { paper, size, columns, rows, tiles, placed, area, step, pageCount: tiles.length + 1, apart, extent };
+}
+
+/** A page, what of it carries drawing, and how far one lies from the next. */
+function gridOf(paper: PaperId, height: number): Pick<PageMap, 'size' | 'area' | 'step'> {
+  const size = { width: PAPERS[paper].width, height };
+  const area = { width: size.width - 2 * MARGIN, height: size.height - 2 * MARGIN };
+  return { size, area, step: { width: area.width - OVERLAP, height: area.height - OVERLAP } };
+}
+/** Pages that a length takes, one way. */
+const pagesFor = (length: number, step: number): number => Math.max(1, Math.ceil((length - OVERLAP) / step));
+
+/** Between the pages of one piece and those of the next on the map, mm. */
+const BETWEEN = 60;
+
+/**
+ * Every piece on pages of its own. A row letter and a column number are left out between the blocks, so that no page of
+ * one joins a page of another. The blocks lie in rows of at most `most` columns.
+ */
+function inBlocks(list: readonly Lying[], paper: PaperId, most: number): PageMap {
+  const { step } = gridOf(paper, PAPERS[paper].height);
+  let [row, column, deepest] = [0, 0, 0];
+  let [x, y] = [0, 0];
+  const blocks: Block[] = [];
+  const placed = list.map((lying): Placed => {
+    const { minX, minY, maxX, maxY } = boxOf(lying);
+    const [w, h] = [pagesFor(maxX - minX + INSET, step.width), pagesFor(maxY - minY + INSET, step.height)];
+    if (column > 0 && column + w > most) {
+      y += deepest * step.height + BETWEEN;
+      [x, row, column, deepest] = [0, row + deepest + 1, 0, 0];
+    }
+    blocks.push({ row, column, toRow: row + h, toColumn: column + w, at: { x, y } });
+    const shift = { dx: x - minX + INSET, dy: y - minY + INSET };
+    x += w * step.width + BETWEEN;
+    column += w + 1;
+    deepest = Math.max(deepest, h);
+    return { ...lying, ...shift };
+  });
+  return mapOf(placed, paper, blocks);
+}
+/** Blocks in rows of as many columns as make the map most nearly square. */
+function layApart(drawings: readonly PieceDrawing[], paper: PaperId, turn: boolean): PageMap {
+  const pagesOf = (drawing: PieceDrawing, turned: boolean): number =>
+    inBlocks([{ drawing, turned }], paper, 1).tiles.length;
+  const list = drawings.map((drawing): Lying => ({
+    drawing,
+    turned: turn && pagesOf(drawing, true) < pagesOf(drawing, false),
+  }));
+  const shape = ({ extent: { width, height } }: PageMap): number => Math.max(width / height, height / width);
+  const maps = Array.from({ length: 24 }, (_, i) => inBlocks(list, paper, i + 1));
+  return maps.reduce((best, m) => (shape(m) < shape(best) ? m : best));
 }
 
 export interface LayingOptions {
   /** Pieces may be turned a quarter to save paper: paper has no grain. */
   readonly turn?: boolean;
+  /** Every piece on pages of its own, to be joined by itself; a roll is one page anyway. */
+  readonly apart?: boolean;
 }
 
 /** Lays whole pieces; see `layPages`. */
@@ -178,6 +287,7 @@ export const pageMap = (pieces: readonly Piece[], paper: PaperId, options: Layin
  */
 export function layPages(drawings: readonly PieceDrawing[], paper: PaperId, options: LayingOptions = {}): PageMap {
   if (drawings.length === 0) return { ...mapOf([], paper), columns: 0, rows: 0, tiles: [], pageCount: 1 };
+  if (options.apart && paper !== 'roll') return layApart(drawings, paper, options.turn === true);
   const upright = drawings.map((drawing): Lying => ({ drawing, turned: false }));
   const flat = drawings.map((drawing): Lying => {
     const { minX, minY, maxX, maxY } = drawing.bounds;

@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { openFailure, PDF_OPEN, readPdf, type PdfDocument } from '../formats/incoming/index.ts';
-import { pageMap } from '../formats/pages.ts';
+import { pageMap, type LayingOptions } from '../formats/pages.ts';
 import { writePdf, type PdfConstructor } from '../formats/pdf/index.ts';
 import type { Piece } from '../pattern/index.ts';
 import { layTogether, proposeTiles, type Lines } from '../tracing/index.ts';
@@ -27,9 +27,13 @@ export async function readPrinted(bytes: Uint8Array): Promise<Result<Lines>> {
 }
 
 /** Pieces on A4 pages, as the app prints them; `original` thin behind. */
-export const printed = (pieces: readonly Piece[], original: readonly Piece[] = []): Promise<Uint8Array> =>
+export const printed = (
+  pieces: readonly Piece[],
+  original: readonly Piece[] = [],
+  options: LayingOptions = {},
+): Promise<Uint8Array> =>
   writePdf(PDFDocument as unknown as PdfConstructor, {
-    map: pageMap(pieces, 'a4'),
+    map: pageMap(pieces, 'a4', options),
     label: { wearer: 'Marit Quell', pattern: 'Causeway', size: '5', date: '2026-11-24', changes: {} },
     original,
     notes: [],
@@ -38,6 +42,5 @@ export const printed = (pieces: readonly Piece[], original: readonly Piece[] = [
 
 /** Pages laid together as the app proposes it. */
 export const laidTogether = (lines: Lines): Lines => {
-  const { placing, window } = proposeTiles(lines);
-  return layTogether(lines, placing, window);
+  return layTogether(lines, proposeTiles(lines));
 };

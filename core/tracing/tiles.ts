@@ -4,14 +4,9 @@ import { sizeOf } from './likeness.ts';
 import { boxOf, type Lines, type Stroke } from './lines.ts';
 import { byShared } from './sharedTiles.ts';
 import { gridOf, placedBy } from './tileGrid.ts';
-import type { Placing } from './together.ts';
+import type { Laid, Placing } from './together.ts';
 
-export interface TileProposal {
-  readonly placing: Placing;
-  /** The window of a page that is kept when pages are laid together: inside its frame. */
-  readonly window: Box | null;
-  /** All that a page shows, its overlaps with it. */
-  readonly full: Box | null;
+export interface TileProposal extends Laid {
   /** How far neighbouring pages run over each other, mm, and how many stand in a row, where they stand in rows. */
   readonly overlap: number;
   readonly columns: number;

@@ -6,6 +6,15 @@ import { boxOf, type Lines, type Stroke } from './lines.ts';
 /** Where each page lies on the table, mm; null for a page that carries no part of the drawing. */
 export type Placing = readonly (Point | null)[];
 
+/** How pages lie, and what of each is drawn. */
+export interface Laid {
+  readonly placing: Placing;
+  /** What of a page its neighbours do not draw as well; null: all of it. */
+  readonly window: Box | null;
+  /** All that a page shows, its overlaps with it. */
+  readonly full: Box | null;
+}
+
 /** The frame of a page, which is no part of the drawing. */
 export const isFrame = (s: Stroke, frame: Box): boolean => {
   const b = boxOf(s.path);
@@ -52,17 +61,42 @@ const placeKeys = (path: Path, style: string): readonly string[] => {
 };
 
 /**
+ * What of each page is drawn: its window, and its overlap too on sides where no other page lies, since nobody else draws
+ * what stands there.
+ */
+function windowsOf({ placing, window, full }: Laid): readonly (Box | null)[] {
+  if (!window || !full) return placing.map(() => window);
+  const key = (x: number, y: number): string => `${Math.round(x)} ${Math.round(y)}`;
+  const there = new Set(placing.flatMap((p) => (p ? [key(p.x, p.y)] : [])));
+  const [w, h] = [window.maxX - window.minX, window.maxY - window.minY];
+  return placing.map((p) => {
+    if (!p) return window;
+    const has = (dx: number, dy: number): boolean =>
+      // Rounding may fall either way.
+      [-1, 0, 1].some((i) => [-1, 0, 1].some((j) => there.has(key(p.x + dx + i, p.y + dy + j))));
+    return {
+      minX: has(-w, 0) ? window.minX : full.minX,
+      maxX: has(w, 0) ? window.maxX : full.maxX,
+      minY: has(0, -h) ? window.minY : full.minY,
+      maxY: has(0, h) ? window.maxY : full.maxY,
+    };
+  });
+}
+
+/**
  * The lines of all placed pages on one sheet. A line that several pages show is kept once and whole; of the others,
  * what lies outside its page's window is cut off, so that nothing is drawn twice where tiles overlap. The frames go.
  */
-export function layTogether(lines: Lines, placing: Placing, window: Box | null): Lines {
+export function layTogether(lines: Lines, laid: Laid): Lines {
   if (lines.pages.length === 1) return lines;
+  const { placing, window, full } = laid;
+  const windows = windowsOf(laid);
   const seen = new Map<string, { stroke: Stroke; pages: Set<number> }>();
   const printed = furniture(lines);
   const single: { stroke: Stroke; pages: Set<number>; from: Stroke }[] = [];
   for (const s of lines.strokes) {
     const at = placing[s.page];
-    if (!at || printed.has(s) || (window && isFrame(s, window))) continue;
+    if (!at || printed.has(s) || [window, full].some((f) => f && isFrame(s, f))) continue;
     const stroke = { ...s, path: moved(s.path, at) };
     const keys = placeKeys(stroke.path, s.style);
     const there = keys.map((k) => seen.get(k)).find((k) => k !== undefined);
@@ -75,22 +109,24 @@ export function layTogether(lines: Lines, placing: Placing, window: Box | null):
     single.push(entry);
   }
   const strokes = single.flatMap(({ stroke, pages, from }) => {
-    if (pages.size > 1 || !window) return [stroke];
+    const own = windows[from.page];
+    if (pages.size > 1 || !own) return [stroke];
     const at = placing[from.page] as Point;
     const b = boxOf(from.path);
-    const inside = b.minX >= window.minX && b.maxX <= window.maxX && b.minY >= window.minY && b.maxY <= window.maxY;
+    const inside = b.minX >= own.minX && b.maxX <= own.maxX && b.minY >= own.minY && b.maxY <= own.maxY;
     if (inside) return [stroke];
     // A line that only touches the window leaves a speck of no length there, which would pass for a mark.
-    return clipPath(from.path, window)
+    return clipPath(from.path, own)
       .filter((path) => sizeOf(boxOf(path)) > TOL.meets)
       .map((path) => ({ ...stroke, closed: false, path: moved(path, at) }));
   });
   const letters = lines.letters.flatMap((l) => {
     const at = placing[l.page];
+    const own = windows[l.page];
     const inside = (p: Point): boolean =>
-      window !== null && p.x >= window.minX && p.x <= window.maxX && p.y >= window.minY && p.y <= window.maxY;
+      own !== null && own !== undefined && p.x >= own.minX && p.x <= own.maxX && p.y >= own.minY && p.y <= own.maxY;
     const shown =
-      !window ||
+      !own ||
       // "Fold" is written along an edge, and may begin just outside the frame it reads into.
       /\bfold\b/i.test(l.text) ||
       // A word cut off by the page before begins outside the frame, too.

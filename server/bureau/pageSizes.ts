@@ -1,4 +1,5 @@
 import { Worker } from 'node:worker_threads';
+import { PDF_OPEN } from '@ample/core/formats/incoming';
 
 /** A file that takes longer to open is no pattern, ms; and how much memory it may take, MB. */
 const PATIENCE = 10_000;
@@ -10,8 +11,8 @@ export function pageSizes(
   patience = PATIENCE,
 ): Promise<readonly { readonly width: number; readonly height: number }[] | null> {
   return new Promise((resolve) => {
-    const worker = new Worker(new URL('./pages.boot.mjs', import.meta.url), {
-      workerData: data,
+    const worker = new Worker(new URL('./pages.worker.mjs', import.meta.url), {
+      workerData: { data, open: PDF_OPEN },
       resourceLimits: { maxOldGenerationSizeMb: MEMORY },
       stderr: true,
       stdout: true,

@@ -6,7 +6,7 @@ import { samplePattern, type SampleId } from '../../drafting/index.ts';
 import { paperOutline, PATTERN_VERSION, patternSchema, type Pattern, type Piece } from '../../pattern/index.ts';
 import { laidTogether, printed, readPrinted } from '../../testing/printed.ts';
 import { wearerWith } from '../../testing/wearers.ts';
-import { allRings, boxOf, plainChoices, tracePiece, withPiece, type Stroke } from '../../tracing/index.ts';
+import { allRings, boxOf, plainChoices, readWhole, tracePiece, withPiece, type Stroke } from '../../tracing/index.ts';
 import { expectOk } from '../../units/index.ts';
 
 /** Our own seam lines, by colour and width: dashed, whatever the dashes. */
@@ -83,5 +83,20 @@ it('finds the centre inside a front whose facing is cut on, and the neck inside 
     const at = (pieces: readonly Piece[], kind: string) =>
       pieces.find((p) => p.part === piece.part)?.marks.filter((m) => m.kind === kind).length;
     expect([piece.part, at(wide, 'neckBase'), at(wide, 'neckCentre')]).toEqual([piece.part, 1, 1]);
+  }
+});
+
+it('comes back the same where every piece was printed on pages of its own', async () => {
+  const pieces = samplePattern('causeway', [SIZE]).sizes[SIZE] ?? [];
+  const read = async (apart: boolean) => {
+    const back = readWhole(laidTogether(expectOk(await readPrinted(await printed(pieces, [], { apart })), 'pages')));
+    return new Map(back.pieces.map((p) => [p.traced.piece.name, boxOf(paperOutline(p.traced.piece))] as const));
+  };
+  const [together, apart] = [await read(false), await read(true)];
+  expect([...apart.keys()].sort()).toEqual(pieces.map((p) => p.name).sort());
+  for (const [name, b] of together) {
+    const got = apart.get(name)!;
+    expect(got.maxX - got.minX, name).toBeCloseTo(b.maxX - b.minX, 1);
+    expect(got.maxY - got.minY, name).toBeCloseTo(b.maxY - b.minY, 1);
   }
 });

@@ -1,7 +1,7 @@
 import { mapPath, type Point } from '../../geometry/index.ts';
 import { paperEdge } from '../drawing.ts';
-import { placedAt, type PageMap, type PaperSize } from '../pages.ts';
-import { BLUE, GREY, INK, type MmCanvas } from './canvas.ts';
+import { nameOnMap, placedAt, type PageMap, type PaperSize } from '../pages.ts';
+import { BLUE, GREY, INK, POINT, type MmCanvas } from './canvas.ts';
 import type { PdfInput } from './input.ts';
 
 /** Side of the test squares, mm. */
@@ -33,7 +33,7 @@ export function firstPage(c: MmCanvas, input: PdfInput, paper: PaperSize): void 
   c.text('This square measures 4 in.', LEFT + 4, top + 4, 4.2, { bold: true });
   drawMap(c, map, { x: LEFT + 6, y: top + 14 }, side - 12, side - 22);
   const beside = { x: LEFT + side + 6, width: paper.width - LEFT - side - 16 };
-  c.text(`${map.tiles.length} pages to join, ${map.rows} rows of ${map.columns}`, beside.x, top + 4, 4.2, {
+  c.text(pagesToJoin(map), beside.x, top + 4, 4.2, {
     width: beside.width,
     bold: true,
   });
@@ -45,6 +45,11 @@ export function firstPage(c: MmCanvas, input: PdfInput, paper: PaperSize): void 
     { width: beside.width },
   );
 }
+
+const pagesToJoin = (map: PageMap): string =>
+  map.apart
+    ? `${map.tiles.length} pages; each piece is joined by itself`
+    : `${map.tiles.length} pages to join, ${map.rows} rows of ${map.columns}`;
 
 /** What was changed on each piece; the untouched ones in one sentence. Set smaller where there is much to tell. */
 function changes(c: MmCanvas, { map, label, notes }: PdfInput, x: number, paper: PaperSize): void {
@@ -68,19 +73,33 @@ function changes(c: MmCanvas, { map, label, notes }: PdfInput, x: number, paper:
   }
 }
 
+/** Lettering of the map, mm. */
+const NAME = { least: 2.5, most: 3.6 } as const;
+
 function drawMap(c: MmCanvas, map: PageMap, at: Point, w: number, h: number): void {
-  const k = Math.min(w / (map.columns * map.step.width + 10), h / (map.rows * map.step.height + 10));
+  const k = Math.min(w / map.extent.width, h / map.extent.height);
+  const [wide, high] = [map.step.width * k, map.step.height * k];
+  const shrink = (q: Point): Point => ({ x: at.x + q.x * k, y: at.y + q.y * k });
+  for (const p of map.placed)
+    c.path(
+      mapPath(paperEdge(p.drawing), (q) => shrink(placedAt(p, q))),
+      true,
+    ).stroke(BLUE, 0.3);
   for (const tile of map.tiles) {
-    const x = at.x + tile.column * map.step.width * k;
-    const y = at.y + tile.row * map.step.height * k;
-    c.rect(x, y, map.step.width * k, map.step.height * k).stroke(GREY, 0.2);
-    c.text(tile.label, x + 1.5, y + 1.5, 3.6, { color: INK });
+    const { x, y } = shrink(tile.at);
+    c.rect(x, y, wide, high).stroke(GREY, 0.2);
+    c.text(tile.label, x + 0.8, y + 0.6, Math.min(3.6, wide / 3.4), { color: GREY });
   }
   for (const p of map.placed) {
-    const shrink = (q: Point): Point => {
-      const on = placedAt(p, q);
-      return { x: at.x + on.x * k, y: at.y + on.y * k };
-    };
-    c.path(mapPath(paperEdge(p.drawing), shrink), true).stroke(BLUE, 0.3);
+    const name = nameOnMap(p, NAME.least / k, NAME.most / k);
+    const size = name.size * k;
+    const middle = shrink(name.at);
+    c.doc.save();
+    c.doc.translate(middle.x * POINT, middle.y * POINT);
+    if (name.upright) c.doc.rotate(-90, { origin: [0, 0] });
+    name.lines.forEach((line, i) => {
+      c.text(line, -60, (i - name.lines.length / 2) * size * 1.1, size, { width: 120, align: 'center', bold: true });
+    });
+    c.doc.restore();
   }
 }

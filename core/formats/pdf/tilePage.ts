@@ -8,8 +8,7 @@ import type { PdfInput } from './input.ts';
 /** One page of the drawing: its part of every piece, frame, joining marks and names. */
 export function tilePage(c: MmCanvas, input: PdfInput, tile: Tile, layers: Layers): void {
   const { map, label } = input;
-  const ox = tile.column * map.step.width;
-  const oy = tile.row * map.step.height;
+  const { x: ox, y: oy } = tile.at;
   c.doc.save();
   c.rect(MARGIN, MARGIN, map.area.width, map.area.height);
   c.doc.clip();

@@ -82,7 +82,10 @@ describe('the PDF', () => {
 
   it('puts every tile where the map says, so that neighbours agree to the point', async () => {
     const { named, map } = await write('a4');
-    const shifts = named('translate').map(([, x, y]) => [(x as number) / POINT, (y as number) / POINT]);
+    // The names on the map of the first page come before the tiles.
+    const shifts = named('translate')
+      .slice(map.placed.length)
+      .map(([, x, y]) => [(x as number) / POINT, (y as number) / POINT]);
     map.tiles.forEach((tile, i) =>
       map.placed.forEach((p, k) => {
         const [x, y] = shifts[i * map.placed.length + k]!;

@@ -67,15 +67,40 @@ describe('where a page ends', () => {
       { x: 80, y: 110 },
     ]);
     const next = { x: 0, y: -400 };
-    const laid = layTogether(drawn([notch, across], [], 2), [{ x: 0, y: 0 }, next], {
-      minX: 0,
-      minY: 100,
-      maxX: 210,
-      maxY: 297,
+    const laid = layTogether(drawn([notch, across], [], 2), {
+      placing: [{ x: 0, y: 0 }, next],
+      full: null,
+      window: {
+        minX: 0,
+        minY: 100,
+        maxX: 210,
+        maxY: 297,
+      },
     });
     expect(laid.strokes.map((s) => s.path.start.x)).toEqual([80]);
     expect(pathLength(laid.strokes[0]!.path)).toBeCloseTo(10, 6);
     expect(laid.strokes.every((s) => pathLength(s.path) > TOL.meets)).toBe(true);
+  });
+
+  it('a page at the edge of the sheet keeps its overlap: no other page draws what stands there', () => {
+    const short = (x: number, page: number) =>
+      line(
+        [
+          { x, y: 50 },
+          { x, y: 80 },
+        ],
+        'solid',
+        page,
+      );
+    // Two pages of 200 beside each other, over each other by 10: the strip of the first is the second's to draw.
+    const sheet = drawn([short(195, 0), short(195, 1)], [], 2);
+    const placing = [
+      { x: 0, y: 0 },
+      { x: 190, y: 0 },
+    ];
+    const full = { minX: 0, minY: 0, maxX: 200, maxY: 280 };
+    const laid = layTogether(sheet, { placing, window: { ...full, maxX: 190, maxY: 270 }, full });
+    expect(laid.strokes.map((s) => s.path.start.x)).toEqual([385]);
   });
 });
 

@@ -120,7 +120,7 @@ let reading: Reading | null = null;
 export function takeLines(raw: Lines, name: string, file: File | null = null): void {
   const { placing, window, full, by, overlap, columns } = proposeTiles(raw);
   // A square with its length printed beside it tells a print that was shrunk.
-  const scale = scaleOf(raw, layTogether(raw, placing, window));
+  const scale = scaleOf(raw, layTogether(raw, { placing, window, full }));
   set((s) => ({
     ...EMPTY,
     from: s.from,
@@ -173,11 +173,11 @@ export const closeFile = (): void => {
 
 let laid: { readonly of: readonly unknown[]; readonly lines: Lines } | null = null;
 /** The drawing on one sheet, in true millimetres; computed anew only when what it is made of changed. */
-export function sheetOf(s: Pick<BringState, 'raw' | 'unit' | 'scale' | 'placing' | 'window'>): Lines | null {
+export function sheetOf(s: Pick<BringState, 'raw' | 'unit' | 'scale' | 'placing' | 'window' | 'full'>): Lines | null {
   if (!s.raw) return null;
   const of = [s.raw, s.unit, s.scale, s.placing, s.window];
   if (laid && laid.of.every((x, i) => x === of[i])) return laid.lines;
-  const together = layTogether(s.raw, s.placing, s.window);
+  const together = layTogether(s.raw, s);
   const lines = scaleLines(together, (MM_PER[s.unit] / MM_PER[s.raw.unit.name]) * s.scale);
   laid = { of, lines };
   return lines;

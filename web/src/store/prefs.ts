@@ -9,6 +9,8 @@ interface Prefs {
   readonly paper: PaperId;
   /** Pieces may be turned a quarter on the paper. */
   readonly turn: boolean;
+  /** Every piece on pages of its own. */
+  readonly apart: boolean;
   /** Kinds of line that are printed. */
   readonly lines: readonly PdfLayer[];
   /** Whole pieces, or only what changed, as patches to tape onto the tissue. */
@@ -35,6 +37,7 @@ export const usePrefs = create<Prefs>()(
       units: { unit: 'cm', fraction: 8 },
       paper: 'a4',
       turn: false,
+      apart: false,
       lines: USUAL_LINES,
       printed: 'pieces',
       withSheet: true,

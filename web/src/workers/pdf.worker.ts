@@ -20,7 +20,7 @@ self.onmessage = async (event: MessageEvent<Request>) => {
         ? await writeRecordPdf(Document, { ...request.input, fonts })
         : await writePdf(Document, {
             ...request.input,
-            map: layPages(request.input.drawings, request.input.paper, { turn: request.input.turn }),
+            map: layPages(request.input.drawings, request.input.paper, request.input),
             fonts,
           });
     reply = { v: PROTOCOL, id, ok: true, value };

@@ -25,6 +25,7 @@ export interface PdfRequest {
   readonly show: readonly PdfLayer[];
   readonly paper: PaperId;
   readonly turn: boolean;
+  readonly apart: boolean;
   readonly label: PdfLabel;
   readonly notes: readonly string[];
   readonly sheets: readonly PrintedSheet[];

@@ -106,5 +106,6 @@ export const useSheet = (): Lines | null => {
   const scale = useBring((s) => s.scale);
   const placing = useBring((s) => s.placing);
   const window = useBring((s) => s.window);
-  return useMemo(() => sheetOf({ raw, unit, scale, placing, window }), [raw, unit, scale, placing, window]);
+  const full = useBring((s) => s.full);
+  return useMemo(() => sheetOf({ raw, unit, scale, placing, window, full }), [raw, unit, scale, placing, window, full]);
 };

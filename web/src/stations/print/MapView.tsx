@@ -1,10 +1,14 @@
-import { paperEdge, pathData, type PageMap } from '@ample/core/formats';
+import { nameOnMap, paperEdge, pathData, type NameOnMap, type PageMap } from '@ample/core/formats';
+
+/** The panel's room for the map, and the smallest lettering on it, pixels. */
+const ROOM = { width: 820, height: 520 } as const;
+const LEAST = 15;
 
 /** The pages and what lies on them, as they will be joined. */
 export function MapView({ map }: { readonly map: PageMap }) {
-  const width = map.columns * map.step.width + 10;
-  const height = map.rows * map.step.height + 10;
+  const { width, height } = map.extent;
   if (map.tiles.length === 0) return null;
+  const px = (n: number): number => n / Math.min(ROOM.width / width, ROOM.height / height);
   return (
     <svg
       viewBox={`-2 -2 ${width + 4} ${height + 4}`}
@@ -13,26 +17,16 @@ export function MapView({ map }: { readonly map: PageMap }) {
       aria-label={`Page map: ${map.tiles.length} pages`}
     >
       {map.tiles.map((t) => (
-        <g key={t.label}>
-          <rect
-            x={t.column * map.step.width}
-            y={t.row * map.step.height}
-            width={map.area.width}
-            height={map.area.height}
-            fill="#fff"
-            stroke="#8C8878"
-            vectorEffect="non-scaling-stroke"
-          />
-          <text
-            x={t.column * map.step.width + 8}
-            y={t.row * map.step.height + 24}
-            fontSize="20"
-            className="num"
-            fill="#5A5F66"
-          >
-            {t.label}
-          </text>
-        </g>
+        <rect
+          key={t.label}
+          x={t.at.x}
+          y={t.at.y}
+          width={map.area.width}
+          height={map.area.height}
+          fill="#fff"
+          stroke="#8C8878"
+          vectorEffect="non-scaling-stroke"
+        />
       ))}
       {map.placed.map((p, i) => {
         const { drawing } = p;
@@ -62,6 +56,42 @@ export function MapView({ map }: { readonly map: PageMap }) {
           </g>
         );
       })}
+      {map.tiles.map((t) => (
+        <text
+          key={t.label}
+          x={t.at.x + px(3)}
+          y={t.at.y + px(LEAST)}
+          fontSize={px(LEAST)}
+          className="num"
+          fill="#5A5F66"
+        >
+          {t.label}
+        </text>
+      ))}
+      {map.placed.map((p, i) => (
+        <PieceName key={i} name={nameOnMap(p, px(LEAST), px(18))} />
+      ))}
     </svg>
+  );
+}
+
+function PieceName({ name: { lines, at, upright, size } }: { readonly name: NameOnMap }) {
+  return (
+    <text
+      transform={`translate(${at.x} ${at.y})${upright ? ' rotate(-90)' : ''}`}
+      textAnchor="middle"
+      dominantBaseline="central"
+      fontSize={size}
+      fill="#1E2A38"
+      stroke="#F3E7CF"
+      strokeWidth={size / 5}
+      paintOrder="stroke"
+    >
+      {lines.map((line, i) => (
+        <tspan key={line} x={0} y={(i - (lines.length - 1) / 2) * size * 1.1}>
+          {line}
+        </tspan>
+      ))}
+    </text>
   );
 }

@@ -6,6 +6,7 @@ import { Check } from '../../ui/Check.tsx';
 export function PaperChoice() {
   const paper = usePrefs((s) => s.paper);
   const turn = usePrefs((s) => s.turn);
+  const apart = usePrefs((s) => s.apart);
   return (
     <fieldset className="sheet p-4">
       <legend className="bg-page px-1 text-sm">Paper</legend>
@@ -28,6 +29,11 @@ export function PaperChoice() {
         <Check on={turn} set={(on) => usePrefs.setState({ turn: on })}>
           turn pieces a quarter to save paper
         </Check>
+        {paper !== 'roll' && (
+          <Check on={apart} set={(on) => usePrefs.setState({ apart: on })}>
+            every piece on pages of its own
+          </Check>
+        )}
       </div>
     </fieldset>
   );

@@ -32,7 +32,7 @@ export function Print() {
   const wearer = useJob((s) => s.wearer);
   const labels = useJob((s) => s.job?.labels ?? NONE);
   const prefs = usePrefs();
-  const { paper, turn, printed, withSheet } = prefs;
+  const { paper, turn, apart, printed, withSheet } = prefs;
   const units = useUnits();
   const { job } = useParams();
   const [left, setLeft] = useState<readonly string[]>([]);
@@ -41,7 +41,7 @@ export function Print() {
   const held = useMemo(() => (printable.despite ? [] : printable.unfit.map((p) => p.id)), [printable]);
   const without = useMemo(() => [...left, ...held], [left, held]);
   const what = useMemo(() => (draft ? toPrint(draft, without, printed) : NOTHING), [draft, without, printed]);
-  const map = useMemo(() => layPages(what.drawings, paper, { turn }), [what, paper, turn]);
+  const map = useMemo(() => layPages(what.drawings, paper, { turn, apart }), [what, paper, turn, apart]);
   if (!draft || !pattern || !wearer) return <Station title="Print">Laying out the pages…</Station>;
   const onPaper = draft.paper !== null;
   const pieces = onPaper ? [] : draft.pieces.filter((p) => !without.includes(p.id));
@@ -159,6 +159,13 @@ export function Print() {
 function MapWords({ map }: { readonly map: PageMap }) {
   if (map.tiles.length === 0) return null;
   const rest = 'and a first page with this map and the test squares';
+  if (map.apart)
+    return (
+      <p>
+        <span className="num">{map.tiles.length}</span> {map.tiles.length === 1 ? 'page' : 'pages'}, each piece joined
+        by itself, {rest}
+      </p>
+    );
   if (map.paper !== 'roll')
     return (
       <p>

@@ -35,7 +35,7 @@ interface Job {
 export function pdfRequest(
   { wearer, pattern, draft, words }: Job,
   { drawings, plan }: ToPrint,
-  prefs: Pick<ReturnType<typeof usePrefs.getState>, 'paper' | 'turn' | 'lines' | 'withSheet'>,
+  prefs: Pick<ReturnType<typeof usePrefs.getState>, 'paper' | 'turn' | 'apart' | 'lines' | 'withSheet'>,
   units: Units,
 ): PdfRequest {
   const onPaper = draft.paper !== null;
@@ -47,6 +47,7 @@ export function pdfRequest(
     show: [...prefs.lines.filter((l) => l !== 'patch'), 'patch'],
     paper: prefs.paper,
     turn: prefs.turn,
+    apart: prefs.apart,
     label: {
       wearer,
       pattern: pattern.name,

@@ -1,14 +1,14 @@
+// Plain JavaScript: a thread that first had to load the loader of TypeScript would begin seconds later.
 import { parentPort, workerData } from 'node:worker_threads';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { PDF_OPEN } from '@ample/core/formats/incoming';
 
 /** Sizes of the pages of a PDF, mm, or null where it is none: in a thread of its own, which can be ended. */
 const MM = 25.4 / 72;
 const MOST = 400;
 
-async function sizes(data: Uint8Array): Promise<readonly { width: number; height: number }[] | null> {
+async function sizes({ data, open }) {
   try {
-    const document = await getDocument({ data, ...PDF_OPEN }).promise;
+    const document = await getDocument({ data, ...open }).promise;
     if (document.numPages > MOST) return null;
     const out = [];
     for (let n = 1; n <= document.numPages; n++) {
@@ -22,4 +22,4 @@ async function sizes(data: Uint8Array): Promise<readonly { width: number; height
   }
 }
 
-parentPort?.postMessage(await sizes(workerData as Uint8Array));
+parentPort?.postMessage(await sizes(workerData));
