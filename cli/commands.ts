@@ -242,7 +242,7 @@ async function writeFiles(
       added: d.paper ? undefined : Object.fromEntries(addedPaper(d)),
       show: options.lines,
       notes: [...(d.paper ? [sayPaper(d)] : []), ...(plan ? sayPatches(plan) : [])],
-      sheets: d.steps.flatMap((s) => handSheet(s, UNITS) ?? []).map(printableSheet),
+      sheets: d.steps.flatMap((s) => handSheet(s, UNITS, d.paper !== null) ?? []).map(printableSheet),
       fonts: fonts(),
     });
     writeFileSync(join(out, 'pattern.pdf'), bytes);

@@ -5,6 +5,9 @@ export interface Units {
   readonly fraction: InchFraction;
 }
 
+/** What is cut is given to a sixteenth of an inch, whatever is shown elsewhere. */
+export const CUT_TO: InchFraction = 16;
+
 export type Data = Readonly<Record<string, string | number>>;
 
 /** What a sentence may use: the data by key, as lengths, angles or words. */
@@ -34,10 +37,9 @@ export function speaker(data: Data, units: Units): Speaker {
     signed: (key) => formatLength(value(key), units.unit, { fraction: units.fraction, sign: true }),
     plus: (key) =>
       `${value(key) < 0 ? '−' : '+'} ${formatLength(Math.abs(value(key)), units.unit, { fraction: units.fraction })}`,
-    // What is cut is given to a sixteenth, whatever is shown elsewhere.
     both: (key) => {
       const other = units.unit === 'cm' ? 'in' : 'cm';
-      return `${formatLength(value(key), units.unit, { fraction: 16 })} (${formatLength(value(key), other, { fraction: 16 })})`;
+      return `${formatLength(value(key), units.unit, { fraction: CUT_TO })} (${formatLength(value(key), other, { fraction: CUT_TO })})`;
     },
     num: (key, digits = 0) => value(key).toFixed(digits),
     text: (key) => String(data[key] ?? ''),

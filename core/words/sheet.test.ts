@@ -82,6 +82,34 @@ describe('the hand sheet', () => {
   });
 });
 
+describe('on paper only', () => {
+  it('speaks of a waist dart with an “if”, since only the piece like it is known to have one', () => {
+    const s = step('full-bust-side-dart', 'causeway', { total: 40 });
+    const lines = (onPaper: boolean) =>
+      (handSheet(s, cm, onPaper)?.stages ?? []).flatMap((x) => x.lines).filter((l) => /waist dart/i.test(l));
+    expect(lines(false).length).toBeGreaterThan(0);
+    expect(lines(false).filter((l) => l.startsWith('If'))).toEqual([]);
+    expect(lines(true)).toHaveLength(lines(false).length);
+    for (const line of lines(true)) expect(line).toMatch(/^If your piece has a waist dart: [a-z]/);
+    // Where what opens goes into the waist dart, there is one: it is what the alteration is for.
+    const into = step('full-bust-waist-dart', 'causeway-waist', { total: 40 });
+    const said = (handSheet(into, cm, true)?.stages ?? []).flatMap((x) => x.lines);
+    expect(said.some((l) => /waist dart/i.test(l))).toBe(true);
+    expect(said.filter((l) => l.startsWith('If your piece'))).toEqual([]);
+  });
+});
+
+describe('an amount', () => {
+  it('reads the same on slip, label and sheet, also where lengths are shown to an eighth', () => {
+    // By hand: 8 mm are 5.04 sixteenths; to an eighth they would read 3/8.
+    const s = step('shoulder-slash', 'causeway', { by: -8 });
+    const eighths: Units = { unit: 'in', fraction: 8 };
+    expect(stepAmount(s, eighths)).toContain('5/16″');
+    expect(handSheet(s, eighths)?.amount).toBe(stepAmount(s, eighths));
+    expect(Object.values(labelChanges([s], eighths))[0]).toContain('−5/16 in');
+  });
+});
+
 describe('slips and labels', () => {
   it.each([
     ['full-bust-raglan', 'ebb', { total: 40 }, 'Full bust, raglan', '+4.0 cm over the front'],

@@ -5,7 +5,7 @@ import { movePath } from '../geometry/index.ts';
 import { formatLength } from '../units/index.ts';
 import { cautionsFor } from './cautions.ts';
 import { sayFinding, sayStep } from './speak.ts';
-import type { Units } from './say.ts';
+import { CUT_TO, type Units } from './say.ts';
 import { printable } from './label.ts';
 import { stepAmount, stepName } from './slip.ts';
 import { STAGE_WORDS } from './steps.ts';
@@ -27,10 +27,32 @@ export interface HandSheet {
   readonly cautions: readonly string[];
 }
 
-/** The hand sheet of a step; null where the step is off or refused. */
-export function handSheet(step: DraftStep, units: Units): HandSheet | null {
+/** What is done to a waist dart that happens to be there; a piece that is only like the one drawn on may have none. */
+const IF_THERE: ReadonlySet<string> = new Set([
+  'fba.waistDart.keep',
+  'fba.waistDart.retip',
+  'fba.waistDart.wider',
+  'fba.waistDart.narrower',
+  'fba.true.capWaist',
+]);
+/** The alteration that is done in the waist dart: there it is. */
+const IN_WAIST_DART = 'full-bust-waist-dart';
+const WITHOUT: Readonly<Record<string, string>> = {
+  'fba.waistDart.wider':
+    ' If it has none, the waist comes out so much wider: take it in at the side seam, or leave it.',
+  'fba.waistDart.narrower': ' If it has none, the waist comes out so much narrower: let it out at the side seam.',
+};
+const ifThere = (line: string, code: string): string =>
+  `If your piece has a waist dart: ${line.charAt(0).toLowerCase()}${line.slice(1)}${WITHOUT[code] ?? ''}`;
+
+/**
+ * The hand sheet of a step; null where the step is off or refused. On paper only it is worked out on a piece like one's
+ * own, so that what only some such pieces have is said with an “if”.
+ */
+export function handSheet(step: DraftStep, units: Units, onPaper = false): HandSheet | null {
   if (!step.step.on || !step.outcome.ok) return null;
   const run = step.outcome.value;
+  const asked = onPaper && step.step.alteration !== IN_WAIST_DART;
   return {
     title: stepName(step),
     amount: stepAmount(step, units),
@@ -39,7 +61,10 @@ export function handSheet(step: DraftStep, units: Units): HandSheet | null {
       return [
         {
           heading: stageName(frame),
-          lines: frame.messages.map((m) => sayStep(m, units)),
+          lines: frame.messages.map((m) => {
+            const line = sayStep(m, units);
+            return asked && IF_THERE.has(m.code) ? ifThere(line, m.code) : line;
+          }),
           diagrams: frame.stage === 'match' ? [] : diagramsOf(run, i, units),
         },
       ];
@@ -73,7 +98,7 @@ export function diagramsOf(run: Run, index: number, units: Units): readonly Diag
             ? p.dimensions.map((d) => ({
                 from: d.from,
                 to: d.to,
-                text: formatLength(d.value, units.unit, { fraction: 16 }),
+                text: formatLength(d.value, units.unit, { fraction: CUT_TO }),
               }))
             : [],
         panels:

@@ -2,7 +2,7 @@ import { alterationById } from '../alterations/index.ts';
 import { amountOf, type DraftStep } from '../draft/index.ts';
 import { formatLength } from '../units/index.ts';
 import { ALTERATION_WORDS, alterationName } from './alterations.ts';
-import type { Units } from './say.ts';
+import { CUT_TO, type Units } from './say.ts';
 
 /** What a step is called, with the direction of its amount. */
 export function stepName(step: Pick<DraftStep, 'step' | 'total' | 'values'>): string {
@@ -10,8 +10,11 @@ export function stepName(step: Pick<DraftStep, 'step' | 'total' | 'values'>): st
   return step.step.side === 'both' ? name : `${name}, ${step.step.side} side`;
 }
 
-/** How much, as slips and labels write it; empty where nothing is counted. */
-export function stepAmount(step: Pick<DraftStep, 'step' | 'total' | 'values'>, { unit, fraction }: Units): string {
+/**
+ * How much, as slips, labels and hand sheets write it: to a sixteenth, as it is cut, so that the same amount reads the
+ * same everywhere; empty where nothing is counted.
+ */
+export function stepAmount(step: Pick<DraftStep, 'step' | 'total' | 'values'>, { unit }: Units): string {
   const amount = amountOf(step);
   if (amount === null) return '';
   const key = alterationById(step.step.alteration)?.amount;
@@ -19,6 +22,6 @@ export function stepAmount(step: Pick<DraftStep, 'step' | 'total' | 'values'>, {
   const param = alterationById(step.step.alteration)?.params.find((p) => p.key === key);
   const signed = key === 'total' || (param?.kind === 'length' && param.signed === true);
   const text =
-    key === 'share' ? `${Math.round(amount * 100)} %` : formatLength(amount, unit, { fraction, sign: signed });
+    key === 'share' ? `${Math.round(amount * 100)} %` : formatLength(amount, unit, { fraction: CUT_TO, sign: signed });
   return [text, over].filter(Boolean).join(' ');
 }

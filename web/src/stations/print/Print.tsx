@@ -113,7 +113,7 @@ export function Print() {
             {draft.steps.length === 0 && <p>Nothing is planned yet.</p>}
             <ol className="space-y-2">
               {draft.steps
-                .flatMap((s) => handSheet(s, units) ?? [])
+                .flatMap((s) => handSheet(s, units, onPaper) ?? [])
                 .map((sheet, i) => (
                   <li key={i} className="flex justify-between gap-4 border-b border-line pb-2">
                     <span>{sheet.title}</span>

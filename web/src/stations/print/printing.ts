@@ -57,7 +57,10 @@ export function pdfRequest(
       words,
     },
     notes: [...(onPaper ? [sayPaper(draft)] : []), ...(plan ? sayPatches(plan) : [])],
-    sheets: prefs.withSheet || onPaper ? draft.steps.flatMap((s) => handSheet(s, units) ?? []).map(printableSheet) : [],
+    sheets:
+      prefs.withSheet || onPaper
+        ? draft.steps.flatMap((s) => handSheet(s, units, onPaper) ?? []).map(printableSheet)
+        : [],
     fonts: PRINT_FONTS,
   };
 }

@@ -12,7 +12,7 @@ export function Sheet() {
   const units = useUnits();
   const { job } = useParams();
   if (!draft) return <Station title="Hand sheet">Writing the steps…</Station>;
-  const sheets = draft.steps.flatMap((s) => handSheet(s, units) ?? []);
+  const sheets = draft.steps.flatMap((s) => handSheet(s, units, draft.paper !== null) ?? []);
   return (
     <Station
       title="Hand sheet"
