@@ -33,7 +33,7 @@ export default defineConfig({
     command: 'node --import tsx server/main.ts',
     cwd: '..',
     url: `http://127.0.0.1:${PORT}/api/health`,
-    env: { PORT, BUREAU_PACE: '700' },
+    env: { PORT, BUREAU_PACE: '700', NAMES: 'sewing.test' },
     reuseExistingServer: false,
   },
 });

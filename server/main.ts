@@ -10,7 +10,10 @@ const host = process.env['HOST'] ?? '127.0.0.1';
 // How long a job takes in the stand-in bureau's queue, ms.
 const pace = Number(process.env['BUREAU_PACE'] ?? 5000);
 
-const server = createApp(dist, { bureau: { pace } }).listen(port, host, (error?: Error) => {
+// Names besides this machine's own, set apart by commas: behind a proxy, or on a home network.
+const names = (process.env['NAMES'] ?? '').split(',').filter((n) => n.trim() !== '');
+
+const server = createApp(dist, { bureau: { pace }, names }).listen(port, host, (error?: Error) => {
   if (error) {
     process.stderr.write(`The server could not start on port ${port}: ${error.message}. Set PORT to a free one.\n`);
     process.exitCode = 1;

@@ -61,6 +61,7 @@ export const BUREAU_ERRORS = [
   'bureau-damaged',
   'bureau-incomplete',
   'bureau-no-pdf',
+  'bureau-too-long',
   'bureau-too-wide',
   'bureau-unknown-ticket',
   'bureau-too-late',

@@ -16,6 +16,8 @@ export const BUREAU_WORDS: Readonly<Record<BureauTrouble, Sentence>> = {
   'bureau-damaged': () => 'The file was damaged on its way, twice. Try another connection, or send it later.',
   'bureau-incomplete': () => 'The bureau does not have the whole file yet. Go on sending.',
   'bureau-no-pdf': () => 'The bureau could not open the file as PDF. Make it again and send it again.',
+  'bureau-too-long': () =>
+    'The file took too long to open at the bureau. Send fewer pieces at a time, or try again later.',
   'bureau-too-wide': (s) =>
     `Page ${s.text('page')} is ${s.len('width')} wide, and the roll is ${s.len('most')}. Lay fewer pieces beside one another.`,
   'bureau-unknown-ticket': () =>

@@ -128,6 +128,35 @@ describe('an upload', () => {
     const long = await json(`/uploads/${id}?from=0`, { method: 'PUT', body: bytes.subarray(0, CHUNK + 1) });
     expect(long.body.code).toBe('bureau-not-so');
   });
+
+  it('is not begun again by a piece that does not say where it belongs', async () => {
+    const bytes = await pdf([[600, 800]], 10);
+    const { id } = await begin(bytes);
+    for (const from of ['', ' ', '0x0', '1e1', '-0'])
+      expect(
+        (await json(`/uploads/${id}?from=${encodeURIComponent(from)}`, { method: 'PUT', body: bytes })).body,
+      ).toMatchObject({
+        code: 'bureau-wrong-place',
+        data: { received: 0 },
+      });
+    expect((await put(id, bytes, 0)).status).toBe(200);
+  });
+
+  it('in the middle of being sent is not pushed out by many small ones', async () => {
+    const bytes = await pdf([[610, 810]]);
+    const { id } = await begin(bytes);
+    await put(id, bytes, 0);
+    const answers = [];
+    for (let i = 0; i < 40; i++) {
+      const sha256 = createHash('sha256').update(`small ${i}`).digest('hex');
+      answers.push((await post('/uploads', { name: 'small.pdf', bytes: 10, sha256, fault: 'none' })).status);
+    }
+    expect(answers).toContain(507);
+    expect((await json(`/uploads/${id}`)).body).toMatchObject({ received: CHUNK });
+    // Left lying, they make room.
+    clock += 11 * 60_000;
+    expect((await begin(await pdf([[620, 820]], 10))).received).toBe(0);
+  });
 });
 
 describe('what can go wrong', () => {
@@ -175,10 +204,9 @@ describe('what can go wrong', () => {
 
 it('does not wait for a file that takes longer to open than a pattern does', async () => {
   const bytes = await pdf([[600, 800]], 10);
-  const begun = Date.now();
-  expect(await pageSizes(Uint8Array.from(bytes), 1)).toBeNull();
-  expect(Date.now() - begun).toBeLessThan(5_000);
-  expect((await pageSizes(Uint8Array.from(bytes)))?.[0]?.width).toBeCloseTo(600, 3);
+  expect(await pageSizes(Uint8Array.from(bytes), 0)).toMatchObject({ ok: false, error: { code: 'bureau-too-long' } });
+  const read = await pageSizes(Uint8Array.from(bytes));
+  expect(read.ok && read.value[0]?.width).toBeCloseTo(600, 3);
 });
 
 describe('a ticket', () => {
@@ -201,6 +229,10 @@ describe('a ticket', () => {
     clock += PACE;
     expect(await at()).toBe('ready');
     expect((await json('/tickets/B-9999')).body.code).toBe('bureau-unknown-ticket');
+    // No number tells another.
+    const other = await ordered();
+    expect(other.ticket.number).toMatch(/^B-[2-9A-Z]{8}$/);
+    expect(other.ticket.number.slice(0, 5)).not.toBe(ticket.number.slice(0, 5));
   });
 
   it('can be taken back while it waits', async () => {

@@ -1,15 +1,22 @@
 import { Worker } from 'node:worker_threads';
 import { PDF_OPEN } from '@ample/core/formats/incoming';
+import { refuse, type Result } from '@ample/core/units';
 
-/** A file that takes longer to open is no pattern, ms; and how much memory it may take, MB. */
+/** A file that takes longer to open is no pattern, ms, counted once the thread is there; and how much memory, MB. */
 const PATIENCE = 10_000;
 const MEMORY = 400;
+/** A machine so busy that a thread does not begin within this, ms, is left in peace. */
+const TO_BEGIN = 60_000;
 
-/** Sizes of the pages of a PDF, mm; null where it is none, or takes more time or memory than a pattern does. */
+export type PageSizes = readonly { readonly width: number; readonly height: number }[];
+/** What the thread says: that it begins, and then the pages. */
+type Word = 'here' | PageSizes | null;
+
+/** Sizes of the pages of a PDF, mm. Refuses what is none, and what takes more time or memory than a pattern does. */
 export function pageSizes(
   data: Uint8Array,
   patience = PATIENCE,
-): Promise<readonly { readonly width: number; readonly height: number }[] | null> {
+): Promise<Result<PageSizes, 'bureau-no-pdf' | 'bureau-too-long'>> {
   return new Promise((resolve) => {
     const worker = new Worker(new URL('./pages.worker.mjs', import.meta.url), {
       workerData: { data, open: PDF_OPEN },
@@ -17,14 +24,22 @@ export function pageSizes(
       stderr: true,
       stdout: true,
     });
-    const end = (sizes: readonly { width: number; height: number }[] | null): void => {
+    const end = (result: Result<PageSizes, 'bureau-no-pdf' | 'bureau-too-long'>): void => {
       clearTimeout(timer);
       void worker.terminate();
-      resolve(sizes);
+      resolve(result);
     };
-    const timer = setTimeout(() => end(null), patience);
-    worker.once('message', end);
-    worker.once('error', () => end(null));
-    worker.once('exit', () => end(null));
+    const tooLong = (): void => end(refuse('bureau-too-long'));
+    const noPdf = (): void => end(refuse('bureau-no-pdf'));
+    let timer = setTimeout(tooLong, TO_BEGIN);
+    worker.on('message', (word: Word) => {
+      if (word === 'here') {
+        clearTimeout(timer);
+        timer = setTimeout(tooLong, patience);
+      } else if (word === null || word.length === 0) noPdf();
+      else end({ ok: true, value: word });
+    });
+    worker.once('error', noPdf);
+    worker.once('exit', noPdf);
   });
 }

@@ -22,4 +22,5 @@ async function sizes({ data, open }) {
   }
 }
 
+parentPort?.postMessage('here');
 parentPort?.postMessage(await sizes(workerData));

@@ -10,6 +10,9 @@ export interface BureauOptions {
   readonly pace?: number;
 }
 
+/** Where a piece belongs; what is no whole number belongs nowhere. */
+const fromOf = (text: unknown): number => (typeof text === 'string' && /^\d{1,12}$/.test(text) ? Number(text) : -1);
+
 /** A busy bureau says so this often before it has time. */
 const BUSY = 2;
 const STATUS: Readonly<Record<BureauError, number>> = {
@@ -22,6 +25,7 @@ const STATUS: Readonly<Record<BureauError, number>> = {
   'bureau-damaged': 422,
   'bureau-incomplete': 409,
   'bureau-no-pdf': 422,
+  'bureau-too-long': 422,
   'bureau-too-wide': 422,
   'bureau-unknown-ticket': 404,
   'bureau-too-late': 409,
@@ -32,7 +36,7 @@ const STATUS: Readonly<Record<BureauError, number>> = {
  * queue. Nothing is printed and nothing leaves this machine. Each upload may ask for one thing to go wrong.
  */
 export function bureau({ now = Date.now, pace = 5000 }: BureauOptions = {}): Router {
-  const uploads = new Uploads();
+  const uploads = new Uploads(now);
   const tickets = new Tickets(now, pace);
   const router = Router();
   const no = (response: Response, code: BureauError, data: Readonly<Record<string, string | number>> = {}): void => {
@@ -93,7 +97,7 @@ export function bureau({ now = Date.now, pace = 5000 }: BureauOptions = {}): Rou
         stored.struck = 1;
         piece[0] = (piece[0] as number) ^ 0xff;
       }
-      if (!uploads.put(stored, Number(request.query['from']), piece))
+      if (!uploads.put(stored, fromOf(request.query['from']), piece))
         return no(response, 'bureau-wrong-place', { received: stored.received });
       response.json(tellUpload(stored));
     },
@@ -109,10 +113,10 @@ export function bureau({ now = Date.now, pace = 5000 }: BureauOptions = {}): Rou
     if (stored.received < stored.bytes) return no(response, 'bureau-incomplete', { received: stored.received });
     if (!uploads.sound(stored)) return no(response, 'bureau-damaged');
     const pages = await pageSizes(stored.data.slice());
-    if (!pages || pages.length === 0) return no(response, 'bureau-no-pdf');
-    const price = priceOf(pages);
+    if (!pages.ok) return no(response, pages.error.code);
+    const price = priceOf(pages.value);
     if (!price.ok) return no(response, price.error.code, price.error.data);
-    stored.estimate = { upload: stored.id, pages: [...pages], ...price.value } satisfies Estimate;
+    stored.estimate = { upload: stored.id, pages: [...pages.value], ...price.value } satisfies Estimate;
     // A real bureau would print from it; the stand-in lets it go.
     stored.data = new Uint8Array();
     response.json(stored.estimate);

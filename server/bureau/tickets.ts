@@ -1,13 +1,17 @@
+import { randomBytes } from 'node:crypto';
 import { isOver, ticketAt, type Fault, type Kept, type Order, type Ticket } from '@ample/core/bureau';
 
 /** Jobs of others that are always in the queue before a new one. */
 const OTHERS = 2;
 const MOST = 200;
 
+/** No one can guess another's ticket: forty random bits, in letters and digits that are not mistaken for each other. */
+const SIGNS = '23456789ABCDEFGHJKLMNPQRSTUVWXYZ';
+const freshNumber = (): string => `B-${[...randomBytes(8)].map((v) => SIGNS[v % SIGNS.length]).join('')}`;
+
 export class Tickets {
   private readonly kept = new Map<string, Kept>();
   private readonly byKey = new Map<string, string>();
-  private last = 0;
   constructor(
     private readonly now: () => number,
     /** How long one job takes, ms. */
@@ -22,8 +26,9 @@ export class Tickets {
       const over = [...this.kept.keys()].find((n) => isOver(this.at(n) as Ticket));
       if (over === undefined) return null;
       this.kept.delete(over);
+      for (const [key, number] of this.byKey) if (number === over) this.byKey.delete(key);
     }
-    const number = `B-${String(++this.last).padStart(4, '0')}`;
+    const number = freshNumber();
     const { name, cents, fault } = job;
     const waiting = [...this.kept.keys()].filter((n) => this.at(n)?.state === 'waiting').length;
     this.kept.set(number, {

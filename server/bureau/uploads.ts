@@ -14,17 +14,25 @@ export interface Stored {
   received: number;
   /** The fault has shown itself: it does so once. */
   struck: number;
+  /** When it was last sent to. */
+  touched: number;
   estimate: Estimate | null;
 }
 
-/** The oldest go first: so many files, so many bytes. */
+/** So many files, so many bytes. */
 const MOST_FILES = 16;
 const MOST_BYTES = 200 * 1024 * 1024;
+/** A file that nobody went on sending for so long, ms, makes room. */
+const LEFT = 10 * 60_000;
 
 export class Uploads {
   private readonly stored = new Map<string, Stored>();
+  constructor(private readonly now: () => number = Date.now) {}
 
-  /** An upload by what is sent: the same file begun before goes on where it stopped. Null where there is no room. */
+  /**
+   * An upload by what is sent: the same file begun before goes on where it stopped. Null where there is no room: what is
+   * done, or was left lying, makes room; what another is still sending never does.
+   */
   begin(ask: z.output<typeof uploadAskSchema>): Stored | null {
     const id = `${ask.sha256.slice(0, 32)}-${ask.fault}`;
     const known = this.stored.get(id);
@@ -33,11 +41,19 @@ export class Uploads {
     if (ask.bytes > MOST_BYTES) return null;
     const held = (): number => [...this.stored.values()].reduce((sum, s) => sum + s.data.length, 0);
     while (this.stored.size >= MOST_FILES || held() + ask.bytes > MOST_BYTES) {
-      const oldest = this.stored.keys().next().value;
-      if (oldest === undefined) return null;
-      this.stored.delete(oldest);
+      const free = [...this.stored.values()].find((s) => s.estimate !== null || this.now() - s.touched > LEFT);
+      if (!free) return null;
+      this.stored.delete(free.id);
     }
-    const fresh: Stored = { ...ask, id, data: new Uint8Array(ask.bytes), received: 0, struck: 0, estimate: null };
+    const fresh: Stored = {
+      ...ask,
+      id,
+      data: new Uint8Array(ask.bytes),
+      received: 0,
+      struck: 0,
+      touched: this.now(),
+      estimate: null,
+    };
     this.stored.set(id, fresh);
     return fresh;
   }
@@ -51,6 +67,7 @@ export class Uploads {
     if (from !== s.received || from + piece.length > s.bytes) return false;
     s.data.set(piece, from);
     s.received += piece.length;
+    s.touched = this.now();
     return true;
   }
 

@@ -2,6 +2,7 @@ import { newestFirst } from '@ample/core/fit';
 import type { Wearer } from '@ample/core/formats';
 import type { HeightLies, MeasurementKey } from '@ample/core/pattern';
 import { useJob } from './job.ts';
+import { freshId } from './ids.ts';
 
 type Set = Wearer['sets'][number];
 
@@ -37,11 +38,9 @@ export const setRemark = (set: string, key: MeasurementKey, text: string): void 
 
 export const setDate = (set: string, date: string): void => editSet(set, (s) => ({ ...s, date }));
 
-const freshId = (): string => `s-${crypto.randomUUID().slice(0, 8)}`;
-
 /** A new dated set: empty, or with the last values to be taken again one by one. Returns its id. */
 export function addSet(date: string, copy: boolean): string {
-  const id = freshId();
+  const id = freshId('s');
   editWearer((w) => {
     const last = newestFirst(w.sets)[0];
     const readings = copy && last ? last.readings : {};

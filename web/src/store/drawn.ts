@@ -18,6 +18,7 @@ import { takeLines, useBring } from './bring.ts';
 import { readPieces } from './contact.ts';
 import { usePicture } from './picture.ts';
 import { readRows, useTyped } from './typed.ts';
+import { freshId } from './ids.ts';
 
 /** A piece drawn over a picture or read off a mat, that waits to be brought in with the others. */
 export interface DrawnPiece {
@@ -46,7 +47,7 @@ function add(places: readonly Place[], outline: Result<Path>, on: string | null)
   if (!outline.ok) return outline.error;
   const marked = marksFrom(places, outline.value);
   if (!marked.ok) return marked.error;
-  const piece = { id: crypto.randomUUID(), part: null, outline: outline.value, marked: marked.value, on };
+  const piece = { id: freshId('d', 8), part: null, outline: outline.value, marked: marked.value, on };
   change((all) => [...all, piece]);
   return null;
 }

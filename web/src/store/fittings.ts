@@ -13,8 +13,8 @@ import { makeAgain, returnTo, standsAs, stillAt, versionOf, withVersion, type Ch
 import { planStep } from '@ample/samples';
 import { insertAt, type Draft } from '@ample/core/draft';
 import { editJob, useJob } from './job.ts';
+import { freshId } from './ids.ts';
 
-const fresh = (letter: string): string => `${letter}-${crypto.randomUUID().slice(0, 8)}`;
 const now = (): string => new Date().toISOString();
 
 export const editFitting = (id: string, change: (f: Fitting) => Fitting): void =>
@@ -24,11 +24,11 @@ const editObservation = (fitting: string, id: string, change: (o: Observation) =
 
 /** A fitting begun; the plan as it stands is kept as a version that it was sewn from. Returns its id. */
 export function addFitting(kind: Fitting['kind'], date: string, name: string): string {
-  const id = fresh('f');
+  const id = freshId('f');
   useJob.setState(({ job, wearer }) => {
     if (!job || !wearer || job.fittings.length >= MOST.fittings) return {};
     const kept = job.versions.find((v) => standsAs(job, v));
-    const version = kept ?? versionOf(job, wearer, fresh('v'), name, now());
+    const version = kept ?? versionOf(job, wearer, freshId('v'), name, now());
     const fitting = fittingSchema.parse({ id, date, kind, version: version.id });
     const begun: Job = { ...job, fittings: [...job.fittings, fitting] };
     return { job: kept ? begun : withVersion(begun, version) };
@@ -40,7 +40,7 @@ export const removeFitting = (id: string): void =>
 
 /** Something seen, where it is usually seen unless a place was pointed at. Returns its id. */
 export function addObservation(fitting: string, sign: SignId, fields: Partial<Observation> = {}): string {
-  const id = fresh('o');
+  const id = freshId('o');
   const { view, at } = signOf(sign);
   editFitting(fitting, (f) =>
     f.observations.length >= MOST.observations
@@ -116,7 +116,7 @@ function applied(
 ): { readonly job: Job; readonly answer: Pick<Answer, 'step' | 'from' | 'to'> } {
   switch (change.kind) {
     case 'add': {
-      const id = fresh('s');
+      const id = freshId('s');
       const step = {
         ...planStep(id, change.alteration, change.values),
         side: change.side,
@@ -140,7 +140,7 @@ function applied(
 
 /** The job as it stands, kept under a name. Returns the version's id. */
 export function keepVersion(name: string): string {
-  const id = fresh('v');
+  const id = freshId('v');
   useJob.setState(({ job, wearer }) =>
     job && wearer ? { job: withVersion(job, versionOf(job, wearer, id, name, now())) } : {},
   );
@@ -153,7 +153,7 @@ export const goBackTo = (id: string, keepAs: string): void =>
     const version = job?.versions.find((v) => v.id === id);
     if (!job || !wearer || !version || standsAs(job, version)) return {};
     const held = job.versions.some((v) => standsAs(job, v));
-    const safe = held ? job : withVersion(job, versionOf(job, wearer, fresh('v'), keepAs, now()));
+    const safe = held ? job : withVersion(job, versionOf(job, wearer, freshId('v'), keepAs, now()));
     return { job: returnTo(safe, version) };
   });
 export const renameVersion = (id: string, name: string): void =>
@@ -167,5 +167,5 @@ export const removeVersion = (id: string): void =>
 /** The altered pattern as a master for another cloth: a new job beside this one. Null without an open job. */
 export function againFrom(draft: Draft, fabric: string, today: string): Job | null {
   const { job } = useJob.getState();
-  return job ? makeAgain(job, draft, { id: `j-${crypto.randomUUID().slice(0, 8)}`, fabric, today }) : null;
+  return job ? makeAgain(job, draft, { id: freshId('j'), fabric, today }) : null;
 }

@@ -15,6 +15,7 @@ import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
 import { db, tableOf, type Damaged } from './db.ts';
 import { dropJournal, readJournals } from './journal.ts';
 import { forgetKnown, knows, remove, saveTogether, storageTrouble } from './vault.ts';
+import { freshId } from './ids.ts';
 
 /** Everything on the rail and in the drawers. */
 interface Library {
@@ -197,7 +198,7 @@ export async function editStored(id: string, change: (job: Job) => Job): Promise
 
 /** A new wearer with an empty job on the first pattern. */
 export async function startOwn(name: string, title: string, today: string, pattern: string | Pattern): Promise<string> {
-  const id = crypto.randomUUID().slice(0, 8);
+  const id = freshId('');
   const wearer = wearerSchema.parse({
     format: 'ample-draft/wearer',
     version: 1,

@@ -4,6 +4,7 @@ import { PATTERN_VERSION, patternSchema, type Pattern } from '@ample/core/patter
 import { demoPattern } from '@ample/samples';
 import { editJob } from './job.ts';
 import { useLibrary } from './library.ts';
+import { freshId } from './ids.ts';
 
 /** The pattern of a job: inline, from the drawer, or one of the house's samples, drafted when first asked for. */
 export function patternOf(job: Pick<Job, 'pattern'> | null, patterns: readonly Pattern[]): Pattern | null {
@@ -25,13 +26,11 @@ export const editPattern = (change: (pattern: Pattern) => Pattern): void =>
     return now && isOwn(now) ? { ...j, pattern: change(now) as Job['pattern'] } : j;
   });
 
-const freshId = (): string => `p-${crypto.randomUUID().slice(0, 8)}`;
-
 /** The pattern of the open job as one's own, to be changed. */
 export const copyPattern = (): void =>
   editJob((j) => {
     const now = patternOf(j, useLibrary.getState().patterns);
-    return now ? { ...j, pattern: { ...now, id: freshId(), name: `${now.name}, my own` } as Job['pattern'] } : j;
+    return now ? { ...j, pattern: { ...now, id: freshId('p'), name: `${now.name}, my own` } as Job['pattern'] } : j;
   });
 
 /** A pattern of paper only: a name, one size, nothing else known yet. */
@@ -39,7 +38,7 @@ export const paperPattern = (name: string): Pattern =>
   patternSchema.parse({
     format: 'ample-draft/pattern',
     version: PATTERN_VERSION,
-    id: freshId(),
+    id: freshId('p'),
     name,
     chart: [{ size: '1', body: {} }],
     sizes: {},

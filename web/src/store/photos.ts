@@ -5,6 +5,7 @@ import { shrinkPhoto, type Shrunk } from '../workers/photoClient.ts';
 import { db } from './db.ts';
 import { editFitting } from './fittings.ts';
 import { useJob } from './job.ts';
+import { freshId } from './ids.ts';
 
 /** Pictures larger than this are not opened: no phone takes them. */
 const LARGEST = 60 * 2 ** 20;
@@ -42,7 +43,7 @@ async function addOne(
   } catch {
     return { ok: false, error: { code: 'photo-not-a-picture', data: { name: file.name } } };
   }
-  const id = `ph-${crypto.randomUUID()}`;
+  const id = freshId('ph', 16);
   try {
     await db.photos.put({ id, job: job.id, type: small.type, bytes: small.bytes });
   } catch {

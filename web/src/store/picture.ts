@@ -15,6 +15,7 @@ import {
 import type { Place, PlaceKind } from '@ample/core/tracing';
 import type { Refusal } from '@ample/core/units';
 import { askPicture } from '../workers/pictureClient.ts';
+import { freshId } from './ids.ts';
 
 /** What lies beside the piece, whose size is known, mm. */
 export const SHEETS = [
@@ -164,7 +165,7 @@ export async function flatten(): Promise<void> {
   set({
     busy: false,
     flat: flat ?? null,
-    flatId: crypto.randomUUID(),
+    flatId: freshId('f', 8),
     residual: residual ?? null,
     url: shown(jpeg),
     clicks: [],

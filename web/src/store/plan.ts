@@ -3,6 +3,7 @@ import { computed, inOrder, insertAt } from '@ample/core/draft';
 import type { Job, Step } from '@ample/core/formats';
 import { planStep } from '@ample/samples';
 import { editJob, editStep } from './job.ts';
+import { freshId } from './ids.ts';
 
 /** Adds a step where it belongs in the order of work; its id is new. */
 export const addStep = (alteration: string, values: Step['values'] = {}): void =>
@@ -14,7 +15,7 @@ export const addStep = (alteration: string, values: Step['values'] = {}): void =
 /** The whole plan put in the order of work. */
 export const sortPlan = (order: Job['order']): void =>
   editJob((j) => ({ ...j, order, steps: [...inOrder(j.steps, order)] }));
-export const freshStepId = (): string => `s-${crypto.randomUUID().slice(0, 8)}`;
+export const freshStepId = (): string => freshId('s');
 
 /** The same step by another alteration: keeps the amount and what the other knows too. */
 export const swapAlteration = (step: string, alteration: string): void =>

@@ -3,9 +3,10 @@ import { versionOf, withVersion } from '@ample/core/toile';
 import type { Refusal, Result } from '@ample/core/units';
 import { format as clock } from '../app/time.ts';
 import { db, tableOf, type Kind } from './db.ts';
+import { freshId } from './ids.ts';
 
 /** This window, among others on the same database. */
-export const TAB: string = crypto.randomUUID().slice(0, 8);
+export const TAB: string = freshId('');
 
 /** Documents as this window last read or wrote them, letter for letter: what differs from it, another has written. */
 const known = new Map<string, string>();
@@ -135,8 +136,6 @@ function bringTogether(
   }
   return { job, wearer, notice: { code: clashed > 0 ? 'window-clash' : 'window-merged', data: { time: clock(now) } } };
 }
-
-const freshId = (letter: string): string => `${letter}-${crypto.randomUUID().slice(0, 8)}`;
 
 /** What a version keeps; all else the other window wrote is kept in words. */
 const CHOICES = /^(size|sizeMethod|cup|hanging|steps|order|pattern)(\.|$)/;
