@@ -1,6 +1,13 @@
-import { existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { extname, join } from 'node:path';
-import { openFailure, PDF_OPEN, readDxf, readPdf, readSvg, type PdfDocument } from '@ample/core/formats/incoming';
+import { extname } from 'node:path';
+import {
+  openFailure,
+  PDF_OPEN,
+  readDxf,
+  readPdf,
+  readSvg,
+  textOf,
+  type PdfDocument,
+} from '@ample/core/formats/incoming';
 import { writeSvg } from '@ample/core/formats';
 import { pathLength } from '@ample/core/geometry';
 import { inspectPiece } from '@ample/core/guard';
@@ -9,6 +16,7 @@ import {
   allRings,
   boxOf,
   findSquares,
+  grouped,
   layTogether,
   lettersIn,
   MOST_BYTES,
@@ -18,10 +26,10 @@ import {
   toldPieces,
   tracePiece,
   type Lines,
-  type Stroke,
 } from '@ample/core/tracing';
 import { ok, refuse, type Result } from '@ample/core/units';
 import { sayFinding, sayProblem, sayRepair, sayTiles, sayTraceNote, type Units } from '@ample/core/words';
+import { bytesOf, writeOut } from './files.ts';
 import type { Written } from './report.ts';
 
 const UNITS: Units = { unit: 'cm', fraction: 8 };
@@ -31,20 +39,16 @@ const LEAST = 60;
 
 /** The lines of a file, by what its name ends in. Refuses what is no PDF, SVG or DXF, or too large. */
 export async function linesOfFile(file: string): Promise<Result<Lines>> {
-  if (!existsSync(file)) return refuse('file-not-found', { file });
   const kind = KINDS[extname(file).toLowerCase() as keyof typeof KINDS];
   if (!kind) return refuse('file-kind-unknown', { name: file });
-  const { size } = statSync(file);
-  if (size === 0) return refuse('file-empty');
-  if (size > MOST_BYTES[kind])
-    return refuse('file-too-large', { size: Math.ceil(size / 1e6), most: Math.round(MOST_BYTES[kind] / 1e6) });
-  const bytes = readFileSync(file);
-  if (kind === 'svg') return readSvg(bytes.toString('utf8'));
-  if (kind === 'dxf')
-    return readDxf(bytes.toString('utf8').includes('\uFFFD') ? bytes.toString('latin1') : bytes.toString('utf8'));
+  const read = bytesOf(file, MOST_BYTES[kind]);
+  if (!read.ok) return read;
+  const bytes = read.value;
+  if (kind === 'svg') return readSvg(textOf(bytes));
+  if (kind === 'dxf') return readDxf(textOf(bytes));
   const { getDocument, OPS } = await import('pdfjs-dist/legacy/build/pdf.mjs');
   try {
-    const document = await getDocument({ data: new Uint8Array(bytes), ...PDF_OPEN }).promise;
+    const document = await getDocument({ data: bytes, ...PDF_OPEN }).promise;
     return await readPdf(document as unknown as PdfDocument, OPS);
   } catch (error) {
     return { ok: false, error: openFailure(error) };
@@ -54,12 +58,7 @@ export async function linesOfFile(file: string): Promise<Result<Lines>> {
 const round = (n: number): number => Math.round(n * 100) / 100;
 
 function outlinesOf(lines: Lines) {
-  const groups = new Map<string, Stroke[]>();
-  for (const s of lines.strokes) {
-    const key = `${s.layer} ${s.style}`;
-    groups.set(key, [...(groups.get(key) ?? []), s]);
-  }
-  return [...groups.values()].flatMap((strokes) =>
+  return [...grouped(lines.strokes, (s) => `${s.layer} ${s.style}`).values()].flatMap((strokes) =>
     allRings(strokes).flatMap((ring) => {
       const b = boxOf(ring.path);
       const [width, height] = [b.maxX - b.minX, b.maxY - b.minY];
@@ -94,9 +93,11 @@ export async function bring(file: string, out?: string, despiteFaults = false): 
   const isSound = (p: Piece): boolean => !faults.some((f) => f.piece === p.id);
   const sound = pieces.filter(isSound);
   if (out !== undefined && pieces.length > 0) {
-    mkdirSync(out, { recursive: true });
-    writeFileSync(join(out, 'pieces.json'), `${JSON.stringify(sound, null, 2)}\n`);
-    writeFileSync(join(out, 'pieces.svg'), writeSvg(sound, { title: file }));
+    const written = writeOut(out, [
+      ['pieces.json', `${JSON.stringify(sound, null, 2)}\n`],
+      ['pieces.svg', writeSvg(sound, { title: file })],
+    ]);
+    if (!written.ok) return written;
   }
   const sizes = new Set(traced.map((t) => t.size));
   const report = {

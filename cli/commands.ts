@@ -1,6 +1,5 @@
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import { CATALOGUE, FAMILIES, propose } from '@ample/core/alterations';
 import { SAMPLE_SIZES, samplePattern, type SampleId } from '@ample/core/drafting';
@@ -38,6 +37,7 @@ import {
   worksheetTable,
   type Units,
 } from '@ample/core/words';
+import { writeOut } from './files.ts';
 import { alterReport, type Written } from './report.ts';
 import { loadJob, readFile, type LoadedJob } from './resolve.ts';
 
@@ -203,24 +203,19 @@ async function writeFiles(
 ): Promise<Result<readonly string[]>> {
   const paper = paperFrom(options.paper);
   if (!paper.ok) return paper;
-  mkdirSync(out, { recursive: true });
   const title = `${loaded.pattern.name} ${d.size ?? ''} for ${loaded.wearer.name}`;
-  const files: string[] = [];
+  const files: (readonly [string, string | Uint8Array])[] = [];
   if (options.formats.includes('svg') && !d.paper) {
-    writeFileSync(join(out, 'pattern.svg'), writeSvg(d.pieces, { title, original: d.original }));
-    files.push('pattern.svg');
+    files.push(['pattern.svg', writeSvg(d.pieces, { title, original: d.original })]);
   }
   if (options.formats.includes('dxf') && !d.paper) {
-    writeFileSync(join(out, 'pattern.dxf'), writeDxf([{ size: d.size ?? '', pieces: d.pieces }]));
-    files.push('pattern.dxf');
+    files.push(['pattern.dxf', writeDxf([{ size: d.size ?? '', pieces: d.pieces }])]);
   }
   if (options.formats.includes('json') && !d.paper) {
-    writeFileSync(join(out, 'pieces.json'), writeDocument(d.pieces));
-    files.push('pieces.json');
+    files.push(['pieces.json', writeDocument(d.pieces)]);
   }
   if (options.formats.includes('csv')) {
-    writeFileSync(join(out, 'worksheet.csv'), writeCsv(worksheetTable(d.worksheet, UNITS.unit)));
-    files.push('worksheet.csv');
+    files.push(['worksheet.csv', writeCsv(worksheetTable(d.worksheet, UNITS.unit))]);
   }
   if (options.formats.includes('pdf')) {
     const plan = options.patches ? patchPlan(d.pieces, d.original) : null;
@@ -245,8 +240,7 @@ async function writeFiles(
       sheets: d.steps.flatMap((s) => handSheet(s, UNITS, d.paper !== null) ?? []).map(printableSheet),
       fonts: fonts(),
     });
-    writeFileSync(join(out, 'pattern.pdf'), bytes);
-    files.push('pattern.pdf');
+    files.push(['pattern.pdf', bytes]);
   }
-  return ok(files);
+  return writeOut(out, files);
 }

@@ -1,5 +1,3 @@
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import { draft, type Draft } from '@ample/core/draft';
 import { paperFrom } from '@ample/core/formats';
@@ -11,6 +9,7 @@ import { ok, refuse, type Result } from '@ample/core/units';
 import { CAUSE_WORDS, recordOf, sayChange, sayDifference, sayEvidence, SIGN_WORDS } from '@ample/core/words';
 import { fonts, says, UNITS } from './commands.ts';
 import { loadJob, type LoadedJob } from './resolve.ts';
+import { bytesOf, writeOut } from './files.ts';
 
 interface Drafted {
   readonly loaded: LoadedJob;
@@ -107,20 +106,19 @@ export async function record(file: string, out: string, paperName: string, date:
     date,
     fonts: fonts(),
   });
-  mkdirSync(out, { recursive: true });
-  writeFileSync(join(out, 'record.pdf'), bytes);
+  const written = writeOut(out, [['record.pdf', bytes]]);
+  if (!written.ok) return written;
   return ok({ ...told, drawings: told.drawings.map((x) => x.name), files: ['record.pdf'] });
 }
 
+/** A backup larger than this is not opened, bytes. */
+const MOST_BUNDLE = 600_000_000;
+
 /** `ample backup`: reads a file made by the app and tells what is in it, or why it is refused. */
 export function backup(file: string): Result<unknown> {
-  let bytes: Uint8Array;
-  try {
-    bytes = readFileSync(file);
-  } catch {
-    return refuse('file-not-found', { file });
-  }
-  const read = readBundle(bytes);
+  const bytes = bytesOf(file, MOST_BUNDLE);
+  if (!bytes.ok) return bytes;
+  const read = readBundle(bytes.value);
   if (!read.ok) return read;
   const { kind, made, kept } = read.value;
   return ok({

@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { isMainThread } from 'node:worker_threads';
 import type { Result } from '@ample/core/units';
 import { isSample, SAMPLE_IDS } from '@ample/core/drafting';
 import {
@@ -189,9 +190,5 @@ async function run(command: string, argument: string, flags: Flags, date: string
   }
 }
 
-if (process.argv[1] && /main\.ts$|bin\.mjs$/.test(process.argv[1])) {
-  const done = await main(process.argv.slice(2), new Date().toISOString().slice(0, 10));
-  process.stdout.write(done.out);
-  process.stderr.write(done.err);
-  process.exitCode = done.code;
-}
+// Started as a program it goes the way of `bin.mjs`: in a thread that can be ended.
+if (isMainThread && /main\.ts$/.test(process.argv[1] ?? '')) await import(new URL('./bin.mjs', import.meta.url).href);

@@ -1,19 +1,15 @@
-import { readFileSync } from 'node:fs';
-import { dirname, resolve } from 'node:path';
+import { realpathSync } from 'node:fs';
+import { dirname, isAbsolute, relative, resolve } from 'node:path';
 import { isSample, SAMPLE_IDS, samplePattern } from '@ample/core/drafting';
 import type { ResolvedJob } from '@ample/core/draft';
 import { parseJson, readJob, readPattern, readWearer, type Job, type Wearer } from '@ample/core/formats';
 import type { Pattern } from '@ample/core/pattern';
+import { documentText } from './files.ts';
 import { ok, refuse, type Result } from '@ample/core/units';
 
 export function readFile(file: string): Result<unknown> {
-  let text: string;
-  try {
-    text = readFileSync(file, 'utf8');
-  } catch {
-    return refuse('file-not-found', { file });
-  }
-  return parseJson(text);
+  const text = documentText(file);
+  return text.ok ? parseJson(text.value) : text;
 }
 
 /** A job with its wearer and pattern, inline or from files named relative to the job's folder. */
@@ -44,6 +40,24 @@ function loadPart<T>(ref: object, folder: string, kind: string, read: (value: un
   if ('format' in ref) return read(ref);
   if (!('file' in ref) || typeof ref.file !== 'string')
     return refuse('reference-not-here', { kind, ref: 'id' in ref ? String(ref.id) : '' });
+  if (!liesIn(folder, ref.file)) return refuse('reference-outside', { kind, file: ref.file });
   const value = readFile(resolve(folder, ref.file));
-  return value.ok ? read(value.value) : value;
+  if (!value.ok)
+    return value.error.code === 'document-not-json' ? refuse('reference-not-read', { kind, file: ref.file }) : value;
+  return read(value.value);
+}
+
+/** Whether a file named in a job lies in the job's folder, links followed: a job from elsewhere reads nothing else. */
+function liesIn(folder: string, file: string): boolean {
+  const within = (from: string, to: string): boolean => {
+    const way = relative(from, to);
+    return way !== '' && !way.startsWith('..') && !isAbsolute(way);
+  };
+  if (isAbsolute(file) || !within(folder, resolve(folder, file))) return false;
+  try {
+    return within(realpathSync(folder), realpathSync(resolve(folder, file)));
+  } catch {
+    // It is not there: that is said by who reads it.
+    return true;
+  }
 }

@@ -1,5 +1,4 @@
-import { mkdirSync, writeFileSync } from 'node:fs';
-import { basename, extname, join } from 'node:path';
+import { basename, extname } from 'node:path';
 import { chartOfFile, withChart } from '@ample/core/fit';
 import { distance, endOf, pathLength } from '@ample/core/geometry';
 import { inspectPiece } from '@ample/core/guard';
@@ -17,6 +16,7 @@ import {
 import { ok, refuse, type Result } from '@ample/core/units';
 import { sayAsk, sayFinding, sayBasis, type Units } from '@ample/core/words';
 import { linesOfFile } from './bring.ts';
+import { writeOut } from './files.ts';
 import type { Written } from './report.ts';
 
 const UNITS: Units = { unit: 'cm', fraction: 8 };
@@ -89,8 +89,8 @@ export async function take(
   const taken = sure.filter((p) => !faulty.includes(p));
   const chart = chartOfFile(lines.value);
   if (out !== undefined && taken.length > 0) {
-    mkdirSync(out, { recursive: true });
-    writeFileSync(join(out, 'pattern.json'), `${JSON.stringify(documentOf(file, taken, chart), null, 2)}\n`);
+    const written = writeOut(out, [['pattern.json', `${JSON.stringify(documentOf(file, taken, chart), null, 2)}\n`]]);
+    if (!written.ok) return written;
   }
   const questions = read.pieces
     .filter((p) => p.sure < SURE)

@@ -85,7 +85,7 @@ try {
   await shot('table-swayback');
   const out = mkdtempSync(join(tmpdir(), 'ample-shots-'));
   const alter = ['alter', join(root, 'samples/documents/marit-causeway.job.json'), '--out', out, '--formats', 'pdf'];
-  execFileSync(process.execPath, ['--import', 'tsx', join(root, 'cli/main.ts'), ...alter], { stdio: 'ignore' });
+  execFileSync(process.execPath, [join(root, 'cli/bin.mjs'), ...alter], { stdio: 'ignore' });
   await page.goto(`${base}/job/marit-ebb/bring`);
   await page.getByLabel('A PDF, SVG or DXF file').setInputFiles(join(out, 'pattern.pdf'));
   await page.getByRole('group', { name: 'Sizes in the file' }).getByRole('button').first().click();

@@ -112,6 +112,21 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'pattern-invalid': (s) => `The pattern cannot be used: ${PROBLEMS[s.text('problem')]?.(s) ?? s.text('problem')}`,
   'file-not-found': (s) =>
     `There is no file “${s.text('file')}”. Give the name of a file that exists, from the folder of the job.`,
+  'reference-outside': (s) =>
+    `The job names the file “${s.text('file')}”, which does not lie in the job’s own folder. Put it there, or put the ${s.text('kind')} inline.`,
+  'reference-not-read': (s) =>
+    `The file “${s.text('file')}” named in the job cannot be read as a ${s.text('kind')}. Write it again from the app.`,
+  'file-is-folder': (s) => `“${s.text('file')}” is a folder. Name a file in it.`,
+  'file-not-plain': (s) => `“${s.text('file')}” is a pipe or a device, no file. Save what it holds as a file first.`,
+  'file-not-allowed': (s) => `You are not allowed to read “${s.text('file')}”. Change its permissions, or take a copy.`,
+  'file-not-readable': (s) => `“${s.text('file')}” could not be read (${s.text('detail')}). Take another copy of it.`,
+  'out-no-folder': (s) =>
+    `Nothing was written: “${s.text('folder')}” is, or lies under, a file where a folder is needed. Name another folder.`,
+  'out-not-allowed': (s) =>
+    `Nothing was written: you are not allowed to write in “${s.text('folder')}”. Name another folder.`,
+  'out-full': (s) =>
+    `Nothing was written: there is no room left where “${s.text('folder')}” lies. Make room, and run it again.`,
+  'out-failed': (s) => `Nothing was written in “${s.text('folder')}” (${s.text('detail')}). Name another folder.`,
   'reference-not-here': (s) =>
     `The job refers to “${s.text('ref')}”, which is not in this file. Put the ${s.text('kind')} inline or name its file.`,
   'level-not-on-piece': (s) => `No piece is marked with the ${s.text('level')} level.`,

@@ -28,12 +28,16 @@ export function drawArc(pen: Pen, c: Point, rx: Point, ry: Point, from: number, 
   }
 }
 
+const LARGEST_RADIUS = 1e7;
+
 /** A bit of a polyline bulged into an arc: the bulge is the tangent of a quarter of its angle, left-hand positive. */
 function drawBulge(pen: Pen, a: Point, b: Point, bulge: number): void {
   const angle = 4 * Math.atan(bulge);
   const [dx, dy] = [b.x - a.x, b.y - a.y];
   const chord = Math.hypot(dx, dy);
-  if (!(chord > 0) || Math.abs(bulge) < 1e-9) return pen.line(b.x, b.y);
+  // An arc of more than ten kilometres is straight, and what has no radius at all is no arc.
+  const radius = (chord * (1 + bulge * bulge)) / (4 * Math.abs(bulge));
+  if (!(chord > 0) || !(radius < LARGEST_RADIUS)) return pen.line(b.x, b.y);
   const r = chord / (2 * Math.sin(angle / 2));
   const h = r * Math.cos(angle / 2);
   const c = { x: (a.x + b.x) / 2 - (dy / chord) * h, y: (a.y + b.y) / 2 + (dx / chord) * h };

@@ -183,6 +183,17 @@ describe('readDxf', () => {
     expect(ellipse).toBeCloseTo(484.42, 1);
   });
 
+  it.each([1e300, -1e300, 1e154, 1e-12])(
+    'takes a bulge of %d, whose arc nobody could draw, for a straight',
+    (bulge) => {
+      const corner = (x: number, y: number) => [[10, x] as const, [20, y] as const, [42, bulge] as const];
+      const corners = [...corner(0, 0), ...corner(300, 0), ...corner(300, 400)];
+      const drawn = readDxf(entities([0, 'LWPOLYLINE'], [8, 'a'], [90, 3], [70, 1], ...corners));
+      // By hand: 300 across, 400 down and 500 back.
+      expect(lengths(expectOk(drawn, 'dxf'))[0]).toBeCloseTo(1200, 6);
+    },
+  );
+
   it('reads a spline as the curve it is', () => {
     // A clamped cubic with no inner knot is one Bézier curve.
     const lines = expectOk(

@@ -1,4 +1,12 @@
-import { openFailure, PDF_OPEN, readDxf, readPdf, readSvg, type PdfDocument } from '@ample/core/formats/incoming';
+import {
+  openFailure,
+  PDF_OPEN,
+  readDxf,
+  readPdf,
+  readSvg,
+  textOf,
+  type PdfDocument,
+} from '@ample/core/formats/incoming';
 import type { Lines } from '@ample/core/tracing';
 import type { Result } from '@ample/core/units';
 import { PROTOCOL, type ReadRequest } from './protocol.ts';
@@ -20,12 +28,8 @@ async function openPdf(data: Uint8Array): Promise<Result<{ document: PdfDocument
 
 async function read(input: ReadRequest['input'], onShare: (share: number) => void): Promise<Result<Lines>> {
   const { bytes, kind } = input;
-  if (kind === 'svg') return readSvg(new TextDecoder('utf-8').decode(bytes));
-  // Older files of this kind are not UTF-8; what is not is taken by the code page they were written in.
-  if (kind === 'dxf') {
-    const utf8 = new TextDecoder('utf-8').decode(bytes);
-    return readDxf(utf8.includes('\uFFFD') ? new TextDecoder('windows-1252').decode(bytes) : utf8);
-  }
+  if (kind === 'svg') return readSvg(textOf(bytes));
+  if (kind === 'dxf') return readDxf(textOf(bytes));
   const open = await openPdf(bytes);
   return open.ok ? readPdf(open.value.document, open.value.ops, onShare) : open;
 }

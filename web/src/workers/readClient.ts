@@ -1,3 +1,4 @@
+import { textOf } from '@ample/core/formats/text';
 import { MOST_BYTES, type Lines } from '@ample/core/tracing';
 import { refuse, type Result } from '@ample/core/units';
 import { askOnce } from './askOnce.ts';
@@ -12,9 +13,9 @@ const LONGEST = 60_000;
 
 /** What a file is by its first bytes, whatever it is called; null for none of these. */
 export function kindOf(name: string, head: Uint8Array): FileKind | null {
-  const text = new TextDecoder('latin1').decode(head.slice(0, 1024));
+  const text = textOf(head.slice(0, 1024));
   if (text.includes('%PDF-')) return 'pdf';
-  if (/<svg|<!DOCTYPE svg/i.test(text) || (/^\s*(\uFEFF|ï»¿)?<\?xml/.test(text) && /\.svg$/i.test(name))) return 'svg';
+  if (/<svg|<!DOCTYPE svg/i.test(text) || (/^\s*<\?xml/.test(text) && /\.svg$/i.test(name))) return 'svg';
   if (/^\s*(0|999)\s*\r?\n/.test(text) || /Binary DXF/.test(text)) return 'dxf';
   if (/\.svg$/i.test(name)) return 'svg';
   return /\.dxf$/i.test(name) ? 'dxf' : null;
