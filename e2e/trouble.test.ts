@@ -102,6 +102,33 @@ test('a full disk is said where it happened, with a way to keep the work', async
   await expect.poll(async () => (await storedJob(page)).steps[0]?.values['total']).toBe(55);
 });
 
+for (const [name, storage, says] of [
+  ['that never answers', 'silent', /storage does not answer, so nothing you do now is kept/],
+  ['that is missing', 'missing', /Nothing you do here is kept/],
+] as const)
+  test(`storage ${name}: the demo is shown, an edit says that it is not kept, and goes into a file`, async ({
+    page,
+  }) => {
+    await page.addInitScript((kind) => {
+      if (kind === 'missing') return Object.defineProperty(window, 'indexedDB', { value: undefined });
+      IDBFactory.prototype.open = () => new EventTarget() as IDBOpenDBRequest;
+      return undefined;
+    }, storage);
+    await page.goto('/');
+    if (storage === 'silent') await expect(page.getByText('Opening your work')).toBeVisible();
+    await expect(page.getByRole('link', { name: /Marit Quell Concert/ })).toBeVisible();
+    await expect(page.getByText(says).first()).toBeVisible();
+    await page.goto('/job/marit-causeway/table');
+    const total = page.getByRole('textbox', { name: 'Over the whole front' });
+    await total.fill('5.5');
+    await total.press('Enter');
+    await expect(total).toHaveValue('+5.5');
+    await expect(page.getByText(says).first()).toBeVisible();
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Export to a file' }).click();
+    expect((await waiting).suggestedFilename()).toBe('marit-quell-causeway.job.json');
+  });
+
 test('a worker that crashes is replaced and the work goes on', async ({ page }) => {
   await page.addInitScript(() => {
     const Real = window.Worker;

@@ -133,6 +133,10 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'size-unknown': (s) => `There is no size “${s.text('size')}”. The sizes are ${s.text('sizes')}.`,
   'storage-full': () =>
     'This device has no room left to save. Your work is still open: export it to a file, then free some space.',
+  'storage-silent': () =>
+    'This browser’s storage does not answer, so nothing you do now is kept. Close other windows of the app and reload; until then, export your work to a file.',
+  'storage-missing': () =>
+    'This browser keeps nothing for the app, perhaps because the window is private. Nothing you do here is kept: export your work to a file.',
   'storage-failed': (s) => `Saving did not work (${s.text('detail')}). Your work is still open: export it to a file.`,
   'document-damaged': (s) =>
     `A saved ${s.text('kind')} is damaged and was set aside, not deleted: ${s.text('detail')}. You can export it as it is.`,

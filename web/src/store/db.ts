@@ -56,4 +56,28 @@ export class AmpleDatabase extends Dexie {
 }
 
 export const db = new AmpleDatabase();
+
+/** A database that does not open within this, ms, is taken for one that never will. */
+const PATIENCE = 8_000;
+let silent = false;
+export const isSilent = (): boolean => silent;
+/**
+ * Opens the database, or gives it up: from then on everything asked of it fails at once instead of waiting for ever.
+ * Throws where it did not open.
+ */
+export async function openDatabase(patience = PATIENCE): Promise<void> {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const late = new Promise<never>((_, reject) => {
+    timer = setTimeout(() => {
+      silent = true;
+      db.close({ disableAutoOpen: true });
+      reject(new Error('it does not answer'));
+    }, patience);
+  });
+  try {
+    await Promise.race([db.open(), late]);
+  } finally {
+    clearTimeout(timer);
+  }
+}
 export const tableOf = (kind: Kind) => ({ wearer: db.wearers, pattern: db.patterns, job: db.jobs })[kind];

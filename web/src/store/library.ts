@@ -12,7 +12,7 @@ import {
 import type { Pattern } from '@ample/core/pattern';
 import type { Refusal, Result } from '@ample/core/units';
 import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
-import { db, tableOf, type Damaged } from './db.ts';
+import { db, openDatabase, tableOf, type Damaged } from './db.ts';
 import { dropJournal, readJournals } from './journal.ts';
 import { forgetKnown, knows, remove, saveTogether, storageTrouble } from './vault.ts';
 import { freshId } from './ids.ts';
@@ -98,6 +98,7 @@ export async function openLibrary(): Promise<void> {
   };
   try {
     forgetKnown();
+    await openDatabase();
     await attempt(seed);
     const wearers = readAll('wearer', await db.wearers.toArray(), readWearer);
     const patterns = readAll('pattern', await db.patterns.toArray(), readPattern);

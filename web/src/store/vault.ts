@@ -2,7 +2,7 @@ import { merge3, readJob, readWearer, type Clash, type Job, type Wearer } from '
 import { versionOf, withVersion } from '@ample/core/toile';
 import type { Refusal, Result } from '@ample/core/units';
 import { format as clock } from '../app/time.ts';
-import { db, tableOf, type Kind } from './db.ts';
+import { db, isSilent, tableOf, type Kind } from './db.ts';
 import { freshId } from './ids.ts';
 
 /** This window, among others on the same database. */
@@ -30,9 +30,10 @@ export interface Saved {
 /** What went wrong with storage, by kind: a full disk has its own way on. */
 export function storageTrouble(error: unknown): Refusal {
   const text = error instanceof Error ? `${error.name} ${error.message}` : String(error);
-  return /quota/i.test(text)
-    ? { code: 'storage-full', data: {} }
-    : { code: 'storage-failed', data: { detail: text.slice(0, 120) } };
+  if (/quota/i.test(text)) return { code: 'storage-full', data: {} };
+  if (isSilent()) return { code: 'storage-silent', data: {} };
+  if (/MissingAPI|SecurityError/i.test(text)) return { code: 'storage-missing', data: {} };
+  return { code: 'storage-failed', data: { detail: text.slice(0, 120) } };
 }
 
 /** The texts a change began from, where they are not what this window knows: a journal brings its own. */
