@@ -92,7 +92,7 @@ export function measure(file: string, size: string): Result<unknown> {
   if (!value.ok) return value;
   const pattern = readPattern(value.value);
   if (!pattern.ok) return pattern;
-  const pieces = pattern.value.sizes[size];
+  const pieces = Object.hasOwn(pattern.value.sizes, size) ? pattern.value.sizes[size] : undefined;
   if (!pieces) return refuse('size-unknown', { size, sizes: Object.keys(pattern.value.sizes).join(', ') });
   const flat = Object.fromEntries(
     LEVELS.flatMap((level) => {

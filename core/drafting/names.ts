@@ -24,4 +24,4 @@ export const SAMPLE_IDS = Object.keys(NAMES) as readonly SampleId[];
 export const SAMPLE_SIZES: readonly string[] = SAMPLE_CHART.map((r) => r.size);
 export const nameOfSample = (id: SampleId): { readonly number: string; readonly name: string } => NAMES[id];
 export const sampleName = (id: SampleId): string => `No. ${NAMES[id].number} ${NAMES[id].name}`;
-export const isSample = (id: string): id is SampleId => id in NAMES;
+export const isSample = (id: string): id is SampleId => Object.hasOwn(NAMES, id);

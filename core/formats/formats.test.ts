@@ -133,8 +133,13 @@ describe('pages', () => {
 
 describe('jobs of an older version', () => {
   const step = (fields: object) => ({ id: 's', alteration: 'full-bust-side-dart', revision: 1, ...fields });
-  const read = (version: number, steps: readonly object[]) =>
-    expectOk(readJob({ ...job, version, steps, versions: [{ id: 'v', name: 'v', at: '', steps, body: {} }] }), 'job');
+  const read = (version: number, all: readonly object[]) => {
+    const steps = all.map((s, i) => ({ ...s, id: `s${i}` }));
+    return expectOk(
+      readJob({ ...job, version, steps, versions: [{ id: 'v', name: 'v', at: '', steps, body: {} }] }),
+      'job',
+    );
+  };
   it('keep an amount that was typed, and drop one that no longer counted', () => {
     const old = read(2, [
       step({ school: 'own', values: { total: 40, setback: 20 } }),

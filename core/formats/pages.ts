@@ -70,7 +70,7 @@ export interface PageMap {
 export const rowLabel = (row: number): string =>
   row < 26 ? String.fromCharCode(65 + row) : rowLabel(Math.floor(row / 26) - 1) + rowLabel(row % 26);
 
-export const isPaper = (text: string): text is PaperId => text in PAPERS;
+export const isPaper = (text: string): text is PaperId => Object.hasOwn(PAPERS, text);
 
 export function paperFrom(text: string): Result<PaperId, 'paper-unknown'> {
   const id = text.toLowerCase();

@@ -8,11 +8,17 @@ import {
   type Pattern,
 } from '../pattern/index.ts';
 import { ok, refuse, type Refusal, type Result } from '../units/index.ts';
+import { isTooLarge, sayIssue } from './issues.ts';
 import { JOB_VERSION, jobSchema, wearerSchema, type Job, type Wearer } from './schema.ts';
 
 export type DocumentKind = 'wearer' | 'pattern' | 'job';
 export type DocumentError =
-  'document-not-json' | 'document-wrong-format' | 'document-newer' | 'document-invalid' | 'pattern-invalid';
+  | 'document-not-json'
+  | 'document-too-large'
+  | 'document-wrong-format'
+  | 'document-newer'
+  | 'document-invalid'
+  | 'pattern-invalid';
 
 export const DOCUMENT_SCHEMAS = { wearer: wearerSchema, pattern: patternSchema, job: jobSchema } as const;
 const VERSIONS: Readonly<Record<DocumentKind, number>> = { wearer: 1, pattern: PATTERN_VERSION, job: JOB_VERSION };
@@ -81,7 +87,8 @@ export const jsonSchema = (kind: DocumentKind): unknown => z.toJSONSchema(DOCUME
 /** JSON text to a value; a position in the text when it is broken. */
 export function parseJson(text: string): Result<unknown, DocumentError> {
   try {
-    return ok(JSON.parse(text) as unknown);
+    // A mark that some editors put first is no part of the document.
+    return ok(JSON.parse(text.replace(/^\uFEFF/, '')) as unknown);
   } catch (error) {
     return refuse('document-not-json', { detail: error instanceof Error ? error.message : '' });
   }
@@ -100,14 +107,15 @@ function checkHead(value: unknown, kind: DocumentKind): Refusal<DocumentError> |
 }
 
 function readDocument<T>(value: unknown, kind: DocumentKind, schema: z.ZodType<T>): Result<T, DocumentError> {
+  if (isTooLarge(value)) return refuse('document-too-large');
   const wrong = checkHead(value, kind);
   if (wrong) return { ok: false, error: wrong };
-  const parsed = schema.safeParse(migrated(value, kind));
+  const parsed = schema.safeParse(migrated(value, kind), { reportInput: true });
   if (parsed.success) return ok(parsed.data);
   const issue = parsed.error.issues[0];
   return refuse('document-invalid', {
     where: issue ? issue.path.map(String).join('.') : '',
-    what: issue?.message ?? '',
+    what: issue ? sayIssue(issue) : '',
     count: parsed.error.issues.length,
   });
 }

@@ -1,12 +1,20 @@
 import { z } from 'zod';
 import { GARMENTS } from '../fit/ease.ts';
-import { HEIGHT_LIES, measurementKeySchema, patternSchema, pointSchema } from '../pattern/index.ts';
+import {
+  daySchema as date,
+  HEIGHT_LIES,
+  idSchema as id,
+  keySchema,
+  measurementKeySchema,
+  nameSchema,
+  onceEach,
+  patternSchema,
+  pointSchema,
+} from '../pattern/index.ts';
 import { fittingSchema, MOST } from './schemaFitting.ts';
 
 export * from './schemaFitting.ts';
 
-const id = z.string().min(1).max(80);
-const date = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a date like 2026-11-23');
 /** 2 brought fittings, versions and labels; since 3 an amount among a step's values is typed, and only such. */
 export const JOB_VERSION = 4;
 /** Readings are kept as typed: bounds are wide, the fit asks about what is unlikely. */
@@ -23,7 +31,7 @@ export const measurementSetSchema = z.object({
   notes: z.string().max(2000).default(''),
 });
 
-const amountSchema = z.record(z.string().max(80), z.union([z.number(), z.string().max(80)]));
+const amountSchema = z.record(keySchema, z.union([z.number(), z.string().max(80)]));
 /** The alterations of one finished job, and the body they were made for. */
 export const lessonSchema = z.object({
   job: id,
@@ -37,7 +45,7 @@ export const wearerSchema = z.object({
   format: z.literal('ample-draft/wearer'),
   version: z.literal(1),
   id,
-  name: z.string().min(1).max(120),
+  name: nameSchema(120),
   sets: z.array(measurementSetSchema).max(200).default([]),
   /** Preferred bust ease, mm; null takes the garment's default. */
   bustEase: z.number().min(-200).max(600).nullable().default(null),
@@ -62,7 +70,7 @@ export const stepSchema = z.object({
   school: z.enum(['auto', 'finished', 'chart', 'cup', 'whole', 'knit']).default('auto'),
   /** Share of the amount a knit takes, chosen by hand; null takes the usual half. */
   knitFactor: z.number().min(0).max(1).nullable().default(null),
-  values: z.record(z.string().max(80), valueSchema).default({}),
+  values: z.record(keySchema, valueSchema).default({}),
   side: z.enum(['both', 'left', 'right']).default('both'),
   on: z.boolean().default(true),
 });
@@ -84,7 +92,11 @@ const choices = {
     .object({ grams: z.number().min(0).max(20_000), stretch: z.number().min(0).max(200) })
     .nullable()
     .default(null),
-  steps: z.array(stepSchema).max(60).default([]),
+  steps: z
+    .array(stepSchema)
+    .max(60)
+    .refine(...onceEach)
+    .default([]),
   /** How new steps are put in order: top down, or the bust before everything else. */
   order: z.enum(['topDown', 'bustFirst']).default('topDown'),
 };
@@ -124,7 +136,7 @@ export const jobSchema = z.object({
   fittings: z.array(fittingSchema).max(MOST.fittings).default([]),
   versions: z.array(versionSchema).max(MOST.versions).default([]),
   /** A word on the label of a piece, by piece id. */
-  labels: z.record(z.string().max(80), z.string().max(200)).default({}),
+  labels: z.record(keySchema, z.string().max(200)).default({}),
   again: againSchema.nullable().default(null),
   /** Taken off the rail, kept in the drawer. */
   archived: z.boolean().default(false),

@@ -1,9 +1,6 @@
 import { z } from 'zod';
 import { SIGN_IDS, TISSUE_CHECK_IDS, VIEWS } from '../fit/index.ts';
-import { pointSchema } from '../pattern/index.ts';
-
-const id = z.string().min(1).max(80);
-const date = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'a date like 2026-11-23');
+import { daySchema as date, idSchema as id, pointSchema } from '../pattern/index.ts';
 
 /** What was done to the plan about something seen. Amounts in mm; null where the step counts none. */
 export const answerSchema = z.object({

@@ -10,6 +10,7 @@ export * from './mirror.ts';
 export * from './neckBase.ts';
 export * from './normalise.ts';
 export * from './partAtCentre.ts';
+export * from './names.ts';
 export * from './schema.ts';
 export * from './seamLine.ts';
 export * from './types.ts';

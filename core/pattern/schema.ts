@@ -1,11 +1,11 @@
 import { z } from 'zod';
+import { idSchema as id, nameSchema, onceEach } from './names.ts';
 
 /**
  * The documents' shapes, and the only source of their types. Coordinates are mm in piece space
  * (x right, y down, neck at the top); every number must be finite and within ten metres.
  */
 const coordinate = z.number().min(-10_000).max(10_000);
-const id = z.string().min(1).max(80);
 const text = z.string().max(2000);
 
 export const pointSchema = z.object({ x: coordinate, y: coordinate });
@@ -120,9 +120,14 @@ export const PARTS = [
   'pocket',
   'other',
 ] as const;
+/** More bits of line than this no pattern's piece has; every pair of them is looked at for crossings. */
+const MOST_SEGMENTS = 4000;
+const fewEnough = (edges: readonly { readonly path: { readonly segments: readonly unknown[] } }[]): boolean =>
+  edges.reduce((sum, e) => sum + e.path.segments.length, 0) <= MOST_SEGMENTS;
+
 export const pieceSchema = z.object({
   id,
-  name: z.string().min(1).max(120),
+  name: nameSchema(120),
   part: z.enum(PARTS),
   /** How many are cut. */
   cut: z.number().int().min(1).max(20).default(1),
@@ -130,9 +135,22 @@ export const pieceSchema = z.object({
   fold: id.nullable().default(null),
   /** True when the piece is half of what it becomes on the body. */
   half: z.boolean().default(true),
-  edges: z.array(edgeSchema).min(3).max(60),
-  darts: z.array(dartSchema).max(20).default([]),
-  marks: z.array(markSchema).max(200).default([]),
+  edges: z
+    .array(edgeSchema)
+    .min(3)
+    .max(60)
+    .refine(...onceEach)
+    .refine(fewEnough, `a piece has at most ${MOST_SEGMENTS} bits of line`),
+  darts: z
+    .array(dartSchema)
+    .max(20)
+    .refine(...onceEach)
+    .default([]),
+  marks: z
+    .array(markSchema)
+    .max(200)
+    .refine(...onceEach)
+    .default([]),
   /** Where the tape around the bust has gone with the paper; left out while the piece is as drafted. */
   bustLine: z.array(bustStretchSchema).min(1).max(60).optional(),
   beyond: beyondSchema.optional(),
@@ -222,7 +240,7 @@ export const patternSchema = z.object({
   id,
   house: z.string().max(120).default(''),
   number: z.string().max(40).default(''),
-  name: z.string().min(1).max(120),
+  name: nameSchema(120),
   fabric: z
     .object({ kind: z.enum(['woven', 'knit']), stretch: z.number().min(0).max(2).default(0) })
     .default({ kind: 'woven', stretch: 0 }),
@@ -238,7 +256,7 @@ export const patternSchema = z.object({
   cups: z
     .array(
       z.object({
-        name: z.string().min(1).max(20),
+        name: nameSchema(20),
         cup: z.number().min(0).max(400),
         /** A ready-made piece for a full bust so many sizes above (or below) the size; null: `cup` on every row. */
         sizesUp: z.number().int().min(-3).max(3).nullable().default(null),
@@ -256,9 +274,19 @@ export const patternSchema = z.object({
   flat: z.record(id, z.partialRecord(measurementKeySchema, z.number().positive().max(4000))).default({}),
   /** By size, how far the underarm is drafted below the body's, mm, where it is told by hand; else the chart tells. */
   underarmDrop: z.record(id, z.number().min(-60).max(400)).default({}),
-  seams: z.array(seamSchema).max(100).default([]),
+  seams: z
+    .array(seamSchema)
+    .max(100)
+    .refine(...onceEach)
+    .default([]),
   /** The pieces of every size, along the seam line. */
-  sizes: z.record(id, z.array(pieceSchema).max(60)),
+  sizes: z.record(
+    id,
+    z
+      .array(pieceSchema)
+      .max(60)
+      .refine(...onceEach),
+  ),
   /** With paper only: the sample draft it is like, on which hand sheets are drawn; null takes the nearest. */
   like: id.nullable().default(null),
   /** Seam allowance of the paper pieces, mm. */

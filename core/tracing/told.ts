@@ -37,7 +37,9 @@ export const idFrom = (name: string): string =>
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-+|-+$/g, '')
-    .slice(0, 60) || 'piece';
+    .slice(0, 60)
+    // A name every object has of its own cannot be a key.
+    .replace(/^(constructor)$/, '$1-1') || 'piece';
 
 /** Words that stand in every file and name nothing. */
 const NO_NAME =

@@ -105,6 +105,8 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
     'A measurement cannot be right, so no amount is taken from it. Correct it on Body, or type your own amount.',
   'amount-unknown': () => 'The amount cannot be computed yet: full bust and high bust are needed, or type your own.',
   'document-not-json': (s) => `This is not a document of ours, or it is damaged: ${s.text('detail')}.`,
+  'document-too-large': () =>
+    'This holds far more than any document of ours, and was not opened. Write it again from the app.',
   'document-wrong-format': (s) => `Expected a document of the kind ${s.text('expected')}, found ${s.text('got')}.`,
   'document-newer': (s) =>
     `This document was written by a newer version (${s.text('version')}); this one reads up to ${s.text('known')}.`,

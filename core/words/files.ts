@@ -128,7 +128,7 @@ export const sayTiles = (by: TileProposal['by']): string =>
 
 /** Why something with a file was refused: with its own words, or those common to all. */
 export const sayFileRefusal = (r: Refusal, units: Units): string =>
-  sentence(r.code in FILE_WORDS ? FILE_WORDS : ERROR_WORDS, r.code, r.data, units);
+  sentence(Object.hasOwn(FILE_WORDS, r.code) ? FILE_WORDS : ERROR_WORDS, r.code, r.data, units);
 
 /** Names of pieces by what they are, as they stand on the tissue. */
 export const PIECE_WORDS: Readonly<Record<Piece['part'], string>> = {

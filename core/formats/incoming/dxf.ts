@@ -183,8 +183,9 @@ export function readDxf(text: string): Result<Lines, DxfError> {
   const every = [...parsed.entities, ...[...parsed.blocks.values()].flatMap((b) => b.entities)];
   if (every.length === 0) return refuse('lines-none');
   const drawable = every.filter((e) => e.type !== 'INSERT');
-  const agreed = drawable.filter((e) => e.layer in KIND_OF_LAYER).length >= CONVENTION * drawable.length;
-  const kindOf = (layer: string): LineKind | null => (agreed ? (KIND_OF_LAYER[layer] ?? null) : null);
+  const agreed = drawable.filter((e) => Object.hasOwn(KIND_OF_LAYER, e.layer)).length >= CONVENTION * drawable.length;
+  const kindOf = (layer: string): LineKind | null =>
+    agreed ? (Object.hasOwn(KIND_OF_LAYER, layer) ? (KIND_OF_LAYER[layer] ?? null) : null) : null;
 
   const budget = new Budget();
   const strokes: Stroke[] = [];

@@ -259,7 +259,7 @@ export function readSvg(text: string): Result<Lines, SvgError> {
       dash: dash === undefined ? before.dash : (dash.match(/[\d.]+/g) ?? []).map(Number),
       layer: group ? layerFor(name.slice(0, 80), !hidden) : before.layer,
       block: e.attributes['data-piece'] !== undefined && name !== undefined ? name : before.block,
-      kind: kind !== undefined && kind in KIND_OF_GROUP ? (KIND_OF_GROUP[kind] as LineKind) : before.kind,
+      kind: kind !== undefined && Object.hasOwn(KIND_OF_GROUP, kind) ? (KIND_OF_GROUP[kind] as LineKind) : before.kind,
       transforms: transform ? [transform.slice(0, 2000), ...before.transforms] : before.transforms,
     };
     if (hidden && !group) return;
