@@ -3,8 +3,12 @@ import { paperOutline } from '../pattern/index.ts';
 import { drawPiece, type PieceDrawing } from './drawing.ts';
 import { pathData } from './svgPath.ts';
 
+/** What no XML may hold, however it is written: control characters and halves of characters; tabs and lines may stay. */
+const NOT_XML = /(?![\t\n\r])\p{Cc}|\p{Cs}|[\ufffe\uffff]/gu;
 export const escapeXml = (text: string): string =>
-  text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c] ?? c);
+  text
+    .replace(NOT_XML, '')
+    .replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c] ?? c);
 const lineData = ([a, b]: readonly [{ x: number; y: number }, { x: number; y: number }]): string =>
   pathData({ start: a, segments: [{ kind: 'line', to: b }] });
 

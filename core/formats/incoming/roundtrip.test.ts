@@ -104,3 +104,11 @@ it('writes nothing an old reader of DXF could not hold', () => {
   expect(/^[\x20-\x7e\r\n]*$/.test(text)).toBe(true);
   expect(text).toContain('Piece Name: Vorderteil gro');
 });
+
+it('comes back from SVG whatever characters its name and its notes hold', () => {
+  const [front] = sampleIn('causeway', '5').pieces as [Piece];
+  const odd = { ...front, name: 'Front\u0001 \u001b[1m <b>\uD800', notes: 'a\u0000b\u000bc\uFFFEd & "e"\n\tf' };
+  const read = expectOk(readSvg(writeSvg([odd], { title: 'T\u0008itle\uFFFF' })), 'svg');
+  expect(read.pieces).toHaveLength(1);
+  expect(outlinesApart(front, read.pieces[0] as Piece)).toBeLessThan(SAME);
+});
