@@ -31,7 +31,6 @@ try {
     await page.goto(`${base}/job/marit-causeway/${station}`);
     await page.getByText('size 4').first().waitFor();
     if (station === 'body') await page.getByLabel('Full bust, first reading', { exact: true }).focus();
-    if (station === 'print') await page.getByRole('radio', { name: /only what changed/ }).check();
     if (station !== 'table') {
       await shot(station);
       continue;

@@ -39,7 +39,7 @@ export function ContactCard({ read }: { readonly read: ReadPiece }) {
         </p>
       ))}
       {failed && <p role="alert">{sayFileRefusal(failed, units)}</p>}
-      <div className="grid grid-cols-2 gap-2">
+      <div className="grid grid-cols-[1.3fr_1fr] gap-2">
         <PartSelect part={unnamed ? null : choices.part} onChange={(part) => setFailed(callIt(choices.id, part))} />
         {HALVES.has(choices.part) && (
           <label>
