@@ -147,6 +147,30 @@ test('a worker that crashes is replaced and the work goes on', async ({ page }) 
   await expect(page.getByText(/The drawing stopped and was started again/)).toHaveCount(0);
 });
 
+test('an unknown station is said to be none, with the way on; so is any other address', async ({ page }) => {
+  await page.goto('/job/marit-causeway/ironing');
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
+  await page.getByRole('link', { name: 'To the first station' }).click();
+  await expect(page).toHaveURL(/marit-causeway\/body/);
+  await page.goto('/cupboard/of/cloth');
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
+  await page.getByRole('link', { name: 'To the rail' }).click();
+  await expect(page.getByRole('link', { name: /Ines Hollow/ })).toBeVisible();
+});
+
+test('the first stop of the Tab key leads past the bar and the tape to the station', async ({ page }) => {
+  await openMarit(page, 'compare');
+  await page.keyboard.press('Tab');
+  const skip = page.getByRole('button', { name: 'Skip to the work' });
+  await expect(skip).toBeFocused();
+  const box = await skip.boundingBox();
+  expect(box?.height).toBeGreaterThanOrEqual(40);
+  await page.keyboard.press('Enter');
+  await expect(page.locator('main')).toBeFocused();
+  await page.keyboard.press('Tab');
+  expect(await page.evaluate(() => document.querySelector('main')?.contains(document.activeElement))).toBe(true);
+});
+
 test('an address that is not there leads back to the rail', async ({ page }) => {
   await page.goto('/job/nobody/table');
   await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();

@@ -70,6 +70,20 @@ function WorkerTrouble() {
   );
 }
 
+/** The first stop of the Tab key: past the bar and the tape, to the station itself. */
+const SkipToWork = () => (
+  <button
+    className="btn sr-only focus:not-sr-only focus:!absolute focus:top-2 focus:left-2 focus:z-50"
+    onClick={() => {
+      const main = document.querySelector('main');
+      main?.setAttribute('tabindex', '-1');
+      main?.focus();
+    }}
+  >
+    Skip to the work
+  </button>
+);
+
 /** The frame around every station. */
 export function Shell() {
   const { job: id } = useParams();
@@ -111,6 +125,7 @@ export function Shell() {
   }, [station]);
   return (
     <div className="flex h-full flex-col">
+      <SkipToWork />
       <TopBar onHelp={showHelp} onFind={showFinder} />
       {id !== undefined && <Tape />}
       <NewVersion />

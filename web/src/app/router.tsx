@@ -1,4 +1,5 @@
 import { createBrowserRouter, Navigate } from 'react-router';
+import { NoSuchPlace } from './NoSuchPlace.tsx';
 import { Rail } from '../stations/rail/Rail.tsx';
 import { Shell } from './Shell.tsx';
 
@@ -38,7 +39,8 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('../projector/StandInTable.tsx')).StandInTable }),
       },
       { path: 'print', lazy: async () => ({ Component: (await import('../stations/print/Print.tsx')).Print }) },
+      { path: '*', element: <NoSuchPlace /> },
     ],
   },
-  { path: '*', element: <Navigate to="/" replace /> },
+  { path: '*', element: <Shell />, children: [{ path: '*', element: <NoSuchPlace /> }] },
 ]);
