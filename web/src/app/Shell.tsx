@@ -73,7 +73,7 @@ function WorkerTrouble() {
 /** The first stop of the Tab key: past the bar and the tape, to the station itself. */
 const SkipToWork = () => (
   <button
-    className="btn sr-only focus:not-sr-only focus:!absolute focus:top-2 focus:left-2 focus:z-50"
+    className="btn sr-only focus:not-sr-only focus:!absolute focus:top-2 focus:left-2 focus:z-50 focus:!px-4"
     onClick={() => {
       const main = document.querySelector('main');
       main?.setAttribute('tabindex', '-1');
