@@ -39,6 +39,7 @@ export type BodyProblemCode =
   | 'full-far-below-high'
   | 'waist-far-above-bust'
   | 'readings-differ'
+  | 'readings-far-apart'
   | 'set-old'
   | 'value-moved'
   | 'value-carried';
@@ -51,6 +52,9 @@ export interface BodyProblem {
   readonly data: Readonly<Record<string, string | number>>;
 }
 
+/** Two readings of one place of which one is so many times the other are not of one place, or not in one unit. */
+const FAR_APART = 1.25;
+
 /** What is impossible and what is unlikely in a body. Warnings leave a way on. */
 export function checkBody(body: Body, set?: MeasurementSet): readonly BodyProblem[] {
   const out: BodyProblem[] = [];
@@ -58,7 +62,16 @@ export function checkBody(body: Body, set?: MeasurementSet): readonly BodyProble
     const value = body[key];
     if (value === undefined) continue;
     const readings = set?.readings[key];
-    if (!(value > 0)) out.push({ code: 'measure-not-positive', grade: 'stop', key, data: { value } });
+    const [first, second] = readings ?? [];
+    const least = Math.min(value, ...(readings ?? []));
+    // Their mean may look like a body while neither of them is one.
+    if (!(least > 0)) out.push({ code: 'measure-not-positive', grade: 'stop', key, data: { value: least } });
+    else if (
+      first !== undefined &&
+      second !== undefined &&
+      Math.max(first, second) > FAR_APART * Math.min(first, second)
+    )
+      out.push({ code: 'readings-far-apart', grade: 'stop', key, data: { first, second } });
     else if (value < range[0] / 1.6 && value * 2.54 > range[0] && value * 2.54 < range[1])
       out.push({ code: 'measure-looks-like-inches', grade: 'ask', key, data: { value, meant: value * 2.54 } });
     else if (value > range[1] && value / 2.54 > range[0] && value / 2.54 < range[1])
@@ -70,13 +83,13 @@ export function checkBody(body: Body, set?: MeasurementSet): readonly BodyProble
         key,
         data: { value, lo: range[0], hi: range[1] },
       });
-    if (readings && readings.length === 2 && Math.abs((readings[0] ?? 0) - (readings[1] ?? 0)) > 10)
-      out.push({
-        code: 'readings-differ',
-        grade: 'ask',
-        key,
-        data: { first: readings[0] ?? 0, second: readings[1] ?? 0 },
-      });
+    if (
+      first !== undefined &&
+      second !== undefined &&
+      Math.abs(first - second) > 10 &&
+      !out.some((p) => p.key === key && p.grade === 'stop')
+    )
+      out.push({ code: 'readings-differ', grade: 'ask', key, data: { first, second } });
   }
   const { highBust, fullBust, waist } = body;
   if (highBust !== undefined && fullBust !== undefined && fullBust < highBust)

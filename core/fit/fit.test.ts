@@ -45,6 +45,16 @@ describe('the body', () => {
     expect(checkBody(bodyFrom([s]), s).map((p) => p.code)).toEqual(['readings-differ']);
   });
 
+  it.each([
+    [[340, 874], 'readings-far-apart'],
+    [[874, 0], 'measure-not-positive'],
+    [[-50, 874], 'measure-not-positive'],
+    [[0], 'measure-not-positive'],
+  ] as const)('stops at readings %j, whose mean may look like a body: %s', (readings, code) => {
+    const s = set('2026-06-01', { fullBust: [...readings] });
+    expect(checkBody(bodyFrom([s]), s)).toEqual([expect.objectContaining({ code, grade: 'stop', key: 'fullBust' })]);
+  });
+
   it('finds nothing in an ordinary body, nor in any body of the chart', () => {
     for (const row of pattern.chart) expect(checkBody(row.body)).toEqual([]);
     expect(new Set(MEASUREMENT_CATALOGUE.map((d) => d.key)).size).toBe(MEASUREMENT_CATALOGUE.length);

@@ -121,6 +121,8 @@ export const BODY_WORDS: Readonly<Record<BodyProblemCode, Sentence>> = {
   'value-moved': (s) =>
     `${s.signed('by')} since the last set (${s.len('before')}). Take it again to be sure; if it is right, what was fitted before may not fit now.`,
   'value-carried': () => 'Carried over from the set before, not taken again.',
+  'readings-far-apart': (s) =>
+    `The two readings cannot both be right: ${s.len('first')} and ${s.len('second')}. Is one of them in inches? Correct it, or take both again.`,
   'readings-differ': (s) =>
     `The two readings differ by more than ${s.text('limit') || '1 cm'}: ${s.len('first')} and ${s.len('second')}. Take a third.`,
 };
