@@ -10,6 +10,7 @@ export default defineConfig({
       'web/src/**/*.test.{ts,tsx}',
       'scripts/**/*.test.ts',
     ],
+    setupFiles: ['web/testSetup.ts'],
     testTimeout: 180_000,
     coverage: { include: ['core/**/*.{ts,tsx}', 'cli/**/*.ts', 'web/src/**/*.{ts,tsx}'] },
   },

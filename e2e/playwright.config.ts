@@ -25,6 +25,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     acceptDownloads: true,
+    // Where lengths are in centimetres unless one chooses otherwise.
+    locale: 'en-GB',
     // Only the test of working without the server wants one: it would fetch the whole app for each of the others.
     serviceWorkers: 'block',
     launchOptions: CHROMIUM,

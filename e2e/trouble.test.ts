@@ -177,3 +177,19 @@ test('an address that is not there leads back to the rail', async ({ page }) => 
   await page.getByRole('link', { name: 'Back to the rail' }).click();
   await expect(page.getByRole('link', { name: /Ines Hollow/ })).toBeVisible();
 });
+
+for (const [locale, unit] of [
+  ['en-US', 'inches'],
+  ['en-GB', 'centimetres'],
+  ['de-DE', 'centimetres'],
+] as const)
+  test.describe(`a browser in ${locale}`, () => {
+    test.use({ locale });
+    test(`starts in ${unit}, and keeps what was chosen`, async ({ page }) => {
+      await page.goto('/');
+      await page.getByRole('button', { name: `Units: ${unit}` }).click();
+      const other = unit === 'inches' ? 'centimetres' : 'inches';
+      await page.reload();
+      await expect(page.getByRole('button', { name: `Units: ${other}` })).toBeVisible();
+    });
+  });

@@ -16,7 +16,11 @@ const folder = join(root, 'docs/screenshots');
 mkdirSync(folder, { recursive: true });
 const browser = await chromium.launch(CHROMIUM);
 try {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' });
+  const context = await browser.newContext({
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    serviceWorkers: 'block',
+  });
   const page = await context.newPage();
   const shot = async (name, of = page) => {
     await of.evaluate(() => document.fonts.ready);

@@ -30,11 +30,22 @@ export interface ClothPrefs {
   readonly shrink: number;
 }
 
+/** Where a tape measure counts in inches. */
+const INCHES: readonly string[] = ['US', 'LR', 'MM'];
+/** The unit one starts in, by the region of the browser's language; centimetres where it names none. */
+export function usualUnit(language = globalThis.navigator?.language ?? ''): 'cm' | 'in' {
+  try {
+    return INCHES.includes(new Intl.Locale(language).region ?? '') ? 'in' : 'cm';
+  } catch {
+    return 'cm';
+  }
+}
+
 /** How this person likes to see things; kept in the browser, not in a job. */
 export const usePrefs = create<Prefs>()(
   persist(
     (): Prefs => ({
-      units: { unit: 'cm', fraction: 8 },
+      units: { unit: usualUnit(), fraction: 8 },
       paper: 'a4',
       turn: false,
       apart: false,
