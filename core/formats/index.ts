@@ -1,6 +1,7 @@
 export * from './csv.ts';
 export * from './drawing.ts';
 export * from './dxf.ts';
+export * from './mapNames.ts';
 export * from './pages.ts';
 export * from './read.ts';
 export * from './schema.ts';

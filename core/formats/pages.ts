@@ -85,34 +85,13 @@ const INSET = 2;
 export const placedAt = ({ turned, dx, dy }: Omit<Placed, 'drawing'>, p: Point): Point =>
   turned ? { x: dx - p.y, y: dy + p.x } : { x: dx + p.x, y: dy + p.y };
 
-/** A letter is about so wide, in heights of the lettering. */
-const LETTER = 0.55;
-export interface NameOnMap {
-  /** In one line, or word by word where that would be too small. */
-  readonly lines: readonly string[];
-  readonly at: Point;
-  /** It runs upwards, along a piece that is taller than wide. */
-  readonly upright: boolean;
-  /** Height of the lettering, mm on the sheet. */
-  readonly size: number;
-}
-/** The name of a piece for the map, in the middle of it: along its longer side, as large as fits between two sizes. */
-export function nameOnMap(placed: Placed, least: number, most: number): NameOnMap {
-  const { minX, minY, maxX, maxY } = boxOf(placed);
-  const [w, h] = [maxX - minX, maxY - minY];
-  const text = placed.drawing.piece.name;
-  const at = { x: (minX + maxX) / 2 + placed.dx, y: (minY + maxY) / 2 + placed.dy };
-  const size = Math.min(most, Math.max(w, h) / (LETTER * text.length));
-  if (size >= least) return { lines: [text], at, upright: h > w && w < LETTER * text.length * size, size };
-  return { lines: text.split(' '), at, upright: false, size: least };
-}
-
 /** A drawing as it will lie: upright, or turned a quarter. */
 interface Lying {
   readonly drawing: PieceDrawing;
   readonly turned: boolean;
 }
-const boxOf = ({ drawing, turned }: Lying): Box => {
+/** The box of a drawing as it lies, before it is shifted. */
+export const lyingBox = ({ drawing, turned }: Lying): Box => {
   const b = drawing.bounds;
   return turned ? { minX: -b.maxY, minY: b.minX, maxX: -b.minY, maxY: b.maxX } : b;
 };
@@ -120,7 +99,7 @@ const boxOf = ({ drawing, turned }: Lying): Box => {
 function arrange(drawings: readonly Lying[], down: boolean): readonly Placed[] {
   let at = 0;
   return drawings.map((lying) => {
-    const { minX, minY, maxX, maxY } = boxOf(lying);
+    const { minX, minY, maxX, maxY } = lyingBox(lying);
     const placed: Placed = { ...lying, dx: (down ? 0 : at) - minX + INSET, dy: (down ? at : 0) - minY + INSET };
     at += (down ? maxY - minY : maxX - minX) + GAP;
     return placed;
@@ -133,7 +112,7 @@ function inRows(drawings: readonly Lying[], most: number): readonly Placed[] {
   let y = 0;
   let row = 0;
   return drawings.map((lying) => {
-    const { minX, minY, maxX, maxY } = boxOf(lying);
+    const { minX, minY, maxX, maxY } = lyingBox(lying);
     const width = maxX - minX;
     if (x > 0 && x + width > most) {
       x = 0;
@@ -241,7 +220,7 @@ function inBlocks(list: readonly Lying[], paper: PaperId, most: number): PageMap
   let [x, y] = [0, 0];
   const blocks: Block[] = [];
   const placed = list.map((lying): Placed => {
-    const { minX, minY, maxX, maxY } = boxOf(lying);
+    const { minX, minY, maxX, maxY } = lyingBox(lying);
     const [w, h] = [pagesFor(maxX - minX + INSET, step.width), pagesFor(maxY - minY + INSET, step.height)];
     if (column > 0 && column + w > most) {
       y += deepest * step.height + BETWEEN;
@@ -313,6 +292,6 @@ export function layPages(drawings: readonly PieceDrawing[], paper: PaperId, opti
 /** Paper wider than this takes several pieces beside one another, mm. */
 const ROLL_WIDE = 700;
 const byLength = (list: readonly Lying[]): readonly Lying[] => {
-  const tall = (l: Lying): number => boxOf(l).maxY - boxOf(l).minY;
+  const tall = (l: Lying): number => lyingBox(l).maxY - lyingBox(l).minY;
   return [...list].sort((a, b) => tall(b) - tall(a));
 };

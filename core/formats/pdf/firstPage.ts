@@ -1,6 +1,7 @@
 import { mapPath, type Point } from '../../geometry/index.ts';
 import { paperEdge } from '../drawing.ts';
-import { nameOnMap, placedAt, type PageMap, type PaperSize } from '../pages.ts';
+import { nameOnMap } from '../mapNames.ts';
+import { placedAt, type PageMap, type PaperSize } from '../pages.ts';
 import { BLUE, GREY, INK, POINT, type MmCanvas } from './canvas.ts';
 import type { PdfInput } from './input.ts';
 

@@ -112,6 +112,7 @@ export async function openPage(file: File, number: number): Promise<void> {
   const [w, h] = [grey.width, grey.height];
   set({
     ...EMPTY,
+    base: usePicture.getState().base,
     name: file.name,
     grey,
     url: shown(jpeg),

@@ -4,7 +4,7 @@ import { SAMPLE_IDS, sampleName } from '@ample/core/drafting';
 import { cuttingLine } from '@ample/core/pattern';
 import { partScene } from '@ample/core/photo';
 import { demoPattern } from '@ample/samples';
-import { openPicture, standInPicture, usePicture } from '../../../store/picture.ts';
+import { openPage, openPicture, standInPicture, usePicture } from '../../../store/picture.ts';
 
 /** What the stand-in's picture shows of the piece. */
 const PARTS = { whole: 'whole', upper: 'its upper part', lower: 'its lower part' } as const;
@@ -16,6 +16,7 @@ export function ChoosePicture() {
   const [piece, setPiece] = useState('front');
   const [part, setPart] = useState<keyof typeof PARTS>('whole');
   const joining = usePicture((s) => s.base !== null);
+  const page = usePicture((s) => s.page);
   const pieces = demoPattern(sample)?.sizes['5'] ?? [];
   const standIn = (scanner: boolean) => {
     const of = pieces.find((p) => p.id === piece) ?? pieces[0];
@@ -48,6 +49,11 @@ export function ChoosePicture() {
         <Camera size={20} aria-hidden="true" />
         Choose a picture
       </button>
+      {joining && page && page.number < page.of && (
+        <button className="btn" onClick={() => void openPage(page.file, page.number + 1)}>
+          The next page of the file
+        </button>
+      )}
       <fieldset className="min-w-0 border-t border-line pt-3">
         <legend className="pr-2 text-sm">No camera at hand</legend>
         <p className="mb-2 text-sm text-quiet">The stand-in takes a picture of a sample piece, to try it all out.</p>

@@ -1,0 +1,49 @@
+import { beforeEach, describe, expect, it } from 'vitest';
+import { addFromMat, callDrawn, takeOutDrawn, useDrawn } from './drawn.ts';
+import { doAgainDrawn, inOneStep, takeBackDrawn, useDrawnHistory } from './drawnHistory.ts';
+import { useTyped, type TypedRow } from './typed.ts';
+
+const row = (x: string, y: string, kind: TypedRow['kind'] = 'corner'): TypedRow => ({ x, y, kind });
+const square = [row('0', '0'), row('0', '20'), row('20', '20'), row('20', '0')];
+const add = () => inOneStep(() => void addFromMat());
+
+beforeEach(() => {
+  useDrawn.setState({ pieces: [], size: '' });
+  useTyped.setState({ rows: [] });
+  useDrawnHistory.setState({ past: [], future: [] });
+});
+
+describe('pieces drawn by hand', () => {
+  it('are added with the table cleared for the next, and taken back with the table as it was', () => {
+    useTyped.setState({ rows: square });
+    add();
+    expect([useDrawn.getState().pieces.length, useTyped.getState().rows]).toEqual([1, []]);
+    expect(takeBackDrawn()).toBe(true);
+    expect([useDrawn.getState().pieces.length, useTyped.getState().rows]).toEqual([0, square]);
+    expect(takeBackDrawn()).toBe(false);
+    expect(doAgainDrawn()).toBe(true);
+    expect([useDrawn.getState().pieces.length, useTyped.getState().rows]).toEqual([1, []]);
+  });
+
+  it('taken out and brought back, leave what was typed meanwhile', () => {
+    useTyped.setState({ rows: square });
+    add();
+    const [piece] = useDrawn.getState().pieces;
+    callDrawn(piece!.id, 'pocket');
+    const next = [row('5', '5'), row('5', '9')];
+    useTyped.setState({ rows: next });
+    takeOutDrawn(piece!.id);
+    expect(useDrawn.getState().pieces).toEqual([]);
+    takeBackDrawn();
+    expect(useDrawn.getState().pieces.map((p) => p.part)).toEqual(['pocket']);
+    expect(useTyped.getState().rows).toEqual(next);
+  });
+
+  it('are not made of half a dart or a row that does not read: the table stays', () => {
+    for (const wrong of [row('5', '5', 'dartTip'), row('five', '5')]) {
+      useTyped.setState({ rows: [...square, wrong] });
+      expect(addFromMat()).not.toBeNull();
+      expect([useDrawn.getState().pieces.length, useTyped.getState().rows.length]).toEqual([0, 5]);
+    }
+  });
+});
