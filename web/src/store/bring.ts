@@ -14,6 +14,7 @@ import {
   linesIn,
   linesOfSize,
   lookOf,
+  markedOn,
   otherSizes,
   MM_PER,
   type Lines,
@@ -237,7 +238,8 @@ export function pickRing(ring: Ring, from: readonly Stroke[]): void {
     ...plainChoices('piece', 'Piece'),
     line: style?.kind === 'sew' || lines.source === 'mat' ? 'sewing' : 'cutting',
   };
-  const choices = firstGuess(ring, others, printed, usual);
+  // What was marked with an outline drawn by hand goes before what is guessed.
+  const choices = { ...firstGuess(ring, others, printed, usual), ...markedOn(lines, ring) };
   const picked: Picked = { ring, look: style ? lookOf(style) : null, others };
   const traced = tracedWith(picked, choices);
   if (!traced.ok) return set({ pickFailed: traced.error });

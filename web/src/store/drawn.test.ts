@@ -1,7 +1,13 @@
-import { beforeEach, describe, expect, it } from 'vitest';
-import { addFromMat, callDrawn, takeOutDrawn, useDrawn } from './drawn.ts';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import { closeFile, pickStroke, sheetOf, tracedOf, useBring } from './bring.ts';
+import { addFromMat, bringDrawn, callDrawn, takeOutDrawn, useDrawn } from './drawn.ts';
 import { doAgainDrawn, inOneStep, takeBackDrawn, useDrawnHistory } from './drawnHistory.ts';
 import { useTyped, type TypedRow } from './typed.ts';
+
+// The pieces are read by a worker; here it never answers, and they are picked by hand.
+vi.mock('../workers/wholeClient.ts', () => ({
+  startWhole: () => ({ done: new Promise(() => undefined), cancel: () => undefined }),
+}));
 
 const row = (x: string, y: string, kind: TypedRow['kind'] = 'corner'): TypedRow => ({ x, y, kind });
 const square = [row('0', '0'), row('0', '20'), row('20', '20'), row('20', '0')];
@@ -37,6 +43,19 @@ describe('pieces drawn by hand', () => {
     takeBackDrawn();
     expect(useDrawn.getState().pieces.map((p) => p.part)).toEqual(['pocket']);
     expect(useTyped.getState().rows).toEqual(next);
+  });
+
+  it('keep their marks, also where they are picked one by one', () => {
+    const dart = [row('12', '10', 'dartTip'), row('20', '11', 'dartLeg'), row('20', '9', 'dartLeg')];
+    useTyped.setState({ rows: [...square, ...dart, row('0', '12', 'notch')] });
+    add();
+    bringDrawn();
+    const sheet = sheetOf(useBring.getState())!;
+    pickStroke(sheet.strokes[0]!);
+    const { choices } = useBring.getState();
+    expect([choices?.ownDarts.length, choices?.ownNotches.length]).toEqual([1, 1]);
+    expect(tracedOf(useBring.getState())?.piece.darts).toHaveLength(1);
+    closeFile();
   });
 
   it('are not made of half a dart or a row that does not read: the table stays', () => {
