@@ -80,6 +80,13 @@ describe('two windows on one document', () => {
     ]);
     expect(clashes).toEqual([]);
   });
+  it('merge lists of words word by word: each strikes its own and adds its own', () => {
+    const was = { carried: ['waist', 'hip', 'height'] };
+    expect(merge3(was, { carried: ['hip', 'height'] }, { carried: ['waist', 'height', 'bust'] })).toEqual({
+      merged: { carried: ['height', 'bust'] },
+      clashes: [],
+    });
+  });
   it('take the order of the one who changed it', () => {
     const turned: Doc = { ...base, steps: [base.steps[1]!, base.steps[0]!] };
     const edited: Doc = { ...base, steps: [{ id: 'a', on: false, by: 1 }, base.steps[1]!] };

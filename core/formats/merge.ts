@@ -15,7 +15,8 @@ type Fields = Readonly<Record<string, Json>>;
 
 /**
  * Three-way merge of plain JSON: what only one side changed is taken from it; lists of things with ids are merged thing
- * by thing, so that two windows may each add a step or a set. Where both changed the same value mine is kept, and told.
+ * by thing, so that two windows may each add a step or a set, and lists of words word by word. Where both changed the
+ * same value mine is kept, and told.
  */
 export function merge3<T>(base: T, mine: T, theirs: T): Merged<T> {
   const clashes: Clash[] = [];
@@ -29,16 +30,24 @@ const nameOf = (x: Json): string | null => {
   const name = isFields(x) ? (x['id'] ?? x['job'] ?? x['observation']) : null;
   return typeof name === 'string' ? name : null;
 };
+const isWords = (v: Json): v is readonly string[] => Array.isArray(v) && v.every((x) => typeof x === 'string');
 const isList = (v: Json): v is readonly Fields[] => Array.isArray(v) && v.every((x) => nameOf(x) !== null);
 
 function merge(base: Json, mine: Json, theirs: Json, path: string, clashes: Clash[]): Json {
   if (same(mine, theirs) || same(base, theirs)) return mine;
   if (same(base, mine)) return theirs;
   if (isFields(base) && isFields(mine) && isFields(theirs)) return mergeFields(base, mine, theirs, path, clashes);
+  if (isWords(base) && isWords(mine) && isWords(theirs)) return mergeWords(base, mine, theirs);
   if (isList(base) && isList(mine) && isList(theirs)) return mergeLists(base, mine, theirs, path, clashes);
   clashes.push({ path, theirs });
   // What one took away and the other wrote stays.
   return mine === undefined ? theirs : mine;
+}
+
+/** Words both have, less what either took away, and what each has added. */
+function mergeWords(base: readonly string[], mine: readonly string[], theirs: readonly string[]): readonly string[] {
+  const stays = (w: string): boolean => !base.includes(w) || (mine.includes(w) && theirs.includes(w));
+  return [...new Set([...mine, ...theirs])].filter(stays);
 }
 
 function mergeFields(base: Fields, mine: Fields, theirs: Fields, path: string, clashes: Clash[]): Json {

@@ -116,26 +116,45 @@ export function beginGesture(): { readonly end: () => void; readonly cancel: () 
 let timer: ReturnType<typeof setTimeout> | undefined;
 let saves: Promise<void> = Promise.resolve();
 
-async function save(job: Job, wearer: Wearer, again: boolean): Promise<void> {
-  putInLibrary(job, wearer);
-  const saved = await saveTogether({ job, wearer }, again);
+interface Documents {
+  readonly job: Job;
+  readonly wearer: Wearer;
+}
+/** What waits for its turn to be saved, by job. A save that ends first puts into it what another window wrote. */
+const waiting = new Map<string, Documents>();
+
+async function save(id: string, again: boolean): Promise<void> {
+  const sent = waiting.get(id);
+  // An earlier turn has taken it along.
+  if (!sent) return;
+  waiting.delete(id);
+  const saved = await saveTogether(sent, again);
   if (!saved.ok) {
     useSave.setState({ state: 'failed', trouble: saved.error });
     return;
   }
-  clearJournal({ job, wearer });
-  if (saved.value.notice) takeOver({ job, wearer }, saved.value);
-  useSave.setState({ state: 'saved', at: new Date(), trouble: null });
+  clearJournal(sent);
+  if (saved.value.notice) takeOver(sent, saved.value);
+  useSave.setState({ state: waiting.size > 0 ? 'saving' : 'saved', at: new Date(), trouble: null });
 }
 
-/** What another window wrote becomes part of what is open here; changes made meanwhile stay on top. */
-function takeOver(sent: { readonly job: Job; readonly wearer: Wearer }, saved: Saved): void {
+/** What another window wrote becomes part of what is open or waits here; changes made meanwhile stay on top. */
+function takeOver(sent: Documents, saved: Saved): void {
+  const on = <T>(was: T, now: T, next: T): T => (now === was ? next : merge3(was, now, next).merged);
+  const freshened = (now: Documents): Documents => ({
+    job: now.job.id === sent.job.id ? on(sent.job, now.job, saved.job) : now.job,
+    wearer: now.wearer.id === sent.wearer.id ? on(sent.wearer, now.wearer, saved.wearer) : now.wearer,
+  });
   putInLibrary(saved.job, saved.wearer);
-  const now = useJob.getState();
-  if (now.job?.id !== sent.job.id || !now.wearer) return;
-  const job = now.job === sent.job ? saved.job : merge3(sent.job, now.job, saved.job).merged;
-  const wearer = now.wearer === sent.wearer ? saved.wearer : merge3(sent.wearer, now.wearer, saved.wearer).merged;
-  replaceOpen(job, wearer);
+  for (const [id, now] of waiting) {
+    const next = freshened(now);
+    waiting.set(id, next);
+    putInLibrary(next.job, next.wearer);
+  }
+  const { job, wearer } = useJob.getState();
+  if (!job || !wearer || (job.id !== sent.job.id && wearer.id !== sent.wearer.id)) return;
+  const now = freshened({ job, wearer });
+  replaceOpen(now.job, now.wearer);
   useSave.setState({ notice: saved.notice });
 }
 
@@ -151,23 +170,26 @@ export function replaceOpen(job: Job, wearer: Wearer): void {
 let replacing = false;
 
 /** True while a change waits to be saved, or could not be. */
-export const unsaved = (): boolean => timer !== undefined || useSave.getState().state !== 'saved';
+export const unsaved = (): boolean =>
+  timer !== undefined || waiting.size > 0 || useSave.getState().state !== 'saved';
 
 /** Saves the documents as they are at this moment, whatever is opened next. */
 export const saveNow = (again = false): Promise<void> => {
   clearTimeout(timer);
   timer = undefined;
   const { job, wearer } = useJob.getState();
-  if (job && wearer) saves = saves.then(() => save(job, wearer, again));
+  if (job && wearer) {
+    waiting.set(job.id, { job, wearer });
+    // At once: another job of the same body may be opened from the library before this one is saved.
+    putInLibrary(job, wearer);
+    saves = saves.then(() => save(job.id, again));
+  }
   return saves;
 };
 
 /** A change still waiting to be saved is saved before another job takes its place. */
 function flush(): void {
-  const { job, wearer } = useJob.getState();
-  if (timer === undefined || !job || !wearer) return;
-  putInLibrary(job, wearer);
-  void saveNow();
+  if (timer !== undefined) void saveNow();
 }
 
 export function closeJob(): void {
