@@ -73,7 +73,7 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('link', { name: /Marit Quell Concert/ })).toBeVisible();
   const tabTo = async (what: string) => {
-    for (let i = 0; i < 60; i++) {
+    for (let i = 0; i < 200; i++) {
       await page.keyboard.press('Tab');
       const name = await page.evaluate(() => {
         const el = document.activeElement;
@@ -85,10 +85,18 @@ test('the whole journey by keyboard alone', async ({ page }) => {
     }
     throw new Error(`Tab never reached "${what}"`);
   };
+  /** After every step the keyboard is somewhere: at the new station's heading, or still where it was. */
+  const held = async (what?: RegExp) => {
+    await expect.poll(() => page.evaluate(() => document.activeElement !== document.body)).toBe(true);
+    if (what) await expect(page.locator(':focus')).toHaveText(what);
+  };
   await tabTo('Concert bodice');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('group', { name: /Cutting mat/ })).toBeVisible();
+  await held();
   await page.keyboard.press('1');
+  await expect(page.getByRole('textbox', { name: 'Full bust, first reading' })).toBeVisible();
+  await held();
   await tabTo('Full bust, first reading');
   await page.keyboard.press('Control+a');
   await page.keyboard.type('98');
@@ -97,17 +105,22 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await page.keyboard.press('Control+a');
   await page.keyboard.type('98');
   await page.keyboard.press('Enter');
-  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
-  await page.keyboard.press('3');
+  await tabTo('Size');
+  await page.keyboard.press('Enter');
+  await held();
   await expect(page.getByText('Size 4', { exact: true })).toBeVisible();
   await page.keyboard.press('5');
+  await held();
   await expect(page.getByRole('radio')).toHaveCount(5);
   await tabTo('Against the garment');
   await page.keyboard.press('ArrowDown');
   await expect(page.getByRole('radio', { name: /Against the size chart/ })).toBeChecked();
-  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await held();
+  await tabTo('Skip to the work');
+  await page.keyboard.press('Enter');
   await page.keyboard.press('6');
   await expect(page.getByRole('group', { name: /Cutting mat/ })).toBeVisible();
+  await held();
   await page.keyboard.press('n');
   await page.keyboard.press('n');
   await tabTo('Gap');
@@ -117,13 +130,17 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('textbox', { name: 'Over the whole front' })).toHaveValue('+7.2');
   await page.keyboard.press('Control+z');
   await expect(page.getByRole('textbox', { name: 'Over the whole front' })).toHaveValue('+6.2');
+  await held();
   await page.keyboard.press('7');
+  await held(/Check/);
   await expect(page.getByText(/they meet/)).toHaveCount(SEAMS);
   await page.keyboard.press('9');
+  await held(/Print/);
   await tabTo('PDF');
   const waiting = page.waitForEvent('download');
   await page.keyboard.press('Enter');
   expect((await waiting).suggestedFilename()).toMatch(/marit-quell-causeway-4\.pdf/);
+  await held(/^PDF/);
   expect((await storedJob(page)).steps[0]?.values).toHaveProperty('total');
 });
 

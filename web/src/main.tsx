@@ -9,6 +9,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { openLibrary } from './store/library.ts';
+import { followStations, keepFocus } from './app/focus.ts';
 import { router } from './app/router.tsx';
 import { watchForUpdates } from './app/update.ts';
 
@@ -22,3 +23,5 @@ void openLibrary().then(() =>
   ),
 );
 watchForUpdates();
+keepFocus();
+followStations(router);

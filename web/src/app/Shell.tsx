@@ -2,12 +2,14 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { sayRefusal } from '@ample/core/words';
 import { Boundary } from '../ui/Boundary.tsx';
+import { isTyping } from '../ui/typing.ts';
 import { useDraft } from '../store/draft.ts';
 import { closeJob, openJob, startAutosave, useJob } from '../store/job.ts';
 import { redoHere, undoHere } from '../store/stationHistory.ts';
 import { useLibrary, wearerOf } from '../store/library.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
 import { followWindows } from '../store/windows.ts';
+import { focusWork } from './focus.ts';
 import { Help } from './Help.tsx';
 import { NewVersion } from './NewVersion.tsx';
 import { STATIONS } from './stations.ts';
@@ -18,9 +20,6 @@ import { TopBar } from './TopBar.tsx';
 const Finder = lazy(async () => ({ default: (await import('./Finder.tsx')).Finder }));
 /** After the first screen stands, so that letters typed right after the key are not lost. */
 const FETCH_FINDER = 1500;
-
-const typing = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && (target.matches('input, textarea, select') || target.isContentEditable);
 
 function useKeys(job: string | undefined, help: () => void, find: () => void): void {
   const navigate = useNavigate();
@@ -44,7 +43,7 @@ function useKeys(job: string | undefined, help: () => void, find: () => void): v
         e.preventDefault();
         return find();
       }
-      if (command || e.altKey || typing(e.target) || document.querySelector('[role="dialog"]')) return;
+      if (command || e.altKey || isTyping(e.target) || document.querySelector('[role="dialog"]')) return;
       const station = STATIONS[Number(e.key) - 1];
       if (station && job) void navigate(`/job/${job}/${station.id}`);
       else if (e.key.toLowerCase() === 'u') switchUnits();
@@ -74,11 +73,7 @@ function WorkerTrouble() {
 const SkipToWork = () => (
   <button
     className="btn sr-only focus:not-sr-only focus:!absolute focus:top-2 focus:left-2 focus:z-50 focus:!px-4"
-    onClick={() => {
-      const main = document.querySelector('main');
-      main?.setAttribute('tabindex', '-1');
-      main?.focus();
-    }}
+    onClick={focusWork}
   >
     Skip to the work
   </button>
@@ -119,15 +114,21 @@ export function Shell() {
       stop?.();
     };
   }, [working]);
+  // The projector lies over everything: what it covers is no stop for the Tab key.
+  const covered = pathname.endsWith('/projector');
   const station = STATIONS.find((s) => pathname.endsWith(`/${s.id}`));
   useEffect(() => {
     document.title = station ? `${station.name} · Ample Draft` : 'Ample Draft';
   }, [station]);
   return (
     <div className="flex h-full flex-col">
-      <SkipToWork />
-      <TopBar onHelp={showHelp} onFind={showFinder} />
-      {id !== undefined && <Tape />}
+      {!covered && (
+        <>
+          <SkipToWork />
+          <TopBar onHelp={showHelp} onFind={showFinder} />
+          {id !== undefined && <Tape />}
+        </>
+      )}
       <NewVersion />
       <WorkerTrouble />
       <div className="min-h-0 flex-1">

@@ -1,4 +1,5 @@
-import { NavLink, useParams } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { NavLink, useLocation, useParams } from 'react-router';
 import { useDraft } from '../store/draft.ts';
 import { useJob } from '../store/job.ts';
 import { pins, reached } from './progress.ts';
@@ -9,13 +10,20 @@ export function Tape() {
   const { job } = useParams();
   const draft = useDraft((s) => s.draft);
   const open = useJob((s) => s.job);
+  const { pathname } = useLocation();
+  const tape = useRef<HTMLOListElement>(null);
+  // On a narrow screen the tape slides: the station one is at is in view.
+  useEffect(() => {
+    const here = tape.current?.querySelector('[aria-current="page"]');
+    here?.scrollIntoView?.({ block: 'nearest', inline: 'center' });
+  }, [pathname]);
   const far = reached(draft, open);
   const pinned = pins(draft, open);
   return (
     <nav aria-label="Stations of this job" className="border-b border-ink bg-[#f5d76b]">
-      <ol className="flex h-[58px]">
+      <ol ref={tape} className="flex h-[58px] overflow-x-auto">
         {STATIONS.map((s, i) => (
-          <li key={s.id} className="relative min-w-0 flex-1 border-r border-ink/60 last:border-r-0">
+          <li key={s.id} className="relative min-w-max flex-1 border-r border-ink/60 last:border-r-0">
             <NavLink
               to={`/job/${job}/${s.id}`}
               className={({ isActive }) =>
@@ -47,7 +55,7 @@ export function Tape() {
                     <span className="num text-lg font-medium max-[900px]:text-sm" aria-hidden="true">
                       {i + 1}
                     </span>
-                    <span className="truncate text-sm min-[901px]:text-base">{s.name}</span>
+                    <span className="text-sm min-[901px]:text-base">{s.name}</span>
                   </span>
                   {pinned[s.id] !== undefined && (
                     <span

@@ -58,12 +58,12 @@ export function TopBar({ onHelp, onFind }: { readonly onHelp: () => void; readon
   const forth = useStore(useJob.temporal, (s) => s.futureStates.length);
   return (
     <header className="flex min-h-[52px] flex-wrap items-center gap-x-4 gap-y-1 px-4 py-1">
-      <Link to="/" className="font-head text-lg font-semibold">
+      <Link to="/" className="flex min-h-[40px] items-center font-head text-lg font-semibold">
         Ample Draft
       </Link>
       {job && wearer && (
         <>
-          <span className="min-w-0 flex-1 basis-[180px] truncate">
+          <span className="min-w-0 flex-1 basis-[180px]">
             {wearer.name}
             {pattern && ` · ${pattern}`}
             {size && ` · size ${size}`}

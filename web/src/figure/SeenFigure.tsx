@@ -89,7 +89,7 @@ function Mark({
   const turn = lie === 'down' ? 90 : lie === 'slanting' ? (at.x > 100 ? 38 : -38) : 0;
   const pen = { fill: 'none', stroke: '#B32D24', strokeWidth: chosen ? 2.6 : 1.7, strokeLinecap: 'round' } as const;
   // Neighbours put their numbers on different sides.
-  const outward = at.x >= 100 ? 14 : -14;
+  const outward = at.x >= 100 ? 18 : -18;
   const label = o.number % 2 === 1 ? outward : -outward;
   return (
     <g
@@ -104,8 +104,8 @@ function Mark({
       <path d={GLYPH[kind]} transform={`rotate(${turn})`} {...pen} />
       {named && (
         <>
-          <circle cx={label} cy="-8" r="7.5" fill={chosen ? '#1E2A38' : '#fff'} stroke="#1E2A38" strokeWidth="0.8" />
-          <text x={label} y="-4.6" fontSize="10" textAnchor="middle" fill={chosen ? '#fff' : '#1E2A38'} className="num">
+          <circle cx={label} cy="-9" r="11.5" fill={chosen ? '#1E2A38' : '#fff'} stroke="#1E2A38" strokeWidth="0.8" />
+          <text x={label} y="-3" fontSize="18.5" textAnchor="middle" fill={chosen ? '#fff' : '#1E2A38'} className="num">
             {o.number}
           </text>
         </>

@@ -23,7 +23,7 @@ export function Projector() {
   const draft = useDraft((s) => s.draft);
   const state = useProjector();
   const { size, calibration, calibrating, view } = state;
-  const frame = useRef<HTMLDivElement | null>(null);
+  const frame = useRef<HTMLElement | null>(null);
   const [shown, setShown] = useState(true);
   const [here, setHere] = useState(thisScreen);
 
@@ -80,7 +80,7 @@ export function Projector() {
   const fits = drawing && calibration ? fitsField(drawing.bounds, fieldOf(size, calibration), view.turned) : 'fits';
   const moved = calibration !== null && !sameScreen(state.madeOn, here);
   return (
-    <div ref={frame} className="fixed inset-0 z-40 bg-black">
+    <main ref={frame} className="fixed inset-0 z-40 bg-black" tabIndex={-1}>
       <svg
         className="absolute inset-0 block size-full touch-none"
         viewBox={`0 0 ${size.width} ${size.height}`}
@@ -109,6 +109,6 @@ export function Projector() {
           Show the controls
         </button>
       )}
-    </div>
+    </main>
   );
 }

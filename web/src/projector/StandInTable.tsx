@@ -38,7 +38,7 @@ export function StandInTable() {
             <span>{label}</span>
             <input
               type="range"
-              className="w-32 accent-carbon"
+              className="h-10 w-32 accent-carbon"
               min={min}
               max={max}
               step={(max - min) / 80}

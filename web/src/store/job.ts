@@ -170,8 +170,7 @@ export function replaceOpen(job: Job, wearer: Wearer): void {
 let replacing = false;
 
 /** True while a change waits to be saved, or could not be. */
-export const unsaved = (): boolean =>
-  timer !== undefined || waiting.size > 0 || useSave.getState().state !== 'saved';
+export const unsaved = (): boolean => timer !== undefined || waiting.size > 0 || useSave.getState().state !== 'saved';
 
 /** Saves the documents as they are at this moment, whatever is opened next. */
 export const saveNow = (again = false): Promise<void> => {

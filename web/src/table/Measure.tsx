@@ -4,6 +4,7 @@ import { alongSeamLine, snapPlaces, snapTo, type Piece } from '@ample/core/patte
 import { formatLength } from '@ample/core/units';
 import { saySnap } from '@ample/core/words';
 import { useUnits } from '../store/prefs.ts';
+import { isTyping } from '../ui/typing.ts';
 import { SNAP_PIXELS } from './onMat.ts';
 
 /** One end of the tape: a place on the mat, on which piece, and what it was laid to. */
@@ -30,7 +31,7 @@ export function useMeasuring(): Measuring {
   };
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as Element).matches('input, select, textarea')) return;
+      if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return;
       if (e.key.toLowerCase() === 'm') toggle();
       if (e.key === 'Escape') {
         setOn(false);

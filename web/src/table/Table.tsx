@@ -4,6 +4,7 @@ import { STAGES } from '@ample/core/alterations';
 import { alike } from '@ample/core/draft';
 import type { Piece } from '@ample/core/pattern';
 import { piecesBefore, useDraft } from '../store/draft.ts';
+import { isTyping } from '../ui/typing.ts';
 import { MatView } from './MatView.tsx';
 import { Slips } from './Slips.tsx';
 import { StageStrip } from './StageStrip.tsx';
@@ -39,7 +40,7 @@ export function Table() {
   const [stage, setStage] = useState(shows ? STAGES.length - 1 : 0);
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as Element).matches('input, select, textarea')) return;
+      if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return;
       const key = e.key.toLowerCase();
       if (key === 'n') setStage((s) => nextStage(run, s, 1));
       if (key === 'b') setStage((s) => nextStage(run, s, -1));

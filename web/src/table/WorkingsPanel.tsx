@@ -87,10 +87,10 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
             </button>
           )}
           <div className="mt-2 flex flex-wrap gap-x-3 text-sm">
-            <Link className="underline" to={`/job/${job}/body`}>
+            <Link className="link" to={`/job/${job}/body`}>
               measurements
             </Link>
-            <Link className="underline" to={`/job/${job}/plan`}>
+            <Link className="link" to={`/job/${job}/plan`}>
               other sums
             </Link>
           </div>

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { isTyping } from '../ui/typing.ts';
 import type { Viewport } from './viewport.ts';
 
 /** True while a key is held down, outside of fields. */
@@ -6,7 +7,7 @@ export function useHeldKey(key: string): boolean {
   const [held, setHeld] = useState(false);
   useEffect(() => {
     const down = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || (e.target as Element).matches('input, select, textarea')) return;
+      if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return;
       if (e.key.toLowerCase() === key) setHeld(true);
     };
     const up = (e: KeyboardEvent) => {
@@ -29,7 +30,7 @@ export function useHeldKey(key: string): boolean {
 export function useZoomKeys({ nearer, farther, fit }: Viewport): void {
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || (e.target as Element).matches('input, select, textarea')) return;
+      if (e.ctrlKey || e.metaKey || isTyping(e.target)) return;
       if (e.key === '+' || e.key === '=') nearer();
       if (e.key === '-') farther();
       if (e.key === '0') fit();

@@ -20,11 +20,11 @@ export function FitSum({ step, fit }: { readonly step: Step; readonly fit: Fit |
       </p>
       <p className="mt-1 flex flex-wrap items-center gap-x-4 text-sm">
         {fit && isTyped(step) && (
-          <button className="underline" onClick={() => takeComputed(step.id, fit)}>
+          <button className="link" onClick={() => takeComputed(step.id, fit)}>
             take the computed amount
           </button>
         )}
-        <Link className="underline" to={`/job/${job}/body`}>
+        <Link className="link" to={`/job/${job}/body`}>
           measurements
         </Link>
       </p>

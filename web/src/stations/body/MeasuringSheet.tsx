@@ -18,7 +18,7 @@ export function MeasuringSheet() {
   const order = [...keys.filter((k) => needed.includes(k)), ...keys.filter((k) => !needed.includes(k))];
   return (
     <main className="h-full overflow-auto bg-white print:overflow-visible">
-      <div className="mx-auto max-w-[200mm] p-6 print:max-w-none print:p-0">
+      <div className="mx-auto max-w-[1000px] p-6 max-[500px]:px-4 print:max-w-none print:p-0">
         <div className="mb-4 flex gap-3 print:hidden">
           <button className="btn btn-main" onClick={() => window.print()}>
             Print
@@ -37,7 +37,7 @@ export function MeasuringSheet() {
           before reading. Take each twice; where they differ by more than {unit === 'cm' ? '1 cm' : '3/8 in'}, take a
           third.
         </p>
-        <div className="my-3 flex justify-between gap-1">
+        <div className="my-3 flex flex-wrap justify-between gap-1 max-[500px]:justify-center print:flex-nowrap">
           {(['front', 'back', 'side', 'seated'] as const).map((view) => (
             <NumberedFigure key={view} view={view} keys={order} />
           ))}

@@ -159,7 +159,7 @@ function Pages({ lines }: { readonly lines: Lines }) {
         <summary className="min-h-[40px] cursor-pointer py-2">Which pages carry the drawing</summary>
         <div className="flex flex-wrap gap-x-4">
           {lines.pages.map((_, i) => (
-            <label key={i} className="flex min-h-[36px] items-center gap-2">
+            <label key={i} className="flex min-h-[40px] items-center gap-2">
               <input
                 type="checkbox"
                 className="size-5 accent-carbon"
@@ -268,7 +268,7 @@ function Scale({ lines }: { readonly lines: Lines }) {
       {scale !== 1 && (
         <p className="mt-2 text-sm">
           Everything is taken <span className="num">{(scale * 100).toFixed(2)}</span> % of its size in the file.{' '}
-          <button className="underline" onClick={() => rescale(1 / scale)}>
+          <button className="link" onClick={() => rescale(1 / scale)}>
             Take it as it is
           </button>
         </p>

@@ -100,7 +100,7 @@ function Row({
 }) {
   return (
     <div className="flex items-center gap-2">
-      <label className="flex min-h-[36px] min-w-0 flex-1 items-center gap-2">
+      <label className="flex min-h-[40px] min-w-0 flex-1 items-center gap-2">
         <input
           type="checkbox"
           className="size-5 shrink-0 accent-carbon"
@@ -110,7 +110,7 @@ function Row({
         />
         {typeof name === 'string' ? <span className="truncate">{name}</span> : name}
       </label>
-      <button className="shrink-0 text-sm underline" onClick={onAlone}>
+      <button className="link shrink-0 text-sm" onClick={onAlone}>
         only<span className="sr-only"> {label ?? (typeof name === 'string' ? name : '')}</span>
       </button>
     </div>

@@ -113,7 +113,7 @@ export function MatPanel() {
               <td>
                 {i < typed.rows.length && (
                   <button
-                    className="px-1 text-sm underline"
+                    className="link px-1 text-sm"
                     onClick={() => useTyped.setState({ rows: typed.rows.filter((_, k) => k !== i) })}
                   >
                     out<span className="sr-only"> with row {i + 1}</span>

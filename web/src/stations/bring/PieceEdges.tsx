@@ -21,7 +21,7 @@ export function Edges({ traced, choices }: { readonly traced: Traced; readonly c
           e.role === 'dart' ? null : (
             <li key={i} className={`flex flex-wrap items-center gap-2 py-0.5 ${chosen === i ? 'bg-tissue' : ''}`}>
               <select
-                className="field !min-h-[36px] w-[138px]"
+                className="field w-[138px]"
                 aria-label={`Edge ${i + 1} is the`}
                 value={e.role}
                 onFocus={() => useBring.setState({ chosenEdge: i })}
@@ -43,7 +43,7 @@ export function Edges({ traced, choices }: { readonly traced: Traced; readonly c
                 onFocus={() => useBring.setState({ chosenEdge: i })}
                 onCommit={(v) => v !== null && say(i, { allowance: v })}
               />
-              <label className="flex items-center gap-1.5">
+              <label className="flex min-h-[40px] items-center gap-1.5">
                 <input
                   type="checkbox"
                   className="size-5 accent-carbon"

@@ -29,7 +29,7 @@ export function Marks({ traced, choices }: { readonly traced: Traced; readonly c
               {dartName(traced, i)}, <Length value={distance(d.tip, midpoint(d.one, d.two))} /> long, {SIGNS[d.sign]}
             </span>
             <button
-              className="text-sm underline"
+              className="link text-sm"
               onClick={() =>
                 choose({
                   notDarts: [...choices.notDarts, d.tip],
@@ -42,13 +42,13 @@ export function Marks({ traced, choices }: { readonly traced: Traced; readonly c
           </li>
         ))}
         {traced.notches.map((n, i) => (
-          <li key={`n${i}`} className="flex min-h-[36px] items-center justify-between gap-2">
+          <li key={`n${i}`} className="flex min-h-[40px] items-center justify-between gap-2">
             <span>
               {n.count === 1 ? 'Notch' : n.count === 2 ? 'Double notch' : 'Triple notch'}
               {notchPlace(traced, i)}
             </span>
             <button
-              className="text-sm underline"
+              className="link text-sm"
               onClick={() =>
                 choose({
                   notNotches: [...choices.notNotches, n.at],

@@ -283,7 +283,7 @@ function Turn({ choices, orientation }: { readonly choices: TraceChoices; readon
         Turn over
       </button>
       {choices.orientation && (
-        <button className="text-sm underline" onClick={() => choose({ orientation: null })}>
+        <button className="link text-sm" onClick={() => choose({ orientation: null })}>
           by the grain
         </button>
       )}

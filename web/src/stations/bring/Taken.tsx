@@ -26,7 +26,7 @@ export function Taken() {
             {pieces.map((p) => (
               <li key={p.id} className="flex items-center justify-between gap-2">
                 <span className="truncate">{p.name}</span>
-                <button className="text-sm underline" onClick={() => takeOut(p.id, size)}>
+                <button className="link text-sm" onClick={() => takeOut(p.id, size)}>
                   take out<span className="sr-only"> {p.name}</span>
                 </button>
               </li>
@@ -55,7 +55,7 @@ export function Taken() {
           )}
         </div>
       ))}
-      <Link className="underline" to={`/job/${id}/pattern`}>
+      <Link className="link" to={`/job/${id}/pattern`}>
         Go on with the pattern
       </Link>
     </section>

@@ -2,6 +2,7 @@ import type { Walk, WalkedSide } from '@ample/core/truing';
 import { formatLength, TOL } from '@ample/core/units';
 import { SEAM_WORDS } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
+import { useWidth } from '../../ui/useWidth.ts';
 
 /** Two sewn edges drawn straight, one under the other: notches, darts closed, difference, and the corners across the seam. */
 export function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameOf: (id: string) => string }) {
@@ -10,7 +11,8 @@ export function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameO
   const cornered = walk.seam.kind === 'shoulder' || walk.seam.kind === 'side';
   const good = Math.abs(walk.difference) <= (walk.seam.kind === 'princess' ? TOL.princess : TOL.seam);
   const longest = Math.max(walk.first.length, walk.second.length);
-  const x = (v: number) => 20 + (v / longest) * 680;
+  const [room, width] = useWidth(720);
+  const x = (v: number) => 20 + (v / longest) * (width - 40);
   const say = (v: number, sign = false) =>
     formatLength(v, unit, { fraction: unit === 'in' ? 16 : fraction, digits: 1, sign });
   const side = (s: WalkedSide, y: number, up: boolean) => (
@@ -53,7 +55,9 @@ export function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameO
         </span>
       </figcaption>
       <svg
-        viewBox="0 0 720 164"
+        ref={room}
+        viewBox={`0 0 ${width} 164`}
+        height={164}
         className="mt-1 block w-full"
         role="img"
         aria-label={`${nameOf(walk.first.piece)} ${say(walk.first.length)}, ${nameOf(walk.second.piece)} ${say(walk.second.length)}`}

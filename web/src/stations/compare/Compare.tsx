@@ -30,7 +30,7 @@ export function Compare() {
       <Station title="Compare">
         <Notice grade="fault">
           {sayRefusal(draft.refusal, units)}{' '}
-          <Link className="underline" to={`/job/${job}/body`}>
+          <Link className="link" to={`/job/${job}/body`}>
             Measure
           </Link>
         </Notice>

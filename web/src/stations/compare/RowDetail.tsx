@@ -41,7 +41,7 @@ export function RowDetail({ row, draft }: { readonly row: Row; readonly draft: D
         </ul>
       )}
       {row.body === null && (
-        <Link className="mt-2 inline-block underline" to={`/job/${job}/body?take=${row.key}`}>
+        <Link className="link mt-2" to={`/job/${job}/body?take=${row.key}`}>
           Measure it on the body
         </Link>
       )}

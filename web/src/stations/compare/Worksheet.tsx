@@ -81,7 +81,7 @@ function Line({
   return (
     <tr className={`border-b border-line text-right ${on ? 'bg-tissue' : ''}`} onClick={onFocus} onFocus={onFocus}>
       <th scope="row" className="px-2 py-1.5 text-left font-normal">
-        <button className="min-h-[32px] text-left underline-offset-4 hover:underline" onClick={onFocus}>
+        <button className="min-h-[40px] min-w-[40px] text-left underline-offset-4 hover:underline" onClick={onFocus}>
           {name}
         </button>
       </th>
@@ -119,7 +119,7 @@ function Line({
             />
             {own !== undefined && definition && (
               <button
-                className="min-h-[32px] text-sm whitespace-nowrap underline"
+                className="min-h-[40px] text-sm whitespace-nowrap underline"
                 onClick={() => setEase(garment, key, null)}
               >
                 {row.design === null ? 'usual' : 'design’s'}{' '}
@@ -131,7 +131,7 @@ function Line({
                 <Length bare value={row.wearing} /> is enough
                 {row.design - row.ease > row.within && (
                   <button
-                    className="block min-h-[32px] text-ink underline"
+                    className="block min-h-[40px] text-ink underline"
                     onClick={() => setEase(garment, key, row.design)}
                   >
                     keep all <Length bare value={row.design} />

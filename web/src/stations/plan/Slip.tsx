@@ -54,12 +54,14 @@ export function Slip({
         </div>
         <label className="flex items-center gap-2">
           <Switch.Root
-            className="relative h-7 w-12 border border-ink bg-white data-[state=checked]:bg-ink"
+            className="group flex min-h-[40px] items-center"
             checked={step.on}
             onCheckedChange={(on) => editStep(step.id, (s) => ({ ...s, on }))}
             aria-label="This step is carried out"
           >
-            <Switch.Thumb className="block size-5 translate-x-1 bg-ink data-[state=checked]:translate-x-6 data-[state=checked]:bg-white" />
+            <span className="block h-7 w-12 border border-ink bg-white py-[3px] group-data-[state=checked]:bg-ink">
+              <Switch.Thumb className="block size-5 translate-x-1 bg-ink data-[state=checked]:translate-x-6 data-[state=checked]:bg-white" />
+            </span>
           </Switch.Root>
           {step.on ? 'on' : 'off'}
         </label>

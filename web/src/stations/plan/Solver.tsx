@@ -9,6 +9,7 @@ import { takeAmounts } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Length, Notice } from '../../ui/parts.tsx';
 import { startSolver, type Solver as SolverWorker } from '../../workers/client.ts';
+import { BusyButton } from '../../ui/BusyButton.tsx';
 
 /** Steps act on one another: this finds the amounts that bring the chosen differences to nothing together. */
 export function Solver({ draft }: { readonly draft: Draft }) {
@@ -65,7 +66,7 @@ export function Solver({ draft }: { readonly draft: Draft }) {
         </summary>
         <div className="mb-2 grid grid-cols-2 gap-x-3">
           {rows.map((r) => (
-            <label key={r.key} className="flex min-h-[36px] items-center gap-2">
+            <label key={r.key} className="flex min-h-[40px] items-center gap-2">
               <input
                 type="checkbox"
                 className="size-5 accent-carbon"
@@ -77,9 +78,9 @@ export function Solver({ draft }: { readonly draft: Draft }) {
           ))}
         </div>
       </details>
-      <button className="btn btn-main mt-3" disabled={busy || chosen.length === 0} onClick={() => void run()}>
+      <BusyButton className="btn btn-main mt-3" busy={busy} disabled={chosen.length === 0} onClick={() => void run()}>
         {busy ? 'Measuring…' : 'Find the amounts'}
-      </button>
+      </BusyButton>
       {trouble && (
         <div className="mt-3">
           <Notice grade="fault">{trouble}</Notice>

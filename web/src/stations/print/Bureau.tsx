@@ -16,6 +16,7 @@ import {
 } from '../../bureau/session.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Length, Notice } from '../../ui/parts.tsx';
+import { BusyButton } from '../../ui/BusyButton.tsx';
 
 /** The roll printed elsewhere: a stand-in bureau on the app's own server, to see how it would go. */
 export function Bureau({
@@ -151,12 +152,12 @@ function Offer({ estimate, busy }: { readonly estimate: Estimate; readonly busy:
             onChange={(e) => setCopies(Math.min(20, Math.max(1, Math.round(Number(e.target.value)) || 1)))}
           />
         </label>
-        <button className="btn btn-main" disabled={busy} onClick={() => void order(copies)}>
+        <BusyButton className="btn btn-main" busy={busy} onClick={() => void order(copies)}>
           {busy ? 'Ordering…' : 'Order'}
-        </button>
-        <button className="btn" disabled={busy} onClick={leaveOffer}>
+        </BusyButton>
+        <BusyButton busy={busy} onClick={leaveOffer}>
           Leave it
-        </button>
+        </BusyButton>
       </div>
     </div>
   );

@@ -1,16 +1,20 @@
 import { nameOnMap, paperEdge, pathData, type NameOnMap, type PageMap } from '@ample/core/formats';
+import { useWidth } from '../../ui/useWidth.ts';
 
-/** The panel's room for the map, and the smallest lettering on it, pixels. */
-const ROOM = { width: 820, height: 520 } as const;
+/** The most height the map takes, its width until it is laid out, and the smallest lettering on it, px. */
+const MOST = 520;
+const ROOM = 820;
 const LEAST = 15;
 
 /** The pages and what lies on them, as they will be joined. */
 export function MapView({ map }: { readonly map: PageMap }) {
   const { width, height } = map.extent;
+  const [frame, room] = useWidth(ROOM);
   if (map.tiles.length === 0) return null;
-  const px = (n: number): number => n / Math.min(ROOM.width / width, ROOM.height / height);
+  const px = (n: number): number => n / Math.min(room / (width + 4), MOST / (height + 4));
   return (
     <svg
+      ref={frame}
       viewBox={`-2 -2 ${width + 4} ${height + 4}`}
       className="block max-h-[520px] w-full"
       role="img"

@@ -81,7 +81,7 @@ export function PiecesChoice({
           <Check on={withSheet} set={(on) => usePrefs.setState({ withSheet: on })}>
             hand sheet after the pages
           </Check>
-          <Link className="ml-auto underline" to={`/job/${job}/sheet`}>
+          <Link className="link ml-auto" to={`/job/${job}/sheet`}>
             read it
           </Link>
         </div>

@@ -22,6 +22,7 @@ import { PiecesChoice } from './PiecesChoice.tsx';
 import { pdfRequest, toPrint, type ToPrint } from './printing.ts';
 import { ProjectorLinks } from './ProjectorLinks.tsx';
 import { RecordButton } from './RecordButton.tsx';
+import { BusyButton } from '../../ui/BusyButton.tsx';
 
 const NONE: Readonly<Record<string, string>> = {};
 const NOTHING: ToPrint = { drawings: [], plan: null };
@@ -73,14 +74,14 @@ export function Print() {
       <div className="grid gap-6 min-[900px]:grid-cols-[320px_minmax(0,1fr)]">
         <div className="space-y-4">
           <div className="flex flex-wrap items-start gap-2">
-            <button className="btn btn-main" disabled={empty || state === 'busy'} onClick={() => void pdf()}>
+            <BusyButton className="btn btn-main" busy={state === 'busy'} disabled={empty} onClick={() => void pdf()}>
               <Download size={20} aria-hidden="true" />
               {state === 'busy'
                 ? 'Making the pages…'
                 : onPaper
                   ? 'PDF, hand sheets'
                   : `PDF, ${map.pageCount} pages${withSheet && draft.steps.length > 0 ? ' and hand sheet' : ''}`}
-            </button>
+            </BusyButton>
             <RecordButton draft={draft} pattern={pattern} />
           </div>
           {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
@@ -92,7 +93,7 @@ export function Print() {
           {onPaper ? (
             <div>
               <PaperNote draft={draft} />
-              <Link className="underline" to={`/job/${job}/sheet`}>
+              <Link className="link" to={`/job/${job}/sheet`}>
                 Read the hand sheets
               </Link>
             </div>

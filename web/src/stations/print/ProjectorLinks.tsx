@@ -16,7 +16,7 @@ export function ProjectorLinks() {
           <ProjectorIcon size={20} aria-hidden="true" />
           Projector view
         </Link>
-        <a className="underline" href={`/job/${job}/projector-table`} target="_blank" rel="noreferrer">
+        <a className="link" href={`/job/${job}/projector-table`} target="_blank" rel="noreferrer">
           Try it on a stand-in table in a window of its own
         </a>
       </div>

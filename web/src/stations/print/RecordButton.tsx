@@ -10,6 +10,7 @@ import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../ui/parts.tsx';
 import { makeRecord } from '../../workers/client.ts';
 import { PRINT_FONTS } from './printing.ts';
+import { BusyButton } from '../../ui/BusyButton.tsx';
 
 /** The record of the job on one page: measurements, size, steps, drawings before and after, fittings. */
 export function RecordButton({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pattern }) {
@@ -32,10 +33,10 @@ export function RecordButton({ draft, pattern }: { readonly draft: Draft; readon
   };
   return (
     <>
-      <button className="btn" disabled={state === 'busy'} onClick={() => void make()}>
+      <BusyButton busy={state === 'busy'} onClick={() => void make()}>
         <FileText size={20} aria-hidden="true" />
         {state === 'busy' ? 'Writing the record…' : 'Record, one page'}
-      </button>
+      </BusyButton>
       {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
     </>
   );

@@ -18,6 +18,7 @@ import { useLibrary } from '../../store/library.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../ui/parts.tsx';
 import { Ask } from './TagDialogs.tsx';
+import { BusyButton } from '../../ui/BusyButton.tsx';
 
 /** Everything to a file and back: with a reminder, a look before anything is replaced, and a way back. */
 export function Keeping() {
@@ -96,12 +97,12 @@ export function Keeping() {
         </div>
       )}
       <div className="mt-3 flex flex-wrap items-center gap-3">
-        <button className="btn" disabled={busy !== null} onClick={() => void everything()}>
+        <BusyButton busy={busy !== null} onClick={() => void everything()}>
           Export everything
-        </button>
-        <button className="btn" disabled={busy !== null} onClick={() => file.current?.click()}>
+        </BusyButton>
+        <BusyButton busy={busy !== null} onClick={() => file.current?.click()}>
           Take in a file
-        </button>
+        </BusyButton>
         <input
           ref={file}
           type="file"

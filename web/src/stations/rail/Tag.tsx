@@ -56,7 +56,8 @@ export function Tag({
           </span>
           <span className="mt-auto block border-t border-ink/40 pt-2 pr-10 underline">{NEXT_WORDS[next.code]}</span>
         </Link>
-        <DropdownMenu.Root>
+        {/* Not modal: the rest stays within reach of a screen reader while a small menu is open. */}
+        <DropdownMenu.Root modal={false}>
           <DropdownMenu.Trigger
             className="btn btn-plain absolute right-1 bottom-1 !px-2"
             aria-label={`More for ${job.title || 'this job'}, ${wearer?.name ?? 'unknown wearer'}`}

@@ -2,6 +2,7 @@ import type { MeasurementKey } from '@ample/core/pattern';
 import { formatLength } from '@ample/core/units';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
+import { useWidth } from '../../ui/useWidth.ts';
 
 export interface Rule {
   readonly key: MeasurementKey;
@@ -9,7 +10,10 @@ export interface Rule {
   readonly wearer: number | null;
 }
 
-const WIDTH = 860;
+/** Room of the drawing until it is laid out, px; it is drawn at the room it has, so that letters keep their size. */
+const ROOM = 860;
+/** Sizes nearer than this on a rule are not all named, px: the one taken always is. */
+const BESIDE = 30;
 const ROW = 118;
 const LEFT = 40;
 const RIGHT = 30;
@@ -25,6 +29,7 @@ export function Ladder({
   /** Where another size is taken: waist and hip. */
   readonly graded: Readonly<Partial<Record<MeasurementKey, string>>>;
 }) {
+  const [room, width] = useWidth(ROOM);
   const rules = all.filter((r) => r.rungs.length > 0);
   const sizeAt = (r: Rule): string | null => graded[r.key] ?? chosen;
   const { unit, fraction } = useUnits();
@@ -33,7 +38,7 @@ export function Ladder({
     const all = [...r.rungs.map((g) => g.at), ...(r.wearer === null ? [] : [r.wearer])];
     const lo = Math.min(...all);
     const hi = Math.max(...all);
-    return (v: number) => LEFT + ((v - lo) / (hi - lo || 1)) * (WIDTH - LEFT - RIGHT);
+    return (v: number) => LEFT + ((v - lo) / (hi - lo || 1)) * (width - LEFT - RIGHT);
   };
   const line = rules.flatMap((r, i) => {
     const rung = r.rungs.find((g) => g.size === sizeAt(r));
@@ -46,19 +51,27 @@ export function Ladder({
     )
     .join('; ');
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${height}`} className="sheet block w-full" role="img" aria-label={describe}>
+    <svg
+      ref={room}
+      viewBox={`0 0 ${width} ${height}`}
+      height={height}
+      className="sheet block w-full"
+      role="img"
+      aria-label={describe}
+    >
       <polyline points={line.join(' ')} fill="none" stroke="#2B4C9B" strokeWidth="5" strokeOpacity="0.35" />
       {rules.map((r, i) => {
         const x = scaleOf(r);
         const y = i * ROW + 66;
         const wx = r.wearer === null ? null : x(r.wearer);
-        const anchor = wx !== null && wx > WIDTH - 130 ? 'end' : wx !== null && wx < 110 ? 'start' : 'middle';
+        const named = namedSizes(r.rungs, x, sizeAt(r));
+        const anchor = wx !== null && wx > width - 130 ? 'end' : wx !== null && wx < 110 ? 'start' : 'middle';
         return (
           <g key={r.key}>
             <text x={LEFT - 24} y={y - 42} fontSize="17" fontFamily="Bitter, serif" fontWeight="600" fill="#1E2A38">
               {MEASUREMENT_WORDS[r.key].name}
             </text>
-            <line x1={LEFT - 18} x2={WIDTH - RIGHT + 18} y1={y} y2={y} stroke="#1E2A38" strokeWidth="1.5" />
+            <line x1={LEFT - 18} x2={width - RIGHT + 18} y1={y} y2={y} stroke="#1E2A38" strokeWidth="1.5" />
             {r.rungs.map((g) => {
               const on = g.size === sizeAt(r);
               return (
@@ -71,17 +84,19 @@ export function Ladder({
                     stroke={on ? '#2B4C9B' : '#1E2A38'}
                     strokeWidth={on ? 4 : 1.5}
                   />
-                  <text
-                    x={x(g.at)}
-                    y={y + 32}
-                    textAnchor="middle"
-                    fontSize={on ? 20 : 17}
-                    fontWeight={on ? 700 : 400}
-                    className="num"
-                    fill={on ? '#2B4C9B' : '#5A5F66'}
-                  >
-                    {g.size}
-                  </text>
+                  {named.has(g.size) && (
+                    <text
+                      x={x(g.at)}
+                      y={y + 32}
+                      textAnchor="middle"
+                      fontSize={on ? 20 : 17}
+                      fontWeight={on ? 700 : 400}
+                      className="num"
+                      fill={on ? '#2B4C9B' : '#5A5F66'}
+                    >
+                      {g.size}
+                    </text>
+                  )}
                 </g>
               );
             })}
@@ -100,7 +115,7 @@ export function Ladder({
                 </text>
               </g>
             ) : (
-              <text x={WIDTH - RIGHT} y={y - 22} textAnchor="end" fontSize="16" fill="#5A5F66">
+              <text x={width - RIGHT} y={y - 22} textAnchor="end" fontSize="16" fill="#5A5F66">
                 not measured
               </text>
             )}
@@ -109,4 +124,12 @@ export function Ladder({
       })}
     </svg>
   );
+}
+
+/** The sizes that are named on a rule: the one taken, then those along it that stay clear of every name before. */
+function namedSizes(rungs: Rule['rungs'], x: (at: number) => number, taken: string | null): ReadonlySet<string> {
+  const first = rungs.filter((g) => g.size === taken);
+  const named: typeof first = [];
+  for (const g of [...first, ...rungs]) if (named.every((n) => Math.abs(x(n.at) - x(g.at)) >= BESIDE)) named.push(g);
+  return new Set(named.map((g) => g.size));
 }

@@ -153,7 +153,7 @@ export function Size() {
           {!choice.ok && (
             <Notice grade="fault">
               {sayRefusal(choice.error, units)}{' '}
-              <Link className="underline" to={`/job/${id}/body`}>
+              <Link className="link" to={`/job/${id}/body`}>
                 Measure
               </Link>
             </Notice>

@@ -35,7 +35,7 @@ export function Causes({ fitting, draft }: { readonly fitting: Fitting; readonly
       </ol>
       {rest.length > 0 && (
         <details className="mt-3">
-          <summary className="cursor-pointer py-2">{rest.length} less likely</summary>
+          <summary className="min-h-[40px] cursor-pointer py-2">{rest.length} less likely</summary>
           <ol className="space-y-3">
             {rest.map((r) => (
               <Cause key={r.cause} ranked={r} fitting={fitting.id} />
@@ -77,7 +77,7 @@ function Cause({ ranked: r, fitting }: { readonly ranked: Ranked; readonly fitti
         {done ? (
           <p>
             <strong>Done</strong> on {longDate(done.date)}: {sayAnswer(done, units)}.{' '}
-            <Link className="underline" to={`/job/${job}/plan`}>
+            <Link className="link" to={`/job/${job}/plan`}>
               See the plan
             </Link>
           </p>

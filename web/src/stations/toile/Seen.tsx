@@ -64,7 +64,7 @@ function Item({
           {counts !== null && <p className="text-sm text-quiet">Pin or measure: {words.pin}.</p>}
         </div>
         <button
-          className="btn btn-plain !min-h-[32px] !px-1"
+          className="btn btn-plain !px-1"
           onClick={() => removeObservation(fitting, o.id)}
           aria-label={`Take out: ${words.name}`}
         >
