@@ -10,6 +10,7 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { openLibrary } from './store/library.ts';
 import { followStations, keepFocus } from './app/focus.ts';
+import { takeOnLeaving } from './app/leaving.ts';
 import { router } from './app/router.tsx';
 import { watchForUpdates } from './app/update.ts';
 
@@ -24,4 +25,5 @@ void openLibrary().then(() =>
 );
 watchForUpdates();
 keepFocus();
+takeOnLeaving();
 followStations(router);

@@ -8,6 +8,7 @@ import { closeJob, openJob, startAutosave, useJob } from '../store/job.ts';
 import { redoHere, undoHere } from '../store/stationHistory.ts';
 import { useLibrary, wearerOf } from '../store/library.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
+import { takeUpUndo } from '../store/undoKept.ts';
 import { followWindows } from '../store/windows.ts';
 import { focusWork } from './focus.ts';
 import { Help } from './Help.tsx';
@@ -91,8 +92,9 @@ export function Shell() {
   const [showFinder] = useState(() => () => setFinding(true));
   useKeys(id, showHelp, showFinder);
   useEffect(() => {
-    if (id !== undefined) openJob(id);
-    else closeJob();
+    if (id !== undefined) {
+      if (openJob(id)) takeUpUndo();
+    } else closeJob();
   }, [id]);
   useEffect(startAutosave, []);
   useEffect(followWindows, []);
