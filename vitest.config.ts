@@ -1,6 +1,7 @@
 import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
+  define: { __VERSION__: '"0.0.0-test"' },
   test: {
     include: [
       'core/**/*.test.ts',

@@ -79,7 +79,7 @@ test('what is no backup is refused with a sentence, and nothing is changed', asy
   const bad: readonly (readonly [string, Uint8Array, RegExp])[] = [
     ['cut.zip', good.subarray(0, good.length - 200), /damaged or cut short/],
     ['other.zip', zipSync({ 'letter.txt': strToU8('hello') }), /not made by this app/],
-    ['picture.zip', strToU8('GIF89a'), /no zip file/],
+    ['picture.zip', strToU8('GIF89a'), /no file of ours/],
     ['bomb.zip', zipSync({ 'manifest.json': new Uint8Array(40 * 2 ** 20) }), /more than is safe to unpack/],
     [
       'way-out.zip',

@@ -1,7 +1,7 @@
 import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { test as base, expect } from '@playwright/test';
+import { test as base, expect, type Page } from '@playwright/test';
 import { startServer } from '../scripts/server.mjs';
 
 type Serve = (dist: string) => ReturnType<typeof startServer>;
@@ -56,30 +56,79 @@ test('after the first visit everything works with the server stopped, workers an
   expect((await waiting).suggestedFilename()).toMatch(/\.pdf$/);
 });
 
-test('a newer version is offered and waits; taken, it is the one that runs', async ({ page, serve }) => {
+/** A server whose folder can be made a release newer: another page, and another list of what is kept. */
+async function releases(serve: Serve) {
   const dist = mkdtempSync(join(tmpdir(), 'ample-dist-'));
   cpSync(join(import.meta.dirname, '../web/dist'), dist, { recursive: true });
   const server = await serve(dist);
-  await page.goto(`${server.base}/`);
+  const release = (): void => {
+    const html = readFileSync(join(dist, 'index.html'), 'utf8');
+    writeFileSync(join(dist, 'index.html'), html.replace('<html lang="en">', '<html lang="en" data-release="next">'));
+    const sw = readFileSync(join(dist, 'sw.js'), 'utf8');
+    const next = sw.replace(/(revision\W+)\w+(\W+url\W+index\.html)/, '$1next$2');
+    expect(next).not.toBe(sw);
+    writeFileSync(join(dist, 'sw.js'), next);
+  };
+  return { base: server.base, release };
+}
+const releaseOf = (page: Page) => page.evaluate(() => document.documentElement.dataset['release']).catch(() => null);
+const lookForNewer = (page: Page) =>
+  page.evaluate(async () => void (await (await navigator.serviceWorker.getRegistration())?.update()));
+
+test('a newer version is offered and waits; taken, it is the one that runs', async ({ page, serve }) => {
+  const { base, release } = await releases(serve);
+  await page.goto(`${base}/`);
   await page.evaluate(() => navigator.serviceWorker.ready);
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Wearers' })).toBeVisible();
-  // What a new release changes: a page, and the list of what is kept.
-  const html = readFileSync(join(dist, 'index.html'), 'utf8').replace(
-    '<html lang="en">',
-    '<html lang="en" data-release="next">',
-  );
-  writeFileSync(join(dist, 'index.html'), html);
-  const sw = readFileSync(join(dist, 'sw.js'), 'utf8');
-  const next = sw.replace(/(url:"index\.html",revision:")[^"]+/, '$1next');
-  expect(next).not.toBe(sw);
-  writeFileSync(join(dist, 'sw.js'), next);
-  await page.evaluate(async () => (await navigator.serviceWorker.getRegistration())?.update());
+  release();
+  await lookForNewer(page);
   await expect(page.getByText('A newer version is ready.')).toBeVisible();
-  expect(await page.evaluate(() => document.documentElement.dataset['release'])).toBeUndefined();
+  expect(await releaseOf(page)).toBeUndefined();
   await page.getByRole('button', { name: 'Use it now' }).click();
-  await expect
-    .poll(() => page.evaluate(() => document.documentElement.dataset['release']).catch(() => null))
-    .toBe('next');
+  await expect.poll(() => releaseOf(page)).toBe('next');
   await expect(page.getByRole('heading', { name: 'Wearers' })).toBeVisible();
+});
+
+test('taken in the very first visit, on a slow machine, in the middle of an edit: it runs, and the edit is kept', async ({
+  page,
+  serve,
+}) => {
+  const { base, release } = await releases(serve);
+  const devtools = await page.context().newCDPSession(page);
+  await page.goto(`${base}/job/marit-causeway/body`);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await devtools.send('Emulation.setCPUThrottlingRate', { rate: 6 });
+  expect(await page.evaluate(() => navigator.serviceWorker.controller)).toBeNull();
+  release();
+  await lookForNewer(page);
+  await expect(page.getByText('A newer version is ready.')).toBeVisible();
+  const bust = page.getByRole('textbox', { name: 'Full bust, first reading' });
+  await bust.fill('97.4');
+  await page.getByRole('button', { name: 'Use it now' }).click();
+  await expect.poll(() => releaseOf(page)).toBe('next');
+  await expect(bust).toHaveValue('97.4');
+});
+
+test('a newer version taken in one window: the other saves what it was at, and follows', async ({
+  page,
+  context,
+  serve,
+}) => {
+  const { base, release } = await releases(serve);
+  await page.goto(`${base}/`);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.goto(`${base}/job/marit-causeway/body`);
+  const other = await context.newPage();
+  await other.goto(`${base}/`);
+  await expect(other.getByRole('heading', { name: 'Wearers' })).toBeVisible();
+  release();
+  await lookForNewer(other);
+  await expect(other.getByText('A newer version is ready.')).toBeVisible();
+  await expect(page.getByText('A newer version is ready.')).toBeVisible();
+  const bust = page.getByRole('textbox', { name: 'Full bust, first reading' });
+  await bust.fill('97.4');
+  await other.getByRole('button', { name: 'Use it now' }).click();
+  await expect.poll(() => releaseOf(page)).toBe('next');
+  await expect(bust).toHaveValue('97.4');
 });

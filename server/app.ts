@@ -1,13 +1,17 @@
+import { readFile } from 'node:fs/promises';
 import compression from 'compression';
-import express, { type Express, type NextFunction, type Request, type Response } from 'express';
+import express, { type Express, type NextFunction, type Request, type RequestHandler, type Response } from 'express';
 import helmet from 'helmet';
 import { bureau, type BureauOptions } from './bureau/routes.ts';
 import { onlyNames } from './names.ts';
+import { POLICY } from './policy.ts';
 
 export interface AppOptions {
   readonly bureau?: BureauOptions;
   /** Names besides this machine's own under which it is reached. */
   readonly names?: readonly string[];
+  /** The path it is reached under, `/` or `/ample/`; the build has to know the same. */
+  readonly base?: string;
 }
 /**
  * Serves the built app with strict headers: nothing may be loaded from, or sent to, anywhere else. No
@@ -21,39 +25,26 @@ export function createApp(dist: string, options: AppOptions = {}): Express {
     helmet({
       contentSecurityPolicy: {
         useDefaults: false,
-        directives: {
-          defaultSrc: ["'self'"],
-          scriptSrc: ["'self'"],
-          // The interface library sets style elements of its own.
-          styleSrc: ["'self'", "'unsafe-inline'"],
-          imgSrc: ["'self'", 'data:', 'blob:'],
-          fontSrc: ["'self'"],
-          connectSrc: ["'self'"],
-          workerSrc: ["'self'"],
-          frameSrc: ["'self'", 'blob:'],
-          objectSrc: ["'none'"],
-          baseUri: ["'none'"],
-          formAction: ["'self'"],
-          frameAncestors: ["'none'"],
-        },
+        directives: { ...POLICY, frameAncestors: ["'none'"] },
       },
       strictTransportSecurity: false,
       crossOriginEmbedderPolicy: false,
     }),
   );
   app.use(compression());
-  app.get('/api/health', (_request, response) => {
+  const site = express.Router();
+  site.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api/bureau', bureau(options.bureau));
-  app.use('/assets', express.static(`${dist}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }));
-  app.use(express.static(dist, { index: false, maxAge: 0 }));
-  app.use('/api', (_request, response) => {
+  site.use('/api/bureau', bureau(options.bureau));
+  site.use('/assets', express.static(`${dist}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }));
+  site.get('/index.html', page(dist));
+  site.use(express.static(dist, { index: false, maxAge: 0 }));
+  site.use('/api', (_request, response) => {
     response.status(404).json({ code: 'not-found' });
   });
-  app.get('/{*path}', (_request, response) => {
-    response.sendFile('index.html', { root: dist });
-  });
+  site.get('/{*path}', page(dist));
+  app.use(options.base ?? '/', site);
   // What no handler could answer, a broken address first of all, is answered without a word of where the files lie.
   app.use((error: unknown, _request: Request, response: Response, next: NextFunction) => {
     if (response.headersSent) return next(error);
@@ -65,6 +56,14 @@ export function createApp(dist: string, options: AppOptions = {}): Express {
   });
   return app;
 }
+
+/** The page, told that every path of the app is answered with it: addresses then need no `#`. */
+const page =
+  (dist: string): RequestHandler =>
+  async (_request, response) => {
+    const html = await readFile(`${dist}/index.html`, 'utf8');
+    response.type('html').send(html.replace('</head>', '<meta name="paths" content="answered" /></head>'));
+  };
 
 /** What an error says it is, if that is for the one who asked; a fault of the server's own otherwise. */
 function statusOf(error: unknown): number {

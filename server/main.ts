@@ -13,7 +13,10 @@ const pace = Number(process.env['BUREAU_PACE'] ?? 5000);
 // Names besides this machine's own, set apart by commas: behind a proxy, or on a home network.
 const names = (process.env['NAMES'] ?? '').split(',').filter((n) => n.trim() !== '');
 
-const server = createApp(dist, { bureau: { pace }, names }).listen(port, host, (error?: Error) => {
+// The path it is reached under, where that is not the root: the same BASE the folder was built with.
+const base = `/${(process.env['BASE'] ?? '').replace(/^\/+|\/+$/g, '')}`;
+
+const server = createApp(dist, { bureau: { pace }, names, base }).listen(port, host, (error?: Error) => {
   if (error) {
     process.stderr.write(`The server could not start on port ${port}: ${error.message}. Set PORT to a free one.\n`);
     process.exitCode = 1;
@@ -21,7 +24,9 @@ const server = createApp(dist, { bureau: { pace }, names }).listen(port, host, (
   }
   const at = server.address();
   const taken = at !== null && typeof at === 'object' ? at.port : port;
-  process.stdout.write(`Ample Draft is at http://${host}:${taken} with the demo scenario on the rail.\n`);
+  process.stdout.write(
+    `Ample Draft is at http://${host}:${taken}${base === '/' ? '' : `${base}/`} with the demo scenario on the rail.\n`,
+  );
 });
 const stop = (): void => {
   server.close();

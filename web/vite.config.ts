@@ -1,40 +1,68 @@
+import { readFileSync } from 'node:fs';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
-import { defineConfig } from 'vite';
+import { defineConfig, type Plugin } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { policyLine } from '../server/policy.ts';
+
+const { version } = JSON.parse(readFileSync(new URL('../package.json', import.meta.url), 'utf8')) as {
+  version: string;
+};
+/** The path the folder is served under: `BASE=/ample/` for a place of its own on a larger site. */
+const base = `/${(process.env['BASE'] ?? '').replace(/^\/+|\/+$/g, '')}/`.replace('//', '/');
+
+/** The page carries the content policy itself: a plain static server sends no header. */
+const policyInPage = (): Plugin => ({
+  name: 'policy-in-page',
+  transformIndexHtml: (_html, { server }) =>
+    server
+      ? // The development server answers every path with the page.
+        [{ tag: 'meta', attrs: { name: 'paths', content: 'answered' } }]
+      : [
+          {
+            tag: 'meta',
+            attrs: { 'http-equiv': 'Content-Security-Policy', content: policyLine() },
+            injectTo: 'head-prepend',
+          },
+        ],
+});
 
 export default defineConfig({
+  base,
+  define: { __VERSION__: JSON.stringify(version) },
   plugins: [
     react(),
     tailwindcss(),
+    policyInPage(),
     VitePWA({
-      // A new version waits until it is asked for: nobody is taken from the middle of a dart.
+      strategies: 'injectManifest',
+      srcDir: 'src/offline',
+      filename: 'sw.ts',
       registerType: 'prompt',
       injectRegister: false,
-      includeAssets: ['icon.svg'],
       manifest: {
-        id: '/',
+        id: base,
         name: 'Ample Draft',
         short_name: 'Ample Draft',
         description: 'Alter a sewing pattern to the body it is for.',
-        start_url: '/',
+        start_url: base,
+        scope: base,
         display: 'standalone',
         background_color: '#f7f6f1',
         theme_color: '#12443f',
         icons: [
-          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
-          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
-          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
-          { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+          { src: 'icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: 'icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+          { src: 'icon.svg', sizes: 'any', type: 'image/svg+xml' },
         ],
+        // A file of ours opens in the installed app by a double press.
+        file_handlers: [{ action: base, accept: { 'application/x-ample-draft': ['.ample'] } }],
       },
-      workbox: {
-        // Everything the app may ever ask for, workers and printing fonts too: it must work with the server gone.
+      includeManifestIcons: false,
+      injectManifest: {
         globPatterns: ['**/*.{js,css,html,svg,png,woff,woff2}'],
         maximumFileSizeToCacheInBytes: 4 * 2 ** 20,
-        navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//],
-        cleanupOutdatedCaches: true,
       },
     }),
   ],

@@ -162,9 +162,9 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
     `“${s.text('piece')}” needs ${s.len('needs')} across and there are only ${s.len('across')}. Take wider cloth, or lay it open instead of folded.`,
   'cloth-nothing-to-lay': () => 'There is no piece to lay on the cloth. Choose a size first.',
   'bundle-not-zip': () =>
-    'This is not a backup of ours: it is no zip file. Choose the file that “Export everything” made.',
+    'This is no file of ours: neither a backup, nor a job. Choose the file that “Export everything”, “A file for a friend” or “Export to a file” made.',
   'bundle-foreign': () =>
-    'This zip file was not made by this app: it has no list of contents. Choose the file that “Export everything” made. Nothing was changed.',
+    'This file was not made by this app: it has no list of contents. Choose the file that “Export everything” made. Nothing was changed.',
   'bundle-newer': (s) =>
     `This file was made by a newer version (${s.text('version')}); this one reads up to ${s.text('known')}. Update the app first. Nothing was changed.`,
   'bundle-damaged': (s) =>

@@ -2,3 +2,4 @@ export * from './types.ts';
 export * from './write.ts';
 export * from './read.ts';
 export * from './plan.ts';
+export * from './single.ts';

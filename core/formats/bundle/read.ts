@@ -4,24 +4,8 @@ import { strFromU8, unzipSync } from 'fflate';
 import { z } from 'zod';
 import { ok, type Refusal, type Result } from '../../units/index.ts';
 import { readJob, readPattern, readWearer } from '../read.ts';
-import { LIMITS, type BundleKind, type Kept, type PhotoFile } from './types.ts';
-
-export type BundleError =
-  | 'bundle-not-zip'
-  | 'bundle-foreign'
-  | 'bundle-newer'
-  | 'bundle-damaged'
-  | 'bundle-too-large'
-  | 'bundle-path'
-  | 'bundle-hostile'
-  | 'bundle-repeated'
-  | 'bundle-document';
-
-export interface Bundle {
-  readonly kind: BundleKind;
-  readonly made: string;
-  readonly kept: Kept;
-}
+import { beginsAsDocument, bundleOfJob } from './single.ts';
+import { LIMITS, type Bundle, type BundleError, type Kept, type PhotoFile } from './types.ts';
 
 const VERSION = 1;
 /** The only names a bundle of ours has: nothing that leads out of it, nothing hidden. */
@@ -60,9 +44,10 @@ const stop = (code: BundleError, data: Refusal['data'] = {}): never => {
 
 /**
  * Reads a bundle. Sizes are judged before anything is unpacked, names against the few that there are, every file against
- * its checksum, every document by its own reader. Refused whole or read whole.
+ * its checksum, every document by its own reader. Refused whole or read whole. A single job written as text is read as a bundle of one.
  */
 export function readBundle(bytes: Uint8Array): Result<Bundle, BundleError> {
+  if (beginsAsDocument(bytes)) return bundleOfJob(bytes);
   try {
     return ok(read(bytes));
   } catch (error) {

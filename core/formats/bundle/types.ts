@@ -19,6 +19,23 @@ export interface Kept {
 
 export type BundleKind = 'all' | 'job';
 
+export type BundleError =
+  | 'bundle-not-zip'
+  | 'bundle-foreign'
+  | 'bundle-newer'
+  | 'bundle-damaged'
+  | 'bundle-too-large'
+  | 'bundle-path'
+  | 'bundle-hostile'
+  | 'bundle-repeated'
+  | 'bundle-document';
+
+export interface Bundle {
+  readonly kind: BundleKind;
+  readonly made: string;
+  readonly kept: Kept;
+}
+
 /** What is read at most: far more than a lifetime of sewing, far less than would stop a browser. */
 export const LIMITS = {
   files: 20_000,

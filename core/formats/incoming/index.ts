@@ -2,4 +2,4 @@ export * from './dxf.ts';
 export * from './svg.ts';
 export * from './xml.ts';
 export * from './pdf.ts';
-export * from './text.ts';
+export { textOf } from '../text.ts';

@@ -103,6 +103,7 @@ export function keepFocus(): () => void {
 }
 
 interface Navigating {
+  readonly state: { readonly location: { readonly pathname: string } };
   readonly subscribe: (
     to: (state: {
       readonly location: { readonly pathname: string };
@@ -112,7 +113,7 @@ interface Navigating {
 }
 /** On another station the focus goes to its heading, unless it is on something that is still there, as the tape is. */
 export function followStations(router: Navigating): () => void {
-  let at = location.pathname;
+  let at = router.state.location.pathname;
   return router.subscribe(({ location: { pathname }, navigation }) => {
     if (pathname === at || navigation.state !== 'idle') return;
     at = pathname;

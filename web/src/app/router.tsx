@@ -1,14 +1,17 @@
-import { createBrowserRouter, Navigate } from 'react-router';
+import { createBrowserRouter, createHashRouter, Navigate, type RouteObject } from 'react-router';
+import { Fault } from './Fault.tsx';
 import { NoSuchPlace } from './NoSuchPlace.tsx';
 import { Rail } from '../stations/rail/Rail.tsx';
+import { isServed } from './served.ts';
 import { Shell } from './Shell.tsx';
 
 /** Stations are loaded when they are opened, so that the rail is quick. */
-export const router = createBrowserRouter([
-  { path: '/', element: <Shell />, children: [{ index: true, element: <Rail /> }] },
+const routes: RouteObject[] = [
+  { path: '/', element: <Shell />, errorElement: <Fault />, children: [{ index: true, element: <Rail /> }] },
   {
     path: '/job/:job',
     element: <Shell />,
+    errorElement: <Fault />,
     HydrateFallback: () => null,
     children: [
       { index: true, element: <Navigate to="body" replace /> },
@@ -43,4 +46,8 @@ export const router = createBrowserRouter([
     ],
   },
   { path: '*', element: <Shell />, children: [{ path: '*', element: <NoSuchPlace /> }] },
-]);
+];
+
+export const router = isServed
+  ? createBrowserRouter(routes, { basename: import.meta.env.BASE_URL })
+  : createHashRouter(routes);

@@ -40,7 +40,16 @@ const sleep = (seconds: number, signal: AbortSignal): Promise<void> =>
   });
 export const USUAL_PATIENCE: Patience = { pauses: [0.5, 1, 2, 4, 8], tries: 5, wait: sleep };
 
-const BASE = '/api/bureau';
+const BASE = `${import.meta.env.BASE_URL}api/bureau`;
+/** Whether a bureau is there to be asked at all: not on a plain static server, nor with the server gone. */
+export async function isThere(): Promise<boolean> {
+  try {
+    const response = await fetch(`${import.meta.env.BASE_URL}api/health`, { signal: AbortSignal.timeout(UNANSWERED) });
+    return response.ok && (response.headers.get('content-type') ?? '').includes('json');
+  } catch {
+    return false;
+  }
+}
 /** A request that nobody answers for so long is lost, ms. */
 const UNANSWERED = 15_000;
 

@@ -1,3 +1,4 @@
+import { isSample } from '@ample/core/drafting';
 import { readJob, readPattern, readWearer, type Job } from '@ample/core/formats';
 import { keptOfJob, planImport, type Bundle, type ImportItem, type Kept } from '@ample/core/formats/bundle';
 import type { Refusal, Result } from '@ample/core/units';
@@ -54,11 +55,20 @@ export interface Offered {
 export async function offer(file: Blob): Promise<Result<Offered>> {
   const read = await unpackBundle(file);
   if (!read.ok) return read;
-  const bundle = read.value;
+  const bundle = withSamples(read.value);
   return {
     ok: true,
     value: { bundle, items: planImport(await keptNow(), bundle.kept), photos: bundle.kept.photos.length },
   };
+}
+
+/** A sample that a job carries whole is the one here: no copy of it is taken in. */
+function withSamples(bundle: Bundle): Bundle {
+  const jobs = bundle.kept.jobs.map((job) => {
+    const { pattern } = job;
+    return 'chart' in pattern && isSample(pattern.id) ? { ...job, pattern: { id: pattern.id } } : job;
+  });
+  return { ...bundle, kept: { ...bundle.kept, jobs } };
 }
 
 /** Takes a file in, all of it or nothing; what stood here is kept so that it can be undone. `leave` names what is not replaced. */

@@ -2,6 +2,9 @@ import { writeDocument, type Job } from '@ample/core/formats';
 import { useJob } from './job.ts';
 import { useDraft } from './draft.ts';
 
+/** The kind of a file of ours, as the installed app says it opens. */
+export const AMPLE = 'application/x-ample-draft';
+
 export function download(name: string, data: BlobPart, type: string): void {
   const url = URL.createObjectURL(new Blob([data], { type }));
   const a = document.createElement('a');

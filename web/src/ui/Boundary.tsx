@@ -1,5 +1,6 @@
 import { Component, type ReactNode } from 'react';
 import { exportWork } from '../store/export.ts';
+import { Happened } from './Happened.tsx';
 
 interface Props {
   readonly where: string;
@@ -7,11 +8,11 @@ interface Props {
 }
 
 /** Keeps a fault in one station from taking the work with it. */
-export class Boundary extends Component<Props, { readonly fault: string | null }> {
-  override state: { readonly fault: string | null } = { fault: null };
+export class Boundary extends Component<Props, { readonly fault: Error | null }> {
+  override state: { readonly fault: Error | null } = { fault: null };
 
   static getDerivedStateFromError(error: unknown) {
-    return { fault: error instanceof Error ? error.message : String(error) };
+    return { fault: error instanceof Error ? error : new Error(String(error)) };
   }
 
   override render() {
@@ -22,7 +23,7 @@ export class Boundary extends Component<Props, { readonly fault: string | null }
         <p className="my-2">
           Your work is safe. Show it again, or undo the last change first; every other station still works.
         </p>
-        <p className="mb-3 text-sm text-quiet">{this.state.fault}</p>
+        <p className="mb-3 text-sm text-quiet">{this.state.fault.message}</p>
         <div className="flex gap-2">
           <button className="btn" onClick={() => this.setState({ fault: null })}>
             Show again
@@ -31,6 +32,7 @@ export class Boundary extends Component<Props, { readonly fault: string | null }
             Export to a file
           </button>
         </div>
+        <Happened error={this.state.fault} where={this.props.where} />
       </div>
     );
   }

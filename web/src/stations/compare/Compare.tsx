@@ -49,8 +49,8 @@ export function Compare() {
       {paper && (
         <div className="mb-3">
           <Notice grade="note">
-            Paper only: type what your pieces measure in the Pattern column. What you leave empty is taken from the
-            chart and the usual ease.
+            Paper only: measure your pieces flat and type it here, in the column “Your paper”. What you leave empty is
+            taken from the chart and the usual ease.
           </Notice>
         </div>
       )}

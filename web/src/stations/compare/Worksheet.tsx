@@ -31,7 +31,9 @@ export function Worksheet({ rows, paper, size, pattern, focused, onFocus }: Prop
             <th className="max-w-[88px] px-1.5 py-2 font-normal">Design’s ease</th>
             <th className="px-1.5 py-2 text-left font-normal">+ Ease</th>
             <th className="px-1.5 py-2 font-normal whitespace-nowrap">= Wanted</th>
-            <th className={`px-1.5 py-2 font-normal ${paper ? 'text-left' : ''}`}>− Pattern</th>
+            <th className={`px-1.5 py-2 font-normal ${paper ? 'text-left' : ''}`}>
+              {paper ? '− Your paper' : '− Pattern'}
+            </th>
             <th className="px-1.5 py-2 font-normal whitespace-nowrap">= Difference</th>
             <th className="px-1.5 py-2 font-normal">Each piece</th>
             <th className="px-2 py-2 font-normal">Left after the plan</th>

@@ -62,8 +62,12 @@ export function PatternStation() {
       </p>
       {pieces.length === 0 ? (
         <Notice grade="note">
-          There are no pieces here: the plan is made for your paper. Measure the paper under Compare; the hand sheets
-          are drawn on a similar piece, with your amounts. Or bring the pieces in from a file, a photo or the mat.
+          There are no pieces here: the plan is made for your paper. What your pieces measure is typed on{' '}
+          <Link className="underline" to="../compare" relative="path">
+            Compare
+          </Link>{' '}
+          (station 4); the hand sheets are drawn on a similar piece, with your amounts. Or bring the pieces in from a
+          file, a photo or the mat.
         </Notice>
       ) : (
         <>

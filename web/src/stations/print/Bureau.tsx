@@ -14,6 +14,8 @@ import {
   useBureau,
   type Stage,
 } from '../../bureau/session.ts';
+import { isServed } from '../../app/served.ts';
+import { isThere } from '../../bureau/client.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Length, Notice } from '../../ui/parts.tsx';
 import { BusyButton } from '../../ui/BusyButton.tsx';
@@ -33,6 +35,16 @@ export function Bureau({
   const ticket = useBureau((s) => s.tickets[job]);
   const [fault, setFault] = useState<Fault>('none');
   useEffect(() => followTicket(job), [job]);
+  // Where no server is there is nothing to send to; what is under way is shown all the same.
+  const [there, setThere] = useState(false);
+  useEffect(() => {
+    let left = false;
+    if (isServed) void isThere().then((answers) => !left && setThere(answers));
+    return () => {
+      left = true;
+    };
+  }, []);
+  if (!there && stage.kind === 'idle' && !ticket) return null;
   const begin = () => void send(job, name, fault, make);
   return (
     <section className="sheet space-y-3 p-4" aria-label="Print bureau">

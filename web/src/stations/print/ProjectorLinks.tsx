@@ -16,9 +16,9 @@ export function ProjectorLinks() {
           <ProjectorIcon size={20} aria-hidden="true" />
           Projector view
         </Link>
-        <a className="link" href={`/job/${job}/projector-table`} target="_blank" rel="noreferrer">
+        <Link className="link" to={`/job/${job}/projector-table`} target="_blank" rel="noreferrer">
           Try it on a stand-in table in a window of its own
-        </a>
+        </Link>
       </div>
     </section>
   );

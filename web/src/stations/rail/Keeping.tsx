@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { ImportItem } from '@ample/core/formats/bundle';
 import { sayRefusal } from '@ample/core/words';
 import { longDate } from '../../app/time.ts';
+import { useOffline, type Offline } from '../../app/update.ts';
 import {
   askToPersist,
   backupDue,
@@ -13,7 +14,8 @@ import {
   undoImport,
   type Offered,
 } from '../../store/backup.ts';
-import { download } from '../../store/export.ts';
+import { AMPLE, download } from '../../store/export.ts';
+import { useHanded } from '../../store/handed.ts';
 import { useLibrary } from '../../store/library.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../ui/parts.tsx';
@@ -50,6 +52,7 @@ export function Keeping() {
       left = true;
     };
   }, [jobs, own, busy]);
+  const offline = useOffline((s) => s.state);
   const due = backupDue(jobs, state.since, state.exported, new Date());
   const run = async (what: string, work: () => Promise<string | null>) => {
     setBusy(what);
@@ -67,7 +70,7 @@ export function Keeping() {
     run('Packing…', async () => {
       const now = new Date();
       const bytes = await exportAll(now);
-      download(`ample-draft-${now.toISOString().slice(0, 10)}.zip`, bytes as BlobPart, 'application/zip');
+      download(`ample-draft-${now.toISOString().slice(0, 10)}.ample`, bytes as BlobPart, AMPLE);
       return null;
     });
   const look = (chosen: File | undefined) =>
@@ -78,6 +81,13 @@ export function Keeping() {
       setOffered(read.value);
       return null;
     });
+  // A file the system handed to the app: opened by a double press, or dropped on its icon.
+  const handed = useHanded((s) => s.file);
+  useEffect(() => {
+    if (!handed) return;
+    useHanded.setState({ file: null });
+    queueMicrotask(() => void look(handed));
+  });
   return (
     <section aria-labelledby="keeping" className="min-[800px]:col-span-2">
       <h2 id="keeping" className="border-b border-ink pb-1">
@@ -106,7 +116,7 @@ export function Keeping() {
         <input
           ref={file}
           type="file"
-          accept=".zip,application/zip"
+          accept=".ample,.zip,.json,.txt"
           className="hidden"
           aria-label="A file made by Export everything, or for a friend"
           onChange={(e) => {
@@ -137,6 +147,9 @@ export function Keeping() {
             ? 'This browser has agreed not to clear it when room runs short.'
             : 'This browser may clear it when room runs short, so keep a file elsewhere.')}
       </p>
+      <p className="mt-1 text-sm text-quiet" role="status">
+        {OFFLINE[offline]}
+      </p>
       {offered && (
         <TakeIn
           offered={offered}
@@ -153,6 +166,12 @@ export function Keeping() {
     </section>
   );
 }
+
+const OFFLINE: Readonly<Record<Offline, string>> = {
+  coming: 'Keeping the app in this browser, so that it works without a connection…',
+  ready: 'The whole app is kept in this browser: it works without a connection.',
+  never: 'At this address the app needs its server: a browser keeps an app only over https, or on its own machine.',
+};
 
 const KINDS: Readonly<Record<ImportItem['kind'], string>> = { wearer: 'wearer', pattern: 'pattern', job: 'job' };
 const key = (i: ImportItem): string => `${i.kind}:${i.id}`;
@@ -180,8 +199,8 @@ function TakeIn({
   return (
     <Ask title="Take in this file" action="Take it in" onAction={() => onTake(leave)} onClose={onClose}>
       <p>
-        Made {longDate(bundle.made.slice(0, 10))}
-        {bundle.kind === 'job' ? ', one job' : ''};{' '}
+        {bundle.made === '' ? 'One job' : `Made ${longDate(bundle.made.slice(0, 10))}`}
+        {bundle.kind === 'job' && bundle.made !== '' ? ', one job' : ''};{' '}
         {photos === 0 ? 'no pictures' : photos === 1 ? '1 picture' : `${photos} pictures`}. It can be undone afterwards.
       </p>
       {fresh.length > 0 && (

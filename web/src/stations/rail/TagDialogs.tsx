@@ -2,9 +2,10 @@ import { AlertDialog, Dialog } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import type { Job } from '@ample/core/formats';
 import { exportJob } from '../../store/backup.ts';
-import { download, fileName } from '../../store/export.ts';
+import { AMPLE, download, fileName } from '../../store/export.ts';
 import { editStored, useLibrary, wearerOf } from '../../store/library.ts';
 import { deleteJob } from '../../store/privacy.ts';
+import { shareJob, waysToShare } from '../../store/share.ts';
 import type { TagDialog } from './Tag.tsx';
 
 export const DIALOG =
@@ -93,27 +94,38 @@ function Details({ job, onClose }: { readonly job: Job; readonly onClose: () => 
 
 function Friend({ job, onClose }: { readonly job: Job; readonly onClose: () => void }) {
   const wearer = useLibrary((s) => wearerOf(job, s.wearers));
-  const [trouble, setTrouble] = useState(false);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const [way] = useState(waysToShare);
+  const name = `${wearer?.name ?? ''} ${job.title} for a friend`;
+  const missing = 'The wearer of this job is not here, so the file cannot be made.';
   const make = async () => {
     const bytes = await exportJob(job.id, new Date());
-    if (!bytes) return setTrouble(true);
-    download(
-      `${fileName(`${wearer?.name ?? ''} ${job.title} for a friend`)}.zip`,
-      bytes as BlobPart,
-      'application/zip',
-    );
+    if (!bytes) return setTrouble(missing);
+    download(`${fileName(name)}.ample`, bytes as BlobPart, AMPLE);
     onClose();
+  };
+  const share = async () => {
+    try {
+      if (await shareJob(job, name)) onClose();
+      else setTrouble(missing);
+    } catch {
+      setTrouble('The system did not take it. Make the file instead, and hand that on.');
+    }
   };
   return (
     <Ask title="A file for a friend" action="Make the file" onAction={() => void make()} onClose={onClose} stay>
       The file holds this job whole: all of {wearer?.name ?? 'the wearer'}’s measurements, the pattern, the plan, the
       fittings and their pictures. Hand it on only if {wearer?.name ?? 'the wearer'} agrees: a copy cannot be called
       back.
-      {trouble && (
-        <strong className="mt-2 block text-pencil">
-          The wearer of this job is not here, so the file cannot be made.
-        </strong>
+      {way && (
+        <p className="mt-3">
+          <button className="btn" onClick={() => void share()}>
+            Share it…
+          </button>{' '}
+          {way === 'text' && 'The pictures stay here: this device shares only text.'}
+        </p>
       )}
+      {trouble && <strong className="mt-2 block text-pencil">{trouble}</strong>}
     </Ask>
   );
 }
