@@ -178,3 +178,42 @@ test('the rail: dates, by wearer, put away and back; a wearer deleted leaves not
   const kept = (await everything(page)) + (await page.evaluate(() => JSON.stringify({ ...localStorage })));
   expect(kept.includes('Ines')).toBe(false);
 });
+
+test('a job goes to a friend by the share sheet, and what the system hands to the app is looked at', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const shared: { name: string; type: string; text: string }[] = [];
+    const handed: { take?: (launched: object) => void } = {};
+    Object.assign(window, { shared, handed });
+    // A share sheet that takes only well-known kinds, as most do.
+    navigator.canShare = (data) => (data?.files ?? []).every((f) => f.type === 'text/plain');
+    navigator.share = async (data) => {
+      for (const f of data?.files ?? []) shared.push({ name: f.name, type: f.type, text: await f.text() });
+    };
+    const launchQueue = { setConsumer: (take: (l: object) => void) => (handed.take = take) };
+    Object.defineProperty(window, 'launchQueue', { value: launchQueue });
+  });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'More for Rehearsal top, Marit Quell' }).click();
+  await page.getByRole('menuitem', { name: 'A file for a friend…' }).click();
+  await expect(page.getByRole('alertdialog')).toContainText('The pictures stay here');
+  await page.getByRole('button', { name: 'Share it…' }).click();
+  await expect(page.getByRole('alertdialog')).toBeHidden();
+  const [file] = await page.evaluate(
+    () => (window as unknown as { shared: { name: string; type: string; text: string }[] }).shared,
+  );
+  expect(file).toMatchObject({ name: 'marit-quell-rehearsal-top-for-a-friend.job.txt', type: 'text/plain' });
+  // The friend opens it with the app: from another station, it is looked at on the rail.
+  await page.getByRole('link', { name: /Tove Anselm Concert/ }).click();
+  await expect(page.getByRole('navigation', { name: 'Stations of this job' })).toBeVisible();
+  await page.evaluate(({ name, text }) => {
+    const friend = text.replaceAll('Rehearsal top', 'Rehearsal top, altered');
+    const getFile = async () => Promise.resolve(new File([friend], name));
+    (window as unknown as { handed: { take: (l: object) => void } }).handed.take({ files: [{ getFile }] });
+  }, file!);
+  const dialog = page.getByRole('alertdialog');
+  await expect(dialog).toContainText('replace Rehearsal top, altered · Marit Quell');
+  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByRole('link', { name: /Rehearsal top, altered/ })).toBeVisible();
+});

@@ -45,6 +45,9 @@ export function createApp(dist: string, options: AppOptions = {}): Express {
   });
   site.get('/{*path}', page(dist));
   app.use(options.base ?? '/', site);
+  app.use((_request, response) => {
+    response.status(404).type('text/plain').send(NOTHING);
+  });
   // What no handler could answer, a broken address first of all, is answered without a word of where the files lie.
   app.use((error: unknown, _request: Request, response: Response, next: NextFunction) => {
     if (response.headersSent) return next(error);
@@ -52,7 +55,7 @@ export function createApp(dist: string, options: AppOptions = {}): Express {
     response
       .status(status)
       .type('text/plain')
-      .send(status === 404 ? 'There is nothing at this address.' : 'This address or request cannot be answered.');
+      .send(status === 404 ? NOTHING : 'This address or request cannot be answered.');
   });
   return app;
 }
@@ -64,6 +67,8 @@ const page =
     const html = await readFile(`${dist}/index.html`, 'utf8');
     response.type('html').send(html.replace('</head>', '<meta name="paths" content="answered" /></head>'));
   };
+
+const NOTHING = 'There is nothing at this address.';
 
 /** What an error says it is, if that is for the one who asked; a fault of the server's own otherwise. */
 function statusOf(error: unknown): number {

@@ -37,6 +37,9 @@ const kept: Kept = {
   jobs: [job('b', { title: 'Second' }), job('a', { fittings: [fittingOf('2026-11-01', [seenAs('waist-low')])] })],
   photos: [{ id: 'p1', job: 'a', type: 'image/jpeg', bytes: jpeg }],
 };
+/** A job written as text, its wearer and pattern within it. */
+const alone = (fields: Record<string, unknown> = {}): Uint8Array =>
+  strToU8(writeDocument({ ...job('alone', { title: 'By itself' }), wearer, pattern, ...fields }));
 const MADE = '2026-11-24T10:00:00.000Z';
 const bytes = writeBundle(kept, 'all', MADE);
 const code = (b: Uint8Array): string => {
@@ -103,7 +106,8 @@ describe('a bundle is refused', () => {
 
   it.each([
     ['when it is empty', new Uint8Array(), 'bundle-not-zip'],
-    ['when it is no zip', strToU8('{"format":"ample-draft/job"}'), 'bundle-not-zip'],
+    ['when it is no zip', strToU8('GIF89a'), 'bundle-not-zip'],
+    ['when it is a job of which only a beginning is there', strToU8('{"format":"ample-draft/job"}'), 'bundle-document'],
     ['when it is cut short', bytes.slice(0, bytes.length - 40), 'bundle-damaged'],
     ['when it is only a beginning', bytes.slice(0, 100), 'bundle-damaged'],
     ['when it is someone else’s zip', zipSync({ 'letter.txt': strToU8('hello') }), 'bundle-foreign'],
@@ -196,3 +200,38 @@ describe('a bundle is refused', () => {
 
 const indexOf = (all: Uint8Array, part: readonly number[]): number =>
   all.findIndex((_, i) => part.every((b, k) => all[i + k] === b));
+
+describe('a single job written as text', () => {
+  it('is read as a bundle of one: its wearer apart, its pattern within it', () => {
+    const { kind, made, kept: one } = expectOk(readBundle(alone()), 'job');
+    expect([kind, made]).toEqual(['job', '']);
+    expect(one.wearers).toEqual([wearer]);
+    expect(one.jobs).toMatchObject([
+      { id: 'alone', wearer: { id: wearer.id }, pattern: { id: 'own', name: 'My own' } },
+    ]);
+    expect(planImport(kept, one).map((i) => [i.kind, i.what])).toEqual([
+      ['wearer', 'same'],
+      ['job', 'new'],
+    ]);
+  });
+  it('is read with a byte-order mark before it', () => {
+    expect(code(new Uint8Array([0xef, 0xbb, 0xbf, ...alone()]))).toBe('read');
+  });
+  it('is refused without its wearer, cut short, or with a mistake in it, and says which', () => {
+    const why = (b: Uint8Array): unknown => {
+      const r = readBundle(b);
+      return r.ok ? 'read' : [r.error.code, r.error.data['why']];
+    };
+    expect(why(alone({ wearer: { id: wearer.id } }))).toEqual(['bundle-document', 'reference-not-here']);
+    expect(why(alone().slice(0, 300))).toEqual(['bundle-document', 'document-not-json']);
+    expect(why(strToU8(new TextDecoder().decode(alone()).replace('"format"', '"__proto__":{},"format"')))).toEqual([
+      'bundle-hostile',
+      undefined,
+    ]);
+    expect(why(alone({ steps: 7 }))).toEqual(['bundle-document', 'document-invalid']);
+    expect(why(strToU8('{"format":"ample-draft/wearer","version":1}'))).toEqual([
+      'bundle-document',
+      'document-wrong-format',
+    ]);
+  });
+});

@@ -4,7 +4,7 @@ import { strFromU8, unzipSync } from 'fflate';
 import { z } from 'zod';
 import { ok, type Refusal, type Result } from '../../units/index.ts';
 import { readJob, readPattern, readWearer } from '../read.ts';
-import { beginsAsDocument, bundleOfJob } from './single.ts';
+import { HOSTILE, beginsAsDocument, bundleOfJob } from './single.ts';
 import { LIMITS, type Bundle, type BundleError, type Kept, type PhotoFile } from './types.ts';
 
 const VERSION = 1;
@@ -128,8 +128,6 @@ function manifestOf(files: Files): z.infer<typeof manifestSchema> {
   const parsed = manifestSchema.safeParse(value);
   return parsed.success ? parsed.data : stop('bundle-damaged', { path: 'manifest.json' });
 }
-
-const HOSTILE = new Set(['__proto__', 'constructor', 'prototype']);
 
 function jsonOf(files: Files, path: string): unknown {
   const bytes = files[path];

@@ -3,6 +3,9 @@ import { ok, refuse, type Result } from '../../units/index.ts';
 import { textOf } from '../text.ts';
 import { LIMITS, type Bundle, type BundleError } from './types.ts';
 
+/** Names that would reach into every object there is. */
+export const HOSTILE = new Set(['__proto__', 'constructor', 'prototype']);
+
 /** Where a single job is named in what is refused. */
 const HERE = 'the job';
 
@@ -15,8 +18,11 @@ export const beginsAsDocument = (bytes: Uint8Array): boolean => textOf(bytes.sli
  */
 export function bundleOfJob(bytes: Uint8Array): Result<Bundle, BundleError> {
   if (bytes.length > LIMITS.document) return refuse('bundle-too-large', { what: HERE });
-  const value = parseJson(textOf(bytes));
+  const text = textOf(bytes);
+  const value = parseJson(text);
   if (!value.ok) return refuse('bundle-document', { ...value.error.data, path: HERE, why: value.error.code });
+  const key = hostileIn(text);
+  if (key !== null) return refuse('bundle-hostile', { path: HERE, key });
   const job = readJob(value.value);
   if (!job.ok) return refuse('bundle-document', { ...job.error.data, path: HERE, why: job.error.code });
   const inline = job.value.wearer;
@@ -30,4 +36,14 @@ export function bundleOfJob(bytes: Uint8Array): Result<Bundle, BundleError> {
     made: '',
     kept: { wearers: [wearer.value], patterns: [], jobs: [{ ...job.value, wearer: { id } }], photos: [] },
   });
+}
+
+/** The first forbidden name anywhere in a text that is known to be JSON; null where there is none. */
+function hostileIn(text: string): string | null {
+  let found: string | null = null;
+  JSON.parse(text, (key, value: unknown) => {
+    if (HOSTILE.has(key)) found ??= key;
+    return value;
+  });
+  return found;
 }

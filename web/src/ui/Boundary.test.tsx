@@ -36,6 +36,23 @@ describe('a fault', () => {
     expect(screen.getByText('All well')).toBeTruthy();
   });
 
+  it('can be handed on as a text that holds no name and no measurement', () => {
+    render(
+      <Boundary where="Check">
+        <Fragile />
+      </Boundary>,
+    );
+    const { value } = screen.getByRole<HTMLTextAreaElement>('textbox', { name: 'What happened' });
+    expect(value.split('\n').slice(0, 4)).toEqual([
+      'Ample Draft 0.0.0-test',
+      'At: Check',
+      'Pattern: none',
+      'Steps: none',
+    ]);
+    expect(value).toContain('Error: a curve without an end');
+    fireEvent.click(screen.getByRole('button', { name: 'Copy what happened' }));
+  });
+
   it('in one piece leaves the other pieces on the mat', () => {
     const { container, rerender } = render(
       <svg>
