@@ -1,72 +1,59 @@
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
 import { expect, openMarit, SEAMS, STATIONS, storedJob, test } from './app.ts';
+import { expectAccessible, settled } from './onScreen.ts';
 
 for (const station of ['rail', ...STATIONS])
-  test(`axe finds nothing serious on ${station}`, async ({ page }) => {
+  test(`axe finds nothing on ${station}`, async ({ page }) => {
     if (station === 'rail') await page.goto('/');
     else await openMarit(page, station);
     await settled(page);
-    await busy(page);
+    await expectAccessible(page);
   });
 
-/** The station is there with all of its parts and letters: nothing more is on its way. */
-const settled = async (page: Page): Promise<void> => {
-  await page.waitForLoadState('networkidle');
-  await page.evaluate(async () => void (await document.fonts.ready));
-};
-
-const busy = async (page: Page): Promise<void> => {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-  expect(serious.map((v) => [v.id, v.nodes.map((n) => n.target.join(' '))])).toEqual([]);
-};
-
-test('axe finds nothing serious on a fitting with causes, its versions, a tissue-fit, the finder and cloth laid', async ({
+test('axe finds nothing on a fitting with causes, its versions, a tissue-fit, the finder and cloth laid', async ({
   page,
 }) => {
   await page.goto('/job/tove-causeway/toile');
   await expect(page.getByRole('heading', { name: 'Where it may come from' })).toBeVisible();
-  await busy(page);
+  await expectAccessible(page);
   await page.getByRole('tab', { name: 'Versions' }).click();
   await page.getByRole('button', { name: 'Keep it as it stands' }).click();
   await expect(page.getByText('They are the same.')).toBeVisible();
-  await busy(page);
+  await expectAccessible(page);
   await page.getByRole('tab', { name: 'Fittings' }).click();
   await page.getByRole('button', { name: 'New tissue-fit' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.getByRole('button', { name: 'It differs' }).click();
-  await busy(page);
+  await expectAccessible(page);
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('combobox', { name: 'Find' })).toBeFocused();
-  await busy(page);
+  await expectAccessible(page);
   await page.keyboard.press('Escape');
   await page.goto('/job/tove-causeway/print');
   await page.getByRole('button', { name: 'Lay the pieces' }).click();
   await expect(page.getByRole('img', { name: /pieces laid on the cloth/ })).toBeVisible();
-  await busy(page);
+  await expectAccessible(page);
 });
 
-test('axe finds nothing serious on bringing pieces in, the projector, its table and an offer of the bureau', async ({
+test('axe finds nothing on bringing pieces in, the projector, its table and an offer of the bureau', async ({
   page,
 }) => {
   await page.goto('/job/marit-causeway/bring');
   await expect(page.getByRole('heading', { name: 'Bring in pieces' })).toBeVisible();
   for (const from of ['Photo or scan', 'Mat coordinates']) {
     await page.getByRole('button', { name: from }).click();
-    await busy(page);
+    await expectAccessible(page);
   }
   await page.goto('/job/marit-causeway/projector');
   await expect(page.getByRole('region', { name: 'Make it true' })).toBeVisible();
-  await busy(page);
+  await expectAccessible(page);
   await page.goto('/job/marit-causeway/projector-table');
   await expect(page.getByText('No projector is on')).toBeVisible();
-  await busy(page);
+  await expectAccessible(page);
   await openMarit(page, 'print');
   await page.getByRole('radio', { name: /only what changed/ }).check();
   await page.getByRole('button', { name: 'Send and ask the price' }).click();
   await expect(page.getByText('Price, one copy')).toBeVisible({ timeout: 60_000 });
-  await busy(page);
+  await expectAccessible(page);
 });
 
 test('the whole journey by keyboard alone', async ({ page }) => {
@@ -144,33 +131,11 @@ test('the whole journey by keyboard alone', async ({ page }) => {
   expect((await storedJob(page)).steps[0]?.values).toHaveProperty('total');
 });
 
-test('text is never smaller than 15 px, and fonts are our own', async ({ page }) => {
-  for (const station of STATIONS) {
-    await openMarit(page, station);
-    await settled(page);
-    const small = await page.evaluate(() =>
-      [...document.querySelectorAll('body *')]
-        .filter(
-          (e) =>
-            [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent?.trim()) &&
-            !e.closest('.sr-only, title, svg') &&
-            parseFloat(getComputedStyle(e).fontSize) < 15,
-        )
-        .map((e) => e.textContent?.slice(0, 40)),
-    );
-    expect(small).toEqual([]);
-  }
+test('the fonts are our own', async ({ page }) => {
+  await openMarit(page, 'body');
+  await settled(page);
   const faces = await page.evaluate(() =>
     [...document.fonts].filter((f) => f.status === 'loaded').map((f) => f.family.replace(/"/g, '')),
   );
   expect(faces).toEqual(expect.arrayContaining(['Atkinson Hyperlegible', 'Bitter', 'Spline Sans Mono']));
-});
-
-test('works on a tablet held upright: nothing runs off the side', async ({ page }) => {
-  await page.setViewportSize({ width: 820, height: 1180 });
-  for (const station of STATIONS) {
-    await openMarit(page, station);
-    await settled(page);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
-  }
 });

@@ -61,11 +61,11 @@ export function StageStrip({ run, stage, onStage }: Props) {
           <ChevronLeft size={22} aria-hidden="true" />
           <span className="sr-only">Back a stage</span>
         </button>
-        <ol className="flex min-w-0 flex-1">
+        <ol className="flex min-w-0 flex-1 overflow-x-auto">
           {STAGES.map((s, i) => (
-            <li key={s} className="min-w-0 flex-1 border-l border-line">
+            <li key={s} className="min-w-max flex-1 border-l border-line">
               <button
-                className={`flex h-full w-full items-center justify-center gap-1.5 px-1 focus-visible:-outline-offset-4 ${i === stage ? 'bg-ink text-white' : i < stage ? 'bg-tissue' : 'bg-white'} ${run.frames[i]?.messages.length === 0 && i !== stage ? 'text-quiet' : ''}`}
+                className={`flex h-full w-full min-w-[44px] items-center justify-center gap-1.5 px-1.5 focus-visible:-outline-offset-4 ${i === stage ? 'bg-ink text-white' : i < stage ? 'bg-tissue' : 'bg-white'} ${run.frames[i]?.messages.length === 0 && i !== stage ? 'text-quiet' : ''}`}
                 aria-current={i === stage ? 'step' : undefined}
                 onClick={() => onStage(i)}
               >

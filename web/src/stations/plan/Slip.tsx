@@ -45,7 +45,7 @@ export function Slip({
     <section className="sheet mb-5" aria-label={words?.name ?? step.alteration}>
       <header className="flex flex-wrap items-center gap-4 border-b border-line px-4 py-3">
         <span className="num text-xl">{index + 1}</span>
-        <div className="min-w-0 flex-1">
+        <div className="min-w-0 flex-1 basis-[240px]">
           <h2>
             {stepName(whole)}
             {definition?.amount !== 'total' && <span className="num ml-3 text-lg">{stepAmount(whole, units)}</span>}

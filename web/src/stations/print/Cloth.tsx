@@ -135,7 +135,9 @@ export function Cloth({ draft }: { readonly draft: Draft }) {
                   <th className="py-1 font-normal">Buy</th>
                   <th className="py-1 font-normal">Laid</th>
                   <th className="py-1 font-normal">As drafted</th>
-                  <th />
+                  <th>
+                    <span className="sr-only">What can be done</span>
+                  </th>
                 </tr>
               </thead>
               <tbody>

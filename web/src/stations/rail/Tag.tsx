@@ -56,7 +56,7 @@ export function Tag({
           </span>
           <span className="mt-auto block border-t border-ink/40 pt-2 pr-10 underline">{NEXT_WORDS[next.code]}</span>
         </Link>
-        {/* Not modal: the rest stays within reach of a screen reader while a small menu is open. */}
+        {/* Not modal, and within the page: the rest stays within reach of a screen reader while a small menu is open. */}
         <DropdownMenu.Root modal={false}>
           <DropdownMenu.Trigger
             className="btn btn-plain absolute right-1 bottom-1 !px-2"
@@ -64,16 +64,15 @@ export function Tag({
           >
             <MoreHorizontal size={20} aria-hidden="true" />
           </DropdownMenu.Trigger>
-          <DropdownMenu.Portal>
-            <DropdownMenu.Content align="end" className="z-10 min-w-[240px] border border-ink bg-white py-1">
-              <Item onSelect={() => onDialog(job, 'details')}>Title, date and cloth…</Item>
-              <Item onSelect={() => void editStored(job.id, (j) => ({ ...j, archived: !j.archived }))}>
-                {job.archived ? 'Hang it back' : 'Put it away'}
-              </Item>
-              <Item onSelect={() => onDialog(job, 'friend')}>A file for a friend…</Item>
-              <Item onSelect={() => onDialog(job, 'delete')}>Delete the job…</Item>
-            </DropdownMenu.Content>
-          </DropdownMenu.Portal>
+
+          <DropdownMenu.Content align="end" className="z-10 min-w-[240px] border border-ink bg-white py-1">
+            <Item onSelect={() => onDialog(job, 'details')}>Title, date and cloth…</Item>
+            <Item onSelect={() => void editStored(job.id, (j) => ({ ...j, archived: !j.archived }))}>
+              {job.archived ? 'Hang it back' : 'Put it away'}
+            </Item>
+            <Item onSelect={() => onDialog(job, 'friend')}>A file for a friend…</Item>
+            <Item onSelect={() => onDialog(job, 'delete')}>Delete the job…</Item>
+          </DropdownMenu.Content>
         </DropdownMenu.Root>
       </div>
     </li>
