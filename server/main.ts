@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url';
+import { performance } from 'node:perf_hooks';
 import { createApp } from './app.ts';
 
 // DIST serves another build than the one beside this file.
@@ -16,7 +17,11 @@ const names = (process.env['NAMES'] ?? '').split(',').filter((n) => n.trim() !==
 // The path it is reached under, where that is not the root: the same BASE the folder was built with.
 const base = `/${(process.env['BASE'] ?? '').replace(/^\/+|\/+$/g, '')}`;
 
-const server = createApp(dist, { bureau: { pace }, names, base }).listen(port, host, (error?: Error) => {
+const server = createApp(dist, {
+  bureau: { pace, now: () => performance.timeOrigin + performance.now() },
+  names,
+  base,
+}).listen(port, host, (error?: Error) => {
   if (error) {
     process.stderr.write(`The server could not start on port ${port}: ${error.message}. Set PORT to a free one.\n`);
     process.exitCode = 1;

@@ -153,6 +153,8 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'photo-not-a-picture': (s) => `“${s.text('name')}” is not a picture that can be read. Take a JPEG, PNG or WebP.`,
   'photo-too-large': (s) =>
     `“${s.text('name')}” is larger than ${s.text('most')}. Send a smaller copy, or take the picture again at a lower setting.`,
+  'photo-too-many-pixels': (s) =>
+    `“${s.text('name')}” has more pixels than can be opened here. Take the picture again at a lower setting.`,
   'photo-too-many': (s) => `A fitting holds ${s.text('most')} pictures. Take one out before you add another.`,
   'import-changed-since': (s) =>
     `Put back as it was, but for what has been changed since: ${s.text('names')}. That stays as it is now.`,

@@ -62,6 +62,8 @@ export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
   'nest-edges-differ': (s) =>
     `This size came to ${s.text('other')} edges, the one it should match to ${s.text('base')}. Trace it by itself.`,
   'typed-wrong-row': (s) => `Row ${s.text('row')} does not read as a place. Type both numbers, like 12.5 or 4 7/8.`,
+  'picture-too-many-pixels': () =>
+    'The picture has more pixels than can be opened here. Scan or take it at a lower setting: 200 dots to the inch are enough.',
   'picture-unreadable': (s) =>
     `The picture could not be opened (${s.text('detail')}). Take it as JPEG or PNG, or take it again.`,
   'photo-too-few-points': (s) => `Four known places are needed; there are ${s.text('count')}.`,

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import type { Server } from 'node:http';
+import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import PDFDocument from 'pdfkit';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -246,5 +246,47 @@ describe('a ticket', () => {
     const { ticket } = await ordered('refuses');
     clock += ticket.ahead * PACE + 1;
     expect((await json(`/tickets/${ticket.number}`)).body).toMatchObject({ state: 'refused', reason: 'roll-ran-out' });
+  });
+});
+
+describe('many at once, and slow ones', () => {
+  it('twelve files sent at the same time each get a price and a ticket of their own', async () => {
+    const bytes = await pdf([[200, 300]], 0);
+    const one = async (i: number) => {
+      const mine = Buffer.concat([bytes, Buffer.from(`%${i}\n`)]);
+      const { id } = await begin(mine);
+      for (let from = 0; from < mine.length; from += CHUNK) expect((await put(id, mine, from)).status).toBe(200);
+      const estimate = estimateSchema.parse((await post(`/uploads/${id}/estimate`, {})).body);
+      const order = { upload: estimate.upload, copies: 1, key: `at once ${i}` };
+      // The same order, sent again in the same moment by a client that lost the answer, is one order.
+      const twice = await Promise.all([post('/tickets', order), post('/tickets', order)]);
+      const ids = twice.map((t) => ticketSchema.parse(t.body).number);
+      expect(new Set(ids).size).toBe(1);
+      return ids[0];
+    };
+    clock += 11 * 60_000;
+    const tickets = await Promise.all(Array.from({ length: 12 }, (_, i) => one(i)));
+    expect(new Set(tickets).size).toBe(12);
+  });
+
+  it('a body that does not come leaves the others served, and the upload as it was', async () => {
+    const bytes = await pdf([[200, 300]], 0);
+    clock += 11 * 60_000;
+    const { id } = await begin(Buffer.concat([bytes, Buffer.from('%slow\n')]));
+    const { port } = server.address() as AddressInfo;
+    const slow = request({
+      port,
+      host: '127.0.0.1',
+      method: 'PUT',
+      path: `/api/bureau/uploads/${id}?from=0`,
+      headers: { 'content-type': 'application/octet-stream', 'content-length': 1000 },
+    });
+    slow.on('error', () => undefined);
+    slow.write(Buffer.alloc(10));
+    const begun = performance.now();
+    expect((await json(`/uploads/${id}`)).body).toMatchObject({ id, received: 0 });
+    expect(performance.now() - begun).toBeLessThan(5000);
+    slow.destroy();
+    expect((await json(`/uploads/${id}`)).body).toMatchObject({ id, received: 0 });
   });
 });

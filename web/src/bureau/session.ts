@@ -2,6 +2,7 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { isOver, type Estimate, type Fault, type Ticket } from '@ample/core/bureau';
 import type { Refusal } from '@ample/core/units';
+import { freshId } from '../store/ids.ts';
 import { askTicket, placeOrder, sendFile, takeBack, type Progress } from './client.ts';
 
 export type Stage =
@@ -71,7 +72,7 @@ export async function goOn(): Promise<void> {
   );
   if (stop !== mine) return;
   if (done.ok) {
-    orderKey = `${done.value.upload} ${Date.now().toString(36)}`;
+    orderKey = `${done.value.upload} ${freshId('')}`;
     return set({ stage: { kind: 'offered', estimate: done.value, error: null } });
   }
   set({ stage: { kind: 'stopped', error: done.error.code === 'stopped' ? null : done.error } });

@@ -158,6 +158,8 @@ describe('a backup', () => {
     expect(backupDue(mine, '2026-10-01T10:00:00Z', null, at('2026-10-30'))).toBeNull();
     expect(backupDue(mine, '2026-10-01T10:00:00Z', null, at('2026-10-31'))).toBe(30);
     expect(backupDue(mine, '2026-10-01T10:00:00Z', '2026-10-20T10:00:00Z', at('2026-10-31'))).toBeNull();
+    // A clock that stood wrong when it was exported does not silence the reminder for years.
+    expect(backupDue(mine, '2026-10-01T10:00:00Z', '2099-01-01T10:00:00Z', at('2026-10-31'))).toBe(30);
     expect(backupDue([{ demo: true }], '2026-01-01T10:00:00Z', null, at('2026-10-31'))).toBeNull();
     expect(await backupState(mine, NOW)).toEqual({ since: null, exported: null });
     expect(await backupState(mine, at('2026-12-30'))).toEqual({ since: NOW.toISOString(), exported: null });

@@ -144,7 +144,8 @@ export function backupDue(
   exported: string | null,
   now: Date,
 ): number | null {
-  const from = exported ?? since;
+  // A day that is still to come was written by a clock that was wrong.
+  const from = [exported, since].find((day) => day !== null && new Date(day) <= now) ?? null;
   if (from === null || jobs.every((j) => j.demo)) return null;
   const days = Math.floor((now.getTime() - new Date(from).getTime()) / DAY);
   return days >= DAYS ? days : null;

@@ -20,7 +20,10 @@ export interface Touched {
   /** "job:id". */
   key: string;
   tab: string;
+  /** When, by the clock of that window, which may be set back. */
   at: number;
+  /** Of this one write: by it a new one is told from one that was seen. */
+  write?: string;
 }
 
 /** What stood here before a file was taken in, so that it can be undone; null where nothing stood. */

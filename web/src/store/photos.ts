@@ -1,6 +1,7 @@
 import { MOST, type FittingPhoto } from '@ample/core/formats';
 import { LIMITS } from '@ample/core/formats/bundle';
 import type { Refusal, Result } from '@ample/core/units';
+import { TOO_MANY } from '../workers/protocol.ts';
 import { shrinkPhoto, type Shrunk } from '../workers/photoClient.ts';
 import { db } from './db.ts';
 import { editFitting } from './fittings.ts';
@@ -40,8 +41,12 @@ async function addOne(
   try {
     small = await shrink(file);
     if (small.bytes.length > LIMITS.photo) throw new Error('still too large');
-  } catch {
-    return { ok: false, error: { code: 'photo-not-a-picture', data: { name: file.name } } };
+  } catch (error) {
+    const many = error instanceof Error && error.message.includes(TOO_MANY);
+    return {
+      ok: false,
+      error: { code: many ? 'photo-too-many-pixels' : 'photo-not-a-picture', data: { name: file.name } },
+    };
   }
   const id = freshId('ph', 16);
   try {

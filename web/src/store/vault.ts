@@ -18,7 +18,7 @@ export const forgetKnown = (): void => known.clear();
 
 /** Tells other windows, in the transaction that writes. */
 export const touch = (kind: Kind, ids: readonly string[]): Promise<unknown> =>
-  db.touched.bulkPut(ids.map((id) => ({ key: keyOf(kind, id), tab: TAB, at: Date.now() })));
+  db.touched.bulkPut(ids.map((id) => ({ key: keyOf(kind, id), tab: TAB, at: Date.now(), write: freshId('') })));
 
 /** What became of a save: the documents as they now stand, and what has to be told about them. */
 export interface Saved {

@@ -60,6 +60,20 @@ describe('two windows', () => {
     expect(useSave.getState().state).toBe('saved');
   });
 
+  it('see a change of a window whose clock was set back, and two in the same moment', async () => {
+    const told = async (fabric: string, at: number): Promise<void> => {
+      await db.transaction('rw', [db.jobs, db.touched], async () => {
+        await db.jobs.put({ ...(await db.jobs.get(ID))!, fabric });
+        await db.touched.put({ key: `job:${ID}`, tab: 'other', at, write: fabric });
+      });
+      await until(() => useJob.getState().job?.fabric === fabric);
+    };
+    const now = Date.now();
+    await told('first', now);
+    await told('an hour back', now - 3_600_000);
+    await told('the same moment', now - 3_600_000);
+  });
+
   it('bring both changes together when one saves what it began before the other did', async () => {
     setValue('bust', 'total', 61);
     setReading(set().id, 'waist', 0, 701);

@@ -19,12 +19,13 @@ const LIST = { wearer: 'wearers', pattern: 'patterns', job: 'jobs' } as const;
  * here, else the next save brings both together. Returns what stops it.
  */
 export function followWindows(): () => void {
-  const seen = new Map<string, number>();
+  const seen = new Map<string, string>();
+  const writeOf = (t: Touched): string => t.write ?? String(t.at);
   let turn: Promise<void> = Promise.resolve();
   const subscription = liveQuery(() => db.touched.toArray()).subscribe({
     next: (rows) => {
-      const fresh = rows.filter((r) => r.tab !== TAB && (seen.get(r.key) ?? 0) < r.at);
-      for (const r of fresh) seen.set(r.key, r.at);
+      const fresh = rows.filter((r) => r.tab !== TAB && seen.get(r.key) !== writeOf(r));
+      for (const r of fresh) seen.set(r.key, writeOf(r));
       if (fresh.length > 0) turn = turn.then(() => take(fresh)).catch(() => undefined);
     },
     // Without a database there is nothing to follow.

@@ -1,10 +1,12 @@
+import { openBitmap } from './openBitmap.ts';
+
 /** Draws a picture anew, smaller: what comes out holds nothing but what is to be seen. */
 const LONGEST = 1600;
 const QUALITY = 0.85;
 
 self.onmessage = async (event: MessageEvent<Blob>) => {
   try {
-    const picture = await createImageBitmap(event.data, { imageOrientation: 'from-image' });
+    const picture = await openBitmap(event.data);
     const k = Math.min(1, LONGEST / Math.max(picture.width, picture.height));
     const [width, height] = [Math.max(1, Math.round(picture.width * k)), Math.max(1, Math.round(picture.height * k))];
     const canvas = new OffscreenCanvas(width, height);

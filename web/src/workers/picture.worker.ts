@@ -1,5 +1,6 @@
 import { findHomography, greyOf, joinFlat, layFlat, residualOf, takePhoto, type Grey } from '@ample/core/photo';
 import { ok } from '@ample/core/units';
+import { openBitmap } from './openBitmap.ts';
 import { PROTOCOL, type PictureRequest, type PictureReply } from './protocol.ts';
 
 /** Larger pictures are brought down to so many pixels: finer than a hand traces. */
@@ -20,7 +21,7 @@ async function jpegOf(grey: Grey): Promise<Uint8Array<ArrayBuffer>> {
 }
 
 async function openPicture(file: Blob): Promise<Grey> {
-  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' });
+  const bitmap = await openBitmap(file);
   const k = Math.min(1, Math.sqrt(MOST_PIXELS / (bitmap.width * bitmap.height)));
   const [width, height] = [Math.max(2, Math.round(bitmap.width * k)), Math.max(2, Math.round(bitmap.height * k))];
   const canvas = new OffscreenCanvas(width, height);

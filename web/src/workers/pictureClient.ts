@@ -1,6 +1,6 @@
 import { refuse } from '@ample/core/units';
 import { askOnce } from './askOnce.ts';
-import { PROTOCOL, type PictureReply, type PictureRequest } from './protocol.ts';
+import { PROTOCOL, TOO_MANY, type PictureReply, type PictureRequest } from './protocol.ts';
 
 /** One question about a picture, in a worker that is let go with the answer. */
 export async function askPicture(input: PictureRequest): Promise<PictureReply> {
@@ -13,9 +13,8 @@ export async function askPicture(input: PictureRequest): Promise<PictureReply> {
       'it took longer than half a minute',
     )) as PictureReply;
   } catch (error) {
-    return refuse('picture-unreadable', {
-      detail: (error instanceof Error ? error.message : String(error)).slice(0, 160),
-    });
+    const detail = (error instanceof Error ? error.message : String(error)).slice(0, 160);
+    return detail.includes(TOO_MANY) ? refuse('picture-too-many-pixels') : refuse('picture-unreadable', { detail });
   } finally {
     worker.terminate();
   }

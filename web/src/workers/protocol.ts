@@ -15,6 +15,9 @@ import type { Result } from '@ample/core/units';
 /** Version of the messages: a worker from another build is refused rather than misread. */
 export const PROTOCOL = 6;
 
+/** What a worker says of a picture whose pixels it would not unpack. */
+export const TOO_MANY = 'more pixels than can be opened';
+
 export interface PdfRequest {
   /** Whole pieces or patches, as they are to be laid on the pages. */
   readonly drawings: readonly PieceDrawing[];
