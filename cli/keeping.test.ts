@@ -92,7 +92,7 @@ describe('a backup, from the terminal', () => {
       const { code, err } = await main(['backup', path], '2026-11-24');
       return [code, err.split(':')[0]];
     };
-    expect(await refused(file('text.zip', { no: 'zip' }))).toEqual([1, 'bundle-not-zip']);
+    expect(await refused(file('words.zip', Buffer.from('these are words')))).toEqual([1, 'bundle-not-zip']);
     const bytes = writeBundle({ wearers: [], patterns: [], jobs, photos: [] }, 'all', '2026-11-24T10:00:00Z');
     expect(await refused(file('cut.zip', bytes.slice(0, 900)))).toEqual([1, 'bundle-damaged']);
     expect(await refused(join(folder, 'nowhere.zip'))).toEqual([1, 'file-not-found']);

@@ -217,3 +217,37 @@ test('a job goes to a friend by the share sheet, and what the system hands to th
   await dialog.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByRole('link', { name: /Rehearsal top, altered/ })).toBeVisible();
 });
+
+test('the same field typed in two windows at once: the last stands, and the other is kept beside it', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/job/tove-causeway/body');
+  const other = await context.newPage();
+  await other.goto('/job/tove-causeway/body');
+  const field = (of: Page) => of.getByRole('textbox', { name: 'Waist, first reading', exact: true });
+  await expect(field(page)).toBeVisible();
+  await expect(field(other)).toBeVisible();
+  const type = async (of: Page, value: string): Promise<void> => {
+    await field(of).fill(value);
+    await field(of).press('Enter');
+  };
+  await Promise.all([type(page, '71.1'), type(other, '72.2')]);
+  await expect.poll(async () => (await field(page).inputValue()) === (await field(other).inputValue())).toBe(true);
+  const readings = async () =>
+    page.evaluate(
+      () =>
+        new Promise<(number | undefined)[]>((resolve) => {
+          const open = indexedDB.open('ample-draft');
+          open.onsuccess = () => {
+            const get = open.result.transaction('wearers').objectStore('wearers').get('tove');
+            get.onsuccess = () =>
+              resolve(
+                (get.result as { sets: { readings: { waist?: number[] } }[] }).sets.map((s) => s.readings.waist?.[0]),
+              );
+          };
+        }),
+    );
+  // Either window came second: its value stands; what it met is there too, unless it was seen before it was overtyped.
+  await expect.poll(readings).toContain(Math.round(Number(await field(page).inputValue()) * 10));
+});

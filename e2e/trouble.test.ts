@@ -166,7 +166,7 @@ test('the first stop of the Tab key leads past the bar and the tape to the stati
   const box = await skip.boundingBox();
   expect(box?.height).toBeGreaterThanOrEqual(40);
   await page.keyboard.press('Enter');
-  await expect(page.locator('main')).toBeFocused();
+  await expect(page.locator('main h1')).toBeFocused();
   await page.keyboard.press('Tab');
   expect(await page.evaluate(() => document.querySelector('main')?.contains(document.activeElement))).toBe(true);
 });

@@ -135,6 +135,8 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'size-unknown': (s) => `There is no size “${s.text('size')}”. The sizes are ${s.text('sizes')}.`,
   'storage-full': () =>
     'This device has no room left to save. Your work is still open: export it to a file, then free some space.',
+  'stored-newer': (s) =>
+    `${s.text('count') === '1' ? 'One document' : `${s.text('count')} documents`} kept here ${s.text('count') === '1' ? 'was' : 'were'} written by a newer version of the app and cannot be shown by this one. Nothing of them was changed. Load the page again to use the newer version.`,
   'storage-silent': () =>
     'This browser’s storage does not answer, so nothing you do now is kept. Close other windows of the app and reload; until then, export your work to a file.',
   'storage-missing': () =>

@@ -50,17 +50,24 @@ async function seed(): Promise<void> {
 interface Read<T> {
   readonly sound: T[];
   readonly damaged: readonly Omit<Damaged, 'id'>[];
+  /** How many a newer version of the app has written. */
+  readonly newer: number;
 }
 
-/** Sound documents, and the damaged ones whole. */
+/** Sound documents, and the damaged ones whole. What a newer version wrote is neither: it stays where it is. */
 function readAll<T>(kind: Damaged['kind'], rows: readonly unknown[], read: (value: unknown) => Result<T>): Read<T> {
   const sound: T[] = [];
   const damaged: Omit<Damaged, 'id'>[] = [];
+  let newer = 0;
   for (const raw of rows) {
     const result = read(raw);
     if (result.ok) {
       knows(kind, String((raw as { id?: unknown }).id), raw);
       sound.push(result.value);
+      continue;
+    }
+    if (result.error.code === 'document-newer') {
+      newer += 1;
       continue;
     }
     const { where, what } = result.error.data;
@@ -71,7 +78,7 @@ function readAll<T>(kind: Damaged['kind'], rows: readonly unknown[], read: (valu
       raw,
     });
   }
-  return { sound, damaged };
+  return { sound, damaged, newer };
 }
 
 /** Moves damaged documents out of the way; each leaves its place only once it is safe in the other. */
@@ -104,11 +111,13 @@ export async function openLibrary(): Promise<void> {
     const patterns = readAll('pattern', await db.patterns.toArray(), readPattern);
     const jobs = readAll('job', await db.jobs.toArray(), readJob);
     const found = [...wearers.damaged, ...patterns.damaged, ...jobs.damaged];
+    const newer = wearers.newer + patterns.newer + jobs.newer;
     await attempt(() => setAside(found));
+    if (newer > 0) trouble ??= { code: 'stored-newer', data: { count: newer } };
     const kept = await db.damaged.toArray();
     // What could not be set aside for want of room is shown all the same, and stays where it is.
     const stuck = found.filter((d) => !kept.some((k) => k.kind === d.kind && k.key === d.key));
-    const empty = trouble !== null && jobs.sound.length === 0 && wearers.sound.length === 0;
+    const empty = trouble !== null && newer === 0 && jobs.sound.length === 0 && wearers.sound.length === 0;
     useLibrary.setState({
       ready: true,
       wearers: empty ? DEMO_WEARERS : wearers.sound,

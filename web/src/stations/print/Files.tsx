@@ -5,7 +5,7 @@ import { untouchedFor } from '@ample/core/patch';
 import type { Piece } from '@ample/core/pattern';
 import { worksheetTable } from '@ample/core/words';
 import { soundSizes, type Draft } from '@ample/core/draft';
-import { download, exportWork } from '../../store/export.ts';
+import { AMPLE, download, exportWork } from '../../store/export.ts';
 import { useDraft } from '../../store/draft.ts';
 import { exportJob } from '../../store/backup.ts';
 import { useJob } from '../../store/job.ts';
@@ -35,7 +35,7 @@ export function Files({
   const bundle = async () => {
     const { job } = useJob.getState();
     const bytes = job && (await exportJob(job.id, new Date()));
-    if (bytes) download(`${name}.zip`, bytes as BlobPart, 'application/zip');
+    if (bytes) download(`${name}.ample`, bytes as BlobPart, AMPLE);
   };
   const sizes = useDraft((s) => s.pattern?.sizes);
   const nest = Object.entries(sizes ?? {}).flatMap(([size, of]) => (of.length > 0 ? [{ size, pieces: of }] : []));
