@@ -28,7 +28,7 @@ import {
   type Uncertainty,
 } from '../fit/index.ts';
 import type { Job, Wearer } from '../formats/schema.ts';
-import type { Pattern, Piece } from '../pattern/index.ts';
+import { brokenIn, type Pattern, type Piece } from '../pattern/index.ts';
 import type { Refusal, Result } from '../units/index.ts';
 import type { Lane } from './lanes.ts';
 import { standInFor, toldNow, type StandIn } from './paper.ts';
@@ -78,7 +78,10 @@ export function startingPieces(own: readonly Piece[], body: Body): readonly Piec
   return made;
 }
 
-export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginning {
+export function beginningOf({ job, wearer, pattern: given }: ResolvedJob): Beginning {
+  const broken = brokenIn(given);
+  // Nothing is drafted of what is no pattern: what is wrong with it is said instead.
+  const sold = broken ? { ...given, sizes: {}, seams: [] } : given;
   const body = bodyFrom(wearer.sets);
   const framed = startingSize(body, sold, methodFor(sold, job.sizeMethod));
   const cups = cupChoice(body, sold, job.size ?? (framed.ok ? framed.value.chosen.size : null));
@@ -87,7 +90,7 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
   const sizeChoice = startingSize(body, pattern, methodFor(pattern, job.sizeMethod));
   const size = job.size ?? (sizeChoice.ok ? sizeChoice.value.chosen.size : null);
   const own = (size !== null ? pattern.sizes[size] : undefined) ?? [];
-  const standIn = own.length === 0 && size !== null ? standInFor(pattern, size) : null;
+  const standIn = own.length === 0 && size !== null && !broken ? standInFor(pattern, size) : null;
   const original = standIn?.pieces ?? startingPieces(own, body);
   const sewn: Lane = { pieces: original, seams: standIn?.seams ?? pattern.seams };
   const eases = easesFor(pattern, size, standIn ? null : sewn, wearer.eases, wearer.bustEase, job.hanging);
@@ -147,8 +150,9 @@ export function beginningOf({ job, wearer, pattern: sold }: ResolvedJob): Beginn
     original,
     sewn,
     contextOf,
-    refusal:
-      size === null
+    refusal: broken
+      ? { code: 'pattern-invalid', data: { problem: broken.code, ...broken.data } }
+      : size === null
         ? sizeChoice.ok
           ? null
           : sizeChoice.error

@@ -19,6 +19,7 @@ export type ProblemCode =
   | 'notch-off-edge'
   | 'seam-piece-missing'
   | 'seam-edge-missing'
+  | 'seam-edge-repeated'
   | 'seam-notch-missing'
   | 'size-without-pieces'
   | 'chart-size-repeated';
@@ -87,6 +88,8 @@ export function validatePattern(pattern: Pattern): readonly Problem[] {
           for (const edge of side.edges)
             if (!edgeOf(piece, edge))
               out.push({ code: 'seam-edge-missing', data: { size, seam: seam.id, piece: piece.name, edge } });
+            else if (side.edges.indexOf(edge) !== side.edges.lastIndexOf(edge))
+              out.push({ code: 'seam-edge-repeated', data: { size, seam: seam.id, piece: piece.name, edge } });
           for (const notch of side.between ?? [])
             if (!piece.marks.some((m) => m.kind === 'notch' && m.id === notch && side.edges.includes(m.edge)))
               out.push({ code: 'seam-notch-missing', data: { size, seam: seam.id, piece: piece.name, notch } });
@@ -94,4 +97,26 @@ export function validatePattern(pattern: Pattern): readonly Problem[] {
       }
   }
   return out;
+}
+
+/** What a draft may have and still be altered: it is told, and held back from print where it must be. */
+const BEARABLE: ReadonlySet<ProblemCode> = new Set<ProblemCode>([
+  'outline-crosses',
+  'outline-anticlockwise',
+  'dart-tip-outside',
+  'size-without-pieces',
+  'chart-size-repeated',
+]);
+const broken = new WeakMap<Pattern, Problem | null>();
+
+/**
+ * The first thing that makes a pattern no pattern: names of what is not there, edges that do not join. Whoever drafts
+ * asks, since a job may carry its pattern with it. Remembered for each pattern.
+ */
+export function brokenIn(pattern: Pattern): Problem | null {
+  const known = broken.get(pattern);
+  if (known !== undefined) return known;
+  const found = validatePattern(pattern).find((p) => !BEARABLE.has(p.code)) ?? null;
+  broken.set(pattern, found);
+  return found;
 }

@@ -264,6 +264,8 @@ const PROBLEMS: Readonly<Record<string, Sentence>> = {
   'seam-piece-missing': (s) => `the seam “${s.text('seam')}” names a piece “${s.text('piece')}” that is not there.`,
   'seam-edge-missing': (s) =>
     `the seam “${s.text('seam')}” names an edge “${s.text('edge')}” that “${s.text('piece')}” does not have.`,
+  'seam-edge-repeated': (s) =>
+    `the seam “${s.text('seam')}” names the edge “${s.text('edge')}” of “${s.text('piece')}” twice.`,
   'seam-notch-missing': (s) =>
     `the seam “${s.text('seam')}” lies between notches of “${s.text('piece')}”, and “${s.text('notch')}” is not on it.`,
   'size-without-pieces': (s) => `size ${s.text('size')} has no pieces.`,

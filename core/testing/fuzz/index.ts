@@ -7,3 +7,4 @@ export * from './plans.ts';
 export * from './rewrite.ts';
 export * from './search.ts';
 export * from './equivariance.ts';
+export * from './documents.ts';
