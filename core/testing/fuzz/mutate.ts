@@ -36,12 +36,17 @@ const ODD: readonly unknown[] = [
 ];
 
 type Path = readonly (string | number)[];
-function pathsOf(value: unknown, path: Path = [], out: Path[] = []): readonly Path[] {
-  out.push(path);
-  if (value !== null && typeof value === 'object')
-    for (const [key, inner] of Object.entries(value))
-      pathsOf(inner, [...path, Array.isArray(value) ? Number(key) : key], out);
-  return out;
+/** The way to a random value: as often near the top, where few names stand, as deep down among many. */
+function wayInto(chance: Chance, value: unknown): Path {
+  const path: (string | number)[] = [];
+  for (let now = value; now !== null && typeof now === 'object';) {
+    const keys = Object.keys(now);
+    if (keys.length === 0 || (path.length > 0 && chance.often(0.3))) break;
+    const key = chance.one(keys);
+    path.push(Array.isArray(now) ? Number(key) : key);
+    now = (now as Record<string, unknown>)[key];
+  }
+  return path;
 }
 /** The value with the one at a path made another; as it is where the path is not there any more. */
 function changed(value: unknown, path: Path, to: (was: unknown) => unknown): unknown {
@@ -60,7 +65,7 @@ function changed(value: unknown, path: Path, to: (was: unknown) => unknown): unk
 
 /** A change at a random place of a document: another value, one gone, one twice, two names swapped, numbers moved. */
 export function mutateDocument(chance: Chance, document: unknown): Mutation {
-  const path = chance.one(pathsOf(document).slice(1));
+  const path = wayInto(chance, document);
   const where = path.join('.');
   const at = (to: (was: unknown) => unknown) => (value: unknown) => changed(value, path, to);
   switch (chance.whole(0, 4)) {
@@ -83,7 +88,7 @@ export function mutateDocument(chance: Chance, document: unknown): Mutation {
         apply: at((was) => (Array.isArray(was) ? [...was, ...(was as unknown[])] : was)),
       };
     default: {
-      const other = chance.one(pathsOf(document).slice(1));
+      const other = wayInto(chance, document);
       return {
         what: `${where} = what stands at ${other.join('.')}`,
         apply: (value) => changed(value, path, () => structuredClone(found(document, other))),
