@@ -144,7 +144,7 @@ export function NumberedFigure({ view, keys }: { readonly view: View; readonly k
   });
   if (here.length === 0) return null;
   return (
-    <figure className="m-0 w-[236px] print:w-[43mm]">
+    <figure className="m-0 w-[234px] print:w-[43mm]">
       <svg viewBox="0 0 200 420" className="block w-full" role="img" aria-label={`Figure ${VIEW_WORDS[view]}`}>
         <Outline view={view} />
         {numbered(here).map((t) => {
