@@ -193,3 +193,21 @@ for (const [locale, unit] of [
       await expect(page.getByRole('button', { name: `Units: ${other}` })).toBeVisible();
     });
   });
+
+test('a station that cannot be fetched leaves the rest standing, and can be loaded again', async ({ page }) => {
+  test.info().annotations.push({ type: 'part taken away' });
+  await openMarit(page, 'plan');
+  await page.route(/assets\/Compare-/, (route) => route.fulfill({ status: 404, body: '' }));
+  await page.getByRole('link', { name: /Compare/ }).click();
+  await expect(page.getByRole('heading', { name: 'A part of the app did not arrive' })).toBeVisible();
+  await page.getByText('What happened, to hand on').click();
+  await expect(page.getByLabel('What happened', { exact: true })).toHaveValue(
+    /Ample Draft [\s\S]*Steps: full-bust-side-dart/,
+  );
+  await page.getByRole('link', { name: /Check/ }).click();
+  await expect(page.getByRole('heading', { name: 'Check' })).toBeVisible();
+  await page.unroute(/assets\/Compare-/);
+  await page.getByRole('link', { name: /Compare/ }).click();
+  await page.getByRole('button', { name: 'Load again' }).click();
+  await expect(page.getByRole('heading', { name: /^Compare/ })).toBeVisible();
+});

@@ -21,11 +21,12 @@ describe('what happened, as a text', () => {
     expect(text).not.toMatch(/48[.,]25|96[.,]8|Concert|Marit/);
   });
   it('shows where in the program it was, not where that lies', () => {
-    const error = new Error('x');
+    const error = new Error('Failed to fetch https://sewing.example/ample/assets/Compare-2b.js');
     error.stack =
       'Error: x\n    at place (https://sewing.example/ample/assets/Table-1a.js:10:20)\n    at file:///home/me/x.js:1:2';
     const text = whatHappened(error, 'Table', null);
     expect(text).toContain('at place Table-1a.js:10:20');
+    expect(text).toContain('Error: Failed to fetch Compare-2b.js');
     expect(text).not.toMatch(/sewing\.example|home/);
   });
 });

@@ -22,15 +22,17 @@ export function whatHappened(error: unknown, where: string, job: Job | null): st
     .split('\n')
     .filter((line) => /^\s*at |@/.test(line))
     .slice(0, 8)
-    // The names of the program's own files, without where they lie.
-    .map((line) => line.trim().replace(/\(?(?:https?|file|blob):\/\/\S*\/([^/\s)]+)\)?/g, '$1'));
+    .map((line) => withoutPlaces(line.trim()));
   return [
     `Ample Draft ${__VERSION__}`,
     `At: ${where}`,
     `Pattern: ${about}`,
     `Steps: ${job?.steps.map((s) => `${s.alteration}${s.on ? '' : ' (off)'}`).join(', ') || 'none'}`,
     `Browser: ${navigator.userAgent}`,
-    `${known.name}: ${known.message.replace(MEASURES, '#')}`,
+    `${known.name}: ${withoutPlaces(known.message).replace(MEASURES, '#')}`,
     ...trace,
   ].join('\n');
 }
+
+/** The names of the program's own files, without the address they come from. */
+const withoutPlaces = (text: string): string => text.replace(/\(?(?:https?|file|blob):\/\/\S*\/([^/\s)]+)\)?/g, '$1');
