@@ -44,7 +44,8 @@ const stop = (code: BundleError, data: Refusal['data'] = {}): never => {
 
 /**
  * Reads a bundle. Sizes are judged before anything is unpacked, names against the few that there are, every file against
- * its checksum, every document by its own reader. Refused whole or read whole. A single job written as text is read as a bundle of one.
+ * its checksum, every document by its own reader. Refused whole or read whole. A single job written as text is read as a
+ * bundle of one.
  */
 export function readBundle(bytes: Uint8Array): Result<Bundle, BundleError> {
   if (beginsAsDocument(bytes)) return bundleOfJob(bytes);

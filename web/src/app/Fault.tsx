@@ -1,10 +1,12 @@
 import { useRouteError } from 'react-router';
 import { exportWork } from '../store/export.ts';
+import { useJob } from '../store/job.ts';
 import { Happened } from '../ui/Happened.tsx';
 
 /** What stands in the place of everything when the frame itself fails, or a part of the app cannot be fetched. */
 export function Fault() {
   const error = useRouteError();
+  const open = useJob((s) => s.job !== null);
   const fetching = error instanceof Error && /dynamically imported module|Importing a module/i.test(error.message);
   return (
     <main className="m-6 max-w-[66ch]" tabIndex={-1}>
@@ -18,9 +20,11 @@ export function Fault() {
         <button className="btn btn-main" onClick={() => location.reload()}>
           Load again
         </button>
-        <button className="btn" onClick={exportWork}>
-          Export to a file
-        </button>
+        {open && (
+          <button className="btn" onClick={exportWork}>
+            Export to a file
+          </button>
+        )}
         <a className="btn" href={import.meta.env.BASE_URL}>
           To the rail
         </a>

@@ -129,9 +129,9 @@ export function Shell() {
           <SkipToWork />
           <TopBar onHelp={showHelp} onFind={showFinder} />
           {id !== undefined && <Tape />}
+          <NewVersion />
         </>
       )}
-      <NewVersion />
       <WorkerTrouble />
       <div className="min-h-0 flex-1">
         {missing && !open ? (
