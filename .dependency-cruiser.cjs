@@ -1,105 +1,130 @@
-/** Imports run one way: units → geometry → pattern → guard → layout, slash, truing, tracing, photo → alterations → fit → draft → solve, formats; words beside them. */
-const order = [
-  'units',
-  'geometry',
-  'pattern',
-  'guard',
-  'layout',
-  'slash',
-  'truing',
-  'tracing',
-  'photo',
-  'alterations',
-  'fit',
-  'draft',
-  'toile',
-  'solve',
-  'patch',
+/**
+ * Imports run one way. A room may import the rooms above it in its list and itself; a folder named inside another
+ * (`out/pdf` in `out`) is a room of its own. The lists are the whole of the rule: to add a room, put it in its place.
+ */
+const ROOMS = {
+  core: [
+    'units',
+    'numeric',
+    'geometry',
+    'pattern',
+    'paper/guard',
+    'paper/slash',
+    'paper/truing',
+    'blocks',
+    'in/tracing',
+    'in/photo',
+    'alterations',
+    'fitting/fit',
+    'documents',
+    'fitting/compare',
+    'fitting/plan',
+    'fitting/toile',
+    'fitting/solve',
+    'out/layout',
+    'out/patch',
+    'out',
+    'out/pdf',
+    'out/projector',
+    'out/bureau',
+    'in/readers',
+    'documents/bundle',
+    'words',
+  ],
+  'web/src': ['lib', 'ui', 'workers', 'store', 'shared', 'devices', 'stations', 'app'],
+};
+
+/** Folders whose neighbours do not know each other: what two of them need lies further down. */
+const APART = [
+  'web/src/stations',
+  'web/src/devices',
+  'core/alterations/(?:bust|dart|shoulder|back|length|width|neck|follow)',
 ];
-const below = (folder) => order.slice(0, order.indexOf(folder));
-const oneWay = order.map((folder) => ({
-  name: `core-${folder}-looks-down-only`,
+
+/** Rooms that are loaded with what needs them: only a path of their own leads in. */
+const BEHIND_OWN_PATH = ['out/pdf', 'documents/bundle', 'in/readers'];
+
+/** The packages a room is built on, besides Zod; all others are plain TypeScript. */
+const PACKAGES = {
+  'documents/bundle': ['fflate', '@noble/hashes'],
+  'in/readers': ['saxes', 'xmlchars', 'svgpath'],
+  'out/patch': ['@countertype/clipper2-ts'],
+  'fitting/fit': ['papaparse'],
+};
+
+const TESTS = '\\.test\\.tsx?$';
+const TESTING = '^core/testing/';
+const inside = (base, room, rooms) => {
+  const nested = rooms.filter((r) => r !== room && r.startsWith(`${room}/`)).map((r) => r.slice(room.length + 1));
+  return `^${base}/${room}/${nested.length > 0 ? `(?!(?:${nested.join('|')})/)` : ''}`;
+};
+
+const oneWay = Object.entries(ROOMS).flatMap(([base, rooms]) =>
+  rooms.map((room, i) => ({
+    name: `${base}-${room}-imports-only-what-lies-below`,
+    severity: 'error',
+    from: { path: inside(base, room, rooms), pathNot: TESTS },
+    to: {
+      path: `^${base}/`,
+      pathNot: [...rooms.slice(0, i + 1).map((r) => inside(base, r, rooms)), `^${base}/(?:in/text|styles\\.css|vite)`],
+    },
+  })),
+);
+
+const apart = APART.map((folder) => ({
+  name: `${folder.split('/').slice(0, 3).join('-')}-apart`,
   severity: 'error',
-  from: { path: `^core/${folder}/`, pathNot: '\\.test\\.ts$' },
-  to: {
-    path: '^core/',
-    pathNot: `^core/(${[...below(folder), folder].join('|')})/${['draft', 'toile', 'solve', 'patch'].includes(folder) ? '|^core/formats/schema\\w*\\.ts$' : ''}${folder === 'draft' ? '|^core/drafting/' : ''}`,
-  },
+  from: { path: `^(${folder})/([^/]+)/`, pathNot: TESTS },
+  to: { path: `^${folder}/`, pathNot: ['^$1/$2/'] },
+}));
+
+const behindOwnPath = BEHIND_OWN_PATH.map((room) => ({
+  name: `core-${room}-stays-behind-its-own-path`,
+  severity: 'error',
+  from: { path: '^core/', pathNot: [`^core/${room}/`, TESTING, TESTS] },
+  to: { path: `^core/${room}/` },
+}));
+
+const packages = ROOMS.core.map((room) => ({
+  name: `core-${room}-packages`,
+  severity: 'error',
+  from: { path: inside('core', room, ROOMS.core), pathNot: TESTS },
+  to: { pathNot: ['^core/', `^node_modules/(?:${['zod', ...(PACKAGES[room] ?? [])].join('|')})/`] },
 }));
 
 module.exports = {
   forbidden: [
     ...oneWay,
+    ...apart,
+    ...behindOwnPath,
+    ...packages,
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, dependencyTypesNot: ['type-only'] } },
     {
-      name: 'core-stands-alone',
+      name: 'every-file-has-a-room',
       severity: 'error',
-      from: {
-        path: '^core/',
-        pathNot:
-          '\\.test\\.ts$|^core/testing/|^core/formats/(bundle|incoming)/|^core/patch/regions|^core/fit/chart\\.ts',
+      from: { pathNot: TESTS },
+      to: {
+        path: '^core/[^/]+/.*\\.ts$',
+        pathNot: [...ROOMS.core.map((room) => inside('core', room, ROOMS.core)), TESTING, '^core/in/text'],
       },
-      to: { pathNot: '^core/|^node_modules/zod/' },
     },
     {
-      name: 'computation-does-not-speak',
-      severity: 'error',
-      from: { path: '^core/', pathNot: '^core/words/|^core/testing/|\\.test\\.ts$' },
-      to: { path: '^core/words/' },
-    },
-    {
-      name: 'pdf-stays-behind-its-own-path',
-      severity: 'error',
-      from: { path: '^core/', pathNot: '^core/formats/pdf/|^core/testing/|\\.test\\.ts$' },
-      to: { path: '^core/formats/pdf/' },
-    },
-    {
-      name: 'bundle-packs-with-two-libraries',
-      severity: 'error',
-      from: { path: '^core/formats/bundle/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: '^core/|^node_modules/(zod|fflate|@noble/hashes)/' },
-    },
-    {
-      name: 'bundle-stays-behind-its-own-path',
-      severity: 'error',
-      from: { path: '^core/', pathNot: '^core/formats/bundle/|^core/testing/' },
-      to: { path: '^core/formats/bundle/' },
-    },
-    {
-      name: 'incoming-reads-with-two-libraries',
-      severity: 'error',
-      from: { path: '^core/formats/incoming/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: '^core/|^node_modules/(zod|saxes|xmlchars|svgpath)/' },
-    },
-    {
-      name: 'incoming-stays-behind-its-own-path',
-      severity: 'error',
-      from: { path: '^core/', pathNot: '^core/formats/incoming/|^core/testing/|\\.test\\.ts$' },
-      to: { path: '^core/formats/incoming/' },
-    },
-    {
-      name: 'regions-cut-with-one-library',
-      severity: 'error',
-      from: { path: '^core/patch/regions' },
-      to: { pathNot: '^core/|^node_modules/@countertype/clipper2-ts/' },
-    },
-    {
-      name: 'drafting-knows-no-alteration',
-      severity: 'error',
-      from: { path: '^core/drafting/' },
-      to: { path: '^core/(alterations|fit|draft|formats|words)/' },
-    },
-    {
-      name: 'nothing-imports-the-interface',
+      name: 'nothing-but-the-app-imports-the-interface',
       severity: 'error',
       from: { pathNot: '^(web|e2e)/' },
       to: { path: '^web/' },
     },
     {
+      name: 'the-app-starts-with-the-demo-and-nothing-else-reads-it',
+      severity: 'error',
+      from: { path: '^(core|web/src|cli|server)/', pathNot: [TESTS, TESTING, '^web/src/main\\.tsx$'] },
+      to: { path: '^samples/' },
+    },
+    {
       name: 'tests-are-not-imported',
       severity: 'error',
-      from: { pathNot: '\\.test\\.tsx?$|^core/testing/' },
-      to: { path: '\\.test\\.tsx?$|^core/testing/', pathNot: '^core/testing/shapes\\.ts$' },
+      from: { pathNot: [TESTS, TESTING, '^(e2e|scripts)/'] },
+      to: { path: [TESTS, TESTING] },
     },
   ],
   options: {

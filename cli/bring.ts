@@ -1,16 +1,8 @@
 import { extname } from 'node:path';
-import {
-  openFailure,
-  PDF_OPEN,
-  readDxf,
-  readPdf,
-  readSvg,
-  textOf,
-  type PdfDocument,
-} from '@ample/core/formats/incoming';
-import { writeSvg } from '@ample/core/formats';
+import { openFailure, PDF_OPEN, readDxf, readPdf, readSvg, textOf, type PdfDocument } from '@ample/core/in/readers';
+import { writeSvg } from '@ample/core/out';
 import { pathLength } from '@ample/core/geometry';
-import { inspectPiece } from '@ample/core/guard';
+import { inspectPiece } from '@ample/core/paper/guard';
 import { validatePiece, type Piece } from '@ample/core/pattern';
 import {
   allRings,
@@ -26,7 +18,7 @@ import {
   toldPieces,
   tracePiece,
   type Lines,
-} from '@ample/core/tracing';
+} from '@ample/core/in/tracing';
 import { ok, refuse, type Result } from '@ample/core/units';
 import { sayFinding, sayProblem, sayRepair, sayTiles, sayTraceNote, type Units } from '@ample/core/words';
 import { bytesOf, writeOut } from './files.ts';

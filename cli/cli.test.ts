@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { inlineDemoJob } from '@ample/samples';
 import { CATALOGUE } from '@ample/core/alterations';
-import { writeDxf } from '@ample/core/formats';
+import { writeDxf } from '@ample/core/out';
 import { pieceSchema } from '@ample/core/pattern';
 import { main } from './main.ts';
 import { describeMotion } from './report.ts';

@@ -2,26 +2,15 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 import { CATALOGUE, FAMILIES, propose } from '@ample/core/alterations';
-import { SAMPLE_SIZES, samplePattern, type SampleId } from '@ample/core/drafting';
-import { draft, unfitPieces, type Draft } from '@ample/core/draft';
-import { sharedPieces } from '@ample/core/fit';
-import {
-  drawPatch,
-  drawPiece,
-  jsonSchema,
-  layPages,
-  paperFrom,
-  readPattern,
-  writeCsv,
-  writeDocument,
-  writeDxf,
-  writeSvg,
-  type DocumentKind,
-} from '@ample/core/formats';
-import { PDF_LAYERS, writePdf, type PdfConstructor, type PdfLayer } from '@ample/core/formats/pdf';
-import { addedPaper, patchPlan, untouchedFor } from '@ample/core/patch';
+import { SAMPLE_SIZES, samplePattern, type SampleId } from '@ample/core/blocks';
+import { draft, unfitPieces, type Draft } from '@ample/core/fitting/plan';
+import { sharedPieces } from '@ample/core/fitting/fit';
+import { drawPatch, drawPiece, layPages, paperFrom, writeCsv, writeDxf, writeSvg } from '@ample/core/out';
+import { jsonSchema, readPattern, writeDocument, type DocumentKind } from '@ample/core/documents';
+import { PDF_LAYERS, writePdf, type PdfConstructor, type PdfLayer } from '@ample/core/out/pdf';
+import { addedPaper, patchPlan, untouchedFor } from '@ample/core/out/patch';
 import { flatMeasure, LEVELS } from '@ample/core/pattern';
-import { edgeLengths, seamsAsDrafted } from '@ample/core/truing';
+import { edgeLengths, seamsAsDrafted } from '@ample/core/paper/truing';
 import { ok, refuse, type Result } from '@ample/core/units';
 import {
   ALTERATION_WORDS,

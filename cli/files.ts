@@ -11,7 +11,7 @@ import {
 } from 'node:fs';
 import { join } from 'node:path';
 import { parentPort } from 'node:worker_threads';
-import { textOf } from '@ample/core/formats/incoming';
+import { textOf } from '@ample/core/in/readers';
 import { ok, refuse, type Refusal, type Result } from '@ample/core/units';
 
 /** A document larger than this is none of ours, bytes. */

@@ -2,10 +2,11 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { readJob, type Job } from '@ample/core/formats';
-import { writeBundle } from '@ample/core/formats/bundle';
-import { versionOf } from '@ample/core/toile';
-import { DEMO_JOBS, DEMO_WEARERS, inlineDemoJob, planStep } from '@ample/samples';
+import { readJob, type Job } from '@ample/core/documents';
+import { writeBundle } from '@ample/core/documents/bundle';
+import { planStep } from '@ample/core/fitting/plan';
+import { versionOf } from '@ample/core/fitting/toile';
+import { DEMO_JOBS, DEMO_WEARERS, inlineDemoJob } from '@ample/samples';
 import { main } from './main.ts';
 
 let folder = '';

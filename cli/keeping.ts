@@ -1,10 +1,10 @@
 import PDFDocument from 'pdfkit';
-import { draft, type Draft } from '@ample/core/draft';
-import { paperFrom } from '@ample/core/formats';
-import { readBundle } from '@ample/core/formats/bundle';
-import { writeRecordPdf, type PdfConstructor } from '@ample/core/formats/pdf';
-import { CLOTH_WIDTHS, clothToBuy, layOutAll, widerPieces } from '@ample/core/layout';
-import { differences, inOrderOfDate, rankCauses, resolveVersion, type Difference } from '@ample/core/toile';
+import { draft, type Draft } from '@ample/core/fitting/plan';
+import { paperFrom } from '@ample/core/out';
+import { readBundle } from '@ample/core/documents/bundle';
+import { writeRecordPdf, type PdfConstructor } from '@ample/core/out/pdf';
+import { CLOTH_WIDTHS, clothToBuy, layOutAll, widerPieces } from '@ample/core/out/layout';
+import { differences, inOrderOfDate, rankCauses, resolveVersion, type Difference } from '@ample/core/fitting/toile';
 import { ok, refuse, type Result } from '@ample/core/units';
 import { CAUSE_WORDS, recordOf, sayChange, sayDifference, sayEvidence, SIGN_WORDS } from '@ample/core/words';
 import { fonts, says, UNITS } from './commands.ts';

@@ -4,8 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { beforeAll, describe, expect, it } from 'vitest';
-import { draftSample } from '@ample/core/drafting';
-import { writeSvg } from '@ample/core/formats';
+import { draftSample } from '@ample/core/blocks';
+import { writeSvg } from '@ample/core/out';
 import { main } from './main.ts';
 
 let folder = '';

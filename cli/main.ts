@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { isMainThread } from 'node:worker_threads';
 import type { Result } from '@ample/core/units';
-import { isSample, SAMPLE_IDS } from '@ample/core/drafting';
+import { isSample, SAMPLE_IDS } from '@ample/core/blocks';
 import {
   alter,
   alterations,

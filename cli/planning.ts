@@ -1,5 +1,5 @@
-import { draft, type Draft } from '@ample/core/draft';
-import { solve as solveJob, thinned } from '@ample/core/solve';
+import { draft, type Draft } from '@ample/core/fitting/plan';
+import { solve as solveJob, thinned } from '@ample/core/fitting/solve';
 import { ok, type Result } from '@ample/core/units';
 import {
   alterationName,

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { describe, expect, it } from 'vitest';
-import { PDF_OPEN } from '@ample/core/formats/incoming';
+import { PDF_OPEN } from '@ample/core/in/readers';
 import { main } from './main.ts';
 
 describe('ample alter', () => {

@@ -1,7 +1,7 @@
 import type { PieceChange, Run } from '@ample/core/alterations';
-import { waysOn, type Draft, type DraftStep } from '@ample/core/draft';
+import { waysOn, type Draft, type DraftStep } from '@ample/core/fitting/plan';
 import type { Rigid } from '@ample/core/geometry';
-import { edgeLengths, type Finding } from '@ample/core/truing';
+import { edgeLengths, type Finding } from '@ample/core/paper/truing';
 import { degrees } from '@ample/core/units';
 import { sayFinding, sayFit, sayStep, type Units } from '@ample/core/words';
 

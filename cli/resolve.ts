@@ -1,8 +1,8 @@
 import { realpathSync } from 'node:fs';
 import { dirname, isAbsolute, relative, resolve } from 'node:path';
-import { isSample, SAMPLE_IDS, samplePattern } from '@ample/core/drafting';
-import type { ResolvedJob } from '@ample/core/draft';
-import { parseJson, readJob, readPattern, readWearer, type Job, type Wearer } from '@ample/core/formats';
+import { isSample, SAMPLE_IDS, samplePattern } from '@ample/core/blocks';
+import type { ResolvedJob } from '@ample/core/fitting/plan';
+import { parseJson, readJob, readPattern, readWearer, type Job, type Wearer } from '@ample/core/documents';
 import type { Pattern } from '@ample/core/pattern';
 import { documentText } from './files.ts';
 import { ok, refuse, type Result } from '@ample/core/units';

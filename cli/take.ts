@@ -1,7 +1,7 @@
 import { basename, extname } from 'node:path';
-import { chartOfFile, withChart } from '@ample/core/fit';
+import { chartOfFile, withChart } from '@ample/core/fitting/fit';
 import { distance, endOf, pathLength } from '@ample/core/geometry';
-import { inspectPiece } from '@ample/core/guard';
+import { inspectPiece } from '@ample/core/paper/guard';
 import { PATTERN_VERSION, patternSchema, requireEdge, type ChartRow, type Piece } from '@ample/core/pattern';
 import {
   layTogether,
@@ -12,7 +12,7 @@ import {
   withRead,
   type ReadPiece,
   type Wanted,
-} from '@ample/core/tracing';
+} from '@ample/core/in/tracing';
 import { ok, refuse, type Result } from '@ample/core/units';
 import { sayAsk, sayFinding, sayBasis, type Units } from '@ample/core/words';
 import { linesOfFile } from './bring.ts';

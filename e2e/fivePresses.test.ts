@@ -1,7 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { draftSample, type SampleId } from '@ample/core/drafting';
+import { draftSample, type SampleId } from '@ample/core/blocks';
 import type { Pattern, Piece } from '@ample/core/pattern';
 import { PIECE_WORDS } from '@ample/core/words';
 import type { Page } from '@playwright/test';

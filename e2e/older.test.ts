@@ -4,7 +4,7 @@ import type { Page } from '@playwright/test';
 import { expect, storedJob, test } from './app.ts';
 
 const stored = JSON.parse(
-  readFileSync(join(import.meta.dirname, '../core/formats/stored/job-1.json'), 'utf8'),
+  readFileSync(join(import.meta.dirname, '../core/documents/stored/job-1.json'), 'utf8'),
 ) as Record<string, unknown>;
 
 /** The browser's database as the first release left it: fewer tables, documents of that time. */

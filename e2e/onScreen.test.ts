@@ -1,7 +1,7 @@
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { draftSample } from '@ample/core/drafting';
+import { draftSample } from '@ample/core/blocks';
 import type { Page } from '@playwright/test';
 import { PLAIN, printAtHome, sheetOf } from '../core/testing/printAtHome/index.ts';
 import { expect, STATIONS, test } from './app.ts';

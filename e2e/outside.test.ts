@@ -7,14 +7,15 @@ import { DxfWriter, LWPolylineFlags, point2d, point3d, SplineFlags, Units } from
 import PDFDocument from 'pdfkit';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { alterationById, runAlteration, type Context } from '@ample/core/alterations';
-import { SAMPLE_CHART, samplePattern } from '@ample/core/drafting';
-import { pageMap, pathData, stepSchema, writeSvg, type PaperId } from '@ample/core/formats';
-import { PDF_OPEN, readDxf, readPdf, readSvg, type PdfDocument } from '@ample/core/formats/incoming';
-import { writePdf, type PdfConstructor } from '@ample/core/formats/pdf';
+import { SAMPLE_CHART, samplePattern } from '@ample/core/blocks';
+import { pageMap, pathData, writeSvg, type PaperId } from '@ample/core/out';
+import { stepSchema } from '@ample/core/documents';
+import { PDF_OPEN, readDxf, readPdf, readSvg, type PdfDocument } from '@ample/core/in/readers';
+import { writePdf, type PdfConstructor } from '@ample/core/out/pdf';
 import { mapPath, pathLength, type Point } from '@ample/core/geometry';
 import { cuttingLine, outlineOf, type Pattern, type Piece } from '@ample/core/pattern';
-import { addedPaper, untouchedFor } from '@ample/core/patch';
-import { draft } from '@ample/core/draft';
+import { addedPaper, untouchedFor } from '@ample/core/out/patch';
+import { draft } from '@ample/core/fitting/plan';
 import {
   allRings,
   boxOf,
@@ -28,7 +29,7 @@ import {
   type Lines,
   type Ring,
   type Stroke,
-} from '@ample/core/tracing';
+} from '@ample/core/in/tracing';
 import { expectOk } from '@ample/core/units';
 import { fonts } from '../cli/commands.ts';
 import { farApart, linesOf, outlinesApart } from '../core/testing/drawn.ts';

@@ -1,4 +1,4 @@
-import { draftSample } from '@ample/core/drafting';
+import { draftSample } from '@ample/core/blocks';
 import {
   boundsOf,
   flatten,
@@ -12,8 +12,8 @@ import {
   type Span,
 } from '@ample/core/geometry';
 import { cuttingLine, outlineOf, type Pattern, type Piece } from '@ample/core/pattern';
-import { partScene, takePhoto, USUAL_CAMERA, type Scene } from '@ample/core/photo';
-import { cornersOf, ringThrough } from '@ample/core/tracing';
+import { partScene, takePhoto, USUAL_CAMERA, type Scene } from '@ample/core/in/photo';
+import { cornersOf, ringThrough } from '@ample/core/in/tracing';
 import type { Page } from '@playwright/test';
 import { expect, storedJob, test } from './app.ts';
 

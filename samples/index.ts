@@ -1,2 +1,2 @@
-export * from './patterns.ts';
+export * from './inline.ts';
 export * from './scenario.ts';

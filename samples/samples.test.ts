@@ -1,14 +1,15 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import { draft } from '@ample/core/draft';
-import { readJob, readPattern, readWearer, writeDocument } from '@ample/core/formats';
-import { DEMO_JOBS, DEMO_WEARERS, demoPattern, inlineDemoJob } from './index.ts';
+import { wholeSample } from '@ample/core/blocks';
+import { draft } from '@ample/core/fitting/plan';
+import { readJob, readPattern, readWearer, writeDocument } from '@ample/core/documents';
+import { DEMO_JOBS, DEMO_WEARERS, inlineDemoJob } from './index.ts';
 
 describe('the demo scenario', () => {
   it('is made of documents that read', () => {
     for (const w of DEMO_WEARERS) expect(readWearer(w).ok).toBe(true);
     for (const j of DEMO_JOBS) expect(readJob(j).ok).toBe(true);
-    expect(readPattern(demoPattern()).ok).toBe(true);
+    expect(readPattern(wholeSample('causeway')).ok).toBe(true);
   });
 
   it.each([
@@ -18,7 +19,7 @@ describe('the demo scenario', () => {
   ] as const)('%s starts from size %s', (id, size, total) => {
     const job = DEMO_JOBS.find((j) => j.id === id)!;
     const wearer = DEMO_WEARERS.find((w) => 'id' in job.wearer && w.id === job.wearer.id)!;
-    const d = draft({ job, wearer, pattern: demoPattern() });
+    const d = draft({ job, wearer, pattern: wholeSample('causeway') });
     expect(d.size).toBe(size);
     expect(d.bodyProblems).toEqual([]);
     expect(d.steps.every((s) => s.outcome.ok)).toBe(true);

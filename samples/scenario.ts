@@ -6,7 +6,7 @@ import {
   type Job,
   type Step,
   type Wearer,
-} from '@ample/core/formats';
+} from '@ample/core/documents';
 import type { MeasurementKey } from '@ample/core/pattern';
 
 /** The demo scenario: the Causeway Choir, its pattern and three singers. All invented. Lengths in mm. */

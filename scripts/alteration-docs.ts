@@ -9,8 +9,8 @@ import {
   type Param,
   type Run,
 } from '@ample/core/alterations';
-import { isSample, sampleName, samplePattern } from '@ample/core/drafting';
-import { diagramOf, diagramsSvg, type Diagram } from '@ample/core/formats';
+import { isSample, sampleName, samplePattern } from '@ample/core/blocks';
+import { diagramOf, diagramsSvg, type Diagram } from '@ample/core/out';
 import { expectOk, formatLength } from '@ample/core/units';
 import {
   ALTERATION_WORDS,

@@ -1,10 +1,11 @@
-import { draft } from '@ample/core/draft';
-import { fittingSchema, type Job, type Wearer } from '@ample/core/formats';
-import { readBundle, writeBundle } from '@ample/core/formats/bundle';
-import { signOf, type SignId } from '@ample/core/fit';
-import { CLOTH_WIDTHS, layOutAll } from '@ample/core/layout';
-import { rankCauses } from '@ample/core/toile';
-import { DEMO_JOBS, DEMO_WEARERS, demoPattern } from '@ample/samples';
+import { wholeSample } from '@ample/core/blocks';
+import { draft } from '@ample/core/fitting/plan';
+import { fittingSchema, type Job, type Wearer } from '@ample/core/documents';
+import { readBundle, writeBundle } from '@ample/core/documents/bundle';
+import { signOf, type SignId } from '@ample/core/fitting/fit';
+import { CLOTH_WIDTHS, layOutAll } from '@ample/core/out/layout';
+import { rankCauses } from '@ample/core/fitting/toile';
+import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
 
 const SEEN: readonly SignId[] = [
   'cloth-above-seat',
@@ -26,7 +27,7 @@ export function fittingBench(): {
   const job = DEMO_JOBS.find((j) => j.id === 'marit-causeway');
   const wearer = DEMO_WEARERS.find((w) => w.id === 'marit');
   if (!job || !wearer) throw new Error('bench: expected the demo scenario');
-  const made = draft({ job, wearer, pattern: demoPattern() });
+  const made = draft({ job, wearer, pattern: wholeSample('causeway') });
   const observations = SEEN.map((sign, i) => ({
     id: `o${i}`,
     sign,

@@ -2,8 +2,9 @@ import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { chromium, type Page } from '@playwright/test';
-import { samplePattern } from '@ample/core/drafting';
-import { planStep, DEMO_WEARERS } from '@ample/samples';
+import { samplePattern } from '@ample/core/blocks';
+import { planStep } from '@ample/core/fitting/plan';
+import { DEMO_WEARERS } from '@ample/samples';
 import { CHROMIUM } from '../e2e/chromium.ts';
 import { startServer } from './server.mjs';
 

@@ -1,7 +1,7 @@
-import { draft, emptyCache, type ResolvedJob } from '@ample/core/draft';
-import { causewayPattern } from '@ample/core/drafting';
-import { addedPaper, patchPlan } from '@ample/core/patch';
-import { stepSchema, wearerSchema, type Step } from '@ample/core/formats';
+import { draft, emptyCache, type ResolvedJob } from '@ample/core/fitting/plan';
+import { causewayPattern } from '@ample/core/blocks';
+import { addedPaper, patchPlan } from '@ample/core/out/patch';
+import { stepSchema, wearerSchema, type Step } from '@ample/core/documents';
 
 /** Ten steps on eight pieces: the whole dress, altered from top to bottom. */
 const dress = causewayPattern(['3', '4', '5', '6']);

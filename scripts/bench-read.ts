@@ -1,9 +1,9 @@
 import PDFDocument from 'pdfkit';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { samplePattern } from '@ample/core/drafting';
-import { PDF_OPEN, readPdf, type PdfDocument } from '@ample/core/formats/incoming';
+import { samplePattern } from '@ample/core/blocks';
+import { PDF_OPEN, readPdf, type PdfDocument } from '@ample/core/in/readers';
 import { cuttingLine, outlineOf } from '@ample/core/pattern';
-import { layTogether, proposeTiles, readWhole, type Lines } from '@ample/core/tracing';
+import { layTogether, proposeTiles, readWhole, type Lines } from '@ample/core/in/tracing';
 
 const POINT = 72 / 25.4;
 const [COLUMNS, ROWS] = [10, 6];

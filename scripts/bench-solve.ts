@@ -1,9 +1,9 @@
 import { flatOf } from '@ample/core/alterations';
-import { beginningOf, replay, type ResolvedJob } from '@ample/core/draft';
-import { causewayPattern } from '@ample/core/drafting';
-import { stepSchema, type Step } from '@ample/core/formats';
+import { beginningOf, replay, type ResolvedJob } from '@ample/core/fitting/plan';
+import { causewayPattern } from '@ample/core/blocks';
+import { stepSchema, type Step } from '@ample/core/documents';
 import type { MeasurementKey } from '@ample/core/pattern';
-import { solve } from '@ample/core/solve';
+import { solve } from '@ample/core/fitting/solve';
 
 /** Eight steps that act on one another, and what each is to come to, mm. */
 const PLAN = [

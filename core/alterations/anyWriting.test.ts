@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { SAMPLE_CHART, samplePattern, type SampleId } from '../drafting/index.ts';
+import { SAMPLE_CHART, samplePattern, type SampleId } from '../blocks/index.ts';
 import { pathLength } from '../geometry/index.ts';
 import { canonical } from '../pattern/index.ts';
 import {

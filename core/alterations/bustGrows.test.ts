@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { SAMPLE_SIZES } from '../drafting/index.ts';
+import { SAMPLE_SIZES } from '../blocks/index.ts';
 import { runOn, sampleIn } from '../testing/samples.ts';
 import { expectOk } from '../units/index.ts';
 import { CATALOGUE, flatOf, runAlteration, throughBody } from './index.ts';

@@ -1,7 +1,7 @@
 import type { Path, Point } from '../geometry/index.ts';
 import type { ChartRow, Dart, HeightLies, MeasurementKey, Piece, Seam } from '../pattern/index.ts';
-import type { Gap, LengthChange, Panel, Progress, SlashSpec } from '../slash/index.ts';
-import type { Finding } from '../truing/index.ts';
+import type { Gap, LengthChange, Panel, Progress, SlashSpec } from '../paper/slash/index.ts';
+import type { Finding } from '../paper/truing/index.ts';
 import type { Result } from '../units/index.ts';
 import type { Dimension, Instruction, MarkLine, MarkPoint, Message, Stage } from './instructions.ts';
 import type { Family, Phase } from './order.ts';

@@ -2,13 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { flatten, isSimplePolygon } from '../geometry/index.ts';
 import { cuttingLine, dartShape, edgesWithRole, outlineOf, pieceArea, type Piece } from '../pattern/index.ts';
-import { cornerAngle, measureDart, walkSeam } from '../truing/index.ts';
+import { cornerAngle, measureDart, walkSeam } from '../paper/truing/index.ts';
 import { expectOk } from '../units/index.ts';
-import { GUARD_REFUSALS } from './index.ts';
-import { SAMPLE_SIZES } from '../drafting/index.ts';
-import { contextOn, runOn, sampleIn } from '../testing/samples.ts';
-import { roleOf } from '../testing/work.ts';
 import {
+  GUARD_REFUSALS,
   alterationById,
   CATALOGUE,
   runAlteration,
@@ -16,6 +13,9 @@ import {
   type Context,
   type Run,
 } from './index.ts';
+import { SAMPLE_SIZES } from '../blocks/index.ts';
+import { contextOn, runOn, sampleIn } from '../testing/samples.ts';
+import { roleOf } from '../testing/work.ts';
 
 const find = (id: string): AlterationDefinition => alterationById(id) as AlterationDefinition;
 const bodice = CATALOGUE.filter((d) => d.family !== 'bust' && d.family !== 'dart');

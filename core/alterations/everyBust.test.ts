@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { SAMPLE_SIZES } from '../drafting/index.ts';
+import { SAMPLE_SIZES } from '../blocks/index.ts';
 import {
   endOf,
   flatten,
@@ -23,7 +23,7 @@ import {
 } from '../pattern/index.ts';
 import { primary } from '../testing/runs.ts';
 import { runOn, sampleIn } from '../testing/samples.ts';
-import { measureDart, walkSeam } from '../truing/index.ts';
+import { measureDart, walkSeam } from '../paper/truing/index.ts';
 import { expectOk, TOL } from '../units/index.ts';
 import { CATALOGUE, GUARD_REFUSALS, runAlteration, type AlterationDefinition, type Run } from './index.ts';
 

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { SAMPLE_IDS, SAMPLE_SIZES } from '../drafting/index.ts';
+import { SAMPLE_IDS, SAMPLE_SIZES } from '../blocks/index.ts';
 import { distance, flatten, isSimplePolygon, midpoint, pathLength } from '../geometry/index.ts';
 import { bustPointOf, cuttingLine, dartShape, edgeOf, edgesWithRole, outlineOf, type Piece } from '../pattern/index.ts';
 import { seenFrom } from '../testing/angles.ts';
 import { runOn, sampleIn } from '../testing/samples.ts';
 import { outlinesApart } from '../testing/drawn.ts';
-import { measureDart, walkSeam } from '../truing/index.ts';
+import { measureDart, walkSeam } from '../paper/truing/index.ts';
 import { expectOk } from '../units/index.ts';
 import {
   alterationById,

@@ -1,7 +1,7 @@
 import type { Point } from '../geometry/index.ts';
 import type { LevelName, Seam } from '../pattern/index.ts';
-import type { SlashSpec } from '../slash/index.ts';
-import type { CapGoal, DivideNames, Finding, RotationTarget, SideKnot, WaistPanel } from '../truing/index.ts';
+import type { SlashSpec } from '../paper/slash/index.ts';
+import type { CapGoal, DivideNames, Finding, RotationTarget, SideKnot, WaistPanel } from '../paper/truing/index.ts';
 
 /** The stages of the hands' work, in order. `open` reads "Lap" where paper overlaps. */
 export const STAGES = ['mark', 'cut', 'open', 'level', 'dart', 'true', 'match'] as const;

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { draftSample, SAMPLE_IDS } from '../drafting/index.ts';
+import { draftSample, SAMPLE_IDS } from '../blocks/index.ts';
 import { mirrorPiece } from '../pattern/index.ts';
 import { CATALOGUE, GUARD_REFUSALS, propose, runAlteration } from './index.ts';
 

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { beginningOf, draft, replay, type ResolvedJob } from '../draft/index.ts';
-import { samplePattern, type SampleId } from '../drafting/index.ts';
-import { stepSchema, type Step } from '../formats/index.ts';
+import { beginningOf, draft, replay, type ResolvedJob } from '../fitting/plan/index.ts';
+import { samplePattern, type SampleId } from '../blocks/index.ts';
+import { stepSchema, type Step } from '../documents/index.ts';
 import { pathLength } from '../geometry/index.ts';
-import { inspectPiece } from '../guard/index.ts';
+import { inspectPiece } from '../paper/guard/index.ts';
 import { edgesWithRole, widthAt, type Piece } from '../pattern/index.ts';
 import { handDraft, mismatch, PLAIN_HAND, wrongWith, type HandOptions } from '../testing/fuzz/index.ts';
 import { lengthOf, pieceIn, refusal, work } from '../testing/work.ts';
-import { cornerAngle } from '../truing/index.ts';
+import { cornerAngle } from '../paper/truing/index.ts';
 import type { Context } from './index.ts';
 
 /** Plans that used to put a wrong piece on the table without a word; each is now right, or refused in words. */

@@ -1,5 +1,5 @@
 import { TOL } from '../units/tolerance.ts';
-import { solveBetween } from './roots.ts';
+import { solveBetween } from '../numeric/roots.ts';
 import {
   endOf,
   endTangent,

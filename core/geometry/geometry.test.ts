@@ -1,46 +1,30 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { bernsteinRoots, solveBetween } from '../numeric/index.ts';
+import { compose, inverse, move, rotationAbout } from './rigid.ts';
+import { curvatureOn, pointOn, type CubicSpan, type Span } from './span.ts';
+import { distance, lineMeet, mirror, type Point } from './vec.ts';
 import {
-  bernsteinRoots,
-  compose,
-  curvatureOn,
-  distance,
   endOf,
   endTangent,
-  fairAt,
-  insidePolygon,
-  intersectPaths,
-  intersectSpans,
-  inverse,
-  isSimplePolygon,
-  kinkAt,
-  lineMeet,
-  mirror,
-  move,
-  nearestOnPath,
-  offsetEdges,
-  offsetPath,
-  parameterAt,
   pathFromSpans,
   pathLength,
   pointAt,
-  pointOn,
   polyline,
   reversePath,
-  rotationAbout,
-  signedArea,
-  solveBetween,
-  spanLength,
   spansOf,
   splitAtLength,
   startTangent,
   subPath,
   tangentAt,
-  type CubicSpan,
   type Path,
-  type Point,
-  type Span,
-} from './index.ts';
+} from './path.ts';
+import { fairAt, kinkAt } from './fair.ts';
+import { insidePolygon, isSimplePolygon, signedArea } from './polygon.ts';
+import { intersectPaths, intersectSpans } from './intersect.ts';
+import { nearestOnPath } from './nearest.ts';
+import { offsetEdges, offsetPath } from './offset.ts';
+import { parameterAt, spanLength } from './length.ts';
 
 const p = (x: number, y: number): Point => ({ x, y });
 /** Thousandths: fine enough to be anywhere, never the subnormal numbers no pattern has. */

@@ -8,7 +8,6 @@ export * from './offset.ts';
 export * from './path.ts';
 export * from './polygon.ts';
 export * from './rigid.ts';
-export * from './roots.ts';
 export * from './span.ts';
 export * from './vec.ts';
 export * from './roomiest.ts';

@@ -1,5 +1,5 @@
 import { TOL } from '../units/tolerance.ts';
-import { bernsteinRoots } from './roots.ts';
+import { bernsteinRoots } from '../numeric/roots.ts';
 import { boxesMeet, derivativeOn, hullBox, pointOn, splitSpan, type LineSpan, type Span } from './span.ts';
 import { spansOf, type Path, type PathPlace } from './path.ts';
 import { cross, distance, dot, left, lineMeet, norm, sub, unit, type Point } from './vec.ts';

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { insidePolygon, roomiest, type Point } from './index.ts';
+import { insidePolygon } from './polygon.ts';
+import { roomiest } from './roomiest.ts';
+import { type Point } from './vec.ts';
 
 const rect = (w: number, h: number): Point[] => [
   { x: 0, y: 0 },

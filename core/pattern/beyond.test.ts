@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, runAlteration } from '../alterations/index.ts';
 import { boundsOf, endOf, flatten, nearestOnPath, pathLength, polyline, type Point } from '../geometry/index.ts';
-import { inspectPiece } from '../guard/index.ts';
+import { inspectPiece } from '../paper/guard/index.ts';
 import { farApart } from '../testing/drawn.ts';
 import { contextOn } from '../testing/samples.ts';
 import { expectOk } from '../units/index.ts';

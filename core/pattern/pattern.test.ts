@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { draftCauseway, causewayPattern } from '../drafting/index.ts';
+import { draftCauseway, causewayPattern } from '../blocks/index.ts';
 import { endOf, isSimplePolygon, flatten, pathLength, polyline } from '../geometry/index.ts';
 import { edge, line, rectangle, workedFront } from '../testing/shapes.ts';
 import { expectOk } from '../units/index.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { draftSample } from '../drafting/index.ts';
+import { draftSample } from '../blocks/index.ts';
 import { distance, endOf, pathLength, pointAt } from '../geometry/index.ts';
 import { rectangle } from '../testing/shapes.ts';
 import {

@@ -1,7 +1,7 @@
-import { arrowHeads, drawPiece } from '../formats/drawing.ts';
+import { arrowHeads, drawPiece } from '../out/drawing.ts';
 import { add, flatten, nearestOnPath, polyline, sub, type Path } from '../geometry/index.ts';
 import { outlineOf, type Piece } from '../pattern/index.ts';
-import type { Stroke } from '../tracing/index.ts';
+import type { Stroke } from '../in/tracing/index.ts';
 
 export const strokeFrom = (path: Path, more: Partial<Stroke> = {}): Stroke => ({
   path,

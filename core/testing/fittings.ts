@@ -1,5 +1,5 @@
-import { draft, type Draft } from '../draft/index.ts';
-import { causewayPattern } from '../drafting/index.ts';
+import { draft, type Draft } from '../fitting/plan/index.ts';
+import { causewayPattern } from '../blocks/index.ts';
 import {
   fittingSchema,
   observationSchema,
@@ -8,8 +8,8 @@ import {
   type Fitting,
   type Observation,
   type Step,
-} from '../formats/index.ts';
-import { signOf, type SignId } from '../fit/index.ts';
+} from '../documents/index.ts';
+import { signOf, type SignId } from '../fitting/fit/index.ts';
 
 const pattern = causewayPattern();
 

@@ -1,6 +1,6 @@
 import { pathLength, pointAt, type Point } from '../geometry/index.ts';
 import { requireEdge, type Piece } from '../pattern/index.ts';
-import { plainChoices, type TraceChoices } from '../tracing/index.ts';
+import { plainChoices, type TraceChoices } from '../in/tracing/index.ts';
 
 /** The middle of an edge of a piece. */
 export const middle = (piece: Piece, edge: string): Point => {

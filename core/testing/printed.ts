@@ -2,11 +2,11 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import PDFDocument from 'pdfkit';
 import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { openFailure, PDF_OPEN, readPdf, type PdfDocument } from '../formats/incoming/index.ts';
-import { pageMap, type LayingOptions } from '../formats/pages.ts';
-import { writePdf, type PdfConstructor } from '../formats/pdf/index.ts';
+import { openFailure, PDF_OPEN, readPdf, type PdfDocument } from '../in/readers/index.ts';
+import { pageMap, type LayingOptions } from '../out/pages.ts';
+import { writePdf, type PdfConstructor } from '../out/pdf/index.ts';
 import type { Piece } from '../pattern/index.ts';
-import { layTogether, proposeTiles, type Lines } from '../tracing/index.ts';
+import { layTogether, proposeTiles, type Lines } from '../in/tracing/index.ts';
 import type { Result } from '../units/index.ts';
 
 const find = createRequire(import.meta.url).resolve;

@@ -1,6 +1,6 @@
 import type { Context, Values } from '../alterations/index.ts';
 import { runAlteration, type AlterationDefinition, type Run } from '../alterations/index.ts';
-import { SAMPLE_CHART, samplePattern, type SampleId } from '../drafting/index.ts';
+import { SAMPLE_CHART, samplePattern, type SampleId } from '../blocks/index.ts';
 import type { Piece, Seam } from '../pattern/index.ts';
 import type { Result } from '../units/index.ts';
 

@@ -1,4 +1,4 @@
-import { wearerSchema, type Wearer } from '../formats/index.ts';
+import { wearerSchema, type Wearer } from '../documents/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
 
 /** Measurements of a body, mm: one reading or two. */

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { draft } from '../draft/index.ts';
-import { causewayPattern } from '../drafting/index.ts';
-import { stepSchema, type Step } from '../formats/index.ts';
+import { draft } from '../fitting/plan/index.ts';
+import { causewayPattern } from '../blocks/index.ts';
+import { stepSchema, type Step } from '../documents/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
 import { wearerWith } from '../testing/wearers.ts';
 import { sayAdvice, sayWorth } from './index.ts';

@@ -1,6 +1,6 @@
 import { alterationById } from '../alterations/index.ts';
-import type { Draft } from '../draft/index.ts';
-import { isTold } from '../fit/index.ts';
+import type { Draft } from '../fitting/plan/index.ts';
+import { isTold } from '../fitting/compare/index.ts';
 import { formatLength } from '../units/index.ts';
 import { alterationName } from './alterations.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';

@@ -1,5 +1,5 @@
 import type { EdgeRole } from '../pattern/index.ts';
-import type { Ask, SizeNames, Why } from '../tracing/index.ts';
+import type { Ask, SizeNames, Why } from '../in/tracing/index.ts';
 import { formatLength } from '../units/index.ts';
 import { ROLE_WORDS } from './params.ts';
 import type { Units } from './say.ts';

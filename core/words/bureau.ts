@@ -1,4 +1,4 @@
-import type { BureauError, Fault, Ticket } from '../bureau/index.ts';
+import type { BureauError, Fault, Ticket } from '../out/bureau/index.ts';
 import type { Refusal } from '../units/index.ts';
 import { sentence } from './refusal.ts';
 import type { Sentence, Units } from './say.ts';

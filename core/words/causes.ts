@@ -1,4 +1,4 @@
-import type { Change, Difference, Evidence } from '../toile/index.ts';
+import type { Change, Difference, Evidence } from '../fitting/toile/index.ts';
 import { formatLength } from '../units/index.ts';
 import { alterationName } from './alterations.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';

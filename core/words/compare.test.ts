@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { Usual } from '../draft/index.ts';
-import type { Row } from '../fit/index.ts';
+import type { Usual } from '../fitting/plan/index.ts';
+import type { Row } from '../fitting/compare/index.ts';
 import { MEASUREMENTS } from '../pattern/index.ts';
-import type { Solution } from '../solve/index.ts';
+import type { Solution } from '../fitting/solve/index.ts';
 import { saySolved, saySum, sayShare, sayUnreached, sayUsual, whereFlat, type Units } from './index.ts';
 
 const cm: Units = { unit: 'cm', fraction: 8 };

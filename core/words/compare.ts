@@ -1,15 +1,8 @@
-import type { Usual } from '../draft/index.ts';
-import {
-  isTight,
-  isTold,
-  type ChartProblem,
-  type ChartProblemCode,
-  type Garment,
-  type Row,
-  type Share,
-} from '../fit/index.ts';
+import type { Usual } from '../fitting/plan/index.ts';
+import { isTight, isTold, type Row, type Share } from '../fitting/compare/index.ts';
+import { type ChartProblem, type ChartProblemCode, type Garment } from '../fitting/fit/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
-import type { Solution, Unreached } from '../solve/index.ts';
+import type { Solution, Unreached } from '../fitting/solve/index.ts';
 import { formatLength, TOL } from '../units/index.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import { ALTERATION_WORDS } from './alterations.ts';

@@ -1,4 +1,4 @@
-import type { Row } from '../fit/index.ts';
+import type { Row } from '../fitting/compare/index.ts';
 import type { LengthUnit } from '../units/index.ts';
 import { FLAT_WORDS } from './compare.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';

@@ -1,4 +1,4 @@
-import type { FaultCode } from '../guard/index.ts';
+import type { FaultCode } from '../paper/guard/index.ts';
 import type { Sentence } from './say.ts';
 
 const at = (s: Parameters<Sentence>[0]): string => `“${s.text('name')}”`;

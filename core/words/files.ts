@@ -1,4 +1,4 @@
-import type { NestError, RepairCode, TileProposal, TraceNote } from '../tracing/index.ts';
+import type { NestError, RepairCode, TileProposal, TraceNote } from '../in/tracing/index.ts';
 import type { Piece } from '../pattern/index.ts';
 import type { Refusal } from '../units/index.ts';
 import { ERROR_WORDS, PROBLEM_WORDS } from './errors.ts';

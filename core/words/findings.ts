@@ -1,4 +1,4 @@
-import type { FindingCode } from '../truing/index.ts';
+import type { FindingCode } from '../paper/truing/index.ts';
 import { FAULT_WORDS_ALONE } from './faults.ts';
 import type { Sentence } from './say.ts';
 

@@ -1,4 +1,4 @@
-import type { BodyProblemCode } from '../fit/index.ts';
+import type { BodyProblemCode } from '../fitting/fit/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import type { Sentence, Speaker } from './say.ts';

@@ -1,4 +1,4 @@
-import { CUT_AS, type DraftStep } from '../draft/index.ts';
+import { CUT_AS, type DraftStep } from '../fitting/plan/index.ts';
 import type { Units } from './say.ts';
 import { stepAmount, stepName } from './slip.ts';
 

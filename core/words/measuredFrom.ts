@@ -1,4 +1,4 @@
-import { underarmDropOf } from '../fit/index.ts';
+import { underarmDropOf } from '../fitting/fit/index.ts';
 import { buttonsOf, neckAway, type Pattern, type Piece } from '../pattern/index.ts';
 import { ADVICE, formatLength } from '../units/index.ts';
 import type { Units } from './say.ts';

@@ -1,4 +1,4 @@
-import type { NextAction } from '../toile/index.ts';
+import type { NextAction } from '../fitting/toile/index.ts';
 
 /** What comes next in a job. By itself, so that the rail need not load every other sentence. */
 export const NEXT_WORDS: Readonly<Record<NextAction['code'], string>> = {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { FAULTS, TICKET_STATES, type Ticket } from '../bureau/index.ts';
+import { FAULTS, TICKET_STATES, type Ticket } from '../out/bureau/index.ts';
 import { sampleIn } from '../testing/samples.ts';
 import { FAULT_WORDS, sayMoney, sayPatches, sayStand, sayTicket } from './index.ts';
 

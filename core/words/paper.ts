@@ -1,5 +1,5 @@
-import type { Draft } from '../draft/index.ts';
-import { sampleName } from '../drafting/index.ts';
+import type { Draft } from '../fitting/plan/index.ts';
+import { sampleName } from '../blocks/index.ts';
 
 /** What to know of drawings that are not of one's own pieces; empty where the pieces are here. */
 export const sayPaper = ({ paper }: Pick<Draft, 'paper'>): string =>

@@ -1,4 +1,4 @@
-import type { PatchPlan } from '../patch/patches.ts';
+import type { PatchPlan } from '../out/patch/patches.ts';
 
 const list = (names: readonly string[]): string =>
   names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;

@@ -1,4 +1,4 @@
-import { CONTRADICTION_MOST, SKEW_MOST, type Calibrated, type CalibrateError } from '../projector/index.ts';
+import { CONTRADICTION_MOST, SKEW_MOST, type Calibrated, type CalibrateError } from '../out/projector/index.ts';
 import type { Refusal } from '../units/index.ts';
 import { sentence } from './refusal.ts';
 import type { Sentence, Units } from './say.ts';

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
-import { samplePattern } from '../drafting/index.ts';
-import { jobSchema, wearerSchema, type Answer } from '../formats/index.ts';
+import { samplePattern } from '../blocks/index.ts';
+import { jobSchema, wearerSchema, type Answer } from '../documents/index.ts';
 import { drafted, fittingOf, seenAs, stepOf } from '../testing/fittings.ts';
 import { recordOf } from './index.ts';
 

@@ -1,8 +1,9 @@
-import type { Draft } from '../draft/index.ts';
-import { diagramOf, type Diagram, type Fitting, type Job, type PrintedRecord, type Wearer } from '../formats/index.ts';
-import { newestFirst } from '../fit/index.ts';
+import type { Draft } from '../fitting/plan/index.ts';
+import { diagramOf, type Diagram, type PrintedRecord } from '../out/index.ts';
+import { type Fitting, type Job, type Wearer } from '../documents/index.ts';
+import { newestFirst } from '../fitting/fit/index.ts';
 import type { MeasurementKey, Pattern } from '../pattern/index.ts';
-import { becameOf, inOrderOfDate } from '../toile/index.ts';
+import { becameOf, inOrderOfDate } from '../fitting/toile/index.ts';
 import { formatLength } from '../units/index.ts';
 import { sayAnswer } from './causes.ts';
 import { printable } from './label.ts';

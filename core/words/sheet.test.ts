@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, type Example } from '../alterations/index.ts';
-import { draft, type DraftStep } from '../draft/index.ts';
-import { samplePattern, type SampleId } from '../drafting/index.ts';
-import { diagramsSvg, stepSchema } from '../formats/index.ts';
+import { draft, type DraftStep } from '../fitting/plan/index.ts';
+import { samplePattern, type SampleId } from '../blocks/index.ts';
+import { diagramsSvg } from '../out/index.ts';
+import { stepSchema } from '../documents/index.ts';
 import { handSheet, labelChanges, printableSheet, sayStep, stepAmount, stepName, type Units } from './index.ts';
 
 const cm: Units = { unit: 'cm', fraction: 8 };

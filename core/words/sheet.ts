@@ -1,6 +1,6 @@
 import { STAGES, type Frame, type Run } from '../alterations/index.ts';
-import type { DraftStep } from '../draft/index.ts';
-import { diagramOf, type Diagram } from '../formats/index.ts';
+import type { DraftStep } from '../fitting/plan/index.ts';
+import { diagramOf, type Diagram } from '../out/index.ts';
 import { movePath } from '../geometry/index.ts';
 import { formatLength } from '../units/index.ts';
 import { cautionsFor } from './cautions.ts';

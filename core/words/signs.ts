@@ -1,5 +1,5 @@
-import type { SignId, TissueCheckId, View, Zone } from '../fit/index.ts';
-import type { FollowUp } from '../formats/schema.ts';
+import type { SignId, TissueCheckId, View, Zone } from '../fitting/fit/index.ts';
+import type { FollowUp } from '../documents/schema.ts';
 
 /** What a fitting may show, as one says it; `pin` is what its amount counts. */
 export const SIGN_WORDS: Readonly<Record<SignId, { readonly name: string; readonly pin: string }>> = {

@@ -1,5 +1,5 @@
 import { alterationById } from '../alterations/index.ts';
-import { amountOf, type DraftStep } from '../draft/index.ts';
+import { amountOf, type DraftStep } from '../fitting/plan/index.ts';
 import { formatLength } from '../units/index.ts';
 import { ALTERATION_WORDS, alterationName } from './alterations.ts';
 import { CUT_TO, type Units } from './say.ts';

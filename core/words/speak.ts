@@ -1,5 +1,5 @@
-import type { Finding } from '../truing/index.ts';
-import type { BodyProblem } from '../fit/index.ts';
+import type { Finding } from '../paper/truing/index.ts';
+import type { BodyProblem } from '../fitting/fit/index.ts';
 import { ERROR_WORDS } from './errors.ts';
 import { FINDING_WORDS } from './findings.ts';
 import { WHY_WORDS } from './alterations.ts';

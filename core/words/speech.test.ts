@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE, runAlteration } from '../alterations/index.ts';
-import { causewayPattern } from '../drafting/index.ts';
+import { causewayPattern } from '../blocks/index.ts';
 import { sampleIn } from '../testing/samples.ts';
-import { bustAmounts, easesFor, startingSize, uncertaintyOf, worksheet } from '../fit/index.ts';
+import { bustAmounts, easesFor, startingSize, uncertaintyOf, checkBody } from '../fitting/fit/index.ts';
+import { worksheet } from '../fitting/compare/index.ts';
 import { sayAdvice, sayBodyProblem, sayFinding, sayFit, sayRefusal, sayStep, type Units } from './index.ts';
-import { checkBody } from '../fit/index.ts';
 
 const pattern = causewayPattern();
 const units = fc.constantFrom<Units>({ unit: 'cm', fraction: 8 }, { unit: 'in', fraction: 16 });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { SIGNS, TISSUE_CHECK_IDS, TISSUE_CHECKS } from '../fit/index.ts';
+import { SIGNS, TISSUE_CHECK_IDS, TISSUE_CHECKS } from '../fitting/fit/index.ts';
 import { drafted, seenAs, stepOf } from '../testing/fittings.ts';
-import { CAUSES, differences, rankCauses } from '../toile/index.ts';
+import { CAUSES, differences, rankCauses } from '../fitting/toile/index.ts';
 import {
   CAUSE_WORDS,
   cautionsFor,

@@ -10,10 +10,10 @@ import {
   type Run,
   type Values,
 } from '../alterations/index.ts';
-import { BUREAU_ERRORS } from '../bureau/index.ts';
-import { SAMPLE_IDS } from '../drafting/index.ts';
+import { BUREAU_ERRORS } from '../out/bureau/index.ts';
+import { SAMPLE_IDS } from '../blocks/index.ts';
 import { runOn, sampleIn } from '../testing/samples.ts';
-import { MEASUREMENT_CATALOGUE, SCHOOLS } from '../fit/index.ts';
+import { MEASUREMENT_CATALOGUE, SCHOOLS } from '../fitting/fit/index.ts';
 import {
   ALTERATION_WORDS,
   BODY_WORDS,

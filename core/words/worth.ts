@@ -1,5 +1,5 @@
-import { MEASUREMENT_CATALOGUE } from '../fit/index.ts';
-import type { Worth } from '../solve/index.ts';
+import { MEASUREMENT_CATALOGUE } from '../fitting/fit/index.ts';
+import type { Worth } from '../fitting/solve/index.ts';
 import { formatLength } from '../units/index.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import type { Units } from './say.ts';

@@ -3,7 +3,7 @@ import { request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import PDFDocument from 'pdfkit';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { CHUNK, estimateSchema, ticketSchema, uploadSchema, type Fault } from '@ample/core/bureau';
+import { CHUNK, estimateSchema, ticketSchema, uploadSchema, type Fault } from '@ample/core/out/bureau';
 import { createApp } from '../app.ts';
 import { pageSizes } from './pageSizes.ts';
 

@@ -1,5 +1,5 @@
 import { Worker } from 'node:worker_threads';
-import { PDF_OPEN } from '@ample/core/formats/incoming';
+import { PDF_OPEN } from '@ample/core/in/readers';
 import { refuse, type Result } from '@ample/core/units';
 
 /** A file that takes longer to open is no pattern, ms, counted once the thread is there; and how much memory, MB. */

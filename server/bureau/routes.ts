@@ -1,5 +1,5 @@
 import express, { Router, type Request, type Response } from 'express';
-import { CHUNK, orderSchema, priceOf, uploadAskSchema, type BureauError, type Estimate } from '@ample/core/bureau';
+import { CHUNK, orderSchema, priceOf, uploadAskSchema, type BureauError, type Estimate } from '@ample/core/out/bureau';
 import { pageSizes } from './pageSizes.ts';
 import { Tickets } from './tickets.ts';
 import { tellUpload, Uploads, type Stored } from './uploads.ts';

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { isOver, ticketAt, type Fault, type Kept, type Order, type Ticket } from '@ample/core/bureau';
+import { isOver, ticketAt, type Fault, type Kept, type Order, type Ticket } from '@ample/core/out/bureau';
 
 /** Jobs of others that are always in the queue before a new one. */
 const OTHERS = 2;

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import type { z } from 'zod';
-import type { Estimate, Fault, Upload, uploadAskSchema } from '@ample/core/bureau';
+import type { Estimate, Fault, Upload, uploadAskSchema } from '@ample/core/out/bureau';
 
 /** Files under way and done, in memory: a stand-in keeps nothing beyond its own life. */
 export interface Stored {

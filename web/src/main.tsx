@@ -1,4 +1,4 @@
-import './zodSetup.ts';
+import './lib/zodSetup.ts';
 import '@fontsource/atkinson-hyperlegible/latin-400.css';
 import '@fontsource/atkinson-hyperlegible/latin-700.css';
 import '@fontsource/bitter/latin-600.css';
@@ -9,14 +9,16 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router/dom';
 import { takeHandedFiles } from './store/handed.ts';
-import { openLibrary } from './store/library.ts';
-import { followStations, keepFocus } from './app/focus.ts';
+import { DEMO } from '@ample/samples';
+import { openLibrary, setDemo } from './store/library.ts';
+import { followStations, keepFocus } from './lib/focus.ts';
 import { takeOnLeaving } from './app/leaving.ts';
 import { router } from './app/router.tsx';
-import { watchForUpdates } from './app/update.ts';
+import { watchForUpdates } from './store/update.ts';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('main: expected an element #root');
+setDemo(DEMO);
 void openLibrary().then(() =>
   createRoot(root).render(
     <StrictMode>

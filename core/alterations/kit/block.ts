@@ -1,6 +1,6 @@
 import { endOf, pathLength, type Point } from '../../geometry/index.ts';
 import { requireEdge, type Piece } from '../../pattern/index.ts';
-import { edgeAfter, edgeBefore } from '../../truing/index.ts';
+import { edgeAfter, edgeBefore } from '../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { Context } from '../contract.ts';
 import { meetingOn, meetings } from './across.ts';

@@ -1,7 +1,7 @@
 import type { Point } from '../../geometry/index.ts';
 import { ok, type Result } from '../../units/index.ts';
 import type { Context, Instruction, Message, Param, Program, Values } from '../contract.ts';
-import { numberOf } from '../values.ts';
+import { numberOf } from '../engine/values.ts';
 import { amountGrip } from './grip.ts';
 import { cutPlace, type ShoulderOn, type ShoulderPair } from './shoulder.ts';
 import { drafted } from './fitBy.ts';

@@ -6,17 +6,17 @@ import {
   pathLength,
   rotateAbout,
   scale,
-  solveBetween,
   startTangent,
   sub,
   unit,
   type Point,
 } from '../../geometry/index.ts';
+import { solveBetween } from '../../numeric/index.ts';
 import { requireEdge } from '../../pattern/index.ts';
-import { isStraightPath, moveEnd, moveStart, stretchFrom } from '../../truing/index.ts';
+import { isStraightPath, moveEnd, moveStart, stretchFrom } from '../../paper/truing/index.ts';
 import { ok, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Example, Instruction, Message, Program, Values } from '../contract.ts';
-import { choiceOf, numberOf } from '../values.ts';
+import { choiceOf, numberOf } from '../engine/values.ts';
 import { blockOf, type Block, type Half } from './block.ts';
 import { choice, define, held, length, tenth } from './define.ts';
 import { fitBy } from './fitBy.ts';

@@ -1,6 +1,6 @@
 import { pathLength } from '../../geometry/index.ts';
 import { edgesWithRole, type EdgeRole, type MeasurementKey, type Piece } from '../../pattern/index.ts';
-import type { Finding } from '../../truing/index.ts';
+import type { Finding } from '../../paper/truing/index.ts';
 import { TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Message, Param, Values } from '../contract.ts';
 

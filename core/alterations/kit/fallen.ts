@@ -1,5 +1,5 @@
 import { bustPointOf, sideDirection } from '../../pattern/index.ts';
-import { wearerBustPoint } from '../bust/landmarks.ts';
+import { wearerBustPoint } from './bust/landmarks.ts';
 import type { Context, Fit } from '../contract.ts';
 import { tenth } from './define.ts';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { pointAt } from '../../geometry/index.ts';
 import { levelWidth, requireEdge, widthAt } from '../../pattern/index.ts';
-import { cornerAngle } from '../../truing/index.ts';
+import { cornerAngle } from '../../paper/truing/index.ts';
 import { expectOk } from '../../units/index.ts';
 import { block } from '../../testing/block.ts';
 import { finishOf, lengthOf, pieceIn, refusal, turnsOf, work } from '../../testing/work.ts';

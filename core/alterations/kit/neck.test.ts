@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { angleOf, distance, sub } from '../../geometry/index.ts';
 import { bustPointOf, dartShape, validatePiece } from '../../pattern/index.ts';
-import { walkSeam } from '../../truing/index.ts';
+import { walkSeam } from '../../paper/truing/index.ts';
 import { block } from '../../testing/block.ts';
 import { contextOn } from '../../testing/samples.ts';
 import { finishOf, lengthOf, pieceIn, refusal, startOf, work } from '../../testing/work.ts';

@@ -1,5 +1,5 @@
 import { bustLineOf, edgesWithRole, levelOf, middleX, type Piece } from '../../pattern/index.ts';
-import type { SideKnot } from '../../truing/index.ts';
+import type { SideKnot } from '../../paper/truing/index.ts';
 import type { Context } from '../contract.ts';
 import { lowerEnd, upperEnd } from './across.ts';
 import { acrossSeam, MOST_PANELS } from './acrossPanels.ts';

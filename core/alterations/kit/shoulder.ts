@@ -20,7 +20,7 @@ import {
   type Piece,
   type Seam,
 } from '../../pattern/index.ts';
-import { closeSeam, edgeAfter, edgeBefore, openPoint, shutPoint } from '../../truing/index.ts';
+import { closeSeam, edgeAfter, edgeBefore, openPoint, shutPoint } from '../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Instruction, Message, Redraw, Stage } from '../contract.ts';
 

@@ -1,4 +1,5 @@
-import { endOf, pathLength, pointAt, solveBetween, solveNear, type Point } from '../../geometry/index.ts';
+import { endOf, pathLength, pointAt, type Point } from '../../geometry/index.ts';
+import { solveBetween, solveNear } from '../../numeric/index.ts';
 import {
   edgesWithRole,
   levelOf,
@@ -9,7 +10,7 @@ import {
   type Piece,
   type Seam,
 } from '../../pattern/index.ts';
-import { widenSquarely, type SideKnot } from '../../truing/index.ts';
+import { widenSquarely, type SideKnot } from '../../paper/truing/index.ts';
 import type { Context, Instruction, Message } from '../contract.ts';
 import { lowerEnd, meetingOn, upperEnd } from './across.ts';
 

@@ -1,7 +1,7 @@
 import { edgesWithRole, levelOf, type Piece } from '../../pattern/index.ts';
 import { ADVICE, ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Fit, Instruction, Program, Values } from '../contract.ts';
-import { numberOf } from '../values.ts';
+import { numberOf } from '../engine/values.ts';
 import { rowAcross } from './acrossPanels.ts';
 import { held, length, tenth } from './define.ts';
 import { fitBy } from './fitBy.ts';

@@ -8,7 +8,7 @@ import {
   type Piece,
 } from '../../pattern/index.ts';
 import { TOL } from '../../units/index.ts';
-import { wearerBustPoint } from '../bust/landmarks.ts';
+import { wearerBustPoint } from './bust/landmarks.ts';
 import type { Context } from '../contract.ts';
 
 const laid = new WeakMap<Piece, { readonly at: string; readonly piece: Piece }>();

@@ -1,6 +1,6 @@
 import { endOf, endTangent, scale, startTangent, sub, unit, type Point } from '../../geometry/index.ts';
 import { requireEdge, type Piece } from '../../pattern/index.ts';
-import { edgeAfter, edgeBefore, isStraightPath } from '../../truing/index.ts';
+import { edgeAfter, edgeBefore, isStraightPath } from '../../paper/truing/index.ts';
 
 /** The way down the side seam from the underarm. */
 export function downSide(piece: Piece, armhole: string): Point | null {

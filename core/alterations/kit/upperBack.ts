@@ -1,9 +1,9 @@
 import { pathLength, pointAt } from '../../geometry/index.ts';
 import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
-import { edgeAfter, edgeBefore } from '../../truing/index.ts';
+import { edgeAfter, edgeBefore } from '../../paper/truing/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program } from '../contract.ts';
-import { numberOf } from '../values.ts';
+import { numberOf } from '../engine/values.ts';
 import { centreEdge, meetingOn, upperEnd } from './across.ts';
 import { rowAcross, type Crossed, type Row } from './acrossPanels.ts';
 import { define, held, length } from './define.ts';

@@ -1,6 +1,6 @@
 import { endOf, pathLength } from '../../geometry/index.ts';
 import { edgesWithRole, requireEdge, type Edge, type Piece } from '../../pattern/index.ts';
-import { edgeAfter, edgeBefore, type WaistPanel } from '../../truing/index.ts';
+import { edgeAfter, edgeBefore, type WaistPanel } from '../../paper/truing/index.ts';
 import type { Context } from '../contract.ts';
 import { acrossSeam, MOST_PANELS } from './acrossPanels.ts';
 

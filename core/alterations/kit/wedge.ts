@@ -1,6 +1,6 @@
 import { pathLength, type Point } from '../../geometry/index.ts';
 import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
-import { edgeAfter } from '../../truing/index.ts';
+import { edgeAfter } from '../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Grip, Instruction, Message, Param } from '../contract.ts';
 import { centreEdge, lowerEnd, type Meeting } from './across.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { draft } from '../../draft/index.ts';
-import { samplePattern } from '../../drafting/index.ts';
-import { JOB_VERSION, jobSchema } from '../../formats/index.ts';
+import { draft } from '../../fitting/plan/index.ts';
+import { samplePattern } from '../../blocks/index.ts';
+import { JOB_VERSION, jobSchema } from '../../documents/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
 import { wearerWith } from '../wearers.ts';
 import { chanceFrom } from './chance.ts';

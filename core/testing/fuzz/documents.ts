@@ -1,18 +1,10 @@
-import { draft } from '../../draft/index.ts';
-import { isSample, samplePattern } from '../../drafting/index.ts';
-import { readBundle, writeBundle } from '../../formats/bundle/index.ts';
-import { readDxf, readSvg, textOf } from '../../formats/incoming/index.ts';
-import {
-  JOB_VERSION,
-  parseJson,
-  readJob,
-  readPattern,
-  readWearer,
-  writeDocument,
-  writeDxf,
-  writeSvg,
-} from '../../formats/index.ts';
-import { layTogether, proposeTiles, readWhole, type Lines } from '../../tracing/index.ts';
+import { draft } from '../../fitting/plan/index.ts';
+import { isSample, samplePattern } from '../../blocks/index.ts';
+import { readBundle, writeBundle } from '../../documents/bundle/index.ts';
+import { readDxf, readSvg, textOf } from '../../in/readers/index.ts';
+import { JOB_VERSION, parseJson, readJob, readPattern, readWearer, writeDocument } from '../../documents/index.ts';
+import { writeDxf, writeSvg } from '../../out/index.ts';
+import { layTogether, proposeTiles, readWhole, type Lines } from '../../in/tracing/index.ts';
 import type { Refusal, Result } from '../../units/index.ts';
 import { sayFileRefusal, sayRefusal, type Units } from '../../words/index.ts';
 import { seenAs, fittingOf, stepOf } from '../fittings.ts';

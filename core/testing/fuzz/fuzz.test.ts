@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { samplePattern } from '../../drafting/index.ts';
-import { readJob } from '../../formats/index.ts';
+import { samplePattern } from '../../blocks/index.ts';
+import { readJob } from '../../documents/index.ts';
 import type { Piece } from '../../pattern/index.ts';
-import { cutPiece } from '../../slash/index.ts';
+import { cutPiece } from '../../paper/slash/index.ts';
 import { rectangle, edge, line } from '../shapes.ts';
 import {
   chanceFrom,

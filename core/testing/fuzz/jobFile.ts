@@ -1,4 +1,4 @@
-import { JOB_VERSION } from '../../formats/schema.ts';
+import { JOB_VERSION } from '../../documents/schema.ts';
 import type { Failure } from './search.ts';
 
 /** A failure as a job document that app and terminal open: the pattern stands in it, the wearer is nobody. */

@@ -1,6 +1,6 @@
 import { pathLength, pointAt, type Point } from '../../geometry/index.ts';
 import { pieceArea, type Edge, type Piece } from '../../pattern/index.ts';
-import { cutPiece, movePanels, type SlashSpec } from '../../slash/index.ts';
+import { cutPiece, movePanels, type SlashSpec } from '../../paper/slash/index.ts';
 import type { Chance } from './chance.ts';
 import { gapsOf } from './oracle.ts';
 

@@ -1,5 +1,5 @@
 import { CATALOGUE, type AlterationDefinition, type Value } from '../../alterations/index.ts';
-import { stepSchema, type Step } from '../../formats/schema.ts';
+import { stepSchema, type Step } from '../../documents/schema.ts';
 import type { Chance } from './chance.ts';
 
 /** Alterations of a family that cannot work on a draft are seldom drawn: most of a search should carry something out. */

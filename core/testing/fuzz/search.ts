@@ -1,7 +1,7 @@
-import { beginningOf, checkLanes, cutPieces, replay, type ResolvedJob } from '../../draft/index.ts';
-import { SAMPLE_IDS, SAMPLE_SIZES, samplePattern } from '../../drafting/index.ts';
-import type { Step } from '../../formats/schema.ts';
-import { inspectPiece, inspectSeams } from '../../guard/index.ts';
+import { beginningOf, checkLanes, cutPieces, replay, type ResolvedJob } from '../../fitting/plan/index.ts';
+import { SAMPLE_IDS, SAMPLE_SIZES, samplePattern } from '../../blocks/index.ts';
+import type { Step } from '../../documents/schema.ts';
+import { inspectPiece, inspectSeams } from '../../paper/guard/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
 import { chanceFrom, type Chance } from './chance.ts';
 import { handDraft, PLAIN_HAND, type HandOptions } from './hand.ts';

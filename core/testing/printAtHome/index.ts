@@ -1,4 +1,4 @@
-import { draftSample, type SampleId } from '../../drafting/index.ts';
+import { draftSample, type SampleId } from '../../blocks/index.ts';
 import { unfoldPiece, type Piece } from '../../pattern/index.ts';
 import { nested, withAllowance, type DrawnPiece } from './sheet.ts';
 

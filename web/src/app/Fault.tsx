@@ -1,7 +1,7 @@
 import { useRouteError } from 'react-router';
 import { exportWork } from '../store/export.ts';
 import { useJob } from '../store/job.ts';
-import { Happened } from '../ui/Happened.tsx';
+import { Happened } from '../shared/Happened.tsx';
 
 /** What stands in the place of everything when the frame itself fails, or a part of the app cannot be fetched. */
 export function Fault() {

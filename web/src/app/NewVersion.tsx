@@ -1,4 +1,4 @@
-import { useUpdate } from './update.ts';
+import { useUpdate } from '../store/update.ts';
 
 /** A newer version is offered, never forced. */
 export function NewVersion() {

@@ -1,8 +1,8 @@
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { sayRefusal } from '@ample/core/words';
-import { Boundary } from '../ui/Boundary.tsx';
-import { isTyping } from '../ui/typing.ts';
+import { Boundary } from '../shared/Boundary.tsx';
+import { isTyping } from '../lib/typing.ts';
 import { useDraft } from '../store/draft.ts';
 import { closeJob, openJob, startAutosave, useJob } from '../store/job.ts';
 import { redoHere, undoHere } from '../store/stationHistory.ts';
@@ -10,7 +10,7 @@ import { useLibrary, wearerOf } from '../store/library.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
 import { takeUpUndo } from '../store/undoKept.ts';
 import { followWindows } from '../store/windows.ts';
-import { focusWork } from './focus.ts';
+import { focusWork } from '../lib/focus.ts';
 import { Help } from './Help.tsx';
 import { NewVersion } from './NewVersion.tsx';
 import { STATIONS } from './stations.ts';
@@ -108,7 +108,7 @@ export function Shell() {
     // The drafter comes with the first job that is opened; the rail does without it.
     let stop: (() => void) | null = null;
     let left = false;
-    void import('../store/drafting.ts').then((m) => {
+    void import('../store/draftWorker.ts').then((m) => {
       if (!left) stop = m.startDrafting();
     });
     return () => {

@@ -1,4 +1,4 @@
-import { format } from './time.ts';
+import { format } from '../lib/time.ts';
 import { CircleHelp, Redo2, Search, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { draft, type Draft } from '@ample/core/draft';
-import { fittingSchema, stepSchema, wearerSchema } from '@ample/core/formats';
-import { bustStep, demoPattern } from '@ample/samples';
+import { draft, type Draft, planStep } from '@ample/core/fitting/plan';
+import { fittingSchema, stepSchema, wearerSchema } from '@ample/core/documents';
+import { wholeSample } from '@ample/core/blocks';
 import { pins, reached } from './progress.ts';
 
-const make = (readings: Record<string, number[]>, steps: readonly ReturnType<typeof bustStep>[] = []): Draft =>
+const make = (readings: Record<string, number[]>, steps: readonly ReturnType<typeof planStep>[] = []): Draft =>
   draft({
     job: { size: null, sizeMethod: 'highBust', steps: steps.map((s) => stepSchema.parse(s)) },
     wearer: wearerSchema.parse({
@@ -14,7 +14,7 @@ const make = (readings: Record<string, number[]>, steps: readonly ReturnType<typ
       name: 'W',
       sets: [{ id: 's', date: '2026-10-01', readings }],
     }),
-    pattern: demoPattern(),
+    pattern: wholeSample('causeway'),
   });
 const body = { highBust: [873], fullBust: [968] };
 
@@ -23,12 +23,12 @@ describe('the tape', () => {
     expect(reached(null)).toBe(1);
     expect(reached(make({}))).toBe(1);
     expect(reached(make(body))).toBe(3);
-    expect(reached(make(body, [{ ...bustStep('a'), on: false }]))).toBe(5);
-    expect(reached(make(body, [bustStep('a')]))).toBe(7);
+    expect(reached(make(body, [{ ...planStep('a', 'full-bust-side-dart'), on: false }]))).toBe(5);
+    expect(reached(make(body, [planStep('a', 'full-bust-side-dart')]))).toBe(7);
   });
 
   it('goes on to the toile with the first fitting, and to the end once one was right', () => {
-    const made = make(body, [bustStep('a')]);
+    const made = make(body, [planStep('a', 'full-bust-side-dart')]);
     const fitted = (verdict: 'open' | 'good', date = '2026-11-01') =>
       fittingSchema.parse({ id: `f${date}`, date, verdict });
     expect(reached(made, { fittings: [] })).toBe(7);
@@ -71,8 +71,8 @@ describe('the tape', () => {
     expect(pins(null)).toEqual({});
     expect(pins(make({}))).toEqual({ size: 1 });
     expect(pins(make(body))).toEqual({});
-    expect(pins(make(body, [bustStep('a')]))).toEqual({ check: 1 });
-    const beyond = { ...bustStep('a'), values: { total: 290 } };
+    expect(pins(make(body, [planStep('a', 'full-bust-side-dart')]))).toEqual({ check: 1 });
+    const beyond = { ...planStep('a', 'full-bust-side-dart'), values: { total: 290 } };
     expect(pins(make(body, [beyond]))).toEqual({ plan: 1, table: 1 });
     expect(pins(make({ highBust: [960], fullBust: [880] })).body).toBe(1);
   });

@@ -1,6 +1,6 @@
-import type { Draft } from '@ample/core/draft';
-import type { Job } from '@ample/core/formats';
-import { inOrderOfDate } from '@ample/core/toile';
+import type { Draft } from '@ample/core/fitting/plan';
+import type { Job } from '@ample/core/documents';
+import { inOrderOfDate } from '@ample/core/fitting/toile';
 import type { StationId } from './stations.ts';
 
 /** How far along the tape a job has come: the number of stations whose work is there. */

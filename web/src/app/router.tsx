@@ -2,7 +2,7 @@ import { createBrowserRouter, createHashRouter, Navigate, type RouteObject } fro
 import { Fault } from './Fault.tsx';
 import { NoSuchPlace } from './NoSuchPlace.tsx';
 import { Rail } from '../stations/rail/Rail.tsx';
-import { isServed } from './served.ts';
+import { isServed } from '../lib/served.ts';
 import { Shell } from './Shell.tsx';
 
 /** Stations are loaded when they are opened, so that the rail is quick. */
@@ -35,7 +35,7 @@ const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('../stations/compare/Compare.tsx')).Compare }),
           },
           { path: 'plan', lazy: async () => ({ Component: (await import('../stations/plan/Plan.tsx')).Plan }) },
-          { path: 'table', lazy: async () => ({ Component: (await import('../table/Table.tsx')).Table }) },
+          { path: 'table', lazy: async () => ({ Component: (await import('../stations/table/Table.tsx')).Table }) },
           { path: 'check', lazy: async () => ({ Component: (await import('../stations/check/Check.tsx')).Check }) },
           { path: 'toile', lazy: async () => ({ Component: (await import('../stations/toile/Toile.tsx')).Toile }) },
           {
@@ -45,11 +45,11 @@ const routes: RouteObject[] = [
           { path: 'sheet', lazy: async () => ({ Component: (await import('../stations/sheet/Sheet.tsx')).Sheet }) },
           {
             path: 'projector',
-            lazy: async () => ({ Component: (await import('../projector/Projector.tsx')).Projector }),
+            lazy: async () => ({ Component: (await import('../devices/projector/Projector.tsx')).Projector }),
           },
           {
             path: 'projector-table',
-            lazy: async () => ({ Component: (await import('../projector/StandInTable.tsx')).StandInTable }),
+            lazy: async () => ({ Component: (await import('../devices/projector/StandInTable.tsx')).StandInTable }),
           },
           { path: 'print', lazy: async () => ({ Component: (await import('../stations/print/Print.tsx')).Print }) },
           { path: '*', element: <NoSuchPlace /> },

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { alike, draft } from '@ample/core/draft';
-import { samplePattern } from '@ample/core/drafting';
-import { stepSchema } from '@ample/core/formats';
+import { alike, draft } from '@ample/core/fitting/plan';
+import { samplePattern } from '@ample/core/blocks';
+import { stepSchema } from '@ample/core/documents';
 import { adopt } from './adopt.ts';
 
 const pattern = samplePattern('skerry-armhole', ['4']);

@@ -1,4 +1,4 @@
-import { alike, startingPieces, type Draft, type Lane, type Lanes } from '@ample/core/draft';
+import { alike, startingPieces, type Draft, type Lane, type Lanes } from '@ample/core/fitting/plan';
 import type { Pattern, Piece } from '@ample/core/pattern';
 
 /**

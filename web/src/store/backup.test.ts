@@ -1,8 +1,9 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { readBundle, writeBundle } from '@ample/core/formats/bundle';
-import { writeDocument } from '@ample/core/formats';
+import { DEMO } from '@ample/samples';
+import { readBundle, writeBundle } from '@ample/core/documents/bundle';
+import { writeDocument } from '@ample/core/documents';
 import { addFitting, addObservation } from './fittings.ts';
 import { addPhotos, removePhoto } from './photos.ts';
 import {
@@ -19,7 +20,7 @@ import {
 import { db } from './db.ts';
 import { closeJob, editJob, openJob, saveNow, useJob } from './job.ts';
 import { writeJournal } from './journal.ts';
-import { openLibrary, startOwn, useLibrary } from './library.ts';
+import { openLibrary, setDemo, startOwn, useLibrary } from './library.ts';
 import { copyPattern } from './patterns.ts';
 import { putPiece } from './places.ts';
 import { deleteWearer } from './privacy.ts';
@@ -54,6 +55,7 @@ async function wipe(): Promise<void> {
 
 let own = '';
 let fitting = '';
+setDemo(DEMO);
 beforeEach(async () => {
   useJob.setState({ job: null, wearer: null });
   localStorage.clear();

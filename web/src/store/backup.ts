@@ -1,12 +1,12 @@
-import { isSample } from '@ample/core/drafting';
-import { readJob, readPattern, readWearer, type Job } from '@ample/core/formats';
-import { keptOfJob, planImport, type Bundle, type ImportItem, type Kept } from '@ample/core/formats/bundle';
+import { isSample } from '@ample/core/blocks';
+import { readJob, readPattern, readWearer, type Job } from '@ample/core/documents';
+import { keptOfJob, planImport, type Bundle, type ImportItem, type Kept } from '@ample/core/documents/bundle';
 import type { Refusal, Result } from '@ample/core/units';
 import { packBundle, unpackBundle } from '../workers/bundleClient.ts';
 import { db, tableOf, type Before, type Kind } from './db.ts';
 import { saveNow } from './job.ts';
 import { openLibrary } from './library.ts';
-import { remove, storageTrouble, touch } from './vault.ts';
+import { remove, storageTrouble, touch } from './persistence.ts';
 
 const DAYS = 30;
 const DAY = 86_400_000;

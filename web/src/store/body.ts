@@ -1,8 +1,8 @@
-import { newestFirst } from '@ample/core/fit';
-import type { Wearer } from '@ample/core/formats';
+import { newestFirst } from '@ample/core/fitting/fit';
+import type { Wearer } from '@ample/core/documents';
 import type { HeightLies, MeasurementKey } from '@ample/core/pattern';
 import { useJob } from './job.ts';
-import { freshId } from './ids.ts';
+import { freshId } from '../lib/ids.ts';
 
 type Set = Wearer['sets'][number];
 

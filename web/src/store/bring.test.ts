@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { polyline } from '@ample/core/geometry';
-import { plainChoices, type Ring } from '@ample/core/tracing';
+import { plainChoices, type Ring } from '@ample/core/in/tracing';
 import { choose, tracedOf, useBring } from './bring.ts';
 import { doAgain, takeBack, useBringHistory } from './bringHistory.ts';
 

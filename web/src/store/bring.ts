@@ -25,7 +25,7 @@ import {
   type TraceChoices,
   type Traced,
   type UnitName,
-} from '@ample/core/tracing';
+} from '@ample/core/in/tracing';
 import type { Box, Point } from '@ample/core/geometry';
 import { TOL, type Refusal, type Result } from '@ample/core/units';
 import { startReading, type Reading } from '../workers/readClient.ts';

@@ -1,4 +1,4 @@
-import type { Garment, Hanging } from '@ample/core/fit';
+import type { Garment, Hanging } from '@ample/core/fitting/fit';
 import type { MeasurementKey } from '@ample/core/pattern';
 import { useJob } from './job.ts';
 import { editPattern } from './patterns.ts';

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { draftSample } from '@ample/core/drafting';
+import { draftSample } from '@ample/core/blocks';
 import { pathLength, type Path } from '@ample/core/geometry';
 import { outlineOf, type Piece } from '@ample/core/pattern';
 import {
@@ -11,7 +11,7 @@ import {
   type ReadPiece,
   type Ring,
   type TraceChoices,
-} from '@ample/core/tracing';
+} from '@ample/core/in/tracing';
 import { expectOk } from '@ample/core/units';
 import { useBring } from './bring.ts';
 import { takeBack, useBringHistory } from './bringHistory.ts';

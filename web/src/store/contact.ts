@@ -7,7 +7,7 @@ import {
   type ReadPiece,
   type TraceChoices,
   type Wanted,
-} from '@ample/core/tracing';
+} from '@ample/core/in/tracing';
 import type { Piece } from '@ample/core/pattern';
 import type { Refusal } from '@ample/core/units';
 import { PIECE_WORDS } from '@ample/core/words';

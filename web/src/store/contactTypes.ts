@@ -1,4 +1,4 @@
-import type { ReadFile, ReadPiece, Wanted } from '@ample/core/tracing';
+import type { ReadFile, ReadPiece, Wanted } from '@ample/core/in/tracing';
 import type { Refusal } from '@ample/core/units';
 
 /** All pieces of a file in one size, as they were first read and then corrected. */

@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { Job, Wearer } from '@ample/core/formats';
-import type { PhotoFile } from '@ample/core/formats/bundle';
+import type { Job, Wearer } from '@ample/core/documents';
+import type { PhotoFile } from '@ample/core/documents/bundle';
 import type { Pattern } from '@ample/core/pattern';
 import type { Standing } from './bringHistory.ts';
 

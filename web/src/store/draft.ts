@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import type { Draft } from '@ample/core/draft';
+import type { Draft } from '@ample/core/fitting/plan';
 import type { Pattern, Piece } from '@ample/core/pattern';
 import type { Refusal } from '@ample/core/units';
 

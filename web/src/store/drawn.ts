@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import { traceOver } from '@ample/core/photo';
+import { traceOver } from '@ample/core/in/photo';
 import type { Path } from '@ample/core/geometry';
 import type { Piece } from '@ample/core/pattern';
 import {
@@ -11,14 +11,14 @@ import {
   type Marked,
   type Place,
   type TypedPoint,
-} from '@ample/core/tracing';
+} from '@ample/core/in/tracing';
 import type { Refusal, Result } from '@ample/core/units';
 import { PIECE_WORDS } from '@ample/core/words';
 import { takeLines, useBring } from './bring.ts';
 import { readPieces } from './contact.ts';
 import { usePicture } from './picture.ts';
 import { readRows, useTyped } from './typed.ts';
-import { freshId } from './ids.ts';
+import { freshId } from '../lib/ids.ts';
 
 /** A piece drawn over a picture or read off a mat, that waits to be brought in with the others. */
 export interface DrawnPiece {

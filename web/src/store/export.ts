@@ -1,4 +1,4 @@
-import { writeDocument, type Job } from '@ample/core/formats';
+import { writeDocument, type Job } from '@ample/core/documents';
 import { useJob } from './job.ts';
 import { useDraft } from './draft.ts';
 

@@ -1,10 +1,10 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { draft } from '@ample/core/draft';
-import type { Fitting } from '@ample/core/formats';
-import { rankCauses, type Change } from '@ample/core/toile';
-import { demoPattern } from '@ample/samples';
+import { draft } from '@ample/core/fitting/plan';
+import type { Fitting } from '@ample/core/documents';
+import { rankCauses, type Change } from '@ample/core/fitting/toile';
+import { wholeSample } from '@ample/core/blocks';
 import { db } from './db.ts';
 import {
   addFitting,
@@ -32,7 +32,7 @@ beforeEach(async () => {
 const job = () => useJob.getState().job!;
 const fitting = (id: string): Fitting => job().fittings.find((f) => f.id === id)!;
 const change = (id: string, cause: string): { change: Change; seen: string[] } => {
-  const d = draft({ job: job(), wearer: useJob.getState().wearer!, pattern: demoPattern() });
+  const d = draft({ job: job(), wearer: useJob.getState().wearer!, pattern: wholeSample('causeway') });
   const found = rankCauses(fitting(id).observations, d, job()).find((r) => r.cause === cause);
   if (!found) throw new Error(`expected ${cause}`);
   return { change: found.change, seen: found.seen.map((o) => o.id) };

@@ -7,13 +7,12 @@ import {
   type FollowUp,
   type Job,
   type Observation,
-} from '@ample/core/formats';
-import { signOf, type SignId, type TissueCheckId } from '@ample/core/fit';
-import { makeAgain, returnTo, standsAs, stillAt, versionOf, withVersion, type Change } from '@ample/core/toile';
-import { planStep } from '@ample/samples';
-import { insertAt, type Draft } from '@ample/core/draft';
+} from '@ample/core/documents';
+import { signOf, type SignId, type TissueCheckId } from '@ample/core/fitting/fit';
+import { makeAgain, returnTo, standsAs, stillAt, versionOf, withVersion, type Change } from '@ample/core/fitting/toile';
+import { planStep, insertAt, type Draft } from '@ample/core/fitting/plan';
 import { editJob, useJob } from './job.ts';
-import { freshId } from './ids.ts';
+import { freshId } from '../lib/ids.ts';
 
 const now = (): string => new Date().toISOString();
 

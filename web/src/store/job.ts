@@ -2,11 +2,11 @@ import { temporal } from 'zundo';
 import { create } from 'zustand';
 import type { Value } from '@ample/core/alterations';
 import type { Point } from '@ample/core/geometry';
-import { merge3, type Job, type Step, type Wearer } from '@ample/core/formats';
+import { merge3, type Job, type Step, type Wearer } from '@ample/core/documents';
 import type { Refusal } from '@ample/core/units';
 import { clearJournal, writeJournal } from './journal.ts';
 import { putInLibrary, useLibrary, wearerOf } from './library.ts';
-import { knownText, saveTogether, type Saved } from './vault.ts';
+import { knownText, saveTogether, type Saved } from './persistence.ts';
 
 /** The open job: the two documents one edits. Undo is a list of these. */
 interface OpenJob {

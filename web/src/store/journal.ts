@@ -1,5 +1,5 @@
-import { readJob, readWearer, type Job, type Wearer } from '@ample/core/formats';
-import { TAB, type Bases } from './vault.ts';
+import { readJob, readWearer, type Job, type Wearer } from '@ample/core/documents';
+import { TAB, type Bases } from './persistence.ts';
 
 /**
  * The last change, written at once where a closing tab cannot lose it; the database follows a moment later and

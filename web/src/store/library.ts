@@ -8,14 +8,13 @@ import {
   wearerSchema,
   type Job,
   type Wearer,
-} from '@ample/core/formats';
+} from '@ample/core/documents';
 import type { Pattern } from '@ample/core/pattern';
 import type { Refusal, Result } from '@ample/core/units';
-import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
 import { db, openDatabase, tableOf, type Damaged } from './db.ts';
 import { dropJournal, readJournals } from './journal.ts';
-import { forgetKnown, knows, remove, saveTogether, storageTrouble } from './vault.ts';
-import { freshId } from './ids.ts';
+import { forgetKnown, knows, remove, saveTogether, storageTrouble } from './persistence.ts';
+import { freshId } from '../lib/ids.ts';
 
 /** Everything on the rail and in the drawers. */
 interface Library {
@@ -36,13 +35,22 @@ export const useLibrary = create<Library>(() => ({
   trouble: null,
 }));
 
+/** What an empty browser is filled with. */
+export interface Demo {
+  readonly wearers: readonly Wearer[];
+  readonly jobs: readonly Job[];
+}
+let demo: Demo = { wearers: [], jobs: [] };
+/** The app and its tests each say once what the demo is. */
+export const setDemo = (documents: Demo): void => void (demo = documents);
+
 /** Fills an empty browser with the demo scenario, once. */
 async function seed(): Promise<void> {
   // Two windows opened at once: the second waits, and finds it done.
   await db.transaction('rw', [db.wearers, db.jobs, db.meta], async () => {
     if (await db.meta.get('seeded')) return;
-    await db.wearers.bulkPut([...DEMO_WEARERS]);
-    await db.jobs.bulkPut([...DEMO_JOBS]);
+    await db.wearers.bulkPut([...demo.wearers]);
+    await db.jobs.bulkPut([...demo.jobs]);
     await db.meta.put({ key: 'seeded', value: new Date().toISOString() });
   });
 }
@@ -120,9 +128,9 @@ export async function openLibrary(): Promise<void> {
     const empty = trouble !== null && newer === 0 && jobs.sound.length === 0 && wearers.sound.length === 0;
     useLibrary.setState({
       ready: true,
-      wearers: empty ? DEMO_WEARERS : wearers.sound,
+      wearers: empty ? demo.wearers : wearers.sound,
       patterns: patterns.sound,
-      jobs: empty ? DEMO_JOBS : jobs.sound,
+      jobs: empty ? demo.jobs : jobs.sound,
       damaged: [...kept, ...stuck.map((d, i) => ({ ...d, id: -1 - i }))],
     });
     for (const journal of readJournals()) {
@@ -141,9 +149,9 @@ export async function openLibrary(): Promise<void> {
     // Without storage the app still works on the demo; nothing will be kept, and it says so.
     useLibrary.setState({
       ready: true,
-      wearers: DEMO_WEARERS,
+      wearers: demo.wearers,
       patterns: [],
-      jobs: DEMO_JOBS,
+      jobs: demo.jobs,
       trouble: storageTrouble(error),
     });
   }
@@ -232,7 +240,7 @@ export async function clearDemo(): Promise<void> {
   const { jobs, wearers } = useLibrary.getState();
   const gone = jobs.filter((j) => j.demo).map((j) => j.id);
   const kept = jobs.filter((j) => !j.demo);
-  const unused = DEMO_WEARERS.map((w) => w.id).filter((w) => !kept.some((j) => 'id' in j.wearer && j.wearer.id === w));
+  const unused = demo.wearers.map((w) => w.id).filter((w) => !kept.some((j) => 'id' in j.wearer && j.wearer.id === w));
   useLibrary.setState({ jobs: kept, wearers: wearers.filter((w) => !unused.includes(w.id)) });
   try {
     await db.transaction('rw', [db.jobs, db.wearers, db.photos, db.touched], async () => {

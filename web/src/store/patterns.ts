@@ -1,10 +1,9 @@
-import { isSample } from '@ample/core/drafting';
-import type { Job } from '@ample/core/formats';
+import { isSample, wholeSample } from '@ample/core/blocks';
+import type { Job } from '@ample/core/documents';
 import { PATTERN_VERSION, patternSchema, type Pattern } from '@ample/core/pattern';
-import { demoPattern } from '@ample/samples';
 import { editJob } from './job.ts';
 import { useLibrary } from './library.ts';
-import { freshId } from './ids.ts';
+import { freshId } from '../lib/ids.ts';
 
 /** The pattern of a job: inline, from the drawer, or one of the house's samples, drafted when first asked for. */
 export function patternOf(job: Pick<Job, 'pattern'> | null, patterns: readonly Pattern[]): Pattern | null {
@@ -13,7 +12,7 @@ export function patternOf(job: Pick<Job, 'pattern'> | null, patterns: readonly P
   if ('chart' in ref) return ref;
   const id = 'id' in ref ? ref.id : 'sample' in ref ? ref.sample : '';
   // A sample is always the one that comes with the app, whatever an older version put in the drawer.
-  return isSample(id) ? demoPattern(id) : (patterns.find((p) => p.id === id) ?? null);
+  return isSample(id) ? wholeSample(id) : (patterns.find((p) => p.id === id) ?? null);
 }
 
 /** One's own pattern is changed in the job that is open; the drawer keeps the newest. */

@@ -1,12 +1,12 @@
-import { MOST, type FittingPhoto } from '@ample/core/formats';
-import { LIMITS } from '@ample/core/formats/bundle';
+import { MOST, type FittingPhoto } from '@ample/core/documents';
+import { LIMITS } from '@ample/core/documents/bundle';
 import type { Refusal, Result } from '@ample/core/units';
 import { TOO_MANY } from '../workers/protocol.ts';
 import { shrinkPhoto, type Shrunk } from '../workers/photoClient.ts';
 import { db } from './db.ts';
 import { editFitting } from './fittings.ts';
 import { useJob } from './job.ts';
-import { freshId } from './ids.ts';
+import { freshId } from '../lib/ids.ts';
 
 /** Pictures larger than this are not opened: no phone takes them. */
 const LARGEST = 60 * 2 ** 20;

@@ -11,11 +11,11 @@ import {
   type KnownPoint,
   type Residual,
   type Scene,
-} from '@ample/core/photo';
-import type { Place, PlaceKind } from '@ample/core/tracing';
+} from '@ample/core/in/photo';
+import type { Place, PlaceKind } from '@ample/core/in/tracing';
 import type { Refusal } from '@ample/core/units';
 import { askPicture } from '../workers/pictureClient.ts';
-import { freshId } from './ids.ts';
+import { freshId } from '../lib/ids.ts';
 
 /** What lies beside the piece, whose size is known, mm. */
 export const SHEETS = [

@@ -1,5 +1,5 @@
 import type { Point } from '@ample/core/geometry';
-import { cornerNear, findJoint, type Joint, type SharedMark } from '@ample/core/photo';
+import { cornerNear, findJoint, type Joint, type SharedMark } from '@ample/core/in/photo';
 import { askPicture } from '../workers/pictureClient.ts';
 import { shown, usePicture } from './picture.ts';
 

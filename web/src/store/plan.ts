@@ -1,9 +1,8 @@
 import { alterationById, type Fit } from '@ample/core/alterations';
-import { computed, inOrder, insertAt } from '@ample/core/draft';
-import type { Job, Step } from '@ample/core/formats';
-import { planStep } from '@ample/samples';
+import { computed, inOrder, insertAt, planStep } from '@ample/core/fitting/plan';
+import type { Job, Step } from '@ample/core/documents';
 import { editJob, editStep } from './job.ts';
-import { freshId } from './ids.ts';
+import { freshId } from '../lib/ids.ts';
 
 /** Adds a step where it belongs in the order of work; its id is new. */
 export const addStep = (alteration: string, values: Step['values'] = {}): void =>

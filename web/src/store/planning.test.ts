@@ -1,18 +1,20 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { draft, isTyped } from '@ample/core/draft';
+import { DEMO } from '@ample/samples';
+import { draft, isTyped } from '@ample/core/fitting/plan';
 import { setEase, setFlat } from './compare.ts';
-import { resolvedJob } from './drafting.ts';
+import { resolvedJob } from './draftWorker.ts';
 import { history, openJob, saveNow, useJob } from './job.ts';
-import { finishJob, reopenJob } from './learn.ts';
+import { finishJob, reopenJob } from './history.ts';
 import { db } from './db.ts';
-import { openLibrary, startOwn, useLibrary } from './library.ts';
+import { openLibrary, setDemo, startOwn, useLibrary } from './library.ts';
 import { copyPattern, editPattern, isOwn, paperPattern, patternOf } from './patterns.ts';
 import { addStep, addSteps, dropStep, takeAmounts } from './plan.ts';
 
 const plan = () => useJob.getState().job!.steps.map((s) => s.alteration);
 const pattern = () => patternOf(useJob.getState().job, useLibrary.getState().patterns)!;
+setDemo(DEMO);
 beforeEach(async () => {
   localStorage.clear();
   await db.delete();

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import type { PaperId } from '@ample/core/formats';
-import { USUAL_LINES, type PdfLayer } from '@ample/core/formats/pdf';
+import type { PaperId } from '@ample/core/out';
+import { USUAL_LINES, type PdfLayer } from '@ample/core/out/pdf';
 import type { Units } from '@ample/core/words';
 
 interface Prefs {

@@ -1,11 +1,11 @@
-import type { Job } from '@ample/core/formats';
+import type { Job } from '@ample/core/documents';
 import type { Refusal } from '@ample/core/units';
 import { db } from './db.ts';
 import { closeJob, saveNow, useJob } from './job.ts';
 import { forgetInJournals } from './journal.ts';
 import { useLibrary } from './library.ts';
 import { tidyPieces } from './places.ts';
-import { remove, storageTrouble } from './vault.ts';
+import { remove, storageTrouble } from './persistence.ts';
 
 /** The jobs of a wearer, whether they name her or hold her. */
 export const jobsOf = (jobs: readonly Job[], wearer: string): readonly Job[] =>

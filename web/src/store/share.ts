@@ -1,4 +1,4 @@
-import { writeDocument, type Job } from '@ample/core/formats';
+import { writeDocument, type Job } from '@ample/core/documents';
 import { exportJob, keptNow } from './backup.ts';
 import { AMPLE, fileName } from './export.ts';
 

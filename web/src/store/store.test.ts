@@ -1,13 +1,13 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { newestFirst } from '@ample/core/fit';
-import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
+import { newestFirst } from '@ample/core/fitting/fit';
+import { DEMO, DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
 import { addSet, removeSet, setReading as readInto, setRemark } from './body.ts';
 import { readJournals, writeJournal } from './journal.ts';
 import { beginGesture, closeJob, history, openJob, saveNow, setValue, startAutosave, useJob, useSave } from './job.ts';
 import { db } from './db.ts';
-import { bringDemoBack, clearDemo, forgetDamaged, openLibrary, startOwn, useLibrary } from './library.ts';
+import { bringDemoBack, clearDemo, forgetDamaged, openLibrary, setDemo, startOwn, useLibrary } from './library.ts';
 
 const ID = 'marit-causeway';
 const NO_BASES = { job: undefined, wearer: undefined };
@@ -16,6 +16,7 @@ const setReading = (...[key, index, value]: DropFirst<Parameters<typeof readInto
   readInto(newestFirst(useJob.getState().wearer!.sets)[0]!.id, key, index, value);
 type DropFirst<T extends readonly unknown[]> = T extends readonly [unknown, ...infer R] ? R : never;
 const step = () => useJob.getState().job!.steps[0]!;
+setDemo(DEMO);
 beforeEach(async () => {
   localStorage.clear();
   await db.delete();

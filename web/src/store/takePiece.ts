@@ -1,6 +1,6 @@
-import type { Job } from '@ample/core/formats';
+import type { Job } from '@ample/core/documents';
 import { validatePiece, type Piece } from '@ample/core/pattern';
-import { withoutPiece, withPiece } from '@ample/core/tracing';
+import { withoutPiece, withPiece } from '@ample/core/in/tracing';
 import { refuse, type Result } from '@ample/core/units';
 import { sayProblem } from '@ample/core/words';
 import { editJob } from './job.ts';

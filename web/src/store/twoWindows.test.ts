@@ -2,8 +2,9 @@
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { newestFirst } from '@ample/core/fit';
+import { newestFirst } from '@ample/core/fitting/fit';
 import type { MeasurementKey } from '@ample/core/pattern';
+import { DEMO } from '@ample/samples';
 
 /** A window of its own: all its stores are loaded afresh, over the one database. */
 async function openWindow() {
@@ -30,6 +31,7 @@ beforeEach(async () => {
   second = await openWindow();
   for (const w of [first, second]) {
     await w.db.open();
+    w.setDemo(DEMO);
     await w.openLibrary();
     w.openJob(ID);
     stop.push(w.startAutosave(), w.followWindows());

@@ -1,7 +1,7 @@
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { parseLength, type LengthUnit } from '@ample/core/units';
-import type { Place, PlaceKind } from '@ample/core/tracing';
+import type { Place, PlaceKind } from '@ample/core/in/tracing';
 
 /** A place as it was typed: kept as text, so that nothing half typed is lost. */
 export interface TypedRow {

@@ -1,9 +1,10 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { DEMO } from '@ample/samples';
 import { db } from './db.ts';
 import { editJob, history, openJob, useJob } from './job.ts';
-import { openLibrary } from './library.ts';
+import { openLibrary, setDemo } from './library.ts';
 import { keepUndo, takeUpUndo } from './undoKept.ts';
 
 /** What a reload leaves: the documents as stored, and no history. */
@@ -16,6 +17,7 @@ function loadAgain(): void {
 }
 const fabric = () => useJob.getState().job?.fabric;
 
+setDemo(DEMO);
 beforeEach(async () => {
   sessionStorage.clear();
   await db.delete();

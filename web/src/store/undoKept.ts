@@ -1,5 +1,5 @@
 import { parse, stringify } from 'flatted';
-import { JOB_VERSION, type Job, type Wearer } from '@ample/core/formats';
+import { JOB_VERSION, type Job, type Wearer } from '@ample/core/documents';
 import { useJob } from './job.ts';
 
 /** Under which the steps to take back lie while the page is loaded anew: of this window only, gone with it. */

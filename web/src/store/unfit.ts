@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { create } from 'zustand';
-import { unfitPieces, type Draft } from '@ample/core/draft';
+import { unfitPieces, type Draft } from '@ample/core/fitting/plan';
 import type { Piece } from '@ample/core/pattern';
 import { useDraft } from './draft.ts';
 

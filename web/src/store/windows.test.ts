@@ -1,18 +1,20 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { newestFirst } from '@ample/core/fit';
-import type { Job, Wearer } from '@ample/core/formats';
+import { DEMO } from '@ample/samples';
+import { newestFirst } from '@ample/core/fitting/fit';
+import type { Job, Wearer } from '@ample/core/documents';
 import { setReading } from './body.ts';
 import { db } from './db.ts';
 import { editJob, history, openJob, saveNow, setValue, startAutosave, useJob, useSave } from './job.ts';
 import { readJournals, writeJournal } from './journal.ts';
-import { openLibrary, useLibrary } from './library.ts';
-import { knownText } from './vault.ts';
+import { openLibrary, setDemo, useLibrary } from './library.ts';
+import { knownText } from './persistence.ts';
 import { followWindows } from './windows.ts';
 
 const ID = 'marit-causeway';
 let stop: (() => void)[] = [];
+setDemo(DEMO);
 beforeEach(async () => {
   localStorage.clear();
   await db.delete();

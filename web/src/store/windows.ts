@@ -1,11 +1,11 @@
 import { liveQuery } from 'dexie';
-import { readJob, readPattern, readWearer, type Job, type Wearer } from '@ample/core/formats';
+import { readJob, readPattern, readWearer, type Job, type Wearer } from '@ample/core/documents';
 import type { Result } from '@ample/core/units';
-import { format as clock } from '../app/time.ts';
+import { format as clock } from '../lib/time.ts';
 import { db, tableOf, type Kind, type Touched } from './db.ts';
 import { replaceOpen, unsaved, useJob, useSave } from './job.ts';
 import { useLibrary, wearerOf } from './library.ts';
-import { knows, TAB } from './vault.ts';
+import { knows, TAB } from './persistence.ts';
 
 const READ: Readonly<Record<Kind, (value: unknown) => Result<{ readonly id: string }>>> = {
   wearer: readWearer,

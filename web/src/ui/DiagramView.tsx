@@ -1,4 +1,4 @@
-import { pathData, PENS, type Diagram, type Shape } from '@ample/core/formats';
+import { pathData, PENS, type Diagram, type Shape } from '@ample/core/out';
 
 /** A small drawing of a piece, as the hand sheet and the printed page have it. */
 export function DiagramView({ diagram, height }: { readonly diagram: Diagram; readonly height: number }) {

@@ -1,4 +1,4 @@
-import type { Observation } from '@ample/core/formats';
+import type { Observation } from '@ample/core/documents';
 import { SIDE_WORDS } from '@ample/core/words';
 
 /** Which side of the body something was seen on. */

@@ -1,4 +1,4 @@
-import { drawPiece, pathData } from '@ample/core/formats';
+import { drawPiece, pathData } from '@ample/core/out';
 import type { Piece } from '@ample/core/pattern';
 
 /** A piece laid out small, with its cutting line, seam line and darts. */

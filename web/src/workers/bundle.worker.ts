@@ -1,5 +1,5 @@
-import '../zodSetup.ts';
-import { readBundle, writeBundle } from '@ample/core/formats/bundle';
+import '../lib/zodSetup.ts';
+import { readBundle, writeBundle } from '@ample/core/documents/bundle';
 import { PROTOCOL, type BundleRequest } from './protocol.ts';
 
 /** Packs and unpacks; used once for each file, then let go. */

@@ -1,4 +1,4 @@
-import type { Bundle, BundleKind, Kept } from '@ample/core/formats/bundle';
+import type { Bundle, BundleKind, Kept } from '@ample/core/documents/bundle';
 import type { Result } from '@ample/core/units';
 import { askOnce } from './askOnce.ts';
 import { PROTOCOL, type BundleRequest } from './protocol.ts';

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 import { describe, expect, it, vi } from 'vitest';
-import type { ResolvedJob } from '@ample/core/draft';
+import type { ResolvedJob } from '@ample/core/fitting/plan';
 import { draftClient } from './client.ts';
 import { PROTOCOL, type Request } from './protocol.ts';
 

@@ -1,7 +1,7 @@
-import type { Draft, ResolvedJob } from '@ample/core/draft';
-import type { Care } from '@ample/core/guard';
-import type { Layout } from '@ample/core/layout';
-import type { Solution, Thinned } from '@ample/core/solve';
+import type { Draft, ResolvedJob } from '@ample/core/fitting/plan';
+import type { Care } from '@ample/core/paper/guard';
+import type { Layout } from '@ample/core/out/layout';
+import type { Solution, Thinned } from '@ample/core/fitting/solve';
 import type { Refusal, Result } from '@ample/core/units';
 import { askOnce } from './askOnce.ts';
 import {

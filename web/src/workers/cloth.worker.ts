@@ -1,4 +1,4 @@
-import { layOutAll } from '@ample/core/layout';
+import { layOutAll } from '@ample/core/out/layout';
 import { PROTOCOL, type ClothRequest } from './protocol.ts';
 
 /** Lays pieces on cloth and tells how far it is; ended by whoever asked when it is no longer wanted. */

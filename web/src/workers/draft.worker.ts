@@ -1,5 +1,5 @@
-import '../zodSetup.ts';
-import { draft, emptyCache, type DraftCache } from '@ample/core/draft';
+import '../lib/zodSetup.ts';
+import { draft, emptyCache, type DraftCache } from '@ample/core/fitting/plan';
 import type { Pattern } from '@ample/core/pattern';
 import { PROTOCOL, type Reply, type Request } from './protocol.ts';
 

@@ -1,6 +1,6 @@
 import PDFDocument from 'pdfkit';
-import { layPages } from '@ample/core/formats';
-import { writePdf, writeRecordPdf, type PdfConstructor } from '@ample/core/formats/pdf';
+import { layPages } from '@ample/core/out';
+import { writePdf, writeRecordPdf, type PdfConstructor } from '@ample/core/out/pdf';
 import { PROTOCOL, type Reply, type Request } from './protocol.ts';
 
 const bytes = async (url: string): Promise<Uint8Array> => new Uint8Array(await (await fetch(url)).arrayBuffer());

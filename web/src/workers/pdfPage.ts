@@ -1,6 +1,6 @@
 import { getDocument, GlobalWorkerOptions } from 'pdfjs-dist';
 import Parser from 'pdfjs-dist/build/pdf.worker.mjs?worker';
-import { PDF_OPEN } from '@ample/core/formats/incoming';
+import { PDF_OPEN } from '@ample/core/in/readers';
 
 /** Dots to the millimetre that a page is drawn with: about 250 to the inch. */
 const PER_MM = 10;

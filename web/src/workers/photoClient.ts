@@ -1,4 +1,4 @@
-import type { PhotoFile } from '@ample/core/formats/bundle';
+import type { PhotoFile } from '@ample/core/documents/bundle';
 
 /** A picture made smaller. */
 export interface Shrunk {

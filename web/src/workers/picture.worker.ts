@@ -1,4 +1,4 @@
-import { findHomography, greyOf, joinFlat, layFlat, residualOf, takePhoto, type Grey } from '@ample/core/photo';
+import { findHomography, greyOf, joinFlat, layFlat, residualOf, takePhoto, type Grey } from '@ample/core/in/photo';
 import { ok } from '@ample/core/units';
 import { openBitmap } from './openBitmap.ts';
 import { PROTOCOL, type PictureRequest, type PictureReply } from './protocol.ts';

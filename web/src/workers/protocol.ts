@@ -1,15 +1,15 @@
-import type { Draft, ResolvedJob } from '@ample/core/draft';
-import type { Bundle, BundleKind, Kept } from '@ample/core/formats/bundle';
-import type { Care } from '@ample/core/guard';
-import type { ClothWish, Layout } from '@ample/core/layout';
-import type { PaperId, PieceDrawing } from '@ample/core/formats';
-import type { PdfLabel, PdfLayer, PrintedRecord, PrintedSheet } from '@ample/core/formats/pdf';
+import type { Draft, ResolvedJob } from '@ample/core/fitting/plan';
+import type { Bundle, BundleKind, Kept } from '@ample/core/documents/bundle';
+import type { Care } from '@ample/core/paper/guard';
+import type { ClothWish, Layout } from '@ample/core/out/layout';
+import type { PaperId, PieceDrawing } from '@ample/core/out';
+import type { PdfLabel, PdfLayer, PrintedRecord, PrintedSheet } from '@ample/core/out/pdf';
 import type { Path } from '@ample/core/geometry';
-import type { CameraSet, Flat, Grey, KnownPoint, Residual, Scene, Turn } from '@ample/core/photo';
+import type { CameraSet, Flat, Grey, KnownPoint, Residual, Scene, Turn } from '@ample/core/in/photo';
 import type { Pattern, Piece } from '@ample/core/pattern';
-import type { Region } from '@ample/core/patch';
-import type { Lines, ReadFile, Wanted } from '@ample/core/tracing';
-import type { Solution, SolveWish, Thinned } from '@ample/core/solve';
+import type { Region } from '@ample/core/out/patch';
+import type { Lines, ReadFile, Wanted } from '@ample/core/in/tracing';
+import type { Solution, SolveWish, Thinned } from '@ample/core/fitting/solve';
 import type { Result } from '@ample/core/units';
 
 /** Version of the messages: a worker from another build is refused rather than misread. */

@@ -1,13 +1,5 @@
-import {
-  openFailure,
-  PDF_OPEN,
-  readDxf,
-  readPdf,
-  readSvg,
-  textOf,
-  type PdfDocument,
-} from '@ample/core/formats/incoming';
-import type { Lines } from '@ample/core/tracing';
+import { openFailure, PDF_OPEN, readDxf, readPdf, readSvg, textOf, type PdfDocument } from '@ample/core/in/readers';
+import type { Lines } from '@ample/core/in/tracing';
 import type { Result } from '@ample/core/units';
 import { PROTOCOL, type ReadRequest } from './protocol.ts';
 

@@ -1,5 +1,5 @@
-import { textOf } from '@ample/core/formats/text';
-import { MOST_BYTES, type Lines } from '@ample/core/tracing';
+import { textOf } from '@ample/core/in/text';
+import { MOST_BYTES, type Lines } from '@ample/core/in/tracing';
 import { refuse, type Result } from '@ample/core/units';
 import { askOnce } from './askOnce.ts';
 import { PROTOCOL, type ReadRequest } from './protocol.ts';

@@ -1,5 +1,5 @@
-import '../zodSetup.ts';
-import { solve, thinned } from '@ample/core/solve';
+import '../lib/zodSetup.ts';
+import { solve, thinned } from '@ample/core/fitting/solve';
 import { PROTOCOL, type Reply, type Request } from './protocol.ts';
 
 /** Finds amounts, and what each step of a plan is worth; keeps nothing between questions. */

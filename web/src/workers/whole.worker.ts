@@ -1,5 +1,5 @@
-import '../zodSetup.ts';
-import { readWhole } from '@ample/core/tracing';
+import '../lib/zodSetup.ts';
+import { readWhole } from '@ample/core/in/tracing';
 import { PROTOCOL, type Reply, type WholeRequest } from './protocol.ts';
 
 /** Reads all pieces of one sheet; ended by whoever asked when the sheet is no longer wanted. */

@@ -1,4 +1,4 @@
-import type { Lines, ReadFile, Wanted } from '@ample/core/tracing';
+import type { Lines, ReadFile, Wanted } from '@ample/core/in/tracing';
 import { ok, refuse, type Result } from '@ample/core/units';
 import { askOnce } from './askOnce.ts';
 import { PROTOCOL, type WholeRequest } from './protocol.ts';

@@ -10,17 +10,17 @@ import {
   meanOf,
   neededFor,
   newestFirst,
-} from '@ample/core/fit';
+} from '@ample/core/fitting/fit';
 import type { MeasurementKey } from '@ample/core/pattern';
 import { MEASUREMENT_WORDS, sayBodyProblem } from '@ample/core/words';
-import { longDate, today } from '../../app/time.ts';
-import { Figure } from '../../figure/Figure.tsx';
+import { longDate, today } from '../../lib/time.ts';
+import { Figure } from '../../shared/figure/Figure.tsx';
 import { useJob } from '../../store/job.ts';
 import { useLibrary } from '../../store/library.ts';
 import { patternOf } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { TapeWindow } from '../../tape/TapeWindow.tsx';
-import { Length, Notice, Station } from '../../ui/parts.tsx';
+import { TapeWindow } from '../../devices/tape/TapeWindow.tsx';
+import { Length, Notice, Station } from '../../shared/parts.tsx';
 import { HeightLies } from './HeightLies.tsx';
 import { Measured } from './Measured.tsx';
 import { Remark } from './Remark.tsx';

@@ -1,6 +1,6 @@
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import { formatLength } from '@ample/core/units';
-import { longDate } from '../../app/time.ts';
+import { longDate } from '../../lib/time.ts';
 import { useUnits } from '../../store/prefs.ts';
 
 /** A measurement over time, with its dates to scale. */

@@ -1,10 +1,10 @@
-import { meanOf, type MeasurementDefinition } from '@ample/core/fit';
-import type { Wearer } from '@ample/core/formats';
+import { meanOf, type MeasurementDefinition } from '@ample/core/fitting/fit';
+import type { Wearer } from '@ample/core/documents';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { setReading } from '../../store/body.ts';
-import { aimTape } from '../../tape/session.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
-import { Length, Notice } from '../../ui/parts.tsx';
+import { aimTape } from '../../devices/tape/session.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
 
 interface Props {
   readonly definition: MeasurementDefinition;

@@ -1,7 +1,7 @@
 import { Link, useParams } from 'react-router';
-import { MEASUREMENT_CATALOGUE, neededFor } from '@ample/core/fit';
+import { MEASUREMENT_CATALOGUE, neededFor } from '@ample/core/fitting/fit';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
-import { NumberedFigure } from '../../figure/Figure.tsx';
+import { NumberedFigure } from '../../shared/figure/Figure.tsx';
 import { useJob } from '../../store/job.ts';
 import { useLibrary } from '../../store/library.ts';
 import { patternOf } from '../../store/patterns.ts';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Wearer } from '@ample/core/formats';
+import type { Wearer } from '@ample/core/documents';
 import type { MeasurementKey } from '@ample/core/pattern';
 import { setRemark } from '../../store/body.ts';
 

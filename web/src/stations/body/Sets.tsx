@@ -1,5 +1,5 @@
-import type { MeasurementSet } from '@ample/core/fit';
-import { longDate, today } from '../../app/time.ts';
+import type { MeasurementSet } from '@ample/core/fitting/fit';
+import { longDate, today } from '../../lib/time.ts';
 import { addSet, removeSet, setDate } from '../../store/body.ts';
 
 const DATE = /^\d{4}-\d{2}-\d{2}$/;

@@ -7,7 +7,7 @@ import { closeContact, readAgain } from '../../store/contact.ts';
 import { doAgainDrawn, takeBackDrawn, useDrawnHistory } from '../../store/drawnHistory.ts';
 import { useStationHistory } from '../../store/stationHistory.ts';
 import { usePicture } from '../../store/picture.ts';
-import { Boundary } from '../../ui/Boundary.tsx';
+import { Boundary } from '../../shared/Boundary.tsx';
 import { ContactSheet } from './contact/ContactSheet.tsx';
 import { SizeChoice } from './contact/SizeChoice.tsx';
 import { DrawnPieces } from './DrawnPieces.tsx';

@@ -1,12 +1,12 @@
 import { FileUp } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
-import { MM_PER, doubtSize, findSquares, inRows, type Lines, type UnitName } from '@ample/core/tracing';
+import { MM_PER, doubtSize, findSquares, inRows, type Lines, type UnitName } from '@ample/core/in/tracing';
 import { sayFileRefusal, sayRepair, sayTiles } from '@ample/core/words';
 import { closeFile, layAgain, openFile, stopReading, useBring } from '../../store/bring.ts';
 import { openPage } from '../../store/picture.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
-import { Length, Notice } from '../../ui/parts.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
 import { Kinds } from './Kinds.tsx';
 import { Measured } from './Measured.tsx';
 

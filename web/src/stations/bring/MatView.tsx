@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
-import { pathData } from '@ample/core/formats';
+import { pathData } from '@ample/core/out';
 import { boundsOf } from '@ample/core/geometry';
-import { outlinePlaces, outlineThrough } from '@ample/core/tracing';
+import { outlinePlaces, outlineThrough } from '@ample/core/in/tracing';
 import { readRows, useTyped } from '../../store/typed.ts';
-import { useViewport } from '../../table/viewport.ts';
+import { useViewport } from '../../lib/viewport.ts';
 
 /** What was typed so far, on a grid of centimetres or inches: the curve appears as one types. */
 export function MatView() {

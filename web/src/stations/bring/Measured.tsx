@@ -1,6 +1,6 @@
 import { distance } from '@ample/core/geometry';
 import { useBring } from '../../store/bring.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
 import { MEASURE_SAYS } from './tools.ts';
 
 /** Two ends clicked on the sheet, and the true length between them, typed: everything is scaled by it. */

@@ -11,15 +11,14 @@ import {
   type Stroke,
   type TraceChoices,
   type Traced,
-} from '@ample/core/tracing';
+} from '@ample/core/in/tracing';
 import type { Refusal } from '@ample/core/units';
 import { sayFileRefusal, sayProblem } from '@ample/core/words';
-import { shownOf, useBring } from '../../store/bring.ts';
+import { shownOf, useBring, leavePiece } from '../../store/bring.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { takePieces } from '../../store/takePiece.ts';
-import { leavePiece } from '../../store/bring.ts';
 import { NameField } from '../../ui/NameField.tsx';
-import { Length, Notice } from '../../ui/parts.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
 import { useSheet } from './SheetView.tsx';
 
 interface Other {

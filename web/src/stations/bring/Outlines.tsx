@@ -10,12 +10,12 @@ import {
   type Ring,
   type Stroke,
   lettersIn,
-} from '@ample/core/tracing';
+} from '@ample/core/in/tracing';
 import { sayFileRefusal } from '@ample/core/words';
 import { pickRing, shownOf, useBring } from '../../store/bring.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
-import { Length, Notice } from '../../ui/parts.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
 import { LineSample } from './Kinds.tsx';
 import { PICK_SAYS } from './tools.ts';
 

@@ -1,7 +1,7 @@
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { pathData } from '@ample/core/formats';
+import { pathData } from '@ample/core/out';
 import type { Point } from '@ample/core/geometry';
-import { drawable, grouped, MM_PER, snapPage } from '@ample/core/tracing';
+import { drawable, grouped, MM_PER, snapPage } from '@ample/core/in/tracing';
 import { useBring } from '../../store/bring.ts';
 
 /** The pages of a tiled file to be laid together: dragged, or with the arrow keys; they snap frame to frame. */

@@ -1,5 +1,5 @@
-import { pathData } from '@ample/core/formats';
-import { middleOfEdge } from '@ample/core/tracing';
+import { pathData } from '@ample/core/out';
+import { middleOfEdge } from '@ample/core/in/tracing';
 import { ROLE_WORDS } from '@ample/core/words';
 import { tracedOf, useBring } from '../../store/bring.ts';
 

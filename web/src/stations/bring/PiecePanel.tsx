@@ -8,16 +8,16 @@ import {
   type Orientation,
   type TraceChoices,
   type Traced,
-} from '@ample/core/tracing';
+} from '@ample/core/in/tracing';
 import { PIECE_WORDS, sayFileRefusal, sayProblem, sayTraceNote } from '@ample/core/words';
 import type { Refusal } from '@ample/core/units';
 import { choose, leavePiece, useBring, type Tool } from '../../store/bring.ts';
 import { layBack } from '../../store/contact.ts';
 import { takePieces } from '../../store/takePiece.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { CentreFields } from '../../ui/CentreFields.tsx';
-import { LengthField } from '../../ui/LengthField.tsx';
-import { Length, Notice } from '../../ui/parts.tsx';
+import { CentreFields } from '../../shared/CentreFields.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
 import { PartSelect } from '../../ui/PartSelect.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { SmallPiece } from '../../ui/SmallPiece.tsx';

@@ -1,8 +1,8 @@
 import { useEffect, useMemo, type MouseEvent } from 'react';
-import { pathData } from '@ample/core/formats';
-import { boundsOfStrokes, boxOf, drawable, type Lines, type Stroke } from '@ample/core/tracing';
+import { pathData } from '@ample/core/out';
+import { boundsOfStrokes, boxOf, drawable, type Lines, type Stroke } from '@ample/core/in/tracing';
 import { sheetOf, shownOf, useBring } from '../../store/bring.ts';
-import { useViewport } from '../../table/viewport.ts';
+import { useViewport } from '../../lib/viewport.ts';
 import { PageTiles } from './PageTiles.tsx';
 import { PickedPiece } from './PickedPiece.tsx';
 import { clickAt } from './tools.ts';

@@ -1,11 +1,11 @@
 import { Link, useParams } from 'react-router';
-import { walkSeam } from '@ample/core/truing';
+import { walkSeam } from '@ample/core/paper/truing';
 import { TOL } from '@ample/core/units';
 import { useJob } from '../../store/job.ts';
 import { useLibrary } from '../../store/library.ts';
 import { isOwn, patternOf } from '../../store/patterns.ts';
 import { takeOut } from '../../store/takePiece.ts';
-import { Length } from '../../ui/parts.tsx';
+import { Length } from '../../shared/parts.tsx';
 
 /** What the pattern holds by now, and whether its seams walk. */
 export function Taken() {

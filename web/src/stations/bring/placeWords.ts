@@ -1,4 +1,4 @@
-import type { PlaceKind } from '@ample/core/tracing';
+import type { PlaceKind } from '@ample/core/in/tracing';
 
 /** What a place clicked or typed is, as one says it, and the letter that says it in the table. */
 export const PLACE_WORDS: readonly (readonly [kind: PlaceKind, name: string, letter: string])[] = [

@@ -1,5 +1,5 @@
 import { distance, type Point } from '@ample/core/geometry';
-import { MEANT } from '@ample/core/tracing';
+import { MEANT } from '@ample/core/in/tracing';
 import { choose, pickAt, tracedOf, useBring, type Tool } from '../../store/bring.ts';
 
 /** What the pointer does on the sheet, and what to click next. */

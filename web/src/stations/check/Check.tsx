@@ -1,13 +1,13 @@
 import { Link, useParams } from 'react-router';
-import type { Draft } from '@ample/core/draft';
+import type { Draft } from '@ample/core/fitting/plan';
 import { pathLength } from '@ample/core/geometry';
 import { TOL } from '@ample/core/units';
 import { MEASUREMENT_WORDS, ROLE_WORDS, sayFinding } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { PaperNote } from '../../ui/PaperNote.tsx';
-import { FindingFix } from '../../ui/FindingFix.tsx';
-import { Length, Notice, Station } from '../../ui/parts.tsx';
+import { PaperNote } from '../../shared/PaperNote.tsx';
+import { FindingFix } from '../../shared/FindingFix.tsx';
+import { Length, Notice, Station } from '../../shared/parts.tsx';
 import { PieceMarks } from './PieceMarks.tsx';
 import { WalkView } from './WalkView.tsx';
 

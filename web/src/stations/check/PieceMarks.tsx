@@ -1,10 +1,10 @@
-import type { Draft } from '@ample/core/draft';
+import type { Draft } from '@ample/core/fitting/plan';
 import { angleOf, endOf, sub } from '@ample/core/geometry';
 import { dartShape, edgesWithRole, type Piece } from '@ample/core/pattern';
-import { cornerAngle, measureDart } from '@ample/core/truing';
+import { cornerAngle, measureDart } from '@ample/core/paper/truing';
 import { degrees, TOL } from '@ample/core/units';
 import { DART_WORDS, ROLE_WORDS } from '@ample/core/words';
-import { Length } from '../../ui/parts.tsx';
+import { Length } from '../../shared/parts.tsx';
 
 /** Darts, grainline and the corners at the centre of every altered piece. */
 export function PieceMarks({ draft }: { readonly draft: Draft }) {

@@ -1,8 +1,8 @@
-import type { Walk, WalkedSide } from '@ample/core/truing';
+import type { Walk, WalkedSide } from '@ample/core/paper/truing';
 import { formatLength, TOL } from '@ample/core/units';
 import { SEAM_WORDS } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
-import { useWidth } from '../../ui/useWidth.ts';
+import { useWidth } from '../../lib/useWidth.ts';
 
 /** Two sewn edges drawn straight, one under the other: notches, darts closed, difference, and the corners across the seam. */
 export function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameOf: (id: string) => string }) {

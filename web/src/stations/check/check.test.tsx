@@ -2,9 +2,9 @@
 import { cleanup, render, screen, within } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
-import { draft, type Draft } from '@ample/core/draft';
-import { samplePattern } from '@ample/core/drafting';
-import { stepSchema, wearerSchema, type Step } from '@ample/core/formats';
+import { draft, type Draft } from '@ample/core/fitting/plan';
+import { samplePattern } from '@ample/core/blocks';
+import { stepSchema, wearerSchema, type Step } from '@ample/core/documents';
 import { useDraft } from '../../store/draft.ts';
 import { Check } from './Check.tsx';
 

@@ -1,12 +1,13 @@
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { garmentOf, type Row } from '@ample/core/fit';
+import { garmentOf } from '@ample/core/fitting/fit';
+import { type Row } from '@ample/core/fitting/compare';
 import type { MeasurementKey } from '@ample/core/pattern';
 import { GARMENT_WORDS, sayRefusal } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice, Station } from '../../ui/parts.tsx';
+import { Notice, Station } from '../../shared/parts.tsx';
 import { HangingSkirt } from './HangingSkirt.tsx';
 import { RowDetail } from './RowDetail.tsx';
 import { Scribble } from './Scribble.tsx';

@@ -1,8 +1,8 @@
-import { dropBy, TRIED_WITH } from '@ample/core/fit';
+import { dropBy, TRIED_WITH } from '@ample/core/fitting/fit';
 import { setHanging } from '../../store/compare.ts';
 import { useJob } from '../../store/job.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
-import { Length } from '../../ui/parts.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { Length } from '../../shared/parts.tsx';
 
 /** No skirt weighs more, grams. */
 const MOST_GRAMS = 20_000;

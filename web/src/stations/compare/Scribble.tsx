@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { flatOf } from '@ample/core/alterations';
-import type { Draft } from '@ample/core/draft';
-import { isTold } from '@ample/core/fit';
-import { drawPiece, pathData } from '@ample/core/formats';
+import type { Draft } from '@ample/core/fitting/plan';
+import { isTold } from '@ample/core/fitting/compare';
+import { drawPiece, pathData } from '@ample/core/out';
 import type { Point } from '@ample/core/geometry';
 import type { MeasurementKey, Piece } from '@ample/core/pattern';
 import { formatLength } from '@ample/core/units';

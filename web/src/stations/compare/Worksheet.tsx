@@ -1,13 +1,14 @@
-import { garmentOf, isTight, isTold, MEASUREMENT_CATALOGUE, takesEase, usualEase, type Row } from '@ample/core/fit';
+import { garmentOf, MEASUREMENT_CATALOGUE, takesEase, usualEase } from '@ample/core/fitting/fit';
+import { isTight, isTold, type Row } from '@ample/core/fitting/compare';
 import type { MeasurementKey, Pattern } from '@ample/core/pattern';
 import { TOL } from '@ample/core/units';
 import { FLAT_WORDS, MEASUREMENT_WORDS, sayShare } from '@ample/core/words';
 import { setEase, setFlat } from '../../store/compare.ts';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { goDown } from '../../ui/goDown.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
-import { Length } from '../../ui/parts.tsx';
+import { goDown } from '../../lib/goDown.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { Length } from '../../shared/parts.tsx';
 
 interface Props {
   readonly rows: readonly Row[];

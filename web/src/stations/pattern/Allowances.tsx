@@ -1,7 +1,7 @@
 import type { Pattern, Piece } from '@ample/core/pattern';
 import { ROLE_WORDS } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
 
 /** The allowance of one edge, in every size the piece is drawn in. */
 const setEdge = (piece: string, edge: string, value: number): void =>

@@ -1,14 +1,14 @@
 import { createContext, useContext, useMemo, useState } from 'react';
 import { createColumnHelper, FlexRender, tableFeatures, useTable } from '@tanstack/react-table';
 import { Trash2 } from 'lucide-react';
-import { checkChart, derivedHighBust, MEASUREMENT_CATALOGUE, scaleChart } from '@ample/core/fit';
+import { checkChart, derivedHighBust, MEASUREMENT_CATALOGUE, scaleChart } from '@ample/core/fitting/fit';
 import type { ChartRow, MeasurementKey, Pattern } from '@ample/core/pattern';
 import { MEASUREMENT_WORDS, sayChartProblem } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { goDown } from '../../ui/goDown.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
-import { Length, Notice } from '../../ui/parts.tsx';
+import { goDown } from '../../lib/goDown.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
 import { PasteChart } from './PasteChart.tsx';
 
 const features = tableFeatures({});

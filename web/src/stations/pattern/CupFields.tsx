@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Pattern } from '@ample/core/pattern';
 import { CUP_PIECE_WORDS } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
 
 type Cup = Pattern['cups'][number];
 

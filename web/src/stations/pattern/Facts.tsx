@@ -1,12 +1,12 @@
 import type { ReactNode } from 'react';
-import { SAMPLE_IDS, sampleName } from '@ample/core/drafting';
-import { likeOf } from '@ample/core/draft';
+import { SAMPLE_IDS, sampleName } from '@ample/core/blocks';
+import { likeOf } from '@ample/core/fitting/plan';
 import type { Pattern } from '@ample/core/pattern';
 import { copyPattern, editPattern } from '../../store/patterns.ts';
 import { CupFields } from './CupFields.tsx';
-import { LengthField } from '../../ui/LengthField.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
 import { NameField } from '../../ui/NameField.tsx';
-import { Length } from '../../ui/parts.tsx';
+import { Length } from '../../shared/parts.tsx';
 
 /** What is known of a sample, to read. */
 export function ReadFacts({ pattern, allowance }: { readonly pattern: Pattern; readonly allowance: number }) {

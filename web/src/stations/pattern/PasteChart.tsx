@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { Dialog } from 'radix-ui';
-import { LOOKS_LIKE, pasteChart } from '@ample/core/fit';
+import { LOOKS_LIKE, pasteChart } from '@ample/core/fitting/fit';
 import type { Pattern } from '@ample/core/pattern';
 import { sayChartProblem } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice } from '../../ui/parts.tsx';
+import { Notice } from '../../shared/parts.tsx';
 
 /** A chart from a spreadsheet: pasted, read, shown with what is odd about it, and only then taken. */
 export function PasteChart({ pattern }: { readonly pattern: Pattern }) {

@@ -1,15 +1,15 @@
 import { FileUp } from 'lucide-react';
 import { Link } from 'react-router';
 import { alterationById, propose } from '@ample/core/alterations';
-import type { Job, Step } from '@ample/core/formats';
+import type { Job, Step } from '@ample/core/documents';
 import { sayFinding } from '@ample/core/words';
 import { editJob, useJob } from '../../store/job.ts';
 import { isOwn, paperPattern, patternOf } from '../../store/patterns.ts';
 import { useLibrary } from '../../store/library.ts';
-import { PatternOptions } from './PatternOptions.tsx';
+import { PatternOptions } from '../../shared/PatternOptions.tsx';
 import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice, Station } from '../../ui/parts.tsx';
+import { Notice, Station } from '../../shared/parts.tsx';
 import { SmallPiece } from '../../ui/SmallPiece.tsx';
 import { Allowances } from './Allowances.tsx';
 import { ChartEditor } from './ChartEditor.tsx';

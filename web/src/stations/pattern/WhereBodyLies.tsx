@@ -10,14 +10,14 @@ import {
   type Pattern,
   type Piece,
 } from '@ample/core/pattern';
-import { underarmDropOf } from '@ample/core/fit';
+import { underarmDropOf } from '@ample/core/fitting/fit';
 import type { Refusal } from '@ample/core/units';
 import { sayMeasuredFrom, sayRefusal } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { CentreFields } from '../../ui/CentreFields.tsx';
-import { LengthField } from '../../ui/LengthField.tsx';
-import { Notice } from '../../ui/parts.tsx';
+import { CentreFields } from '../../shared/CentreFields.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { Notice } from '../../shared/parts.tsx';
 
 interface Props {
   readonly pattern: Pattern;

@@ -1,4 +1,4 @@
-import type { Draft } from '@ample/core/draft';
+import type { Draft } from '@ample/core/fitting/plan';
 import { ALTERATION_WORDS, alterationName, sayFinding, sayFit } from '@ample/core/words';
 import { addStep, addSteps } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';

@@ -1,10 +1,10 @@
-import type { Draft } from '@ample/core/draft';
-import { isTold, type Row } from '@ample/core/fit';
+import type { Draft } from '@ample/core/fitting/plan';
+import { isTold, type Row } from '@ample/core/fitting/compare';
 import { TOL } from '@ample/core/units';
 import { MEASUREMENT_WORDS, sayFallen } from '@ample/core/words';
 import { addStep } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Length } from '../../ui/parts.tsx';
+import { Length } from '../../shared/parts.tsx';
 
 /** Rows the plan is about: a difference worth asking for, before or after. */
 const told = (r: Row, paper: boolean): boolean =>

@@ -7,7 +7,7 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import type { Draft, DraftStep } from '@ample/core/draft';
+import type { Draft, DraftStep } from '@ample/core/fitting/plan';
 import { stepAmount, stepName } from '@ample/core/words';
 import { useJob } from '../../store/job.ts';
 import { dropStep } from '../../store/plan.ts';

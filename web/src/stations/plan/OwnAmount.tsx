@@ -1,12 +1,12 @@
 import { alterationById } from '@ample/core/alterations';
-import { outOfOrder, type Draft, type DraftStep } from '@ample/core/draft';
-import type { Step } from '@ample/core/formats';
+import { outOfOrder, type Draft, type DraftStep } from '@ample/core/fitting/plan';
+import type { Step } from '@ample/core/documents';
 import { PARAM_WORDS, ROLE_WORDS, sayFit, stepName } from '@ample/core/words';
 import { setValue, useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { FitSum } from '../../ui/FitSum.tsx';
-import { LengthField } from '../../ui/LengthField.tsx';
-import { SideChoice } from '../../ui/SideChoice.tsx';
+import { FitSum } from '../../shared/FitSum.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { SideChoice } from '../../shared/SideChoice.tsx';
 
 /** What a step that is not counted over the bust does: its amount, where that comes from, and the side it is for. */
 export function OwnAmount({ whole, step }: { readonly whole: DraftStep; readonly step: Step }) {

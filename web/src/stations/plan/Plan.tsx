@@ -1,12 +1,12 @@
 import { alterationById } from '@ample/core/alterations';
 import { sayAdvice, sayFit, sayRefusal } from '@ample/core/words';
-import { bustStepFor } from '@ample/samples';
+import { bustStepFor } from '@ample/core/fitting/plan';
 import { useDraft } from '../../store/draft.ts';
 import { editJob } from '../../store/job.ts';
 import { freshStepId } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice, Station } from '../../ui/parts.tsx';
-import { AgainList } from '../toile/Again.tsx';
+import { Notice, Station } from '../../shared/parts.tsx';
+import { AgainList } from '../../shared/Again.tsx';
 import { Asks, Followers } from './Asks.tsx';
 import { Left } from './Left.tsx';
 import { Order } from './Order.tsx';

@@ -1,10 +1,10 @@
-import type { Amount } from '@ample/core/fit';
-import type { Step } from '@ample/core/formats';
+import type { Amount } from '@ample/core/fitting/fit';
+import type { Step } from '@ample/core/documents';
 import { SCHOOL_WORDS } from '@ample/core/words';
 import { editStep } from '../../store/job.ts';
 import { takeComputed } from '../../store/plan.ts';
-import { AmountSum } from '../../ui/AmountSum.tsx';
-import { Length } from '../../ui/parts.tsx';
+import { AmountSum } from '../../shared/AmountSum.tsx';
+import { Length } from '../../shared/parts.tsx';
 
 /** One way of computing the bust's amount, with its sum. */
 export function School({

@@ -1,13 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Draft } from '@ample/core/draft';
+import type { Draft } from '@ample/core/fitting/plan';
 import type { MeasurementKey } from '@ample/core/pattern';
-import { aimsOf, type Solution } from '@ample/core/solve';
+import { aimsOf, type Solution } from '@ample/core/fitting/solve';
 import { TOL } from '@ample/core/units';
 import { MEASUREMENT_WORDS, PARAM_WORDS, sayRefusal, saySolved, sayUnreached, stepName } from '@ample/core/words';
-import { resolvedJob } from '../../store/drafting.ts';
+import { resolvedJob } from '../../store/draftWorker.ts';
 import { takeAmounts } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Length, Notice } from '../../ui/parts.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
 import { startSolver, type Solver as SolverWorker } from '../../workers/client.ts';
 import { BusyButton } from '../../ui/BusyButton.tsx';
 

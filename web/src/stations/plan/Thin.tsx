@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
-import type { Draft } from '@ample/core/draft';
-import type { Thinned, Worth } from '@ample/core/solve';
+import type { Draft } from '@ample/core/fitting/plan';
+import type { Thinned, Worth } from '@ample/core/fitting/solve';
 import { sayWorth, stepName } from '@ample/core/words';
-import { resolvedJob } from '../../store/drafting.ts';
+import { resolvedJob } from '../../store/draftWorker.ts';
 import { editJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { startThinning } from '../../workers/client.ts';

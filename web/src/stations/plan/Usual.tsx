@@ -1,7 +1,7 @@
-import type { Draft } from '@ample/core/draft';
+import type { Draft } from '@ample/core/fitting/plan';
 import { ALTERATION_WORDS, sayFit, sayUsual } from '@ample/core/words';
-import { today } from '../../app/time.ts';
-import { finishJob, reopenJob } from '../../store/learn.ts';
+import { today } from '../../lib/time.ts';
+import { finishJob, reopenJob } from '../../store/history.ts';
 import { useJob } from '../../store/job.ts';
 import { addStep } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';

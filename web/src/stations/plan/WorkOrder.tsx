@@ -1,4 +1,4 @@
-import { outOfOrder, type Draft } from '@ample/core/draft';
+import { outOfOrder, type Draft } from '@ample/core/fitting/plan';
 import { useJob } from '../../store/job.ts';
 import { sortPlan } from '../../store/plan.ts';
 

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
-import { FAULTS, isOver, type Estimate, type Fault, type Ticket } from '@ample/core/bureau';
+import { FAULTS, isOver, type Estimate, type Fault, type Ticket } from '@ample/core/out/bureau';
 import { FAULT_WORDS, sayBureau, sayMoney, sayTicket } from '@ample/core/words';
 import {
   followTicket,
@@ -13,11 +13,11 @@ import {
   takeOrderBack,
   useBureau,
   type Stage,
-} from '../../bureau/session.ts';
-import { isServed } from '../../app/served.ts';
-import { isThere } from '../../bureau/client.ts';
+} from '../../devices/bureau/session.ts';
+import { isServed } from '../../lib/served.ts';
+import { isThere } from '../../devices/bureau/client.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Length, Notice } from '../../ui/parts.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
 import { BusyButton } from '../../ui/BusyButton.tsx';
 
 /** The roll printed elsewhere: a stand-in bureau on the app's own server, to see how it would go. */

@@ -1,11 +1,11 @@
 import { Progress } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { Draft } from '@ample/core/draft';
-import { CLOTH_WIDTHS, clothToBuy, widerPieces, type Layout } from '@ample/core/layout';
+import type { Draft } from '@ample/core/fitting/plan';
+import { CLOTH_WIDTHS, clothToBuy, widerPieces, type Layout } from '@ample/core/out/layout';
 import { ADVICE, formatLength, type Result } from '@ample/core/units';
 import { sayRefusal } from '@ample/core/words';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
-import { Length, Notice } from '../../ui/parts.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
 import { startCloth, type ClothWork } from '../../workers/client.ts';
 
 interface Found {

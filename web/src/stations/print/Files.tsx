@@ -1,16 +1,16 @@
 import { Download } from 'lucide-react';
 import { useState } from 'react';
-import { writeCsv, writeDxf, writeSvg } from '@ample/core/formats';
-import { untouchedFor } from '@ample/core/patch';
+import { writeCsv, writeDxf, writeSvg } from '@ample/core/out';
+import { untouchedFor } from '@ample/core/out/patch';
 import type { Piece } from '@ample/core/pattern';
 import { worksheetTable } from '@ample/core/words';
-import { soundSizes, type Draft } from '@ample/core/draft';
+import { soundSizes, type Draft } from '@ample/core/fitting/plan';
 import { AMPLE, download, exportWork } from '../../store/export.ts';
 import { useDraft } from '../../store/draft.ts';
 import { exportJob } from '../../store/backup.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
-import { Notice } from '../../ui/parts.tsx';
+import { Notice } from '../../shared/parts.tsx';
 
 /** The same pieces as files for other programs, the worksheet as a table, the job as a file. */
 export function Files({

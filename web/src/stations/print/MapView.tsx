@@ -1,5 +1,5 @@
-import { nameOnMap, paperEdge, pathData, type NameOnMap, type PageMap } from '@ample/core/formats';
-import { useWidth } from '../../ui/useWidth.ts';
+import { nameOnMap, paperEdge, pathData, type NameOnMap, type PageMap } from '@ample/core/out';
+import { useWidth } from '../../lib/useWidth.ts';
 
 /** The most height the map takes, its width until it is laid out, and the smallest lettering on it, px. */
 const MOST = 520;

@@ -1,4 +1,4 @@
-import { PAPERS, type PaperId } from '@ample/core/formats';
+import { PAPERS, type PaperId } from '@ample/core/out';
 import { usePrefs } from '../../store/prefs.ts';
 import { Check } from '../../ui/Check.tsx';
 

@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router';
-import type { PdfLayer } from '@ample/core/formats/pdf';
+import type { PdfLayer } from '@ample/core/out/pdf';
 import type { Piece } from '@ample/core/pattern';
 import { usePrefs } from '../../store/prefs.ts';
 import { Check } from '../../ui/Check.tsx';

@@ -1,13 +1,13 @@
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
-import type { Draft } from '@ample/core/draft';
+import type { Draft } from '@ample/core/fitting/plan';
 import type { Pattern } from '@ample/core/pattern';
 import { recordOf, sayRefusal } from '@ample/core/words';
-import { today } from '../../app/time.ts';
+import { today } from '../../lib/time.ts';
 import { download, fileName } from '../../store/export.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
-import { Notice } from '../../ui/parts.tsx';
+import { Notice } from '../../shared/parts.tsx';
 import { makeRecord } from '../../workers/client.ts';
 import { PRINT_FONTS } from './printing.ts';
 import { BusyButton } from '../../ui/BusyButton.tsx';

@@ -1,11 +1,11 @@
-import type { Draft } from '@ample/core/draft';
-import { drawPatch, drawPiece, type PieceDrawing } from '@ample/core/formats';
-import { addedPaper, patchPlan, untouchedFor, type PatchPlan } from '@ample/core/patch';
+import type { Draft } from '@ample/core/fitting/plan';
+import { drawPatch, drawPiece, type PieceDrawing } from '@ample/core/out';
+import { addedPaper, patchPlan, untouchedFor, type PatchPlan } from '@ample/core/out/patch';
 import type { Pattern } from '@ample/core/pattern';
 import { handSheet, labelChanges, printableSheet, sayPaper, sayPatches, type Units } from '@ample/core/words';
 import textFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-400-normal.woff?url';
 import boldFont from '@fontsource/atkinson-hyperlegible/files/atkinson-hyperlegible-latin-700-normal.woff?url';
-import { today } from '../../app/time.ts';
+import { today } from '../../lib/time.ts';
 import type { usePrefs } from '../../store/prefs.ts';
 import type { PdfRequest } from '../../workers/protocol.ts';
 

@@ -1,4 +1,4 @@
-import type { Wearer } from '@ample/core/formats';
+import type { Wearer } from '@ample/core/documents';
 import { useLibrary } from '../../store/library.ts';
 import { deleteWearer, jobsOf } from '../../store/privacy.ts';
 import { Ask } from './TagDialogs.tsx';

@@ -3,11 +3,11 @@ import { Dialog } from 'radix-ui';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { z } from 'zod';
-import { today } from '../../app/time.ts';
+import { today } from '../../lib/time.ts';
 import { startOwn } from '../../store/library.ts';
 import { paperPattern } from '../../store/patterns.ts';
 import { Ask, DIALOG } from './TagDialogs.tsx';
-import { PatternOptions } from '../pattern/PatternOptions.tsx';
+import { PatternOptions } from '../../shared/PatternOptions.tsx';
 
 const startSchema = z.object({
   name: z

@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import type { ImportItem } from '@ample/core/formats/bundle';
+import type { ImportItem } from '@ample/core/documents/bundle';
 import { sayRefusal } from '@ample/core/words';
-import { longDate } from '../../app/time.ts';
-import { useOffline, type Offline } from '../../app/update.ts';
+import { longDate } from '../../lib/time.ts';
+import { useOffline, type Offline } from '../../store/update.ts';
 import {
   askToPersist,
   backupDue,
@@ -18,7 +18,7 @@ import { AMPLE, download } from '../../store/export.ts';
 import { useHanded } from '../../store/handed.ts';
 import { useLibrary } from '../../store/library.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice } from '../../ui/parts.tsx';
+import { Notice } from '../../shared/parts.tsx';
 import { Ask } from './TagDialogs.tsx';
 import { BusyButton } from '../../ui/BusyButton.tsx';
 

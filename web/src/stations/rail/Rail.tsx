@@ -1,15 +1,15 @@
 import { Trash2 } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { isSample, nameOfSample, SAMPLE_IDS, SAMPLE_SIZES, sampleName } from '@ample/core/drafting';
-import type { Job, Wearer } from '@ample/core/formats';
+import { isSample, nameOfSample, SAMPLE_IDS, SAMPLE_SIZES, sampleName } from '@ample/core/blocks';
+import type { Job, Wearer } from '@ample/core/documents';
 import type { Pattern } from '@ample/core/pattern';
 import { sayRefusal } from '@ample/core/words';
 import { bringDemoBack, clearDemo, forgetDamaged, useLibrary, wearerOf } from '../../store/library.ts';
 import { download } from '../../store/export.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
-import { longDate } from '../../app/time.ts';
-import { Notice } from '../../ui/parts.tsx';
+import { longDate } from '../../lib/time.ts';
+import { Notice } from '../../shared/parts.tsx';
 import { Tag, type TagDialog } from './Tag.tsx';
 
 /** The tags come first; what is pressed later is loaded later. */

@@ -1,10 +1,10 @@
 import { MoreHorizontal } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { Link } from 'react-router';
-import type { Job, Wearer } from '@ample/core/formats';
-import { inOrderOfDate, nextAction } from '@ample/core/toile';
+import type { Job, Wearer } from '@ample/core/documents';
+import { inOrderOfDate, nextAction } from '@ample/core/fitting/toile';
 import { NEXT_WORDS } from '@ample/core/words';
-import { longDate, today } from '../../app/time.ts';
+import { longDate, today } from '../../lib/time.ts';
 import { editStored } from '../../store/library.ts';
 
 export type TagDialog = 'details' | 'friend' | 'delete';

@@ -1,6 +1,6 @@
 import { AlertDialog, Dialog } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
-import type { Job } from '@ample/core/formats';
+import type { Job } from '@ample/core/documents';
 import { exportJob } from '../../store/backup.ts';
 import { AMPLE, download, fileName } from '../../store/export.ts';
 import { editStored, useLibrary, wearerOf } from '../../store/library.ts';

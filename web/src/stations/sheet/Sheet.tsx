@@ -3,8 +3,8 @@ import { cautionsFor, handSheet, type HandSheet } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { DiagramView } from '../../ui/DiagramView.tsx';
-import { PaperNote } from '../../ui/PaperNote.tsx';
-import { Station } from '../../ui/parts.tsx';
+import { PaperNote } from '../../shared/PaperNote.tsx';
+import { Station } from '../../shared/parts.tsx';
 
 /** The plan as one does it by hand: numbered steps with small drawings, straight from the programs that were run. */
 export function Sheet() {

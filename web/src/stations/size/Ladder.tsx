@@ -2,7 +2,7 @@ import type { MeasurementKey } from '@ample/core/pattern';
 import { formatLength } from '@ample/core/units';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
-import { useWidth } from '../../ui/useWidth.ts';
+import { useWidth } from '../../lib/useWidth.ts';
 
 export interface Rule {
   readonly key: MeasurementKey;

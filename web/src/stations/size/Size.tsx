@@ -1,12 +1,12 @@
 import { Link, useParams } from 'react-router';
-import type { Draft } from '@ample/core/draft';
-import { chartHighBust, sharedPieces } from '@ample/core/fit';
+import type { Draft } from '@ample/core/fitting/plan';
+import { chartHighBust, sharedPieces } from '@ample/core/fitting/fit';
 import type { MeasurementKey, Pattern } from '@ample/core/pattern';
 import { CUP_PIECE_WORDS, sayFit, sayRefusal } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { editJob, useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Length, Notice, Station } from '../../ui/parts.tsx';
+import { Length, Notice, Station } from '../../shared/parts.tsx';
 import { Ladder, type Rule } from './Ladder.tsx';
 
 /** Each measurement as a rule with the sizes as rungs and the wearer as a marker. */

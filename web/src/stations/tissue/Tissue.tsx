@@ -1,14 +1,14 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { TISSUE_CHECKS, signOf, type SignId, type TissueCheckId } from '@ample/core/fit';
-import type { Fitting, Observation } from '@ample/core/formats';
+import { TISSUE_CHECKS, signOf, type SignId, type TissueCheckId } from '@ample/core/fitting/fit';
+import type { Fitting, Observation } from '@ample/core/documents';
 import { cautionsFor, SIGN_WORDS, TISSUE_WORDS } from '@ample/core/words';
-import { SeenFigure } from '../../figure/SeenFigure.tsx';
+import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';
 import { addObservation, answerCheck, removeObservation, setObservation } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
 import { SidePick } from '../../ui/SidePick.tsx';
-import { Station } from '../../ui/parts.tsx';
+import { Station } from '../../shared/parts.tsx';
 
 /** The tissue-fit alone before a mirror: one look at a time, in large words, answered with one press. */
 export function Tissue() {

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { SIGNS, signOf, signsNear, ZONES, type SignId, type View, type Zone } from '@ample/core/fit';
+import { SIGNS, signOf, signsNear, ZONES, type SignId, type View, type Zone } from '@ample/core/fitting/fit';
 import type { Point } from '@ample/core/geometry';
 import { SIGN_WORDS, ZONE_WORDS } from '@ample/core/words';
 import { addObservation } from '../../store/fittings.ts';

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import type { Draft } from '@ample/core/draft';
-import type { Fitting } from '@ample/core/formats';
-import { rankCauses, type Ranked } from '@ample/core/toile';
+import type { Draft } from '@ample/core/fitting/plan';
+import type { Fitting } from '@ample/core/documents';
+import { rankCauses, type Ranked } from '@ample/core/fitting/toile';
 import { CAUSE_WORDS, GRADE_WORDS, sayAnswer, sayChange, sayEvidence, SIGN_WORDS } from '@ample/core/words';
-import { longDate, today } from '../../app/time.ts';
+import { longDate, today } from '../../lib/time.ts';
 import { takeChange } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';

@@ -1,7 +1,7 @@
 import { useNavigate, useParams } from 'react-router';
-import type { Fitting } from '@ample/core/formats';
+import type { Fitting } from '@ample/core/documents';
 import { FITTING_WORDS } from '@ample/core/words';
-import { longDate, today } from '../../app/time.ts';
+import { longDate, today } from '../../lib/time.ts';
 import { addFitting } from '../../store/fittings.ts';
 
 /** Every fitting by date, and the three ways to begin one. */

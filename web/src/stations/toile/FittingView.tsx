@@ -1,13 +1,13 @@
 import { ToggleGroup } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import type { Draft } from '@ample/core/draft';
-import { VIEWS, type View } from '@ample/core/fit';
+import type { Draft } from '@ample/core/fitting/plan';
+import { VIEWS, type View } from '@ample/core/fitting/fit';
 import type { Point } from '@ample/core/geometry';
-import type { Fitting } from '@ample/core/formats';
+import type { Fitting } from '@ample/core/documents';
 import { FITTING_WORDS, VERDICT_WORDS, VIEW_WORDS } from '@ample/core/words';
-import { longDate, today } from '../../app/time.ts';
-import { SeenFigure } from '../../figure/SeenFigure.tsx';
+import { longDate, today } from '../../lib/time.ts';
+import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';
 import { editFitting, removeFitting } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
 import { TextBox } from '../../ui/TextBox.tsx';

@@ -1,8 +1,8 @@
 import { ToggleGroup } from 'radix-ui';
-import type { Fitting, FollowUp } from '@ample/core/formats';
-import { toFollow } from '@ample/core/toile';
+import type { Fitting, FollowUp } from '@ample/core/documents';
+import { toFollow } from '@ample/core/fitting/toile';
 import { RESULT_WORDS, sayAnswer, SIGN_WORDS } from '@ample/core/words';
-import { longDate } from '../../app/time.ts';
+import { longDate } from '../../lib/time.ts';
 import { followUp } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';

@@ -1,11 +1,11 @@
 import { useState } from 'react';
-import type { Fitting } from '@ample/core/formats';
-import { compareFittings } from '@ample/core/toile';
+import type { Fitting } from '@ample/core/documents';
+import { compareFittings } from '@ample/core/fitting/toile';
 import { FITTING_WORDS, RESULT_WORDS, sayAnswer, SIGN_WORDS, VERDICT_WORDS, VIEW_WORDS } from '@ample/core/words';
 import { formatLength } from '@ample/core/units';
-import { VIEWS, type View } from '@ample/core/fit';
-import { longDate } from '../../app/time.ts';
-import { SeenFigure } from '../../figure/SeenFigure.tsx';
+import { VIEWS, type View } from '@ample/core/fitting/fit';
+import { longDate } from '../../lib/time.ts';
+import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';
 import { useUnits } from '../../store/prefs.ts';
 import { usePicture } from './Photos.tsx';
 

@@ -1,13 +1,13 @@
 import { useLiveQuery } from 'dexie-react-hooks';
 import { Dialog } from 'radix-ui';
 import { useEffect, useMemo, useState } from 'react';
-import type { Fitting, FittingPhoto } from '@ample/core/formats';
+import type { Fitting, FittingPhoto } from '@ample/core/documents';
 import { sayRefusal } from '@ample/core/words';
 import type { Refusal } from '@ample/core/units';
 import { db } from '../../store/db.ts';
 import { addPhotos, removePhoto, setCaption } from '../../store/photos.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice } from '../../ui/parts.tsx';
+import { Notice } from '../../shared/parts.tsx';
 import { TextBox } from '../../ui/TextBox.tsx';
 
 /** Pictures of a fitting. They stay in this browser, made smaller, without what the camera wrote about place and time. */

@@ -1,13 +1,13 @@
 import { X } from 'lucide-react';
-import { signOf } from '@ample/core/fit';
-import type { Observation } from '@ample/core/formats';
-import { becameOf } from '@ample/core/toile';
+import { signOf } from '@ample/core/fitting/fit';
+import type { Observation } from '@ample/core/documents';
+import { becameOf } from '@ample/core/fitting/toile';
 import { RESULT_WORDS, sayAnswer, SIGN_WORDS } from '@ample/core/words';
-import { longDate } from '../../app/time.ts';
+import { longDate } from '../../lib/time.ts';
 import { removeObservation, setObservation } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { LengthField } from '../../ui/LengthField.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
 import { SidePick } from '../../ui/SidePick.tsx';
 import { TextBox } from '../../ui/TextBox.tsx';
 

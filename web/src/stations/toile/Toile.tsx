@@ -1,15 +1,15 @@
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
-import { inOrderOfDate } from '@ample/core/toile';
+import { inOrderOfDate } from '@ample/core/fitting/toile';
 import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
-import { Station } from '../../ui/parts.tsx';
+import { Station } from '../../shared/parts.tsx';
 import { FittingList } from './FittingList.tsx';
 import { FittingView } from './FittingView.tsx';
 import { Pair } from './Pair.tsx';
 import { Versions } from './Versions.tsx';
-import { Again } from './Again.tsx';
+import { Again } from '../../shared/Again.tsx';
 
 const TAB =
   'btn border-b-0 data-[state=active]:bg-ink data-[state=active]:text-white focus-visible:outline-offset-[-3px]';

@@ -1,11 +1,11 @@
 import { useEffect, useState } from 'react';
-import type { Draft } from '@ample/core/draft';
-import { diagramOf } from '@ample/core/formats';
-import type { Version } from '@ample/core/formats';
+import type { Draft } from '@ample/core/fitting/plan';
+import { diagramOf } from '@ample/core/out';
+import type { Version } from '@ample/core/documents';
 import type { Piece } from '@ample/core/pattern';
-import { differences, resolveVersion, standsAs } from '@ample/core/toile';
+import { differences, resolveVersion, standsAs } from '@ample/core/fitting/toile';
 import { sayDifference, sayRefusal } from '@ample/core/words';
-import { longDate, today } from '../../app/time.ts';
+import { longDate, today } from '../../lib/time.ts';
 import { useDraft } from '../../store/draft.ts';
 import { goBackTo, keepVersion, removeVersion, renameVersion } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';

@@ -1,6 +1,6 @@
 import { CircleCheck, CircleHelp, Pencil } from 'lucide-react';
 import { useState } from 'react';
-import { HALVES, SURE, type ReadPiece } from '@ample/core/tracing';
+import { HALVES, SURE, type ReadPiece } from '@ample/core/in/tracing';
 import type { Refusal } from '@ample/core/units';
 import { sayAsk, sayBasis, sayFileRefusal } from '@ample/core/words';
 import { useBring } from '../../../store/bring.ts';

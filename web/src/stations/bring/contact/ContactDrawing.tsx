@@ -1,4 +1,4 @@
-import { drawPiece, pathData } from '@ample/core/formats';
+import { drawPiece, pathData } from '@ample/core/out';
 import { pathLength, pointAt } from '@ample/core/geometry';
 import { edgesWithRole, requireEdge, type EdgeRole, type Piece } from '@ample/core/pattern';
 import { ROLE_WORDS } from '@ample/core/words';

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
-import { chartOfFile, withChart } from '@ample/core/fit';
-import { proposeSeams } from '@ample/core/tracing';
+import { chartOfFile, withChart } from '@ample/core/fitting/fit';
+import { proposeSeams } from '@ample/core/in/tracing';
 import { TOL, type Refusal } from '@ample/core/units';
 import { sayFileRefusal } from '@ample/core/words';
 import { useBring } from '../../../store/bring.ts';
@@ -10,7 +10,7 @@ import type { Contact } from '../../../store/contactTypes.ts';
 import { useUnits } from '../../../store/prefs.ts';
 import { editPattern } from '../../../store/patterns.ts';
 import { takePieces } from '../../../store/takePiece.ts';
-import { Length, Notice } from '../../../ui/parts.tsx';
+import { Length, Notice } from '../../../shared/parts.tsx';
 
 /** The seams between the pieces, each walked from both sides; then everything is taken into the pattern. */
 export function SeamsCheck({ contact }: { readonly contact: Contact }) {

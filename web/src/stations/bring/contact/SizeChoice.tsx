@@ -2,8 +2,8 @@ import { saySizesBy, sayFileRefusal } from '@ample/core/words';
 import { useBring } from '../../../store/bring.ts';
 import { chooseAllowance, chooseSize } from '../../../store/contact.ts';
 import { useUnits } from '../../../store/prefs.ts';
-import { LengthField } from '../../../ui/LengthField.tsx';
-import { Notice } from '../../../ui/parts.tsx';
+import { LengthField } from '../../../shared/LengthField.tsx';
+import { Notice } from '../../../shared/parts.tsx';
 
 /** The size one wants, of those in the file, and the allowance where it must be told. */
 export function SizeChoice() {

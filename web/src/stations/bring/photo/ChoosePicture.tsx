@@ -1,9 +1,8 @@
 import { Camera } from 'lucide-react';
 import { useRef, useState } from 'react';
-import { SAMPLE_IDS, sampleName } from '@ample/core/drafting';
+import { SAMPLE_IDS, sampleName, wholeSample } from '@ample/core/blocks';
 import { cuttingLine } from '@ample/core/pattern';
-import { partScene } from '@ample/core/photo';
-import { demoPattern } from '@ample/samples';
+import { partScene } from '@ample/core/in/photo';
 import { openPage, openPicture, standInPicture, usePicture } from '../../../store/picture.ts';
 
 /** What the stand-in's picture shows of the piece. */
@@ -17,7 +16,7 @@ export function ChoosePicture() {
   const [part, setPart] = useState<keyof typeof PARTS>('whole');
   const joining = usePicture((s) => s.base !== null);
   const page = usePicture((s) => s.page);
-  const pieces = demoPattern(sample)?.sizes['5'] ?? [];
+  const pieces = wholeSample(sample).sizes['5'] ?? [];
   const standIn = (scanner: boolean) => {
     const of = pieces.find((p) => p.id === piece) ?? pieces[0];
     if (!of) return;

@@ -1,8 +1,8 @@
-import { outlinePlaces } from '@ample/core/tracing';
+import { outlinePlaces } from '@ample/core/in/tracing';
 import { addFromPicture } from '../../../store/drawn.ts';
 import { inOneStep } from '../../../store/drawnHistory.ts';
 import { dropLast, usePicture } from '../../../store/picture.ts';
-import { Notice } from '../../../ui/parts.tsx';
+import { Notice } from '../../../shared/parts.tsx';
 import { PLACE_WORDS } from '../placeWords.ts';
 import { HowJoined } from './JoinPictures.tsx';
 

@@ -1,6 +1,6 @@
-import { pathData } from '@ample/core/formats';
+import { pathData } from '@ample/core/out';
 import type { Point } from '@ample/core/geometry';
-import { outlinePlaces, type Place } from '@ample/core/tracing';
+import { outlinePlaces, type Place } from '@ample/core/in/tracing';
 import { useDrawn } from '../../../store/drawn.ts';
 import { usePicture } from '../../../store/picture.ts';
 import { useUnits } from '../../../store/prefs.ts';

@@ -1,5 +1,5 @@
 import { flatten, openPage, SHEETS, usePicture, type SheetId } from '../../../store/picture.ts';
-import { LengthField } from '../../../ui/LengthField.tsx';
+import { LengthField } from '../../../shared/LengthField.tsx';
 
 const CORNERS = ['upper left', 'upper right', 'lower right', 'lower left'] as const;
 

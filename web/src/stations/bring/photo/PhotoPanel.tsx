@@ -1,7 +1,7 @@
 import { sayFileRefusal } from '@ample/core/words';
 import { putAway, usePicture } from '../../../store/picture.ts';
 import { useUnits } from '../../../store/prefs.ts';
-import { Notice } from '../../../ui/parts.tsx';
+import { Notice } from '../../../shared/parts.tsx';
 import { ChoosePicture } from './ChoosePicture.tsx';
 import { DrawOutline } from './DrawOutline.tsx';
 import { JoinNext, KeptPicture, ShareMarks } from './JoinPictures.tsx';

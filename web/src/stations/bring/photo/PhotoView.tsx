@@ -1,7 +1,7 @@
 import { useMemo, type KeyboardEvent, type MouseEvent } from 'react';
 import { markAt, moveMark, placeAt, usePicture } from '../../../store/picture.ts';
 import { shareAt } from '../../../store/pictureJoin.ts';
-import { useViewport } from '../../../table/viewport.ts';
+import { useViewport } from '../../../lib/viewport.ts';
 import { ViewButtons } from '../ViewButtons.tsx';
 import { DrawnOver, SharedMarks } from './DrawnOver.tsx';
 

@@ -1,0 +1,86 @@
+import { ok, refuse, type Result } from '../../../units/index.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import { centreEdge, lowerEnd } from '../../kit/across.ts';
+import { choice, define, held } from '../../kit/define.ts';
+import { amountGrip } from '../../kit/grip.ts';
+import { SWAY, SWAY_COMMON, swayAdvice } from '../../kit/sway.ts';
+import { waistRow, type OnWaist } from '../../kit/waistRow.ts';
+import { backOf } from '../../kit/wedge.ts';
+import { choiceOf, numberOf } from '../../engine/values.ts';
+
+/** A back that is cut at the waist, in one piece or in panels. */
+function waistBack(context: Pick<Context, 'pieces' | 'seams'>): Result<readonly [OnWaist, ...OnWaist[]]> {
+  const back = backOf(context.pieces, ['back']);
+  if (!back.ok) return back;
+  const row = waistRow(context, back.value);
+  return row ? ok(row) : refuse('no-waist-seam', { piece: back.value.name });
+}
+
+/** Without darts to take it up, what the waist has gained on the slant is given back at the side. */
+function heldAtSide(row: readonly OnWaist[], message: Message): readonly Instruction[] {
+  const last = row.at(-1);
+  if (!last || row.length === 1) return [];
+  const others = row.filter((o) => o !== last).map((o) => o.piece.id);
+  const { outer: side } = last.panel;
+  return [
+    { op: 'restoreWidth', stage: 'true', piece: last.piece.id, message, side, role: 'waist', shape: 'curved', others },
+  ];
+}
+
+function plan(context: Context, values: Values): Result<Program> {
+  const row = waistBack(context);
+  if (!row.ok) return row;
+  const { piece } = row.value[0];
+  const by = numberOf(values, 'by');
+  const gain = choiceOf(values, 'skirt') === 'gain';
+  const skirtBack = context.pieces.find((p) => p.part === 'skirtBack' && centreEdge(p));
+  const skirt = gain && skirtBack ? waistRow(context, skirtBack) : null;
+  if (gain && !skirt) return refuse('skirt-not-found', {});
+  const edge = centreEdge(piece);
+  if (!edge) return refuse('back-not-found', {});
+  const at = lowerEnd(edge);
+  const data = { by, panels: row.value.length };
+  const say = (code: string): Message => ({ code, data });
+  const to = { x: at.x, y: at.y - by };
+  const raised = (on: readonly OnWaist[], stage: 'true' | 'match', code: string): readonly Instruction[] =>
+    on.map((o) => ({ op: 'raiseCentre', stage, piece: o.piece.id, message: say(code), by, panel: o.panel }));
+  const instructions: Instruction[] = [
+    {
+      op: 'mark',
+      stage: 'mark',
+      piece: piece.id,
+      message: say('swayWaist.mark'),
+      lines: [],
+      points: [{ id: 'new waist', kind: 'target', at: to }],
+    },
+    ...raised(row.value, 'true', 'swayWaist.true'),
+    ...heldAtSide(row.value, say('swayWaist.side')),
+    ...raised(skirt ?? [], 'match', 'swayWaist.skirt'),
+    ...swayAdvice(piece, by),
+    { op: 'match', stage: 'match', message: say('swayWaist.match'), kinds: ['waist', 'side', 'princess'] },
+  ];
+  return ok({
+    piece: piece.id,
+    instructions,
+    grips: [amountGrip({ piece: piece.id, shown: 'drawn', from: at, axis: { x: 0, y: -1 }, value: by, limits: SWAY })],
+  });
+}
+
+export const swaybackWaistSeam: AlterationDefinition = define({
+  ...SWAY_COMMON,
+  id: 'swayback-waist-seam',
+  params: [SWAY, choice('skirt', 'keep', 'gain')],
+  requires: ['centreBack', 'waist'],
+  refusals: ['back-not-found', 'no-waist-seam', 'skirt-not-found'],
+  examples: [
+    { name: 'bodice only', on: 'causeway', values: { by: 15 } },
+    { name: 'the skirt gains it', on: 'causeway', values: { by: 12, skirt: 'gain' } },
+    { name: 'across panels', on: 'skerry-armhole', values: { by: 15 } },
+  ],
+  source: 'The waist seam drawn again from the amount above it at the centre back to nothing at the side.',
+  why: 'why.swayback-waist-seam',
+  grade: 'best',
+  needs: waistBack,
+  plan,
+  holds: held({ part: ['back', 'sideBack'], role: 'side' }, { part: ['back', 'sideBack'], role: 'armhole' }),
+});

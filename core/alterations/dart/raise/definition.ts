@@ -1,0 +1,143 @@
+import { add } from '../../../geometry/index.ts';
+import { dartShape, type Dart } from '../../../pattern/index.ts';
+import { ok, type Result } from '../../../units/index.ts';
+import { seamsHold } from '../../kit/bust/promises.ts';
+import type { AlterationDefinition, Context, Instruction, Program, Values } from '../../contract.ts';
+import { boxSlide } from '../../kit/dart/boxSlide.ts';
+import { DART, DART_REFUSALS, findDart, suitsDarts } from '../../kit/dart/find.ts';
+import { fitsFallen } from '../../kit/fallen.ts';
+import { choiceOf, numberOf } from '../../engine/values.ts';
+
+const AIMED: readonly Dart['kind'][] = ['side', 'french', 'waist'];
+
+/** Raises or lowers a dart: the whole of it in a box, or only its tip. */
+function plan(context: Context, values: Values): Result<Program> {
+  const found = findDart(context, { ...values, part: 'front' });
+  if (!found.ok) return found;
+  const { piece, dart, aim } = found.value;
+  const by = numberOf(values, 'by');
+  const data = { dart: dart.kind, by: Math.abs(by) };
+  const up = by >= 0;
+  const shape = dartShape(piece, dart);
+  // The other dart's tip aims at the bust point too: it goes with it unless asked to stay.
+  const others =
+    choiceOf(values, 'others') === 'follow'
+      ? piece.darts.filter((d) => d.id !== dart.id && AIMED.includes(d.kind))
+      : [];
+  const follow = others.flatMap((d): readonly Instruction[] => [
+    {
+      op: 'tip',
+      stage: 'dart',
+      message: { code: 'raise.others', data },
+      dart: d.id,
+      tip: add(d.tip, { x: 0, y: -by }),
+    },
+    { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: d.id },
+  ]);
+  const finish: readonly Instruction[] = [
+    ...follow,
+    { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: dart.id },
+    { op: 'match', stage: 'match', message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] },
+  ];
+  const bustPoint = add(aim, { x: 0, y: -by });
+  const points = [{ id: 'bustPoint', kind: 'bustPoint' as const, at: bustPoint }];
+  if (choiceOf(values, 'way') === 'retip') {
+    const tip = add(shape.tip, { x: 0, y: -by });
+    return ok({
+      piece: piece.id,
+      instructions: [
+        {
+          op: 'mark',
+          stage: 'mark',
+          message: { code: up ? 'raise.mark.tip' : 'lower.mark.tip', data },
+          lines: [],
+          points,
+        },
+        { op: 'tip', stage: 'dart', message: { code: 'raise.retip', data }, dart: dart.id, tip },
+        {
+          op: 'landmark',
+          stage: 'dart',
+          message: { code: 'raise.bustPoint', data },
+          bustPoint,
+          levels: { bust: bustPoint.y },
+        },
+        ...finish,
+      ],
+    });
+  }
+  const slide = boxSlide(piece, dart, by);
+  if (!slide.ok) return slide;
+  const s = slide.value;
+  const first = s.corners[0] ?? shape.start;
+  return ok({
+    piece: piece.id,
+    instructions: [
+      {
+        op: 'mark',
+        stage: 'mark',
+        message: { code: up ? 'raise.mark.box' : 'lower.mark.box', data },
+        lines: [{ id: 'box', label: '1', points: s.corners }],
+        points,
+      },
+      {
+        op: 'slash',
+        stage: 'cut',
+        spec: s.spec,
+        messages: { cut: { code: 'raise.cut', data }, open: { code: up ? 'raise.slide' : 'lower.slide', data } },
+        dimensions: [{ id: 'slide', from: first, to: add(first, s.shift), value: Math.abs(by) }],
+      },
+      {
+        op: 'landmark',
+        stage: 'dart',
+        message: { code: 'raise.bustPoint', data },
+        bustPoint,
+        levels: { bust: bustPoint.y },
+      },
+      { op: 'straighten', stage: 'true', message: { code: 'raise.true', data }, edges: s.edges },
+      ...finish,
+    ],
+    grips: [
+      {
+        kind: 'amount',
+        id: 'gap',
+        key: 'by',
+        piece: piece.id,
+        stages: ['open', 'level'],
+        at: add(shape.tip, s.shift),
+        from: shape.tip,
+        axis: { x: 0, y: -1 },
+        per: 1,
+        min: -80,
+        max: 80,
+      },
+    ],
+  });
+}
+
+export const dartRaise: AlterationDefinition = {
+  id: 'dart-raise',
+  revision: 1,
+  family: 'dart',
+  params: [
+    DART,
+    { kind: 'length', key: 'by', min: -80, max: 80, initial: -15, step: 1, signed: true },
+    { kind: 'choice', key: 'way', options: ['box', 'retip'], initial: 'box' },
+    { kind: 'choice', key: 'others', options: ['follow', 'stay'], initial: 'follow' },
+  ],
+  amount: 'by',
+  requires: ['dart'],
+  refusals: [...DART_REFUSALS, 'box-needs-side-dart', 'no-room-to-slide', 'overlap-too-large', 'cut-leaves-piece'],
+  examples: [
+    { name: 'lowered', on: 'causeway', values: { dart: 'side', by: -15 } },
+    { name: 'raised', on: 'causeway-side', values: { dart: 'side', by: 12 } },
+    { name: 'tipOnly', on: 'causeway', values: { dart: 'side', by: 10, way: 'retip' } },
+  ],
+  source: 'A box cut around the dart and slid, or the tip alone drawn anew.',
+  suggest: () => ({}),
+  reads: ['neckPointToBustPoint'],
+  fits: fitsFallen,
+  offered: true,
+  suits: suitsDarts(['front']),
+  plan,
+  holds: seamsHold,
+};

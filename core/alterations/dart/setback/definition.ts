@@ -1,0 +1,71 @@
+import { sub, unit } from '../../../geometry/index.ts';
+import { ok, type Result } from '../../../units/index.ts';
+import { seamsHold } from '../../kit/bust/promises.ts';
+import type { AlterationDefinition, Context, Program, Values } from '../../contract.ts';
+import { DART, DART_REFUSALS, findDart, suitsDarts } from '../../kit/dart/find.ts';
+import { numberOf } from '../../engine/values.ts';
+
+/** A dart lengthened or shortened until its tip stays so far behind the bust point. */
+function plan(context: Context, values: Values): Result<Program> {
+  const found = findDart(context, { ...values, part: 'front' });
+  if (!found.ok) return found;
+  const { piece, dart, aim, setback: was } = found.value;
+  const setback = numberOf(values, 'setback');
+  const data = { dart: dart.kind, setback, was };
+  return ok({
+    piece: piece.id,
+    instructions: [
+      {
+        op: 'mark',
+        stage: 'mark',
+        message: { code: 'setback.mark', data },
+        lines: [],
+        points: [{ id: 'bustPoint', kind: 'bustPoint', at: aim }],
+      },
+      {
+        op: 'retip',
+        stage: 'dart',
+        message: { code: setback > was ? 'setback.shorter' : 'setback.longer', data },
+        dart: dart.id,
+        bustPoint: aim,
+        setback,
+      },
+      { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: dart.id },
+      { op: 'match', stage: 'match', message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] },
+    ],
+    grips: [
+      {
+        kind: 'amount',
+        id: 'tip',
+        key: 'setback',
+        piece: piece.id,
+        stages: ['mark', 'dart', 'true', 'match'],
+        at: dart.tip,
+        from: aim,
+        axis: unit(sub(dart.tip, aim)),
+        per: 1,
+        min: 5,
+        max: 120,
+      },
+    ],
+  });
+}
+
+export const dartSetback: AlterationDefinition = {
+  id: 'dart-setback',
+  revision: 1,
+  family: 'dart',
+  params: [DART, { kind: 'length', key: 'setback', min: 5, max: 120, initial: 30, step: 1 }],
+  amount: 'setback',
+  requires: ['dart'],
+  refusals: DART_REFUSALS,
+  examples: [
+    { name: 'shorter', on: 'causeway', values: { dart: 'side', setback: 40 } },
+    { name: 'longer', on: 'causeway-french', values: { dart: 'french', setback: 15 } },
+  ],
+  source: 'The tip set back from the bust point along the dart, legs drawn equal.',
+  suggest: () => ({}),
+  suits: suitsDarts(['front']),
+  plan,
+  holds: seamsHold,
+};

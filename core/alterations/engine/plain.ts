@@ -1,0 +1,56 @@
+import { canonical, type Piece, type Seam, type SeamSide } from '../../pattern/index.ts';
+import type { Context, Run } from '../contract.ts';
+
+const known = new WeakMap<readonly Piece[], WeakMap<readonly Seam[], ReturnType<typeof canonical>>>();
+
+/** Worked out once for every list of pieces: a plan's steps look at the same ones again and again. */
+function plainOf(pieces: readonly Piece[], seams: readonly Seam[]): ReturnType<typeof canonical> {
+  const bySeams = known.get(pieces) ?? new WeakMap<readonly Seam[], ReturnType<typeof canonical>>();
+  known.set(pieces, bySeams);
+  const found = bySeams.get(seams) ?? canonical(pieces, seams);
+  bySeams.set(seams, found);
+  return found;
+}
+
+/** The context with every piece in its plainest writing; the context itself where all of them are plain. */
+export function plainContext(context: Context): Context {
+  const now = plainOf(context.pieces, context.seams);
+  const then = plainOf(context.original, context.originalSeams);
+  if (now.pieces === context.pieces && then.pieces === context.original) return context;
+  // One piece, one plain piece: that it is untouched is seen by it being the same object.
+  const original = then.pieces.map((p, i) => {
+    const at = context.pieces.indexOf(context.original[i] as Piece);
+    return at >= 0 ? (now.pieces[at] as Piece) : p;
+  });
+  // Not spread: the flat measurements are worked out when asked for.
+  return Object.assign(Object.create(Object.getPrototypeOf(context)) as object, definedOn(context), {
+    pieces: now.pieces,
+    seams: now.seams,
+    original,
+    originalSeams: then.seams,
+  }) as Context;
+}
+
+/** The properties of an object, getters among them left as getters would be: read only when asked for. */
+function definedOn(context: Context): Context {
+  return Object.defineProperties({}, Object.getOwnPropertyDescriptors(context)) as Context;
+}
+
+/** What a run did not touch is handed back as it was written, and its seams name its own edges again. */
+export function asWritten(context: Context, plain: Context, run: Run): Run {
+  if (plain === context) return run;
+  const untouched = new Set<string>();
+  const pieces = run.pieces.map((p) => {
+    const at = plain.pieces.indexOf(p);
+    if (at < 0) return p;
+    untouched.add(p.id);
+    return context.pieces[at] as Piece;
+  });
+  const side = (now: SeamSide, was: SeamSide | undefined): SeamSide =>
+    was && untouched.has(now.piece) && was.piece === now.piece ? was : now;
+  const seams = run.seams.map((s) => {
+    const was = context.seams.find((w) => w.id === s.id);
+    return was ? { ...s, first: side(s.first, was.first), second: side(s.second, was.second) } : s;
+  });
+  return { ...run, pieces, seams };
+}

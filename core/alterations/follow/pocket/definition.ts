@@ -1,0 +1,44 @@
+import { ok, type Result } from '../../../units/index.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import { define } from '../../kit/define.ts';
+import { followings, sideLengthOf, wantedLength } from '../../kit/follow.ts';
+
+/** The opening of every pocket drawn anew along the seam it is sewn into; the bag goes with it, its grain unturned. */
+function plan(context: Context, _values: Values): Result<Program> {
+  const found = followings(context, 'pocket', ['pocket']);
+  if (!found.ok) return found;
+  const instructions = found.value.flatMap((f): readonly Instruction[] => {
+    const data = { by: wantedLength(f) - sideLengthOf(f.follower, f.following) };
+    const say = (code: string): Message => ({ code: `pocket.${code}`, data });
+    return [
+      { op: 'mark', stage: 'mark', piece: f.follower.id, message: say('mark'), lines: [], points: [] },
+      { op: 'opening', stage: 'true', piece: f.follower.id, message: say('draw'), of: f.leader.id, seam: f.seam.id },
+    ];
+  });
+  const match: Message = { code: 'pocket.match', data: {} };
+  return ok({
+    piece: found.value[0].follower.id,
+    instructions: [...instructions, { op: 'match', stage: 'match', message: match, kinds: ['pocket'] }],
+  });
+}
+
+export const pocketFollows: AlterationDefinition = define({
+  id: 'pocket-follows',
+  family: 'follow',
+  amount: null,
+  params: [],
+  requires: [],
+  refusals: ['nothing-to-follow'],
+  examples: [
+    {
+      name: 'after a wider hip',
+      on: 'causeway',
+      values: {},
+      after: [{ alteration: 'side-add', values: { by: 32, level: 'hip' } }],
+    },
+  ],
+  source: 'The opening traced from the altered seam between its two notches; the bag redrawn to its ends, grain kept.',
+  why: 'why.pocket-follows',
+  needs: (context) => followings(context, 'pocket', ['pocket']),
+  plan,
+});

@@ -1,3 +1,0 @@
-import { onPanels } from '../bust/onPanels.ts';
-
-export const fullBustPrincessShoulder = onPanels('shoulder', 0.62);

@@ -1,0 +1,99 @@
+import { endOf } from '../../../geometry/index.ts';
+import { edgesWithRole, levelOf, type Piece } from '../../../pattern/index.ts';
+import { ok, refuse, type Result } from '../../../units/index.ts';
+import type { AlterationDefinition, Context, Message, Program, Values } from '../../contract.ts';
+import { define, held, length, tenth } from '../../kit/define.ts';
+import { fitBy } from '../../kit/fitBy.ts';
+import { amountGrip } from '../../kit/grip.ts';
+import { alongLines, lineAcross, type LengthLine } from '../../kit/lengthLines.ts';
+import { numberOf } from '../../engine/values.ts';
+
+const BY = length('by', -70, 90, -10, true);
+/** Where the line between waist and hip lies: high enough to cross the darts, as a share of the hip depth. */
+const HIGH = 0.45;
+/** How far below the hip level the other line lies, mm. */
+const BELOW_HIP = 60;
+/** Least paper between the lower line and the hem, mm. */
+const ABOVE_HEM = 40;
+
+const PARTS: readonly Piece['part'][] = ['skirtFront', 'skirtBack'];
+
+/** The two lines of one skirt piece: what one takes the other gives, so that the hem stays where it is. */
+function linesOn(piece: Piece, by: number): Result<readonly LengthLine[]> {
+  const [waist, hip] = [levelOf(piece, 'waist'), levelOf(piece, 'hip')];
+  const hem = edgesWithRole(piece, 'hem').flatMap((e) => [e.path.start.y, endOf(e.path).y]);
+  const lower = hip ? hip.y + BELOW_HIP : NaN;
+  if (!waist || !hip || hem.length === 0 || Math.min(...hem) < lower + ABOVE_HEM + Math.max(0, by))
+    return refuse('hip-missing', { piece: piece.name });
+  const out: LengthLine[] = [];
+  for (const [line, y, amount] of [
+    ['aboveHip', waist.y + HIGH * (hip.y - waist.y), by],
+    ['belowHip', lower, -by],
+  ] as const) {
+    const met = lineAcross(piece, line, y, amount);
+    if (!met.ok) return met;
+    if (!met.value) return refuse('hip-missing', { piece: piece.name });
+    out.push(met.value);
+  }
+  return ok(out);
+}
+
+function plan({ pieces }: Context, values: Values): Result<Program> {
+  const by = numberOf(values, 'by');
+  const skirts = pieces.filter((p) => PARTS.includes(p.part));
+  const [first] = skirts;
+  if (!first) return refuse('hip-missing', { piece: pieces[0]?.name ?? '' });
+  const say = (code: string): Message => ({
+    code: `hipDepth.${code === 'open' || code === 'lap' ? (by > 0 ? 'lower' : 'higher') : code}`,
+    data: { by: Math.abs(by), pieces: skirts.length },
+  });
+  const all: LengthLine[] = [];
+  for (const piece of skirts) {
+    const lines = linesOn(piece, by);
+    if (!lines.ok) return lines;
+    all.push(...lines.value);
+  }
+  const at = all[0]?.left.at ?? { x: 0, y: 0 };
+  return ok({
+    piece: first.id,
+    instructions: [
+      ...skirts.flatMap((p) =>
+        alongLines(
+          p,
+          all.filter((l) => l.piece === p),
+          say,
+        ),
+      ),
+      { op: 'match', stage: 'match', message: say('match'), kinds: ['side', 'pocket'] },
+    ],
+    grips: [
+      amountGrip({ piece: first.id, shown: 'opened', from: at, axis: { x: 0, y: 1 }, value: by, limits: BY, per: 1 }),
+    ],
+  });
+}
+
+export const hipDepth: AlterationDefinition = define({
+  id: 'hip-depth',
+  family: 'length',
+  params: [BY],
+  amounts: ['by'],
+  requires: ['waist', 'side', 'hem'],
+  refusals: ['hip-missing', 'line-off-piece', 'overlap-too-large'],
+  examples: [
+    { name: 'higher', on: 'causeway', values: { by: -12 } },
+    { name: 'lower', on: 'causeway', values: { by: 15 } },
+  ],
+  source:
+    'A skirt lapped or spread between waist and hip and the other way below the hip: the curve of the hip moves, darts become shorter or longer with it, the hem stays.',
+  why: 'why.hip-depth',
+  needs: ({ pieces }) => {
+    const first = pieces.find((p) => PARTS.includes(p.part));
+    if (!first) return refuse('hip-missing', { piece: pieces[0]?.name ?? '' });
+    const lines = linesOn(first, 0);
+    return lines.ok ? ok(true) : lines;
+  },
+  reads: ['hipDepth'],
+  fits: (context) => fitBy(context, 'hipDepth', 1, (by) => ({ by: tenth(by) })),
+  plan,
+  holds: held({ part: PARTS, role: 'waist' }),
+});

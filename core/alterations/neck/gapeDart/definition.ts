@@ -1,0 +1,172 @@
+import {
+  distance,
+  midpoint,
+  pathLength,
+  pointAt,
+  rotateAbout,
+  spanLength,
+  spansOf,
+  type Path,
+  type Point,
+} from '../../../geometry/index.ts';
+import { bustPointOf, edgesWithRole, requireEdge, type Dart, type Edge, type Piece } from '../../../pattern/index.ts';
+import { slash, type SlashSpec } from '../../../paper/slash/index.ts';
+import { edgeAfter, edgeBefore, fairRun } from '../../../paper/truing/index.ts';
+import { ok, refuse, type Result } from '../../../units/index.ts';
+import { dartMouthPoint } from '../../kit/bust/landmarks.ts';
+import type { AlterationDefinition, Context, Message, Program, Values } from '../../contract.ts';
+import { centreEdge } from '../../kit/across.ts';
+import { define, held, length } from '../../kit/define.ts';
+import { numberOf } from '../../engine/values.ts';
+
+/** Where along the neckline, from the centre, the line begins unless it is put elsewhere. */
+const ALONG = 0.5;
+/** How far to either side of the fold the neckline is drawn again, mm. */
+const BLEND = 28;
+
+interface Found {
+  readonly piece: Piece;
+  readonly neck: Edge;
+  readonly dart: Dart;
+  readonly pivot: Point;
+  /** On the neckline. */
+  readonly at: Point;
+  readonly neckFirst: boolean;
+}
+
+/** A front with a bust point and a dart that can take what the neckline gives. */
+function gaping(context: Pick<Context, 'pieces'>, share = ALONG): Result<Found> {
+  const piece = context.pieces.find((p) => p.part === 'front' && bustPointOf(p));
+  const pivot = piece ? bustPointOf(piece) : undefined;
+  if (!piece || !pivot) return refuse('bust-point-not-found', {});
+  // With a dart in the neckline, the part of it that begins at the centre.
+  const necks = edgesWithRole(piece, 'neck');
+  const neck =
+    necks.find((e) => [edgeBefore(piece, e.id), edgeAfter(piece, e.id)].includes(centreEdge(piece)?.id ?? '')) ??
+    necks[0];
+  const dart = [...piece.darts].sort((a, b) => Number(b.kind === 'side') - Number(a.kind === 'side'))[0];
+  if (!neck) return refuse('neck-missing', { piece: piece.name });
+  if (!dart) return refuse('no-dart', { piece: piece.name });
+  const i = piece.edges.indexOf(neck);
+  const neckFirst = piece.edges[(i + 1) % piece.edges.length]?.id !== centreEdge(piece)?.id;
+  const size = pathLength(neck.path);
+  const along = size * (neckFirst ? share : 1 - share);
+  return ok({ piece, neck, dart, pivot, at: pointAt(neck.path, along), neckFirst });
+}
+
+/** Arc length of the bend that the fold has left, the one nearest to where it was made. */
+function bendNear(path: Path, near: Point): number {
+  let along = 0;
+  let best = { along: 0, off: Infinity };
+  for (const span of spansOf(path).slice(0, -1)) {
+    along += spanLength(span);
+    const off = distance(span.b, near);
+    if (off < best.off) best = { along, off };
+  }
+  return best.along;
+}
+
+function plan(context: Context, values: Values): Result<Program> {
+  const found = gaping(context, numberOf(values, 'along'));
+  if (!found.ok) return found;
+  const { piece, neck, dart, pivot, at, neckFirst } = found.value;
+  const by = numberOf(values, 'by');
+  const reach = distance(at, pivot);
+  const way = neckFirst ? -1 : 1;
+  const angle = way * 2 * Math.asin(by / 2 / reach);
+  const mouth = dartMouthPoint(piece, dart, pivot);
+  const data = { by, degrees: (Math.abs(angle) * 180) / Math.PI, dart: dart.kind, reach };
+  const say = (code: string): Message => ({ code: `gape.${code}`, data });
+  const side = neckFirst ? 1 : -1;
+  const seed = (sign: number): Point => {
+    // Beside the neckline, just below it.
+    const t = { x: (pivot.x - at.x) / reach, y: (pivot.y - at.y) / reach };
+    return { x: at.x + t.x * 12 - t.y * sign * -4, y: at.y + t.y * 12 + t.x * sign * -4 };
+  };
+  const setback = distance(dart.tip, pivot);
+  const spec: SlashSpec = {
+    cuts: [
+      { id: 'neck line', points: [at, pivot] },
+      { id: 'dart line', points: [mouth, pivot] },
+    ],
+    hinges: [{ id: 'pin', at: pivot, panels: ['outer', 'centre'] }],
+    panels: [
+      { id: 'outer', seed: seed(side), motion: { kind: 'turn', about: pivot, angle }, stage: 'open' },
+      { id: 'centre', seed: seed(-side), motion: { kind: 'rest' }, stage: 'open' },
+    ],
+  };
+  const folded = slash(piece, spec);
+  if (!folded.ok) return folded;
+  const after = requireEdge(folded.value.piece, neck.id).path;
+  const bend = bendNear(after, midpoint(at, rotateAbout(at, pivot, angle)));
+  const [from, to] = [Math.max(1, bend - BLEND), Math.min(pathLength(after) - 1, bend + BLEND)];
+  // Folded on the slant, the neckline loses less than the fold takes.
+  const shorter = pathLength(neck.path) - pathLength(fairRun(after, from, to, false));
+  return ok({
+    piece: piece.id,
+    instructions: [
+      {
+        op: 'mark',
+        stage: 'mark',
+        message: say('mark'),
+        lines: [
+          { id: 'neck line', label: '1', points: [at, pivot] },
+          { id: 'dart line', label: '2', points: [mouth, pivot] },
+        ],
+        points: [{ id: 'pin', kind: 'hinge', at: pivot }],
+      },
+      {
+        op: 'slash',
+        stage: 'cut',
+        messages: { cut: say('cut'), open: say('fold') },
+        spec,
+        dimensions: [{ id: 'gap', from: at, to: rotateAbout(at, pivot, angle), value: by }],
+      },
+      { op: 'retip', stage: 'dart', message: say('dart'), dart: dart.id, bustPoint: pivot, setback },
+      { op: 'cap', stage: 'dart', message: { code: 'dart.cap', data }, dart: dart.id },
+      {
+        op: 'fairRun',
+        stage: 'true',
+        message: say('neck'),
+        edge: neck.id,
+        from,
+        to,
+        free: true,
+      },
+      {
+        op: 'match',
+        stage: 'match',
+        message: { code: 'gape.match', data: { ...data, shorter } },
+        kinds: ['neck', 'shoulder', 'side'],
+      },
+    ],
+    grips: [
+      {
+        kind: 'along',
+        id: 'gap',
+        key: 'along',
+        piece: piece.id,
+        stages: ['mark', 'cut'],
+        at,
+        path: neck.path,
+        min: 0.2,
+        max: 0.85,
+      },
+    ],
+  });
+}
+
+export const neckGapeDart: AlterationDefinition = define({
+  id: 'neck-gape-dart',
+  family: 'neck',
+  params: [length('by', 0, 30, 8), { kind: 'share', key: 'along', min: 0.2, max: 0.85, initial: ALONG }],
+  requires: ['neck', 'dart'],
+  refusals: ['bust-point-not-found', 'neck-missing', 'no-dart'],
+  examples: [{ name: 'into the side dart', on: 'causeway', values: { by: 8 } }],
+  source: 'Folded from the amount at the neckline to nothing at the bust point; the dart opens by the same turn.',
+  why: 'why.neck-gape-dart',
+  grade: 'best',
+  needs: gaping,
+  plan,
+  holds: held({ part: ['front'], role: 'armhole', slack: 1 }, { part: ['front'], role: 'shoulder' }),
+});

@@ -1,0 +1,134 @@
+import { endOf, pathLength, pointAt } from '../../../geometry/index.ts';
+import { edgesWithRole, requireEdge } from '../../../pattern/index.ts';
+import { edgeAfter } from '../../../paper/truing/index.ts';
+import { ok, refuse, type Result } from '../../../units/index.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import { define, held, length } from '../../kit/define.ts';
+import { shoulderPair, type ShoulderOn } from '../../kit/shoulder.ts';
+import { BODICE } from '../../kit/shoulderFit.ts';
+import { numberOf } from '../../engine/values.ts';
+
+/** A place on the neck or armhole, so far from the shoulder seam. */
+function from(on: ShoulderOn, edge: string, by: number) {
+  const path = requireEdge(on.piece, edge).path;
+  const atStart = edge === on.armhole ? on.neckFirst : !on.neckFirst;
+  return pointAt(path, atStart ? by : pathLength(path) - by);
+}
+
+/** The shoulder notch of a set-in sleeve: the joint of its two cap edges. Forward makes the back's half longer. */
+function jointOnCap(
+  context: Context,
+  front: string,
+): { readonly sleeve: string; readonly edge: string; readonly backFirst: boolean } | null {
+  const seam = context.seams.find((s) => s.kind === 'armhole' && s.first.piece === front);
+  const sleeve = context.pieces.find((p) => p.id === seam?.second.piece);
+  const caps = sleeve ? edgesWithRole(sleeve, 'cap') : [];
+  const [first, second] = caps;
+  if (!seam || !sleeve || !first || !second || caps.length !== 2) return null;
+  // In outline order: the one after which the other begins.
+  const [one, two] = edgeAfter(sleeve, first.id) === second.id ? [first, second] : [second, first];
+  return { sleeve: sleeve.id, edge: one.id, backFirst: seam.second.edges.includes(two.id) };
+}
+
+function plan(context: Context, values: Values): Result<Program> {
+  const pair = shoulderPair(context);
+  if (!pair.ok) return pair;
+  const by = numberOf(values, 'by');
+  const neck = numberOf(values, 'neck');
+  if (by * neck < 0) return refuse('sliver-crosses', { by, neck });
+  const forward = by + neck > 0;
+  const { front, back } = pair.value;
+  const [giver, taker] = forward ? [front, back] : [back, front];
+  if (giver.edges.length > 1) return refuse('dart-in-sliver', { piece: giver.piece.name });
+  const [n, t] = [Math.abs(neck), Math.abs(by)];
+  const neckSize = pathLength(requireEdge(giver.piece, giver.neck).path);
+  if (n > neckSize / 2) return refuse('sliver-too-wide', { wanted: n, most: neckSize / 2 });
+  const data = { by: t, neck: n };
+  const say = (code: string): Message => ({ code, data });
+  const ends = [from(giver, giver.neck, n), from(giver, giver.armhole, t)];
+  const joint = jointOnCap(context, front.piece.id);
+  const instructions: Instruction[] = [
+    {
+      op: 'mark',
+      stage: 'mark',
+      piece: giver.piece.id,
+      message: say('forward.mark'),
+      lines: [{ id: 'new seam', label: '1', points: ends }],
+      points: [],
+    },
+    {
+      op: 'mark',
+      stage: 'cut',
+      piece: giver.piece.id,
+      message: say(forward ? 'forward.cut' : 'forward.cut.back'),
+      lines: [],
+      points: [],
+    },
+    {
+      op: 'transfer',
+      stage: 'open',
+      piece: giver.piece.id,
+      message: say(forward ? 'forward.join' : 'forward.join.back'),
+      from: { piece: giver.piece.id, edges: giver.edges },
+      to: { piece: taker.piece.id, edges: taker.edges },
+      neck: n,
+      shoulder: t,
+    },
+  ];
+  if (joint)
+    instructions.push({
+      op: 'joint',
+      stage: 'match',
+      piece: joint.sleeve,
+      message: say('forward.cap'),
+      edge: joint.edge,
+      by: joint.backFirst ? by : -by,
+    });
+  instructions.push({
+    op: 'match',
+    stage: 'match',
+    message: say('forward.match'),
+    kinds: ['shoulder', 'armhole', 'neck'],
+  });
+  const at = ends[1] ?? endOf(requireEdge(giver.piece, giver.armhole).path);
+  return ok({
+    piece: giver.piece.id,
+    instructions,
+    grips: forward
+      ? [
+          {
+            kind: 'amount',
+            id: 'shoulderPoint',
+            key: 'by',
+            piece: front.piece.id,
+            stages: ['mark', 'cut'],
+            at,
+            from: front.shoulderPoint,
+            axis: { x: 0, y: 1 },
+            per: 1,
+            min: 0,
+            max: 30,
+          },
+        ]
+      : [],
+  });
+}
+
+export const forwardShoulder: AlterationDefinition = define({
+  id: 'forward-shoulder',
+  family: 'shoulder',
+  params: [length('by', -25, 30, 10, true), length('neck', -12, 25, 0, true)],
+  amounts: ['by', 'neck'],
+  requires: ['shoulder', 'armhole', 'neck'],
+  refusals: ['shoulder-seam-missing', 'sliver-crosses', 'dart-in-sliver', 'sliver-too-wide'],
+  examples: [
+    { name: 'forward', on: 'causeway', values: { by: 10, neck: 3 } },
+    { name: 'backward', on: 'causeway-shirt', values: { by: -8 } },
+  ],
+  source: 'The sliver between the old seam and the new one passes from front to back along the seam, unchanged.',
+  why: 'why.forward-shoulder',
+  needs: shoulderPair,
+  plan,
+  // Both pieces together: what one gives the other takes.
+  holds: held({ part: BODICE, role: 'neck' }, { part: BODICE, role: 'armhole' }),
+});

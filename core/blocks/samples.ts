@@ -1,0 +1,321 @@
+import { pathLength } from '../geometry/index.ts';
+import {
+  bustPointOf,
+  flatMeasure,
+  PATTERN_VERSION,
+  requireEdge,
+  seamsAfterSplit,
+  withoutBustLine,
+  type ChartRow,
+  type Pattern,
+  type Piece,
+  type Seam,
+} from '../pattern/index.ts';
+import { divideAtDarts, rotateDart, type RotationTarget } from '../paper/truing/index.ts';
+import { expectOk } from '../units/index.ts';
+import { draftBack, draftFront } from './bodice.ts';
+import { SAMPLE_CHART } from './chart.ts';
+import { nameOfSample, SAMPLE_SIZES, type SampleId } from './names.ts';
+import { draftRaglan } from './raglan.ts';
+import { draftSkirt } from './skirt.ts';
+import { bodiceSeams, dressSeams, raglanSeams, seam } from './seams.ts';
+import { draftSleeve } from './sleeve.ts';
+import { draftBand, draftFacing, draftPocket } from './trimmings.ts';
+import { draftCutOn, draftTop } from './tops.ts';
+
+interface Drafted {
+  readonly pieces: readonly Piece[];
+  readonly seams: readonly Seam[];
+}
+
+interface SampleSpec {
+  readonly notes: string;
+  readonly draft: (row: ChartRow) => Drafted;
+  readonly ease: number;
+  readonly fabric?: Pattern['fabric'];
+  readonly style?: Pattern['style'];
+}
+
+function bodice(row: ChartRow): Drafted {
+  const front = draftFront(row);
+  return { pieces: [front, draftBack(row, front)], seams: bodiceSeams };
+}
+
+/** The whole dress: bodice, set-in sleeve, A-line skirt, neck facings and a pocket in the side seam. */
+function dress(row: ChartRow): Drafted {
+  const [front, back] = bodice(row).pieces as [Piece, Piece];
+  const skirt = draftSkirt(row, front, back);
+  return {
+    pieces: [
+      front,
+      back,
+      draftSleeve(row, front, back),
+      ...skirt,
+      draftFacing(front),
+      draftFacing(back),
+      draftPocket(skirt[0]),
+    ],
+    seams: dressSeams,
+  };
+}
+
+/** A loose shirt with a straight band around the neck. */
+function shirt(row: ChartRow): Drafted {
+  const [front, back] = draftTop(row, { ease: 110, dart: false });
+  return {
+    pieces: [front, back, draftBand(front, back)],
+    seams: [
+      ...topSeams(['side']),
+      seam('band front', 'neck', ['front', ['neck']], ['band', ['neckFront'], true]),
+      seam('band back', 'neck', ['back', ['neck'], true], ['band', ['neckBack']]),
+    ],
+  };
+}
+
+/** The bodice with its side dart turned wholly into another place of the front. */
+const turned =
+  (target: (front: Piece) => RotationTarget) =>
+  (row: ChartRow): Drafted => {
+    const { pieces, seams } = bodice(row);
+    const [front, ...others] = pieces as [Piece, ...Piece[]];
+    const done = turn(front, 'sideDart', target(front));
+    return { pieces: [done.piece, ...others], seams: done.split ? seamsAfterSplit(seams, 'front', done.split) : seams };
+  };
+
+const turn = (front: Piece, dart: string, target: RotationTarget) =>
+  expectOk(rotateDart(front, dart, target, bustPointOf(front) ?? { x: 0, y: 0 }), `sample ${front.id} ${dart}`);
+
+const along =
+  (edge: string, share: number) =>
+  (piece: Piece): RotationTarget => ({
+    kind: 'edge',
+    edge,
+    at: pathLength(requireEdge(piece, edge).path) * share,
+  });
+
+const topSeams = (front: readonly string[]): readonly Seam[] => [
+  seam('shoulder', 'shoulder', ['front', ['shoulder']], ['back', ['shoulder'], true]),
+  seam('side', 'side', ['front', front], ['back', ['side'], true]),
+];
+
+/** A top whose side dart is turned low into the side seam. */
+function frenchTop(row: ChartRow): Drafted {
+  const [front, back] = draftTop(row, { ease: 70, dart: true });
+  const done = turn(front, 'sideDart', along('sideLower', 0.5)(front));
+  const seams = topSeams(['sideUpper', 'sideLower']);
+  const seamed: Piece = { ...back, cut: 2, fold: null };
+  return { pieces: [done.piece, seamed], seams: done.split ? seamsAfterSplit(seams, 'front', done.split) : seams };
+}
+
+const CENTRE = { name: 'Centre front' };
+const SIDE = { id: 'sideFront', name: 'Side front', part: 'sideFront' } as const;
+const BACK_SIDE = { id: 'sideBack', name: 'Side back', part: 'sideBack' } as const;
+
+/** The bodice cut into panels: the darts of front and back become the princess seams. */
+function princess(row: ChartRow, from: 'armhole' | 'shoulder'): Drafted {
+  const [front, back] = bodice(row).pieces as [Piece, Piece];
+  const apex = bustPointOf(front) ?? { x: 0, y: 0 };
+  const shoulderShare = pathLength(requireEdge(back, 'shoulderNeck').path) / SHOULDER(back);
+  const upper = turn(
+    front,
+    'sideDart',
+    from === 'armhole' ? along('armhole', 0.46)(front) : along('shoulder', shoulderShare)(front),
+  );
+  const f = divideAtDarts(upper.piece, upper.dart.id, 'waistDart', [apex], { centre: CENTRE, side: SIDE });
+  const waist = back.darts.find((d) => d.id === 'waistDart');
+  const shoulder = back.darts.find((d) => d.id === 'shoulderDart');
+  if (!waist || !shoulder) throw new Error('princess: expected shoulder and waist dart on the back');
+  // From the armhole: two fifths of the back's shoulder dart go into the seam, the rest stays at the shoulder.
+  const backUpper =
+    from === 'armhole'
+      ? expectOk(rotateDart(back, 'shoulderDart', along('armhole', 0.5)(back), waist.tip, 0.4, 0), 'princess back')
+      : null;
+  const b = divideAtDarts(
+    backUpper?.piece ?? back,
+    backUpper?.dart.id ?? 'shoulderDart',
+    'waistDart',
+    backUpper ? [waist.tip] : [shoulder.tip, waist.tip],
+    { centre: { name: 'Centre back' }, side: BACK_SIDE },
+  );
+  const shoulders: readonly Seam[] =
+    from === 'armhole'
+      ? [seam('shoulder', 'shoulder', ['front', ['shoulder']], ['back', ['shoulderNeck', 'shoulderArm'], true])]
+      : [
+          seam('shoulder', 'shoulder', ['front', ['shoulder']], ['back', ['shoulderNeck'], true]),
+          seam('shoulder side', 'shoulder', ['sideFront', ['shoulder 2']], ['sideBack', ['shoulderArm'], true]),
+        ];
+  return {
+    pieces: [f.centre, f.side, b.side, b.centre],
+    seams: [
+      ...shoulders,
+      seam('side', 'side', ['sideFront', ['sideUpper', 'sideLower']], ['sideBack', ['side'], true]),
+      seam('princess front', 'princess', ['front', ['princess']], ['sideFront', ['princess'], true]),
+      seam('princess back', 'princess', ['back', ['princess'], true], ['sideBack', ['princess']]),
+    ],
+  };
+}
+const SHOULDER = (back: Piece): number =>
+  ['shoulderNeck', 'shoulderArm'].reduce((n, e) => n + pathLength(requireEdge(back, e).path), 0);
+
+const CAUSEWAY = { ease: 50 };
+const SPECS = {
+  causeway: {
+    ...CAUSEWAY,
+    draft: dress,
+    notes:
+      'Darted bodice to the waist with a set-in sleeve, A-line skirt with pockets in its side seams and neck facings; front on the fold, back opening. Drafted with 50 mm ease at bust and hip and 30 mm at the waist.',
+  },
+  'causeway-side': {
+    ...CAUSEWAY,
+    ease: 70,
+    draft: (row) => ({ pieces: draftTop(row, { ease: 70, dart: true }), seams: topSeams(['sideUpper', 'sideLower']) }),
+    notes: 'Top to the high hip with a side dart only.',
+  },
+  'causeway-waist': {
+    ...CAUSEWAY,
+    draft: turned(() => ({ kind: 'dart', dart: 'waistDart' })),
+    notes: 'Bodice to the waist; one waist dart takes all the shaping of the front.',
+  },
+  'causeway-french': {
+    ...CAUSEWAY,
+    ease: 70,
+    draft: frenchTop,
+    notes: 'Top to the high hip with a long dart from low in the side seam and a seam at the centre back.',
+  },
+  'causeway-shoulder': {
+    ...CAUSEWAY,
+    draft: turned(along('shoulder', 0.46)),
+    notes: 'Bodice to the waist with shoulder and waist darts.',
+  },
+  'causeway-neck': {
+    ...CAUSEWAY,
+    draft: turned(along('neck', 0.62)),
+    notes: 'Bodice to the waist with neck and waist darts.',
+  },
+  'causeway-armhole': {
+    ...CAUSEWAY,
+    draft: turned(along('armhole', 0.58)),
+    notes: 'Bodice to the waist with armhole and waist darts.',
+  },
+  'causeway-shirt': {
+    ...CAUSEWAY,
+    ease: 110,
+    style: 'loose',
+    draft: shirt,
+    notes: 'Loose woven shirt to the high hip, no darts.',
+  },
+  'causeway-cut-on': {
+    ...CAUSEWAY,
+    ease: 120,
+    style: 'loose',
+    draft: (row) => ({
+      pieces: draftCutOn(row, 120),
+      seams: [
+        seam('overarm', 'shoulder', ['front', ['overarm']], ['back', ['overarm'], true]),
+        seam('side', 'side', ['front', ['underarm', 'side']], ['back', ['underarm', 'side'], true]),
+      ],
+    }),
+    notes: 'Top with a short sleeve cut in one with the body.',
+  },
+  'causeway-wide-neck': {
+    ...CAUSEWAY,
+    ease: 70,
+    draft: (row) => ({
+      pieces: draftTop(row, { ease: 70, dart: true, neck: { out: 25, front: 55, back: 25 } }),
+      seams: topSeams(['sideUpper', 'sideLower']),
+    }),
+    notes:
+      'Top to the high hip with a side dart; the neckline lies 25 mm out from the neck, 55 mm below its pit in front and 25 mm below the nape.',
+  },
+  'causeway-buttons': {
+    ...CAUSEWAY,
+    ease: 70,
+    draft: (row) => ({
+      pieces: draftTop(row, { ease: 70, dart: true, stand: { extension: 18, facing: 55 } }),
+      seams: topSeams(['sideUpper', 'sideLower']),
+    }),
+    notes:
+      'Blouse to the high hip with a side dart, buttoned in front: eight buttons, one level with the bust and one at the waist; extension of 18 mm, facing of 55 mm cut on.',
+  },
+  'causeway-low-armhole': {
+    ...CAUSEWAY,
+    ease: 110,
+    style: 'loose',
+    draft: (row) => ({
+      pieces: draftTop(row, { ease: 110, dart: false, drop: 40 }),
+      seams: topSeams(['side']),
+    }),
+    notes: 'Loose sleeveless top to the high hip, no darts; the armhole ends 40 mm below the underarm of the body.',
+  },
+  ebb: {
+    ease: -30,
+    fabric: { kind: 'knit', stretch: 0.4 },
+    draft: (row) => ({ pieces: draftRaglan(row, -30), seams: raglanSeams }),
+    notes: 'Raglan top in a knit that stretches by two fifths; no darts, 30 mm smaller than the body.',
+  },
+  'skerry-armhole': {
+    ease: 50,
+    draft: (row) => princess(row, 'armhole'),
+    notes: 'Waistcoat-blouse in panels; the seams run from the armholes over the bust to the waist.',
+  },
+  'skerry-shoulder': {
+    ease: 50,
+    draft: (row) => princess(row, 'shoulder'),
+    notes: 'Waistcoat-blouse in panels; the seams run from the shoulders over the bust to the waist.',
+  },
+} as const satisfies Record<SampleId, SampleSpec>;
+
+const specOf = (id: SampleId): SampleSpec => SPECS[id];
+
+function draftedIn(id: SampleId, size: string): Drafted {
+  const row = SAMPLE_CHART.find((r) => r.size === size);
+  if (!row) throw new Error(`draftSample: expected a size of ${SAMPLE_SIZES.join(', ')}, got "${size}"`);
+  const { pieces, seams } = specOf(id).draft(row);
+  // Where darts were turned in drafting counts for nothing: the line is laid on the draft as it is sold.
+  return { pieces: pieces.map(withoutBustLine), seams };
+}
+
+/** The pieces of one sample pattern in one size. Throws on a size that is not in the chart. */
+export const draftSample = (id: SampleId, size: string): readonly Piece[] => draftedIn(id, size).pieces;
+
+/** A sample as a pattern document, in the sizes asked for. Deterministic: the same every time. */
+const drafted = new Map<SampleId, Pattern>();
+/** A sample in all its sizes; drafted once, when it is first asked for. */
+export function wholeSample(id: SampleId): Pattern {
+  const known = drafted.get(id);
+  if (known) return known;
+  const pattern = samplePattern(id);
+  drafted.set(id, pattern);
+  return pattern;
+}
+
+export function samplePattern(id: SampleId, sizes: readonly string[] = SAMPLE_SIZES): Pattern {
+  const spec = specOf(id);
+  const all = sizes.map((s) => [s, draftedIn(id, s)] as const);
+  const bust = (pieces: readonly Piece[]): number =>
+    Math.round(expectOk(flatMeasure(pieces, 'bust'), `${id} bust`) / 5) * 5;
+  return {
+    format: 'ample-draft/pattern',
+    version: PATTERN_VERSION,
+    id,
+    house: 'Halyard Paper Patterns',
+    number: nameOfSample(id).number,
+    name: nameOfSample(id).name,
+    fabric: spec.fabric ?? { kind: 'woven', stretch: 0 },
+    style: spec.style ?? 'fitted',
+    garment: 'top',
+    cups: [],
+    flat: {},
+    underarmDrop: {},
+    like: null,
+    allowance: 15,
+    draftCup: 50,
+    bustEase: spec.ease,
+    draftedHeight: 1660,
+    chart: SAMPLE_CHART,
+    finished: Object.fromEntries(all.map(([s, d]) => [s, { bust: bust(d.pieces) }])),
+    seams: all[0]?.[1].seams ?? [],
+    sizes: Object.fromEntries(all.map(([s, d]) => [s, d.pieces])),
+    notes: spec.notes,
+  };
+}

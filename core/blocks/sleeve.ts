@@ -1,0 +1,82 @@
+import { bisect } from '../numeric/index.ts';
+import { blend, pathFromSpans, pathLength, reversePath, type Path } from '../geometry/index.ts';
+import { requireEdge, type ChartRow, type Piece } from '../pattern/index.ts';
+import { bodyOf } from './body.ts';
+import { edge, line } from './parts.ts';
+
+/** How much longer the cap is than each half of the armhole: eased in over the top of the arm, mm. */
+export const CAP_EASE = { front: 8, back: 10 } as const;
+/** Room around the upper arm, and from the biceps line to the hem, mm. */
+const ARM_EASE = 46;
+const LENGTH = 230;
+
+/** A set-in sleeve drafted to the armhole of front and back; the front of the arm to the right, biceps line at y = 0. */
+export function draftSleeve(row: ChartRow, front: Piece, back: Piece): Piece {
+  const b = bodyOf(row);
+  const width = b.upperArm + ARM_EASE;
+  const goal = {
+    front: pathLength(requireEdge(front, 'armhole').path) + CAP_EASE.front,
+    back: pathLength(requireEdge(back, 'armhole').path) + CAP_EASE.back,
+  };
+  const side = (sign: 1 | -1, topX: number, height: number): Path => {
+    const top = { x: topX, y: -height };
+    const under = { x: (sign * width) / 2, y: 0 };
+    return pathFromSpans([blend(top, { x: sign, y: 0 }, under, { x: sign * 0.995, y: 0.1 }, sign > 0 ? 0.46 : 0.42)]);
+  };
+  const heightFor = (topX: number): number =>
+    bisect(
+      (h) => pathLength(side(1, topX, h)) + pathLength(side(-1, topX, h)) - goal.front - goal.back,
+      20,
+      400,
+      1e-10,
+    );
+  const topX = bisect((x) => pathLength(side(1, x, heightFor(x))) - goal.front, -60, 60, 1e-9);
+  const height = heightFor(topX);
+  const right = side(1, topX, height);
+  const left = side(-1, topX, height);
+  const cuff = width * 0.86;
+  const a = { x: width / 2, y: 0 };
+  const c = { x: -width / 2, y: 0 };
+  const hemFront = { x: cuff / 2, y: LENGTH };
+  const hemBack = { x: -cuff / 2, y: LENGTH };
+  const notch = (piece: Piece, id: string): number => {
+    const found = piece.marks.find((m) => m.kind === 'notch' && m.id === id);
+    return found?.kind === 'notch' ? found.at : 0;
+  };
+  return {
+    id: 'sleeve',
+    name: 'Sleeve',
+    part: 'sleeve',
+    cut: 2,
+    fold: null,
+    half: false,
+    notes: '',
+    edges: [
+      edge('capBack', 'cap', reversePath(left)),
+      edge('capFront', 'cap', right),
+      edge('underarmFront', 'underarm', line(a, hemFront)),
+      edge('sleeveHem', 'sleeveHem', line(hemFront, hemBack), 20),
+      edge('underarmBack', 'underarm', line(hemBack, c)),
+    ],
+    darts: [],
+    marks: [
+      { kind: 'grain', id: 'grain', from: { x: 0, y: -height + 50 }, to: { x: 0, y: LENGTH - 40 } },
+      { kind: 'level', id: 'lengthenShorten', name: 'lengthenShorten', at: { x: 0, y: 90 } },
+      // Half the ease lies above the notches, half below.
+      {
+        kind: 'notch',
+        id: 'capFront',
+        edge: 'capFront',
+        at: notch(front, 'armholeFront') + CAP_EASE.front / 2,
+        count: 1,
+      },
+      {
+        kind: 'notch',
+        id: 'capBack',
+        edge: 'capBack',
+        at: notch(back, 'armholeBack') + CAP_EASE.back / 2,
+        count: 2,
+      },
+    ],
+  };
+}

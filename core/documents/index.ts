@@ -1,0 +1,3 @@
+export * from './merge.ts';
+export * from './read.ts';
+export * from './schema.ts';

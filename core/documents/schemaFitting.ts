@@ -1,0 +1,71 @@
+import { z } from 'zod';
+import { SIGN_IDS, TISSUE_CHECK_IDS, VIEWS } from '../fitting/fit/index.ts';
+import { daySchema as date, idSchema as id, pointSchema } from '../pattern/index.ts';
+
+/** What was done to the plan about something seen. Amounts in mm; null where the step counts none. */
+export const answerSchema = z.object({
+  did: z.enum(['add', 'edit', 'undo']),
+  cause: id,
+  step: id,
+  alteration: id,
+  from: z.number().nullable(),
+  to: z.number().nullable(),
+  date,
+});
+
+/** Something seen at a fitting: what, where, on which side, and how much was pinned. */
+export const observationSchema = z.object({
+  id,
+  sign: z.enum(SIGN_IDS),
+  view: z.enum(VIEWS),
+  /** On the figure, 200 × 420, as one looks at it. */
+  at: pointSchema,
+  side: z.enum(['both', 'left', 'right']).default('both'),
+  /** As the sign counts it, mm; null where nothing was pinned. */
+  pinned: z.number().min(0).max(400).nullable().default(null),
+  note: z.string().max(1000).default(''),
+  answers: z.array(answerSchema).max(12).default([]),
+});
+
+/** As many as a document takes: no more may be added. */
+export const MOST = { fittings: 60, versions: 60, observations: 80, photos: 40 } as const;
+
+export const RESULTS = ['gone', 'less', 'same', 'more'] as const;
+export const VERDICTS = ['open', 'alter', 'good'] as const;
+export const FITTING_KINDS = ['tissue', 'toile', 'garment'] as const;
+
+/** A picture taken at a fitting; its bytes are kept beside the documents. */
+export const photoSchema = z.object({
+  id,
+  width: z.number().int().min(1).max(10_000),
+  height: z.number().int().min(1).max(10_000),
+  caption: z.string().max(400).default(''),
+});
+
+export const fittingSchema = z.object({
+  id,
+  date,
+  kind: z.enum(FITTING_KINDS).default('toile'),
+  /** The version of the plan it was sewn or pinned from. */
+  version: id.nullable().default(null),
+  /** Of the tissue-fit: what has been looked at. */
+  checks: z.partialRecord(z.enum(TISSUE_CHECK_IDS), z.enum(['lines-up', 'differs', 'skipped'])).default({}),
+  observations: z.array(observationSchema).max(MOST.observations).default([]),
+  /** What became of what an earlier fitting showed. */
+  followed: z
+    .array(z.object({ observation: id, result: z.enum(RESULTS) }))
+    .max(200)
+    .default([]),
+  photos: z.array(photoSchema).max(MOST.photos).default([]),
+  sitting: z.string().max(1000).default(''),
+  armsForward: z.string().max(1000).default(''),
+  walking: z.string().max(1000).default(''),
+  notes: z.string().max(4000).default(''),
+  verdict: z.enum(VERDICTS).default('open'),
+});
+
+export type Answer = z.infer<typeof answerSchema>;
+export type Observation = z.infer<typeof observationSchema>;
+export type Fitting = z.infer<typeof fittingSchema>;
+export type FittingPhoto = z.infer<typeof photoSchema>;
+export type FollowUp = (typeof RESULTS)[number];

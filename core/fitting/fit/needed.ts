@@ -1,0 +1,31 @@
+import { alterationById } from '../../alterations/index.ts';
+import { edgesWithRole, levelOf, type MeasurementKey, type Pattern, type Piece } from '../../pattern/index.ts';
+import { MEASUREMENT_CATALOGUE } from './catalogue.ts';
+
+const TOP: readonly MeasurementKey[] = ['highBust', 'fullBust', 'waist', 'neckPointToBustPoint', 'bustSpan'];
+const BOTTOM: readonly MeasurementKey[] = ['waist', 'hip', 'hipDepth'];
+
+/** What the pieces themselves make worth measuring. */
+function byPieces(pieces: readonly Piece[]): readonly MeasurementKey[] {
+  const has = (test: (p: Piece) => boolean): boolean => pieces.some(test);
+  return [
+    ...(has((p) => edgesWithRole(p, 'shoulder').length > 0) ? (['shoulder'] as const) : []),
+    ...(has((p) => p.part === 'back') ? (['napeToWaist'] as const) : []),
+    ...(has((p) => levelOf(p, 'hip') !== null) ? (['hip'] as const) : []),
+    ...(has((p) => p.part === 'sleeve') ? (['upperArm'] as const) : []),
+  ];
+}
+
+/** The measurements this pattern and this plan need, in measuring order; the rest can wait. */
+export function neededFor(
+  pattern: Pattern | null,
+  steps: readonly { readonly alteration: string }[],
+): readonly MeasurementKey[] {
+  const pieces = Object.values(pattern?.sizes ?? {})[0] ?? [];
+  const base = pattern?.garment === 'bottom' ? BOTTOM : TOP;
+  // With paper only, what the chart tells of a body is what it can be compared with.
+  const chart = pattern && pieces.length === 0 ? Object.keys(pattern.chart[0]?.body ?? {}) : [];
+  const planned = steps.flatMap((s) => alterationById(s.alteration)?.reads ?? []);
+  const wanted = new Set<string>([...base, ...byPieces(pieces), ...chart, ...planned]);
+  return MEASUREMENT_CATALOGUE.map((d) => d.key).filter((key) => wanted.has(key));
+}

@@ -1,0 +1,196 @@
+import { alterationById, fallenBy, heightsApart } from '../../alterations/index.ts';
+import { levelSizes, mayLeaveBust, type Amounts, type Body, type Ease, type LevelSize } from '../fit/index.ts';
+import { worksheet, type Row } from '../compare/index.ts';
+import { inspectPiece, inspectSeams, type Care } from '../../paper/guard/index.ts';
+import { sideDirection, type MeasurementKey, type Piece, type Seam } from '../../pattern/index.ts';
+import { seamsAsDrafted, type CheckReport, type Finding } from '../../paper/truing/index.ts';
+import type { Refusal } from '../../units/index.ts';
+import { asksOf, fitsOn, offersOf, type Ask } from './asks.ts';
+import { beginningOf, type Beginning, type ResolvedJob } from './beginning.ts';
+import { followers, type Follower } from './followers.ts';
+import { checkLanes, cutPieces, halvesApart, type Lanes, type SideCheck } from './lanes.ts';
+import { meetingsOf, type Meeting } from './order.ts';
+import type { StandIn } from './paper.ts';
+import { amountsOn, replay, type DraftCache, type Replayed } from './replay.ts';
+import type { DraftStep } from './step.ts';
+import { usualFor, type Usual } from './usual.ts';
+
+/** Everything shown or printed of a job. */
+export interface Draft extends Pick<Beginning, 'body' | 'bodyProblems' | 'sizeChoice' | 'size' | 'cup' | 'cupChoice'> {
+  /** The sizes waist and hip ask for by themselves. */
+  readonly levels: readonly LevelSize[];
+  readonly amounts: Amounts | null;
+  /** Why the bust may be left alone. */
+  readonly leaveBust: ReturnType<typeof mayLeaveBust>;
+  /** Ease wanted at every measurement. */
+  readonly ease: Ease;
+  /** With paper only: the draft the hand sheets are drawn on. */
+  readonly paper: Pick<StandIn, 'sample' | 'size'> | null;
+  readonly original: readonly Piece[];
+  readonly steps: readonly DraftStep[];
+  /** What is cut: where a step was for one side only, opened out or one for each side. */
+  readonly pieces: readonly Piece[];
+  /** The two sides of the body; one and the same while no step was for one side. */
+  readonly lanes: Lanes;
+  /** The seams, naming the edges as the steps left them. */
+  readonly seams: readonly Seam[];
+  readonly check: CheckReport;
+  /** The same side by side, where the sides differ. */
+  readonly checks: readonly SideCheck[];
+  /**
+   * What makes pieces unfit to be cut: faults of the pieces themselves, and sewn edges that do not match. Nothing of
+   * them is printed or written until they are mended, or the user says so.
+   */
+  readonly faults: readonly Finding[];
+  /** Seams that differ in the draft as it came. */
+  readonly drafted: readonly Finding[];
+  /** Pieces that have to follow, and what would make them. */
+  readonly followers: readonly Follower[];
+  /** Steps that change the same seam. */
+  readonly meetings: readonly Meeting[];
+  /** What the measurements still ask for. */
+  readonly asks: readonly Ask[];
+  /** What another school would do besides. */
+  readonly offers: readonly Ask[];
+  /** Body against pattern, measurement by measurement, and what is left on the altered pieces. */
+  readonly worksheet: readonly Row[];
+  /** What finished jobs of this wearer had done. */
+  readonly usual: readonly Usual[];
+  readonly refusal: Refusal | null;
+}
+
+/** Everything shown or printed of a job, computed from its choices. Never throws on bad input; says what is missing. */
+export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'complete'): Draft {
+  const start = beginningOf(resolved);
+  const { job, body, bodyProblems, size, amounts, original, contextOf, standIn, sewn } = start;
+  const { steps, lanes } = replay(start, job.steps, cache, { care });
+  const checks = checkLanes(lanes, original, sewn.seams);
+  const pieces = cutPieces(lanes);
+  const unfit = standIn
+    ? []
+    : [...pieces.flatMap((p) => inspectPiece(p, care)), ...inspectSeams(lanes.left.pieces, lanes.left.seams)];
+  const drafted = standIn || inspectSeams(original, sewn.seams).length > 0 ? [] : seamsAsDrafted(original, sewn.seams);
+  const findings = [...unfit, ...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(lanes), ...drafted];
+  const left = checks[0]?.report;
+  const planned = job.steps.map((x) => x.alteration);
+  const fitOfLeft = fitsOn(contextOf(lanes.left));
+  return {
+    body,
+    bodyProblems,
+    sizeChoice: start.sizeChoice,
+    size,
+    cup: start.cup,
+    cupChoice: start.cupChoice,
+    levels: levelSizes(body, start.pattern),
+    amounts,
+    leaveBust: mayLeaveBust(amounts, body, start.pattern),
+    ease: start.ease,
+    paper: standIn && { sample: standIn.sample, size: standIn.size },
+    original,
+    steps,
+    pieces,
+    lanes,
+    seams: lanes.left.seams,
+    checks,
+    check: { walks: left?.walks ?? [], findings },
+    drafted,
+    faults: standIn ? [] : [...unfit, ...findings.filter((f) => SEWN.includes(f.code) && f.grade === 'fault')],
+    followers: followers(findings, lanes.left.pieces),
+    meetings: meetingsOf(steps),
+    asks:
+      original.length === 0
+        ? []
+        : asksOf(
+            lanes.left,
+            {
+              contextOf,
+              amountsOn: (lane) => (bodyProblems.some((p) => p.grade === 'stop') ? null : amountsOn(lane, start)),
+              planned,
+              order: job.order ?? 'topDown',
+              uncertainty: start.uncertainty,
+            },
+            care === 'quick',
+          ),
+    offers: original.length === 0 ? [] : offersOf(contextOf(lanes.left), planned, start.uncertainty),
+    usual: usualFor(resolved.wearer.learnt ?? [], body, lanes.left, fitOfLeft, planned),
+    worksheet: worksheetOf(start, { lanes, steps }),
+    refusal: start.refusal,
+  };
+}
+
+/** Findings about edges that are sewn together. */
+const SEWN: readonly Finding['code'][] = ['seam-lengths-differ', 'piece-must-follow'];
+
+/** A bust step that works about the wearer's own bust point puts it where the body has it, whatever the paper grows by. */
+function placedBy(steps: readonly DraftStep[], body: Body): readonly MeasurementKey[] {
+  const height = body.neckPointToBustPoint ?? body.bustPointToWaist;
+  const known = height !== undefined && body.bustSpan !== undefined;
+  const about = steps.some(
+    ({ step, outcome, values }) =>
+      step.on &&
+      outcome.ok &&
+      alterationById(step.alteration)?.family === 'bust' &&
+      values['whose'] !== 'pattern' &&
+      !values['bustPoint'],
+  );
+  return known && about ? ['neckPointToBustPoint', 'bustSpan', 'napeToBustPoint'] : [];
+}
+
+/** What the steps of a plan were asked to change, by measurement, mm. */
+function askedBy(steps: readonly DraftStep[]): Readonly<Partial<Record<MeasurementKey, number>>> {
+  const out: Partial<Record<MeasurementKey, number>> = {};
+  for (const { step, outcome, values, total } of steps) {
+    const d = alterationById(step.alteration);
+    if (!step.on || !outcome.ok || !d) continue;
+    const reads = d.family === 'bust' ? (['fullBust'] as const) : (d.reads ?? []);
+    for (const key of reads) {
+      const own = values[key] ?? (d.family === 'bust' ? total : (values['by'] ?? values['total']));
+      if (typeof own === 'number') out[key] = (out[key] ?? 0) + own;
+    }
+  }
+  return out;
+}
+
+/** How much lower than the wearer's own the bust point lies on the altered front, mm; higher is below nothing. */
+const fallenOf = ({ original, body }: Beginning, { left }: Lanes): number =>
+  fallenBy({ pieces: left.pieces, original, wearer: body }) ?? 0;
+
+/** By how much the two ways of measuring the wearer's bust height disagree on the front as drafted, mm; else 0. */
+function apartOf({ original, body }: Beginning): number {
+  const front = original.find((p) => p.part === 'front');
+  return front ? (heightsApart(front, sideDirection(front), body) ?? 0) : 0;
+}
+
+/** The worksheet of a job with its pieces as they are by then. */
+export const worksheetOf = (
+  start: Beginning,
+  { lanes, steps }: Replayed,
+  only?: readonly MeasurementKey[],
+): readonly Row[] =>
+  start.size === null
+    ? []
+    : worksheet(
+        {
+          body: start.body,
+          eases: start.eases,
+          uncertainty: start.uncertainty,
+          pattern: start.pattern,
+          size: start.size,
+          before: start.sewn,
+          after: lanes.left,
+          told: start.told,
+          ...(start.told ? { asked: askedBy(steps) } : {}),
+          placed: placedBy(steps, start.body),
+          fallen: fallenOf(start, lanes),
+          apart: apartOf(start),
+        },
+        only,
+      );
+
+const unique = (findings: readonly Finding[]): readonly Finding[] => {
+  const seen = new Set<string>();
+  return findings.filter((f) => {
+    const key = JSON.stringify([f.code, f.piece, f.data]);
+    return seen.has(key) ? false : seen.add(key);
+  });
+};

@@ -1,0 +1,14 @@
+export * from './amount.ts';
+export * from './asks.ts';
+export * from './beginning.ts';
+export * from './draft.ts';
+export * from './replay.ts';
+export * from './waysOn.ts';
+export * from './followers.ts';
+export * from './lanes.ts';
+export * from './newStep.ts';
+export * from './order.ts';
+export * from './step.ts';
+export * from './unfit.ts';
+export * from './usual.ts';
+export { likeOf, type StandIn } from './paper.ts';

@@ -1,0 +1,62 @@
+import { flatOf } from '../../alterations/index.ts';
+import { isSample, SAMPLE_CHART, SAMPLE_SIZES, samplePattern, type SampleId } from '../../blocks/index.ts';
+import type { ToldFlat } from '../compare/index.ts';
+import type { MeasurementKey, Pattern, Piece } from '../../pattern/index.ts';
+import type { Lane } from './lanes.ts';
+
+/** A sample draft that stands in for paper pieces: plans are drawn on it, sizes are never read from it. */
+export interface StandIn extends Lane {
+  readonly sample: SampleId;
+  readonly size: string;
+}
+
+/** The sample most like a pattern: as chosen, else by its cloth and style. */
+export const likeOf = ({ like, fabric, style }: Pick<Pattern, 'like' | 'fabric' | 'style'>): SampleId =>
+  like !== null && isSample(like)
+    ? like
+    : fabric.kind === 'knit'
+      ? 'ebb'
+      : style === 'loose'
+        ? 'causeway-shirt'
+        : 'causeway';
+
+/** The sample size drafted for about the same body; the middle one where the chart does not say. */
+function nearestSize(pattern: Pattern, size: string): string {
+  const body = pattern.chart.find((r) => r.size === size)?.body ?? {};
+  const off = (row: (typeof SAMPLE_CHART)[number]): number => {
+    for (const key of ['fullBust', 'highBust', 'hip', 'waist'] as const) {
+      const [a, b] = [body[key], row.body[key]];
+      if (a !== undefined && b !== undefined) return Math.abs(a - b);
+    }
+    return row.size === '4' ? 0 : 1;
+  };
+  return [...SAMPLE_CHART].sort((a, b) => off(a) - off(b))[0]?.size ?? SAMPLE_SIZES[3] ?? '4';
+}
+
+const drafted = new Map<string, { readonly pieces: readonly Piece[]; readonly seams: Pattern['seams'] }>();
+
+/** The stand-in for a pattern that has no pieces at all; null for one that only lacks this size. */
+export function standInFor(pattern: Pattern, size: string): StandIn | null {
+  if (Object.values(pattern.sizes).some((pieces) => pieces.length > 0)) return null;
+  if (!pattern.chart.some((r) => r.size === size)) return null;
+  const sample = likeOf(pattern);
+  const as = nearestSize(pattern, size);
+  const key = `${sample} ${as}`;
+  let made = drafted.get(key);
+  if (!made) {
+    const full = samplePattern(sample, [as]);
+    made = { pieces: full.sizes[as] ?? [], seams: full.seams };
+    drafted.set(key, made);
+  }
+  return { sample, size: as, pieces: made.pieces, seams: made.seams };
+}
+
+/** What the paper measures by now: as told, and what the steps so far changed on the stand-in. */
+export function toldNow(told: ToldFlat, before: Lane, now: Lane): Readonly<Partial<Record<MeasurementKey, number>>> {
+  return Object.fromEntries(
+    (Object.entries(told) as [MeasurementKey, { value: number }][]).map(([key, { value }]) => {
+      const [a, b] = now.pieces === before.pieces ? [null, null] : [flatOf(before, key), flatOf(now, key)];
+      return [key, value + (a && b ? b.value - a.value : 0)];
+    }),
+  );
+}

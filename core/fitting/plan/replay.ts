@@ -1,0 +1,200 @@
+import {
+  alterationById,
+  flatOf,
+  runAlteration,
+  type AlterationDefinition,
+  type Context,
+  type Fit,
+  type Run,
+  type RunOptions,
+  type Values,
+} from '../../alterations/index.ts';
+import type { Amounts, BodyProblem } from '../fit/index.ts';
+import type { Step } from '../../documents/schema.ts';
+import { inspectPiece, newFaults, type Care } from '../../paper/guard/index.ts';
+import type { Piece } from '../../pattern/index.ts';
+import { refuse, TOL, type Result } from '../../units/index.ts';
+import { isTyped } from './amount.ts';
+import type { Beginning } from './beginning.ts';
+import { alike, cutPieces, type Lane, type Lanes } from './lanes.ts';
+import type { DraftStep } from './step.ts';
+
+/** Remembers the steps of one job, so that changing step n replays only n and what follows. Holds one job at a time. */
+export interface DraftCache {
+  steps: {
+    readonly left: readonly Piece[];
+    readonly right: readonly Piece[];
+    readonly key: string;
+    /** How closely the pieces were inspected. */
+    readonly care: Care;
+    readonly done: DraftStep;
+    readonly after: Lanes;
+  }[];
+}
+export const emptyCache = (): DraftCache => ({ steps: [] });
+
+export interface Replayed {
+  readonly steps: readonly DraftStep[];
+  readonly lanes: Lanes;
+}
+
+export interface ReplayOptions {
+  /** For the pieces alone. */
+  readonly brief?: boolean;
+  /** How closely every piece is inspected; what was only looked at in haste is looked at again when asked for more. */
+  readonly care?: Care;
+}
+
+/**
+ * Carries steps out one after the other from where a job starts; with a cache, from the first that changed. Asked for
+ * complete care, the pieces that come out are inspected completely; only where one of them is at fault are the steps gone
+ * through again, each with complete care, so that the one that did it is refused.
+ */
+export function replay(
+  start: Beginning,
+  plan: readonly Step[],
+  cache?: DraftCache,
+  { brief = false, care = brief ? 'quick' : 'complete' }: ReplayOptions = {},
+): Replayed {
+  const quick = carryOut(start, plan, cache, { brief, care: 'quick' });
+  if (care === 'quick') return quick;
+  const came = start.original.flatMap((p) => inspectPiece(p));
+  const left = cutPieces(quick.lanes).flatMap((p) => inspectPiece(p));
+  return newFaults(came, left).length === 0 ? quick : carryOut(start, plan, cache, { brief, care });
+}
+
+function carryOut(
+  start: Beginning,
+  plan: readonly Step[],
+  cache: DraftCache | undefined,
+  { brief, care }: Required<ReplayOptions>,
+): Replayed {
+  const { body, size, amounts, ease, told, sewn } = start;
+  let lanes: Lanes = oneLane(sewn);
+  const steps: DraftStep[] = [];
+  const key = JSON.stringify([body, size, amounts?.chosen, ease, told]);
+  for (const [i, step] of plan.entries()) {
+    const own = JSON.stringify(step) + key;
+    const kept = cache?.steps[i];
+    const { left, right } = lanes;
+    const same = kept?.left === left.pieces && kept.right === right.pieces && kept.key === own;
+    const reuse = same && (kept.care === 'complete' || care === 'quick') ? kept : null;
+    const next = reuse ?? cutAlike(lanes, doStep(step, start, lanes, { brief, care }), care);
+    if (cache && !reuse) cache.steps[i] = { left: left.pieces, right: right.pieces, key: own, care, ...next };
+    steps.push(next.done);
+    lanes = next.after;
+  }
+  return { steps, lanes };
+}
+
+/**
+ * The lanes after a step. Where the sides differ, what is cut is opened out or cut once for each side: that is
+ * inspected too, and a step that would make it unfit to be cut is refused like any other.
+ */
+function cutAlike(before: Lanes, done: DraftStep, care: Care): { readonly done: DraftStep; readonly after: Lanes } {
+  const after = lanesAfter(before, done);
+  if (alike(after) || after === before) return { done, after };
+  const faults = (lanes: Lanes) => cutPieces(lanes).flatMap((p) => inspectPiece(p, care));
+  const now = faults(after);
+  const [fault] = now.length > 0 ? newFaults(faults(before), now) : [];
+  if (!fault) return { done, after };
+  const outcome = refuse('step-makes-fault', { ...fault.data, fault: fault.code, piece: fault.piece });
+  return { done: { ...done, outcome, other: done.other && outcome }, after: before };
+}
+
+const oneLane = (lane: Lane): Lanes => ({ left: lane, right: lane });
+
+/** One step on the side it is for, and on both where they already differ. */
+function doStep(step: Step, start: Beginning, lanes: Lanes, how: RunOptions): DraftStep {
+  const { contextOf, bodyProblems: problems } = start;
+  const lane = step.side === 'right' ? lanes.right : lanes.left;
+  const context = contextOf(lane);
+  const fit = fitOf(step, context);
+  const amounts = alterationById(step.alteration)?.amount === 'total' ? amountsOn(lane, start) : null;
+  const { total, values } = valuesOf(step, amounts, fit);
+  const other =
+    step.side === 'both' && !alike(lanes) ? runStep(step, total, values, contextOf(lanes.right), problems, how) : null;
+  const own = runStep(step, total, values, context, problems, how);
+  // A step for both sides is done on both or on neither: what stops it on the right is said like any refusal.
+  const outcome = own.ok && other && !other.ok ? other : own;
+  return { step, total, values, amounts, fit, before: lane.pieces, outcome, other };
+}
+
+/** The bust amounts on the pieces as earlier steps have left them: what those gave is not given again. */
+export function amountsOn(lane: Lane, { sewn, amounts, amountsAfter }: Beginning): Amounts | null {
+  if (lane.pieces === sewn.pieces) return amounts;
+  const [was, now] = [flatOf(sewn, 'fullBust'), flatOf(lane, 'fullBust')];
+  const grown = was && now ? now.value - was.value : 0;
+  return Math.abs(grown) < TOL.legs ? amounts : amountsAfter(grown);
+}
+
+/** The lanes after a step: a step for one side parts them. */
+function lanesAfter(lanes: Lanes, { step, outcome, other }: DraftStep): Lanes {
+  if (!step.on || !outcome.ok) return lanes;
+  const { pieces, seams } = outcome.value;
+  const lane = { pieces, seams };
+  if (step.side === 'left') return { ...lanes, left: lane };
+  if (step.side === 'right') return { ...lanes, right: lane };
+  if (alike(lanes)) return oneLane(lane);
+  return { left: lane, right: other?.ok ? { pieces: other.value.pieces, seams: other.value.seams } : lanes.right };
+}
+
+/** What this body asks of a step that is not the bust, on the pieces as they are by then; null where it was set by hand. */
+function fitOf(step: Step, context: Context): Fit | null {
+  const definition = alterationById(step.alteration);
+  return definition?.fits && context.pieces.length > 0 ? definition.fits(context) : null;
+}
+
+function runStep(
+  step: Step,
+  total: number | null,
+  values: Values,
+  context: Context,
+  problems: readonly BodyProblem[],
+  how: RunOptions,
+): Result<Run> {
+  const definition = alterationById(step.alteration);
+  if (!definition) return refuse('alteration-unknown', { alteration: step.alteration });
+  if (definition.revision !== step.revision)
+    return refuse('alteration-revision', { alteration: step.alteration, revision: step.revision });
+  if (context.pieces.length === 0) return refuse('no-pieces');
+  if (definition.amount === 'total') {
+    const stop = problems.find((p) => p.grade === 'stop');
+    if (stop && !isTyped(step)) return refuse('body-impossible', { key: stop.key });
+    if (total === null) return refuse('amount-unknown', { school: step.school });
+  }
+  return runAlteration(definition, context, values, how);
+}
+
+/** The values a step runs with: its own, over what the fit suggests. */
+export function valuesOf(
+  step: Step,
+  amounts: Amounts | null,
+  fit: Fit | null = null,
+): { readonly total: number | null; readonly values: Values } {
+  const chosen = step.school === 'auto' ? amounts?.chosen : amounts?.all.find((a) => a.school === step.school);
+  const definition = alterationById(step.alteration);
+  // What is not measured by the bust has its amount among its own values.
+  if (definition && definition.amount !== 'total')
+    return { total: null, values: { ...inRange(definition, fit), ...step.values } };
+  const typed = typeof step.values['total'] === 'number' ? step.values['total'] : null;
+  // A knit takes the share asked for instead of the usual one.
+  const share =
+    chosen?.school === 'knit' && step.knitFactor !== null && chosen.factor > 0 ? step.knitFactor / chosen.factor : 1;
+  const total = typed ?? (chosen ? chosen.total * share : null);
+  const suggested = definition && total !== null ? definition.suggest(total) : {};
+  return { total, values: { ...suggested, ...step.values, ...(total !== null ? { total } : {}) } };
+}
+
+/** A body far from the pattern never asks for more than the alteration can do; the slip shows what is left. */
+function inRange(definition: AlterationDefinition, fit: Fit | null): Values {
+  if (!fit) return {};
+  return Object.fromEntries(
+    Object.entries(fit.values).map(([key, value]) => {
+      const param = definition.params.find((p) => p.key === key);
+      return typeof value === 'number' && param?.kind === 'length'
+        ? [key, Math.min(param.max, Math.max(param.min, value))]
+        : [key, value];
+    }),
+  );
+}

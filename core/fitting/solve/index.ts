@@ -1,0 +1,2 @@
+export * from './solve.ts';
+export * from './thin.ts';

@@ -1,0 +1,2 @@
+export * from './leastSquares.ts';
+export * from './roots.ts';

@@ -1,0 +1,10 @@
+export * from './csv.ts';
+export * from './drawing.ts';
+export * from './dxf.ts';
+export * from './mapNames.ts';
+export * from './pages.ts';
+export * from './svg.ts';
+export * from './svgPath.ts';
+export * from './diagram.ts';
+export * from './diagramSvg.ts';
+export type { PrintedRecord } from './record.ts';

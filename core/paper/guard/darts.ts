@@ -1,0 +1,56 @@
+import { boundsOf, boxesMeet, distance, lerp, type Point } from '../../geometry/index.ts';
+import { dartShape, edgeOf, type Dart, type Piece } from '../../pattern/index.ts';
+import type { Fault, FaultCode } from './fault.ts';
+import { chordsCross, ringOf } from './ring.ts';
+import { holds } from './structure.ts';
+
+type Say = (code: FaultCode, data?: Fault['data'], at?: Fault['at']) => void;
+
+/** A leg is looked at from this far inside its end: at the end itself it touches the seam, mm. */
+const INSIDE = 0.3;
+
+interface Legs {
+  readonly dart: Dart;
+  readonly legs: readonly (readonly [Point, Point])[];
+}
+
+/** Darts with a mouth, a tip on the piece, legs that stay on it, and no dart across another. */
+export function dartFaults(piece: Piece, say: Say): void {
+  const sound: Legs[] = [];
+  for (const dart of piece.darts) {
+    const found = legsOf(piece, dart);
+    if (!found) {
+      say('dart-mouth-missing', { dart: dart.kind });
+      continue;
+    }
+    if (!holds(piece, dart.tip)) say('dart-tip-outside', { dart: dart.kind }, dart.tip);
+    else if (found.legs.some((leg) => leavesPiece(piece, leg))) say('dart-leaves-piece', { dart: dart.kind }, dart.tip);
+    sound.push(found);
+  }
+  sound.forEach((one, i) => {
+    for (const two of sound.slice(i + 1))
+      if (acrossEachOther(one, two)) say('darts-cross', { first: one.dart.kind, second: two.dart.kind }, one.dart.tip);
+  });
+}
+
+function legsOf(piece: Piece, dart: Dart): Legs | null {
+  const mouth = edgeOf(piece, dart.mouth);
+  if (!mouth || mouth.role !== 'dart') return null;
+  const { start, end, tip } = dartShape(piece, dart);
+  return {
+    dart,
+    legs: [start, end].map((from) => {
+      const size = distance(from, tip);
+      return [lerp(from, tip, size > 0 ? Math.min(0.5, INSIDE / size) : 0), tip] as const;
+    }),
+  };
+}
+
+function leavesPiece(piece: Piece, [a, b]: readonly [Point, Point]): boolean {
+  const { points, box } = ringOf(piece);
+  if (!boxesMeet(box, boundsOf([a, b]))) return true;
+  return points.some((p, i) => chordsCross(a, b, p, points[(i + 1) % points.length] as Point));
+}
+
+const acrossEachOther = (one: Legs, two: Legs): boolean =>
+  one.legs.some(([a, b]) => two.legs.some(([c, d]) => chordsCross(a, b, c, d)));

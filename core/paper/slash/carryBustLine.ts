@@ -1,0 +1,62 @@
+import {
+  cross,
+  distance,
+  flatten,
+  insidePolygon,
+  lerp,
+  move,
+  sub,
+  type Path,
+  type Point,
+  type Rigid,
+} from '../../geometry/index.ts';
+import type { BustStretch } from '../../pattern/index.ts';
+import { TOL } from '../../units/index.ts';
+
+/** Part of the paper at rest, and where it goes. */
+interface Panel {
+  readonly outline: Path;
+  readonly motion: Rigid;
+}
+
+/** Where a straight line crosses a ring, as shares of its length. */
+function crossings(from: Point, to: Point, ring: readonly Point[]): readonly number[] {
+  const way = sub(to, from);
+  return ring.flatMap((a, i) => {
+    const along = sub(ring[(i + 1) % ring.length] as Point, a);
+    const across = cross(way, along);
+    if (Math.abs(across) < TOL.same) return [];
+    const t = cross(sub(a, from), along) / across;
+    const u = cross(sub(a, from), way) / across;
+    return t > 0 && t < 1 && u >= 0 && u <= 1 ? [t] : [];
+  });
+}
+
+/**
+ * The tape around the bust cut where the paper is cut, each stretch carried by the panel it lies on. What opens
+ * between two stretches is not part of the line: it is measured there.
+ */
+export function carryBustLine(line: readonly BustStretch[], panels: readonly Panel[]): readonly BustStretch[] {
+  const rings = panels.map((p) => flatten(p.outline, TOL.meets));
+  return line.flatMap(({ from, to }): readonly BustStretch[] => {
+    const size = distance(from, to);
+    const places = [0, ...rings.flatMap((r) => crossings(from, to, r)), 1].sort((a, b) => a - b);
+    const parts: { start: number; end: number; motion: Rigid }[] = [];
+    for (const [i, start] of places.slice(0, -1).entries()) {
+      const end = places[i + 1] as number;
+      if ((end - start) * size < TOL.legs) continue;
+      const middle = lerp(from, to, (start + end) / 2);
+      const panel = panels[rings.findIndex((r) => insidePolygon(middle, r))];
+      const before = parts.at(-1);
+      const motion = panel?.motion ?? before?.motion ?? (panels[0] as Panel).motion;
+      if (before && before.motion === motion) before.end = end;
+      else parts.push({ start: before ? before.end : 0, end, motion });
+    }
+    const last = parts.at(-1);
+    if (last) last.end = 1;
+    return parts.map((p) => ({
+      from: move(p.motion, lerp(from, to, p.start)),
+      to: move(p.motion, lerp(from, to, p.end)),
+    }));
+  });
+}

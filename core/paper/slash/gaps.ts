@@ -1,0 +1,96 @@
+import {
+  endOf,
+  joinPaths,
+  move,
+  movePath,
+  polyline,
+  reversePath,
+  signedArea,
+  spansOf,
+  type Path,
+  type Point,
+  type Rigid,
+} from '../../geometry/index.ts';
+import { type HalfEdge, type SlashGraph } from './graph.ts';
+
+/** Paper between (positive area) or doubled under (negative area) two panels after the motion. */
+export interface Gap {
+  readonly cut: string | null;
+  readonly outline: Path;
+  /** mm², positive for paper to add, negative for paper that doubles. */
+  readonly area: number;
+  /** A dart's wedge folded away, or what is left of it: no paper is added or doubled there. */
+  readonly fold?: boolean;
+}
+
+/**
+ * The strips between panels. Runs of one cut between the same two panels become one strip; where three or
+ * more panels meet, the little polygon between their images of the node is a gap of its own. At the outline
+ * the strip ends along the closing of the joint, so that the areas add up exactly.
+ */
+export function gapsOf(
+  graph: SlashGraph,
+  motions: readonly Rigid[],
+  closings: ReadonlyMap<number, Path | null>,
+  folds: ReadonlySet<number>,
+): readonly Gap[] {
+  const gaps: Gap[] = [];
+  const push = (cut: string | null, parts: readonly Path[]) => {
+    const outline = joinPaths(parts.filter((p) => p.segments.length > 0));
+    const area = outline.segments.length < 2 ? 0 : signedArea(spansOf(outline));
+    if (Math.abs(area) > 1e-9) gaps.push({ cut, outline, area });
+  };
+  graph.halfEdges.forEach((h, i) => {
+    if (h.cut === null || h.twin < i) return;
+    if (folds.has(graph.faceOf[i] as number) || folds.has(graph.faceOf[h.twin] as number)) return;
+    const right = motions[graph.faceOf[i] as number] as Rigid;
+    const leftSide = motions[graph.faceOf[h.twin] as number] as Rigid;
+    // Two panels that did not move apart have nothing between them.
+    if (right.angle === leftSide.angle && right.x === leftSide.x && right.y === leftSide.y) return;
+    const a = h.path.start;
+    const b = endOf(h.path);
+    const ring = [move(leftSide, a), move(leftSide, b), move(right, b), move(right, a)];
+    push(h.cut, [polyline([...ring, ring[0] as Point])]);
+  });
+  graph.nodes.forEach((p, node) => {
+    const out = graph.halfEdges.map((h, i) => ({ h, i })).filter(({ h }) => h.from === node);
+    const ring = turnAround(
+      graph,
+      out.map(({ i }) => i),
+    )
+      .filter((f) => !folds.has(f))
+      .map((f) => move(motions[f] as Rigid, p));
+    if (ring.length === 0) return;
+    const closing = closings.get(node);
+    push(null, closing ? [closing, polyline([endOf(closing), ...ring])] : [polyline([...ring, ring[0] as Point])]);
+  });
+  // A folded wedge goes; what is left of it lies between its legs as its neighbours carry them.
+  for (const f of folds) {
+    const face = (graph.faces[f] as readonly number[]).map((i) => graph.halfEdges[i] as HalfEdge);
+    const was = joinPaths(face.map((h) => h.path));
+    gaps.push({ cut: null, outline: was, area: -signedArea(spansOf(was)), fold: true });
+    const legs = face.filter((h) => h.cut !== null);
+    const now = joinPaths(
+      legs.map((h) => {
+        const twin = (graph.halfEdges[h.twin] as HalfEdge).path;
+        return reversePath(movePath(twin, motions[graph.faceOf[h.twin] as number] as Rigid));
+      }),
+    );
+    const closed = joinPaths([now, polyline([endOf(now), now.start])]);
+    gaps.push({ cut: null, outline: closed, area: signedArea(spansOf(closed)), fold: true });
+  }
+  return gaps;
+}
+
+/** Faces around a node in clockwise order, beginning after the outline where there is one. */
+function turnAround(graph: SlashGraph, leaving: readonly number[]): readonly number[] {
+  const angle = (i: number): number => {
+    const path = (graph.halfEdges[i] as HalfEdge).path;
+    const s = spansOf(path)[0];
+    return s ? Math.atan2((s.kind === 'line' ? s.b : s.c1).y - s.a.y, (s.kind === 'line' ? s.b : s.c1).x - s.a.x) : 0;
+  };
+  const sorted = [...leaving].sort((p, q) => angle(p) - angle(q));
+  const first = sorted.findIndex((i) => (graph.halfEdges[i] as HalfEdge).cut === null);
+  const order = first < 0 ? sorted : [...sorted.slice(first), ...sorted.slice(0, first)];
+  return order.map((i) => graph.faceOf[i] as number);
+}

@@ -1,0 +1,84 @@
+import {
+  compose,
+  move,
+  REST,
+  rotationAbout,
+  scale,
+  sub,
+  translation,
+  type Point,
+  type Rigid,
+} from '../../geometry/index.ts';
+
+/**
+ * What a panel does, said the way one says it at the table, so that the same words give every moment of
+ * the movement. `carry` goes with a point of another panel, so panels that share it never tear apart.
+ */
+export type Motion =
+  | { readonly kind: 'rest' }
+  | { readonly kind: 'turn'; readonly about: Point; readonly angle: number }
+  | { readonly kind: 'shift'; readonly by: Point }
+  | { readonly kind: 'carry'; readonly panel: string; readonly point: Point; readonly axis: 'both' | 'x' | 'y' }
+  | { readonly kind: 'chain'; readonly motions: readonly Motion[] };
+
+/** Opening (or lapping), levelling what drops, and closing one opening into another. */
+export type SlashStage = 'open' | 'level' | 'close';
+
+export interface PanelSpec {
+  readonly id: string;
+  /** Any point inside the panel. */
+  readonly seed: Point;
+  readonly motion: Motion;
+  readonly stage: SlashStage;
+  /** What the panel does later on, from where it lies by then. */
+  readonly after?: { readonly motion: Motion; readonly stage: SlashStage };
+  /** Paper folded out of sight (a dart's wedge): its edge becomes a straight line between its neighbours. */
+  readonly fold?: boolean;
+}
+
+/** How far each stage has come, 0..1. */
+export type Progress = Readonly<Record<SlashStage, number>>;
+export const NOT_YET: Progress = { open: 0, level: 0, close: 0 };
+export const DONE: Progress = { open: 1, level: 1, close: 1 };
+
+/** The rigid motion of one panel at a moment. Throws on a panel that is not there or carries itself. */
+export function motionOf(panels: readonly PanelSpec[], id: string, at: Progress, depth = 0): Rigid {
+  const panel = panels.find((p) => p.id === id);
+  if (!panel || depth > panels.length) throw new Error(`slash: expected a panel "${id}" that does not carry itself`);
+  const first = resolve(panel.motion, panel.stage);
+  return panel.after && at[panel.after.stage] > 0
+    ? compose(resolve(panel.after.motion, panel.after.stage), first)
+    : first;
+
+  function resolve(m: Motion, stage: SlashStage): Rigid {
+    const t = at[stage];
+    switch (m.kind) {
+      case 'rest':
+        return REST;
+      case 'turn':
+        return rotationAbout(m.about, m.angle * t);
+      case 'shift':
+        return translation(scale(m.by, t));
+      case 'carry': {
+        const leader = panels.find((p) => p.id === m.panel);
+        if (!leader) throw new Error(`slash: expected a panel "${m.panel}" to go with`);
+        // What the leader does later on is its own affair.
+        const { after: _later, ...led } = leader;
+        const others = panels.map((p) => (p === leader ? led : p));
+        const by = sub(move(motionOf(others, m.panel, at, depth + 1), m.point), m.point);
+        // Within one stage the follower goes exactly with its leader; in a later stage it catches up by its own t.
+        const k = leader.stage === stage ? 1 : t;
+        return translation({ x: m.axis === 'y' ? 0 : by.x * k, y: m.axis === 'x' ? 0 : by.y * k });
+      }
+      case 'chain':
+        return m.motions.reduce((sum, one) => compose(resolve(one, stage), sum), REST);
+    }
+  }
+}
+
+export const follow = (panel: string, point: Point, axis: 'both' | 'x' | 'y' = 'both'): Motion => ({
+  kind: 'carry',
+  panel,
+  point,
+  axis,
+});

@@ -1,0 +1,89 @@
+import {
+  endOf,
+  endTangent,
+  pathLength,
+  splitAtLength,
+  startTangent,
+  turnBetween,
+  type Path,
+  type Point,
+} from '../../geometry/index.ts';
+import { requireEdge, type Mark, type Piece } from '../../pattern/index.ts';
+import { moveEnd, moveStart } from './moveEnd.ts';
+import { stretchFrom } from './stretch.ts';
+
+/** How much of the two edges that meet at a corner is drawn again, mm from the corner; left out, as far as a redraw may go. */
+export interface CornerReach {
+  readonly first?: number;
+  readonly second?: number;
+}
+
+const isStraight = (path: Path): boolean => path.segments.every((s) => s.kind === 'line');
+
+/**
+ * Moves the corner where `edge` begins (the edge before it ends there) and draws both edges to it again, each from
+ * nothing at its reach. A curve keeps its angle to a straight neighbour: when that turns, the curve's end turns
+ * with it. Notches keep their distance from the end that stays.
+ */
+export function moveCorner(piece: Piece, edge: string, to: Point, reach: CornerReach = {}): Piece {
+  const n = piece.edges.length;
+  const i = piece.edges.findIndex((e) => e.id === edge);
+  const second = requireEdge(piece, edge);
+  const first = piece.edges[(i + n - 1) % n] ?? second;
+  const firstReach = reach.first ?? stretchFrom(piece, first.id, 'end');
+  const secondReach = reach.second ?? stretchFrom(piece, second.id, 'start');
+  const one = moveEnd(first.path, to, firstReach);
+  const two = moveStart(second.path, to, secondReach);
+  const turned = (was: Path, now: Path, at: 'start' | 'end'): number =>
+    at === 'end' ? turnBetween(endTangent(was), endTangent(now)) : turnBetween(startTangent(was), startTangent(now));
+  // The tangent already made is undone and the neighbour's turn put in its place.
+  const firstTurn = isStraight(second.path) ? turned(second.path, two, 'start') - turned(first.path, one, 'end') : 0;
+  const secondTurn = isStraight(first.path) ? turned(first.path, one, 'end') - turned(second.path, two, 'start') : 0;
+  const firstPath = isStraight(first.path) ? one : moveEnd(first.path, to, firstReach, firstTurn);
+  const secondPath = isStraight(second.path) ? two : moveStart(second.path, to, secondReach, secondTurn);
+  const grown = pathLength(secondPath) - pathLength(second.path);
+  return {
+    ...piece,
+    edges: piece.edges.map((e) =>
+      e.id === first.id ? { ...e, path: firstPath } : e.id === second.id ? { ...e, path: secondPath } : e,
+    ),
+    marks: piece.marks.map((m): Mark =>
+      m.kind === 'notch' && m.edge === second.id ? { ...m, at: Math.max(0, m.at + grown) } : m,
+    ),
+  };
+}
+
+/** The edge after another on the outline. */
+export function edgeAfter(piece: Piece, edge: string): string {
+  const i = piece.edges.findIndex((e) => e.id === edge);
+  return piece.edges[(i + 1) % piece.edges.length]?.id ?? edge;
+}
+export function edgeBefore(piece: Piece, edge: string): string {
+  const n = piece.edges.length;
+  const i = piece.edges.findIndex((e) => e.id === edge);
+  return piece.edges[(i + n - 1) % n]?.id ?? edge;
+}
+
+/**
+ * Cuts an edge shorter by `by` at one end and draws its neighbour there to the new end, from nothing at `reach`.
+ * Notches of both keep their distance from the ends that stay.
+ */
+export function trimEnd(piece: Piece, edge: string, at: 'start' | 'end', by: number, reach: number): Piece {
+  const path = requireEdge(piece, edge).path;
+  const kept = at === 'end' ? splitAtLength(path, pathLength(path) - by)[0] : splitAtLength(path, by)[1];
+  const neighbour = at === 'end' ? edgeAfter(piece, edge) : edgeBefore(piece, edge);
+  const beside = requireEdge(piece, neighbour).path;
+  const drawn = at === 'end' ? moveStart(beside, endOf(kept), reach) : moveEnd(beside, kept.start, reach);
+  const grown = at === 'end' ? pathLength(drawn) - pathLength(beside) : 0;
+  return {
+    ...piece,
+    edges: piece.edges.map((e) =>
+      e.id === edge ? { ...e, path: kept } : e.id === neighbour ? { ...e, path: drawn } : e,
+    ),
+    marks: piece.marks.map((m): Mark => {
+      if (m.kind !== 'notch') return m;
+      if (m.edge === edge && at === 'start') return { ...m, at: Math.max(0, m.at - by) };
+      return m.edge === neighbour ? { ...m, at: Math.max(0, m.at + grown) } : m;
+    }),
+  };
+}

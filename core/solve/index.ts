@@ -1,3 +1,0 @@
-export * from './leastSquares.ts';
-export * from './solve.ts';
-export * from './thin.ts';

@@ -1,0 +1,128 @@
+import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import type { Point } from '@ample/core/geometry';
+import { beginGesture } from '../../store/job.ts';
+import { usePrefs } from '../../store/prefs.ts';
+
+export interface HandleProps {
+  readonly name: string;
+  readonly at: Point;
+  readonly value: number;
+  readonly text: string;
+  readonly k: number;
+  readonly toMat: (x: number, y: number) => Point;
+  /** Where the piece lies on the mat. */
+  readonly offset: Point;
+  /** A drag to a point of the piece (`free` while Alt keeps it from being drawn to anything), or a nudge by so much. */
+  readonly onDrag: (to: Point, free: boolean) => void;
+  readonly onNudge: (by: Point) => void;
+  /** The drag is over, however it ended. */
+  readonly onDrop?: () => void;
+  readonly children: ReactNode;
+}
+
+/**
+ * Something on the mat one can take hold of: by finger or pointer (Escape puts everything back), or with Tab and
+ * the arrow keys, by 1 mm or 1/16 in, five with Shift.
+ */
+export function Handle({ name, at, value, text, k, toMat, offset, onDrag, onNudge, onDrop, children }: HandleProps) {
+  const gesture = useRef<ReturnType<typeof beginGesture> | null>(null);
+  const grip = useRef<Point>({ x: 0, y: 0 });
+  const point = (e: PointerEvent): Point => {
+    const p = toMat(e.clientX, e.clientY);
+    return { x: p.x - offset.x - grip.current.x, y: p.y - offset.y - grip.current.y };
+  };
+  const finish = (how: 'end' | 'cancel') => {
+    gesture.current?.[how]();
+    gesture.current = null;
+    onDrop?.();
+  };
+  const onDown = (e: PointerEvent<SVGGElement>) => {
+    if (e.button !== 0) return;
+    e.currentTarget.setPointerCapture(e.pointerId);
+    e.currentTarget.focus();
+    grip.current = { x: 0, y: 0 };
+    const p = point(e);
+    grip.current = { x: p.x - at.x, y: p.y - at.y };
+    gesture.current = beginGesture();
+  };
+  const onMove = (e: PointerEvent) => {
+    if (gesture.current) onDrag(point(e), e.altKey);
+  };
+  const onKey = (e: KeyboardEvent) => {
+    if (e.key === 'Escape') return finish('cancel');
+    const arrows: Readonly<Record<string, readonly [number, number]>> = {
+      ArrowLeft: [-1, 0],
+      ArrowRight: [1, 0],
+      ArrowUp: [0, -1],
+      ArrowDown: [0, 1],
+    };
+    const way = arrows[e.key];
+    if (!way) return;
+    e.preventDefault();
+    e.stopPropagation();
+    const step = (usePrefs.getState().units.unit === 'in' ? 25.4 / 16 : 1) * (e.shiftKey ? 5 : 1);
+    onNudge({ x: way[0] * step, y: way[1] * step });
+  };
+  return (
+    <g
+      data-handle={name}
+      className="group cursor-grab touch-none"
+      transform={`translate(${at.x} ${at.y}) scale(${1 / k})`}
+      tabIndex={0}
+      role="slider"
+      aria-label={name}
+      aria-valuenow={Math.round(value * 100) / 100}
+      aria-valuetext={text}
+      onPointerDown={onDown}
+      onPointerMove={onMove}
+      onPointerUp={() => finish('end')}
+      onPointerCancel={() => finish('cancel')}
+      onKeyDown={onKey}
+    >
+      <title>{`${name}: ${text}`}</title>
+      <circle r="22" fill="transparent" />
+      <circle r="16" fill="none" stroke="#fff" strokeWidth="5" className="opacity-0 group-focus-visible:opacity-100" />
+      <circle
+        r="16"
+        fill="none"
+        stroke="#2B4C9B"
+        strokeWidth="2.5"
+        className="opacity-0 group-hover:opacity-70 group-focus-visible:opacity-100"
+      />
+      {children}
+    </g>
+  );
+}
+
+/** Brass pin where the paper stays attached. */
+export const PinShape = () => (
+  <g>
+    <line x1="0" y1="0" x2="9" y2="12" stroke="#4a4a4a" strokeWidth="2" />
+    <circle r="7" fill="#B8862B" stroke="#5b4110" strokeWidth="1.5" />
+    <circle cx="-2" cy="-2.5" r="2" fill="#F2D493" />
+  </g>
+);
+/** Pencilled cross of a bust point. */
+export const CrossShape = () => (
+  <g stroke="#B32D24" strokeWidth="2.5">
+    <line x1="-9" x2="9" y1="0" y2="0" />
+    <line x1="0" x2="0" y1="-9" y2="9" />
+    <circle r="5" fill="#fff" fillOpacity="0.9" />
+    <circle r="1.5" fill="#B32D24" />
+  </g>
+);
+/** Arrows across the gap. */
+export const GapShape = ({ upright }: { readonly upright?: boolean }) => (
+  <g transform={upright ? 'rotate(90)' : undefined}>
+    <rect x="-13" y="-10" width="26" height="20" rx="2" fill="#FFF3B0" stroke="#1E2A38" strokeWidth="1.5" />
+    <path d="M-9 0H9M-9 0l4-4M-9 0l4 4M9 0l-4-4M9 0l-4 4" stroke="#1E2A38" strokeWidth="1.8" fill="none" />
+  </g>
+);
+export const TipShape = () => <path d="M0 -8L8 0L0 8L-8 0Z" fill="#fff" stroke="#2B4C9B" strokeWidth="2.5" />;
+/** Where a dart is to go: a pencilled arrow onto the seam. */
+export const TargetShape = () => (
+  <g>
+    <circle r="10" fill="#fff" stroke="#2B4C9B" strokeWidth="2.5" />
+    <path d="M-5 0H5M0 -5V5" stroke="#2B4C9B" strokeWidth="2.5" />
+  </g>
+);
