@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { CATALOGUE } from '@ample/core/alterations';
 import { alterationDocs } from './alteration-docs.ts';
 
-const folder = new URL('../docs/alterations', import.meta.url);
+const folder = new URL('../docs/alterations/', import.meta.url);
 
 describe('the pages of the alterations', () => {
   const files = alterationDocs();

@@ -1,7 +1,7 @@
 import { mkdirSync, rmSync, writeFileSync } from 'node:fs';
 import { alterationDocs } from './alteration-docs.ts';
 
-const folder = new URL('../docs/alterations', import.meta.url);
+const folder = new URL('../docs/alterations/', import.meta.url);
 rmSync(folder, { recursive: true, force: true });
 mkdirSync(new URL('drawings/', folder), { recursive: true });
 for (const file of alterationDocs()) writeFileSync(new URL(file.name, folder), file.text);

@@ -3,10 +3,12 @@ import type { ChartRow, Dart, HeightLies, MeasurementKey, Piece, Seam } from '..
 import type { Gap, LengthChange, Panel, Progress, SlashSpec } from '../paper/slash/index.ts';
 import type { Finding } from '../paper/truing/index.ts';
 import type { Result } from '../units/index.ts';
-import type { Dimension, Instruction, MarkLine, MarkPoint, Message, Stage } from './instructions.ts';
+import type { Dimension, MarkLine, MarkPoint, Message, Stage } from './message.ts';
+import type { Instruction } from './operations/index.ts';
 import type { Family, Phase } from './order.ts';
 
-export * from './instructions.ts';
+export * from './message.ts';
+export type { Instruction } from './operations/index.ts';
 
 /** One value a user may set. The form, the parser and the file all read this. */
 export type Param =

@@ -135,3 +135,18 @@ export function sideDirection(piece: Piece): 1 | -1 {
   if (!centre || !side) return 1;
   return side.path.start.x >= centre.path.start.x ? 1 : -1;
 }
+
+/** Sewn waist of a piece cut there, or its width at the level. */
+export const waistOf = (piece: Piece): number | null => {
+  const width = levelWidth(piece, 'waist');
+  return width.ok ? width.value.width : null;
+};
+export const hipOf = (piece: Piece): number | null => {
+  const level = levelOf(piece, 'hip');
+  if (level) {
+    const width = widthAt(piece, level.y);
+    return width.ok ? width.value.width : null;
+  }
+  const hem = edgesWithRole(piece, 'hem');
+  return hem.length > 0 ? hem.reduce((n, e) => n + pathLength(e.path), 0) : null;
+};

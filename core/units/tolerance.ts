@@ -44,6 +44,12 @@ export const TOL = {
   squareDegrees: 1.5,
   /** Corners that must run smoothly on across a seam, degrees. */
   smoothDegrees: 3,
+  /** A line that turns by more than this, radians, has a kink. */
+  kink: 0.01,
+  /** An edge is not divided nearer than this to its ends. */
+  shortEdge: 1,
+  /** A tip drawn elsewhere by less is not worth telling. */
+  tipMoved: 1,
   /** Cuts that end or meet within this are joined: the kernel's planar graph needs shared nodes. */
   node: 1e-4,
   /** A panel with less paper than this, mm², is none: the cut grazes the outline and leaves the piece there. */

@@ -1,22 +1,10 @@
-import { distance, move } from '../../geometry/index.ts';
 import { inspectPiece, inspectSeams, newFaults, type Care } from '../../paper/guard/index.ts';
 import { bustPointOf, carryBeyond, type Piece } from '../../pattern/index.ts';
-import {
-  cutPiece,
-  DONE,
-  movePanels,
-  NOT_YET,
-  type Panel,
-  type Progress,
-  type SlashSpec,
-} from '../../paper/slash/index.ts';
-import { ok, refuse, TOL, type Result } from '../../units/index.ts';
+import { ok, refuse, type Result } from '../../units/index.ts';
 import {
   STAGES,
   type AlterationDefinition,
   type Context,
-  type Dimension,
-  type MarkPoint,
   type Message,
   type PieceFrame,
   type Program,
@@ -26,8 +14,9 @@ import {
 } from '../contract.ts';
 import { asWritten, plainContext } from './plain.ts';
 import { dartReports, lengthChanges } from './report.ts';
-import { settlePieces, stateFor, type PieceState, type TableState } from './state.ts';
-import { runStep } from './steps.ts';
+import { runInstruction } from '../operations/index.ts';
+import { slashAt } from '../operations/slash.ts';
+import { settlePieces, stateFor, type PieceState, type TableState } from '../operations/state.ts';
 import { asksNothing, readValues } from './values.ts';
 
 /** What any alteration may be refused with, besides its own refusals: the guard has the last word. */
@@ -103,14 +92,6 @@ function guarded(context: Context, run: Run, care: Care): Result<Run> {
   return fault ? refuse('step-makes-fault', { ...fault.data, fault: fault.code, piece: fault.piece }) : ok(run);
 }
 
-/** How far a staged slash has come at the end of each stage; null where it has nothing to do. */
-function progressAt(stage: Stage, from: Stage): Progress | null {
-  if (stage === from) return NOT_YET;
-  if (stage === 'open') return { ...NOT_YET, open: 1 };
-  if (stage === 'level') return { ...NOT_YET, open: 1, level: 1 };
-  return stage === 'dart' ? DONE : null;
-}
-
 function interpret(definition: AlterationDefinition, context: Context, program: Program, brief: boolean): Result<Run> {
   const table: TableState = {
     context,
@@ -126,23 +107,15 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
     const messages: Message[] = [];
     for (const p of table.pieces.values()) p.moves = null;
     for (const step of program.instructions) {
-      if (step.op === 'slash') {
-        const said = step.messages[stage];
-        const done = runSlash(
-          stateFor(table, step.piece ?? program.piece),
-          step.spec,
-          stage,
-          step.stage,
-          step.dimensions,
-        );
-        if (!done.ok) return done;
-        if (said && !messages.some((m) => m.code === said.code)) messages.push(said);
-        continue;
-      }
-      if (step.stage !== stage) continue;
-      if ('message' in step && !messages.some((m) => m.code === step.message.code)) messages.push(step.message);
-      const done = runStep(table, step);
-      if (!done.ok) return done;
+      const state = stateFor(table, step.piece ?? program.piece);
+      // A slash goes on at later stages than the one it begins at.
+      const said = step.op === 'slash' ? step.messages[stage] : step.stage === stage ? step.message : undefined;
+      const done =
+        step.op === 'slash'
+          ? slashAt(state, step, stage)
+          : step.stage === stage && runInstruction({ table, state }, step);
+      if (done && !done.ok) return done;
+      if (said && !messages.some((m) => m.code === said.code)) messages.push(said);
     }
     frames.push({ stage, messages, pieces: [...table.pieces.values()].map((p) => frameOf(p, stage)) });
   }
@@ -198,45 +171,4 @@ function placed(before: readonly Piece[], table: TableState): readonly Piece[] {
     const now = table.pieces.get(p.id)?.piece ?? p;
     return p.id === table.primary ? [now, ...born] : [now];
   });
-}
-
-/** A pin goes with the paper it holds: both panels at a hinge agree on where that is. */
-function carriedPin(point: MarkPoint, spec: SlashSpec, panels: readonly Panel[]): MarkPoint {
-  const marked = point.marked ?? point.at;
-  const hinge = point.kind === 'hinge' ? spec.hinges.find((h) => distance(h.at, marked) < TOL.same) : undefined;
-  const panel = hinge ? panels.find((p) => p.id === hinge.panels[0]) : undefined;
-  return panel ? { ...point, marked, at: move(panel.motion, marked) } : point;
-}
-
-/** Cut shows the panels at rest; open moves what opens; level brings what drops; at the darts one opening closes. */
-function runSlash(
-  state: PieceState,
-  spec: SlashSpec,
-  stage: Stage,
-  from: Stage,
-  dimensions: readonly Dimension[],
-): Result<void> {
-  const at = progressAt(stage, from);
-  if (!at) return ok(undefined);
-  if (state.slashed?.spec !== spec) {
-    const divided = cutPiece(state.piece, spec);
-    if (!divided.ok) return divided;
-    state.slashed = { spec, divided: divided.value, at: NOT_YET };
-  }
-  const { divided, at: before } = state.slashed;
-  const changes =
-    at.open !== before.open ||
-    at.level !== before.level ||
-    (at.close !== before.close && spec.panels.some((p) => p.after));
-  if (stage !== from && !changes) return ok(undefined);
-  const moved = movePanels(divided, spec, at);
-  if (!moved.ok) return moved;
-  state.piece = moved.value.piece;
-  state.panels = moved.value.panels;
-  state.gaps = moved.value.gaps;
-  state.points = state.points.map((p) => carriedPin(p, spec, moved.value.panels));
-  state.moves = { from: divided.piece, spec, before, after: at };
-  state.slashed = { spec, divided, at };
-  if (stage === 'open') state.dimensions = dimensions;
-  return ok(undefined);
 }

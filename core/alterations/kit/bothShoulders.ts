@@ -5,6 +5,7 @@ import { numberOf } from '../engine/values.ts';
 import { amountGrip } from './grip.ts';
 import { cutPlace, type ShoulderOn, type ShoulderPair } from './shoulder.ts';
 import { drafted } from './fitBy.ts';
+import { match } from '../operations/index.ts';
 
 /** A shoulder made longer or shorter at a cut from its middle: the same on front and back, then both walked. */
 export function bothShoulders(
@@ -37,7 +38,7 @@ export function bothShoulders(
   const grip = { piece: front.piece.id, from: cutPlace(front), axis: how.outward(front), value: by };
   return ok({
     piece: front.piece.id,
-    instructions: [...instructions, { op: 'match', stage: 'match', message, kinds: ['shoulder', 'armhole', 'side'] }],
+    instructions: [...instructions, match({ message, kinds: ['shoulder', 'armhole', 'side'] })],
     grips: [amountGrip({ ...grip, shown: 'opened', limits: how.limits })],
   });
 }

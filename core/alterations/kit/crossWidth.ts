@@ -22,6 +22,7 @@ import { choice, define, held, length, tenth } from './define.ts';
 import { fitBy } from './fitBy.ts';
 import { amountGrip } from './grip.ts';
 import { keepShoulderCorners, placeOn, shoulderTo } from './shoulder.ts';
+import { asBefore, mark, match, moveCorner, rule, slash } from '../operations/index.ts';
 
 /** Ease across the back or front, whole body, mm: half of it on each piece. */
 const CROSS_EASE = 20;
@@ -64,23 +65,18 @@ function crossWidth(context: Context, values: Values, half: Half): Result<Progra
   const seed = { x: cut.x + out * 6, y: level };
   const id = piece.id;
   const under = underarmHeld(block, place(block.underarm));
-  const cornerEdge = on.neckFirst ? block.side : on.armhole;
   const truing: readonly Instruction[] = slide
     ? // The shoulder goes back to its length: the armhole takes the step, from nothing at the notch.
       shoulderTo(on, placeOn(on, on.length), on.hinge.reach, { stage: 'true', message: say('true.shoulder') })
-    : [{ op: 'rule', stage: 'true', piece: id, message: say('true.rule'), edges: on.edges }];
+    : [rule({ piece: id, message: say('true.rule'), edges: on.edges })];
   const instructions: Instruction[] = [
-    {
-      op: 'mark',
-      stage: 'mark',
+    mark({
       piece: id,
       message: say(slide ? 'mark.slide' : 'mark.hinge'),
       lines: [{ id: 'block', label: '1', points }],
       points: slide ? [] : [{ id: 'pin', kind: 'hinge', at: cut }],
-    },
-    {
-      op: 'slash',
-      stage: 'cut',
+    }),
+    slash({
       piece: id,
       messages: {
         cut: say(slide ? 'cut.slide' : 'cut.hinge'),
@@ -102,21 +98,17 @@ function crossWidth(context: Context, values: Values, half: Half): Result<Progra
       dimensions: [
         { id: 'gap', from: { x: cut.x, y: level }, to: place({ x: cut.x, y: level }), value: Math.abs(each) },
       ],
-    },
-    { op: 'asBefore', stage: 'true', piece: id, message: say('true.side'), edges: [block.side] },
-    { op: 'corner', stage: 'true', piece: id, message: say('true.side'), edge: cornerEdge, to: under },
+    }),
+    asBefore({ piece: id, message: say('true.side'), what: { edges: [block.side] } }),
+    moveCorner({ piece: id, message: say('true.side'), between: [on.armhole, block.side], to: under }),
     ...truing,
-    {
-      op: 'keepCorner',
-      stage: 'true',
+    asBefore({
       piece: id,
       message: say('true.smooth'),
-      edge: on.armhole,
-      at: on.neckFirst ? 'end' : 'start',
-      reach: 45,
-    },
+      what: { edge: on.armhole, at: on.neckFirst ? 'end' : 'start', reach: 45 },
+    }),
     ...keepShoulderCorners(on, say('true.smooth')),
-    { op: 'match', stage: 'match', message: say('match'), kinds: ['shoulder', 'side', 'armhole'] },
+    match({ message: say('match'), kinds: ['shoulder', 'side', 'armhole'] }),
   ];
   return ok({
     piece: id,

@@ -1,19 +1,9 @@
-import { levelOf, type Piece } from '../../pattern/index.ts';
+import { hipOf, levelOf, waistOf, type Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Instruction, Message, Program } from '../contract.ts';
 import { panelKnots, panelSeams, panelsFrom } from './panelEdges.ts';
-import {
-  alongAt,
-  hipOf,
-  ROUND,
-  sideLength,
-  sidesOf,
-  solveKnot,
-  targetAt,
-  waistOf,
-  widenStep,
-  type SideOn,
-} from './sides.ts';
+import { alongAt, ROUND, sideLength, sidesOf, solveKnot, targetAt, widenStep, type SideOn } from './sides.ts';
+import { mark, match, restoreWidth, tell } from '../operations/index.ts';
 
 /** How wide each piece is to be at a level; null leaves the level as it is. */
 export interface GradeTargets {
@@ -28,16 +18,14 @@ function onWaistSeam(
   say: (code: string) => Message,
 ): readonly Instruction[] {
   return [
-    {
-      op: 'restoreWidth',
-      stage: 'true',
+    restoreWidth({
       piece: side.piece.id,
       message: say('waist'),
       side: side.edge.id,
       role: 'waist',
       shape: shape === 'curved' ? 'curved' : 'straight',
       target: wanted,
-    },
+    }),
   ];
 }
 
@@ -57,7 +45,7 @@ function onSkirt(
   const round = shape === 'curved' ? ROUND.curved : ROUND.straight;
   const knots = (by: number) => [{ at: 0, by }, ...below];
   const top = solveKnot(side, wanted, waistOf, knots, round);
-  return [widenStep(side, knots(top), say('skirt'), { smooth: round })];
+  return [widenStep(side, knots(top), say('skirt'), { round })];
 }
 
 /** A piece that runs on to the hip: from nothing at the dart (or the underarm) to the waist, on to the hem. */
@@ -78,7 +66,7 @@ function onLong(
     { at: sideLength(side), by },
   ];
   const bottom = hip === null ? 0 : solveKnot(side, hip, hipOf, knots, round);
-  return [widenStep(side, knots(bottom), say('side'), { smooth: round })];
+  return [widenStep(side, knots(bottom), say('side'), { round })];
 }
 
 /** Where a draft in panels goes out: at the side alone, or alike at every seam from there to the centre. */
@@ -127,7 +115,7 @@ function onPanels({ panels, each }: Shares, shape: string): readonly Instruction
       const wanted = (waistOf(piece) ?? 0) + each.waist;
       const knots = (waist: number) => panelKnots(seam, waist, each.hip);
       const waist = each.waist === 0 ? 0 : solveKnot(seam, wanted, waistOf, knots, round);
-      return widenStep(seam, knots(waist), message, { smooth: round });
+      return widenStep(seam, knots(waist), message, { round });
     }),
   );
 }
@@ -139,13 +127,13 @@ const reached = (shares: Shares, { piece }: SideOn, wanted: Wanted): readonly In
     const [goal, has] = [wanted[level], of(piece)];
     if (goal === null || has === null) return [];
     return [
-      {
-        op: 'tellReached',
-        stage: 'match',
-        level,
-        pieces: shares.panels.map((p) => p.id),
-        wanted: shares.panels.reduce((sum, p) => sum + (of(p) ?? 0), 0) + goal - has,
-      },
+      tell({
+        what: {
+          level,
+          pieces: shares.panels.map((p) => p.id),
+          wanted: shares.panels.reduce((sum, p) => sum + (of(p) ?? 0), 0) + goal - has,
+        },
+      }),
     ];
   });
 
@@ -181,12 +169,9 @@ export function gradeSides(
     if (steps.length === 0) continue;
     const by = waist === null ? 0 : waist - (waistOf(side.piece) ?? waist);
     instructions.push(
-      {
-        op: 'mark',
-        stage: 'mark',
+      mark({
         piece: side.piece.id,
         message: say('mark'),
-        lines: [],
         points: [
           {
             id: `waist ${side.piece.id}`,
@@ -194,14 +179,14 @@ export function gradeSides(
             at: side.skirt ? targetAt(side, 0, by) : targetAt(side, waistPlace(side), by),
           },
         ],
-      },
+      }),
       ...steps,
       ...(shares.panels.length > 1 ? onPanels(shares, shape) : []),
     );
     told.push(...reached(shares, side, wanted));
   }
   if (instructions.length === 0) return refuse('nothing-to-grade', {});
-  instructions.push({ op: 'match', stage: 'match', message: say('match'), kinds: ['side', 'waist', 'princess'] });
+  instructions.push(match({ message: say('match'), kinds: ['side', 'waist', 'princess'] }));
   return ok({ piece: first.piece.id, instructions: [...instructions, ...told] });
 }
 

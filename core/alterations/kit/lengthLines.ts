@@ -3,6 +3,7 @@ import type { Edge, Piece } from '../../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type { Instruction, Message } from '../contract.ts';
 import { beside, meetings, type Meeting } from './across.ts';
+import { fair, mark, rule, slash } from '../operations/index.ts';
 
 /** How far to either side of the line a curved seam is drawn again, mm. */
 const BLEND = 55;
@@ -58,30 +59,19 @@ export function alongLines(
       const beyond = others.reduce((sum, o) => sum + (o.meeting.along >= m.along ? o.by : 0), 0);
       const blend = BLEND + Math.max(0, -c.by);
       return isStraight(m.edge)
-        ? { op: 'straighten', stage: 'true', piece: id, message: say('true.straight', c), edges: [m.edge.id] }
-        : {
-            op: 'fairRun',
-            stage: 'true',
+        ? rule({ piece: id, message: say('true.straight', c), edges: [m.edge.id], each: true })
+        : fair({
             piece: id,
             message: say('true.curve', c),
             edge: m.edge.id,
             from: Math.max(1, m.along + passed - blend),
             toFromEnd: Math.max(1, pathLength(m.edge.path) - m.along + beyond - blend),
-          };
+          });
     }),
   );
   return [
-    {
-      op: 'mark',
-      stage: 'mark',
-      piece: id,
-      message: say('mark', first),
-      lines: cuts.map((c, i) => ({ ...c, label: String(i + 1) })),
-      points: [],
-    },
-    {
-      op: 'slash',
-      stage: 'cut',
+    mark({ piece: id, message: say('mark', first), lines: cuts.map((c, i) => ({ ...c, label: String(i + 1) })) }),
+    slash({
       piece: id,
       messages: { cut: say('cut', first), open: say(first.by < 0 ? 'lap' : 'open', first) },
       spec: {
@@ -98,7 +88,7 @@ export function alongLines(
         to: { x: c.left.at.x, y: c.left.at.y + (down[i] as number) },
         value: Math.abs(c.by),
       })),
-    },
+    }),
     ...truing,
   ];
 }

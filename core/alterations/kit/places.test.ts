@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { distance, pathLength, rotateAbout } from '../../geometry/index.ts';
-import { edgesWithRole } from '../../pattern/index.ts';
+import { edgesWithRole, hipOf, waistOf } from '../../pattern/index.ts';
 import { block } from '../../testing/block.ts';
 import { contextOn } from '../../testing/samples.ts';
 import { edge, line } from '../../testing/shapes.ts';
@@ -11,7 +11,7 @@ import { centreEdge, highest, lowest, meetingOn, meetings } from './across.ts';
 import { followings, wantedLength } from './follow.ts';
 import { draftedSide, lineHeight } from './levels.ts';
 import { cutPlace, placeOn, shoulderPair } from './shoulder.ts';
-import { alongAt, hipOf, notchAlong, sideOn, sidesOf, solveKnot, targetAt, waistOf } from './sides.ts';
+import { alongAt, notchAlong, sideOn, sidesOf, solveKnot, targetAt } from './sides.ts';
 import { turnAcross } from './turnAcross.ts';
 import { downSide } from './underarm.ts';
 

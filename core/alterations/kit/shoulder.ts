@@ -22,7 +22,8 @@ import {
 } from '../../pattern/index.ts';
 import { closeSeam, edgeAfter, edgeBefore, openPoint, shutPoint } from '../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
-import type { Context, Instruction, Message, Redraw, Stage } from '../contract.ts';
+import type { Context, Instruction, Message, Stage } from '../contract.ts';
+import { asBefore, fair, moveCorner, rule, smooth } from '../operations/index.ts';
 
 /**
  * One piece's side of a shoulder seam that runs from the neck (or a panel seam) to the armhole. Points without a word are where the
@@ -170,19 +171,20 @@ export function shoulderTo(
   to: Point,
   reach: number,
   said: { readonly stage: Stage; readonly message: Message },
-): readonly Redraw[] {
-  const corner = on.neckFirst
-    ? { edge: on.armhole, reach: { second: reach } }
-    : { edge: on.edges[0] ?? '', reach: { first: reach } };
+): readonly Instruction[] {
+  const outer = (on.neckFirst ? on.edges.at(-1) : on.edges[0]) ?? '';
   return [
-    { op: 'corner', piece: on.piece.id, ...said, ...corner, to },
-    { op: 'rule', piece: on.piece.id, ...said, edges: on.edges },
+    moveCorner({ piece: on.piece.id, ...said, between: [on.armhole, outer], to, reach: [reach, undefined] }),
+    rule({ piece: on.piece.id, ...said, edges: on.edges }),
   ];
 }
 
 /** A place on the shut shoulder, so far from the neck and so far below the line, where the paper has it. */
 export const placeOn = (on: ShoulderOn, along: number, below = 0): Point =>
   on.open(add(on.shut.neckPoint, add(scale(on.shut.along, along), scale(rotate(on.shut.along, Math.PI / 2), below))));
+
+/** The part of the shoulder that meets the neckline. */
+export const shoulderAtNeck = (on: ShoulderOn): string => (on.neckFirst ? on.edges[0] : on.edges.at(-1)) ?? '';
 
 /** Where the shoulder is cut, and a block slid from. */
 export function cutPlace(on: ShoulderOn): Point {
@@ -195,42 +197,26 @@ const SMOOTHED = 40;
 
 /** Armhole smoothed where it was hinged; an underarm seam, sewn to the other half as it lies, keeps its length exactly. */
 export function smoothHinge(on: ShoulderOn, message: Message): Instruction {
-  const said = { stage: 'true' as const, piece: on.piece.id, message, edge: on.armhole };
+  const said = { piece: on.piece.id, message };
+  const edge = on.armhole;
   const { path, role } = requireEdge(on.piece, on.armhole);
-  if (role === 'armhole') return { op: 'smooth', ...said, near: on.hinge.at, reach: SMOOTHED };
+  if (role === 'armhole') return smooth({ ...said, at: { edge, near: on.hinge.at }, reach: SMOOTHED });
   const at = nearestLength(path, on.hinge.at);
   const whole = pathLength(path);
-  return {
-    op: 'fairRun',
-    ...said,
-    from: Math.max(1, at - SMOOTHED),
-    toFromEnd: Math.max(1, whole - at - SMOOTHED),
-  };
+  return fair({ ...said, edge, from: Math.max(1, at - SMOOTHED), toFromEnd: Math.max(1, whole - at - SMOOTHED) });
 }
 
 /** The corners at both ends of the shoulder brought back to the angles they were drafted with. */
-export const keepShoulderCorners = (on: ShoulderOn, message: Message): readonly Redraw[] => [
-  {
-    op: 'keepCorner',
-    stage: 'true',
-    piece: on.piece.id,
-    message,
-    edge: on.armhole,
-    at: on.neckFirst ? 'start' : 'end',
-    reach: 45,
-  },
+export const keepShoulderCorners = (on: ShoulderOn, message: Message): readonly Instruction[] => [
+  asBefore({ piece: on.piece.id, message, what: { edge: on.armhole, at: on.neckFirst ? 'start' : 'end', reach: 45 } }),
   // A seam between panels is left as it lies: both sides of it must stay alike.
   ...(on.before > 0
     ? []
     : [
-        {
-          op: 'keepCorner' as const,
-          stage: 'true' as const,
+        asBefore({
           piece: on.piece.id,
           message,
-          edge: on.neck,
-          at: on.neckFirst ? ('end' as const) : ('start' as const),
-          reach: 30,
-        },
+          what: { edge: on.neck, at: on.neckFirst ? ('end' as const) : ('start' as const), reach: 30 },
+        }),
       ]),
 ];

@@ -1,18 +1,10 @@
 import { endOf, pathLength, pointAt, type Point } from '../../geometry/index.ts';
 import { solveBetween, solveNear } from '../../numeric/index.ts';
-import {
-  edgesWithRole,
-  levelOf,
-  levelWidth,
-  requireEdge,
-  widthAt,
-  type Edge,
-  type Piece,
-  type Seam,
-} from '../../pattern/index.ts';
+import { edgesWithRole, requireEdge, type Edge, type Piece, type Seam } from '../../pattern/index.ts';
 import { widenSquarely, type SideKnot } from '../../paper/truing/index.ts';
 import type { Context, Instruction, Message } from '../contract.ts';
 import { lowerEnd, meetingOn, upperEnd } from './across.ts';
+import { widen } from '../operations/index.ts';
 
 /** A piece with a side seam, seen from its side. */
 export interface SideOn {
@@ -90,21 +82,6 @@ export function notchAlong(side: SideOn, from: number, to: number, besides: read
   return found.filter((at) => at > from && at < to).sort((a, b) => a - b)[0] ?? null;
 }
 
-/** Sewn waist of a piece cut there, or its width at the level. */
-export const waistOf = (piece: Piece): number | null => {
-  const width = levelWidth(piece, 'waist');
-  return width.ok ? width.value.width : null;
-};
-export const hipOf = (piece: Piece): number | null => {
-  const level = levelOf(piece, 'hip');
-  if (level) {
-    const width = widthAt(piece, level.y);
-    return width.ok ? width.value.width : null;
-  }
-  const hem = edgesWithRole(piece, 'hem');
-  return hem.length > 0 ? hem.reduce((n, e) => n + pathLength(e.path), 0) : null;
-};
-
 /** Bends of a side at its levels are rounded this far, mm; a curved grade more. */
 export const ROUND = { straight: 25, curved: 80 } as const;
 
@@ -139,18 +116,17 @@ export const widenStep = (
   side: SideOn,
   knots: readonly SideKnot[],
   message: Message,
-  options: { readonly hold?: boolean; readonly smooth?: number } = {},
-): Instruction => ({
-  op: 'widen',
-  stage: 'true',
-  piece: side.piece.id,
-  message,
-  edges: side.edges,
-  knots,
-  out: side.out,
-  hold: options.hold ?? true,
-  ...(options.smooth !== undefined ? { smooth: options.smooth } : {}),
-});
+  options: { readonly hold?: boolean; readonly round?: number } = {},
+): Instruction =>
+  widen({
+    piece: side.piece.id,
+    message,
+    edges: side.edges,
+    knots,
+    out: side.out,
+    hold: options.hold ?? true,
+    ...(options.round !== undefined ? { round: options.round } : {}),
+  });
 
 /** A point marked beside the side where it is to run. */
 export const targetAt = (side: SideOn, along: number, by: number): Point => {

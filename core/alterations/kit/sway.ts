@@ -6,6 +6,7 @@ import { rowAcross } from './acrossPanels.ts';
 import { held, length, tenth } from './define.ts';
 import { fitBy } from './fitBy.ts';
 import { backOf, wedge } from './wedge.ts';
+import { match, tell } from '../operations/index.ts';
 
 /** A back that runs on below the waist, in one piece or in panels. */
 export function longBack(
@@ -29,13 +30,7 @@ export function fitsSway(context: Context): Fit | null {
 /** What a dressmaker would say of the amount. */
 export const swayAdvice = (piece: Piece, by: number): readonly Instruction[] =>
   by > ADVICE.swayLarge
-    ? [
-        {
-          op: 'finding',
-          stage: 'match',
-          finding: { code: 'swayback-large', grade: 'look', piece: piece.id, data: { by } },
-        },
-      ]
+    ? [tell({ what: { finding: { code: 'swayback-large', grade: 'look', piece: piece.id, data: { by } } } })]
     : [];
 
 /** The line at the waist, or lower: the same fold, in the same words but for where it lies. */
@@ -52,7 +47,7 @@ export function swayProgram(context: Context, values: Values, words: string, bel
     instructions: [
       ...done.value.instructions,
       ...swayAdvice(piece, by),
-      { op: 'match', stage: 'match', message: { code: `${words}.match`, data: { by } }, kinds: ['side', 'princess'] },
+      match({ message: { code: `${words}.match`, data: { by } }, kinds: ['side', 'princess'] }),
     ],
   });
 }

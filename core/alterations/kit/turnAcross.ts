@@ -3,6 +3,7 @@ import { ok, refuse, type Result } from '../../units/index.ts';
 import type { Instruction, Message } from '../contract.ts';
 import { beside } from './across.ts';
 import { pinFrom, wholeWidth, type Crossed, type Row } from './acrossPanels.ts';
+import { mark, slash } from '../operations/index.ts';
 
 export interface Turn {
   readonly instructions: readonly Instruction[];
@@ -75,17 +76,13 @@ function onPiece(
   const seeds = { upper: above, lower: below };
   const points = [inner.at, outer.at];
   return [
-    {
-      op: 'mark',
-      stage: 'mark',
+    mark({
       piece,
       message: say('mark'),
       lines: [{ id: 'across', label: '1', points }],
       points: last ? [{ id: 'pin', kind: 'hinge', at: pin }] : [],
-    },
-    {
-      op: 'slash',
-      stage: 'cut',
+    }),
+    slash({
       piece,
       messages: { cut: say('cut'), open: say(by < 0 ? 'lap' : 'open') },
       spec: {
@@ -104,6 +101,6 @@ function onPiece(
           value: (Math.abs(by) * (width - before)) / width,
         },
       ],
-    },
+    }),
   ];
 }

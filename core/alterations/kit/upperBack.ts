@@ -11,6 +11,7 @@ import { amountGrip } from './grip.ts';
 import { keepShoulderCorners, shoulderPair, USUAL_SHOULDER, type ShoulderOn } from './shoulder.ts';
 import { turnAcross } from './turnAcross.ts';
 import { backOf, seamsBetween, smoothBend } from './wedge.ts';
+import { match, restoreNeck, smooth } from '../operations/index.ts';
 
 const BACKS = ['back', 'sideBack'] as const;
 /** How far below the neck at the centre back the line is drawn, mm. */
@@ -90,12 +91,7 @@ export function upperBackTurn(context: Context, by: number, below: number, words
         ? backOnFold(found.value, by, say('true.fold'))
         : [smoothBend(piece, row[0].inner, by, say('true.seam'))]),
       ...smoothPin(row, by, say('true.pin')),
-      {
-        op: 'match',
-        stage: 'match',
-        message: say('match'),
-        kinds: ['shoulder', 'armhole', 'neck', 'raglan', 'princess'],
-      },
+      match({ message: say('match'), kinds: ['shoulder', 'armhole', 'neck', 'raglan', 'princess'] }),
     ],
     grips: [
       amountGrip({
@@ -118,7 +114,7 @@ function backOnFold({ piece, row, on }: UpperBack, by: number, message: Message)
     ? on.neckFirst
     : edgesWithRole(piece, 'neck').some((e) => edgeAfter(piece, e.id) === outer.edge.id);
   return [
-    { op: 'restoreNeck', stage: 'true', piece: piece.id, message, by, reach: neckFirst ? outer.along : fromEnd },
+    restoreNeck({ piece: piece.id, message, by, reach: neckFirst ? outer.along : fromEnd }),
     ...(on ? keepShoulderCorners(on, message) : []),
   ];
 }
@@ -127,7 +123,7 @@ function backOnFold({ piece, row, on }: UpperBack, by: number, message: Message)
 function smoothPin(row: Row, by: number, message: Message): readonly Instruction[] {
   const { piece, outer } = row[row.length - 1] as Crossed;
   if (outer.edge.role !== 'armhole') return piece.fold ? [] : [smoothBend(piece, outer, by, message)];
-  return [{ op: 'smooth', stage: 'true', piece: piece.id, message, edge: outer.edge.id, near: outer.at, reach: 35 }];
+  return [smooth({ piece: piece.id, message, reach: 35, at: { edge: outer.edge.id, near: outer.at } })];
 }
 
 /** The high round back and the flat upper back: one turn, up or down. */

@@ -1,12 +1,13 @@
 import { pathLength, type Point } from '../../geometry/index.ts';
 import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
-import { edgeAfter } from '../../paper/truing/index.ts';
+import { edgeAfter, edgeBefore } from '../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Grip, Instruction, Message, Param } from '../contract.ts';
 import { centreEdge, lowerEnd, type Meeting } from './across.ts';
 import { rowAcross, type Crossed, type Row } from './acrossPanels.ts';
 import { amountGrip } from './grip.ts';
 import { turnAcross } from './turnAcross.ts';
+import { asBefore, fair, moveCorner, restoreWidth, rule, splitEdge, squareAcross } from '../operations/index.ts';
 
 /** A wedge across a piece, or the panels it is made of: so much at the centre, nothing at the side. */
 export interface Wedge {
@@ -74,15 +75,14 @@ export function wedge(spec: WedgeSpec): Result<Wedge> {
 type Say = (code: string) => Message;
 
 /** One smooth curve over the bend that the turn has left in a seam where the line crosses it. */
-export const smoothBend = (piece: Piece, { edge, along }: Meeting, by: number, message: Message): Instruction => ({
-  op: 'fairRun',
-  stage: 'true',
-  piece: piece.id,
-  message,
-  edge: edge.id,
-  from: Math.max(1, along - BEND - Math.max(0, -by)),
-  toFromEnd: Math.max(1, pathLength(edge.path) - along - BEND - Math.max(0, -by)),
-});
+export const smoothBend = (piece: Piece, { edge, along }: Meeting, by: number, message: Message): Instruction =>
+  fair({
+    piece: piece.id,
+    message,
+    edge: edge.id,
+    from: Math.max(1, along - BEND - Math.max(0, -by)),
+    toFromEnd: Math.max(1, pathLength(edge.path) - along - BEND - Math.max(0, -by)),
+  });
 
 /** The seams between panels smoothed on both sides alike. */
 export const seamsBetween = (row: Row, by: number): readonly Instruction[] => {
@@ -95,9 +95,7 @@ export const seamsBetween = (row: Row, by: number): readonly Instruction[] => {
 
 /** The far side of a seam changes by as much as the near one, on the panel before. */
 const likeBefore = (before: Crossed | undefined, smooth: Instruction): readonly Instruction[] =>
-  before && smooth.op === 'fairRun'
-    ? [{ ...smooth, like: { piece: before.piece.id, edge: before.outer.edge.id } }]
-    : [];
+  before && smooth.op === 'fair' ? [{ ...smooth, like: { piece: before.piece.id, edge: before.outer.edge.id } }] : [];
 
 function backToFold(row: Row, edge: Edge, by: number, bottom: 'hem' | 'waist', say: Say): readonly Instruction[] {
   const { piece } = row[0];
@@ -109,46 +107,31 @@ function backToFold(row: Row, edge: Edge, by: number, bottom: 'hem' | 'waist', s
   const beside = startsAtBottom ? lower.at(-1) : lower[0];
   const others = row.filter((c) => c.piece !== sidePiece).map((c) => c.piece.id);
   return [
-    {
-      op: 'corner',
-      stage: 'true',
+    moveCorner({
       piece: id,
       message: say('true.fold'),
-      edge: startsAtBottom ? edge.id : edgeAfter(piece, edge.id),
+      between: [edge.id, startsAtBottom ? edgeBefore(piece, edge.id) : edgeAfter(piece, edge.id)],
       to: corner,
-    },
-    { op: 'straighten', stage: 'true', piece: id, message: say('true.fold'), edges: [edge.id] },
+    }),
+    rule({ piece: id, message: say('true.fold'), edges: [edge.id], each: true }),
     ...(beside
       ? [
-          {
-            op: 'keepCorner' as const,
-            stage: 'true' as const,
+          asBefore({
             piece: id,
             message: say('true.fold'),
-            edge: beside.id,
-            at: startsAtBottom ? ('end' as const) : ('start' as const),
-            reach: 60,
-          },
+            what: { edge: beside.id, at: startsAtBottom ? ('end' as const) : ('start' as const), reach: 60 },
+          }),
         ]
       : []),
-    {
-      op: 'part',
-      stage: 'true',
-      piece: sidePiece.id,
-      message: say('true.side'),
-      edge: side.edge.id,
-      at: side.along,
-    },
-    {
-      op: 'restoreWidth',
-      stage: 'true',
+    splitEdge({ piece: sidePiece.id, message: say('true.side'), edge: side.edge.id, at: side.along }),
+    restoreWidth({
       piece: sidePiece.id,
       message: say('true.side'),
       side: side.edge.id,
       role: bottom,
       shape: 'straight',
       ...(others.length > 0 ? { others } : {}),
-    },
+    }),
   ];
 }
 
@@ -157,17 +140,7 @@ function keptBend(row: Row, edge: Edge, by: number, bottom: 'hem' | 'waist' | nu
   const level = bottom !== null && edgesWithRole(piece, bottom).length === 1;
   return [
     smoothBend(piece, { ...inner, edge }, by, say('true.seam')),
-    ...(level
-      ? [
-          {
-            op: 'redraw' as const,
-            stage: 'true' as const,
-            piece: piece.id,
-            message: say('true.hem'),
-            role: bottom,
-          },
-        ]
-      : []),
+    ...(level ? [squareAcross({ piece: piece.id, message: say('true.hem'), role: bottom })] : []),
   ];
 }
 

@@ -4,7 +4,7 @@ import { distance, endOf, flatten, isSimplePolygon, rotateAbout, type Point } fr
 import { edgeOf, outlineOf, pieceArea, type Piece } from '../../pattern/index.ts';
 import { rectangle } from '../../testing/shapes.ts';
 import { expectOk } from '../../units/index.ts';
-import { DONE, slash, type SlashSpec } from './index.ts';
+import { DONE, slashPiece, type SlashSpec } from './index.ts';
 
 /** A box 200 by 120 whose right side holds a dart 20 wide at the middle, its tip at the centre of the box. */
 const darted = (): Piece => {
@@ -50,7 +50,7 @@ const turned = (x: number, share: number): SlashSpec => ({
 
 describe('a folded wedge', () => {
   it('vanishes when it is folded shut: its edge and its dart are gone, its neighbours meet', () => {
-    const done = expectOk(slash(darted(), turned(120, 1), DONE), 'fold').piece;
+    const done = expectOk(slashPiece(darted(), turned(120, 1), DONE), 'fold').piece;
     expect(done.darts).toEqual([]);
     expect(done.edges.map((e) => e.id)).toEqual(['top', 'upper', 'lower', 'bottom', 'left']);
     const upper = edgeOf(done, 'upper');
@@ -60,7 +60,7 @@ describe('a folded wedge', () => {
   });
 
   it('leaves a straight mouth as wide as what was not folded', () => {
-    const done = expectOk(slash(darted(), turned(120, 0.25), DONE), 'fold').piece;
+    const done = expectOk(slashPiece(darted(), turned(120, 0.25), DONE), 'fold').piece;
     const mouth = edgeOf(done, 'mouth')!.path;
     const moved = rotateAbout({ x: 200, y: 50 }, PIVOT, OPENING * 0.25);
     expect(distance(mouth.start, moved)).toBeLessThan(1e-9);
@@ -75,7 +75,7 @@ describe('a folded wedge', () => {
     fc.assert(
       fc.property(fc.integer({ min: 40, max: 180 }), fc.integer({ min: 1, max: 100 }), (x, percent) => {
         const before = darted();
-        const done = expectOk(slash(before, turned(x, percent / 100), DONE), 'fold');
+        const done = expectOk(slashPiece(before, turned(x, percent / 100), DONE), 'fold');
         const gaps = done.gaps.reduce((sum, g) => sum + g.area, 0);
         expect(pieceArea(done.piece)).toBeCloseTo(pieceArea(before) + gaps, 6);
         expect(isSimplePolygon(flatten(outlineOf(done.piece), 0.1))).toBe(true);
@@ -87,7 +87,7 @@ describe('a folded wedge', () => {
   });
 
   it('does nothing at the beginning of its movement', () => {
-    const start = expectOk(slash(darted(), turned(120, 1), { open: 0, level: 0, close: 0 }), 'fold');
+    const start = expectOk(slashPiece(darted(), turned(120, 1), { open: 0, level: 0, close: 0 }), 'fold');
     expect(start.piece).toEqual(darted());
   });
 });
@@ -116,7 +116,7 @@ describe('what a panel does later on', () => {
   };
   it('waits for its own stage, and adds to what it did before', () => {
     const at = (open: number, close: number) => {
-      const done = expectOk(slash(rectangle(200, 120), spec, { open, level: 0, close }), 'later');
+      const done = expectOk(slashPiece(rectangle(200, 120), spec, { open, level: 0, close }), 'later');
       const { x, y } = done.panels.find((p) => p.id === 'right')!.motion;
       return [x, y];
     };

@@ -10,7 +10,7 @@ import {
   follow,
   motionOf,
   movePanels,
-  slash,
+  slashPiece,
   type Motion,
   type PanelSpec,
   type SlashSpec,
@@ -115,7 +115,7 @@ describe('three panels meeting inside a random piece', () => {
   it('account for every square millimetre, panels and gaps together', () => {
     fc.assert(
       fc.property(starred, ({ piece, spec }) => {
-        const done = slash(piece, spec);
+        const done = slashPiece(piece, spec);
         fc.pre(done.ok);
         if (!done.ok) return;
         const gaps = done.value.gaps.reduce((n, g) => n + g.area, 0);
@@ -166,7 +166,7 @@ describe('a cut that ends at a corner', () => {
   it('splits no edge and opens between the two', () => {
     const box = rectangle(100, 80);
     const done = expectOk(
-      slash(box, {
+      slashPiece(box, {
         cuts: [{ id: 'd', points: [p(0, 0), p(100, 80)] }],
         hinges: [],
         panels: [

@@ -15,7 +15,7 @@ import {
 import { edgeOf, outlineOf, pieceArea, type Piece } from '../../pattern/index.ts';
 import { blobArbitrary, rectangle } from '../../testing/shapes.ts';
 import { expectOk } from '../../units/index.ts';
-import { cutPiece, DONE, follow, movePanels, slash, type Motion, type SlashSpec } from './index.ts';
+import { cutPiece, DONE, follow, movePanels, slashPiece, type Motion, type SlashSpec } from './index.ts';
 
 const p = (x: number, y: number): Point => ({ x, y });
 const lengthOf = (piece: Piece, id: string): number => pathLength((edgeOf(piece, id) as Piece['edges'][number]).path);
@@ -68,7 +68,7 @@ const each = (
       fc.property(scenario, ({ piece, from, skip, share, angle }) => {
         const made = { piece, angle, ...hinged(piece, angle, from, from + skip, share) };
         // Some random chords leave the piece, some laps are longer than the edge: rightly refused, and not the matter here.
-        const tried = slash(piece, made.spec);
+        const tried = slashPiece(piece, made.spec);
         fc.pre(tried.ok || !['cut-leaves-piece', 'overlap-too-large'].includes(tried.error.code));
         f(made);
       }),
@@ -80,7 +80,7 @@ describe('the slash kernel, on random pieces', () => {
   each(
     'keeps the area: after = before + inserts − overlaps',
     ({ piece, spec }) => {
-      const done = expectOk(slash(piece, spec), 'slash');
+      const done = expectOk(slashPiece(piece, spec), 'slash');
       expect(pieceArea(done.piece)).toBeCloseTo(pieceArea(piece) + gapArea(done.gaps), 4);
     },
     21,
@@ -89,7 +89,7 @@ describe('the slash kernel, on random pieces', () => {
   each(
     'never deforms a panel and never moves a hinge',
     ({ piece, spec, hinge }) => {
-      const { panels } = expectOk(slash(piece, spec), 'slash');
+      const { panels } = expectOk(slashPiece(piece, spec), 'slash');
       for (const panel of panels) {
         expect(distance(move(panel.motion, hinge), hinge)).toBeLessThan(1e-6);
         const ring = flatten(panel.outline, 1);
@@ -106,7 +106,7 @@ describe('the slash kernel, on random pieces', () => {
   each(
     'leaves the length of an edge whose only cut is a hinge',
     ({ piece, spec, hingeEdge }) => {
-      const done = expectOk(slash(piece, spec), 'slash');
+      const done = expectOk(slashPiece(piece, spec), 'slash');
       expect(lengthOf(done.piece, hingeEdge)).toBeCloseTo(lengthOf(piece, hingeEdge), 4);
     },
     23,
@@ -122,7 +122,7 @@ describe('the slash kernel, on random pieces', () => {
           motion: q.motion.kind === 'turn' ? { ...q.motion, angle: 0 } : q.motion,
         })),
       };
-      expect(expectOk(slash(piece, still), 'slash').piece).toEqual(piece);
+      expect(expectOk(slashPiece(piece, still), 'slash').piece).toEqual(piece);
     },
     24,
   );
@@ -130,7 +130,7 @@ describe('the slash kernel, on random pieces', () => {
   each(
     'gives back the same piece at the beginning of the movement',
     ({ piece, spec }) => {
-      expect(expectOk(slash(piece, spec, { open: 0, level: 0, close: 0 }), 'slash').piece).toEqual(piece);
+      expect(expectOk(slashPiece(piece, spec, { open: 0, level: 0, close: 0 }), 'slash').piece).toEqual(piece);
     },
     25,
   );
@@ -138,7 +138,7 @@ describe('the slash kernel, on random pieces', () => {
   each(
     'spreading and then lapping the same amount restores the outline',
     ({ piece, spec, hinge, angle }) => {
-      const opened = expectOk(slash(piece, spec), 'spread');
+      const opened = expectOk(slashPiece(piece, spec), 'spread');
       const gap = opened.gaps.find((g) => g.cut === 'c');
       fc.pre(gap !== undefined && gap.area > 1);
       const corners = gap ? [...spansOf(gap.outline).map((s) => s.a)].filter((q) => distance(q, hinge) > 1e-6) : [];
@@ -154,7 +154,7 @@ describe('the slash kernel, on random pieces', () => {
           motion: q.motion.kind === 'turn' ? { ...q.motion, angle: -angle } : q.motion,
         })),
       };
-      const again = slash(opened.piece, back);
+      const again = slashPiece(opened.piece, back);
       fc.pre(again.ok || again.error.code !== 'cut-leaves-piece');
       const lapped = expectOk(again, 'lap');
       for (const q of flatten(outlineOf(piece), 0.5))
@@ -173,7 +173,7 @@ describe('the slash kernel, by hand', () => {
   });
 
   it('lengthens a rectangle by a parallel spread, straight bridges on both sides', () => {
-    const done = expectOk(slash(rectangle(100, 80), across({ kind: 'shift', by: p(0, 15) })), 'spread');
+    const done = expectOk(slashPiece(rectangle(100, 80), across({ kind: 'shift', by: p(0, 15) })), 'spread');
     expect(done.lengths['right']).toEqual({ before: 80, after: 95 });
     expect(done.lengths['left']).toEqual({ before: 80, after: 95 });
     expect(done.gaps.map((g) => g.area)).toEqual([1500]);
@@ -181,7 +181,7 @@ describe('the slash kernel, by hand', () => {
   });
 
   it('shortens it by a parallel fold: the sides are trimmed, the paper doubles', () => {
-    const done = expectOk(slash(rectangle(100, 80), across({ kind: 'shift', by: p(0, -15) })), 'fold');
+    const done = expectOk(slashPiece(rectangle(100, 80), across({ kind: 'shift', by: p(0, -15) })), 'fold');
     expect(done.lengths['right']?.after).toBeCloseTo(65, 9);
     expect(gapArea(done.gaps)).toBeCloseTo(-1500, 9);
     expect(pieceArea(done.piece)).toBeCloseTo(100 * 65, 6);
@@ -192,7 +192,7 @@ describe('the slash kernel, by hand', () => {
       ...across({ kind: 'turn', about: p(100, 40), angle: -0.1 }),
       hinges: [{ id: 'h', at: p(100, 40), panels: ['lower', 'panel 1'] }],
     };
-    const done = expectOk(slash(rectangle(100, 80), { ...spec, hinges: [] }), 'wedge');
+    const done = expectOk(slashPiece(rectangle(100, 80), { ...spec, hinges: [] }), 'wedge');
     expect(gapArea(done.gaps)).toBeCloseTo(0.5 * 100 * 100 * Math.sin(0.1), 6);
     expect(done.lengths['right']?.after).toBeCloseTo(80, 9);
     expect(done.lengths['left']?.after).toBeCloseTo(80 + 200 * Math.sin(0.05), 6);
@@ -215,7 +215,7 @@ describe('the slash kernel, by hand', () => {
       ],
     };
     for (const t of [0.1, 0.5, 0.9, 1])
-      expect(slash(rectangle(100, 80), spec, { open: t, level: 0, close: 0 }).ok).toBe(true);
+      expect(slashPiece(rectangle(100, 80), spec, { open: t, level: 0, close: 0 }).ok).toBe(true);
   });
 
   it('adds up where three panels meet at a point', () => {
@@ -231,7 +231,7 @@ describe('the slash kernel, by hand', () => {
       ],
     };
     const box = rectangle(100, 80);
-    const done = expectOk(slash(box, spec), 'three');
+    const done = expectOk(slashPiece(box, spec), 'three');
     expect(pieceArea(done.piece)).toBeCloseTo(pieceArea(box) + gapArea(done.gaps), 6);
   });
 
@@ -243,7 +243,7 @@ describe('the slash kernel, by hand', () => {
         { kind: 'drill', id: 'd', at: p(50, 70) },
       ],
     };
-    const done = expectOk(slash(box, across({ kind: 'shift', by: p(0, 15) })), 'spread');
+    const done = expectOk(slashPiece(box, across({ kind: 'shift', by: p(0, 15) })), 'spread');
     expect(done.piece.marks[0]).toMatchObject({ at: 75 });
     expect(done.piece.marks[1]).toMatchObject({ at: p(50, 85) });
   });
@@ -282,7 +282,7 @@ describe('the slash kernel, by hand', () => {
       },
     ],
   ])('refuses with %s', (code, spec) => {
-    const result = slash(rectangle(100, 80), spec);
+    const result = slashPiece(rectangle(100, 80), spec);
     expect(result.ok ? 'done' : result.error.code).toBe(code);
   });
 
@@ -290,7 +290,7 @@ describe('the slash kernel, by hand', () => {
     const spec = across({ kind: 'turn', about: p(100, 40), angle: -0.1 });
     const divided = expectOk(cutPiece(rectangle(100, 80), spec), 'cut');
     expect(expectOk(movePanels(divided, spec, DONE), 'move')).toEqual(
-      expectOk(slash(rectangle(100, 80), spec), 'slash'),
+      expectOk(slashPiece(rectangle(100, 80), spec), 'slash'),
     );
     expect(endOf(pathFromSpans(spansOf(outlineOf(divided.piece))))).toEqual(p(0, 0));
   });

@@ -248,7 +248,7 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
 }
 
 /** Cut and move in one go. */
-export function slash(piece: Piece, spec: SlashSpec, at: Progress = DONE): Result<SlashResult, SlashError> {
+export function slashPiece(piece: Piece, spec: SlashSpec, at: Progress = DONE): Result<SlashResult, SlashError> {
   const divided = cutPiece(piece, spec);
   return divided.ok ? movePanels(divided.value, spec, at) : divided;
 }

@@ -12,26 +12,29 @@ import { requireEdge, type Mark, type Piece } from '../../pattern/index.ts';
 import { moveEnd, moveStart } from './moveEnd.ts';
 import { stretchFrom } from './stretch.ts';
 
-/** How much of the two edges that meet at a corner is drawn again, mm from the corner; left out, as far as a redraw may go. */
-export interface CornerReach {
-  readonly first?: number;
-  readonly second?: number;
-}
+/** How much of each of the two edges is drawn again, mm from the corner; left out, as far as a redraw may go. */
+export type CornerReach = readonly [number | undefined, number | undefined];
 
 const isStraight = (path: Path): boolean => path.segments.every((s) => s.kind === 'line');
 
 /**
- * Moves the corner where `edge` begins (the edge before it ends there) and draws both edges to it again, each from
- * nothing at its reach. A curve keeps its angle to a straight neighbour: when that turns, the curve's end turns
+ * Moves the corner where two edges meet, named either way round, and draws both to it again, each from nothing at its
+ * reach. Throws where they do not meet. A curve keeps its angle to a straight neighbour: when that turns, the curve's end turns
  * with it. Notches keep their distance from the end that stays.
  */
-export function moveCorner(piece: Piece, edge: string, to: Point, reach: CornerReach = {}): Piece {
-  const n = piece.edges.length;
-  const i = piece.edges.findIndex((e) => e.id === edge);
-  const second = requireEdge(piece, edge);
-  const first = piece.edges[(i + n - 1) % n] ?? second;
-  const firstReach = reach.first ?? stretchFrom(piece, first.id, 'end');
-  const secondReach = reach.second ?? stretchFrom(piece, second.id, 'start');
+export function drawCorner(
+  piece: Piece,
+  between: readonly [string, string],
+  to: Point,
+  [ofOne, ofOther]: CornerReach = [undefined, undefined],
+): Piece {
+  const [a, b] = [requireEdge(piece, between[0]), requireEdge(piece, between[1])];
+  const inOrder = edgeAfter(piece, a.id) === b.id;
+  if (!inOrder && edgeAfter(piece, b.id) !== a.id)
+    throw new Error(`drawCorner: expected edges that meet, got "${a.id}" and "${b.id}"`);
+  const [first, second] = inOrder ? [a, b] : [b, a];
+  const firstReach = (inOrder ? ofOne : ofOther) ?? stretchFrom(piece, first.id, 'end');
+  const secondReach = (inOrder ? ofOther : ofOne) ?? stretchFrom(piece, second.id, 'start');
   const one = moveEnd(first.path, to, firstReach);
   const two = moveStart(second.path, to, secondReach);
   const turned = (was: Path, now: Path, at: 'start' | 'end'): number =>
@@ -64,11 +67,18 @@ export function edgeBefore(piece: Piece, edge: string): string {
   return piece.edges[(i + n - 1) % n]?.id ?? edge;
 }
 
+/** How much an edge is cut short at one end, mm, and how much of its neighbour is drawn again. */
+export interface Trim {
+  readonly at: 'start' | 'end';
+  readonly by: number;
+  readonly reach: number;
+}
+
 /**
  * Cuts an edge shorter by `by` at one end and draws its neighbour there to the new end, from nothing at `reach`.
  * Notches of both keep their distance from the ends that stay.
  */
-export function trimEnd(piece: Piece, edge: string, at: 'start' | 'end', by: number, reach: number): Piece {
+export function trimEnd(piece: Piece, edge: string, { at, by, reach }: Trim): Piece {
   const path = requireEdge(piece, edge).path;
   const kept = at === 'end' ? splitAtLength(path, pathLength(path) - by)[0] : splitAtLength(path, by)[1];
   const neighbour = at === 'end' ? edgeAfter(piece, edge) : edgeBefore(piece, edge);

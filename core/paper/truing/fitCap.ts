@@ -24,7 +24,7 @@ function between(f: (x: number) => number, low: number, high: number): number {
  * underarm points alone and the top level. Notches keep their share of their edge. Refuses when the cap would have
  * to change by more than nine twentieths of its height.
  */
-export function fitCap(
+export function fittedCap(
   sleeve: Piece,
   goal: CapGoal,
 ): Result<{ readonly piece: Piece; readonly raised: number }, 'cap-cannot-follow'> {

@@ -22,8 +22,8 @@ import {
   closeSeam,
   cornerAngle,
   facingOn,
-  fitCap,
-  moveCorner,
+  fittedCap,
+  drawCorner,
   moveEnd,
   moveStart,
   raiseCentre,
@@ -95,7 +95,7 @@ describe('corners', () => {
       ...rectangle(200, 300),
       marks: [{ kind: 'notch' as const, id: 'n', edge: 'bottom', at: 150, count: 1 }],
     };
-    const moved = moveCorner(piece, 'bottom', { x: 220, y: 310 });
+    const moved = drawCorner(piece, ['right', 'bottom'], { x: 220, y: 310 });
     expect(endOf(of(moved, 'right'))).toEqual({ x: 220, y: 310 });
     expect(of(moved, 'bottom').start).toEqual({ x: 220, y: 310 });
     // 50 from the far end, as before.
@@ -104,11 +104,11 @@ describe('corners', () => {
   });
   it('turns a curve with the straight edge it meets', () => {
     const front = bodice('front');
-    const moved = moveCorner(
+    const moved = drawCorner(
       front,
-      'armhole',
+      ['shoulder', 'armhole'],
       { x: endOf(of(front, 'shoulder')).x - 4, y: endOf(of(front, 'shoulder')).y + 9 },
-      { second: 80 },
+      [undefined, 80],
     );
     expect(cornerAngle(moved, 'armhole', 'start')).toBeCloseTo(cornerAngle(front, 'armhole', 'start'), 6);
     expect(endOf(of(moved, 'armhole'))).toEqual(endOf(of(front, 'armhole')));
@@ -123,7 +123,7 @@ describe('corners', () => {
     }
   });
   it('cuts an edge shorter and draws its neighbour there', () => {
-    const trimmed = trimEnd(rectangle(200, 300), 'top', 'end', 12, 100);
+    const trimmed = trimEnd(rectangle(200, 300), 'top', { at: 'end', by: 12, reach: 100 });
     expect(endOf(of(trimmed, 'top'))).toEqual({ x: 188, y: 0 });
     expect(of(trimmed, 'right').start).toEqual({ x: 188, y: 0 });
     expect(pointAt(of(trimmed, 'right'), size(trimmed, 'right') - 150).x).toBeCloseTo(200, 9);
@@ -264,14 +264,14 @@ describe('what follows a neck or an armhole', () => {
     fc.assert(
       fc.property(fc.integer({ min: -18, max: 18 }), fc.integer({ min: -18, max: 18 }), (f, b) => {
         const goal = { capFront: size(sleeve, 'capFront') + f, capBack: size(sleeve, 'capBack') + b };
-        const done = expectOk(fitCap(sleeve, goal), 'cap').piece;
+        const done = expectOk(fittedCap(sleeve, goal), 'cap').piece;
         for (const id of ['capFront', 'capBack'] as const) expect(size(done, id)).toBeCloseTo(goal[id], 4);
         expect(of(done, 'capBack').start).toEqual(of(sleeve, 'capBack').start);
         expect(Math.abs(endTangent(of(done, 'capBack')).y)).toBeLessThan(1e-9);
       }),
       { numRuns: 40, seed: 54 },
     );
-    expect(fitCap(sleeve, { capFront: 900, capBack: 900 })).toMatchObject({
+    expect(fittedCap(sleeve, { capFront: 900, capBack: 900 })).toMatchObject({
       ok: false,
       error: { code: 'cap-cannot-follow' },
     });

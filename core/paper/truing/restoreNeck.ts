@@ -15,7 +15,7 @@ import { solveBetween } from '../../numeric/index.ts';
 import { edgesWithRole, mirrorPiece, replaceEdge, requireEdge, type Edge, type Piece } from '../../pattern/index.ts';
 import { closeSeam, openPoint, ruleSeam, shutPoint, straightLength } from './closed.ts';
 import { turnCorner } from './carry.ts';
-import { edgeAfter, moveCorner } from './corner.ts';
+import { drawCorner, edgeAfter, edgeBefore } from './corner.ts';
 import { moveStart } from './moveEnd.ts';
 import { cornerAngle } from './walk.ts';
 
@@ -52,7 +52,7 @@ export function restoreNeck(was: Piece, now: Piece, by: number, reach: number): 
   const start = angleOf(sub(shut, from));
   const drawn = (angle: number): Piece => {
     const to: Point = add(from, scale({ x: Math.cos(angle), y: Math.sin(angle) }, wanted));
-    return moveCorner(piece, armhole, openPoint(seam, to), { first: Infinity, second: reach });
+    return drawCorner(piece, [edgeBefore(piece, armhole), armhole], openPoint(seam, to), [Infinity, reach]);
   };
   const off = (angle: number): number => pathLength(requireEdge(drawn(angle), armhole).path) - goal;
   const most = 0.25;

@@ -1,6 +1,6 @@
 import { distance, pathLength, polyline, endOf, type Point } from '../../geometry/index.ts';
 import { replaceEdge, requireEdge, type Dart, type Piece, type SplitEdge } from '../../pattern/index.ts';
-import { DONE, slash } from '../slash/index.ts';
+import { DONE, slashPiece } from '../slash/index.ts';
 import { ok, type Result } from '../../units/index.ts';
 import { capDart, retipDart } from './dart.ts';
 import { openDart, rotation, type Rotation, type RotationError, type RotationTarget } from './rotate.ts';
@@ -65,7 +65,7 @@ export function rotateDart(
 ): Result<RotatedDart, RotationError> {
   const found = rotation(piece, source, target, bustPoint, share);
   if (!found.ok) return found;
-  const turned = slash(piece, found.value.spec, DONE);
+  const turned = slashPiece(piece, found.value.spec, DONE);
   if (!turned.ok) return turned;
   const settled = settleRotation(piece, turned.value.piece, target, source, found.value);
   const was = piece.darts.find((d) => d.id === (target.kind === 'dart' ? target.dart : source)) as Dart;

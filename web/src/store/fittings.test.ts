@@ -1,6 +1,7 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it } from 'vitest';
+import { DEMO } from '@ample/samples';
 import { draft } from '@ample/core/fitting/plan';
 import type { Fitting } from '@ample/core/documents';
 import { rankCauses, type Change } from '@ample/core/fitting/toile';
@@ -18,9 +19,10 @@ import {
   takeChange,
 } from './fittings.ts';
 import { editJob, history, openJob, useJob } from './job.ts';
-import { openLibrary } from './library.ts';
+import { openLibrary, setDemo } from './library.ts';
 
 const TODAY = '2026-11-24';
+setDemo(DEMO);
 beforeEach(async () => {
   localStorage.clear();
   await db.delete();

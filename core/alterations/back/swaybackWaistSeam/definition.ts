@@ -7,6 +7,8 @@ import { SWAY, SWAY_COMMON, swayAdvice } from '../../kit/sway.ts';
 import { waistRow, type OnWaist } from '../../kit/waistRow.ts';
 import { backOf } from '../../kit/wedge.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
+import { mark, match, restoreWidth, redraw } from '../../operations/index.ts';
+import { raiseCentre } from '../../../paper/truing/index.ts';
 
 /** A back that is cut at the waist, in one piece or in panels. */
 function waistBack(context: Pick<Context, 'pieces' | 'seams'>): Result<readonly [OnWaist, ...OnWaist[]]> {
@@ -22,9 +24,7 @@ function heldAtSide(row: readonly OnWaist[], message: Message): readonly Instruc
   if (!last || row.length === 1) return [];
   const others = row.filter((o) => o !== last).map((o) => o.piece.id);
   const { outer: side } = last.panel;
-  return [
-    { op: 'restoreWidth', stage: 'true', piece: last.piece.id, message, side, role: 'waist', shape: 'curved', others },
-  ];
+  return [restoreWidth({ piece: last.piece.id, message, side, role: 'waist', shape: 'curved', others })];
 }
 
 function plan(context: Context, values: Values): Result<Program> {
@@ -43,21 +43,14 @@ function plan(context: Context, values: Values): Result<Program> {
   const say = (code: string): Message => ({ code, data });
   const to = { x: at.x, y: at.y - by };
   const raised = (on: readonly OnWaist[], stage: 'true' | 'match', code: string): readonly Instruction[] =>
-    on.map((o) => ({ op: 'raiseCentre', stage, piece: o.piece.id, message: say(code), by, panel: o.panel }));
+    on.map((o) => redraw({ stage, piece: o.piece.id, message: say(code), as: raiseCentre(o.piece, by, o.panel) }));
   const instructions: Instruction[] = [
-    {
-      op: 'mark',
-      stage: 'mark',
-      piece: piece.id,
-      message: say('swayWaist.mark'),
-      lines: [],
-      points: [{ id: 'new waist', kind: 'target', at: to }],
-    },
+    mark({ piece: piece.id, message: say('swayWaist.mark'), points: [{ id: 'new waist', kind: 'target', at: to }] }),
     ...raised(row.value, 'true', 'swayWaist.true'),
     ...heldAtSide(row.value, say('swayWaist.side')),
     ...raised(skirt ?? [], 'match', 'swayWaist.skirt'),
     ...swayAdvice(piece, by),
-    { op: 'match', stage: 'match', message: say('swayWaist.match'), kinds: ['waist', 'side', 'princess'] },
+    match({ message: say('swayWaist.match'), kinds: ['waist', 'side', 'princess'] }),
   ];
   return ok({
     piece: piece.id,

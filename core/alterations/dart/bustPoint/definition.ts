@@ -6,6 +6,7 @@ import { seamsHold } from '../../kit/bust/promises.ts';
 import { pick } from '../../kit/bust/params.ts';
 import type { AlterationDefinition, Context, Instruction, Program, Values } from '../../contract.ts';
 import { choiceOf } from '../../engine/values.ts';
+import { capDart, landmark, mark, match, retip } from '../../operations/index.ts';
 
 const TIP: Readonly<Partial<Record<Dart['kind'], string>>> = {
   side: 'bustPoint.tip.side',
@@ -47,32 +48,22 @@ function plan(context: Context, values: Values): Result<Program> {
         (follow === 'waist' && d.kind === 'waist')),
   );
   const steps: Instruction[] = [
-    {
-      op: 'mark',
-      stage: 'mark',
-      message: { code: 'bustPoint.mark', data },
-      lines: [],
-      points: [{ id: 'bustPoint', kind: 'bustPoint', at: found.at }],
-    },
-    {
-      op: 'landmark',
+    mark({ message: { code: 'bustPoint.mark', data }, points: [{ id: 'bustPoint', kind: 'bustPoint', at: found.at }] }),
+    landmark({
       stage: 'dart',
       message: { code: 'bustPoint.moved', data },
       bustPoint: found.at,
       levels: { bust: found.at.y },
-    },
+    }),
     ...moves.flatMap((d): readonly Instruction[] => [
-      {
-        op: 'retip',
-        stage: 'dart',
+      retip({
         message: { code: TIP[d.kind] ?? 'bustPoint.moved', data: { ...data, setback: back(d, was) } },
         dart: d.id,
-        bustPoint: found.at,
-        setback: back(d, was),
-      },
-      { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: d.id },
+        to: { bustPoint: found.at, setback: back(d, was) },
+      }),
+      capDart({ message: { code: 'dart.cap', data }, dart: d.id }),
     ]),
-    { op: 'match', stage: 'match', message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] },
+    match({ message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] }),
   ];
   return ok({
     piece: piece.id,

@@ -5,6 +5,7 @@ import { seamsHold } from '../../kit/bust/promises.ts';
 import type { AlterationDefinition, Context, Program, Values } from '../../contract.ts';
 import { DART, DART_REFUSALS, findDart, PART, suitsDarts } from '../../kit/dart/find.ts';
 import { numberOf } from '../../engine/values.ts';
+import { changeDart, mark, match } from '../../operations/index.ts';
 
 /** A dart too wide to press is cut open along its legs and keeps a seam allowance on each. */
 function plan(context: Context, values: Values): Result<Program> {
@@ -20,15 +21,12 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: piece.id,
     instructions: [
-      {
-        op: 'mark',
-        stage: 'mark',
+      mark({
         message: { code: 'cutAway.mark', data },
         lines: [{ id: 'legs', label: '1', points: [shape.start, shape.tip, shape.end] }],
-        points: [],
-      },
-      { op: 'cutAway', stage: 'dart', message: { code: 'cutAway.dart', data }, dart: dart.id, allowance },
-      { op: 'match', stage: 'match', message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] },
+      }),
+      changeDart({ message: { code: 'cutAway.dart', data }, dart: dart.id, change: { cutAway: allowance } }),
+      match({ message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] }),
     ],
   });
 }

@@ -4,6 +4,7 @@ import { ADVICE, ok, type Result } from '../../../units/index.ts';
 import { seamsHold } from '../../kit/bust/promises.ts';
 import type { AlterationDefinition, Context, Program, Values } from '../../contract.ts';
 import { DART, DART_REFUSALS, findDart, PART, suitsDarts } from '../../kit/dart/find.ts';
+import { easeDart, mark, match } from '../../operations/index.ts';
 
 /** A dart left unsewn: a little is eased into the seam it opens in, more is gathered between two notches. */
 function plan(context: Context, values: Values): Result<Program> {
@@ -17,20 +18,12 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: piece.id,
     instructions: [
-      {
-        op: 'mark',
-        stage: 'mark',
+      mark({
         message: { code: 'ease.mark', data },
         lines: [{ id: 'legs', label: '1', points: [shape.start, shape.tip, shape.end] }],
-        points: [],
-      },
-      { op: 'ease', stage: 'dart', message: { code: eased ? 'ease.dart' : 'gather.dart', data }, dart: dart.id },
-      {
-        op: 'match',
-        stage: 'match',
-        message: { code: eased ? 'ease.match' : 'gather.match', data },
-        kinds: ['side', 'shoulder', 'waist'],
-      },
+      }),
+      easeDart({ stage: 'dart', message: { code: eased ? 'ease.dart' : 'gather.dart', data }, dart: dart.id }),
+      match({ message: { code: eased ? 'ease.match' : 'gather.match', data }, kinds: ['side', 'shoulder', 'waist'] }),
     ],
   });
 }

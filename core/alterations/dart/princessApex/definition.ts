@@ -8,7 +8,7 @@ import {
   type Point,
 } from '../../../geometry/index.ts';
 import { bustPointOf, type Edge, type Piece } from '../../../pattern/index.ts';
-import { slash, type SlashSpec } from '../../../paper/slash/index.ts';
+import { slashPiece, type SlashSpec } from '../../../paper/slash/index.ts';
 import { fairRun } from '../../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import { findPanels } from '../../kit/bust/panels.ts';
@@ -16,6 +16,7 @@ import { seamsHold } from '../../kit/bust/promises.ts';
 import type { AlterationDefinition, Context, Instruction, MarkLine, Program, Values } from '../../contract.ts';
 import { fitsFallen } from '../../kit/fallen.ts';
 import { numberOf } from '../../engine/values.ts';
+import { fair, landmark, mark, match, matchSeam, slash } from '../../operations/index.ts';
 
 /** The box around the apex: half its height and its depth into the piece, mm. */
 const HALF = 45;
@@ -57,7 +58,7 @@ function slide(piece: Piece, seam: Edge, apex: Point, inward: 1 | -1, by: number
       },
     ],
   };
-  const done = slash(piece, spec);
+  const done = slashPiece(piece, spec);
   if (!done.ok) return done;
   const path = (done.value.piece.edges.find((e) => e.id === seam.id) as Edge).path;
   const middle = nearestLength(path, { x: apex.x, y: apex.y - by });
@@ -100,60 +101,35 @@ function plan(context: Context, values: Values): Result<Program> {
   ] as const) {
     const bust = bustPointOf(piece);
     steps.push(
-      {
-        op: 'mark',
-        stage: 'mark',
-        piece: piece.id,
-        message: { code: 'apex.mark', data },
-        lines: [slid.line],
-        points: [],
-      },
-      {
-        op: 'slash',
-        stage: 'cut',
+      mark({ piece: piece.id, message: { code: 'apex.mark', data }, lines: [slid.line] }),
+      slash({
         piece: piece.id,
         spec: slid.spec,
         messages: { cut: { code: 'apex.cut', data }, open: { code: up ? 'apex.up' : 'apex.down', data } },
-        dimensions: [],
-      },
+      }),
       ...(bust
         ? [
-            {
-              op: 'landmark' as const,
-              stage: 'dart' as const,
+            landmark({
+              stage: 'dart',
               piece: piece.id,
               message: { code: 'raise.bustPoint', data },
               bustPoint: { x: bust.x, y: bust.y - by },
               levels: { bust: bust.y - by },
-            },
+            }),
           ]
         : []),
-      {
-        op: 'fairRun',
-        stage: 'true',
+      fair({
         piece: piece.id,
         message: { code: 'princess.true.seam', data },
         edge: seam.id,
         from: slid.from,
         to: slid.to,
         ...(piece === f.side ? { length: sideLength } : {}),
-      },
+      }),
     );
   }
-  if (sewn)
-    steps.push({
-      op: 'matchNotches',
-      stage: 'match',
-      piece: f.side.id,
-      message: { code: 'apex.match', data },
-      seam: sewn.id,
-    });
-  steps.push({
-    op: 'match',
-    stage: 'match',
-    message: { code: 'apex.match', data },
-    kinds: ['princess', 'side', 'shoulder'],
-  });
+  if (sewn) steps.push(matchSeam({ piece: f.side.id, message: { code: 'apex.match', data }, seam: sewn.id }));
+  steps.push(match({ message: { code: 'apex.match', data }, kinds: ['princess', 'side', 'shoulder'] }));
   return ok({
     piece: f.side.id,
     instructions: steps,

@@ -15,6 +15,7 @@ import {
 import { ROTATION_REFUSALS } from '../../kit/dart/find.ts';
 import { upperEnd } from '../../kit/across.ts';
 import { numberOf } from '../../engine/values.ts';
+import { dividePiece, mark, match, turnDart } from '../../operations/index.ts';
 
 const NAMES = {
   centre: { name: 'Centre front' },
@@ -53,19 +54,15 @@ function plan(context: Context, values: Values): Result<Program> {
   const turn = there ? null : rotation(piece, upper.id, target, aim, 1);
   if (turn && !turn.ok) return turn;
   const steps: Instruction[] = [
-    {
-      op: 'mark',
-      stage: 'mark',
+    mark({
       message: { code: 'princessLine.mark', data },
       lines: turn ? [{ id: 'line1', label: '1', points: [turn.value.line[0], turn.value.pivot] }] : [],
       points: [{ id: 'bustPoint', kind: 'bustPoint', at: aim }],
-    },
+    }),
     ...(there
       ? []
       : [
-          {
-            op: 'rotate' as const,
-            stage: 'open' as const,
+          turnDart({
             message: { code: 'princessLine.turn', data },
             dart: upper.id,
             target,
@@ -73,23 +70,16 @@ function plan(context: Context, values: Values): Result<Program> {
             share: 1,
             bustPoint: aim,
             setback: 0,
-          },
+          }),
         ]),
-    {
-      op: 'divide',
-      stage: 'true',
+    dividePiece({
       message: { code: 'princessLine.divide', data },
       upper: there ? upper.id : NEW_DART,
       lower: lower.id,
       meet: [aim],
       names: NAMES,
-    },
-    {
-      op: 'match',
-      stage: 'match',
-      message: { code: 'princessLine.match', data },
-      kinds: ['princess', 'side', 'shoulder'],
-    },
+    }),
+    match({ message: { code: 'princessLine.match', data }, kinds: ['princess', 'side', 'shoulder'] }),
   ];
   return ok({ piece: piece.id, instructions: steps });
 }

@@ -7,6 +7,7 @@ import { boxSlide } from '../../kit/dart/boxSlide.ts';
 import { DART, DART_REFUSALS, findDart, suitsDarts } from '../../kit/dart/find.ts';
 import { fitsFallen } from '../../kit/fallen.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
+import { capDart, landmark, mark, match, retip, rule, slash } from '../../operations/index.ts';
 
 const AIMED: readonly Dart['kind'][] = ['side', 'french', 'waist'];
 
@@ -25,19 +26,13 @@ function plan(context: Context, values: Values): Result<Program> {
       ? piece.darts.filter((d) => d.id !== dart.id && AIMED.includes(d.kind))
       : [];
   const follow = others.flatMap((d): readonly Instruction[] => [
-    {
-      op: 'tip',
-      stage: 'dart',
-      message: { code: 'raise.others', data },
-      dart: d.id,
-      tip: add(d.tip, { x: 0, y: -by }),
-    },
-    { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: d.id },
+    retip({ message: { code: 'raise.others', data }, dart: d.id, to: { tip: add(d.tip, { x: 0, y: -by }) } }),
+    capDart({ message: { code: 'dart.cap', data }, dart: d.id }),
   ]);
   const finish: readonly Instruction[] = [
     ...follow,
-    { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: dart.id },
-    { op: 'match', stage: 'match', message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] },
+    capDart({ message: { code: 'dart.cap', data }, dart: dart.id }),
+    match({ message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] }),
   ];
   const bustPoint = add(aim, { x: 0, y: -by });
   const points = [{ id: 'bustPoint', kind: 'bustPoint' as const, at: bustPoint }];
@@ -46,21 +41,14 @@ function plan(context: Context, values: Values): Result<Program> {
     return ok({
       piece: piece.id,
       instructions: [
-        {
-          op: 'mark',
-          stage: 'mark',
-          message: { code: up ? 'raise.mark.tip' : 'lower.mark.tip', data },
-          lines: [],
-          points,
-        },
-        { op: 'tip', stage: 'dart', message: { code: 'raise.retip', data }, dart: dart.id, tip },
-        {
-          op: 'landmark',
+        mark({ message: { code: up ? 'raise.mark.tip' : 'lower.mark.tip', data }, points }),
+        retip({ message: { code: 'raise.retip', data }, dart: dart.id, to: { tip } }),
+        landmark({
           stage: 'dart',
           message: { code: 'raise.bustPoint', data },
           bustPoint,
           levels: { bust: bustPoint.y },
-        },
+        }),
         ...finish,
       ],
     });
@@ -72,28 +60,18 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: piece.id,
     instructions: [
-      {
-        op: 'mark',
-        stage: 'mark',
+      mark({
         message: { code: up ? 'raise.mark.box' : 'lower.mark.box', data },
         lines: [{ id: 'box', label: '1', points: s.corners }],
         points,
-      },
-      {
-        op: 'slash',
-        stage: 'cut',
+      }),
+      slash({
         spec: s.spec,
         messages: { cut: { code: 'raise.cut', data }, open: { code: up ? 'raise.slide' : 'lower.slide', data } },
         dimensions: [{ id: 'slide', from: first, to: add(first, s.shift), value: Math.abs(by) }],
-      },
-      {
-        op: 'landmark',
-        stage: 'dart',
-        message: { code: 'raise.bustPoint', data },
-        bustPoint,
-        levels: { bust: bustPoint.y },
-      },
-      { op: 'straighten', stage: 'true', message: { code: 'raise.true', data }, edges: s.edges },
+      }),
+      landmark({ stage: 'dart', message: { code: 'raise.bustPoint', data }, bustPoint, levels: { bust: bustPoint.y } }),
+      rule({ message: { code: 'raise.true', data }, edges: s.edges, each: true }),
       ...finish,
     ],
     grips: [

@@ -6,6 +6,7 @@ import { NEW_DART, type AlterationDefinition, type Context, type Program, type V
 import { DART, DART_REFUSALS, findDart, PART, ROTATION_REFUSALS, suitsDarts } from '../../kit/dart/find.ts';
 import { findPlace } from '../../kit/dart/place.ts';
 import { choiceOf, numberOf, pointOf } from '../../engine/values.ts';
+import { capDart, mark, match, turnDart } from '../../operations/index.ts';
 
 const PLACES = ['side', 'waist', 'hem', 'armhole', 'raglan', 'shoulder', 'neck', 'centreFront'] as const;
 
@@ -39,20 +40,16 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: piece.id,
     instructions: [
-      {
-        op: 'mark',
-        stage: 'mark',
+      mark({
         message: { code: into ? 'rotate.mark.into' : 'rotate.mark', data },
         lines: [{ id: 'line1', label: '1', points: [r.line[0], r.pivot] }],
         points: [
           { id: 'pivot', kind: 'hinge', at: r.pivot },
           { id: 'bustPoint', kind: 'bustPoint', at: aim },
         ],
-      },
-      { op: 'mark', stage: 'cut', message: { code: 'rotate.cut', data }, lines: [], points: [] },
-      {
-        op: 'rotate',
-        stage: 'open',
+      }),
+      mark({ stage: 'cut', message: { code: 'rotate.cut', data } }),
+      turnDart({
         message: { code: whole ? 'rotate.turn.whole' : 'rotate.turn.part', data },
         dart: dart.id,
         target,
@@ -60,22 +57,11 @@ function plan(context: Context, values: Values): Result<Program> {
         share,
         bustPoint: aim,
         setback,
-      },
-      {
-        op: 'mark',
-        stage: 'dart',
-        message: { code: whole ? 'rotate.dart' : 'rotate.darts', data },
-        lines: [],
-        points: [],
-      },
-      { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: NEW_DART },
-      { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: dart.id },
-      {
-        op: 'match',
-        stage: 'match',
-        message: { code: 'dart.match', data },
-        kinds: ['side', 'shoulder', 'princess', 'raglan', 'waist'],
-      },
+      }),
+      mark({ stage: 'dart', message: { code: whole ? 'rotate.dart' : 'rotate.darts', data } }),
+      capDart({ message: { code: 'dart.cap', data }, dart: NEW_DART }),
+      capDart({ message: { code: 'dart.cap', data }, dart: dart.id }),
+      match({ message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'princess', 'raglan', 'waist'] }),
     ],
     grips: [
       { kind: 'outline', id: 'target', key: 'toPoint', piece: piece.id, stages: ['mark', 'cut'], at: place.value.at },

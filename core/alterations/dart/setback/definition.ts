@@ -4,6 +4,7 @@ import { seamsHold } from '../../kit/bust/promises.ts';
 import type { AlterationDefinition, Context, Program, Values } from '../../contract.ts';
 import { DART, DART_REFUSALS, findDart, suitsDarts } from '../../kit/dart/find.ts';
 import { numberOf } from '../../engine/values.ts';
+import { capDart, mark, match, retip } from '../../operations/index.ts';
 
 /** A dart lengthened or shortened until its tip stays so far behind the bust point. */
 function plan(context: Context, values: Values): Result<Program> {
@@ -15,23 +16,14 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: piece.id,
     instructions: [
-      {
-        op: 'mark',
-        stage: 'mark',
-        message: { code: 'setback.mark', data },
-        lines: [],
-        points: [{ id: 'bustPoint', kind: 'bustPoint', at: aim }],
-      },
-      {
-        op: 'retip',
-        stage: 'dart',
+      mark({ message: { code: 'setback.mark', data }, points: [{ id: 'bustPoint', kind: 'bustPoint', at: aim }] }),
+      retip({
         message: { code: setback > was ? 'setback.shorter' : 'setback.longer', data },
         dart: dart.id,
-        bustPoint: aim,
-        setback,
-      },
-      { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: dart.id },
-      { op: 'match', stage: 'match', message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] },
+        to: { bustPoint: aim, setback },
+      }),
+      capDart({ message: { code: 'dart.cap', data }, dart: dart.id }),
+      match({ message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] }),
     ],
     grips: [
       {

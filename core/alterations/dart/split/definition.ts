@@ -6,6 +6,7 @@ import { NEW_DART, type AlterationDefinition, type Context, type Program, type V
 import { DART, DART_REFUSALS, findDart, PART, ROTATION_REFUSALS, suitsDarts } from '../../kit/dart/find.ts';
 import { neighbours } from '../../kit/dart/place.ts';
 import { numberOf } from '../../engine/values.ts';
+import { capDart, mark, match, turnDart } from '../../operations/index.ts';
 
 /** The new dart must have seam on both sides. */
 const CLEAR = 15;
@@ -45,17 +46,13 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: piece.id,
     instructions: [
-      {
-        op: 'mark',
-        stage: 'mark',
+      mark({
         message: { code: 'split.mark', data },
         lines: [{ id: 'line1', label: '1', points: [turn.value.line[0], turn.value.pivot] }],
         points: [{ id: 'pivot', kind: 'hinge', at: turn.value.pivot }],
-      },
-      { op: 'mark', stage: 'cut', message: { code: 'rotate.cut', data }, lines: [], points: [] },
-      {
-        op: 'rotate',
-        stage: 'open',
+      }),
+      mark({ stage: 'cut', message: { code: 'rotate.cut', data } }),
+      turnDart({
         message: { code: 'split.turn', data },
         dart: dart.id,
         target,
@@ -63,11 +60,11 @@ function plan(context: Context, values: Values): Result<Program> {
         share,
         bustPoint: aim,
         setback,
-      },
-      { op: 'mark', stage: 'dart', message: { code: 'rotate.darts', data }, lines: [], points: [] },
-      { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: NEW_DART },
-      { op: 'cap', stage: 'true', message: { code: 'dart.cap', data }, dart: dart.id },
-      { op: 'match', stage: 'match', message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] },
+      }),
+      mark({ stage: 'dart', message: { code: 'rotate.darts', data } }),
+      capDart({ message: { code: 'dart.cap', data }, dart: NEW_DART }),
+      capDart({ message: { code: 'dart.cap', data }, dart: dart.id }),
+      match({ message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] }),
     ],
   });
 }

@@ -5,6 +5,7 @@ import { seamsHold } from '../../kit/bust/promises.ts';
 import type { AlterationDefinition, Context, Instruction, Program, Values } from '../../contract.ts';
 import { suitsDarts } from '../../kit/dart/find.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
+import { capDart, changeDart, mark, match } from '../../operations/index.ts';
 
 /** How many pieces go around the body for the darts chosen: each half counts. */
 const SHARED = { front: 2, back: 2, both: 4 } as const;
@@ -35,12 +36,12 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: first.piece.id,
     instructions: [
-      { op: 'mark', stage: 'mark', message: { code: 'waistDarts.mark', data }, lines: [], points: [] },
+      mark({ message: { code: 'waistDarts.mark', data } }),
       ...found.flatMap(({ piece, dart }): readonly Instruction[] => [
-        { op: 'narrow', stage: 'dart', piece: piece.id, message: { code, data }, dart: dart.id, change: each },
-        { op: 'cap', stage: 'true', piece: piece.id, message: { code: 'dart.cap', data }, dart: dart.id },
+        changeDart({ piece: piece.id, message: { code, data }, dart: dart.id, change: { narrower: each } }),
+        capDart({ piece: piece.id, message: { code: 'dart.cap', data }, dart: dart.id }),
       ]),
-      { op: 'match', stage: 'match', message: { code: 'waistDarts.match', data }, kinds: ['side', 'waist'] },
+      match({ message: { code: 'waistDarts.match', data }, kinds: ['side', 'waist'] }),
     ],
   });
 }

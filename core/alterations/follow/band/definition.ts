@@ -5,6 +5,7 @@ import type { AlterationDefinition, Context, Instruction, Message, Program, Valu
 import { levelBand, type LevelBand } from '../../kit/band.ts';
 import { define } from '../../kit/define.ts';
 import { followings, sideLengthOf, type Following } from '../../kit/follow.ts';
+import { mark, match, matchSeam, slash } from '../../operations/index.ts';
 
 /** Band to neckline as drafted: often less than one, for a band is stretched on. */
 function ratioOf(context: Context, f: Following): number {
@@ -72,16 +73,8 @@ function plan(context: Context, _values: Values): Result<Program> {
     };
   });
   const instructions: readonly Instruction[] = [
-    {
-      op: 'mark',
-      stage: 'mark',
-      message: say('mark'),
-      lines: cuts.map((c, i) => ({ ...c, label: String(i + 1) })),
-      points: [],
-    },
-    {
-      op: 'slash',
-      stage: 'cut',
+    mark({ message: say('mark'), lines: cuts.map((c, i) => ({ ...c, label: String(i + 1) })) }),
+    slash({
       messages: { cut: say('cut'), open: say(total < 0 ? 'lap' : 'open') },
       spec: {
         cuts,
@@ -102,16 +95,10 @@ function plan(context: Context, _values: Values): Result<Program> {
         to: lying.point({ x: x.line.at.x + x.by, y: x.line.at.y }),
         value: Math.abs(x.by),
       })),
-    },
+    }),
     // A band keeps its ratio to the neckline: what it is shorter by changes with it.
-    ...parts.map((x) => ({
-      op: 'easeTo' as const,
-      stage: 'match' as const,
-      message: say('match'),
-      seam: x.f.seam.id,
-      ease: x.f.seam.ease * x.share,
-    })),
-    { op: 'match', stage: 'match', message: say('match'), kinds: ['neck'] },
+    ...parts.map((x) => matchSeam({ message: say('match'), seam: x.f.seam.id, ease: x.f.seam.ease * x.share })),
+    match({ message: say('match'), kinds: ['neck'] }),
   ];
   return ok({ piece: band.id, instructions });
 }

@@ -1,8 +1,9 @@
 import { ok, type Result } from '../../../units/index.ts';
-import { fitCap } from '../../../paper/truing/index.ts';
+import { fittedCap } from '../../../paper/truing/index.ts';
 import type { AlterationDefinition, Context, Message, Program, Values } from '../../contract.ts';
 import { define, held } from '../../kit/define.ts';
 import { followings, sideLengthOf, wantedLength } from '../../kit/follow.ts';
+import { fitCap, mark, match, matchSeam } from '../../operations/index.ts';
 
 /** The cap made to fit the armholes again, each half with the ease it was drafted with; the biceps line keeps its width. */
 function plan(context: Context, _values: Values): Result<Program> {
@@ -16,22 +17,17 @@ function plan(context: Context, _values: Values): Result<Program> {
     goal[edge] = wantedLength(f);
     by += wantedLength(f) - sideLengthOf(f.follower, f.following);
   }
-  const fitted = fitCap(follower, goal);
+  const fitted = fittedCap(follower, goal);
   if (!fitted.ok) return fitted;
   const data = { by, raised: fitted.value.raised };
   const say = (code: string): Message => ({ code: `cap.${code}`, data });
   return ok({
     piece: follower.id,
     instructions: [
-      { op: 'mark', stage: 'mark', message: say('mark'), lines: [], points: [] },
-      { op: 'fitCap', stage: 'true', message: say(fitted.value.raised < 0 ? 'lower' : 'higher'), goal },
-      ...found.value.map((f) => ({
-        op: 'matchNotches' as const,
-        stage: 'match' as const,
-        message: say('notches'),
-        seam: f.seam.id,
-      })),
-      { op: 'match', stage: 'match', message: say('match'), kinds: ['armhole'] },
+      mark({ message: say('mark') }),
+      fitCap({ message: say(fitted.value.raised < 0 ? 'lower' : 'higher'), goal }),
+      ...found.value.map((f) => matchSeam({ message: say('notches'), seam: f.seam.id })),
+      match({ message: say('match'), kinds: ['armhole'] }),
     ],
   });
 }

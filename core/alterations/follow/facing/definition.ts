@@ -3,6 +3,7 @@ import type { AlterationDefinition, Context, Instruction, Message, Program, Valu
 import { define } from '../../kit/define.ts';
 import { facingDepth } from '../../kit/facing.ts';
 import { followings } from '../../kit/follow.ts';
+import { drawAlong, mark, match } from '../../operations/index.ts';
 
 /** Every neck facing drawn anew on the piece it faces, as deep as it was. */
 function plan(context: Context, _values: Values): Result<Program> {
@@ -12,20 +13,15 @@ function plan(context: Context, _values: Values): Result<Program> {
   const instructions = found.value.flatMap((f): readonly Instruction[] => {
     const depth = facingDepth(f.follower);
     return [
-      { op: 'mark', stage: 'mark', piece: f.follower.id, message: say('mark', depth), lines: [], points: [] },
-      { op: 'facing', stage: 'true', piece: f.follower.id, message: say('draw', depth), of: f.leader.id, depth },
+      mark({ piece: f.follower.id, message: say('mark', depth) }),
+      drawAlong({ piece: f.follower.id, message: say('draw', depth), of: f.leader.id, as: { facing: depth } }),
     ];
   });
   return ok({
     piece: found.value[0].follower.id,
     instructions: [
       ...instructions,
-      {
-        op: 'match',
-        stage: 'match',
-        message: say('match', facingDepth(found.value[0].follower)),
-        kinds: ['neck', 'shoulder'],
-      },
+      match({ message: say('match', facingDepth(found.value[0].follower)), kinds: ['neck', 'shoulder'] }),
     ],
   });
 }

@@ -2,6 +2,7 @@ import { ok, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
 import { define } from '../../kit/define.ts';
 import { followings, sideLengthOf, wantedLength } from '../../kit/follow.ts';
+import { drawAlong, mark, match } from '../../operations/index.ts';
 
 /** The opening of every pocket drawn anew along the seam it is sewn into; the bag goes with it, its grain unturned. */
 function plan(context: Context, _values: Values): Result<Program> {
@@ -11,14 +12,14 @@ function plan(context: Context, _values: Values): Result<Program> {
     const data = { by: wantedLength(f) - sideLengthOf(f.follower, f.following) };
     const say = (code: string): Message => ({ code: `pocket.${code}`, data });
     return [
-      { op: 'mark', stage: 'mark', piece: f.follower.id, message: say('mark'), lines: [], points: [] },
-      { op: 'opening', stage: 'true', piece: f.follower.id, message: say('draw'), of: f.leader.id, seam: f.seam.id },
+      mark({ piece: f.follower.id, message: say('mark') }),
+      drawAlong({ piece: f.follower.id, message: say('draw'), of: f.leader.id, as: { seam: f.seam.id } }),
     ];
   });
-  const match: Message = { code: 'pocket.match', data: {} };
+  const matched: Message = { code: 'pocket.match', data: {} };
   return ok({
     piece: found.value[0].follower.id,
-    instructions: [...instructions, { op: 'match', stage: 'match', message: match, kinds: ['pocket'] }],
+    instructions: [...instructions, match({ message: matched, kinds: ['pocket'] })],
   });
 }
 

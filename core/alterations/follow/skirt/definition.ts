@@ -1,9 +1,10 @@
-import { levelOf } from '../../../pattern/index.ts';
+import { levelOf, waistOf } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
 import { define, held } from '../../kit/define.ts';
 import { followings, sideLengthOf, wantedLength } from '../../kit/follow.ts';
-import { alongAt, ROUND, sideLength, sideOn, solveKnot, waistOf, widenStep } from '../../kit/sides.ts';
+import { alongAt, ROUND, sideLength, sideOn, solveKnot, widenStep } from '../../kit/sides.ts';
+import { mark, match } from '../../operations/index.ts';
 
 /** The skirt's waist made to fit the bodice at its side seams, from nothing at the hip. */
 function plan(context: Context, _values: Values): Result<Program> {
@@ -28,11 +29,11 @@ function plan(context: Context, _values: Values): Result<Program> {
     ];
     const out = solveKnot(side, wanted, waistOf, knots, ROUND.straight);
     instructions.push(
-      { op: 'mark', stage: 'mark', piece: f.follower.id, message: say('mark'), lines: [], points: [] },
-      widenStep(side, knots(out), say(by < 0 ? 'narrower' : 'wider'), { smooth: ROUND.straight }),
+      mark({ piece: f.follower.id, message: say('mark') }),
+      widenStep(side, knots(out), say(by < 0 ? 'narrower' : 'wider'), { round: ROUND.straight }),
     );
   }
-  instructions.push({ op: 'match', stage: 'match', message: say('match'), kinds: ['waist', 'side'] });
+  instructions.push(match({ message: say('match'), kinds: ['waist', 'side'] }));
   return ok({ piece: found.value[0].follower.id, instructions });
 }
 

@@ -1,6 +1,6 @@
 import { endOf, intersectPaths, pathLength, pointAt, polyline, type Point } from '../../../geometry/index.ts';
 import { edgesWithRole, type Edge, type Piece } from '../../../pattern/index.ts';
-import { slash, type SlashSpec } from '../../../paper/slash/index.ts';
+import { slashPiece, type SlashSpec } from '../../../paper/slash/index.ts';
 import { fairRun } from '../../../paper/truing/index.ts';
 import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
 import type { MarkLine } from '../../contract.ts';
@@ -41,7 +41,7 @@ export function matchedSpread(
   for (let i = 0; ; i++) {
     const spread = centreSpread(f, atApex, below);
     if (!spread.ok) return spread;
-    const done = slash(f.centre, spread.value.spec);
+    const done = slashPiece(f.centre, spread.value.spec);
     if (!done.ok) return done;
     const run = runAround(done.value.piece, f.centreSeam.id);
     const off = grown - (run.length - pathLength(f.centreSeam.path));

@@ -8,6 +8,7 @@ import { advice } from './promises.ts';
 import { ends } from './centreSpread.ts';
 import { findPanels } from './panels.ts';
 import { openedFor, topOfNotch } from './princessLayout.ts';
+import { fair, landmark, mark, match, restoreWidth, slash, smooth, splitEdge, tell } from '../../operations/index.ts';
 
 /**
  * The full or small bust of a princess line. The side front opens along the inside of its princess seam and at
@@ -42,9 +43,7 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
   const centre = f.centre.id;
   const bustPoint = { x: (apex.x + moved.x) / 2, y: moved.y };
   const steps: Instruction[] = [
-    {
-      op: 'mark',
-      stage: 'mark',
+    mark({
       message: { code: 'princess.mark.side', data },
       lines: [
         { id: 'line1', label: '1', points: [foot, junction, p, hinge] },
@@ -55,18 +54,9 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
         { id: 'hinge', kind: 'hinge', at: hinge },
         { id: 'bustPoint', kind: 'bustPoint', at: apex },
       ],
-    },
-    {
-      op: 'mark',
-      stage: 'mark',
-      piece: centre,
-      message: { code: 'princess.mark.centre', data },
-      lines: spread.lines,
-      points: [],
-    },
-    {
-      op: 'slash',
-      stage: 'cut',
+    }),
+    mark({ piece: centre, message: { code: 'princess.mark.centre', data }, lines: spread.lines }),
+    slash({
       spec,
       messages: {
         cut: { code: 'princess.cut', data },
@@ -75,50 +65,29 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
         dart: { code: lap ? 'princess.close.lap' : 'princess.close', data },
       },
       dimensions: [{ id: 'spread', from: { x: p.x, y: moved.y }, to: moved, value: Math.abs(s) }],
-    },
-    {
-      op: 'slash',
-      stage: 'cut',
+    }),
+    slash({
       piece: centre,
       spec: spread.spec,
       messages: { dart: { code: lap ? 'princess.centre.lap' : 'princess.centre', data } },
-      dimensions: [],
-    },
-    {
-      op: 'landmark',
+    }),
+    landmark({
       stage: 'dart',
       piece: side.id,
       message: { code: 'princess.apex', data },
       bustPoint,
       levels: { bust: moved.y },
       keepGrain: true,
-    },
-    {
-      op: 'smooth',
-      stage: 'true',
+    }),
+    smooth({
       message: { code: 'fba.true.hinge', data: { ...data, hinge: 'armhole' } },
-      edge: armhole.id,
-      near: hinge,
       reach: 30,
-    },
-    { op: 'fairRun', stage: 'true', message: { code: 'princess.true.seam', data }, edge: f.seam.id, ...ends(run) },
-    {
-      op: 'fairRun',
-      stage: 'true',
-      piece: centre,
-      message: { code: 'princess.true.seam', data },
-      edge: f.centreSeam.id,
-      ...ends(spread.run),
-    },
+      at: { edge: armhole.id, near: hinge },
+    }),
+    fair({ message: { code: 'princess.true.seam', data }, edge: f.seam.id, ...ends(run) }),
+    fair({ piece: centre, message: { code: 'princess.true.seam', data }, edge: f.centreSeam.id, ...ends(spread.run) }),
   ];
-  steps.push({
-    op: 'fairRun',
-    stage: 'true',
-    message: { code: 'fba.true.waist', data: { ...data, role } },
-    edge: low,
-    from: 0,
-    to: Infinity,
-  });
+  steps.push(fair({ message: { code: 'fba.true.waist', data: { ...data, role } }, edge: low, from: 0, to: Infinity }));
   // The notch goes to the middle of what opened, as far from the top on one seam as on the other.
   const fromTop = topOfNotch(f, spread);
   for (const [on, seam] of [
@@ -127,38 +96,37 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
   ] as const) {
     const notch = apexMark(on, seam);
     if (notch && s !== 0)
-      steps.push({
-        op: 'notch',
-        stage: 'true',
-        piece: on.id,
-        message: { code: 'princess.notch', data },
-        notch: notch.id,
-        edge: seam.id,
-        fromTop,
-      });
+      steps.push(
+        landmark({
+          stage: 'true',
+          piece: on.id,
+          message: { code: 'princess.notch', data },
+          notch: { id: notch.id, edge: seam.id, fromTop },
+        }),
+      );
   }
   if (shape === 'keep')
-    steps.push({ op: 'tellWidth', stage: 'true', message: { code: 'fba.true.keep', data: { ...data, role } }, role });
+    steps.push(
+      tell({ stage: 'true', message: { code: 'fba.true.keep', data: { ...data, role } }, what: { widthOf: role } }),
+    );
   else {
     const taper = { code: lap ? 'fba.true.addBack' : 'fba.true.taper', data: { ...data, shape, role } };
     steps.push(
-      { op: 'part', stage: 'true', message: taper, edge: sideEdge, at: along },
-      {
-        op: 'restoreWidth',
+      splitEdge({ message: taper, edge: sideEdge, at: along }),
+      restoreWidth({
         belowBust: true,
-        stage: 'true',
         message: taper,
         side: sideEdge,
         role,
         shape: shape === 'curved' ? 'curved' : 'straight',
-      },
+      }),
     );
   }
   steps.push(
-    { op: 'smoothKinks', stage: 'true', message: { code: 'fba.true.waist', data: { ...data, role } }, role, reach: 25 },
-    { op: 'match', stage: 'match', message: { code: 'princess.match', data }, kinds: ['princess', 'side', 'shoulder'] },
+    smooth({ message: { code: 'fba.true.waist', data: { ...data, role } }, reach: 25, at: { kinksOf: role } }),
+    match({ message: { code: 'princess.match', data }, kinds: ['princess', 'side', 'shoulder'] }),
   );
-  for (const finding of advice(side, total, false)) steps.push({ op: 'finding', stage: 'match', finding });
+  for (const finding of advice(side, total, false)) steps.push(tell({ what: { finding } }));
   const { min, max } = BUST_PARAMS.total;
   const grips: readonly Grip[] = [
     {

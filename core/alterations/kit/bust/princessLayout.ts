@@ -9,7 +9,7 @@ import {
   type Edge,
   type Piece,
 } from '../../../pattern/index.ts';
-import { follow, slash, type SlashSpec } from '../../../paper/slash/index.ts';
+import { follow, slashPiece, type SlashSpec } from '../../../paper/slash/index.ts';
 import { fairRun } from '../../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import type { Values } from '../../contract.ts';
@@ -97,7 +97,7 @@ function layOut(f: Panels, s: number, values: Values): Result<LaidOut> {
       },
     ],
   };
-  const opened = slash(side, spec);
+  const opened = slashPiece(side, spec);
   if (!opened.ok) return opened;
   const run = runAround(opened.value.piece, f.seam.id);
   const grown = run.length - pathLength(f.seam.path);
@@ -140,7 +140,7 @@ export const topOfNotch = (f: Panels, spread: Spread): number =>
   fromTopOf(f.centreSeam.path, f.centreApexAt) + spread.atApex / 2;
 
 function tapeGrows(f: Panels, side: Piece, run: ReturnType<typeof runAround>, spread: LaidOut['spread']): number {
-  const spreadCentre = slash(f.centre, spread.spec);
+  const spreadCentre = slashPiece(f.centre, spread.spec);
   const centre = spreadCentre.ok ? spreadCentre.value.piece : f.centre;
   const fromTop = topOfNotch(f, spread);
   const grew = (now: Piece, was: Piece): number => (bustLineLength(now) ?? 0) - (bustLineLength(was) ?? 0);

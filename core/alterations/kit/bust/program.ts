@@ -10,6 +10,7 @@ import { advice } from './promises.ts';
 import { gripsOf } from './grips.ts';
 import { darts, marking, opening, truing, waistDartSteps } from './stages.ts';
 import { choice } from './params.ts';
+import { landmark, match, tell } from '../../operations/index.ts';
 
 /** What is to be done with the opening in the side, for this amount. */
 function closingOf(l: Layout, how: BustHow, values: Values, s: number): Closing {
@@ -89,24 +90,20 @@ export function bustProgram(context: Context, values: Values, how: BustHow): Res
   const steps: Instruction[] = [...marking(l, data, values, closing), ...opening(l, data, s, closing)];
   const waistDart = front.waistDart && l.footRole === 'dart' ? front.waistDart : null;
   const keepsDart = waistDart !== null && choice(values, 'waistDart', 'widen') === 'keep';
-  steps.push({
-    op: 'landmark',
-    stage: 'dart',
-    message: { code: middle ? 'fba.bustPoint.middle' : 'fba.bustPoint.moved', data },
-    bustPoint,
-    levels: { bust: bustPoint.y },
-  });
+  steps.push(
+    landmark({
+      stage: 'dart',
+      message: { code: middle ? 'fba.bustPoint.middle' : 'fba.bustPoint.moved', data },
+      bustPoint,
+      levels: { bust: bustPoint.y },
+    }),
+  );
   steps.push(...darts(l, data, closing, ease, bustPoint, setback));
   if (waistDart) steps.push(...waistDartSteps(l, waistDart, keepsDart, data, bustPoint, s));
   steps.push(...truing(l, data, values, closing, s, waistDart, keepsDart));
-  steps.push({
-    op: 'match',
-    stage: 'match',
-    message: { code: 'fba.match', data },
-    kinds: ['side', 'shoulder', 'raglan'],
-  });
+  steps.push(match({ message: { code: 'fba.match', data }, kinds: ['side', 'shoulder', 'raglan'] }));
   for (const finding of advice(front.piece, total, taker !== null || how.dart === 'waist'))
-    steps.push({ op: 'finding', stage: 'match', finding });
+    steps.push(tell({ what: { finding } }));
   const still = steps.filter((i) => i.stage === 'mark' || i.stage === 'cut' || i.op === 'match');
   return ok({
     piece: front.piece.id,

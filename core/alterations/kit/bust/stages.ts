@@ -5,6 +5,20 @@ import { slashSpec, type Closing } from './cuts.ts';
 import { lowerSide } from './front.ts';
 import { type Layout } from './layout.ts';
 import { choice } from './params.ts';
+import {
+  capDart,
+  changeDart,
+  easeDart,
+  mark,
+  openDart,
+  restoreWidth,
+  retip,
+  slash,
+  smooth,
+  splitEdge,
+  squareAcross,
+  tell,
+} from '../../operations/index.ts';
 
 /** What a sentence of the procedure may use. */
 export type Data = Readonly<Record<string, string | number>>;
@@ -19,34 +33,19 @@ export function marking(l: Layout, data: Data, values: Values, closing: Closing)
   ];
   const code = second ? 'fba.mark.lines.two' : front.sideDart ? 'fba.mark.lines' : 'fba.mark.lines.noDart';
   return [
-    {
-      op: 'mark',
-      stage: 'mark',
+    mark({
       message: { code: 'fba.mark.bustPoint', data: { source: l.source } },
-      lines: [],
       points: [{ id: 'bustPoint', kind: 'bustPoint', at: p }],
-    },
-    {
-      op: 'mark',
-      stage: 'mark',
+    }),
+    mark({
       message: { code, data: { ...data, share: numberOf(values, 'hinge') } },
       lines,
       points: [
         { id: 'hinge', kind: 'hinge', at: hinge },
         ...(second ? [{ id: 'overarm', kind: 'hinge' as const, at: second.at }] : []),
       ],
-    },
-    ...(closing === 'goal' && front.goal
-      ? [
-          {
-            op: 'mark' as const,
-            stage: 'mark' as const,
-            message: { code: 'fba.mark.goal', data },
-            lines: [],
-            points: [],
-          },
-        ]
-      : []),
+    }),
+    ...(closing === 'goal' && front.goal ? [mark({ message: { code: 'fba.mark.goal', data } })] : []),
   ];
 }
 
@@ -54,9 +53,7 @@ export function opening(l: Layout, data: Data, s: number, closing: Closing): rea
   const lap = s < 0;
   const { p, moved } = l;
   return [
-    {
-      op: 'slash',
-      stage: 'cut',
+    slash({
       spec: slashSpec(l, closing),
       messages: {
         cut: { code: l.second ? 'fba.cut.two' : l.carried !== null ? 'fba.cut.lapGoal' : 'fba.cut', data },
@@ -94,7 +91,7 @@ export function opening(l: Layout, data: Data, s: number, closing: Closing): rea
             }),
       },
       dimensions: [{ id: 'spread', from: { x: p.x, y: moved.y }, to: moved, value: Math.abs(s) }],
-    },
+    }),
   ];
 }
 
@@ -109,42 +106,19 @@ export function darts(
 ): readonly Instruction[] {
   const { front } = l;
   if (front.sideDart)
-    return [
-      {
-        op: 'retip',
-        stage: 'dart',
-        message: { code: 'fba.dart.retip', data },
-        dart: front.sideDart.id,
-        bustPoint,
-        setback,
-      },
-    ];
+    return [retip({ message: { code: 'fba.dart.retip', data }, dart: front.sideDart.id, to: { bustPoint, setback } })];
   if (closing === 'goal' && front.goal)
-    return [
-      {
-        op: 'retip',
-        stage: 'dart',
-        message: { code: 'fba.dart.retip.goal', data },
-        dart: front.goal.id,
-        bustPoint,
-        setback,
-      },
-    ];
+    return [retip({ message: { code: 'fba.dart.retip.goal', data }, dart: front.goal.id, to: { bustPoint, setback } })];
   if (closing !== 'open' || !l.bare) return [];
-  const made: Instruction = {
-    op: 'openDart',
-    stage: 'dart',
+  const made: Instruction = openDart({
     message: { code: ease ? 'fba.dart.ease' : 'fba.dart.new', data },
     edge: l.bare.edge,
     at: l.bare.along,
     tip: l.moved,
-  };
+  });
   return ease
-    ? [made, { op: 'ease', stage: 'dart', message: { code: 'fba.dart.ease', data }, dart: NEW_DART }]
-    : [
-        made,
-        { op: 'retip', stage: 'dart', message: { code: 'fba.dart.retip', data }, dart: NEW_DART, bustPoint, setback },
-      ];
+    ? [made, easeDart({ stage: 'dart', message: { code: 'fba.dart.ease', data }, dart: NEW_DART })]
+    : [made, retip({ message: { code: 'fba.dart.retip', data }, dart: NEW_DART, to: { bustPoint, setback } })];
 }
 
 export function waistDartSteps(
@@ -161,24 +135,9 @@ export function waistDartSteps(
   const code = keeps ? 'fba.waistDart.retip' : s < 0 ? 'fba.waistDart.narrower' : 'fba.waistDart.wider';
   return [
     ...(keeps
-      ? [
-          {
-            op: 'narrow' as const,
-            stage: 'dart' as const,
-            message: { code: 'fba.waistDart.keep', data },
-            dart: dart.id,
-            change: s,
-          },
-        ]
+      ? [changeDart({ message: { code: 'fba.waistDart.keep', data }, dart: dart.id, change: { narrower: s } })]
       : []),
-    {
-      op: 'retip',
-      stage: 'dart',
-      message: { code, data: { ...data, below } },
-      dart: dart.id,
-      bustPoint,
-      setback: below,
-    },
+    retip({ message: { code, data: { ...data, below } }, dart: dart.id, to: { bustPoint, setback: below } }),
   ];
 }
 
@@ -196,61 +155,45 @@ export function truing(
   const shape = choice(values, 'waistWidth', 'straight');
   const role: 'waist' | 'hem' = edgesWithRole(front.piece, 'waist').length > 0 ? 'waist' : 'hem';
   const steps: Instruction[] = [
-    {
-      op: 'smooth',
-      stage: 'true',
-      message: { code: 'fba.true.hinge', data },
-      edge: l.hingeEdge,
-      near: l.hinge,
-      reach: 30,
-    },
+    smooth({ message: { code: 'fba.true.hinge', data }, reach: 30, at: { edge: l.hingeEdge, near: l.hinge } }),
   ];
   if (l.second)
-    steps.push({
-      op: 'smooth',
-      stage: 'true',
-      message: { code: 'fba.true.hinge', data },
-      edge: l.second.edge,
-      near: l.second.at,
-      reach: 30,
-    });
+    steps.push(
+      smooth({ message: { code: 'fba.true.hinge', data }, reach: 30, at: { edge: l.second.edge, near: l.second.at } }),
+    );
   const bareHem = closing === 'hem' && waistDart === null;
-  if (bareHem)
-    steps.push({ op: 'redraw', stage: 'true', message: { code: 'fba.true.relevel', data: { ...data, role } }, role });
+  if (bareHem) steps.push(squareAcross({ message: { code: 'fba.true.relevel', data: { ...data, role } }, role }));
   const widthGrows = s !== 0 && (waistDart === null || keepsDart);
   if (widthGrows && shape === 'keep')
-    steps.push({ op: 'tellWidth', stage: 'true', message: { code: 'fba.true.keep', data: { ...data, role } }, role });
+    steps.push(
+      tell({ stage: 'true', message: { code: 'fba.true.keep', data: { ...data, role } }, what: { widthOf: role } }),
+    );
   if (widthGrows && shape !== 'keep') {
     if (l.bare && closing !== 'open')
-      steps.push({
-        op: 'part',
-        stage: 'true',
+      steps.push(
+        splitEdge({
+          message: { code: lap ? 'fba.true.addBack' : 'fba.true.taper', data: { ...data, shape, role } },
+          edge: l.bare.edge,
+          at: l.bare.along,
+        }),
+      );
+    steps.push(
+      restoreWidth({
+        belowBust: true,
         message: { code: lap ? 'fba.true.addBack' : 'fba.true.taper', data: { ...data, shape, role } },
-        edge: l.bare.edge,
-        at: l.bare.along,
-      });
-    steps.push({
-      op: 'restoreWidth',
-      belowBust: true,
-      stage: 'true',
-      message: { code: lap ? 'fba.true.addBack' : 'fba.true.taper', data: { ...data, shape, role } },
-      side: lowerSide(front).id,
-      role,
-      shape: shape === 'curved' ? 'curved' : 'straight',
-    });
+        side: lowerSide(front).id,
+        role,
+        shape: shape === 'curved' ? 'curved' : 'straight',
+      }),
+    );
   }
   if (widthGrows)
-    steps.push({
-      op: 'smoothKinks',
-      stage: 'true',
-      message: { code: 'fba.true.waist', data: { ...data, role } },
-      role,
-      reach: 20,
-    });
+    steps.push(
+      smooth({ message: { code: 'fba.true.waist', data: { ...data, role } }, reach: 20, at: { kinksOf: role } }),
+    );
   const capped =
     front.sideDart?.id ?? (closing === 'goal' ? front.goal?.id : closing === 'open' ? NEW_DART : undefined);
-  if (capped) steps.push({ op: 'cap', stage: 'true', message: { code: 'fba.true.cap', data }, dart: capped });
-  if (waistDart)
-    steps.push({ op: 'cap', stage: 'true', message: { code: 'fba.true.capWaist', data }, dart: waistDart.id });
+  if (capped) steps.push(capDart({ message: { code: 'fba.true.cap', data }, dart: capped }));
+  if (waistDart) steps.push(capDart({ message: { code: 'fba.true.capWaist', data }, dart: waistDart.id }));
   return steps;
 }

@@ -6,6 +6,7 @@ import { alongLines, lineAcross, type LengthLine } from '../../kit/lengthLines.t
 import { ownLine, SHARED, type SharedPlace } from '../../kit/ownLine.ts';
 import { sidesOf } from '../../kit/sides.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
+import { match } from '../../operations/index.ts';
 
 /** As far as a tunic is let down; what a piece has no room for is refused on it. */
 const BY = length('by', -400, 600, -10, true);
@@ -44,14 +45,12 @@ function plan(context: Context, values: Values): Result<Program> {
     piece: first.piece.id,
     instructions: [
       ...lines.flatMap((line) => alongLines(line.piece, [line], say)),
-      {
-        op: 'match',
-        stage: 'match',
+      match({
         message: say(
           lines.some((l) => [l.left, l.right].some((m) => m.edge.role === 'armhole')) ? 'match.armhole' : 'match',
         ),
         kinds: ['side', 'princess', 'armhole', 'raglan', 'waist'],
-      },
+      }),
     ],
     grips: [
       amountGrip({

@@ -9,6 +9,7 @@ import { heightShare, ONE_LINE } from '../../kit/height.ts';
 import { alongLines, lineAcross, type LengthLine } from '../../kit/lengthLines.ts';
 import { lineHeight, LINES, type LineName } from '../../kit/levels.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
+import { match } from '../../operations/index.ts';
 
 /** As far as a tunic is let down; what a piece has no room for is refused on it. */
 const BY = length('by', -400, 600, -10, true);
@@ -62,12 +63,10 @@ function plan(context: Context, values: Values): Result<Program> {
           say,
         ),
       ),
-      {
-        op: 'match',
-        stage: 'match',
+      match({
         message: say(through ? 'match.armhole' : 'match'),
         kinds: ['side', 'princess', 'armhole', 'raglan', 'waist'],
-      },
+      }),
     ],
     grips: [
       amountGrip({

@@ -7,6 +7,7 @@ import { fitBy } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { alongLines, lineAcross, type LengthLine } from '../../kit/lengthLines.ts';
 import { numberOf } from '../../engine/values.ts';
+import { match } from '../../operations/index.ts';
 
 const BY = length('by', -70, 90, -10, true);
 /** Where the line between waist and hip lies: high enough to cross the darts, as a share of the hip depth. */
@@ -64,7 +65,7 @@ function plan({ pieces }: Context, values: Values): Result<Program> {
           say,
         ),
       ),
-      { op: 'match', stage: 'match', message: say('match'), kinds: ['side', 'pocket'] },
+      match({ message: say('match'), kinds: ['side', 'pocket'] }),
     ],
     grips: [
       amountGrip({ piece: first.id, shown: 'opened', from: at, axis: { x: 0, y: 1 }, value: by, limits: BY, per: 1 }),

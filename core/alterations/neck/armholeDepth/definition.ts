@@ -16,7 +16,7 @@ import {
   edgeAfter,
   edgeBefore,
   isStraightPath,
-  moveCorner,
+  drawCorner,
   moveEnd,
   moveStart,
   stretchFrom,
@@ -28,6 +28,7 @@ import { define, held, length, tenth } from '../../kit/define.ts';
 import { fitBy } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { numberOf } from '../../engine/values.ts';
+import { fitCap, mark, match, moveCorner } from '../../operations/index.ts';
 
 const BY = length('by', -40, 40, 8, true);
 
@@ -98,14 +99,7 @@ function capGoal(
     const arm = found.find((u) => u.piece.id === seam.first.piece && seam.first.edges.includes(u.curve.id));
     const cap = found.find((u) => u.piece.id === seam.second.piece && seam.second.edges.includes(u.curve.id));
     if (!arm || !cap || cap.curve.role !== 'cap' || seam.first.edges.length > 1) return null;
-    const curveFirst = edgeAfter(arm.piece, arm.curve.id) === arm.seam.id;
-    const reach = reachOf(arm);
-    const moved = moveCorner(
-      arm.piece,
-      curveFirst ? arm.seam.id : arm.curve.id,
-      target(arm),
-      curveFirst ? { first: reach } : { second: reach },
-    );
+    const moved = drawCorner(arm.piece, [arm.curve.id, arm.seam.id], target(arm), [reachOf(arm), undefined]);
     goal[cap.curve.id] = pathLength(requireEdge(moved, arm.curve.id).path) + seam.ease;
     sleeve = cap.piece.id;
   }
@@ -123,26 +117,20 @@ function plan(context: Context, values: Values): Result<Program> {
   const target = (u: Underarm): Point => targetOf(u, by, out);
   const instructions = found.flatMap((u): readonly Instruction[] => {
     const sleeve = u.curve.role === 'cap';
-    const reach = reachOf(u);
-    const curveFirst = edgeAfter(u.piece, u.curve.id) === u.seam.id;
     return [
-      {
-        op: 'mark',
-        stage: 'mark',
+      mark({
         piece: u.piece.id,
         message: say('mark'),
-        lines: [],
         points: [{ id: `underarm ${u.piece.id} ${u.curve.id}`, kind: 'target', at: target(u) }],
-      },
-      {
-        op: 'corner',
+      }),
+      moveCorner({
         stage: sleeve ? 'match' : 'true',
         piece: u.piece.id,
         message: say(sleeve ? 'sleeve' : by > 0 ? 'raise' : by < 0 ? 'lower' : 'out'),
-        edge: curveFirst ? u.seam.id : u.curve.id,
+        between: [u.curve.id, u.seam.id],
         to: target(u),
-        reach: curveFirst ? { first: reach } : { second: reach },
-      },
+        reach: [reachOf(u), undefined],
+      }),
     ];
   });
   const cap = capGoal(context, found, target);
@@ -150,10 +138,8 @@ function plan(context: Context, values: Values): Result<Program> {
     piece: first.piece.id,
     instructions: [
       ...instructions,
-      ...(cap
-        ? [{ op: 'fitCap' as const, stage: 'match' as const, piece: cap.sleeve, message: say('cap'), goal: cap.goal }]
-        : []),
-      { op: 'match', stage: 'match', message: say('match'), kinds: ['side', 'armhole', 'other'] },
+      ...(cap ? [fitCap({ stage: 'match', piece: cap.sleeve, message: say('cap'), goal: cap.goal })] : []),
+      match({ message: say('match'), kinds: ['side', 'armhole', 'other'] }),
     ],
     grips: [
       amountGrip({

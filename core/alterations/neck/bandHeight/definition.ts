@@ -7,6 +7,7 @@ import { levelBand } from '../../kit/band.ts';
 import { define, held, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { numberOf } from '../../engine/values.ts';
+import { mark, match, slash } from '../../operations/index.ts';
 
 const BY = length('by', -60, 60, -6, true);
 
@@ -39,16 +40,8 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: piece.id,
     instructions: [
-      {
-        op: 'mark',
-        stage: 'mark',
-        message: say('mark'),
-        lines: [{ id: 'middle', label: '1', points: line }],
-        points: [],
-      },
-      {
-        op: 'slash',
-        stage: 'cut',
+      mark({ message: say('mark'), lines: [{ id: 'middle', label: '1', points: line }] }),
+      slash({
         messages: { cut: say('cut'), open: say(by < 0 ? 'lap' : 'open') },
         spec: {
           cuts: [{ id: 'middle', points: line }],
@@ -59,8 +52,8 @@ function plan(context: Context, values: Values): Result<Program> {
           ],
         },
         dimensions: [{ id: 'gap', from, to: add(from, shift), value: Math.abs(by) }],
-      },
-      { op: 'match', stage: 'match', message: say('match'), kinds: ['neck'] },
+      }),
+      match({ message: say('match'), kinds: ['neck'] }),
     ],
     grips: [
       amountGrip({ piece: piece.id, shown: 'opened', from, axis: lying.way({ x: 0, y: 1 }), value: by, limits: BY }),

@@ -10,7 +10,7 @@ import {
   type Point,
 } from '../../../geometry/index.ts';
 import { bustPointOf, edgesWithRole, requireEdge, type Dart, type Edge, type Piece } from '../../../pattern/index.ts';
-import { slash, type SlashSpec } from '../../../paper/slash/index.ts';
+import { slashPiece, type SlashSpec } from '../../../paper/slash/index.ts';
 import { edgeAfter, edgeBefore, fairRun } from '../../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import { dartMouthPoint } from '../../kit/bust/landmarks.ts';
@@ -18,6 +18,7 @@ import type { AlterationDefinition, Context, Message, Program, Values } from '..
 import { centreEdge } from '../../kit/across.ts';
 import { define, held, length } from '../../kit/define.ts';
 import { numberOf } from '../../engine/values.ts';
+import { capDart, fair, mark, match, retip, slash } from '../../operations/index.ts';
 
 /** Where along the neckline, from the centre, the line begins unless it is put elsewhere. */
 const ALONG = 0.5;
@@ -95,7 +96,7 @@ function plan(context: Context, values: Values): Result<Program> {
       { id: 'centre', seed: seed(-side), motion: { kind: 'rest' }, stage: 'open' },
     ],
   };
-  const folded = slash(piece, spec);
+  const folded = slashPiece(piece, spec);
   if (!folded.ok) return folded;
   const after = requireEdge(folded.value.piece, neck.id).path;
   const bend = bendNear(after, midpoint(at, rotateAbout(at, pivot, angle)));
@@ -105,40 +106,23 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: piece.id,
     instructions: [
-      {
-        op: 'mark',
-        stage: 'mark',
+      mark({
         message: say('mark'),
         lines: [
           { id: 'neck line', label: '1', points: [at, pivot] },
           { id: 'dart line', label: '2', points: [mouth, pivot] },
         ],
         points: [{ id: 'pin', kind: 'hinge', at: pivot }],
-      },
-      {
-        op: 'slash',
-        stage: 'cut',
+      }),
+      slash({
         messages: { cut: say('cut'), open: say('fold') },
         spec,
         dimensions: [{ id: 'gap', from: at, to: rotateAbout(at, pivot, angle), value: by }],
-      },
-      { op: 'retip', stage: 'dart', message: say('dart'), dart: dart.id, bustPoint: pivot, setback },
-      { op: 'cap', stage: 'dart', message: { code: 'dart.cap', data }, dart: dart.id },
-      {
-        op: 'fairRun',
-        stage: 'true',
-        message: say('neck'),
-        edge: neck.id,
-        from,
-        to,
-        free: true,
-      },
-      {
-        op: 'match',
-        stage: 'match',
-        message: { code: 'gape.match', data: { ...data, shorter } },
-        kinds: ['neck', 'shoulder', 'side'],
-      },
+      }),
+      retip({ message: say('dart'), dart: dart.id, to: { bustPoint: pivot, setback } }),
+      capDart({ stage: 'dart', message: { code: 'dart.cap', data }, dart: dart.id }),
+      fair({ message: say('neck'), edge: neck.id, from, to, free: true }),
+      match({ message: { code: 'gape.match', data: { ...data, shorter } }, kinds: ['neck', 'shoulder', 'side'] }),
     ],
     grips: [
       {

@@ -3,10 +3,11 @@ import { solveBetween } from '../../../numeric/index.ts';
 import { edgesWithRole, requireEdge, type Piece } from '../../../pattern/index.ts';
 import { edgeAfter, trimEnd } from '../../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Redraw, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
 import { choice, define, held, length } from '../../kit/define.ts';
-import { shoulderPair, type ShoulderOn, type ShoulderPair } from '../../kit/shoulder.ts';
+import { shoulderAtNeck, shoulderPair, type ShoulderOn, type ShoulderPair } from '../../kit/shoulder.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
+import { asBefore, mark, match, moveJoint } from '../../operations/index.ts';
 
 /** Of a neckline up to its corner or dart, so much may be taken. */
 const LEAVES = 0.9;
@@ -16,30 +17,18 @@ const LEAST = 0.2;
 const said = (code: string, data: Message['data']): Message => ({ code: `pinned.${code}`, data });
 
 /** The neck end of one shoulder taken in: the neckline cut shorter, the shoulder drawn to it from nothing at `over`. */
-function atShoulder(on: ShoulderOn, by: number, over: number, data: Message['data']): Redraw {
-  const first = requireEdge(on.piece, on.neckFirst ? (on.edges[0] ?? '') : (on.edges.at(-1) ?? '')).path;
-  return {
-    op: 'trim',
-    stage: 'true',
-    piece: on.piece.id,
-    message: said('shoulder', data),
-    edge: on.neck,
-    at: on.neckFirst ? 'end' : 'start',
-    by,
-    reach: Math.min(over, pathLength(first) * 0.95),
-  };
+function atShoulder(on: ShoulderOn, by: number, over: number, data: Message['data']): Instruction {
+  return moveJoint({ piece: on.piece.id, message: said('shoulder', data), edge: on.neck, trim: trimOf(on, by, over) });
+}
+
+function trimOf(on: ShoulderOn, by: number, over: number) {
+  const first = pathLength(requireEdge(on.piece, shoulderAtNeck(on)).path);
+  return { at: on.neckFirst ? 'end' : 'start', by, reach: Math.min(over, first * 0.95) } as const;
 }
 
 /** The neckline squared to the seam again. */
-const keepNeck = (piece: string, edge: string, at: 'start' | 'end', data: Message['data']): Redraw => ({
-  op: 'keepCorner',
-  stage: 'true',
-  piece,
-  message: said('neck', data),
-  edge,
-  at,
-  reach: 26,
-});
+const keepNeck = (piece: string, edge: string, at: 'start' | 'end', data: Message['data']): Instruction =>
+  asBefore({ piece, message: said('neck', data), what: { edge, at, reach: 26 } });
 
 /** The most that can be taken from a neckline at its seam, up to its other end or to a dart in it. */
 const mostOf = (piece: Piece, neck: string): number => LEAVES * pathLength(requireEdge(piece, neck).path);
@@ -47,9 +36,8 @@ const mostOf = (piece: Piece, neck: string): number => LEAVES * pathLength(requi
 /** What the front gives: about half, so that both shoulders come out equally long. Null where the necklines cannot. */
 function shareOf({ front, back }: ShoulderPair, by: number, over: number): number | null {
   const grown = (on: ShoulderOn, amount: number): number => {
-    const step = atShoulder(on, amount, over, {});
-    if (step.op !== 'trim' || amount <= 0) return 0;
-    const after = trimEnd(on.piece, step.edge, step.at, amount, step.reach);
+    if (amount <= 0) return 0;
+    const after = trimEnd(on.piece, on.neck, trimOf(on, amount, over));
     const sewn = (p: Piece): number => on.edges.reduce((n, id) => n + pathLength(requireEdge(p, id).path), 0);
     return sewn(after) - sewn(on.piece);
   };
@@ -81,19 +69,15 @@ function plan(context: Context, values: Values): Result<Program> {
     return ok({
       piece: back.id,
       instructions: [
-        { op: 'mark', stage: 'mark', piece: back.id, message, lines: [], points: [] },
-        {
-          op: 'trim',
-          stage: 'true',
+        mark({ piece: back.id, message }),
+        moveJoint({
           piece: back.id,
           message: said('centre', data),
           edge: neck.id,
-          at: runsInto ? 'end' : 'start',
-          by: by / 2,
-          reach: Math.min(over, pathLength(centre.path) * 0.9),
-        },
+          trim: { at: runsInto ? 'end' : 'start', by: by / 2, reach: Math.min(over, pathLength(centre.path) * 0.9) },
+        }),
         keepNeck(back.id, neck.id, runsInto ? 'end' : 'start', data),
-        { op: 'match', stage: 'match', message: said('match', data), kinds: ['neck', 'shoulder'] },
+        match({ message: said('match', data), kinds: ['neck', 'shoulder'] }),
       ],
     });
   }
@@ -106,23 +90,13 @@ function plan(context: Context, values: Values): Result<Program> {
     return refuse('wedge-too-large', { by, most: Math.min(f + b, f / LEAST, b / LEAST) });
   }
   const instructions: Instruction[] = [front, back].flatMap((on): readonly Instruction[] => [
-    {
-      op: 'mark',
-      stage: 'mark',
-      piece: on.piece.id,
-      message,
-      lines: [],
-      points: [{ id: `neck ${on.piece.id}`, kind: 'target', at: on.neckPoint }],
-    },
+    mark({ piece: on.piece.id, message, points: [{ id: `neck ${on.piece.id}`, kind: 'target', at: on.neckPoint }] }),
     atShoulder(on, on === front ? share : by - share, over, data),
     keepNeck(on.piece.id, on.neck, on.neckFirst ? 'end' : 'start', data),
   ]);
   return ok({
     piece: front.piece.id,
-    instructions: [
-      ...instructions,
-      { op: 'match', stage: 'match', message: said('match', data), kinds: ['neck', 'shoulder'] },
-    ],
+    instructions: [...instructions, match({ message: said('match', data), kinds: ['neck', 'shoulder'] })],
   });
 }
 

@@ -1,55 +1,35 @@
 import { add, endOf, scale, sub, unit, type Point } from '../../../geometry/index.ts';
-import { edgesWithRole, type Edge, type Piece } from '../../../pattern/index.ts';
-import { edgeAfter } from '../../../paper/truing/index.ts';
+import { edgesWithRole, requireEdge, type Piece } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Redraw, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
 import { centreEdge, upperEnd } from '../../kit/across.ts';
 import { facingDepth } from '../../kit/facing.ts';
 import { define, held, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
-import { placeOn, shoulderPair, type ShoulderOn } from '../../kit/shoulder.ts';
+import { placeOn, shoulderAtNeck, shoulderPair, type ShoulderOn } from '../../kit/shoulder.ts';
 import { numberOf } from '../../engine/values.ts';
+import { drawAlong, mark, match, moveCorner } from '../../operations/index.ts';
 
 const BY = length('by', -40, 120, 15, true);
 
 /** The neck end of the centre moved along it: down above nothing. */
-function atCentre(piece: Piece, neck: string, by: number, message: Message): readonly Redraw[] {
+function atCentre(piece: Piece, neck: string, by: number, message: Message): readonly Instruction[] {
   const centre = centreEdge(piece);
   if (!centre || by === 0) return [];
   const top = upperEnd(centre);
   const down = unit(sub(top === centre.path.start ? endOf(centre.path) : centre.path.start, top));
-  const starts = edgeAfter(piece, neck) === centre.id;
-  return [
-    {
-      op: 'corner',
-      stage: 'true',
-      piece: piece.id,
-      message,
-      edge: starts ? centre.id : neck,
-      to: add(top, scale(down, by)),
-    },
-  ];
+  return [moveCorner({ piece: piece.id, message, between: [neck, centre.id], to: add(top, scale(down, by)) })];
 }
 
 /** The neck point moved out along the shoulder, towards its end. */
-function atShoulder(on: ShoulderOn, by: number, message: Message): readonly Redraw[] {
+function atShoulder(on: ShoulderOn, by: number, message: Message): readonly Instruction[] {
   if (by === 0) return [];
   const to: Point = on.edges.length === 1 ? placeOn(on, by) : alongFirst(on, by);
-  return [
-    {
-      op: 'corner',
-      stage: 'true',
-      piece: on.piece.id,
-      message,
-      edge: on.neckFirst ? (on.edges[0] ?? '') : on.neck,
-      to,
-    },
-  ];
+  return [moveCorner({ piece: on.piece.id, message, between: [on.neck, shoulderAtNeck(on)], to })];
 }
 
 function alongFirst(on: ShoulderOn, by: number): Point {
-  const edge = on.piece.edges.find((e) => e.id === (on.neckFirst ? on.edges[0] : on.edges.at(-1)));
-  const path = (edge as Edge).path;
+  const { path } = requireEdge(on.piece, shoulderAtNeck(on));
   const way = on.neckFirst ? sub(endOf(path), path.start) : sub(path.start, endOf(path));
   return add(on.neckPoint, scale(unit(way), by));
 }
@@ -67,9 +47,7 @@ function plan(context: Context, values: Values): Result<Program> {
   if (wide > most) return refuse('neck-too-wide', { wanted: wide, most });
   const data = { by: Math.abs(by), back: Math.abs(backBy), wide: Math.abs(wide) };
   const say = (code: string): Message => ({ code: `neckline.${code}`, data });
-  const instructions: Instruction[] = [
-    { op: 'mark', stage: 'mark', piece: front.piece.id, message: say('mark'), lines: [], points: [] },
-  ];
+  const instructions: Instruction[] = [mark({ piece: front.piece.id, message: say('mark') })];
   for (const [on, amount] of [
     [front, by],
     [back, backBy],
@@ -80,16 +58,11 @@ function plan(context: Context, values: Values): Result<Program> {
   }
   for (const facing of context.pieces.filter((p) => p.part === 'facingFront' || p.part === 'facingBack')) {
     const of = facing.part === 'facingFront' ? front.piece.id : back.piece.id;
-    instructions.push({
-      op: 'facing',
-      stage: 'match',
-      piece: facing.id,
-      message: say('facing'),
-      of,
-      depth: facingDepth(facing),
-    });
+    instructions.push(
+      drawAlong({ stage: 'match', piece: facing.id, message: say('facing'), of, as: { facing: facingDepth(facing) } }),
+    );
   }
-  instructions.push({ op: 'match', stage: 'match', message: say('match'), kinds: ['neck', 'shoulder'] });
+  instructions.push(match({ message: say('match'), kinds: ['neck', 'shoulder'] }));
   const centre = centreEdge(front.piece);
   const top = centre ? upperEnd(centre) : front.neckPoint;
   return ok({

@@ -1,12 +1,13 @@
 import { endOf, pathLength, pointAt } from '../../../geometry/index.ts';
 import { edgesWithRole, requireEdge } from '../../../pattern/index.ts';
-import { edgeAfter } from '../../../paper/truing/index.ts';
+import { edgeAfter, transferSliver } from '../../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
 import { define, held, length } from '../../kit/define.ts';
 import { shoulderPair, type ShoulderOn } from '../../kit/shoulder.ts';
 import { BODICE } from '../../kit/shoulderFit.ts';
 import { numberOf } from '../../engine/values.ts';
+import { mark, match, moveJoint, redraw } from '../../operations/index.ts';
 
 /** A place on the neck or armhole, so far from the shoulder seam. */
 function from(on: ShoulderOn, edge: string, by: number) {
@@ -30,6 +31,32 @@ function jointOnCap(
   return { sleeve: sleeve.id, edge: one.id, backFirst: seam.second.edges.includes(two.id) };
 }
 
+/** The sliver along the seam taken from one piece and joined to the other. */
+function passSliver(
+  giver: ShoulderOn,
+  taker: ShoulderOn,
+  { neck, shoulder }: { readonly neck: number; readonly shoulder: number },
+  message: Message,
+): readonly Instruction[] {
+  const done = transferSliver(giver, taker, neck, shoulder);
+  return [
+    redraw({
+      stage: 'open',
+      piece: giver.piece.id,
+      message,
+      as: done.giver,
+      paper: { outline: done.taken, gained: false },
+    }),
+    redraw({
+      stage: 'open',
+      piece: taker.piece.id,
+      message,
+      as: done.taker,
+      paper: { outline: done.given, gained: true },
+    }),
+  ];
+}
+
 function plan(context: Context, values: Values): Result<Program> {
   const pair = shoulderPair(context);
   if (!pair.ok) return pair;
@@ -48,48 +75,25 @@ function plan(context: Context, values: Values): Result<Program> {
   const ends = [from(giver, giver.neck, n), from(giver, giver.armhole, t)];
   const joint = jointOnCap(context, front.piece.id);
   const instructions: Instruction[] = [
-    {
-      op: 'mark',
-      stage: 'mark',
+    mark({
       piece: giver.piece.id,
       message: say('forward.mark'),
       lines: [{ id: 'new seam', label: '1', points: ends }],
-      points: [],
-    },
-    {
-      op: 'mark',
-      stage: 'cut',
-      piece: giver.piece.id,
-      message: say(forward ? 'forward.cut' : 'forward.cut.back'),
-      lines: [],
-      points: [],
-    },
-    {
-      op: 'transfer',
-      stage: 'open',
-      piece: giver.piece.id,
-      message: say(forward ? 'forward.join' : 'forward.join.back'),
-      from: { piece: giver.piece.id, edges: giver.edges },
-      to: { piece: taker.piece.id, edges: taker.edges },
-      neck: n,
-      shoulder: t,
-    },
+    }),
+    mark({ stage: 'cut', piece: giver.piece.id, message: say(forward ? 'forward.cut' : 'forward.cut.back') }),
+    ...passSliver(giver, taker, { neck: n, shoulder: t }, say(forward ? 'forward.join' : 'forward.join.back')),
   ];
   if (joint)
-    instructions.push({
-      op: 'joint',
-      stage: 'match',
-      piece: joint.sleeve,
-      message: say('forward.cap'),
-      edge: joint.edge,
-      by: joint.backFirst ? by : -by,
-    });
-  instructions.push({
-    op: 'match',
-    stage: 'match',
-    message: say('forward.match'),
-    kinds: ['shoulder', 'armhole', 'neck'],
-  });
+    instructions.push(
+      moveJoint({
+        stage: 'match',
+        piece: joint.sleeve,
+        message: say('forward.cap'),
+        edge: joint.edge,
+        longer: joint.backFirst ? by : -by,
+      }),
+    );
+  instructions.push(match({ message: say('forward.match'), kinds: ['shoulder', 'armhole', 'neck'] }));
   const at = ends[1] ?? endOf(requireEdge(giver.piece, giver.armhole).path);
   return ok({
     piece: giver.piece.id,

@@ -1,22 +1,23 @@
 import { pathLength } from '../../../geometry/index.ts';
 import { edgesWithRole, requireEdge } from '../../../pattern/index.ts';
-import { moveCorner } from '../../../paper/truing/index.ts';
+import { drawCorner } from '../../../paper/truing/index.ts';
 import { ok, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Redraw, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
 import { define, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { keepShoulderCorners, placeOn, outerShoulders, shoulderTo, type ShoulderOn } from '../../kit/shoulder.ts';
 import { fitsShoulder, neckHolds } from '../../kit/shoulderFit.ts';
 import { numberOf } from '../../engine/values.ts';
 import { drafted } from '../../kit/fitBy.ts';
+import { mark, match, tell } from '../../operations/index.ts';
 
 const BY = length('by', -45, 45, -8, true);
 
 /** How much longer the armhole becomes, mm: the drawing is made once to measure it. */
-function armholeChange(on: ShoulderOn, steps: readonly Redraw[]): number {
-  const corner = steps.find((s) => s.op === 'corner');
-  if (corner?.op !== 'corner') return 0;
-  const after = moveCorner(on.piece, corner.edge, corner.to, corner.reach);
+function armholeChange(on: ShoulderOn, steps: readonly Instruction[]): number {
+  const corner = steps.find((s) => s.op === 'moveCorner');
+  if (!corner) return 0;
+  const after = drawCorner(on.piece, corner.between, corner.to, corner.reach);
   return pathLength(requireEdge(after, on.armhole).path) - pathLength(requireEdge(on.piece, on.armhole).path);
 }
 
@@ -41,17 +42,14 @@ function plan(context: Context, values: Values): Result<Program> {
     const steps = shoulderTo(on, to, on.hinge.reach, said);
     change += armholeChange(on, steps);
     instructions.push(
-      {
-        op: 'mark',
-        stage: 'mark',
+      mark({
         piece: on.piece.id,
         message: { code: 'shoulder.mark.redraw', data },
-        lines: [],
         points: [
           { id: `new ${on.piece.id}`, kind: 'target', at: to },
           { id: `pin ${on.piece.id}`, kind: 'hinge', at: on.hinge.at },
         ],
-      },
+      }),
       ...steps,
       ...keepShoulderCorners(on, { code: 'shoulder.smooth', data }),
     );
@@ -62,18 +60,18 @@ function plan(context: Context, values: Values): Result<Program> {
     ...(context.pieces.some((p) => edgesWithRole(p, 'cap').length > 0)
       ? []
       : [
-          {
-            op: 'finding' as const,
-            stage: 'match' as const,
-            finding: {
-              code: 'cap-follows' as const,
-              grade: 'look' as const,
-              piece: front.piece.id,
-              data: { by: change },
+          tell({
+            what: {
+              finding: {
+                code: 'cap-follows' as const,
+                grade: 'look' as const,
+                piece: front.piece.id,
+                data: { by: change },
+              },
             },
-          },
+          }),
         ]),
-    { op: 'match', stage: 'match', message, kinds: ['shoulder', 'armhole'] },
+    match({ message, kinds: ['shoulder', 'armhole'] }),
   );
   return ok({
     piece: front.piece.id,

@@ -27,6 +27,7 @@ import {
   type ShoulderOn,
 } from '../../kit/shoulder.ts';
 import { armholeHolds, fitsShoulder, neckHolds } from '../../kit/shoulderFit.ts';
+import { mark, rule, slash } from '../../operations/index.ts';
 
 const BY = length('by', -45, 45, -8, true);
 
@@ -69,17 +70,13 @@ function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readon
     data: { ...data, pinned: requireEdge(on.piece, on.armhole).role },
   });
   return ok([
-    {
-      op: 'mark',
-      stage: 'mark',
+    mark({
       piece,
       message: say('shoulder.mark.slash'),
       lines: [{ id: `slash ${piece}`, label: '1', points: [cut, pin] }],
       points: [{ id: `pin ${piece}`, kind: 'hinge', at: pin }],
-    },
-    {
-      op: 'slash',
-      stage: 'cut',
+    }),
+    slash({
       piece,
       messages: {
         cut: say('shoulder.cut.slash'),
@@ -94,8 +91,8 @@ function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readon
         ],
       },
       dimensions: [{ id: `gap ${piece}`, from: cut, to: rotateAbout(cut, pin, angle), value: Math.abs(by) }],
-    },
-    { op: 'rule', stage: 'true', piece, message: say('shoulder.rule'), edges: on.edges },
+    }),
+    rule({ piece, message: say('shoulder.rule'), edges: on.edges }),
     smoothHinge({ ...on, hinge }, say('shoulder.smooth')),
     ...keepShoulderCorners(on, say('shoulder.smooth')),
   ]);

@@ -1,12 +1,13 @@
 import { add, endOf, pathLength, scale, sub, unit, type Point } from '../../../geometry/index.ts';
 import { requireEdge } from '../../../pattern/index.ts';
-import { slash, type SlashSpec } from '../../../paper/slash/index.ts';
+import { slashPiece, type SlashSpec } from '../../../paper/slash/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Instruction, Message } from '../../contract.ts';
 import { bothShoulders } from '../../kit/bothShoulders.ts';
 import { define, length } from '../../kit/define.ts';
 import { cutPlace, keepShoulderCorners, outerShoulders, type ShoulderOn } from '../../kit/shoulder.ts';
 import { fitsShoulder, neckHolds } from '../../kit/shoulderFit.ts';
+import { fair, mark, rule, slash } from '../../operations/index.ts';
 
 const BY = length('by', -30, 30, -8, true);
 
@@ -44,38 +45,27 @@ function onOne(on: ShoulderOn, by: number, data: Message['data']): Result<readon
       },
     ],
   };
-  const slid = slash(on.piece, spec);
+  const slid = slashPiece(on.piece, spec);
   if (!slid.ok) return slid;
   // The step that the block leaves in the armhole lies between what it carried and what stayed.
   const jog = pathLength(requireEdge(slid.value.piece, on.armhole).path) - total;
   return ok([
-    {
-      op: 'mark',
-      stage: 'mark',
-      piece,
-      message: say('shoulder.mark.slide'),
-      lines: [{ id: `block ${piece}`, label: '1', points }],
-      points: [],
-    },
-    {
-      op: 'slash',
-      stage: 'cut',
+    mark({ piece, message: say('shoulder.mark.slide'), lines: [{ id: `block ${piece}`, label: '1', points }] }),
+    slash({
       piece,
       messages: { cut: say('shoulder.cut.slide'), open: say(by < 0 ? 'shoulder.slide.in' : 'shoulder.slide.out') },
       spec,
       dimensions: [{ id: `gap ${piece}`, from: cut, to: add(cut, scale(way, by)), value: Math.abs(by) }],
-    },
-    { op: 'rule', stage: 'true', piece, message: say('shoulder.rule'), edges: on.edges },
-    {
-      op: 'fairRun',
-      stage: 'true',
+    }),
+    rule({ piece, message: say('shoulder.rule'), edges: on.edges }),
+    fair({
       piece,
       message: say('shoulder.blend'),
       edge: on.armhole,
       from: Math.max(1, at - BLEND),
       to: Math.min(total + jog - 1, at + jog + BLEND),
       free: true,
-    },
+    }),
     ...keepShoulderCorners(on, say('shoulder.blend')),
   ]);
 }

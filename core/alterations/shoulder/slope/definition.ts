@@ -17,6 +17,7 @@ import {
 } from '../../kit/shoulder.ts';
 import { BODICE } from '../../kit/shoulderFit.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
+import { mark, match, moveEdge, rule } from '../../operations/index.ts';
 
 const BY = length('by', -30, 40, 8, true);
 
@@ -67,36 +68,34 @@ function plan(context: Context, values: Values): Result<Program> {
     const under = scale(side, lowered);
     const message: Message = { code: by > 0 ? 'slope.lower' : 'slope.raise', data };
     const piece = on.piece.id;
-    instructions.push({
-      op: 'mark',
-      stage: 'mark',
-      piece,
-      message: { code: 'slope.mark', data },
-      lines: [{ id: `shoulder ${piece}`, label: '1', points: [on.neckPoint, to] }],
-      points: [{ id: `turn ${piece}`, kind: 'hinge', at: on.neckPoint }],
-    });
+    instructions.push(
+      mark({
+        piece,
+        message: { code: 'slope.mark', data },
+        lines: [{ id: `shoulder ${piece}`, label: '1', points: [on.neckPoint, to] }],
+        points: [{ id: `turn ${piece}`, kind: 'hinge', at: on.neckPoint }],
+      }),
+    );
     if (follow)
       instructions.push(
-        {
-          op: 'carry',
-          stage: 'true',
+        moveEdge({
           piece,
           message: { code: 'slope.underarm', data },
           edge: on.armhole,
           start: on.neckFirst ? shift : under,
           end: on.neckFirst ? under : shift,
-        },
-        { op: 'rule', stage: 'true', piece, message, edges: on.edges },
+        }),
+        rule({ piece, message, edges: on.edges }),
       );
     else instructions.push(...shoulderTo(on, to, on.hinge.reach, { stage: 'true', message }));
     instructions.push(...keepShoulderCorners(on, { code: 'shoulder.smooth', data }));
   }
-  instructions.push({
-    op: 'match',
-    stage: 'match',
-    message: { code: follow ? 'slope.match.follow' : 'slope.match.stay', data },
-    kinds: ['shoulder', 'side', 'armhole'],
-  });
+  instructions.push(
+    match({
+      message: { code: follow ? 'slope.match.follow' : 'slope.match.stay', data },
+      kinds: ['shoulder', 'side', 'armhole'],
+    }),
+  );
   const to = dropped(front, by) ?? front.shoulderPoint;
   return ok({
     piece: front.piece.id,

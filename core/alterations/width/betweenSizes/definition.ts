@@ -1,11 +1,11 @@
-import type { Piece } from '../../../pattern/index.ts';
+import { hipOf, waistOf, type Piece } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Program, Values } from '../../contract.ts';
 import { choice, define, held } from '../../kit/define.ts';
 import { fitBy, USUAL_EASE } from '../../kit/fitBy.ts';
 import { edgesOver, gradeSides, OVER, type Over } from '../../kit/grade.ts';
 import { sizeFor } from '../../kit/sizeFor.ts';
-import { hipOf, inSize, sidesOf, waistOf } from '../../kit/sides.ts';
+import { inSize, sidesOf } from '../../kit/sides.ts';
 import { choiceOf } from '../../engine/values.ts';
 
 const sizeOf = (values: Values, key: string): string | null => {

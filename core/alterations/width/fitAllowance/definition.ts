@@ -4,6 +4,7 @@ import type { AlterationDefinition, Context, Program, Values } from '../../contr
 import { choice, define, length } from '../../kit/define.ts';
 import { SIDED } from '../../kit/sides.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
+import { mark, match, redraw } from '../../operations/index.ts';
 
 /** The edges, and the mouths of the darts between them: the cutting line runs on past a dart. */
 function withMouths(piece: Piece, edges: readonly Edge[]): readonly Edge[] {
@@ -13,6 +14,12 @@ function withMouths(piece: Piece, edges: readonly Edge[]): readonly Edge[] {
   );
   return [...edges, ...mouths];
 }
+
+/** So much more allowance along some edges, never less than none. */
+const withAllowance = (piece: Piece, on: readonly Edge[], by: number): Piece => ({
+  ...piece,
+  edges: piece.edges.map((e) => (on.includes(e) ? { ...e, allowance: Math.max(0, e.allowance + by) } : e)),
+});
 
 /** Paper and cloth left beyond the seam where an amount is not yet sure. The seam line does not move. */
 function plan(context: Context, values: Values): Result<Program> {
@@ -34,16 +41,11 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({
     piece: first.piece.id,
     instructions: [
-      { op: 'mark', stage: 'mark', message: { code: 'spare.mark', data }, lines: [], points: [] },
-      ...found.map(({ piece, edges }) => ({
-        op: 'allowance' as const,
-        stage: 'true' as const,
-        piece: piece.id,
-        message: { code: 'spare.true', data },
-        edges: edges.map((e) => e.id),
-        by,
-      })),
-      { op: 'match', stage: 'match', message: { code: 'spare.match', data }, kinds: [] },
+      mark({ message: { code: 'spare.mark', data } }),
+      ...found.map(({ piece, edges }) =>
+        redraw({ piece: piece.id, message: { code: 'spare.true', data }, as: withAllowance(piece, edges, by) }),
+      ),
+      match({ message: { code: 'spare.match', data }, kinds: [] }),
     ],
   });
 }

@@ -4,6 +4,7 @@ import type { AlterationDefinition, Context, Program, Values } from '../../contr
 import { define, held, length } from '../../kit/define.ts';
 import { backOf, wedge } from '../../kit/wedge.ts';
 import { numberOf } from '../../engine/values.ts';
+import { match } from '../../operations/index.ts';
 
 const SEAT = length('by', 0, 60, 15);
 
@@ -30,12 +31,7 @@ function plan(context: Context, values: Values): Result<Program> {
     grips: done.value.grips,
     instructions: [
       ...done.value.instructions,
-      {
-        op: 'match',
-        stage: 'match',
-        message: { code: 'seat.match', data: { by } },
-        kinds: ['side', 'princess', 'waist'],
-      },
+      match({ message: { code: 'seat.match', data: { by } }, kinds: ['side', 'princess', 'waist'] }),
     ],
   });
 }

@@ -1,10 +1,10 @@
-import type { Piece } from '../../../pattern/index.ts';
+import { hipOf, waistOf, type Piece } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Program, Values } from '../../contract.ts';
 import { choice, define, held, length, tenth } from '../../kit/define.ts';
 import { fitBy, USUAL_EASE } from '../../kit/fitBy.ts';
 import { edgesOver, gradeSides, OVER, type Over } from '../../kit/grade.ts';
-import { hipOf, sidesOf, waistOf } from '../../kit/sides.ts';
+import { sidesOf } from '../../kit/sides.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
 
 /** A side seam goes out by a quarter of what the body differs: there are four. */

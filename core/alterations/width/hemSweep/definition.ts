@@ -5,6 +5,7 @@ import { define, held, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { alongAt, sideLength, sidesOf, targetAt, widenStep, type SideOn } from '../../kit/sides.ts';
 import { numberOf } from '../../engine/values.ts';
+import { mark, match, squareAcross } from '../../operations/index.ts';
 
 const BY = length('by', -200, 400, 80, true);
 
@@ -30,14 +31,11 @@ function plan(context: Context, values: Values): Result<Program> {
     const size = sideLength(side);
     const from = start(side);
     return [
-      {
-        op: 'mark',
-        stage: 'mark',
+      mark({
         piece: side.piece.id,
         message: say('mark'),
-        lines: [],
         points: [{ id: `hem ${side.piece.id}`, kind: 'target', at: targetAt(side, size, each) }],
-      },
+      }),
       widenStep(
         side,
         [
@@ -46,14 +44,14 @@ function plan(context: Context, values: Values): Result<Program> {
           { at: size, by: each },
         ],
         say(by < 0 ? 'in' : 'out'),
-        { smooth: 60 },
+        { round: 60 },
       ),
-      { op: 'redraw', stage: 'true', piece: side.piece.id, message: say('hem'), role: 'hem' },
+      squareAcross({ piece: side.piece.id, message: say('hem'), role: 'hem' }),
     ];
   });
   return ok({
     piece: first.piece.id,
-    instructions: [...instructions, { op: 'match', stage: 'match', message: say('match'), kinds: ['side'] }],
+    instructions: [...instructions, match({ message: say('match'), kinds: ['side'] })],
     grips: [
       amountGrip({
         piece: first.piece.id,

@@ -9,6 +9,7 @@ import { fitBy, USUAL_EASE } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { sideOn, type SideOn } from '../../kit/sides.ts';
 import { numberOf } from '../../engine/values.ts';
+import { mark, match, slash, smooth, squareAcross } from '../../operations/index.ts';
 
 const BY = length('by', -80, 160, 30, true);
 
@@ -71,9 +72,7 @@ function onOne(found: Slashed, each: number, say: (code: string) => Message): re
     { id: 'hip', points: [crossing, pin] },
   ];
   return [
-    {
-      op: 'mark',
-      stage: 'mark',
+    mark({
       piece: id,
       message: say('mark'),
       lines: cuts.map((c, i) => ({ ...c, label: String(i + 1) })),
@@ -81,10 +80,8 @@ function onOne(found: Slashed, each: number, say: (code: string) => Message): re
         { id: `waist ${id}`, kind: 'hinge', at: waist },
         { id: `side ${id}`, kind: 'hinge', at: pin },
       ],
-    },
-    {
-      op: 'slash',
-      stage: 'cut',
+    }),
+    slash({
       piece: id,
       messages: { cut: say('cut'), open: say(each < 0 ? 'lap' : 'open') },
       spec: {
@@ -115,9 +112,9 @@ function onOne(found: Slashed, each: number, say: (code: string) => Message): re
         ],
       },
       dimensions: [{ id: `gap ${id}`, from: crossing, to: { x: opened.x, y: crossing.y }, value: Math.abs(each) }],
-    },
-    { op: 'redraw', stage: 'true', piece: id, message: say('hem'), role: 'hem' },
-    { op: 'smooth', stage: 'true', piece: id, message: say('side'), edge: side.edge.id, near: pin, reach: 60 },
+    }),
+    squareAcross({ piece: id, message: say('hem'), role: 'hem' }),
+    smooth({ piece: id, message: say('side'), reach: 60, at: { edge: side.edge.id, near: pin } }),
   ];
 }
 
@@ -136,7 +133,7 @@ function plan(context: Context, values: Values): Result<Program> {
     instructions.push(...onOne(found.value, each, say));
   }
   if (!first) return refuse('skirt-not-found', {});
-  instructions.push({ op: 'match', stage: 'match', message: say('match'), kinds: ['side', 'waist'] });
+  instructions.push(match({ message: say('match'), kinds: ['side', 'waist'] }));
   const { side, crossing } = first;
   return ok({
     piece: side.piece.id,

@@ -16,6 +16,7 @@ import {
   type SideOn,
 } from '../../kit/sides.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
+import { mark, match } from '../../operations/index.ts';
 
 const BY = length('by', -120, 160, 20, true);
 
@@ -90,20 +91,17 @@ function plan(context: Context, values: Values): Result<Program> {
     const found = knotsFor(side, level, each, openings(context.seams));
     if (!found) continue;
     instructions.push(
-      {
-        op: 'mark',
-        stage: 'mark',
+      mark({
         piece: side.piece.id,
         message: message('mark'),
-        lines: [],
         points: [{ id: `new ${side.piece.id}`, kind: 'target', at: targetAt(side, found.at, each) }],
-      },
-      widenStep(side, found.knots, message(by < 0 ? 'in' : 'out'), { smooth: 45 }),
+      }),
+      widenStep(side, found.knots, message(by < 0 ? 'in' : 'out'), { round: 45 }),
     );
   }
   const [first] = instructions;
   if (!first || first.op !== 'mark' || !first.piece) return refuse('no-level-here', { level });
-  instructions.push({ op: 'match', stage: 'match', message: message('match'), kinds: ['side', 'waist', 'armhole'] });
+  instructions.push(match({ message: message('match'), kinds: ['side', 'waist', 'armhole'] }));
   const side = sides.find((s) => s.piece.id === first.piece) as SideOn;
   const at = knotsFor(side, level, each, openings(context.seams))?.at ?? 0;
   return ok({

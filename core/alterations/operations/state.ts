@@ -3,13 +3,15 @@ import {
   layBustLine,
   settledBustLine,
   settledNeckBase,
+  type Dart,
   type Piece,
   type Seam,
 } from '../../pattern/index.ts';
 import { ok, type Result } from '../../units/index.ts';
 import type { Divided, Gap, Panel, Progress, SlashSpec } from '../../paper/slash/index.ts';
 import type { Finding } from '../../paper/truing/index.ts';
-import type { Context, Dimension, MarkLine, MarkPoint, PieceFrame } from '../contract.ts';
+import type { Context, PieceFrame } from '../contract.ts';
+import { NEW_DART, type Dimension, type MarkLine, type MarkPoint } from '../message.ts';
 
 /** One piece while a program is carried out. Local to a run: nothing of it is shared or kept. */
 export interface PieceState {
@@ -82,3 +84,14 @@ export const piecesNow = (table: TableState): readonly Piece[] => [
   ...table.context.pieces.map((p) => table.pieces.get(p.id)?.piece ?? p),
   ...[...table.pieces.values()].map((s) => s.piece).filter((p) => !table.context.pieces.some((q) => q.id === p.id)),
 ];
+
+/** The name of a dart: the one the program itself has made where it says `NEW_DART`. */
+export const dartName = (table: TableState, id: string): string => (id === NEW_DART ? (table.newDart ?? id) : id);
+
+/** A dart by name; undefined where it has gone by then. */
+export const findDart = (table: TableState, piece: Piece, id: string): Dart | undefined =>
+  piece.darts.find((d) => d.id === dartName(table, id));
+
+/** Tells something about a piece. */
+export const note = (table: TableState, { piece }: PieceState, finding: Omit<Finding, 'piece'>): void =>
+  void table.findings.push({ ...finding, piece: piece.id });
