@@ -4,29 +4,34 @@ import type { Finding } from '../../paper/truing/index.ts';
 import { TOL, type Result } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Fit, Message, Param, Values } from '../contract.ts';
 
-/** An alteration as its folder states it; what most have alike is filled in. */
-export type Sketch = Omit<AlterationDefinition, 'revision' | 'suggest' | 'suits' | 'amount' | 'holds'> &
-  Partial<Pick<AlterationDefinition, 'amount' | 'holds'>> & {
-    readonly why: string;
-    /** What it must find on the pieces; its refusal says why it cannot be done. */
-    readonly needs: (context: Pick<Context, 'pieces' | 'seams'>) => Result<unknown>;
-    /** What to propose first in its family. */
-    readonly grade?: 'best' | 'possible';
-  };
+/** How an alteration tells whether it suits: what it must find, or a judgement of its own. */
+type Suiting =
+  | Pick<AlterationDefinition, 'suits'>
+  | {
+      readonly why: string;
+      /** What it must find on the pieces; its refusal says why it cannot be done. */
+      readonly needs: (context: Pick<Context, 'pieces' | 'seams'>) => Result<unknown>;
+      /** What to propose first in its family. */
+      readonly grade?: 'best' | 'possible';
+    };
 
-export function define({ why, needs, grade = 'possible', ...rest }: Sketch): AlterationDefinition {
-  return {
-    revision: 1,
-    amount: 'by',
-    suggest: () => ({}),
-    suits: (pieces, seams = []) => {
-      const found = needs({ pieces, seams });
-      return found.ok
-        ? { grade, why: { code: why, data: {} } }
-        : { grade: 'no', why: { code: found.error.code, data: found.error.data } };
-    },
-    holds: () => [],
-    ...rest,
+/** An alteration as its folder states it; what most have alike is filled in. */
+export type Sketch = Suiting &
+  Omit<AlterationDefinition, 'revision' | 'suggest' | 'suits' | 'amount' | 'holds'> &
+  Partial<Pick<AlterationDefinition, 'amount' | 'holds' | 'suggest'>>;
+
+export function define(sketch: Sketch): AlterationDefinition {
+  return { revision: 1, amount: 'by', suggest: () => ({}), holds: () => [], ...sketch, suits: suitsOf(sketch) };
+}
+
+function suitsOf(sketch: Suiting): AlterationDefinition['suits'] {
+  if ('suits' in sketch) return sketch.suits;
+  const { why, needs, grade = 'possible' } = sketch;
+  return (pieces, seams = []) => {
+    const found = needs({ pieces, seams });
+    return found.ok
+      ? { grade, why: { code: why, data: {} } }
+      : { grade: 'no', why: { code: found.error.code, data: found.error.data } };
   };
 }
 
@@ -38,6 +43,15 @@ export const length = (key: string, min: number, max: number, initial: number, s
   initial,
   step,
   ...(signed ? { signed } : {}),
+});
+
+/** A share of something: 0 to 1. */
+export const share = (key: string, min: number, max: number, initial: number): Param => ({
+  kind: 'share',
+  key,
+  min,
+  max,
+  initial,
 });
 
 export const choice = (key: string, ...options: readonly [string, ...string[]]): Param => ({

@@ -5,27 +5,10 @@ import { choice, define, held } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { SWAY, SWAY_COMMON, swayAdvice } from '../../kit/sway.ts';
 import { waistRow, type OnWaist } from '../../kit/waistRow.ts';
-import { backOf } from '../../kit/wedge.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
-import { mark, match, restoreWidth, redraw } from '../../operations/index.ts';
+import { mark, match, redraw } from '../../operations/index.ts';
 import { raiseCentre } from '../../../paper/truing/index.ts';
-
-/** A back that is cut at the waist, in one piece or in panels. */
-function waistBack(context: Pick<Context, 'pieces' | 'seams'>): Result<readonly [OnWaist, ...OnWaist[]]> {
-  const back = backOf(context.pieces, ['back']);
-  if (!back.ok) return back;
-  const row = waistRow(context, back.value);
-  return row ? ok(row) : refuse('no-waist-seam', { piece: back.value.name });
-}
-
-/** Without darts to take it up, what the waist has gained on the slant is given back at the side. */
-function heldAtSide(row: readonly OnWaist[], message: Message): readonly Instruction[] {
-  const last = row.at(-1);
-  if (!last || row.length === 1) return [];
-  const others = row.filter((o) => o !== last).map((o) => o.piece.id);
-  const { outer: side } = last.panel;
-  return [restoreWidth({ piece: last.piece.id, message, side, role: 'waist', shape: 'curved', others })];
-}
+import { heldAtSide, waistBack } from './layout.ts';
 
 function plan(context: Context, values: Values): Result<Program> {
   const row = waistBack(context);

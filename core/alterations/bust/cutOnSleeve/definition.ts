@@ -1,3 +1,4 @@
+import { choice, define, share } from '../../kit/define.ts';
 import type { AlterationDefinition } from '../../contract.ts';
 import { findFront, type BustHow } from '../../kit/bust/front.ts';
 import { BUST_PARAMS, BUST_REFUSALS, pick, suggestSetback } from '../../kit/bust/params.ts';
@@ -7,15 +8,14 @@ import { suits } from '../../kit/bust/suits.ts';
 
 const HOW: BustHow = { hinge: 'underarm', dart: 'either' };
 
-export const fullBustCutOnSleeve: AlterationDefinition = {
+export const fullBustCutOnSleeve: AlterationDefinition = define({
   id: 'full-bust-cut-on-sleeve',
-  revision: 1,
   family: 'bust',
   params: [
     ...pick('total'),
-    { kind: 'choice', key: 'hinges', options: ['two', 'one'], initial: 'two' },
-    { kind: 'share', key: 'overarmShare', min: 0.5, max: 1, initial: 0.85 },
-    { kind: 'share', key: 'overarm', min: 0.2, max: 0.8, initial: 0.5 },
+    choice('hinges', 'two', 'one'),
+    share('overarmShare', 0.5, 1, 0.85),
+    share('overarm', 0.2, 0.8, 0.5),
     ...pick('ending', 'whose', 'bustPoint'),
     { ...BUST_PARAMS.hinge, initial: 0.5 },
     ...pick('hingePoint', 'below', 'setback', 'newBustPoint', 'waistWidth'),
@@ -41,4 +41,4 @@ export const fullBustCutOnSleeve: AlterationDefinition = {
   suits: (pieces) => suits(findFront(pieces, HOW), 'cut-on'),
   plan: (context, values) => bustProgram(context, values, HOW),
   holds: seamsHold,
-};
+});

@@ -1,3 +1,4 @@
+import { define } from '../../kit/define.ts';
 import type { AlterationDefinition } from '../../contract.ts';
 import { findFront, type BustHow } from '../../kit/bust/front.ts';
 import { BUST_REFUSALS, pick, suggestSetback } from '../../kit/bust/params.ts';
@@ -7,9 +8,8 @@ import { suits } from '../../kit/bust/suits.ts';
 
 const HOW: BustHow = { hinge: 'armhole', dart: 'none' };
 
-export const fullBustNoDart: AlterationDefinition = {
+export const fullBustNoDart: AlterationDefinition = define({
   id: 'full-bust-no-dart',
-  revision: 1,
   family: 'bust',
   params: pick(
     'total',
@@ -47,4 +47,4 @@ export const fullBustNoDart: AlterationDefinition = {
   },
   plan: (context, values) => bustProgram(context, values, HOW),
   holds: seamsHold,
-};
+});

@@ -1,3 +1,4 @@
+import { define } from '../../kit/define.ts';
 import type { AlterationDefinition } from '../../contract.ts';
 import { findFront, type BustHow } from '../../kit/bust/front.ts';
 import { BUST_PARAMS, BUST_REFUSALS, pick, suggestSetback } from '../../kit/bust/params.ts';
@@ -7,9 +8,8 @@ import { suits } from '../../kit/bust/suits.ts';
 
 const HOW: BustHow = { hinge: 'raglan', dart: 'either' };
 
-export const fullBustRaglan: AlterationDefinition = {
+export const fullBustRaglan: AlterationDefinition = define({
   id: 'full-bust-raglan',
-  revision: 1,
   family: 'bust',
   params: [
     ...pick('total', 'ending', 'whose', 'bustPoint'),
@@ -35,4 +35,4 @@ export const fullBustRaglan: AlterationDefinition = {
   suits: (pieces) => suits(findFront(pieces, HOW), 'raglan'),
   plan: (context, values) => bustProgram(context, values, HOW),
   holds: seamsHold,
-};
+});

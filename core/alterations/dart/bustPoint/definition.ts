@@ -1,3 +1,4 @@
+import { choice, define } from '../../kit/define.ts';
 import { distance } from '../../../geometry/index.ts';
 import { bustPointOf, edgesWithRole, isInside, sideDirection, type Dart } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
@@ -84,15 +85,11 @@ function plan(context: Context, values: Values): Result<Program> {
 /** How far a tip stays from the bust point it was drawn to. */
 const back = (dart: Dart, was: { x: number; y: number }): number => Math.max(10, distance(dart.tip, was));
 
-export const bustPoint: AlterationDefinition = {
+export const bustPoint: AlterationDefinition = define({
   id: 'bust-point',
   phase: 'bustPoint',
-  revision: 1,
   family: 'dart',
-  params: [
-    ...pick('whose', 'bustPoint'),
-    { kind: 'choice', key: 'tips', options: ['together', 'side', 'waist', 'stay'], initial: 'together' },
-  ],
+  params: [...pick('whose', 'bustPoint'), choice('tips', 'together', 'side', 'waist', 'stay')],
   amount: null,
   requires: ['centreFront'],
   refusals: ['front-not-found', 'centre-front-missing', 'bust-point-unknown', 'bust-point-outside'],
@@ -101,11 +98,10 @@ export const bustPoint: AlterationDefinition = {
     { name: 'found', on: 'causeway', values: { whose: 'darts', tips: 'stay' } },
   ],
   source: 'Bust height and span measured on the body, or the crossing of the darts’ middle lines.',
-  suggest: () => ({}),
   suits: (pieces) =>
     pieces.some((p) => p.part === 'front' && edgesWithRole(p, 'princess').length === 0)
       ? { grade: 'possible', why: { code: 'why.bustPoint', data: {} } }
       : { grade: 'no', why: { code: 'front-has-princess', data: { piece: 'front' } } },
   plan,
   holds: seamsHold,
-};
+});

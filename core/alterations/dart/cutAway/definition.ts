@@ -1,3 +1,4 @@
+import { define, length } from '../../kit/define.ts';
 import { distance } from '../../../geometry/index.ts';
 import { dartShape } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
@@ -31,18 +32,16 @@ function plan(context: Context, values: Values): Result<Program> {
   });
 }
 
-export const dartCutAway: AlterationDefinition = {
+export const dartCutAway: AlterationDefinition = define({
   id: 'dart-cut-away',
-  revision: 1,
   family: 'dart',
-  params: [PART, DART, { kind: 'length', key: 'allowance', min: 6, max: 25, initial: 10, step: 1 }],
+  params: [PART, DART, length('allowance', 6, 25, 10)],
   amount: 'allowance',
   requires: ['dart'],
   refusals: [...DART_REFUSALS, 'dart-too-narrow-to-cut'],
   examples: [{ name: 'waist', on: 'causeway-waist', values: { dart: 'waist' } }],
   source: 'Usual practice for darts too wide to fold: a seam allowance along both legs.',
-  suggest: () => ({}),
   suits: suitsDarts(),
   plan,
   holds: seamsHold,
-};
+});

@@ -1,3 +1,4 @@
+import { define } from '../../kit/define.ts';
 import { distance } from '../../../geometry/index.ts';
 import { dartShape } from '../../../pattern/index.ts';
 import { ADVICE, ok, type Result } from '../../../units/index.ts';
@@ -28,9 +29,8 @@ function plan(context: Context, values: Values): Result<Program> {
   });
 }
 
-export const dartEase: AlterationDefinition = {
+export const dartEase: AlterationDefinition = define({
   id: 'dart-ease',
-  revision: 1,
   family: 'dart',
   params: [PART, DART],
   amount: null,
@@ -41,9 +41,8 @@ export const dartEase: AlterationDefinition = {
     { name: 'easedBack', on: 'causeway', values: { part: 'back', dart: 'shoulder' } },
   ],
   source: 'A dart left open and drawn up in the seam instead.',
-  suggest: () => ({}),
   suits: suitsDarts(),
   plan,
   // The seam that eases is longer by the dart's intake; that is the point of it.
   holds: (before, after) => (before.length === after.length ? [] : seamsHold(before, after)),
-};
+});

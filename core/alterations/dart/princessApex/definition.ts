@@ -1,78 +1,15 @@
-import {
-  intersectPaths,
-  nearestLength,
-  pathLength,
-  pointAt,
-  polyline,
-  type Path,
-  type Point,
-} from '../../../geometry/index.ts';
-import { bustPointOf, type Edge, type Piece } from '../../../pattern/index.ts';
-import { slashPiece, type SlashSpec } from '../../../paper/slash/index.ts';
+import { define, length } from '../../kit/define.ts';
+import { pathLength, pointAt } from '../../../geometry/index.ts';
+import { bustPointOf } from '../../../pattern/index.ts';
 import { fairRun } from '../../../paper/truing/index.ts';
-import { ok, refuse, type Result } from '../../../units/index.ts';
+import { ok, type Result } from '../../../units/index.ts';
 import { findPanels } from '../../kit/bust/panels.ts';
 import { seamsHold } from '../../kit/bust/promises.ts';
-import type { AlterationDefinition, Context, Instruction, MarkLine, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Program, Values } from '../../contract.ts';
 import { fitsFallen } from '../../kit/fallen.ts';
 import { numberOf } from '../../engine/values.ts';
 import { fair, landmark, mark, match, matchSeam, slash } from '../../operations/index.ts';
-
-/** The box around the apex: half its height and its depth into the piece, mm. */
-const HALF = 45;
-const DEPTH = 30;
-
-interface Slid {
-  readonly spec: SlashSpec;
-  readonly line: MarkLine;
-  readonly from: number;
-  readonly to: number;
-  /** The seam as the slid box leaves it. */
-  readonly path: Path;
-}
-
-/** A box cut from the princess edge around the apex, slid up by `by`; the edge faired across it. */
-function slide(piece: Piece, seam: Edge, apex: Point, inward: 1 | -1, by: number): Result<Slid> {
-  const at = (y: number): Point | undefined =>
-    intersectPaths(
-      polyline([
-        { x: apex.x - 400, y },
-        { x: apex.x + 400, y },
-      ]),
-      seam.path,
-    )[0]?.point;
-  const top = at(apex.y - HALF);
-  const bottom = at(apex.y + HALF);
-  if (!top || !bottom) return refuse('no-room-to-slide', { wanted: Math.abs(by), most: 0 });
-  const inner = inward > 0 ? Math.max(top.x, bottom.x, apex.x) + DEPTH : Math.min(top.x, bottom.x, apex.x) - DEPTH;
-  const points = [top, { x: inner, y: top.y }, { x: inner, y: bottom.y }, bottom];
-  const spec: SlashSpec = {
-    cuts: [{ id: 'box', points }],
-    hinges: [],
-    panels: [
-      {
-        id: 'box',
-        seed: { x: inner - inward * 4, y: apex.y },
-        motion: { kind: 'shift', by: { x: 0, y: -by } },
-        stage: 'open',
-      },
-    ],
-  };
-  const done = slashPiece(piece, spec);
-  if (!done.ok) return done;
-  const path = (done.value.piece.edges.find((e) => e.id === seam.id) as Edge).path;
-  const middle = nearestLength(path, { x: apex.x, y: apex.y - by });
-  const reach = HALF + Math.abs(by) + 20;
-  const from = Math.max(2, middle - reach);
-  const to = Math.min(pathLength(path) - 2, middle + reach);
-  return ok({
-    spec,
-    line: { id: `box ${piece.id}`, label: '1', points },
-    from,
-    to,
-    path,
-  });
-}
+import { slide } from './layout.ts';
 
 function plan(context: Context, values: Values): Result<Program> {
   const found = findPanels(context.pieces, 'any');
@@ -151,12 +88,10 @@ function plan(context: Context, values: Values): Result<Program> {
   });
 }
 
-export const princessApex: AlterationDefinition = {
+export const princessApex: AlterationDefinition = define({
   id: 'princess-apex',
-  revision: 1,
   family: 'dart',
-  params: [{ kind: 'length', key: 'by', min: -50, max: 50, initial: -15, step: 1, signed: true }],
-  amount: 'by',
+  params: [length('by', -50, 50, -15, true)],
   requires: ['princess'],
   refusals: [
     'front-not-found',
@@ -173,7 +108,6 @@ export const princessApex: AlterationDefinition = {
     { name: 'raised', on: 'skerry-armhole', values: { by: 12 } },
   ],
   source: 'A box around the apex slid on both pieces by the same amount.',
-  suggest: () => ({}),
   suits: (pieces) => {
     const found = findPanels(pieces, 'any');
     return found.ok
@@ -185,4 +119,4 @@ export const princessApex: AlterationDefinition = {
   offered: true,
   plan,
   holds: seamsHold,
-};
+});

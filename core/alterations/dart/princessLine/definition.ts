@@ -1,3 +1,4 @@
+import { define, share } from '../../kit/define.ts';
 import { pathLength } from '../../../geometry/index.ts';
 import { bustPointOf, edgesWithRole, type Piece } from '../../../pattern/index.ts';
 import { rotation, type RotationTarget } from '../../../paper/truing/index.ts';
@@ -84,11 +85,10 @@ function plan(context: Context, values: Values): Result<Program> {
   return ok({ piece: piece.id, instructions: steps });
 }
 
-export const princessLine: AlterationDefinition = {
+export const princessLine: AlterationDefinition = define({
   id: 'princess-line',
-  revision: 1,
   family: 'dart',
-  params: [{ kind: 'share', key: 'at', min: 0.2, max: 0.7, initial: 0.46 }],
+  params: [share('at', 0.2, 0.7, 0.46)],
   amount: null,
   requires: ['armhole', 'waist', 'dart'],
   refusals: [
@@ -101,7 +101,6 @@ export const princessLine: AlterationDefinition = {
   ],
   examples: [{ name: 'fromSideDart', on: 'causeway', values: {} }],
   source: 'Side and waist dart turned into one seam over the bust point.',
-  suggest: () => ({}),
   suits: (pieces) => {
     const front = pieces.find((p) => p.part === 'front');
     const { lower, upper } = front ? dartsOf(front) : { lower: undefined, upper: undefined };
@@ -111,4 +110,4 @@ export const princessLine: AlterationDefinition = {
   },
   plan,
   holds: seamsHold,
-};
+});

@@ -1,3 +1,4 @@
+import { choice, define, length } from '../../kit/define.ts';
 import { add } from '../../../geometry/index.ts';
 import { dartShape, type Dart } from '../../../pattern/index.ts';
 import { ok, type Result } from '../../../units/index.ts';
@@ -92,17 +93,10 @@ function plan(context: Context, values: Values): Result<Program> {
   });
 }
 
-export const dartRaise: AlterationDefinition = {
+export const dartRaise: AlterationDefinition = define({
   id: 'dart-raise',
-  revision: 1,
   family: 'dart',
-  params: [
-    DART,
-    { kind: 'length', key: 'by', min: -80, max: 80, initial: -15, step: 1, signed: true },
-    { kind: 'choice', key: 'way', options: ['box', 'retip'], initial: 'box' },
-    { kind: 'choice', key: 'others', options: ['follow', 'stay'], initial: 'follow' },
-  ],
-  amount: 'by',
+  params: [DART, length('by', -80, 80, -15, true), choice('way', 'box', 'retip'), choice('others', 'follow', 'stay')],
   requires: ['dart'],
   refusals: [...DART_REFUSALS, 'box-needs-side-dart', 'no-room-to-slide', 'overlap-too-large', 'cut-leaves-piece'],
   examples: [
@@ -111,11 +105,10 @@ export const dartRaise: AlterationDefinition = {
     { name: 'tipOnly', on: 'causeway', values: { dart: 'side', by: 10, way: 'retip' } },
   ],
   source: 'A box cut around the dart and slid, or the tip alone drawn anew.',
-  suggest: () => ({}),
   reads: ['neckPointToBustPoint'],
   fits: fitsFallen,
   offered: true,
   suits: suitsDarts(['front']),
   plan,
   holds: seamsHold,
-};
+});

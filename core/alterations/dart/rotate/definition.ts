@@ -1,3 +1,4 @@
+import { choice, define, share } from '../../kit/define.ts';
 import type { EdgeRole } from '../../../pattern/index.ts';
 import { rotation } from '../../../paper/truing/index.ts';
 import { degrees, ok, type Result } from '../../../units/index.ts';
@@ -69,18 +70,17 @@ function plan(context: Context, values: Values): Result<Program> {
   });
 }
 
-export const dartRotate: AlterationDefinition = {
+export const dartRotate: AlterationDefinition = define({
   id: 'dart-rotate',
-  revision: 1,
   family: 'dart',
   params: [
     PART,
     DART,
     { kind: 'choice', key: 'to', options: PLACES, initial: 'shoulder' },
-    { kind: 'share', key: 'at', min: 0.05, max: 0.95, initial: 0.5 },
+    share('at', 0.05, 0.95, 0.5),
     { kind: 'point', key: 'toPoint', initial: null },
-    { kind: 'choice', key: 'merge', options: ['merge', 'new'], initial: 'merge' },
-    { kind: 'share', key: 'share', min: 0.05, max: 1, initial: 1 },
+    choice('merge', 'merge', 'new'),
+    share('share', 0.05, 1, 1),
   ],
   amount: 'share',
   requires: ['dart'],
@@ -92,8 +92,7 @@ export const dartRotate: AlterationDefinition = {
     { name: 'neckToSide', on: 'causeway-neck', values: { dart: 'neck', to: 'side', at: 0.3 } },
   ],
   source: 'Cut from the new place to the bust point, fold the old dart shut, and the new place opens.',
-  suggest: () => ({}),
   suits: suitsDarts(),
   plan,
   holds: seamsHold,
-};
+});

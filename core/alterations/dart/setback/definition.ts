@@ -1,3 +1,4 @@
+import { define, length } from '../../kit/define.ts';
 import { sub, unit } from '../../../geometry/index.ts';
 import { ok, type Result } from '../../../units/index.ts';
 import { seamsHold } from '../../kit/bust/promises.ts';
@@ -43,11 +44,10 @@ function plan(context: Context, values: Values): Result<Program> {
   });
 }
 
-export const dartSetback: AlterationDefinition = {
+export const dartSetback: AlterationDefinition = define({
   id: 'dart-setback',
-  revision: 1,
   family: 'dart',
-  params: [DART, { kind: 'length', key: 'setback', min: 5, max: 120, initial: 30, step: 1 }],
+  params: [DART, length('setback', 5, 120, 30)],
   amount: 'setback',
   requires: ['dart'],
   refusals: DART_REFUSALS,
@@ -56,8 +56,7 @@ export const dartSetback: AlterationDefinition = {
     { name: 'longer', on: 'causeway-french', values: { dart: 'french', setback: 15 } },
   ],
   source: 'The tip set back from the bust point along the dart, legs drawn equal.',
-  suggest: () => ({}),
   suits: suitsDarts(['front']),
   plan,
   holds: seamsHold,
-};
+});

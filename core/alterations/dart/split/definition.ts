@@ -1,3 +1,4 @@
+import { define, length, share } from '../../kit/define.ts';
 import { endOf, pathLength } from '../../../geometry/index.ts';
 import { rotation, type RotationTarget } from '../../../paper/truing/index.ts';
 import { degrees, ok, refuse, type Result } from '../../../units/index.ts';
@@ -69,16 +70,10 @@ function plan(context: Context, values: Values): Result<Program> {
   });
 }
 
-export const dartSplit: AlterationDefinition = {
+export const dartSplit: AlterationDefinition = define({
   id: 'dart-split',
-  revision: 1,
   family: 'dart',
-  params: [
-    PART,
-    DART,
-    { kind: 'share', key: 'share', min: 0.1, max: 0.9, initial: 0.5 },
-    { kind: 'length', key: 'apart', min: 15, max: 120, initial: 35, step: 1 },
-  ],
+  params: [PART, DART, share('share', 0.1, 0.9, 0.5), length('apart', 15, 120, 35)],
   amount: 'share',
   requires: ['dart'],
   refusals: [...DART_REFUSALS, ...ROTATION_REFUSALS, 'no-such-seam', 'no-room-to-split'],
@@ -87,8 +82,7 @@ export const dartSplit: AlterationDefinition = {
     { name: 'french', on: 'causeway-french', values: { dart: 'french', share: 0.4 } },
   ],
   source: 'Half of a wide dart turned about the bust point to a place beside it.',
-  suggest: () => ({}),
   suits: suitsDarts(),
   plan,
   holds: seamsHold,
-};
+});

@@ -1,3 +1,4 @@
+import { choice, define, length } from '../../kit/define.ts';
 import { distance } from '../../../geometry/index.ts';
 import { dartShape, type Dart, type Piece } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
@@ -46,15 +47,10 @@ function plan(context: Context, values: Values): Result<Program> {
   });
 }
 
-export const dartWaistWidth: AlterationDefinition = {
+export const dartWaistWidth: AlterationDefinition = define({
   id: 'dart-waist-width',
-  revision: 1,
   family: 'dart',
-  params: [
-    { kind: 'length', key: 'by', min: -160, max: 160, initial: 20, step: 1, signed: true },
-    { kind: 'choice', key: 'over', options: ['both', 'front', 'back'], initial: 'both' },
-  ],
-  amount: 'by',
+  params: [length('by', -160, 160, 20, true), choice('over', 'both', 'front', 'back')],
   requires: ['waist', 'dart'],
   refusals: ['no-such-dart', 'dart-cannot-give', 'front-not-found'],
   examples: [
@@ -62,8 +58,7 @@ export const dartWaistWidth: AlterationDefinition = {
     { name: 'narrower', on: 'causeway', values: { by: -24, over: 'back' } },
   ],
   source: 'Total waist difference divided by the number of pieces it is spread over, half on each leg.',
-  suggest: () => ({}),
   suits: suitsDarts(['front', 'back'], ['waist']),
   plan,
   holds: seamsHold,
-};
+});

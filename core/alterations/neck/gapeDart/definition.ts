@@ -1,71 +1,17 @@
-import {
-  distance,
-  midpoint,
-  pathLength,
-  pointAt,
-  rotateAbout,
-  spanLength,
-  spansOf,
-  type Path,
-  type Point,
-} from '../../../geometry/index.ts';
-import { bustPointOf, edgesWithRole, requireEdge, type Dart, type Edge, type Piece } from '../../../pattern/index.ts';
+import { distance, midpoint, pathLength, rotateAbout, type Point } from '../../../geometry/index.ts';
+import { requireEdge } from '../../../pattern/index.ts';
 import { slashPiece, type SlashSpec } from '../../../paper/slash/index.ts';
-import { edgeAfter, edgeBefore, fairRun } from '../../../paper/truing/index.ts';
-import { ok, refuse, type Result } from '../../../units/index.ts';
+import { fairRun } from '../../../paper/truing/index.ts';
+import { ok, type Result } from '../../../units/index.ts';
 import { dartMouthPoint } from '../../kit/bust/landmarks.ts';
 import type { AlterationDefinition, Context, Message, Program, Values } from '../../contract.ts';
-import { centreEdge } from '../../kit/across.ts';
-import { define, held, length } from '../../kit/define.ts';
+import { define, held, length, share } from '../../kit/define.ts';
 import { numberOf } from '../../engine/values.ts';
 import { capDart, fair, mark, match, retip, slash } from '../../operations/index.ts';
+import { ALONG, bendNear, gaping } from './layout.ts';
 
-/** Where along the neckline, from the centre, the line begins unless it is put elsewhere. */
-const ALONG = 0.5;
 /** How far to either side of the fold the neckline is drawn again, mm. */
 const BLEND = 28;
-
-interface Found {
-  readonly piece: Piece;
-  readonly neck: Edge;
-  readonly dart: Dart;
-  readonly pivot: Point;
-  /** On the neckline. */
-  readonly at: Point;
-  readonly neckFirst: boolean;
-}
-
-/** A front with a bust point and a dart that can take what the neckline gives. */
-function gaping(context: Pick<Context, 'pieces'>, share = ALONG): Result<Found> {
-  const piece = context.pieces.find((p) => p.part === 'front' && bustPointOf(p));
-  const pivot = piece ? bustPointOf(piece) : undefined;
-  if (!piece || !pivot) return refuse('bust-point-not-found', {});
-  // With a dart in the neckline, the part of it that begins at the centre.
-  const necks = edgesWithRole(piece, 'neck');
-  const neck =
-    necks.find((e) => [edgeBefore(piece, e.id), edgeAfter(piece, e.id)].includes(centreEdge(piece)?.id ?? '')) ??
-    necks[0];
-  const dart = [...piece.darts].sort((a, b) => Number(b.kind === 'side') - Number(a.kind === 'side'))[0];
-  if (!neck) return refuse('neck-missing', { piece: piece.name });
-  if (!dart) return refuse('no-dart', { piece: piece.name });
-  const i = piece.edges.indexOf(neck);
-  const neckFirst = piece.edges[(i + 1) % piece.edges.length]?.id !== centreEdge(piece)?.id;
-  const size = pathLength(neck.path);
-  const along = size * (neckFirst ? share : 1 - share);
-  return ok({ piece, neck, dart, pivot, at: pointAt(neck.path, along), neckFirst });
-}
-
-/** Arc length of the bend that the fold has left, the one nearest to where it was made. */
-function bendNear(path: Path, near: Point): number {
-  let along = 0;
-  let best = { along: 0, off: Infinity };
-  for (const span of spansOf(path).slice(0, -1)) {
-    along += spanLength(span);
-    const off = distance(span.b, near);
-    if (off < best.off) best = { along, off };
-  }
-  return best.along;
-}
 
 function plan(context: Context, values: Values): Result<Program> {
   const found = gaping(context, numberOf(values, 'along'));
@@ -143,7 +89,7 @@ function plan(context: Context, values: Values): Result<Program> {
 export const neckGapeDart: AlterationDefinition = define({
   id: 'neck-gape-dart',
   family: 'neck',
-  params: [length('by', 0, 30, 8), { kind: 'share', key: 'along', min: 0.2, max: 0.85, initial: ALONG }],
+  params: [length('by', 0, 30, 8), share('along', 0.2, 0.85, ALONG)],
   requires: ['neck', 'dart'],
   refusals: ['bust-point-not-found', 'neck-missing', 'no-dart'],
   examples: [{ name: 'into the side dart', on: 'causeway', values: { by: 8 } }],

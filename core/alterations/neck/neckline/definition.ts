@@ -1,38 +1,16 @@
-import { add, endOf, scale, sub, unit, type Point } from '../../../geometry/index.ts';
-import { edgesWithRole, requireEdge, type Piece } from '../../../pattern/index.ts';
+import { edgesWithRole } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
 import { centreEdge, upperEnd } from '../../kit/across.ts';
 import { facingDepth } from '../../kit/facing.ts';
 import { define, held, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
-import { placeOn, shoulderAtNeck, shoulderPair, type ShoulderOn } from '../../kit/shoulder.ts';
+import { shoulderPair } from '../../kit/shoulder.ts';
 import { numberOf } from '../../engine/values.ts';
-import { drawAlong, mark, match, moveCorner } from '../../operations/index.ts';
+import { drawAlong, mark, match } from '../../operations/index.ts';
+import { atCentre, atShoulder } from './layout.ts';
 
 const BY = length('by', -40, 120, 15, true);
-
-/** The neck end of the centre moved along it: down above nothing. */
-function atCentre(piece: Piece, neck: string, by: number, message: Message): readonly Instruction[] {
-  const centre = centreEdge(piece);
-  if (!centre || by === 0) return [];
-  const top = upperEnd(centre);
-  const down = unit(sub(top === centre.path.start ? endOf(centre.path) : centre.path.start, top));
-  return [moveCorner({ piece: piece.id, message, between: [neck, centre.id], to: add(top, scale(down, by)) })];
-}
-
-/** The neck point moved out along the shoulder, towards its end. */
-function atShoulder(on: ShoulderOn, by: number, message: Message): readonly Instruction[] {
-  if (by === 0) return [];
-  const to: Point = on.edges.length === 1 ? placeOn(on, by) : alongFirst(on, by);
-  return [moveCorner({ piece: on.piece.id, message, between: [on.neck, shoulderAtNeck(on)], to })];
-}
-
-function alongFirst(on: ShoulderOn, by: number): Point {
-  const { path } = requireEdge(on.piece, shoulderAtNeck(on));
-  const way = on.neckFirst ? sub(endOf(path), path.start) : sub(path.start, endOf(path));
-  return add(on.neckPoint, scale(unit(way), by));
-}
 
 function plan(context: Context, values: Values): Result<Program> {
   const pair = shoulderPair(context);

@@ -1,54 +1,17 @@
-import { pathLength, rotateAbout, scale, sub, type Point } from '../../../geometry/index.ts';
-import { solveBetween } from '../../../numeric/index.ts';
-import { requireEdge, type Piece } from '../../../pattern/index.ts';
-import { carryEdge } from '../../../paper/truing/index.ts';
+import { scale, sub } from '../../../geometry/index.ts';
 import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
 import { choice, define, held, length, tenth } from '../../kit/define.ts';
 import { fitBy } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { downSide } from '../../kit/underarm.ts';
-import {
-  keepShoulderCorners,
-  shoulderPair,
-  shoulderTo,
-  type ShoulderOn,
-  type ShoulderPair,
-} from '../../kit/shoulder.ts';
+import { keepShoulderCorners, shoulderPair, shoulderTo } from '../../kit/shoulder.ts';
 import { BODICE } from '../../kit/shoulderFit.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
 import { mark, match, moveEdge, rule } from '../../operations/index.ts';
+import { dropped, underarmFor } from './layout.ts';
 
 const BY = length('by', -30, 40, 8, true);
-
-/** The shoulder turned about the neck point until its end has dropped by so much, darts folded; its length is kept. */
-function dropped(on: ShoulderOn, by: number): Point | null {
-  const { neckPoint, shoulderPoint } = on.shut;
-  const drop = shoulderPoint.y - neckPoint.y + by;
-  if (Math.abs(drop) > on.length * 0.9) return null;
-  const now = Math.asin((shoulderPoint.y - neckPoint.y) / on.length);
-  return on.open(rotateAbout(shoulderPoint, neckPoint, Math.asin(drop / on.length) - now));
-}
-
-/**
- * How far both underarms go down the side so that front and back armhole together keep their size: the drop itself,
- * but for the little by which the shoulder end also swings sideways.
- */
-function underarmFor({ front, back }: ShoulderPair, by: number): number {
-  const grown = (down: number): number =>
-    [front, back].reduce((sum, on) => {
-      const to = dropped(on, by);
-      const side = downSide(on.piece, on.armhole);
-      if (!to || !side) return sum;
-      const shift = sub(to, on.shoulderPoint);
-      const under = scale(side, down);
-      const [start, end] = on.neckFirst ? [shift, under] : [under, shift];
-      const length = (piece: Piece): number => pathLength(requireEdge(piece, on.armhole).path);
-      return sum + length(carryEdge(on.piece, on.armhole, start, end)) - length(on.piece);
-    }, 0);
-  const [low, high] = [by * 0.5, by * 1.5];
-  return by === 0 || grown(low) > 0 === grown(high) > 0 ? by : solveBetween(grown, low, high, 1e-7);
-}
 
 function plan(context: Context, values: Values): Result<Program> {
   const pair = shoulderPair(context);

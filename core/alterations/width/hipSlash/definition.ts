@@ -1,122 +1,12 @@
-import { distance, endOf, pathLength, pointAt, rotateAbout, type Point } from '../../../geometry/index.ts';
-import { edgesWithRole, levelOf, type Piece } from '../../../pattern/index.ts';
-import { follow } from '../../../paper/slash/index.ts';
-import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Fit, Instruction, Message, Program, Values } from '../../contract.ts';
-import { meetingOn } from '../../kit/across.ts';
-import { define, held, length, tenth } from '../../kit/define.ts';
-import { fitBy, USUAL_EASE } from '../../kit/fitBy.ts';
+import { ok, refuse, type Result } from '../../../units/index.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import { define, held, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
-import { sideOn, type SideOn } from '../../kit/sides.ts';
 import { numberOf } from '../../engine/values.ts';
-import { mark, match, slash, smooth, squareAcross } from '../../operations/index.ts';
+import { match } from '../../operations/index.ts';
+import { fits, layOut, onOne, type Slashed } from './layout.ts';
 
 const BY = length('by', -80, 160, 30, true);
-
-interface Slashed {
-  readonly side: SideOn;
-  /** Pin on the waist seam line, foot on the hem, the crossing at hip level and the pin on the side. */
-  readonly waist: Point;
-  readonly foot: Point;
-  readonly crossing: Point;
-  readonly pin: Point;
-}
-
-function layOut(piece: Piece): Result<Slashed> {
-  const side = sideOn(piece);
-  const hip = levelOf(piece, 'hip');
-  const outer = edgesWithRole(piece, 'waist').find((e) => touches(e.path, side?.edge.path));
-  if (!side || !hip || !outer) return refuse('hip-missing', { piece: piece.name });
-  const waist = pointAt(outer.path, pathLength(outer.path) / 2);
-  const pin = meetingOn(piece, hip.y, ['side'])?.at;
-  const crossing = { x: waist.x, y: hip.y };
-  const hem = edgesWithRole(piece, 'hem')
-    .flatMap((e) => [e.path.start, endOf(e.path)])
-    .reduce((n, p) => Math.max(n, p.y), hip.y);
-  const foot = footAt(piece, waist.x, hem + 50);
-  return pin && foot ? ok({ side, waist, foot, crossing, pin }) : refuse('hip-missing', { piece: piece.name });
-}
-
-const touches = (a: SideOn['edge']['path'], b: SideOn['edge']['path'] | undefined): boolean =>
-  b !== undefined && [a.start, endOf(a)].some((p) => [b.start, endOf(b)].some((q) => distance(p, q) < TOL.join));
-
-/** Straight down from the waist to the hem. */
-function footAt(piece: Piece, x: number, below: number): Point | null {
-  const turned = { ...piece, edges: edgesWithRole(piece, 'hem').map((e) => ({ ...e, path: swapped(e.path) })) };
-  const met = meetingOn(turned, x, ['hem']);
-  return met && met.at.x < below ? { x, y: met.at.x } : null;
-}
-const swapped = (path: SideOn['edge']['path']): SideOn['edge']['path'] => ({
-  start: { x: path.start.y, y: path.start.x },
-  segments: path.segments.map((s) =>
-    s.kind === 'line'
-      ? { kind: 'line', to: { x: s.to.y, y: s.to.x } }
-      : {
-          kind: 'cubic',
-          c1: { x: s.c1.y, y: s.c1.x },
-          c2: { x: s.c2.y, y: s.c2.x },
-          to: { x: s.to.y, y: s.to.x },
-        },
-  ),
-});
-
-function onOne(found: Slashed, each: number, say: (code: string) => Message): readonly Instruction[] {
-  const { side, waist, foot, crossing, pin } = found;
-  const id = side.piece.id;
-  // The upper part turns about the waist until the upright line has opened by the amount at hip level.
-  const reach = crossing.y - waist.y;
-  const angle = -side.out * Math.asin(each / reach);
-  const opened = rotateAbout(crossing, waist, angle);
-  const cuts = [
-    { id: 'upright', points: [foot, crossing, waist] },
-    { id: 'hip', points: [crossing, pin] },
-  ];
-  return [
-    mark({
-      piece: id,
-      message: say('mark'),
-      lines: cuts.map((c, i) => ({ ...c, label: String(i + 1) })),
-      points: [
-        { id: `waist ${id}`, kind: 'hinge', at: waist },
-        { id: `side ${id}`, kind: 'hinge', at: pin },
-      ],
-    }),
-    slash({
-      piece: id,
-      messages: { cut: say('cut'), open: say(each < 0 ? 'lap' : 'open') },
-      spec: {
-        cuts,
-        hinges: [
-          { id: 'waist', at: waist, panels: ['upper', 'centre'] },
-          { id: 'side', at: pin, panels: ['upper', 'lower'] },
-        ],
-        panels: [
-          {
-            id: 'upper',
-            seed: { x: (crossing.x + pin.x) / 2, y: crossing.y - 6 },
-            motion: { kind: 'turn', about: waist, angle },
-            stage: 'open',
-          },
-          {
-            id: 'lower',
-            seed: { x: (crossing.x + pin.x) / 2, y: crossing.y + 6 },
-            motion: follow('upper', pin),
-            stage: 'open',
-          },
-          {
-            id: 'centre',
-            seed: { x: crossing.x - side.out * 6, y: crossing.y },
-            motion: { kind: 'rest' },
-            stage: 'open',
-          },
-        ],
-      },
-      dimensions: [{ id: `gap ${id}`, from: crossing, to: { x: opened.x, y: crossing.y }, value: Math.abs(each) }],
-    }),
-    squareAcross({ piece: id, message: say('hem'), role: 'hem' }),
-    smooth({ piece: id, message: say('side'), reach: 60, at: { edge: side.edge.id, near: pin } }),
-  ];
-}
 
 function plan(context: Context, values: Values): Result<Program> {
   const by = numberOf(values, 'by');
@@ -151,12 +41,6 @@ function plan(context: Context, values: Values): Result<Program> {
     ],
   });
 }
-
-/** A skirt's hip; a top that reaches it is graded at its sides instead. */
-const fits = (context: Context): Fit | null =>
-  context.pieces.some((p) => p.part === 'skirtFront' || p.part === 'skirtBack')
-    ? fitBy(context, 'hip', 1 / 4, (by) => ({ by: tenth(by) }), USUAL_EASE.hip)
-    : null;
 
 export const hipSlash: AlterationDefinition = define({
   id: 'hip-slash',
