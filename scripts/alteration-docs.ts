@@ -8,6 +8,7 @@ import {
   type Example,
   type Param,
   type Run,
+  OPERATIONS,
 } from '@ample/core/alterations';
 import { isSample, sampleName, samplePattern } from '@ample/core/blocks';
 import { diagramOf, diagramsSvg, type Diagram } from '@ample/core/out';
@@ -151,6 +152,17 @@ function page(d: AlterationDefinition): readonly DocFile[] {
   ];
 }
 
+/** What programs are made of, read off the registry. */
+function operationsPage(): DocFile {
+  const rows = Object.values(OPERATIONS).map(({ op, summary }) => `| \`${op}\` | ${summary} |`);
+  const head =
+    '# Operations\n\nWhat the programs of alterations are made of: one file each in `core/alterations/operations`. Written by `npm run docs` from the registry.';
+  return {
+    name: 'operations.md',
+    text: `${[head, ['| operation | does |', '| --- | --- |', ...rows].join('\n')].join('\n\n')}\n`,
+  };
+}
+
 /** Every page and drawing, and the page that lists them. */
 export function alterationDocs(): readonly DocFile[] {
   const list = FAMILIES.map((family) => {
@@ -161,5 +173,9 @@ export function alterationDocs(): readonly DocFile[] {
   });
   const head =
     '# Alterations\n\nWritten from the definitions in `core/alterations` by `npm run docs`; a test keeps them true. Blue is the seam line, dotted the seam line before, red what is drawn and cut, the brass pin a hinge.';
-  return [{ name: 'README.md', text: `${[head, ...list].join('\n\n')}\n` }, ...CATALOGUE.flatMap(page)];
+  return [
+    operationsPage(),
+    { name: 'README.md', text: `${[head, ...list].join('\n\n')}\n` },
+    ...CATALOGUE.flatMap(page),
+  ];
 }

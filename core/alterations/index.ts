@@ -12,3 +12,4 @@ export { sizeFor } from './kit/sizeFor.ts';
 export { heightsApart, wearerBustPoint } from './kit/bust/landmarks.ts';
 export { fallenBy } from './kit/fallen.ts';
 export { throughBody } from './kit/throughBody.ts';
+export { OPERATIONS } from './operations/index.ts';

@@ -1,10 +1,13 @@
 import type { Point } from '../../geometry/index.ts';
 import type { Grip, Param } from '../contract.ts';
 
-/** From the stage at which paper opens, or from the one at which a mark is made and drawn to. */
+/** The stages at which a grip is offered: once paper has opened, while it moves, or where something is drawn. */
 const STAGES = {
   opened: ['open', 'level', 'dart', 'true', 'match'],
   drawn: ['mark', 'true', 'match'],
+  moving: ['open', 'level'],
+  laidOut: ['mark', 'cut'],
+  tip: ['mark', 'dart', 'true', 'match'],
 } as const;
 
 /** What one takes hold of to change an amount: it slides from `from` along `axis`, `per` value for each millimetre. */
@@ -17,6 +20,8 @@ export function amountGrip(grip: {
   readonly limits: Param;
   readonly id?: string;
   readonly per?: number;
+  /** The least it can be dragged to, where that is more than the value's own least. */
+  readonly min?: number;
   /** Where it stands, when that is not simply along the axis. */
   readonly at?: Point;
 }): Grip {
@@ -33,7 +38,7 @@ export function amountGrip(grip: {
     from,
     axis,
     per,
-    min: limits.min,
+    min: grip.min ?? limits.min,
     max: limits.max,
   };
 }

@@ -27,17 +27,16 @@ function plan(context: Context, values: Values): Result<Program> {
   const to = { x: at.x, y: at.y - by };
   const raised = (on: readonly OnWaist[], stage: 'true' | 'match', code: string): readonly Instruction[] =>
     on.map((o) => redraw({ stage, piece: o.piece.id, message: say(code), as: raiseCentre(o.piece, by, o.panel) }));
-  const instructions: Instruction[] = [
-    mark({ piece: piece.id, message: say('swayWaist.mark'), points: [{ id: 'new waist', kind: 'target', at: to }] }),
-    ...raised(row.value, 'true', 'swayWaist.true'),
-    ...heldAtSide(row.value, say('swayWaist.side')),
-    ...raised(skirt ?? [], 'match', 'swayWaist.skirt'),
-    ...swayAdvice(piece, by),
-    match({ message: say('swayWaist.match'), kinds: ['waist', 'side', 'princess'] }),
-  ];
   return ok({
     piece: piece.id,
-    instructions,
+    instructions: [
+      mark({ piece: piece.id, message: say('swayWaist.mark'), points: [{ id: 'new waist', kind: 'target', at: to }] }),
+      ...raised(row.value, 'true', 'swayWaist.true'),
+      ...heldAtSide(row.value, say('swayWaist.side')),
+      ...raised(skirt ?? [], 'match', 'swayWaist.skirt'),
+      ...swayAdvice(piece, by),
+      match({ message: say('swayWaist.match'), kinds: ['waist', 'side', 'princess'] }),
+    ],
     grips: [amountGrip({ piece: piece.id, shown: 'drawn', from: at, axis: { x: 0, y: -1 }, value: by, limits: SWAY })],
   });
 }

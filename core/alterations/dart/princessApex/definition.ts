@@ -1,3 +1,4 @@
+import { amountGrip } from '../../kit/grip.ts';
 import { define, length } from '../../kit/define.ts';
 import { pathLength, pointAt } from '../../../geometry/index.ts';
 import { bustPointOf } from '../../../pattern/index.ts';
@@ -10,6 +11,8 @@ import { fitsFallen } from '../../kit/fallen.ts';
 import { numberOf } from '../../engine/values.ts';
 import { fair, landmark, mark, match, matchSeam, slash } from '../../operations/index.ts';
 import { slide } from './layout.ts';
+
+const BY = length('by', -50, 50, -15, true);
 
 function plan(context: Context, values: Values): Result<Program> {
   const found = findPanels(context.pieces, 'any');
@@ -71,19 +74,7 @@ function plan(context: Context, values: Values): Result<Program> {
     piece: f.side.id,
     instructions: steps,
     grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
-        piece: f.side.id,
-        stages: ['open', 'level'],
-        at: { x: f.apex.x, y: f.apex.y - by },
-        from: f.apex,
-        axis: { x: 0, y: -1 },
-        per: 1,
-        min: -50,
-        max: 50,
-      },
+      amountGrip({ piece: f.side.id, shown: 'moving', from: f.apex, axis: { x: 0, y: -1 }, value: by, limits: BY }),
     ],
   });
 }
@@ -91,7 +82,7 @@ function plan(context: Context, values: Values): Result<Program> {
 export const princessApex: AlterationDefinition = define({
   id: 'princess-apex',
   family: 'dart',
-  params: [length('by', -50, 50, -15, true)],
+  params: [BY],
   requires: ['princess'],
   refusals: [
     'front-not-found',

@@ -1,3 +1,4 @@
+import { amountGrip } from '../../kit/grip.ts';
 import { choice, define, length } from '../../kit/define.ts';
 import { add } from '../../../geometry/index.ts';
 import { dartShape, type Dart } from '../../../pattern/index.ts';
@@ -11,6 +12,8 @@ import { choiceOf, numberOf } from '../../engine/values.ts';
 import { capDart, landmark, mark, match, retip, rule, slash } from '../../operations/index.ts';
 
 const AIMED: readonly Dart['kind'][] = ['side', 'french', 'waist'];
+
+const BY = length('by', -80, 80, -15, true);
 
 /** Raises or lowers a dart: the whole of it in a box, or only its tip. */
 function plan(context: Context, values: Values): Result<Program> {
@@ -76,19 +79,7 @@ function plan(context: Context, values: Values): Result<Program> {
       ...finish,
     ],
     grips: [
-      {
-        kind: 'amount',
-        id: 'gap',
-        key: 'by',
-        piece: piece.id,
-        stages: ['open', 'level'],
-        at: add(shape.tip, s.shift),
-        from: shape.tip,
-        axis: { x: 0, y: -1 },
-        per: 1,
-        min: -80,
-        max: 80,
-      },
+      amountGrip({ piece: piece.id, shown: 'moving', from: shape.tip, axis: { x: 0, y: -1 }, value: by, limits: BY }),
     ],
   });
 }
@@ -96,7 +87,7 @@ function plan(context: Context, values: Values): Result<Program> {
 export const dartRaise: AlterationDefinition = define({
   id: 'dart-raise',
   family: 'dart',
-  params: [DART, length('by', -80, 80, -15, true), choice('way', 'box', 'retip'), choice('others', 'follow', 'stay')],
+  params: [DART, BY, choice('way', 'box', 'retip'), choice('others', 'follow', 'stay')],
   requires: ['dart'],
   refusals: [...DART_REFUSALS, 'box-needs-side-dart', 'no-room-to-slide', 'overlap-too-large', 'cut-leaves-piece'],
   examples: [

@@ -1,3 +1,4 @@
+import { amountGrip } from '../../kit/grip.ts';
 import { define, length } from '../../kit/define.ts';
 import { sub, unit } from '../../../geometry/index.ts';
 import { ok, type Result } from '../../../units/index.ts';
@@ -6,6 +7,8 @@ import type { AlterationDefinition, Context, Program, Values } from '../../contr
 import { DART, DART_REFUSALS, findDart, suitsDarts } from '../../kit/dart/find.ts';
 import { numberOf } from '../../engine/values.ts';
 import { capDart, mark, match, retip } from '../../operations/index.ts';
+
+const SETBACK = length('setback', 5, 120, 30);
 
 /** A dart lengthened or shortened until its tip stays so far behind the bust point. */
 function plan(context: Context, values: Values): Result<Program> {
@@ -27,19 +30,16 @@ function plan(context: Context, values: Values): Result<Program> {
       match({ message: { code: 'dart.match', data }, kinds: ['side', 'shoulder', 'waist'] }),
     ],
     grips: [
-      {
-        kind: 'amount',
-        id: 'tip',
-        key: 'setback',
+      amountGrip({
         piece: piece.id,
-        stages: ['mark', 'dart', 'true', 'match'],
-        at: dart.tip,
+        id: 'tip',
+        shown: 'tip',
         from: aim,
         axis: unit(sub(dart.tip, aim)),
-        per: 1,
-        min: 5,
-        max: 120,
-      },
+        value: was,
+        limits: SETBACK,
+        at: dart.tip,
+      }),
     ],
   });
 }
@@ -47,7 +47,7 @@ function plan(context: Context, values: Values): Result<Program> {
 export const dartSetback: AlterationDefinition = define({
   id: 'dart-setback',
   family: 'dart',
-  params: [DART, length('setback', 5, 120, 30)],
+  params: [DART, SETBACK],
   amount: 'setback',
   requires: ['dart'],
   refusals: DART_REFUSALS,

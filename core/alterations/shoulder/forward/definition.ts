@@ -1,3 +1,4 @@
+import { amountGrip } from '../../kit/grip.ts';
 import { endOf, pathLength } from '../../../geometry/index.ts';
 import { requireEdge } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
@@ -8,6 +9,8 @@ import { BODICE } from '../../kit/shoulderFit.ts';
 import { numberOf } from '../../engine/values.ts';
 import { mark, match, moveJoint } from '../../operations/index.ts';
 import { from, jointOnCap, passSliver } from './layout.ts';
+
+const BY = length('by', -25, 30, 10, true);
 
 function plan(context: Context, values: Values): Result<Program> {
   const pair = shoulderPair(context);
@@ -52,19 +55,17 @@ function plan(context: Context, values: Values): Result<Program> {
     instructions,
     grips: forward
       ? [
-          {
-            kind: 'amount',
-            id: 'shoulderPoint',
-            key: 'by',
+          amountGrip({
             piece: front.piece.id,
-            stages: ['mark', 'cut'],
-            at,
+            id: 'shoulderPoint',
+            shown: 'laidOut',
             from: front.shoulderPoint,
             axis: { x: 0, y: 1 },
-            per: 1,
+            value: by,
+            limits: BY,
             min: 0,
-            max: 30,
-          },
+            at,
+          }),
         ]
       : [],
   });
@@ -73,7 +74,7 @@ function plan(context: Context, values: Values): Result<Program> {
 export const forwardShoulder: AlterationDefinition = define({
   id: 'forward-shoulder',
   family: 'shoulder',
-  params: [length('by', -25, 30, 10, true), length('neck', -12, 25, 0, true)],
+  params: [BY, length('neck', -12, 25, 0, true)],
   amounts: ['by', 'neck'],
   requires: ['shoulder', 'armhole', 'neck'],
   refusals: ['shoulder-seam-missing', 'sliver-crosses', 'dart-in-sliver', 'sliver-too-wide'],
