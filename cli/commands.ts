@@ -11,7 +11,7 @@ import { PDF_LAYERS, writePdf, type PdfConstructor, type PdfLayer } from '@ample
 import { addedPaper, patchPlan, untouchedFor } from '@ample/core/out/patch';
 import { flatMeasure, LEVELS } from '@ample/core/pattern';
 import { edgeLengths, seamsAsDrafted } from '@ample/core/paper/truing';
-import { ok, refuse, type Result } from '@ample/core/units';
+import { ok, refuse, type Refusal, type Result } from '@ample/core/units';
 import {
   ALTERATION_WORDS,
   handSheet,
@@ -31,8 +31,7 @@ import { alterReport, type Written } from './report.ts';
 import { loadJob, readFile, type LoadedJob } from './resolve.ts';
 
 export const UNITS: Units = { unit: 'cm', fraction: 8 };
-export const says = (error: { code: string; data: Readonly<Record<string, string | number>> }): string =>
-  sayFileRefusal(error, UNITS);
+export const says = (error: Refusal): string => sayFileRefusal(error, UNITS);
 
 export const isDocumentKind = (text: string): text is DocumentKind =>
   text === 'wearer' || text === 'pattern' || text === 'job';

@@ -20,7 +20,7 @@ import {
   ERROR_WORDS,
   FAMILY_WORDS,
   PARAM_WORDS,
-  sayRefusal,
+  sampleRefusal,
   sayStep,
   stageName,
   type Units,
@@ -119,14 +119,7 @@ function page(d: AlterationDefinition): readonly DocFile[] {
     );
     return `### ${nameOf(d, example)}\n\nOn ${on}, size ${SIZE}${set.length > 0 ? `; ${set.join(', ')}` : ''}${(example.after ?? []).map((a) => `; ${example.name} (\`${a.alteration}\`)`).join('')}.\n\n![Marked, and afterwards with the old seam line dotted](${file})`;
   });
-  const refusals = d.refusals
-    .filter((r) => r in ERROR_WORDS)
-    .map(
-      (r) =>
-        `- \`${r}\`: ${sayRefusal({ code: r, data: {} }, cm)
-          .replace(/“”/g, 'the piece')
-          .replace(/NaN cm/g, 'so much')}`,
-    );
+  const refusals = d.refusals.filter((r) => r in ERROR_WORDS).map((r) => `- \`${r}\`: ${sampleRefusal(r, cm)}`);
   const [first] = d.examples;
   const back = first ? thereAndBack(d, contextOf(d, first), first.values, cm) : null;
   const text = [

@@ -2,8 +2,8 @@ import type { Path, Point } from '../geometry/index.ts';
 import type { ChartRow, Dart, HeightLies, MeasurementKey, Piece, Seam } from '../pattern/index.ts';
 import type { Gap, LengthChange, Panel, Progress, SlashSpec } from '../paper/slash/index.ts';
 import type { Finding } from '../paper/truing/index.ts';
-import type { Result } from '../units/index.ts';
-import type { Dimension, MarkLine, MarkPoint, Message, Stage } from './message.ts';
+import type { RefusalCode, Result } from '../units/index.ts';
+import type { Dimension, FitCode, MarkLine, MarkPoint, Message, Stage, WhyCode } from './message.ts';
 import type { Instruction } from './operations/index.ts';
 import type { Family, Phase } from './order.ts';
 
@@ -163,7 +163,7 @@ export interface Context {
 /** What body and pieces ask for: the values, and the sum that gave them. */
 export interface Fit {
   readonly values: Values;
-  readonly sum: Message;
+  readonly sum: Message<FitCode>;
 }
 
 export interface Example {
@@ -193,7 +193,7 @@ export interface AlterationDefinition {
   readonly amounts?: readonly string[];
   /** Edge roles a piece must have. */
   readonly requires: readonly string[];
-  readonly refusals: readonly string[];
+  readonly refusals: readonly RefusalCode[];
   /** Each on a sample pattern: they drive tests and the page of the docs. */
   readonly examples: readonly Example[];
   /** Where the method comes from. */
@@ -204,7 +204,7 @@ export interface AlterationDefinition {
   readonly suits: (
     pieces: readonly Piece[],
     seams?: readonly Seam[],
-  ) => { readonly grade: 'best' | 'possible' | 'no'; readonly why: Message };
+  ) => { readonly grade: 'best' | 'possible' | 'no'; readonly why: Message<WhyCode | RefusalCode> };
   /** Body measurements it is worked out from: they are asked for first. */
   readonly reads?: readonly MeasurementKey[];
   /** The values this body asks for on these pieces; null where nothing is measured that would tell. */

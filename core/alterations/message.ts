@@ -1,12 +1,26 @@
 import type { Point } from '../geometry/index.ts';
+import type { StepCode } from './words.ts';
+
+export type { StepCode, WhyCode } from './words.ts';
+
+/** The sums that say how an amount was worked out. */
+export type FitCode =
+  `fit.${'length' | 'girth' | 'room' | 'lengths' | 'fallen' | 'bust' | 'bust.knit' | 'bust.cup' | 'height' | 'hung' | 'sizes'}`;
+
+/** The codes below a word of their own: `Under<'cap'>` is what may follow `cap.` */
+export type Under<Word extends string> = StepCode extends infer Code
+  ? Code extends `${Word}.${infer Rest}`
+    ? Rest
+    : never
+  : never;
 
 /** The stages of the hands' work, in order. `open` reads "Lap" where paper overlaps. */
 export const STAGES = ['mark', 'cut', 'open', 'level', 'dart', 'true', 'match'] as const;
 export type Stage = (typeof STAGES)[number];
 
-/** A sentence by code: the words live in `core/words`. Lengths are mm, angles degrees. */
-export interface Message {
-  readonly code: string;
+/** A sentence by code, with what it says: lengths in mm, angles in degrees. The sentences stand in the words files. */
+export interface Message<Code extends string = StepCode> {
+  readonly code: Code;
   readonly data: Readonly<Record<string, string | number>>;
 }
 

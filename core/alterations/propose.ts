@@ -1,13 +1,14 @@
 import type { Piece, Seam } from '../pattern/index.ts';
 import { CATALOGUE } from './catalogue.ts';
-import type { AlterationDefinition, Message } from './contract.ts';
+import type { AlterationDefinition, Message, WhyCode } from './contract.ts';
+import type { RefusalCode } from '../units/index.ts';
 
 export interface Proposal {
   readonly id: string;
   readonly revision: number;
   readonly grade: 'best' | 'possible' | 'no';
   /** Why it suits, or what the pattern lacks for it. */
-  readonly why: Message;
+  readonly why: Message<WhyCode | RefusalCode>;
 }
 
 /** The alterations of a family, the one that fits the pieces' darts and seams first, those that cannot be done last. */

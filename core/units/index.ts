@@ -2,3 +2,4 @@ export * from './brand.ts';
 export * from './length.ts';
 export * from './result.ts';
 export * from './tolerance.ts';
+export type { RefusalCode } from './codes.ts';

@@ -4,7 +4,7 @@ import { isTold } from '../fitting/compare/index.ts';
 import { formatLength } from '../units/index.ts';
 import { alterationName } from './alterations.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
-import type { Units } from './say.ts';
+import type { Units } from '../speech/index.ts';
 
 /** So many measurements that fit are named; more are counted. */
 const NAMED = 4;

@@ -1,13 +1,10 @@
 import type { Family } from '../alterations/index.ts';
-import { BODICE_WHY, BODICE_WORDS } from './namesBodice.ts';
-import { BUST_WHY, BUST_WORDS } from './namesBust.ts';
-import type { AlterationWords } from './nameTypes.ts';
-import type { Sentence } from './say.ts';
+import { NAMES, WHY } from '../alterations/words.ts';
+import type { AlterationName } from '../speech/index.ts';
 
-/** Names of all alterations. */
-export const ALTERATION_WORDS: Readonly<Record<string, AlterationWords>> = { ...BUST_WORDS, ...BODICE_WORDS };
-/** Why one suits a pattern. */
-export const WHY_WORDS: Readonly<Record<string, Sentence>> = { ...BUST_WHY, ...BODICE_WHY };
+/** Names of all alterations, by id. */
+export const ALTERATION_WORDS: Readonly<Record<string, AlterationName>> = NAMES;
+export { WHY as WHY_WORDS };
 
 /** What alterations are about, as they are offered. */
 export const FAMILY_WORDS: Readonly<Record<Family, string>> = {

@@ -2,7 +2,7 @@ import type { EdgeRole } from '../pattern/index.ts';
 import type { Ask, SizeNames, Why } from '../in/tracing/index.ts';
 import { formatLength } from '../units/index.ts';
 import { ROLE_WORDS } from './params.ts';
-import type { Units } from './say.ts';
+import type { Units } from '../speech/index.ts';
 
 const listed = (roles: readonly EdgeRole[]): string =>
   roles.map((r) => (r === 'other' ? 'an edge without a name' : ROLE_WORDS[r])).join(', ');

@@ -1,7 +1,7 @@
 import type { BureauError, Fault, Ticket } from '../out/bureau/index.ts';
 import type { Refusal } from '../units/index.ts';
 import { sentence } from './refusal.ts';
-import type { Sentence, Units } from './say.ts';
+import type { Sentence, Units } from '../speech/index.ts';
 
 /** What the bureau, or the way to it, answers instead. */
 export type BureauTrouble = BureauError | 'bureau-lost' | 'bureau-strange' | 'bureau-pages-failed';

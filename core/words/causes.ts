@@ -2,7 +2,7 @@ import type { Change, Difference, Evidence } from '../fitting/toile/index.ts';
 import { formatLength } from '../units/index.ts';
 import { alterationName } from './alterations.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
-import { speaker, type Data, type Sentence, type Units } from './say.ts';
+import { speaker, type Data, type Sentence, type Units } from '../speech/index.ts';
 
 /** Causes by id: what the body differs by, and the test that tells it from its neighbours. */
 export const CAUSE_WORDS: Readonly<
@@ -255,7 +255,7 @@ const AGAIN: Readonly<Record<string, Sentence>> = {
     `The body was measured ${s.num('months')} months ago. Take bust, waist and hip again before you cut.`,
   'again.never': () => 'The master was not found right at a fitting. Sew another toile, or leave room to fit by.',
   'again.left': (s) =>
-    `${s.num('count')} ${s.text('count') === '1' ? 'thing was' : 'things were'} still open at the fitting of ${s.text('date')}. Look at the Toile station of that job.`,
+    `${s.text('count')} ${s.noun('count', 'thing was', 'things were')} still open at the fitting of ${s.text('date')}. Look at the Toile station of that job.`,
 };
 export const AGAIN_WORDS = AGAIN;
 export const sayAgain = (c: { readonly code: string; readonly data: Data }, units: Units): string =>

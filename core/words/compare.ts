@@ -6,7 +6,7 @@ import type { Solution, Unreached } from '../fitting/solve/index.ts';
 import { formatLength, TOL } from '../units/index.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import { ALTERATION_WORDS } from './alterations.ts';
-import { speaker, type Speaker, type Units } from './say.ts';
+import { counted, type Speaker, speaker, type Units } from '../speech/index.ts';
 
 /** What an ease is remembered for. */
 export const GARMENT_WORDS: Readonly<Record<Garment, string>> = {
@@ -162,7 +162,7 @@ export const saySolved = ({ amounts, unreached, before, after, rows: chosen }: S
   const count = (n: number): string => (n === 1 ? 'one difference was' : `${n || 'no'} differences were`);
   const left = is === 0 ? 'none is left' : is === 1 ? 'one is left' : `${is} are left`;
   const reasons = unreached.length === 0 ? '' : ', for the reasons below';
-  return `${changed} ${changed === 1 ? 'amount' : 'amounts'} changed: ${count(was)} open, ${left}${reasons}.`;
+  return `${counted(changed, 'amount')} changed: ${count(was)} open, ${left}${reasons}.`;
 };
 
 /** Why an alteration of earlier jobs is proposed, and what to mind. */

@@ -1,8 +1,24 @@
+import type { ProblemCode } from '../pattern/index.ts';
+import type { RefusalCode } from '../units/index.ts';
+import type { FaultCode } from '../paper/guard/index.ts';
 import { FAULT_TEXT } from './faults.ts';
-import type { Sentence } from './say.ts';
+import type { Sentence } from '../speech/index.ts';
+
+/** Why a document was not taken; a backup says so of each of its own. */
+const DOCUMENT_WORDS = {
+  'document-not-json': (s) => `This is not a document of ours, or it is damaged: ${s.text('detail')}.`,
+  'document-too-large': () =>
+    'This holds far more than any document of ours, and was not opened. Write it again from the app.',
+  'document-wrong-format': (s) => `Expected a document of the kind ${s.text('expected')}, found ${s.text('got')}.`,
+  'document-newer': (s) =>
+    `This document was written by a newer version (${s.text('version')}); this one reads up to ${s.text('known')}.`,
+  'document-invalid': (s) => `The document is not right at “${s.text('where')}”: ${s.text('what')}.`,
+  'pattern-invalid': (s) =>
+    `The pattern cannot be used: ${PROBLEMS[s.text('problem') as ProblemCode]?.(s) ?? s.text('problem')}`,
+} satisfies Partial<Record<RefusalCode, Sentence>>;
 
 /** Why something was refused: what is wrong, where, and what to do. */
-export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
+export const ERROR_WORDS = {
   'length-empty': () => 'Type a length, such as 92.5 or 36 1/2.',
   'length-unreadable': (s) => `“${s.text('text')}” is not a length. Type it like 92.5, 92,5 cm, 36 1/2 or 3/8.`,
   'length-zero-denominator': (s) => `“${s.text('text')}” divides by nothing. Type a fraction such as 3/8.`,
@@ -104,14 +120,7 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'body-impossible': () =>
     'A measurement cannot be right, so no amount is taken from it. Correct it on Body, or type your own amount.',
   'amount-unknown': () => 'The amount cannot be computed yet: full bust and high bust are needed, or type your own.',
-  'document-not-json': (s) => `This is not a document of ours, or it is damaged: ${s.text('detail')}.`,
-  'document-too-large': () =>
-    'This holds far more than any document of ours, and was not opened. Write it again from the app.',
-  'document-wrong-format': (s) => `Expected a document of the kind ${s.text('expected')}, found ${s.text('got')}.`,
-  'document-newer': (s) =>
-    `This document was written by a newer version (${s.text('version')}); this one reads up to ${s.text('known')}.`,
-  'document-invalid': (s) => `The document is not right at “${s.text('where')}”: ${s.text('what')}.`,
-  'pattern-invalid': (s) => `The pattern cannot be used: ${PROBLEMS[s.text('problem')]?.(s) ?? s.text('problem')}`,
+  ...DOCUMENT_WORDS,
   'file-not-found': (s) =>
     `There is no file “${s.text('file')}”. Give the name of a file that exists, from the folder of the job.`,
   'reference-outside': (s) =>
@@ -136,7 +145,7 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'storage-full': () =>
     'This device has no room left to save. Your work is still open: export it to a file, then free some space.',
   'stored-newer': (s) =>
-    `${s.text('count') === '1' ? 'One document' : `${s.text('count')} documents`} kept here ${s.text('count') === '1' ? 'was' : 'were'} written by a newer version of the app and cannot be shown by this one. Nothing of them was changed. Load the page again to use the newer version.`,
+    `${s.count('count', 'document')} kept here ${s.noun('count', 'was', 'were')} written by a newer version of the app and cannot be shown by this one. Nothing of them was changed. Load the page again to use the newer version.`,
   'storage-silent': () =>
     'This browser’s storage does not answer, so nothing you do now is kept. Close other windows of the app and reload; until then, export your work to a file.',
   'storage-missing': () =>
@@ -181,7 +190,7 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
     `“${s.text('path')}” in the file uses the forbidden name “${s.text('key')}”. It was not taken in; nothing was changed.`,
   'bundle-repeated': (s) => `“${s.text('id')}” stands twice in the file. It was not taken in; nothing was changed.`,
   'bundle-document': (s) =>
-    `“${s.text('path')}” in the file cannot be read. ${ERROR_WORDS[s.text('why')]?.(s) ?? ''} Nothing was changed.`,
+    `“${s.text('path')}” in the file cannot be read, and nothing was changed. ${DOCUMENT_WORDS[s.text('why') as keyof typeof DOCUMENT_WORDS]?.(s) ?? ''}`.trim(),
   'version-not-drafted': () =>
     'This version cannot be carried out any more, so it cannot be drawn. Its choices are kept.',
   'shoulder-seam-missing': () =>
@@ -225,7 +234,7 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
   'cap-cannot-follow': (s) =>
     `The cap would have to change by ${s.len('by')}, more than its height allows. Change the armhole less, or the sleeve’s width.`,
   'step-makes-fault': (s) =>
-    `This step was not carried out, and the pieces stay as they were: ${FAULT_TEXT[s.text('fault')]?.(s) ?? s.text('fault')} Take less, put its lines elsewhere, or choose another way.`,
+    `This step was not carried out, and the pieces stay as they were: ${FAULT_TEXT[s.text('fault') as FaultCode]?.(s) ?? s.text('fault')} Take less, put its lines elsewhere, or choose another way.`,
   'piece-is-whole': (s) =>
     `“${s.text('piece')}” is drawn opened out, both sides in one. Alterations are worked out on half a piece: draw it along its centre line, on the fold, and name that edge.`,
   'beyond-centre-changed': (s) =>
@@ -236,14 +245,15 @@ export const ERROR_WORDS: Readonly<Record<string, Sentence>> = {
     'This step could not be carried out on these pieces, and they stay as they were. Take another amount or another way; the rest of the plan goes on.',
   'pieces-not-fit': (s) =>
     `${s.text('names')} would be cut wrong, so left out of the files. Mend what is said below, or write all pieces with --despite-faults.`,
+  stopped: () => 'Stopped, as you asked.',
   'worker-crashed': () =>
     'The drawing stopped and was started again. Nothing is lost; the last change is tried once more.',
   'worker-slow': () => 'The drawing took too long and was stopped. Make the last change smaller, or undo it.',
   'pdf-failed': (s) => `The pages could not be made: ${s.text('detail')}. Try another paper, or report what you did.`,
   'paper-unknown': (s) => `There is no paper “${s.text('paper')}”. Choose a4 or letter.`,
-};
+} satisfies Partial<Record<RefusalCode, Sentence>>;
 
-const PROBLEMS: Readonly<Record<string, Sentence>> = {
+const PROBLEMS: Readonly<Record<ProblemCode, Sentence>> = {
   'edges-do-not-join': (s) =>
     `on “${s.text('piece')}”, the edge “${s.text('edge')}” ends ${s.len('gap')} away from where “${s.text('next')}” begins. Make them meet.`,
   'outline-open': (s) =>

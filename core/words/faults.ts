@@ -1,10 +1,10 @@
 import type { FaultCode } from '../paper/guard/index.ts';
-import type { Sentence } from './say.ts';
+import type { Sentence } from '../speech/index.ts';
 
 const at = (s: Parameters<Sentence>[0]): string => `“${s.text('name')}”`;
 
 /** What makes a piece unfit to be cut. Each is a whole sentence that may also follow a colon. */
-export const FAULT_TEXT: Readonly<Record<string, Sentence>> = {
+export const FAULT_TEXT: Readonly<Record<FaultCode, Sentence>> = {
   'edges-do-not-join': (s) =>
     `on ${at(s)} the ${s.text('role')} edge ends ${s.len('gap')} away from where the ${s.text('next')} edge begins.`,
   'edge-without-length': (s) => `on ${at(s)} the ${s.text('role')} edge has no length left.`,
@@ -24,7 +24,7 @@ export const FAULT_TEXT: Readonly<Record<string, Sentence>> = {
   'cutting-line-crosses': (s) => `the cutting line of ${at(s)} crosses itself.`,
   'cutting-line-off': (s) => `the cutting line of ${at(s)} misses its seam allowance by ${s.len('by')}.`,
   'seam-broken': (s) => `the ${s.text('kind')} seam of ${at(s)} names an edge or a notch that is gone.`,
-} satisfies Record<FaultCode, Sentence>;
+};
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 

@@ -1,15 +1,15 @@
-import type { NestError, RepairCode, TileProposal, TraceNote } from '../in/tracing/index.ts';
+import type { RepairCode, TileProposal, TraceNote } from '../in/tracing/index.ts';
 import type { Piece } from '../pattern/index.ts';
-import type { Refusal } from '../units/index.ts';
+import type { Coded, Refusal, RefusalCode } from '../units/index.ts';
 import { ERROR_WORDS, PROBLEM_WORDS } from './errors.ts';
 import { sentence } from './refusal.ts';
-import type { Sentence, Units } from './say.ts';
+import type { Sentence, Units } from '../speech/index.ts';
 
 const place: Sentence = (s) => `${s.len('x')} from the left and ${s.len('y')} from the top`;
 const times = (n: string): string => (n === '1' ? 'once' : `${n} times`);
 
 /** Why a file, or an outline in it, was refused. By themselves: the first screen has no need of them. */
-export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
+export const FILE_WORDS = {
   'file-kind-unknown': (s) =>
     `The file “${s.text('name')}” is none that pieces can be read from. Take a PDF, SVG or DXF, or a picture of the piece.`,
   'file-too-large': (s) =>
@@ -29,7 +29,7 @@ export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
     'This PDF is locked with a password. Open it where you have the password, save a copy without it, and take the copy.',
   'pdf-broken': () => 'This PDF is damaged and could not be opened. Take another copy of it.',
   'pdf-only-pictures': (s) =>
-    `The ${s.text('pages')} page${s.text('pages') === '1' ? ' holds a picture' : 's hold pictures'} only, no lines. Bring the pages in as a photo or scan, and trace them.`,
+    `The ${s.count('pages', 'page')} ${s.noun('pages', 'holds a picture', 'hold pictures')} only, no lines. Bring the pages in as a photo or scan, and trace them.`,
   'pdf-too-many-pages': (s) =>
     `The file has ${s.text('pages')} pages; up to ${s.text('most')} are read. Save the pages with the pieces as a file of their own.`,
   'lines-none': () => 'There is no line in this file. Take the file with the pieces themselves.',
@@ -69,22 +69,21 @@ export const FILE_WORDS: Readonly<Record<string, Sentence>> = {
   'photo-too-few-points': (s) => `Four known places are needed; there are ${s.text('count')}.`,
   'photo-points-in-line': () => 'Three of the four marks lie in one line. Mark the four corners, going round.',
   'stitch-too-few': (s) =>
-    `Two marks that both pictures show are needed; there ${s.text('count') === '1' ? 'is one' : `are ${s.text('count')}`}.`,
+    `Two marks that both pictures show are needed; there ${s.noun('count', 'is', 'are')} ${s.text('count')}.`,
   'stitch-too-close': (s) =>
     `The marks lie within ${s.len('spread')} of each other and do not tell how the next picture is turned. Click marks at least ${s.len('least')} apart.`,
   'stitch-differs': (s) =>
     `Mark ${s.text('mark')} lies ${s.len('worst')} from itself in the two pictures. Check that the marks were clicked in the same order and that the corners of the sheet were marked well in both.`,
   'places-dart': (s) =>
     `Dart ${s.text('dart')} is not whole. Give its tip first, and then the two places where its legs meet the outline.`,
-  'places-grain': (s) =>
-    `The grain has two ends; ${s.text('count')} ${s.text('count') === '1' ? 'was' : 'were'} given.`,
+  'places-grain': (s) => `The grain has two ends; ${s.text('count')} ${s.noun('count', 'was', 'were')} given.`,
   'places-bust-point': (s) => `A piece has one bust point; ${s.text('count')} were given.`,
   'typed-too-few': (s) =>
-    `An outline needs three places at least; there ${s.text('count') === '1' ? 'is' : 'are'} ${s.text('count')}.`,
+    `An outline needs three places at least; there ${s.noun('count', 'is', 'are')} ${s.text('count')}.`,
   'typed-same-place': (s) => `Rows ${s.text('row')} and ${s.text('next')} are the same place. Take one out.`,
   'typed-no-area': () => 'The places lie in one line and enclose nothing.',
   'typed-no-corner': () => 'Every place is on a curve. Make at least one of them a corner.',
-} satisfies Record<NestError, Sentence> & Record<string, Sentence>;
+} satisfies Partial<Record<RefusalCode, Sentence>>;
 
 /** What was repaired or left out while reading; the file itself is not changed. */
 const REPAIRS: Readonly<Record<RepairCode, Sentence>> = {
@@ -97,13 +96,13 @@ const REPAIRS: Readonly<Record<RepairCode, Sentence>> = {
   'repair-no-end': () => 'The file has no end mark; what was there before it breaks off was read.',
   'repair-nested': (s) => `Drawings nested in themselves were followed only so far (${times(s.text('count'))}).`,
 };
-export const sayRepair = (r: Refusal<RepairCode>, units: Units): string => sentence(REPAIRS, r.code, r.data, units);
+export const sayRepair = (r: Coded<RepairCode>, units: Units): string => sentence(REPAIRS, r.code, r.data, units);
 
 const NOTES: Readonly<Record<TraceNote['code'], Sentence>> = {
   'gaps-healed': (s) =>
-    `${s.text('count') === '1' ? 'A gap was' : `${s.text('count')} gaps were`} closed in the outline, the widest ${s.num('widest', 2)} mm.`,
+    `${s.count('count', 'gap')} ${s.noun('count', 'was', 'were')} closed in the outline, the widest ${s.num('widest', 2)} mm.`,
   'corners-joined': (s) =>
-    `${s.text('count') === '1' ? 'A bevelled corner was' : `${s.text('count')} bevelled corners were`} drawn out to a point before the allowance was taken off.`,
+    `${s.count('count', 'bevelled corner')} ${s.noun('count', 'was', 'were')} drawn out to a point before the allowance was taken off.`,
   'allowance-missed': (s) =>
     `The seam line runs ${s.len('off')} too near to its cutting line ${place(s)}: the allowance could not be taken off there. Look at the corners and the fold beside it before you take the piece.`,
   'leg-misses': (s) => `A dart whose tip lies ${place(s)} does not reach the seam line and was left out.`,

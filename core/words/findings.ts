@@ -1,6 +1,6 @@
 import type { FindingCode } from '../paper/truing/index.ts';
 import { FAULT_WORDS_ALONE } from './faults.ts';
-import type { Sentence } from './say.ts';
+import type { Sentence } from '../speech/index.ts';
 
 /** What was found on the table, and what to do about it. */
 export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {

@@ -1,7 +1,8 @@
-import type { BodyProblemCode } from '../fitting/fit/index.ts';
+import type { FitCode } from '../alterations/index.ts';
+import type { AmountReason, BodyProblemCode, LeaveReason, SizeReason } from '../fitting/fit/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
-import type { Sentence, Speaker } from './say.ts';
+import type { Sentence, Speaker } from '../speech/index.ts';
 
 const name = (s: Speaker): string => MEASUREMENT_WORDS[s.text('key') as MeasurementKey].name;
 const SHARES: Readonly<Record<string, string>> = { '0.25': ' → ÷ 4', '0.5': ' → ÷ 2' };
@@ -22,8 +23,11 @@ const HEIGHT: Readonly<Record<string, string>> = {
   legs: 'all of it in the legs, so the bodice takes none of it; the hem may',
 };
 
+/** All that is said of sizes and amounts. */
+export type FitReason = FitCode | SizeReason | AmountReason | LeaveReason | 'plan.meets';
+
 /** Why this size, why this amount. */
-export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
+export const FIT_WORDS = {
   'size.highBust.nearest': (s) =>
     `High bust ${s.len('measured')}: size ${s.text('size')} is drafted for ${s.len('chart')}, the nearest (${s.signed('difference')}). The high bust fits neck, shoulders and armholes, which are the hardest to change.`,
   'size.fullBust.nearest': (s) =>
@@ -80,7 +84,7 @@ export const FIT_WORDS: Readonly<Record<string, Sentence>> = {
     `Waist ${s.len('body')} asks for size ${s.text('waistSize')}, hip ${s.len('hip')} for size ${s.text('hipSize')}; the bust is in size ${s.text('size')}.`,
   'plan.meets': (s) =>
     `Changes the same as ${s.text('first')} (${s.text('places')}): it works on what that step has left.`,
-};
+} satisfies Record<FitReason, Sentence>;
 
 export const SCHOOL_WORDS: Readonly<Record<string, { readonly name: string; readonly when: string }>> = {
   finished: { name: 'Against the garment', when: 'When the pieces or their finished bust are known.' },

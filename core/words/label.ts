@@ -1,5 +1,5 @@
 import { CUT_AS, type DraftStep } from '../fitting/plan/index.ts';
-import type { Units } from './say.ts';
+import type { Units } from '../speech/index.ts';
 import { stepAmount, stepName } from './slip.ts';
 
 /**

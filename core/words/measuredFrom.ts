@@ -1,7 +1,7 @@
 import { underarmDropOf } from '../fitting/fit/index.ts';
 import { buttonsOf, neckAway, type Pattern, type Piece } from '../pattern/index.ts';
 import { ADVICE, formatLength } from '../units/index.ts';
-import type { Units } from './say.ts';
+import { counted, type Units } from '../speech/index.ts';
 
 /**
  * Where the body lies in the pieces of a size, as far as it lies elsewhere than their edges: the neck inside a neckline,
@@ -55,9 +55,7 @@ function sayButtons(piece: Piece, { unit, fraction }: Units): readonly string[] 
     ...(buttons.atWaist ? ['one at the waist'] : []),
   ];
   const where = places.length === 0 ? '' : `, ${places.join(' and ')}`;
-  return [
-    `${at.length} button${at.length === 1 ? '' : 's'} on the centre${apart}${where}; they follow when lengths change.`,
-  ];
+  return [`${counted(at.length, 'button')} on the centre${apart}${where}; they follow when lengths change.`];
 }
 
 function sayUnderarm(pattern: Pattern, size: string | null, pieces: readonly Piece[], units: Units): readonly string[] {

@@ -1,10 +1,11 @@
+import { counted } from '../speech/index.ts';
 import type { HeightLies, MeasurementKey } from '../pattern/index.ts';
 
 /** Whom a ready-made cup piece is for. */
 export const CUP_PIECE_WORDS = (sizesUp: number): string =>
   sizesUp === 0
     ? 'for the bust of the size'
-    : `for a bust ${Math.abs(sizesUp)} ${Math.abs(sizesUp) === 1 ? 'size' : 'sizes'} ${sizesUp > 0 ? 'above' : 'below'}`;
+    : `for a bust ${counted(Math.abs(sizesUp), 'size')} ${sizesUp > 0 ? 'above' : 'below'}`;
 
 /** Where a wearer is taller or shorter than the pattern. */
 export const HEIGHT_LIES_WORDS: Readonly<Record<HeightLies, string>> = {

@@ -1,7 +1,7 @@
 import { CONTRADICTION_MOST, SKEW_MOST, type Calibrated, type CalibrateError } from '../out/projector/index.ts';
 import type { Refusal } from '../units/index.ts';
 import { sentence } from './refusal.ts';
-import type { Sentence, Units } from './say.ts';
+import type { Sentence, Units } from '../speech/index.ts';
 
 export const CALIBRATE_WORDS: Readonly<Record<CalibrateError, Sentence>> = {
   'square-unread': () => 'Measure the square both ways on the table and type both readings.',

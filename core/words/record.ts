@@ -8,7 +8,7 @@ import { formatLength } from '../units/index.ts';
 import { sayAnswer } from './causes.ts';
 import { printable } from './label.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
-import type { Units } from './say.ts';
+import type { Units } from '../speech/index.ts';
 import { FITTING_WORDS, RESULT_WORDS, SIDE_WORDS, SIGN_WORDS, VERDICT_WORDS } from './signs.ts';
 import { stepAmount, stepName } from './slip.ts';
 

@@ -5,7 +5,7 @@ import { movePath } from '../geometry/index.ts';
 import { formatLength } from '../units/index.ts';
 import { cautionsFor } from './cautions.ts';
 import { sayFinding, sayStep } from './speak.ts';
-import { CUT_TO, type Units } from './say.ts';
+import { CUT_TO, type Units } from '../speech/index.ts';
 import { printable } from './label.ts';
 import { stepAmount, stepName } from './slip.ts';
 import { STAGE_WORDS } from './steps.ts';

@@ -2,7 +2,7 @@ import { alterationById } from '../alterations/index.ts';
 import { amountOf, type DraftStep } from '../fitting/plan/index.ts';
 import { formatLength } from '../units/index.ts';
 import { ALTERATION_WORDS, alterationName } from './alterations.ts';
-import { CUT_TO, type Units } from './say.ts';
+import { CUT_TO, type Units } from '../speech/index.ts';
 
 /** What a step is called, with the direction of its amount. */
 export function stepName(step: Pick<DraftStep, 'step' | 'total' | 'values'>): string {

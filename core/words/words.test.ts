@@ -1,5 +1,3 @@
-import { readFileSync, readdirSync, statSync } from 'node:fs';
-import { join } from 'node:path';
 import { describe, expect, it } from 'vitest';
 import {
   alterationById,
@@ -10,59 +8,33 @@ import {
   type Run,
   type Values,
 } from '../alterations/index.ts';
-import { BUREAU_ERRORS } from '../out/bureau/index.ts';
 import { SAMPLE_IDS } from '../blocks/index.ts';
 import { runOn, sampleIn } from '../testing/samples.ts';
 import { MEASUREMENT_CATALOGUE, SCHOOLS } from '../fitting/fit/index.ts';
 import {
   ALTERATION_WORDS,
-  BODY_WORDS,
-  BUREAU_WORDS,
-  CALIBRATE_WORDS,
   CHOICE_WORDS,
-  ERROR_WORDS,
-  FILE_WORDS,
-  FINDING_WORDS,
   FIT_WORDS,
   MEASUREMENT_WORDS,
   PARAM_WORDS,
-  PROBLEM_WORDS,
   sayFinding,
   sayRefusal,
   sayStep,
   sayWhy,
   SCHOOL_WORDS,
   STEP_WORDS,
-  TERM_WORDS,
   WAY_WORDS,
 } from './index.ts';
 
-const root = new URL('..', import.meta.url).pathname;
-const files = (folder: string): string[] =>
-  readdirSync(folder).flatMap((f) =>
-    f === 'node_modules'
-      ? []
-      : statSync(join(folder, f)).isDirectory()
-        ? files(join(folder, f))
-        : f.endsWith('.ts') && !f.endsWith('.test.ts')
-          ? [join(folder, f)]
-          : [],
-  );
-const source = files(root)
-  .filter((f) => !f.includes('/words/'))
-  .map((f) => readFileSync(f, 'utf8'))
-  .join('\n');
-const problems = readFileSync(join(root, 'pattern/validate.ts'), 'utf8');
-const codes = (pattern: RegExp, text = source): string[] => [
-  ...new Set([...text.matchAll(pattern)].map((m) => m[1] as string)),
-];
 const cm = { unit: 'cm', fraction: 8 } as const;
 
 /** Every example, each of its choices in turn, and its amount turned the other way. */
 function variants(d: AlterationDefinition): { d: AlterationDefinition; on: string; values: Values }[] {
-  if (d.family === 'bust' || d.family === 'dart') return [];
+  const bust = d.family === 'bust';
   return SAMPLE_IDS.filter((id) =>
-    ['causeway', 'causeway-side', 'causeway-french', 'causeway-shirt', 'skerry-shoulder'].includes(id),
+    bust
+      ? d.examples.some((e) => e.on === id)
+      : ['causeway', 'causeway-side', 'causeway-french', 'causeway-shirt', 'skerry-shoulder'].includes(id),
   ).flatMap((on) => {
     const base: Values[] = d.examples.length > 0 ? d.examples.map((e) => e.values) : [{}];
     const turned = base.flatMap((v): Values[] => [
@@ -93,22 +65,8 @@ const LEADING: readonly (readonly [string, string, Values])[] = [10, -10].flatMa
 const signed = (d: AlterationDefinition, key: string): boolean =>
   d.params.some((p) => p.kind === 'length' && p.key === key && p.signed === true);
 
-describe('every code has its sentence', () => {
-  it('refusals', () => {
-    const said = codes(/refuse\(\s*'([\w-]+)'/g);
-    expect(said.length).toBeGreaterThan(60);
-    const words = { ...ERROR_WORDS, ...FILE_WORDS, ...CALIBRATE_WORDS, ...BUREAU_WORDS };
-    expect(said.filter((c) => !(c in words))).toEqual([]);
-    expect(BUREAU_ERRORS.filter((c) => !(c in BUREAU_WORDS))).toEqual([]);
-    for (const d of CATALOGUE) expect(d.refusals.filter((c) => !(c in ERROR_WORDS))).toEqual([]);
-  });
-
-  it('steps of the hands', () => {
-    const literal = codes(
-      /'((?:fba|princess|princessLine|apex|rotate|split|cutAway|ease|gather|setback|waistDarts|raise|lower|bustPoint|dart)\.[\w.]+)'/g,
-    ).filter((c) => !(c in TERM_WORDS));
-    expect(literal.length).toBeGreaterThan(60);
-    // Where an alteration puts a code together, the code is heard by running it.
+describe('what is said', () => {
+  it('is heard: every step is said by some run', () => {
     const heard = new Set(
       CATALOGUE.flatMap((d) => variants(d)).flatMap(({ d, on, values }) => {
         const r = runOn(d, on, '4', values);
@@ -121,9 +79,7 @@ describe('every code has its sentence', () => {
         const r = led.ok ? runOn(d, on, '4', {}, led.value) : led;
         if (r.ok) for (const code of heardIn(r.value)) heard.add(code);
       }
-    const said = new Set([...literal, ...heard]);
-    expect([...said].filter((c) => !(c in STEP_WORDS))).toEqual([]);
-    expect(Object.keys(STEP_WORDS).filter((c) => !said.has(c))).toEqual([]);
+    expect(Object.keys(STEP_WORDS).filter((c) => !heard.has(c))).toEqual([]);
     // Every example of the catalogue is run: longer than one test usually takes, more so on a busy machine.
   }, 120_000);
 
@@ -144,11 +100,6 @@ describe('every code has its sentence', () => {
   });
 
   it('findings, problems, terms, schools, measurements, values and choices', () => {
-    expect(codes(/code: '([\w-]+)', grade/g).filter((c) => !(c in FINDING_WORDS) && !(c in BODY_WORDS))).toEqual([]);
-    expect(codes(/say\([^']*'([\w-]+)'/g, problems).filter((c) => !(c in PROBLEM_WORDS))).toEqual([]);
-    expect(
-      codes(/code: '((?:body|ease|chart|draft)\.\w+)'/g).filter((c) => !(c in TERM_WORDS) && !(c in STEP_WORDS)),
-    ).toEqual([]);
     expect(
       SCHOOLS.filter((s) => !(s in SCHOOL_WORDS) || !(`amount.why.${s}` in FIT_WORDS || s === 'finished')),
     ).toEqual([]);
@@ -165,7 +116,7 @@ describe('every code has its sentence', () => {
 
 describe('sentences', () => {
   it('use the user’s unit, and both where amounts are cut', () => {
-    const message = { code: 'fba.open', data: { s: 12.7, degrees: 7.04 } };
+    const message = { code: 'fba.open' as const, data: { s: 12.7, degrees: 7.04 } };
     expect(sayStep(message, cm)).toContain('1.3 cm (1/2″)');
     expect(sayStep(message, { unit: 'in', fraction: 8 })).toContain('1/2″ (1.3 cm)');
   });
@@ -180,15 +131,5 @@ describe('sentences', () => {
         cm,
       ),
     ).toContain('0.5 cm apart');
-  });
-
-  it('show a code that has none rather than nothing', () => {
-    expect(sayRefusal({ code: 'never-heard-of', data: {} }, cm)).toBe('never-heard-of');
-  });
-
-  it('speak without raised voice', () => {
-    const every =
-      source + readFileSync(join(root, 'words/steps.ts'), 'utf8') + readFileSync(join(root, 'words/errors.ts'), 'utf8');
-    expect(/[a-z]!['`]/.test(every.replace(/!\[|!==?|!\w|!\(/g, ''))).toBe(false);
   });
 });

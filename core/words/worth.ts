@@ -2,7 +2,7 @@ import { MEASUREMENT_CATALOGUE } from '../fitting/fit/index.ts';
 import type { Worth } from '../fitting/solve/index.ts';
 import { formatLength } from '../units/index.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
-import type { Units } from './say.ts';
+import type { Units } from '../speech/index.ts';
 
 /** What leaving a step out of the plan would cost at the body. */
 export function sayWorth({ key, left, within }: Worth, { unit, fraction }: Units): string {

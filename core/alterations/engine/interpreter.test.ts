@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { pathLength } from '../../geometry/index.ts';
 import { edgeOf, type Piece } from '../../pattern/index.ts';
 import { rectangle } from '../../testing/shapes.ts';
-import { expectOk, ok, refuse } from '../../units/index.ts';
+import { expectOk, ok, refuse, type Result } from '../../units/index.ts';
 import {
   CATALOGUE,
   alterationById,
@@ -13,6 +13,7 @@ import {
   STAGES,
   type AlterationDefinition,
   type Context,
+  type Program,
   type Instruction,
 } from '../index.ts';
 
@@ -27,15 +28,15 @@ const lengthen = (instructions: readonly Instruction[] = []): AlterationDefiniti
     { kind: 'point', key: 'at', initial: null },
   ],
   amount: 'by',
-  suits: () => ({ grade: 'possible', why: { code: 'why', data: {} } }),
+  suits: () => ({ grade: 'possible', why: { code: 'why.dart', data: {} } }),
   requires: [],
-  refusals: ['too-much'],
+  refusals: ['wedge-too-large'],
   examples: [],
   source: 'test',
   suggest: () => ({}),
-  plan: (_context, values) => {
+  plan: (_context, values): Result<Program> => {
     const by = values['by'] as number;
-    if (by > 40) return refuse('too-much');
+    if (by > 40) return refuse('wedge-too-large');
     const y = values['where'] === 'low' ? 60 : 40;
     return ok({
       piece: 'box',
@@ -43,7 +44,7 @@ const lengthen = (instructions: readonly Instruction[] = []): AlterationDefiniti
         {
           op: 'mark',
           stage: 'mark',
-          message: { code: 'm', data: {} },
+          message: { code: 'hip.mark', data: {} },
           lines: [
             {
               id: 'l',
@@ -59,7 +60,7 @@ const lengthen = (instructions: readonly Instruction[] = []): AlterationDefiniti
         {
           op: 'slash',
           stage: 'cut',
-          messages: { cut: { code: 'c', data: {} }, open: { code: 'o', data: { by } } },
+          messages: { cut: { code: 'hip.cut', data: {} }, open: { code: 'hip.open', data: { by } } },
           spec: {
             cuts: [
               {
@@ -93,7 +94,15 @@ describe('the interpreter', () => {
   it('yields the seven stages in order, each with what is said then', () => {
     const run = expectOk(runAlteration(lengthen(), context, {}), 'run');
     expect(run.frames.map((f) => f.stage)).toEqual([...STAGES]);
-    expect(run.frames.map((f) => f.messages.map((m) => m.code).join())).toEqual(['m', 'c', 'o', '', '', '', '']);
+    expect(run.frames.map((f) => f.messages.map((m) => m.code).join())).toEqual([
+      'hip.mark',
+      'hip.cut',
+      'hip.open',
+      '',
+      '',
+      '',
+      '',
+    ]);
     expect(run.frames.map((f) => pathLength(edgeOf(f.pieces[0]!.piece, 'right')!.path))).toEqual([
       80, 80, 90, 90, 90, 90, 90,
     ]);
@@ -105,7 +114,7 @@ describe('the interpreter', () => {
     const landmark: Instruction = {
       op: 'landmark',
       stage: 'dart',
-      message: { code: 'l', data: {} },
+      message: { code: 'hip.mark', data: {} },
       levels: { waist: 77 },
     };
     const marked: Piece = { ...box, marks: [{ kind: 'level', id: 'w', name: 'waist', at: { x: 5, y: 70 } }] };
@@ -130,7 +139,7 @@ describe('the interpreter', () => {
     expect(code({ by: Number.NaN })).toBe('value-wrong-kind');
     expect(code({ where: 'high' })).toBe('value-wrong-kind');
     expect(code({ at: { x: Infinity, y: 0 } })).toBe('value-wrong-kind');
-    expect(code({ by: 41 })).toBe('too-much');
+    expect(code({ by: 41 })).toBe('wedge-too-large');
     expect(code({ by: -50, where: 'low' })).toBe('overlap-too-large');
     expect(code({ by: -20 })).toBe('ran');
   });

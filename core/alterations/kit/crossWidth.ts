@@ -15,7 +15,16 @@ import { solveBetween } from '../../numeric/index.ts';
 import { requireEdge } from '../../pattern/index.ts';
 import { isStraightPath, moveEnd, moveStart, stretchFrom } from '../../paper/truing/index.ts';
 import { ok, type Result } from '../../units/index.ts';
-import type { AlterationDefinition, Context, Example, Instruction, Message, Program, Values } from '../contract.ts';
+import type {
+  AlterationDefinition,
+  Context,
+  Example,
+  Instruction,
+  Message,
+  Program,
+  Under,
+  Values,
+} from '../contract.ts';
 import { choiceOf, numberOf } from '../engine/values.ts';
 import { blockOf, type Block, type Half } from './block.ts';
 import { choice, define, held, length, tenth } from './define.ts';
@@ -51,7 +60,7 @@ function crossWidth(context: Context, values: Values, half: Half): Result<Progra
   const each = by / 2;
   const slide = choiceOf(values, 'way') === 'slide';
   const data = { by: Math.abs(by), each: Math.abs(each) };
-  const say = (code: string): Message => ({ code: `cross.${code}`, data });
+  const say = (code: Under<'cross'>): Message => ({ code: `cross.${code}`, data });
   const corner: Point = { x: cut.x, y: foot.y };
   const points = [cut, corner, foot];
   const level = on.hinge.at.y;

@@ -2,13 +2,13 @@ import { pathLength } from '../../geometry/index.ts';
 import { edgesWithRole, type EdgeRole, type MeasurementKey, type Piece } from '../../pattern/index.ts';
 import type { Finding } from '../../paper/truing/index.ts';
 import { TOL, type Result } from '../../units/index.ts';
-import type { AlterationDefinition, Context, Fit, Message, Param, Values } from '../contract.ts';
+import type { AlterationDefinition, Context, Fit, FitCode, Message, Param, Values, WhyCode } from '../contract.ts';
 
 /** How an alteration tells whether it suits: what it must find, or a judgement of its own. */
 type Suiting =
   | Pick<AlterationDefinition, 'suits'>
   | {
-      readonly why: string;
+      readonly why: WhyCode;
       /** What it must find on the pieces; its refusal says why it cannot be done. */
       readonly needs: (context: Pick<Context, 'pieces' | 'seams'>) => Result<unknown>;
       /** What to propose first in its family. */
@@ -93,7 +93,7 @@ export function difference(
   values: (by: number, each: number) => Values,
 ): Fit {
   const by = body + ease - pattern;
-  const sum: Message = {
+  const sum: Message<FitCode> = {
     code: Math.abs(ease) < TOL.seam ? 'fit.length' : 'fit.girth',
     data: { key, body, ease, wanted: body + ease, pattern, by, share, each: by * share },
   };

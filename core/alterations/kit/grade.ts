@@ -11,11 +11,14 @@ export interface GradeTargets {
   readonly hip: (piece: Piece) => number | null;
 }
 
+/** What is said of sides that are graded. */
+type GradeWord = 'mark' | 'waist' | 'skirt' | 'side' | 'match';
+
 function onWaistSeam(
   side: SideOn,
   wanted: number,
   shape: string,
-  say: (code: string) => Message,
+  say: (code: GradeWord) => Message,
 ): readonly Instruction[] {
   return [
     restoreWidth({
@@ -35,7 +38,7 @@ function onSkirt(
   waist: number | null,
   hip: number | null,
   shape: string,
-  say: (code: string) => Message,
+  say: (code: GradeWord) => Message,
 ): readonly Instruction[] {
   const hipAt = alongAt(side, levelOf(side.piece, 'hip')?.y ?? 0);
   if (hipAt === null) return [];
@@ -54,7 +57,7 @@ function onLong(
   waist: number | null,
   hip: number | null,
   shape: string,
-  say: (code: string) => Message,
+  say: (code: GradeWord) => Message,
 ): readonly Instruction[] {
   const waistAt = alongAt(side, levelOf(side.piece, 'waist')?.y ?? 0);
   const out = (wanted: number | null, has: number | null): number =>
@@ -145,7 +148,7 @@ export function gradeSides(
   context: Context,
   targets: GradeTargets,
   shape: string,
-  say: (code: string) => Message,
+  say: (code: GradeWord) => Message,
   over: Over = 'side',
 ): Result<Program> {
   const sides = sidesOf(context.pieces);

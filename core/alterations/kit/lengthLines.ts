@@ -17,6 +17,9 @@ export interface LengthLine {
   readonly by: number;
 }
 
+/** What is said of a line to lengthen at. */
+export type LineWord = 'mark' | 'cut' | 'open' | 'lap' | 'true.straight' | 'true.curve';
+
 const isStraight = ({ path }: Edge): boolean => pathLength(path) - distance(path.start, endOf(path)) < TOL.legs;
 
 /** A line across one piece at a height; null where the piece ends above or below it. Refused where it meets more than two seams. */
@@ -32,7 +35,7 @@ export function lineAcross(piece: Piece, line: string, y: number, by: number): R
 export function alongLines(
   piece: Piece,
   lines: readonly LengthLine[],
-  say: (code: string, line: LengthLine) => Message,
+  say: (code: LineWord, line: LengthLine) => Message,
 ): readonly Instruction[] {
   const id = piece.id;
   const sorted = [...lines].sort((a, b) => a.left.at.y - b.left.at.y);

@@ -133,11 +133,28 @@ describe('a part turned about a pin', () => {
   it('opens the centre by what is asked, measured square to the line', () => {
     for (const by of [12, -12])
       for (const turns of ['upper', 'lower'] as const) {
-        const done = expectOk(turnAcross({ row: row(160), by, turns, words: 'sway', share: 0.5 }), 'turn');
+        const done = expectOk(
+          turnAcross({
+            row: row(160),
+            by,
+            turns,
+            say: { mark: 'sway.mark', cut: 'sway.cut', turn: 'sway.lap' },
+            share: 0.5,
+          }),
+          'turn',
+        );
         const to = rotateAbout({ x: 0, y: 50 }, { x: 160, y: 50 }, done.angles[0]!);
         expect((to.y - 50) * (turns === 'upper' ? -1 : 1)).toBeCloseTo(by, 9);
       }
-    expect(turnAcross({ row: row(100), by: 40, turns: 'lower', words: 'sway', share: 1 / 3 })).toMatchObject({
+    expect(
+      turnAcross({
+        row: row(100),
+        by: 40,
+        turns: 'lower',
+        say: { mark: 'sway.mark', cut: 'sway.cut', turn: 'sway.lap' },
+        share: 1 / 3,
+      }),
+    ).toMatchObject({
       ok: false,
       error: { code: 'wedge-too-large' },
     });

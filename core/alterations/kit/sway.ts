@@ -5,7 +5,7 @@ import { numberOf } from '../engine/values.ts';
 import { rowAcross } from './acrossPanels.ts';
 import { held, length, tenth } from './define.ts';
 import { fitBy } from './fitBy.ts';
-import { backOf, wedge } from './wedge.ts';
+import { backOf, wedge, type WedgeWord } from './wedge.ts';
 import { match, tell } from '../operations/index.ts';
 
 /** A back that runs on below the waist, in one piece or in panels. */
@@ -34,7 +34,7 @@ export const swayAdvice = (piece: Piece, by: number): readonly Instruction[] =>
     : [];
 
 /** The line at the waist, or lower: the same fold, in the same words but for where it lies. */
-export function swayProgram(context: Context, values: Values, words: string, below: number): Result<Program> {
+export function swayProgram(context: Context, values: Values, words: WedgeWord, below: number): Result<Program> {
   const back = longBack(context);
   if (!back.ok) return back;
   const { piece, waist } = back.value;

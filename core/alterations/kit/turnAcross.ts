@@ -1,6 +1,6 @@
 import { rotateAbout, type Point } from '../../geometry/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
-import type { Instruction, Message } from '../contract.ts';
+import type { Instruction, Message, StepCode } from '../contract.ts';
 import { beside } from './across.ts';
 import { pinFrom, wholeWidth, type Crossed, type Row } from './acrossPanels.ts';
 import { mark, slash } from '../operations/index.ts';
@@ -16,7 +16,8 @@ export interface TurnSpec {
   readonly row: Row;
   readonly by: number;
   readonly turns: 'upper' | 'lower';
-  readonly words: string;
+  /** What is said when it is marked, cut, and turned. */
+  readonly say: { readonly mark: StepCode; readonly cut: StepCode; readonly turn: StepCode };
   readonly share: number;
 }
 
@@ -25,7 +26,7 @@ export interface TurnSpec {
  * (`by` above nothing) or lapped by so much. Where it crosses panels they turn as if they lay side by side, so that the
  * amount falls evenly from the centre to nothing at the pin. Refuses more than `share` of the line's length.
  */
-export function turnAcross({ row, by, turns, words, share }: TurnSpec): Result<Turn> {
+export function turnAcross({ row, by, turns, say, share }: TurnSpec): Result<Turn> {
   const width = wholeWidth(row);
   if (Math.abs(by) > width * share) return refuse('wedge-too-large', { by: Math.abs(by), most: width * share });
   const second = row[1];
@@ -45,7 +46,7 @@ export function turnAcross({ row, by, turns, words, share }: TurnSpec): Result<T
   return ok({
     angles: row.map(angleOf),
     data,
-    instructions: row.flatMap((c) => onPiece(row, c, angleOf(c), { by, turns, words, data })),
+    instructions: row.flatMap((c) => onPiece(row, c, angleOf(c), { by, turns, say, data })),
   });
 }
 
@@ -63,7 +64,7 @@ function onPiece(
   row: Row,
   crossed: Crossed,
   angle: number,
-  { by, turns, words, data }: Pick<TurnSpec, 'by' | 'turns' | 'words'> & Pick<Turn, 'data'>,
+  { by, turns, say: codes, data }: Pick<TurnSpec, 'by' | 'turns' | 'say'> & Pick<Turn, 'data'>,
 ): readonly Instruction[] {
   const { inner, outer, before } = crossed;
   const piece = crossed.piece.id;
@@ -71,20 +72,20 @@ function onPiece(
   const last = row[row.length - 1] === crossed;
   const width = wholeWidth(row);
   const [above, below] = beside(outer.at, inner.at);
-  const say = (code: string): Message => ({ code: `${words}.${code}`, data });
+  const say = (code: StepCode): Message => ({ code, data });
   const rests = turns === 'upper' ? 'lower' : 'upper';
   const seeds = { upper: above, lower: below };
   const points = [inner.at, outer.at];
   return [
     mark({
       piece,
-      message: say('mark'),
+      message: say(codes.mark),
       lines: [{ id: 'across', label: '1', points }],
       points: last ? [{ id: 'pin', kind: 'hinge', at: pin }] : [],
     }),
     slash({
       piece,
-      messages: { cut: say('cut'), open: say(by < 0 ? 'lap' : 'open') },
+      messages: { cut: say(codes.cut), open: say(codes.turn) },
       spec: {
         cuts: [{ id: 'across', points }],
         hinges: last ? [{ id: 'pin', at: pin, panels: [turns, rests] }] : [],

@@ -2,7 +2,7 @@ import { pathLength, pointAt } from '../../geometry/index.ts';
 import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter, edgeBefore } from '../../paper/truing/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program } from '../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Under } from '../contract.ts';
 import { numberOf } from '../engine/values.ts';
 import { centreEdge, meetingOn, upperEnd } from './across.ts';
 import { rowAcross, type Crossed, type Row } from './acrossPanels.ts';
@@ -74,14 +74,23 @@ function toOverarm({ chart, size }: Pick<Context, 'chart' | 'size'>, piece: Piec
  * above nothing) or sunk; across panels as if they lay side by side. With a seam the centre keeps the curve; on a fold
  * it is drawn straight, the neckline put back in its shape and the seam beside it made as long as it was.
  */
-export function upperBackTurn(context: Context, by: number, below: number, words: string): Result<Program> {
+/** A round back is opened, a flat one lapped; the rest is said alike. */
+type UpperBackWord = 'round' | 'flatBack';
+
+export function upperBackTurn(context: Context, by: number, below: number, words: UpperBackWord): Result<Program> {
   const found = upperBackOf(context, below);
   if (!found.ok) return found;
   const { piece, edge, row } = found.value;
-  const turned = turnAcross({ row, by, turns: 'upper', words, share: 1 / 4 });
+  const turned = turnAcross({
+    row,
+    by,
+    turns: 'upper',
+    say: { mark: `${words}.mark`, cut: `${words}.cut`, turn: words === 'round' ? 'round.open' : 'flatBack.lap' },
+    share: 1 / 4,
+  });
   if (!turned.ok) return turned;
   const { data } = turned.value;
-  const say = (code: string): Message => ({ code: `${words}.${code}`, data });
+  const say = (code: Under<'round'> & Under<'flatBack'>): Message => ({ code: `${words}.${code}`, data });
   return ok({
     piece: piece.id,
     instructions: [
@@ -127,7 +136,12 @@ function smoothPin(row: Row, by: number, message: Message): readonly Instruction
 }
 
 /** The high round back and the flat upper back: one turn, up or down. */
-export const upperBackDefinition = (id: string, words: string, sign: 1 | -1, source: string): AlterationDefinition =>
+export const upperBackDefinition = (
+  id: 'round-back' | 'flat-upper-back',
+  words: UpperBackWord,
+  sign: 1 | -1,
+  source: string,
+): AlterationDefinition =>
   define({
     id,
     family: 'back',

@@ -2,12 +2,15 @@ import { pathLength, type Point } from '../../geometry/index.ts';
 import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter, edgeBefore } from '../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
-import type { Context, Grip, Instruction, Message, Param } from '../contract.ts';
+import type { Context, Grip, Instruction, Message, Param, Under } from '../contract.ts';
 import { centreEdge, lowerEnd, type Meeting } from './across.ts';
 import { rowAcross, type Crossed, type Row } from './acrossPanels.ts';
 import { amountGrip } from './grip.ts';
 import { turnAcross } from './turnAcross.ts';
 import { asBefore, fair, moveCorner, restoreWidth, rule, splitEdge, squareAcross } from '../operations/index.ts';
+
+/** What a wedge across the back is called in its sentences. */
+export type WedgeWord = 'sway' | 'swayLower' | 'seat';
 
 /** A wedge across a piece, or the panels it is made of: so much at the centre, nothing at the side. */
 export interface Wedge {
@@ -24,7 +27,7 @@ export interface WedgeSpec {
   /** Spread at the centre (mm); below nothing it is folded out. */
   readonly by: number;
   /** Which sentences are said: `sway`, `seat`. */
-  readonly words: string;
+  readonly words: WedgeWord;
   readonly limits: Param;
   /** Where the centre is a seam, the part above the line may turn instead, so that hem and grain stay. */
   readonly turnsUpper?: boolean;
@@ -50,10 +53,16 @@ export function wedge(spec: WedgeSpec): Result<Wedge> {
   const centre = row[0].inner;
   const onFold = piece.fold === edge.id;
   const upperTurns = spec.turnsUpper === true && !onFold;
-  const turned = turnAcross({ row, by, turns: upperTurns ? 'upper' : 'lower', words, share: MOST });
+  const turned = turnAcross({
+    row,
+    by,
+    turns: upperTurns ? 'upper' : 'lower',
+    say: { mark: `${words}.mark`, cut: `${words}.cut`, turn: `${words}.${by < 0 ? 'lap' : 'open'}` },
+    share: MOST,
+  });
   if (!turned.ok) return turned;
   const { data, instructions } = turned.value;
-  const say = (code: string): Message => ({ code: `${words}.${code}`, data });
+  const say: Say = (code) => ({ code: `${words}.${code}`, data });
   const truing = onFold
     ? backToFold(row, edge, by, bottom, say)
     : keptBend(row, edge, by, upperTurns || row.length > 1 ? null : bottom, say);
@@ -72,7 +81,7 @@ export function wedge(spec: WedgeSpec): Result<Wedge> {
   });
 }
 
-type Say = (code: string) => Message;
+type Say = (code: Under<WedgeWord>) => Message;
 
 /** One smooth curve over the bend that the turn has left in a seam where the line crosses it. */
 export const smoothBend = (piece: Piece, { edge, along }: Meeting, by: number, message: Message): Instruction =>

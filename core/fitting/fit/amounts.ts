@@ -1,7 +1,7 @@
 import type { Pattern } from '../../pattern/index.ts';
 import { ADVICE } from '../../units/index.ts';
 import type { Body } from './body.ts';
-import { cupOf, finishedBust } from './size.ts';
+import { cupOf, finishedBust, type FinishedBust } from './size.ts';
 
 export const SCHOOLS = ['finished', 'chart', 'cup', 'whole', 'knit'] as const;
 export type School = (typeof SCHOOLS)[number];
@@ -25,13 +25,17 @@ export interface Amount {
   readonly overshoot: number | null;
 }
 
+/** Why a way of working the amount out was chosen. */
+export type AmountReason =
+  `amount.why.${Exclude<School, 'finished'> | 'nothing'}` | `amount.why.finished.${FinishedBust['from']}`;
+
 export type AmountVerdict = 'none' | 'optional' | 'yes';
 
 export interface Amounts {
   readonly size: string;
   readonly all: readonly Amount[];
   readonly chosen: Amount | null;
-  readonly why: string;
+  readonly why: AmountReason;
   readonly verdict: AmountVerdict;
   readonly missing: readonly string[];
   readonly large: boolean;
@@ -108,7 +112,9 @@ export function bustAmounts(
     all: withOvershoot,
     chosen,
     why: chosen
-      ? `amount.why.${chosen.school}${chosen.school === 'finished' && finished ? `.${finished.from}` : ''}`
+      ? chosen.school === 'finished'
+        ? `amount.why.finished.${finished?.from ?? 'pieces'}`
+        : `amount.why.${chosen.school}`
       : 'amount.why.nothing',
     verdict: size_ < ADVICE.smallBust ? 'none' : size_ <= ADVICE.optionalBust ? 'optional' : 'yes',
     missing: [...(fullBust === undefined ? ['fullBust'] : []), ...(highBust === undefined ? ['highBust'] : [])],

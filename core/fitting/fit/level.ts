@@ -43,12 +43,14 @@ export function levelSizes(body: Body, pattern: Pattern): readonly LevelSize[] {
   });
 }
 
+export type LeaveReason = `bust.${'optional.loose' | 'none.chart' | 'none.ease'}`;
+
 /** Why the bust may be left alone; null where it is worth altering. */
 export function mayLeaveBust(
   amounts: Amounts | null,
   body: Body,
   pattern: Pattern,
-): { readonly code: string; readonly data: Readonly<Record<string, number>> } | null {
+): { readonly code: LeaveReason; readonly data: Readonly<Record<string, number>> } | null {
   const total = amounts?.chosen?.total;
   if (!amounts || total === undefined || amounts.verdict === 'yes' || body.fullBust === undefined) return null;
   const finished = finishedBust(pattern, amounts.size);

@@ -1,9 +1,11 @@
 import { flatOf } from '../../alterations/index.ts';
 import type { ChartRow, Pattern } from '../../pattern/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { ok, refuse, type Coded, type Result } from '../../units/index.ts';
 import type { Body } from './body.ts';
 
 export type SizeMethod = 'highBust' | 'fullBust' | 'hip';
+export type SizeReason =
+  `size.${`${'highBust' | 'fullBust' | 'hip'}.nearest` | 'fullBust.cost' | 'cup' | `tie.${'smaller' | 'larger'}` | 'below-chart' | 'above-chart'}`;
 export type SizeError = 'size-needs-high-bust' | 'size-needs-full-bust' | 'size-needs-hip' | 'chart-has-no-bust';
 const NEEDS = {
   highBust: 'size-needs-high-bust',
@@ -64,7 +66,7 @@ export interface SizeChoice {
   readonly larger: SizeOption | null;
   readonly options: readonly SizeOption[];
   /** Codes of the reasons, in the order they are said. */
-  readonly reasons: readonly { readonly code: string; readonly data: Readonly<Record<string, string | number>> }[];
+  readonly reasons: readonly Coded<SizeReason>[];
 }
 
 export interface FinishedBust {
@@ -92,7 +94,7 @@ export function finishedBust(pattern: Pattern, size: string): FinishedBust | nul
 }
 
 /** That the cups of rows near this high bust decided, and what they are. */
-function cupReason(chosen: SizeOption, near: readonly SizeOption[], pattern: Pattern) {
+function cupReason(chosen: SizeOption, near: readonly SizeOption[], pattern: Pattern): Coded<SizeReason> {
   const cup = (size: string): number => {
     const row = pattern.chart.find((r) => r.size === size);
     return row ? cupOf(row, pattern) : pattern.draftCup;
@@ -141,13 +143,13 @@ export function startingSize(
   const i = options.indexOf(chosen);
   const tie =
     !cupped && sorted[1] !== undefined && Math.abs(Math.abs(sorted[1].difference) - Math.abs(chosen.difference)) < 1e-9;
-  const reasons: { code: string; data: Readonly<Record<string, string | number>> }[] = [
+  const reasons: Coded<SizeReason>[] = [
     {
-      code: `size.${method}.nearest`,
+      code: `size.${method}.nearest` as const,
       data: { size: chosen.size, measured, chart: chosen.chart, difference: chosen.difference },
     },
     ...(cupped ? [cupReason(cupped, near, pattern)] : []),
-    ...(tie ? [{ code: loose ? 'size.tie.smaller' : 'size.tie.larger', data: {} }] : []),
+    ...(tie ? [{ code: loose ? ('size.tie.smaller' as const) : ('size.tie.larger' as const), data: {} }] : []),
   ];
   const first = options[0];
   const last = options.at(-1);

@@ -13,7 +13,7 @@ import {
   dashId,
   dashOf,
 } from '../tracing/index.ts';
-import { ok, refuse, type Refusal, type Result } from '../../units/index.ts';
+import { ok, refuse, type Coded, type Result } from '../../units/index.ts';
 import { pieceOfSvg } from './svgPieces.ts';
 import { Budget, Pen } from './pen.ts';
 import { sendSvg } from './svgSend.ts';
@@ -293,7 +293,7 @@ export function readSvg(text: string): Result<Lines, SvgError> {
     styles: [...styles.values()],
     pages: [{ width: inMm(width, 2), height: inMm(height, 3) }],
     unit,
-    repairs: [...told].map(([code, count]): Refusal<RepairCode> => ({ code, data: { count } })),
+    repairs: [...told].map(([code, count]): Coded<RepairCode> => ({ code, data: { count } })),
     pieces: root.children.flatMap((e) => pieceOfSvg(e, factor) ?? []),
   });
 }

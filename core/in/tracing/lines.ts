@@ -1,6 +1,6 @@
 import { boundsOf, boxAround, hullBox, spansOf, type Box, type Path, type Point } from '../../geometry/index.ts';
 import type { Piece } from '../../pattern/index.ts';
-import type { Refusal } from '../../units/index.ts';
+import type { Coded } from '../../units/index.ts';
 
 /** What a line is, where the file says so (by layer, or in data that came with it). */
 export const LINE_KINDS = [
@@ -96,7 +96,7 @@ export interface Lines {
   readonly pages: readonly { readonly width: number; readonly height: number }[];
   readonly unit: LineUnit;
   /** What was repaired or left out on the way. */
-  readonly repairs: readonly Refusal<RepairCode>[];
+  readonly repairs: readonly Coded<RepairCode>[];
   /** Pieces that the file describes whole: our own files do. */
   readonly pieces: readonly Piece[];
   /** What was marked by hand, outline by outline. */

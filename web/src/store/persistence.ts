@@ -1,6 +1,6 @@
 import { merge3, readJob, readWearer, type Clash, type Job, type Wearer } from '@ample/core/documents';
 import { versionOf, withVersion } from '@ample/core/fitting/toile';
-import type { Refusal, Result } from '@ample/core/units';
+import { ok, refuse, type Refusal, type Result } from '@ample/core/units';
 import { format as clock } from '../lib/time.ts';
 import { db, isSilent, tableOf, type Kind } from './db.ts';
 import { freshId } from '../lib/ids.ts';
@@ -55,14 +55,14 @@ export async function saveTogether(
     const done = await db.transaction('rw', [db.jobs, db.wearers, db.patterns, db.touched], async () => {
       const [rawJob, rawWearer] = await Promise.all([db.jobs.get(mine.job.id), db.wearers.get(mine.wearer.id)]);
       const gone = (bases.job !== undefined && !rawJob) || (bases.wearer !== undefined && !rawWearer);
-      if (gone && !again) return { ok: false as const, error: { code: 'document-gone', data: {} } };
+      if (gone && !again) return refuse('document-gone');
       const theirs = {
         job: changedElsewhere(rawJob, bases.job, readJob),
         wearer: changedElsewhere(rawWearer, bases.wearer, readWearer),
       };
       const saved = bringTogether(mine, theirs);
       await write(saved, mine, { job: !rawJob, wearer: !rawWearer });
-      return { ok: true as const, value: saved };
+      return ok(saved);
     });
     if (done.ok) {
       knows('job', done.value.job.id, done.value.job);

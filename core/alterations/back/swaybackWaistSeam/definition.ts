@@ -1,5 +1,5 @@
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, StepCode, Values } from '../../contract.ts';
 import { centreEdge, lowerEnd } from '../../kit/across.ts';
 import { choice, define, held } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
@@ -23,9 +23,9 @@ function plan(context: Context, values: Values): Result<Program> {
   if (!edge) return refuse('back-not-found', {});
   const at = lowerEnd(edge);
   const data = { by, panels: row.value.length };
-  const say = (code: string): Message => ({ code, data });
+  const say = (code: StepCode): Message => ({ code, data });
   const to = { x: at.x, y: at.y - by };
-  const raised = (on: readonly OnWaist[], stage: 'true' | 'match', code: string): readonly Instruction[] =>
+  const raised = (on: readonly OnWaist[], stage: 'true' | 'match', code: StepCode): readonly Instruction[] =>
     on.map((o) => redraw({ stage, piece: o.piece.id, message: say(code), as: raiseCentre(o.piece, by, o.panel) }));
   return ok({
     piece: piece.id,

@@ -38,7 +38,7 @@ export const fullBustCutOnSleeve: AlterationDefinition = define({
   source:
     'The slash hinged on the underarm curve; a second hinge on the overarm lets the sleeve swing and keeps the drop small.',
   suggest: suggestSetback,
-  suits: (pieces) => suits(findFront(pieces, HOW), 'cut-on'),
+  suits: (pieces) => suits(findFront(pieces, HOW), 'why.cut-on'),
   plan: (context, values) => bustProgram(context, values, HOW),
   holds: seamsHold,
 });

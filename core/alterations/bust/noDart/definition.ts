@@ -43,7 +43,7 @@ export const fullBustNoDart: AlterationDefinition = define({
   suggest: suggestSetback,
   suits: (pieces) => {
     const front = pieces.find((p) => p.part === 'front');
-    return suits(findFront(pieces, HOW), 'no-dart', front && front.darts.length > 0 ? 'possible' : 'best');
+    return suits(findFront(pieces, HOW), 'why.no-dart', front && front.darts.length > 0 ? 'possible' : 'best');
   },
   plan: (context, values) => bustProgram(context, values, HOW),
   holds: seamsHold,

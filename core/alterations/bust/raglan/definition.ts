@@ -32,7 +32,7 @@ export const fullBustRaglan: AlterationDefinition = define({
   ],
   source: 'The slash of a front without darts, hinged on the raglan seam line; the sleeve is not touched.',
   suggest: suggestSetback,
-  suits: (pieces) => suits(findFront(pieces, HOW), 'raglan'),
+  suits: (pieces) => suits(findFront(pieces, HOW), 'why.raglan'),
   plan: (context, values) => bustProgram(context, values, HOW),
   holds: seamsHold,
 });

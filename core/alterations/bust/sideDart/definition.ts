@@ -33,7 +33,7 @@ export const fullBustSideDart: AlterationDefinition = define({
   ],
   source: 'The usual three-line slash of dressmaking handbooks, hinged on the armhole seam line.',
   suggest: suggestSetback,
-  suits: (pieces) => suits(findFront(pieces, HOW), 'side-dart'),
+  suits: (pieces) => suits(findFront(pieces, HOW), 'why.side-dart'),
   plan: (context, values) => bustProgram(context, values, HOW),
   holds: seamsHold,
 });

@@ -5,11 +5,11 @@ import { ok, refuse, type Result } from '../../../units/index.ts';
 import { findBustPoint } from '../../kit/bust/landmarks.ts';
 import { seamsHold } from '../../kit/bust/promises.ts';
 import { pick } from '../../kit/bust/params.ts';
-import type { AlterationDefinition, Context, Instruction, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Program, StepCode, Values } from '../../contract.ts';
 import { choiceOf } from '../../engine/values.ts';
 import { capDart, landmark, mark, match, retip } from '../../operations/index.ts';
 
-const TIP: Readonly<Partial<Record<Dart['kind'], string>>> = {
+const TIP: Readonly<Partial<Record<Dart['kind'], StepCode>>> = {
   side: 'bustPoint.tip.side',
   french: 'bustPoint.tip.french',
   waist: 'bustPoint.tip.waist',

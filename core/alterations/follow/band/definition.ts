@@ -1,5 +1,5 @@
 import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { levelBand } from '../../kit/band.ts';
 import { define } from '../../kit/define.ts';
 import { followings, sideLengthOf } from '../../kit/follow.ts';
@@ -27,7 +27,7 @@ function plan(context: Context, _values: Values): Result<Program> {
   const total = parts.reduce((n, x) => n + x.by, 0);
   if (parts.length === 0) return refuse('nothing-to-follow', { kind: 'neck' });
   const data = { by: total, percent: Math.round(100 * (parts[0]?.ratio ?? 1)) };
-  const say = (code: string): Message => ({ code: `bandFollows.${code}`, data });
+  const say = (code: Under<'bandFollows'>): Message => ({ code: `bandFollows.${code}`, data });
   const cuts = parts.map((x, i) => ({ id: `line ${i + 1}`, points: [x.line.at, x.line.to].map(lying.point) }));
   const first = parts[0] as (typeof parts)[number];
   let moved = 0;

@@ -1,6 +1,6 @@
 import { ok, type Result } from '../../../units/index.ts';
 import { fittedCap } from '../../../paper/truing/index.ts';
-import type { AlterationDefinition, Context, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held } from '../../kit/define.ts';
 import { followings, sideLengthOf, wantedLength } from '../../kit/follow.ts';
 import { fitCap, mark, match, matchSeam } from '../../operations/index.ts';
@@ -20,7 +20,7 @@ function plan(context: Context, _values: Values): Result<Program> {
   const fitted = fittedCap(follower, goal);
   if (!fitted.ok) return fitted;
   const data = { by, raised: fitted.value.raised };
-  const say = (code: string): Message => ({ code: `cap.${code}`, data });
+  const say = (code: Under<'cap'>): Message => ({ code: `cap.${code}`, data });
   return ok({
     piece: follower.id,
     instructions: [

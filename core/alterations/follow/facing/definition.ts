@@ -1,5 +1,5 @@
 import { ok, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { define } from '../../kit/define.ts';
 import { facingDepth } from '../../kit/facing.ts';
 import { followings } from '../../kit/follow.ts';
@@ -9,7 +9,7 @@ import { drawAlong, mark, match } from '../../operations/index.ts';
 function plan(context: Context, _values: Values): Result<Program> {
   const found = followings(context, 'neck', ['facingFront', 'facingBack']);
   if (!found.ok) return found;
-  const say = (code: string, depth: number): Message => ({ code: `facing.${code}`, data: { depth } });
+  const say = (code: Under<'facing'>, depth: number): Message => ({ code: `facing.${code}`, data: { depth } });
   const instructions = found.value.flatMap((f): readonly Instruction[] => {
     const depth = facingDepth(f.follower);
     return [

@@ -1,5 +1,5 @@
 import { ok, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { define } from '../../kit/define.ts';
 import { followings, sideLengthOf, wantedLength } from '../../kit/follow.ts';
 import { drawAlong, mark, match } from '../../operations/index.ts';
@@ -10,7 +10,7 @@ function plan(context: Context, _values: Values): Result<Program> {
   if (!found.ok) return found;
   const instructions = found.value.flatMap((f): readonly Instruction[] => {
     const data = { by: wantedLength(f) - sideLengthOf(f.follower, f.following) };
-    const say = (code: string): Message => ({ code: `pocket.${code}`, data });
+    const say = (code: Under<'pocket'>): Message => ({ code: `pocket.${code}`, data });
     return [
       mark({ piece: f.follower.id, message: say('mark') }),
       drawAlong({ piece: f.follower.id, message: say('draw'), of: f.leader.id, as: { seam: f.seam.id } }),

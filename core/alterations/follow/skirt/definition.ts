@@ -1,6 +1,6 @@
 import { levelOf, waistOf } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held } from '../../kit/define.ts';
 import { followings, sideLengthOf, wantedLength } from '../../kit/follow.ts';
 import { alongAt, ROUND, sideLength, sideOn, solveKnot, widenStep } from '../../kit/sides.ts';
@@ -18,7 +18,7 @@ function plan(context: Context, _values: Values): Result<Program> {
     return { f, wanted };
   });
   const data = { by };
-  const say = (code: string): Message => ({ code: `skirt.${code}`, data });
+  const say = (code: Under<'skirt'>): Message => ({ code: `skirt.${code}`, data });
   for (const { f, wanted } of steps) {
     const side = sideOn(f.follower);
     if (!side) return refuse('side-missing', {});

@@ -35,7 +35,7 @@ export const onPanels = (top: 'armhole' | 'shoulder', hinge: number): Alteration
   source:
     'The slash along the inside of the princess seam; the side opening is closed into the seam, the centre front lengthened to match.',
   suggest: () => ({}),
-  suits: (pieces) => suits(findPanels(pieces, top), `princess-${top}`),
+  suits: (pieces) => suits(findPanels(pieces, top), `why.princess-${top}`),
   plan: (context, values) => princessProgram(context, values, top),
   holds: seamsHold,
 });

@@ -1,7 +1,7 @@
 import { reversePath } from '../../../geometry/index.ts';
 import { apexMark, edgesWithRole } from '../../../pattern/index.ts';
 import { degrees, ok, type Result } from '../../../units/index.ts';
-import type { Context, Grip, Instruction, Program, Values } from '../../contract.ts';
+import type { Context, Grip, Instruction, Message, Program, Values } from '../../contract.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
 import { BUST_PARAMS } from './params.ts';
 import { advice } from './promises.ts';
@@ -110,7 +110,7 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
       tell({ stage: 'true', message: { code: 'fba.true.keep', data: { ...data, role } }, what: { widthOf: role } }),
     );
   else {
-    const taper = { code: lap ? 'fba.true.addBack' : 'fba.true.taper', data: { ...data, shape, role } };
+    const taper: Message = { code: lap ? 'fba.true.addBack' : 'fba.true.taper', data: { ...data, shape, role } };
     steps.push(
       splitEdge({ message: taper, edge: sideEdge, at: along }),
       restoreWidth({

@@ -44,7 +44,7 @@ export function throughDart({ id, dart, on, source }: Through): AlterationDefini
     suits: (pieces) => {
       const front = pieces.find((p) => p.part === 'front');
       const others = (front?.darts ?? []).filter((d) => d.kind !== dart && d.kind !== 'waist');
-      return suits(findFront(pieces, how), `${dart}-dart`, others.length > 0 ? 'possible' : 'best');
+      return suits(findFront(pieces, how), `why.${dart}-dart`, others.length > 0 ? 'possible' : 'best');
     },
     plan: (context, values) => bustProgram(context, values, how),
     holds: seamsHold,

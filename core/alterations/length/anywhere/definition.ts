@@ -1,5 +1,5 @@
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
 import { choice, define, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { alongLines, lineAcross, type LengthLine } from '../../kit/lengthLines.ts';
@@ -40,7 +40,7 @@ function plan(context: Context, values: Values): Result<Program> {
     pieces: lines.length,
     lines: 1,
   };
-  const say = (code: string): Message => ({ code: `length.${code}`, data });
+  const say = (code: Under<'length'>): Message => ({ code: `length.${code}`, data });
   return ok({
     piece: first.piece.id,
     instructions: [

@@ -1,5 +1,5 @@
 import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
 import { choice, define, length, share } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { alongLines, type LengthLine } from '../../kit/lengthLines.ts';
@@ -34,7 +34,7 @@ function plan(context: Context, values: Values): Result<Program> {
     pieces: pieces.length,
     lines: lines.length,
   };
-  const say = (code: string): Message => ({ code: `length.${code}`, data });
+  const say = (code: Under<'length'>): Message => ({ code: `length.${code}`, data });
   const [first] = found.filter((c) => c.piece === pieces[0]);
   if (!first) return refuse('no-line-here', { where });
   const at = first.left.at;

@@ -4,7 +4,7 @@ import type { AlterationDefinition, Context, Message, Program, Values } from '..
 import { define, held, length, tenth } from '../../kit/define.ts';
 import { fitBy } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
-import { alongLines, type LengthLine } from '../../kit/lengthLines.ts';
+import { alongLines, type LengthLine, type LineWord } from '../../kit/lengthLines.ts';
 import { numberOf } from '../../engine/values.ts';
 import { match } from '../../operations/index.ts';
 import { linesOn } from './layout.ts';
@@ -17,7 +17,7 @@ function plan({ pieces }: Context, values: Values): Result<Program> {
   const skirts = pieces.filter((p) => PARTS.includes(p.part));
   const [first] = skirts;
   if (!first) return refuse('hip-missing', { piece: pieces[0]?.name ?? '' });
-  const say = (code: string): Message => ({
+  const say = (code: LineWord | 'match'): Message => ({
     code: `hipDepth.${code === 'open' || code === 'lap' ? (by > 0 ? 'lower' : 'higher') : code}`,
     data: { by: Math.abs(by), pieces: skirts.length },
   });

@@ -1,6 +1,6 @@
 import { scale, type Point } from '../../../geometry/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held, length, tenth } from '../../kit/define.ts';
 import { fitBy } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
@@ -17,7 +17,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const by = numberOf(values, 'by');
   const out = numberOf(values, 'out');
   const data = { by: Math.abs(by), out: Math.abs(out) };
-  const say = (code: string): Message => ({ code: `underarm.${code}`, data });
+  const say = (code: Under<'underarm'>): Message => ({ code: `underarm.${code}`, data });
   const target = (u: Underarm): Point => targetOf(u, by, out);
   const instructions = found.flatMap((u): readonly Instruction[] => {
     const sleeve = u.curve.role === 'cap';

@@ -1,7 +1,7 @@
 import { add, type Point } from '../../../geometry/index.ts';
 import type { Piece } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
 import { beside, meetings } from '../../kit/across.ts';
 import { levelBand } from '../../kit/band.ts';
 import { define, held, length } from '../../kit/define.ts';
@@ -36,7 +36,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const shift = lying.way({ x: 0, y: by });
   // With paper only nothing is known of the band's own height.
   const data = { by: Math.abs(by), ...(context.flat ? {} : { height, wanted: height + by }) };
-  const say = (code: string): Message => ({ code: `band.${code}`, data });
+  const say = (code: Under<'band'>): Message => ({ code: `band.${code}`, data });
   return ok({
     piece: piece.id,
     instructions: [

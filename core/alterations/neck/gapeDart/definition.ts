@@ -4,7 +4,7 @@ import { slashPiece, type SlashSpec } from '../../../paper/slash/index.ts';
 import { fairRun } from '../../../paper/truing/index.ts';
 import { ok, type Result } from '../../../units/index.ts';
 import { dartMouthPoint } from '../../kit/bust/landmarks.ts';
-import type { AlterationDefinition, Context, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held, length, share } from '../../kit/define.ts';
 import { numberOf } from '../../engine/values.ts';
 import { capDart, fair, mark, match, retip, slash } from '../../operations/index.ts';
@@ -23,7 +23,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const angle = way * 2 * Math.asin(by / 2 / reach);
   const mouth = dartMouthPoint(piece, dart, pivot);
   const data = { by, degrees: (Math.abs(angle) * 180) / Math.PI, dart: dart.kind, reach };
-  const say = (code: string): Message => ({ code: `gape.${code}`, data });
+  const say = (code: Under<'gape'>): Message => ({ code: `gape.${code}`, data });
   const side = neckFirst ? 1 : -1;
   const seed = (sign: number): Point => {
     // Beside the neckline, just below it.

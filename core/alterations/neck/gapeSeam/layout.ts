@@ -2,7 +2,7 @@ import { pathLength } from '../../../geometry/index.ts';
 import { solveBetween } from '../../../numeric/index.ts';
 import { requireEdge, type Piece } from '../../../pattern/index.ts';
 import { trimEnd } from '../../../paper/truing/index.ts';
-import type { Instruction, Message } from '../../contract.ts';
+import type { Instruction, Message, Under } from '../../contract.ts';
 import { shoulderAtNeck, type ShoulderOn, type ShoulderPair } from '../../kit/shoulder.ts';
 import { asBefore, moveJoint } from '../../operations/index.ts';
 
@@ -12,7 +12,7 @@ const LEAVES = 0.9;
 /** Front and back each give at least this share. */
 export const LEAST = 0.2;
 
-export const said = (code: string, data: Message['data']): Message => ({ code: `pinned.${code}`, data });
+export const said = (code: Under<'pinned'>, data: Message['data']): Message => ({ code: `pinned.${code}`, data });
 
 /** The neck end of one shoulder taken in: the neckline cut shorter, the shoulder drawn to it from nothing at `over`. */
 export function atShoulder(on: ShoulderOn, by: number, over: number, data: Message['data']): Instruction {

@@ -1,6 +1,6 @@
 import { edgesWithRole } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { centreEdge, upperEnd } from '../../kit/across.ts';
 import { facingDepth } from '../../kit/facing.ts';
 import { define, held, length } from '../../kit/define.ts';
@@ -24,7 +24,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const most = Math.min(front.length, back.length) * 0.6;
   if (wide > most) return refuse('neck-too-wide', { wanted: wide, most });
   const data = { by: Math.abs(by), back: Math.abs(backBy), wide: Math.abs(wide) };
-  const say = (code: string): Message => ({ code: `neckline.${code}`, data });
+  const say = (code: Under<'neckline'>): Message => ({ code: `neckline.${code}`, data });
   const instructions: Instruction[] = [mark({ piece: front.piece.id, message: say('mark') })];
   for (const [on, amount] of [
     [front, by],

@@ -2,7 +2,7 @@ import { amountGrip } from '../../kit/grip.ts';
 import { endOf, pathLength } from '../../../geometry/index.ts';
 import { requireEdge } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, StepCode, Values } from '../../contract.ts';
 import { define, held, length } from '../../kit/define.ts';
 import { shoulderPair } from '../../kit/shoulder.ts';
 import { BODICE } from '../../kit/shoulderFit.ts';
@@ -26,7 +26,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const neckSize = pathLength(requireEdge(giver.piece, giver.neck).path);
   if (n > neckSize / 2) return refuse('sliver-too-wide', { wanted: n, most: neckSize / 2 });
   const data = { by: t, neck: n };
-  const say = (code: string): Message => ({ code, data });
+  const say = (code: StepCode): Message => ({ code, data });
   const ends = [from(giver, giver.neck, n), from(giver, giver.armhole, t)];
   const joint = jointOnCap(context, front.piece.id);
   const instructions: Instruction[] = [

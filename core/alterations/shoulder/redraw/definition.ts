@@ -37,7 +37,7 @@ function plan(context: Context, values: Values): Result<Program> {
     const to = placeOn(on, on.length + by);
     const said = {
       stage: 'true' as const,
-      message: { code: by < 0 ? 'shoulder.redraw.in' : 'shoulder.redraw.out', data },
+      message: { code: by < 0 ? 'shoulder.redraw.in' : 'shoulder.redraw.out', data } as const,
     };
     const steps = shoulderTo(on, to, on.hinge.reach, said);
     change += armholeChange(on, steps);

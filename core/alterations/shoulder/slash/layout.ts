@@ -16,7 +16,7 @@ import {
 import { solveBetween } from '../../../numeric/index.ts';
 import { requireEdge } from '../../../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
-import type { Instruction, Message } from '../../contract.ts';
+import type { Instruction, Message, StepCode } from '../../contract.ts';
 import { cutPlace, keepShoulderCorners, smoothHinge, type ShoulderOn } from '../../kit/shoulder.ts';
 import { mark, rule, slash } from '../../operations/index.ts';
 
@@ -55,7 +55,7 @@ export function onOne(on: ShoulderOn, by: number, data: Message['data']): Result
   const seed = add(lerp(cut, on.shoulderPoint, 0.6), scale(inward, 3));
   const other = add(lerp(cut, on.shoulderPoint, -0.06), scale(inward, 6));
   const piece = on.piece.id;
-  const say = (code: string): Message => ({
+  const say = (code: StepCode): Message => ({
     code,
     data: { ...data, pinned: requireEdge(on.piece, on.armhole).role },
   });

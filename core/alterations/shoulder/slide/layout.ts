@@ -2,7 +2,7 @@ import { add, endOf, pathLength, scale, sub, unit, type Point } from '../../../g
 import { requireEdge } from '../../../pattern/index.ts';
 import { slashPiece, type SlashSpec } from '../../../paper/slash/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { Instruction, Message } from '../../contract.ts';
+import type { Instruction, Message, StepCode } from '../../contract.ts';
 import { cutPlace, keepShoulderCorners, type ShoulderOn } from '../../kit/shoulder.ts';
 import { fair, mark, rule, slash } from '../../operations/index.ts';
 
@@ -24,7 +24,7 @@ export function onOne(on: ShoulderOn, by: number, data: Message['data']): Result
   if (Math.abs(by) > room - 5) return refuse('no-room-to-slide', { wanted: Math.abs(by), most: Math.max(0, room - 5) });
   const way = outward(on);
   const piece = on.piece.id;
-  const say = (code: string): Message => ({ code, data });
+  const say = (code: StepCode): Message => ({ code, data });
   const total = pathLength(requireEdge(on.piece, on.armhole).path);
   const at = on.neckFirst ? on.hinge.reach : total - on.hinge.reach;
   const points = [cut, corner, pin];

@@ -1,6 +1,6 @@
 import { edgesWithRole, levelOf } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { alongAt, sideLength, sidesOf, targetAt, widenStep, type SideOn } from '../../kit/sides.ts';
@@ -26,7 +26,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const by = numberOf(values, 'by');
   const each = by / 4;
   const data = { by: Math.abs(by), each: Math.abs(each) };
-  const say = (code: string): Message => ({ code: `sweep.${code}`, data });
+  const say = (code: Under<'sweep'>): Message => ({ code: `sweep.${code}`, data });
   const instructions = sides.flatMap((side): readonly Instruction[] => {
     const size = sideLength(side);
     const from = start(side);

@@ -1,5 +1,5 @@
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { numberOf } from '../../engine/values.ts';
@@ -12,7 +12,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const by = numberOf(values, 'by');
   const each = by / 4;
   const data = { by: Math.abs(by), each: Math.abs(each) };
-  const say = (code: string): Message => ({ code: `hip.${code}`, data });
+  const say = (code: Under<'hip'>): Message => ({ code: `hip.${code}`, data });
   const pieces = context.pieces.filter((p) => p.part === 'skirtFront' || p.part === 'skirtBack');
   const instructions: Instruction[] = [];
   let first: Slashed | null = null;

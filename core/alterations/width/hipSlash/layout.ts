@@ -2,7 +2,7 @@ import { distance, endOf, pathLength, pointAt, rotateAbout, type Point } from '.
 import { edgesWithRole, levelOf, type Piece } from '../../../pattern/index.ts';
 import { follow } from '../../../paper/slash/index.ts';
 import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
-import type { Context, Fit, Instruction, Message } from '../../contract.ts';
+import type { Context, Fit, Instruction, Message, Under } from '../../contract.ts';
 import { meetingOn } from '../../kit/across.ts';
 import { tenth } from '../../kit/define.ts';
 import { fitBy, USUAL_EASE } from '../../kit/fitBy.ts';
@@ -57,7 +57,7 @@ const swapped = (path: SideOn['edge']['path']): SideOn['edge']['path'] => ({
   ),
 });
 
-export function onOne(found: Slashed, each: number, say: (code: string) => Message): readonly Instruction[] {
+export function onOne(found: Slashed, each: number, say: (code: Under<'hip'>) => Message): readonly Instruction[] {
   const { side, waist, foot, crossing, pin } = found;
   const id = side.piece.id;
   // The upper part turns about the waist until the upright line has opened by the amount at hip level.

@@ -1,5 +1,5 @@
 import { ok, refuse, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { choice, define, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { openings, sidesOf, targetAt, wholeSide, widenStep, type SideOn } from '../../kit/sides.ts';
@@ -14,7 +14,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const level = choiceOf(values, 'level');
   const each = by / 4;
   const data = { by: Math.abs(by), each: Math.abs(each), level };
-  const message = (code: string): Message => ({ code: `sideAdd.${code}`, data });
+  const message = (code: Under<'sideAdd'>): Message => ({ code: `sideAdd.${code}`, data });
   const instructions: Instruction[] = [];
   // At the underarm the whole side goes out, what opens in it with it; elsewhere what lies below its darts.
   const sides = sidesOf(context.pieces).map((s) => (level === 'underarm' || level === 'bust' ? wholeSide(s) : s));

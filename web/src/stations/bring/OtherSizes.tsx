@@ -13,7 +13,7 @@ import {
   type Traced,
 } from '@ample/core/in/tracing';
 import type { Refusal } from '@ample/core/units';
-import { sayFileRefusal, sayProblem } from '@ample/core/words';
+import { noun, sayFileRefusal, sayProblem } from '@ample/core/words';
 import { shownOf, useBring, leavePiece } from '../../store/bring.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { takePieces } from '../../store/takePiece.ts';
@@ -102,7 +102,7 @@ export function OtherSizes({ traced, choices }: { readonly traced: Traced; reado
       </ul>
       {failed && <Notice grade="fault">{sayFileRefusal(failed, units)}</Notice>}
       <button className="btn mt-2" disabled={ready.length === 0} onClick={take}>
-        Take it with {ready.length} other {ready.length === 1 ? 'size' : 'sizes'}
+        Take it with {ready.length} other {noun(ready.length, 'size', 'sizes')}
       </button>
     </section>
   );

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Dialog } from 'radix-ui';
 import { LOOKS_LIKE, pasteChart } from '@ample/core/fitting/fit';
 import type { Pattern } from '@ample/core/pattern';
-import { sayChartProblem } from '@ample/core/words';
+import { counted, sayChartProblem } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../shared/parts.tsx';
@@ -52,7 +52,7 @@ export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
           </label>
           {read && (
             <p className="mt-3" role="status">
-              {read.rows.length} {read.rows.length === 1 ? 'size' : 'sizes'} read
+              {counted(read.rows.length, 'size')} read
               {read.rows.length > 0 && `: ${read.rows.map((r) => r.size).join(', ')}`}.
             </p>
           )}

@@ -3,7 +3,15 @@ import type { Draft } from '@ample/core/fitting/plan';
 import type { MeasurementKey } from '@ample/core/pattern';
 import { aimsOf, type Solution } from '@ample/core/fitting/solve';
 import { TOL } from '@ample/core/units';
-import { MEASUREMENT_WORDS, PARAM_WORDS, sayRefusal, saySolved, sayUnreached, stepName } from '@ample/core/words';
+import {
+  counted,
+  MEASUREMENT_WORDS,
+  PARAM_WORDS,
+  sayRefusal,
+  saySolved,
+  sayUnreached,
+  stepName,
+} from '@ample/core/words';
 import { resolvedJob } from '../../store/draftWorker.ts';
 import { takeAmounts } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
@@ -62,7 +70,7 @@ export function Solver({ draft }: { readonly draft: Draft }) {
       </p>
       <details className="mt-2 border-y border-line">
         <summary className="min-h-[40px] cursor-pointer py-2">
-          {chosen.length} {chosen.length === 1 ? 'difference' : 'differences'} to solve for
+          {counted(chosen.length, 'difference')} to solve for
         </summary>
         <div className="mb-2 grid grid-cols-2 gap-x-3">
           {rows.map((r) => (

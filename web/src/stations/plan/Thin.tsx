@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Draft } from '@ample/core/fitting/plan';
 import type { Thinned, Worth } from '@ample/core/fitting/solve';
-import { sayWorth, stepName } from '@ample/core/words';
+import { noun, sayWorth, stepName } from '@ample/core/words';
 import { resolvedJob } from '../../store/draftWorker.ts';
 import { editJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
@@ -49,7 +49,7 @@ export function SmallestPlan({ draft, thinned }: { readonly draft: Draft; readon
     <section className="sheet p-3" aria-label="The smallest plan">
       <h2>The smallest plan</h2>
       <p className="mb-2 text-sm text-quiet">
-        Without {drop.length === 1 ? 'this step' : 'these steps'} nothing would be left that a tape can tell:
+        Without {noun(drop.length, 'this step', 'these steps')} nothing would be left that a tape can tell:
       </p>
       <ul className="mb-3 list-disc pl-5">
         {drop.map((s) => (

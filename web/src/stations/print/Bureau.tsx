@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { FAULTS, isOver, type Estimate, type Fault, type Ticket } from '@ample/core/out/bureau';
-import { FAULT_WORDS, sayBureau, sayMoney, sayTicket } from '@ample/core/words';
+import { counted, FAULT_WORDS, sayBureau, sayMoney, sayTicket } from '@ample/core/words';
 import {
   followTicket,
   forgetTicket,
@@ -190,8 +190,7 @@ function TicketView({ job, ticket }: { readonly job: string; readonly ticket: Ti
     <div className="space-y-2 border-l-4 border-carbon px-3">
       <p role="status">{sayTicket(ticket)}</p>
       <p className="text-sm text-quiet">
-        {ticket.name}, {ticket.copies} {ticket.copies === 1 ? 'copy' : 'copies'},{' '}
-        <span className="num">{sayMoney(ticket.cents)}</span>
+        {ticket.name}, {counted(ticket.copies, 'copy', 'copies')}, <span className="num">{sayMoney(ticket.cents)}</span>
       </p>
       {silent && <Notice grade="look">{sayBureau(silent, units)}</Notice>}
       <div className="flex gap-2">

@@ -2,7 +2,7 @@ import { Download } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { layPages, type PageMap } from '@ample/core/out';
-import { handSheet, sayPatches, sayRefusal } from '@ample/core/words';
+import { counted, handSheet, noun, sayPatches, sayRefusal } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { download, fileName } from '../../store/export.ts';
 import { useJob } from '../../store/job.ts';
@@ -163,15 +163,15 @@ function MapWords({ map }: { readonly map: PageMap }) {
   if (map.apart)
     return (
       <p>
-        <span className="num">{map.tiles.length}</span> {map.tiles.length === 1 ? 'page' : 'pages'}, each piece joined
-        by itself, {rest}
+        <span className="num">{map.tiles.length}</span> {noun(map.tiles.length, 'page', 'pages')}, each piece joined by
+        itself, {rest}
       </p>
     );
   if (map.paper !== 'roll')
     return (
       <p>
-        <span className="num">{map.tiles.length}</span> {map.tiles.length === 1 ? 'page' : 'pages to join'}, {map.rows}{' '}
-        {map.rows === 1 ? 'row' : 'rows'} of {map.columns}, {rest}
+        <span className="num">{map.tiles.length}</span> {noun(map.tiles.length, 'page', 'pages to join')},{' '}
+        {counted(map.rows, 'row')} of {map.columns}, {rest}
       </p>
     );
   const long = map.rows > 1 ? (map.rows - 1) * map.step.height + map.size.height : map.size.height;

@@ -1,3 +1,4 @@
+import { noun } from '@ample/core/words';
 import { useBring } from '../../../store/bring.ts';
 import { isTaken, piecesAreRight } from '../../../store/contact.ts';
 import { ContactCard } from './ContactCard.tsx';
@@ -29,7 +30,7 @@ export function ContactSheet() {
             ? 'Reading the pieces…'
             : open === 0
               ? 'No questions are open.'
-              : `${open} of ${contact.pieces.length} ${open === 1 ? 'has' : 'have'} a question; ${contact.pieces.length - taken === 0 ? 'look at them' : `${contact.pieces.length - taken} will stay out until it is answered`}.`}
+              : `${open} of ${contact.pieces.length} ${noun(open, 'has', 'have')} a question; ${contact.pieces.length - taken === 0 ? 'look at them' : `${contact.pieces.length - taken} will stay out until it is answered`}.`}
         </p>
         <button
           className="btn btn-main"

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { chartOfFile, withChart } from '@ample/core/fitting/fit';
 import { proposeSeams } from '@ample/core/in/tracing';
 import { TOL, type Refusal } from '@ample/core/units';
-import { sayFileRefusal } from '@ample/core/words';
+import { counted, sayFileRefusal } from '@ample/core/words';
 import { useBring } from '../../../store/bring.ts';
 import { useBringHistory } from '../../../store/bringHistory.ts';
 import { backToPieces, chosenPieces, piecesAreTaken } from '../../../store/contact.ts';
@@ -92,8 +92,7 @@ export function SeamsCheck({ contact }: { readonly contact: Contact }) {
         </button>
         {looked ? (
           <button className="btn btn-main" onClick={take}>
-            Take {own.length} {own.length === 1 ? 'piece' : 'pieces'} in {sizes} {sizes === 1 ? 'size' : 'sizes'} into
-            the pattern
+            Take {counted(own.length, 'piece')} in {counted(sizes, 'size')} into the pattern
           </button>
         ) : (
           <button className="btn btn-main" onClick={() => setLooked(true)}>

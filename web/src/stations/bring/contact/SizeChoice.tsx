@@ -1,4 +1,4 @@
-import { saySizesBy, sayFileRefusal } from '@ample/core/words';
+import { counted, sayFileRefusal, saySizesBy } from '@ample/core/words';
 import { useBring } from '../../../store/bring.ts';
 import { chooseAllowance, chooseSize } from '../../../store/contact.ts';
 import { useUnits } from '../../../store/prefs.ts';
@@ -21,7 +21,7 @@ export function SizeChoice() {
       <p className="mb-2 text-quiet">
         {state === 'reading'
           ? 'Reading the pieces…'
-          : `${read.pieces.length} piece${read.pieces.length === 1 ? '' : 's'} found. ${read.sizes.length > 1 ? saySizesBy(read.sizesBy) : ''}`}
+          : `${counted(read.pieces.length, 'piece')} found. ${read.sizes.length > 1 ? saySizesBy(read.sizesBy) : ''}`}
       </p>
       {(read.sizes.length > 1 || !open) && (
         <div className="flex flex-wrap gap-2" role="group" aria-label="Sizes in the file">

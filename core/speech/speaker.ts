@@ -1,5 +1,7 @@
 import { formatLength, type InchFraction, type LengthUnit } from '../units/index.ts';
 
+import { counted, noun } from './plural.ts';
+
 export interface Units {
   readonly unit: LengthUnit;
   readonly fraction: InchFraction;
@@ -22,6 +24,10 @@ export interface Speaker {
   readonly both: (key: string) => string;
   readonly num: (key: string, digits?: number) => string;
   readonly text: (key: string) => string;
+  /** A count with its noun: "1 piece", "3 pieces". */
+  readonly count: (key: string, one: string, other?: string) => string;
+  /** The word that goes with a count. */
+  readonly noun: (key: string, one: string, other: string) => string;
 }
 
 export type Sentence = (s: Speaker) => string;
@@ -43,5 +49,7 @@ export function speaker(data: Data, units: Units): Speaker {
     },
     num: (key, digits = 0) => value(key).toFixed(digits),
     text: (key) => String(data[key] ?? ''),
+    count: (key, one, other) => counted(value(key), one, other),
+    noun: (key, one, other) => noun(value(key), one, other),
   };
 }

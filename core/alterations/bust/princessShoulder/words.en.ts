@@ -1,0 +1,14 @@
+import type { Words } from '../../../speech/index.ts';
+import { bust } from '../../kit/phrases/namesBust.ts';
+
+export const words = {
+  names: {
+    'full-bust-princess-shoulder': bust(
+      'princess from the shoulder',
+      'The side front opens along its princess seam; the opening at the side is closed into that seam. The centre front is lengthened by the same amounts, so that both seams still meet.',
+    ),
+  },
+  why: {
+    'why.princess-shoulder': () => 'The front is in two panels whose seam begins at the shoulder.',
+  },
+} satisfies Words;

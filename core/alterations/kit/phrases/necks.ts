@@ -1,0 +1,1 @@
+export const cut = 'Cut a tracing, never your only original.';

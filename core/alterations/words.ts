@@ -1,0 +1,211 @@
+/** The words of every alteration, joined. One line for each words file; the codes of all sentences are read off it. */
+import { words as backBackWidth } from './back/backWidth/words.en.ts';
+import { words as backFlatUpperBack } from './back/flatUpperBack/words.en.ts';
+import { words as backRoundBack } from './back/roundBack/words.en.ts';
+import { words as backSwaybackFold } from './back/swaybackFold/words.en.ts';
+import { words as backSwaybackLower } from './back/swaybackLower/words.en.ts';
+import { words as backSwaybackWaistSeam } from './back/swaybackWaistSeam/words.en.ts';
+import { words as bustArmholeDart } from './bust/armholeDart/words.en.ts';
+import { words as bustCutOnSleeve } from './bust/cutOnSleeve/words.en.ts';
+import { words as bustFrenchDart } from './bust/frenchDart/words.en.ts';
+import { words as bustNeckDart } from './bust/neckDart/words.en.ts';
+import { words as bustNoDart } from './bust/noDart/words.en.ts';
+import { words as bustPrincessArmhole } from './bust/princessArmhole/words.en.ts';
+import { words as bustPrincessShoulder } from './bust/princessShoulder/words.en.ts';
+import { words as bustRaglan } from './bust/raglan/words.en.ts';
+import { words as bustShoulderDart } from './bust/shoulderDart/words.en.ts';
+import { words as bustSideDart } from './bust/sideDart/words.en.ts';
+import { words as bustWaistDart } from './bust/waistDart/words.en.ts';
+import { words as dartBustPoint } from './dart/bustPoint/words.en.ts';
+import { words as dartCutAway } from './dart/cutAway/words.en.ts';
+import { words as dartEase } from './dart/ease/words.en.ts';
+import { words as dartPrincessApex } from './dart/princessApex/words.en.ts';
+import { words as dartPrincessLine } from './dart/princessLine/words.en.ts';
+import { words as dartRaise } from './dart/raise/words.en.ts';
+import { words as dartRotate } from './dart/rotate/words.en.ts';
+import { words as dartSetback } from './dart/setback/words.en.ts';
+import { words as dartSplit } from './dart/split/words.en.ts';
+import { words as dartWaistWidth } from './dart/waistWidth/words.en.ts';
+import { words as followBand } from './follow/band/words.en.ts';
+import { words as followCap } from './follow/cap/words.en.ts';
+import { words as followFacing } from './follow/facing/words.en.ts';
+import { words as followPocket } from './follow/pocket/words.en.ts';
+import { words as followSkirt } from './follow/skirt/words.en.ts';
+import { words as kit } from './kit/words.en.ts';
+import { words as kitBust } from './kit/bust/words.en.ts';
+import { words as kitDart } from './kit/dart/words.en.ts';
+import { words as lengthAnywhere } from './length/anywhere/words.en.ts';
+import { words as lengthAtLine } from './length/atLine/words.en.ts';
+import { words as lengthHipDepth } from './length/hipDepth/words.en.ts';
+import { words as neckArmholeDepth } from './neck/armholeDepth/words.en.ts';
+import { words as neckBandHeight } from './neck/bandHeight/words.en.ts';
+import { words as neckGapeDart } from './neck/gapeDart/words.en.ts';
+import { words as neckGapeSeam } from './neck/gapeSeam/words.en.ts';
+import { words as neckNeckline } from './neck/neckline/words.en.ts';
+import { words as shoulder } from './shoulder/words.en.ts';
+import { words as shoulderForward } from './shoulder/forward/words.en.ts';
+import { words as shoulderRedraw } from './shoulder/redraw/words.en.ts';
+import { words as shoulderSlash } from './shoulder/slash/words.en.ts';
+import { words as shoulderSlide } from './shoulder/slide/words.en.ts';
+import { words as shoulderSlope } from './shoulder/slope/words.en.ts';
+import { words as widthBetweenSizes } from './width/betweenSizes/words.en.ts';
+import { words as widthFitAllowance } from './width/fitAllowance/words.en.ts';
+import { words as widthFrontWidth } from './width/frontWidth/words.en.ts';
+import { words as widthFullSeat } from './width/fullSeat/words.en.ts';
+import { words as widthGradeByChart } from './width/gradeByChart/words.en.ts';
+import { words as widthHemSweep } from './width/hemSweep/words.en.ts';
+import { words as widthHipSlash } from './width/hipSlash/words.en.ts';
+import { words as widthSideAdd } from './width/sideAdd/words.en.ts';
+
+export const NAMES = {
+  ...backBackWidth.names,
+  ...backFlatUpperBack.names,
+  ...backRoundBack.names,
+  ...backSwaybackFold.names,
+  ...backSwaybackLower.names,
+  ...backSwaybackWaistSeam.names,
+  ...bustArmholeDart.names,
+  ...bustCutOnSleeve.names,
+  ...bustFrenchDart.names,
+  ...bustNeckDart.names,
+  ...bustNoDart.names,
+  ...bustPrincessArmhole.names,
+  ...bustPrincessShoulder.names,
+  ...bustRaglan.names,
+  ...bustShoulderDart.names,
+  ...bustSideDart.names,
+  ...bustWaistDart.names,
+  ...dartBustPoint.names,
+  ...dartCutAway.names,
+  ...dartEase.names,
+  ...dartPrincessApex.names,
+  ...dartPrincessLine.names,
+  ...dartRaise.names,
+  ...dartRotate.names,
+  ...dartSetback.names,
+  ...dartSplit.names,
+  ...dartWaistWidth.names,
+  ...followBand.names,
+  ...followCap.names,
+  ...followFacing.names,
+  ...followPocket.names,
+  ...followSkirt.names,
+  ...lengthAnywhere.names,
+  ...lengthAtLine.names,
+  ...lengthHipDepth.names,
+  ...neckArmholeDepth.names,
+  ...neckBandHeight.names,
+  ...neckGapeDart.names,
+  ...neckGapeSeam.names,
+  ...neckNeckline.names,
+  ...shoulderForward.names,
+  ...shoulderRedraw.names,
+  ...shoulderSlash.names,
+  ...shoulderSlide.names,
+  ...shoulderSlope.names,
+  ...widthBetweenSizes.names,
+  ...widthFitAllowance.names,
+  ...widthFrontWidth.names,
+  ...widthFullSeat.names,
+  ...widthGradeByChart.names,
+  ...widthHemSweep.names,
+  ...widthHipSlash.names,
+  ...widthSideAdd.names,
+};
+
+export const WHY = {
+  ...backBackWidth.why,
+  ...backFlatUpperBack.why,
+  ...backRoundBack.why,
+  ...backSwaybackFold.why,
+  ...backSwaybackLower.why,
+  ...backSwaybackWaistSeam.why,
+  ...bustArmholeDart.why,
+  ...bustCutOnSleeve.why,
+  ...bustFrenchDart.why,
+  ...bustNeckDart.why,
+  ...bustNoDart.why,
+  ...bustPrincessArmhole.why,
+  ...bustPrincessShoulder.why,
+  ...bustRaglan.why,
+  ...bustShoulderDart.why,
+  ...bustSideDart.why,
+  ...bustWaistDart.why,
+  ...dartBustPoint.why,
+  ...dartPrincessApex.why,
+  ...dartPrincessLine.why,
+  ...followBand.why,
+  ...followCap.why,
+  ...followFacing.why,
+  ...followPocket.why,
+  ...followSkirt.why,
+  ...kitDart.why,
+  ...lengthAnywhere.why,
+  ...lengthAtLine.why,
+  ...lengthHipDepth.why,
+  ...neckArmholeDepth.why,
+  ...neckBandHeight.why,
+  ...neckGapeDart.why,
+  ...neckGapeSeam.why,
+  ...neckNeckline.why,
+  ...shoulderForward.why,
+  ...shoulderRedraw.why,
+  ...shoulderSlash.why,
+  ...shoulderSlide.why,
+  ...shoulderSlope.why,
+  ...widthBetweenSizes.why,
+  ...widthFitAllowance.why,
+  ...widthFrontWidth.why,
+  ...widthFullSeat.why,
+  ...widthGradeByChart.why,
+  ...widthHemSweep.why,
+  ...widthHipSlash.why,
+  ...widthSideAdd.why,
+};
+
+export const STEPS = {
+  ...backFlatUpperBack.steps,
+  ...backRoundBack.steps,
+  ...backSwaybackFold.steps,
+  ...backSwaybackLower.steps,
+  ...backSwaybackWaistSeam.steps,
+  ...dartBustPoint.steps,
+  ...dartCutAway.steps,
+  ...dartEase.steps,
+  ...dartPrincessApex.steps,
+  ...dartPrincessLine.steps,
+  ...dartRaise.steps,
+  ...dartRotate.steps,
+  ...dartSetback.steps,
+  ...dartSplit.steps,
+  ...dartWaistWidth.steps,
+  ...followBand.steps,
+  ...followCap.steps,
+  ...followFacing.steps,
+  ...followPocket.steps,
+  ...followSkirt.steps,
+  ...kit.steps,
+  ...kitBust.steps,
+  ...kitDart.steps,
+  ...lengthAtLine.steps,
+  ...lengthHipDepth.steps,
+  ...neckArmholeDepth.steps,
+  ...neckBandHeight.steps,
+  ...neckGapeDart.steps,
+  ...neckGapeSeam.steps,
+  ...neckNeckline.steps,
+  ...shoulder.steps,
+  ...shoulderForward.steps,
+  ...shoulderSlope.steps,
+  ...widthBetweenSizes.steps,
+  ...widthFitAllowance.steps,
+  ...widthFullSeat.steps,
+  ...widthGradeByChart.steps,
+  ...widthHemSweep.steps,
+  ...widthHipSlash.steps,
+  ...widthSideAdd.steps,
+};
+
+export type StepCode = keyof typeof STEPS;
+export type WhyCode = keyof typeof WHY;
+export type AlterationId = keyof typeof NAMES;

@@ -1,0 +1,4 @@
+export * from './speaker.ts';
+export * from './words.ts';
+export * from './sample.ts';
+export * from './plural.ts';
