@@ -65,7 +65,8 @@ function matching(node: ts.TemplateExpression, texts: readonly string[]): readon
 }
 
 for (const file of program.getSourceFiles())
-  if (file.fileName.startsWith(root) && !file.fileName.includes('node_modules') && !WORDS.test(file.fileName)) look(file);
+  if (file.fileName.startsWith(root) && !file.fileName.includes('node_modules') && !WORDS.test(file.fileName))
+    look(file);
 
 const TABLES: readonly (readonly [string, string])[] = [
   ['core/alterations/words.ts', 'STEPS'],

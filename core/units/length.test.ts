@@ -8,6 +8,12 @@ const read = (text: string, unit: 'cm' | 'in' | 'mm' = 'cm'): number | string =>
 };
 
 describe('parseLength', () => {
+  it.each(['.', ',', '-.', '. cm', '.,'])('takes %s for no length: a point alone says nothing', (text) => {
+    expect(parseLength(text, 'cm')).toMatchObject({ ok: false, error: { code: 'length-unreadable' } });
+  });
+  it('takes a point at either end of figures', () => {
+    expect([read('5.'), read('.5')]).toEqual([50, 5]);
+  });
   it.each([
     ['36 1/2', 'in', 927.1],
     ['36-1/2"', 'cm', 927.1],

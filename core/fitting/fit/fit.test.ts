@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { causewayPattern } from '../../blocks/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
-import { expectOk } from '../../units/index.ts';
+import { ADVICE, expectOk } from '../../units/index.ts';
 import { bodyFrom, checkBody, type MeasurementSet } from './body.ts';
 import { bustAmounts } from './amounts.ts';
 import { finishedBust, startingSize } from './size.ts';
@@ -148,6 +148,13 @@ describe('the amount, by every school', () => {
     [968, 'yes'],
   ])('for a full bust of %d says %s', (fullBust, verdict) => {
     expect(bustAmounts({ highBust: 870, fullBust }, pattern, '4').verdict).toBe(verdict);
+  });
+
+  it('is a matter of style from the least worth a step to the most, both of them included', () => {
+    const none = bustAmounts({ highBust: 870, fullBust: 920 }, pattern, '4').chosen?.total ?? 0;
+    const asked = (total: number) => bustAmounts({ highBust: 870, fullBust: 920 + total - none }, pattern, '4').verdict;
+    expect([ADVICE.smallBust - 0.01, ADVICE.smallBust].map(asked)).toEqual(['none', 'optional']);
+    expect([ADVICE.optionalBust, ADVICE.optionalBust + 0.01].map(asked)).toEqual(['optional', 'yes']);
   });
 
   it('names what is missing instead of guessing', () => {

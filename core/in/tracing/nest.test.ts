@@ -7,6 +7,7 @@ import { pieceOf } from '../../testing/samples.ts';
 import { expectOk } from '../../units/index.ts';
 import {
   allRings,
+  sameInOtherSizes,
   lineInside,
   linesOfSize,
   otherSizes,
@@ -117,5 +118,23 @@ describe('lineInside', () => {
   it('does not take the next size for a seam line', () => {
     for (const id of ['front', 'back', 'sleeve'])
       expect(lineInside(cutOf(pieceOf(id, '6')), [cutOf(pieceOf(id, '5'))]), id).toBeNull();
+  });
+});
+
+describe('sizes of one piece', () => {
+  const square = (size: number, x = 0): Path =>
+    polyline([
+      { x: x - size, y: -size },
+      { x: x + size, y: -size },
+      { x: x + size, y: size },
+      { x: x - size, y: size },
+      { x: x - size, y: -size },
+    ]);
+  it('lie in each other and are of one order of size: a pocket drawn in the middle of a front is no size of it', () => {
+    const base = ringOf(square(100));
+    const [larger, pocket, aside] = [ringOf(square(120)), ringOf(square(30)), ringOf(square(104, 400))];
+    expect(sameInOtherSizes(base, [base, larger, pocket, aside], 50)).toEqual([larger]);
+    // And from the small one's side as well.
+    expect(sameInOtherSizes(pocket, [base, larger, pocket], 50)).toEqual([]);
   });
 });

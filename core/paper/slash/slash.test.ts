@@ -295,3 +295,45 @@ describe('the slash kernel, by hand', () => {
     expect(endOf(pathFromSpans(spansOf(outlineOf(divided.piece))))).toEqual(p(0, 0));
   });
 });
+
+describe('notches beside a lap', () => {
+  const notch = (id: string, edge: string, at: number) => ({ kind: 'notch' as const, id, edge, at, count: 1 });
+  // Top runs to the right, bottom to the left: on one the moved panel comes after the cut, on the other before it.
+  const box = {
+    ...rectangle(200, 300),
+    marks: [notch('a', 'top', 40), notch('b', 'top', 170), notch('c', 'bottom', 40), notch('d', 'bottom', 170)],
+  };
+  it.each([
+    ['right', 30],
+    ['right', -30],
+    ['left', 30],
+    ['left', -30],
+  ] as const)('go with their paper when the %s panel slides by %d', (side, by) => {
+    const shift: Motion = { kind: 'shift', by: p(by, 0) };
+    const done = expectOk(
+      slashPiece(box, {
+        cuts: [{ id: 'c', points: [p(100, 0), p(100, 300)] }],
+        hinges: [],
+        panels: [
+          { id: 'left', seed: p(50, 150), motion: side === 'left' ? shift : { kind: 'rest' }, stage: 'open' },
+          { id: 'right', seed: p(150, 150), motion: side === 'right' ? shift : { kind: 'rest' }, stage: 'open' },
+        ],
+      }),
+      'slid',
+    );
+    for (const [id, x] of [
+      ['a', 40],
+      ['b', 170],
+      ['c', 160],
+      ['d', 30],
+    ] as const) {
+      const mark = done.piece.marks.find((m) => m.id === id);
+      if (mark?.kind !== 'notch') throw new Error('expected a notch');
+      const moves = x > 100 === (side === 'right');
+      expect(pointAt((edgeOf(done.piece, mark.edge) as Piece['edges'][number]).path, mark.at).x, id).toBeCloseTo(
+        x + (moves ? by : 0),
+        6,
+      );
+    }
+  });
+});

@@ -122,6 +122,20 @@ describe('corners', () => {
       expect(endOf(of(turned, 'armhole'))).toEqual(endOf(of(front, 'armhole')));
     }
   });
+  it('leaves a notch where it lies on the paper, at whichever end the edge is cut shorter', () => {
+    const piece = {
+      ...rectangle(200, 300),
+      marks: [{ kind: 'notch' as const, id: 'n', edge: 'top', at: 150, count: 1 }],
+    };
+    for (const [at, along] of [
+      ['start', 138],
+      ['end', 150],
+    ] as const) {
+      const trimmed = trimEnd(piece, 'top', { at, by: 12, reach: 100 });
+      expect(trimmed.marks).toMatchObject([{ at: along }]);
+      expect(pointAt(of(trimmed, 'top'), along).x).toBeCloseTo(150, 9);
+    }
+  });
   it('cuts an edge shorter and draws its neighbour there', () => {
     const trimmed = trimEnd(rectangle(200, 300), 'top', { at: 'end', by: 12, reach: 100 });
     expect(endOf(of(trimmed, 'top'))).toEqual({ x: 188, y: 0 });
