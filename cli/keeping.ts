@@ -6,7 +6,7 @@ import { writeRecordPdf, type PdfConstructor } from '@ample/core/out/pdf';
 import { CLOTH_WIDTHS, clothToBuy, layOutAll, widerPieces } from '@ample/core/out/layout';
 import { differences, inOrderOfDate, rankCauses, resolveVersion, type Difference } from '@ample/core/fitting/toile';
 import { ok, refuse, type Result } from '@ample/core/units';
-import { CAUSE_WORDS, recordOf, sayChange, sayDifference, sayEvidence, SIGN_WORDS } from '@ample/core/words';
+import { CAUSE_WORDS, recordOf, sayChange, sayDifference, sayEvidence, SYMPTOM_WORDS } from '@ample/core/words';
 import { fonts, says, UNITS } from './commands.ts';
 import { loadJob, type LoadedJob } from './resolve.ts';
 import { bytesOf, writeOut } from './files.ts';
@@ -33,7 +33,7 @@ export function causes(file: string): Result<unknown> {
     fitting: { date: last.date, kind: last.kind, verdict: last.verdict },
     seen: last.observations.map((o) => ({
       sign: o.sign,
-      says: SIGN_WORDS[o.sign].name,
+      says: SYMPTOM_WORDS[o.sign].name,
       side: o.side,
       pinned: o.pinned,
     })),

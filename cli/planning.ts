@@ -10,7 +10,7 @@ import {
   saySolved,
   saySum,
   sayUnreached,
-  sayUsual,
+  sayHabit,
   sayWorth,
 } from '@ample/core/words';
 import { UNITS } from './commands.ts';
@@ -75,7 +75,7 @@ export function plan(file: string): Result<unknown> {
       values: o.fit.values,
       says: sayFit(o.fit.sum, UNITS),
     })),
-    usual: usual.map((u) => ({ ...u, says: sayUsual(u, UNITS) })),
+    usual: usual.map((u) => ({ ...u, says: sayHabit(u, UNITS) })),
     follow: followers.map((f) => f.alteration),
     left: worksheet.flatMap((r) => (r.left === null ? [] : [{ key: r.key, before: r.difference, left: r.left }])),
   });

@@ -14,7 +14,7 @@ import {
   type Wanted,
 } from '@ample/core/in/tracing';
 import { ok, refuse, type Result } from '@ample/core/units';
-import { sayAsk, sayFinding, sayBasis, type Units } from '@ample/core/words';
+import { sayQuestion, sayFinding, sayBasis, type Units } from '@ample/core/words';
 import { linesOfFile } from './bring.ts';
 import { writeOut } from './files.ts';
 import type { Written } from './report.ts';
@@ -94,7 +94,7 @@ export async function take(
   }
   const questions = read.pieces
     .filter((p) => p.sure < SURE)
-    .flatMap((p) => p.asks.map((a) => ({ piece: p.traced.piece.id, code: a.code, asks: sayAsk(a, UNITS) })));
+    .flatMap((p) => p.asks.map((a) => ({ piece: p.traced.piece.id, code: a.code, asks: sayQuestion(a, UNITS) })));
   const named = new Set(taken.map((p) => p.traced.piece.id));
   return ok({
     report: {

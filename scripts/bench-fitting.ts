@@ -2,12 +2,12 @@ import { wholeSample } from '@ample/core/blocks';
 import { draft } from '@ample/core/fitting/plan';
 import { fittingSchema, type Job, type Wearer } from '@ample/core/documents';
 import { readBundle, writeBundle } from '@ample/core/documents/bundle';
-import { signOf, type SignId } from '@ample/core/fitting/fit';
+import { symptomOf, type SymptomId } from '@ample/core/fitting/fit';
 import { CLOTH_WIDTHS, layOutAll } from '@ample/core/out/layout';
 import { rankCauses } from '@ample/core/fitting/toile';
 import { DEMO_JOBS, DEMO_WEARERS } from '@ample/samples';
 
-const SEEN: readonly SignId[] = [
+const SEEN: readonly SymptomId[] = [
   'cloth-above-seat',
   'shoulder-hangs',
   'tight-bust',
@@ -31,8 +31,8 @@ export function fittingBench(): {
   const observations = SEEN.map((sign, i) => ({
     id: `o${i}`,
     sign,
-    view: signOf(sign).view,
-    at: signOf(sign).at,
+    view: symptomOf(sign).view,
+    at: symptomOf(sign).at,
     pinned: 8,
   }));
   const fitting = fittingSchema.parse({ id: 'f', date: '2026-11-24', observations });

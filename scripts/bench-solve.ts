@@ -1,5 +1,5 @@
 import { flatOf } from '@ample/core/alterations';
-import { beginningOf, replay, type ResolvedJob } from '@ample/core/fitting/plan';
+import { setupOf, replay, type ResolvedJob } from '@ample/core/fitting/plan';
 import { causewayPattern } from '@ample/core/blocks';
 import { stepSchema, type Step } from '@ample/core/documents';
 import type { MeasurementKey } from '@ample/core/pattern';
@@ -61,7 +61,7 @@ const job = (plan: readonly Step[], body: Readonly<Record<string, number>>): Res
 
 /** Eight steps and fifteen measurements, begun at three tenths of the amounts; refuses to time a search that fails. */
 export function solveBench(): () => unknown {
-  const start = beginningOf(job([], { fullBust: 920 }));
+  const start = setupOf(job([], { fullBust: 920 }));
   const { lanes } = replay(start, steps(1));
   const body = Object.fromEntries(
     ROWS.map((key) => [key, (flatOf(lanes.left, key)?.value ?? 0) - (start.ease[key] ?? 0)]),

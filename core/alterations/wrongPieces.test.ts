@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { beginningOf, draft, replay, type ResolvedJob } from '../fitting/plan/index.ts';
+import { setupOf, draft, replay, type ResolvedJob } from '../fitting/plan/index.ts';
 import { samplePattern, type SampleId } from '../blocks/index.ts';
 import { stepSchema, type Step } from '../documents/index.ts';
 import { pathLength } from '../geometry/index.ts';
@@ -317,6 +317,6 @@ describe('armhole built out', () => {
 
 it('a step that would make a wrong piece leaves the pieces as they were', () => {
   const job = jobOf('causeway', '4', [['dart-rotate', { dart: 'side', to: 'centreFront' }]]);
-  const start = beginningOf(job);
+  const start = setupOf(job);
   expect(replay(start, job.job.steps).lanes.left.pieces).toBe(start.sewn.pieces);
 });

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SIGN_IDS, TISSUE_CHECK_IDS, VIEWS } from '../fitting/fit/index.ts';
+import { SYMPTOM_IDS, TISSUE_CHECK_IDS, VIEWS } from '../fitting/fit/index.ts';
 import { daySchema as date, idSchema as id, pointSchema } from '../pattern/index.ts';
 
 /** What was done to the plan about something seen. Amounts in mm; null where the step counts none. */
@@ -16,7 +16,7 @@ export const answerSchema = z.object({
 /** Something seen at a fitting: what, where, on which side, and how much was pinned. */
 export const observationSchema = z.object({
   id,
-  sign: z.enum(SIGN_IDS),
+  sign: z.enum(SYMPTOM_IDS),
   view: z.enum(VIEWS),
   /** On the figure, 200 × 420, as one looks at it. */
   at: pointSchema,

@@ -9,7 +9,7 @@ import {
   type Observation,
   type Step,
 } from '../documents/index.ts';
-import { signOf, type SignId } from '../fitting/fit/index.ts';
+import { symptomOf, type SymptomId } from '../fitting/fit/index.ts';
 
 const pattern = causewayPattern();
 
@@ -32,8 +32,8 @@ export const drafted = (steps: readonly Step[] = [], readings: Record<string, nu
   });
 
 let count = 0;
-export function seenAs(sign: SignId, fields: Partial<Observation> = {}): Observation {
-  const { view, at } = signOf(sign);
+export function seenAs(sign: SymptomId, fields: Partial<Observation> = {}): Observation {
+  const { view, at } = symptomOf(sign);
   return observationSchema.parse({ id: `o${++count}`, sign, view, at, ...fields });
 }
 

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import type { Usual } from '../fitting/plan/index.ts';
+import type { Habit } from '../fitting/plan/index.ts';
 import type { Row } from '../fitting/compare/index.ts';
 import { MEASUREMENTS } from '../pattern/index.ts';
 import type { Solution } from '../fitting/solve/index.ts';
-import { saySolved, saySum, sayShare, sayUnreached, sayUsual, whereFlat, type Units } from './index.ts';
+import { saySolved, saySum, sayShare, sayUnreached, sayHabit, whereFlat, type Units } from './index.ts';
 
 const cm: Units = { unit: 'cm', fraction: 8 };
 const inches: Units = { unit: 'in', fraction: 8 };
@@ -84,7 +84,7 @@ describe('what the search could not reach', () => {
 });
 
 describe('usual alterations in words', () => {
-  const usual: Usual = {
+  const usual: Habit = {
     alteration: 'shoulder-slash',
     done: 'shoulder-slash',
     times: 1,
@@ -98,17 +98,17 @@ describe('usual alterations in words', () => {
     planned: false,
   };
   it('say where and how much, and that it is worked out anew', () => {
-    expect(sayUsual(usual, cm)).toBe(
+    expect(sayHabit(usual, cm)).toBe(
       'Done on Causeway (narrow shoulder, slashed, −1.2 cm). The amount is worked out for this pattern.',
     );
-    expect(sayUsual({ ...usual, times: 3, values: { by: -12 } }, cm)).toBe(
+    expect(sayHabit({ ...usual, times: 3, values: { by: -12 } }, cm)).toBe(
       'Done 3 times, last on Causeway (narrow shoulder, slashed, −1.2 cm). Proposed with the amount of that time.',
     );
   });
   it('caution where the body has changed, and say when the pieces do not allow it', () => {
-    expect(sayUsual({ ...usual, moved: [{ key: 'waist', before: 700, now: 740, by: 40 }] }, cm)).toContain(
+    expect(sayHabit({ ...usual, moved: [{ key: 'waist', before: 700, now: 740, by: 40 }] }, cm)).toContain(
       'The body has changed since: waist +4.0 cm. Look at it again.',
     );
-    expect(sayUsual({ ...usual, alteration: null }, cm)).toContain('These pieces do not allow it.');
+    expect(sayHabit({ ...usual, alteration: null }, cm)).toContain('These pieces do not allow it.');
   });
 });

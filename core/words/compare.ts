@@ -1,4 +1,4 @@
-import type { Usual } from '../fitting/plan/index.ts';
+import type { Habit } from '../fitting/plan/index.ts';
 import { isTight, isTold, type Row, type Share } from '../fitting/compare/index.ts';
 import { type ChartProblem, type ChartProblemCode, type Garment } from '../fitting/fit/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
@@ -166,7 +166,7 @@ export const saySolved = ({ amounts, unreached, before, after, rows: chosen }: S
 };
 
 /** Why an alteration of earlier jobs is proposed, and what to mind. */
-export function sayUsual(u: Usual, { unit, fraction }: Units): string {
+export function sayHabit(u: Habit, { unit, fraction }: Units): string {
   const words = ALTERATION_WORDS[u.done];
   const name = (u.by !== null && u.by < 0 ? words?.lapName : words?.name) ?? u.done;
   const amount = u.by === null ? '' : `, ${formatLength(u.by, unit, { fraction, sign: true })}`;

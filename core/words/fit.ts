@@ -86,7 +86,7 @@ export const FIT_WORDS = {
     `Changes the same as ${s.text('first')} (${s.text('places')}): it works on what that step has left.`,
 } satisfies Record<FitReason, Sentence>;
 
-export const SCHOOL_WORDS: Readonly<Record<string, { readonly name: string; readonly when: string }>> = {
+export const METHOD_WORDS: Readonly<Record<string, { readonly name: string; readonly when: string }>> = {
   finished: { name: 'Against the garment', when: 'When the pieces or their finished bust are known.' },
   chart: { name: 'Against the size chart', when: 'Full bust against the bust the size was drafted for.' },
   cup: { name: 'Cup against draft cup', when: 'When only the chart is known.' },

@@ -9,7 +9,7 @@ import { sayAnswer } from './causes.ts';
 import { printable } from './label.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import type { Units } from '../speech/index.ts';
-import { FITTING_WORDS, RESULT_WORDS, SIDE_WORDS, SIGN_WORDS, VERDICT_WORDS } from './signs.ts';
+import { FITTING_WORDS, RESULT_WORDS, SIDE_WORDS, SYMPTOM_WORDS, VERDICT_WORDS } from './symptoms';
 import { stepAmount, stepName } from './slip.ts';
 
 /** As many as stand beside each other and can still be read. */
@@ -74,7 +74,7 @@ function fittingLines(f: Fitting, all: readonly Fitting[], units: Units): Printe
     const became = becameOf(all, o)
       .map((b) => `${b.fitting.date} ${RESULT_WORDS[b.result]}`)
       .join('; ');
-    return `${SIGN_WORDS[o.sign].name}${side}${pinned}${done ? ` → ${done}` : ''}${became ? ` (${became})` : ''}${o.note ? `. ${o.note}` : ''}`;
+    return `${SYMPTOM_WORDS[o.sign].name}${side}${pinned}${done ? ` → ${done}` : ''}${became ? ` (${became})` : ''}${o.note ? `. ${o.note}` : ''}`;
   });
   const worn = (
     [

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { SIGNS, TISSUE_CHECK_IDS, TISSUE_CHECKS } from '../fitting/fit/index.ts';
+import { SYMPTOMS, TISSUE_CHECK_IDS, TISSUE_CHECKS } from '../fitting/fit/index.ts';
 import { drafted, seenAs, stepOf } from '../testing/fittings.ts';
 import { CAUSES, differences, rankCauses } from '../fitting/toile/index.ts';
 import {
@@ -9,7 +9,7 @@ import {
   sayChange,
   sayDifference,
   sayEvidence,
-  SIGN_WORDS,
+  SYMPTOM_WORDS,
   TISSUE_WORDS,
 } from './index.ts';
 
@@ -24,7 +24,7 @@ const first = (steps: Parameters<typeof drafted>[0], seen: ReturnType<typeof see
 
 describe('the words of a fitting', () => {
   it('name every sign, and what its pins count where it has any', () => {
-    for (const s of SIGNS) expect(SIGN_WORDS[s.id].pin !== '', s.id).toBe(s.counts !== null);
+    for (const s of SYMPTOMS) expect(SYMPTOM_WORDS[s.id].pin !== '', s.id).toBe(s.counts !== null);
   });
   it('give every cause a test of its own, and advice where the plan knows no step', () => {
     for (const c of CAUSES) {
@@ -40,7 +40,7 @@ describe('the words of a fitting', () => {
       for (const key of ['hold', 'look', 'mark'] as const) expect(TISSUE_WORDS[id][key].length, id).toBeGreaterThan(20);
   });
   it('never call a body wrong', () => {
-    const all = JSON.stringify([SIGN_WORDS, CAUSE_WORDS, TISSUE_WORDS]).toLowerCase();
+    const all = JSON.stringify([SYMPTOM_WORDS, CAUSE_WORDS, TISSUE_WORDS]).toLowerCase();
     for (const word of ['problem', 'flaw', 'defect', 'fault', 'bad ', 'ugly', 'abnormal', '!'])
       expect(all).not.toContain(word);
   });

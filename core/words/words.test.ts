@@ -10,7 +10,7 @@ import {
 } from '../alterations/index.ts';
 import { SAMPLE_IDS } from '../blocks/index.ts';
 import { runOn, sampleIn } from '../testing/samples.ts';
-import { MEASUREMENT_CATALOGUE, SCHOOLS } from '../fitting/fit/index.ts';
+import { MEASUREMENT_CATALOGUE, AMOUNT_METHODS } from '../fitting/fit/index.ts';
 import {
   ALTERATION_WORDS,
   CHOICE_WORDS,
@@ -21,7 +21,7 @@ import {
   sayRefusal,
   sayStep,
   sayWhy,
-  SCHOOL_WORDS,
+  METHOD_WORDS,
   STEP_WORDS,
   WAY_WORDS,
 } from './index.ts';
@@ -101,7 +101,7 @@ describe('what is said', () => {
 
   it('findings, problems, terms, schools, measurements, values and choices', () => {
     expect(
-      SCHOOLS.filter((s) => !(s in SCHOOL_WORDS) || !(`amount.why.${s}` in FIT_WORDS || s === 'finished')),
+      AMOUNT_METHODS.filter((s) => !(s in METHOD_WORDS) || !(`amount.why.${s}` in FIT_WORDS || s === 'finished')),
     ).toEqual([]);
     expect(MEASUREMENT_CATALOGUE.filter((d) => !MEASUREMENT_WORDS[d.key])).toEqual([]);
     for (const d of CATALOGUE) {

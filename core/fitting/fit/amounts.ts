@@ -3,8 +3,8 @@ import { ADVICE } from '../../units/index.ts';
 import type { Body } from './body.ts';
 import { cupOf, finishedBust, type FinishedBust } from './size.ts';
 
-export const SCHOOLS = ['finished', 'chart', 'cup', 'whole', 'knit'] as const;
-export type School = (typeof SCHOOLS)[number];
+export const AMOUNT_METHODS = ['finished', 'chart', 'cup', 'whole', 'knit'] as const;
+export type AmountMethod = (typeof AMOUNT_METHODS)[number];
 
 /** One term of a sum, with where it comes from. */
 export interface Term {
@@ -15,7 +15,7 @@ export interface Term {
 
 /** One way of computing the bust amount. Lengths mm; `total` for the whole front, `half` on a half piece. */
 export interface Amount {
-  readonly school: School;
+  readonly school: AmountMethod;
   readonly total: number;
   readonly half: number;
   readonly terms: readonly Term[];
@@ -27,7 +27,7 @@ export interface Amount {
 
 /** Why a way of working the amount out was chosen. */
 export type AmountReason =
-  `amount.why.${Exclude<School, 'finished'> | 'nothing'}` | `amount.why.finished.${FinishedBust['from']}`;
+  `amount.why.${Exclude<AmountMethod, 'finished'> | 'nothing'}` | `amount.why.finished.${FinishedBust['from']}`;
 
 export type AmountVerdict = 'none' | 'optional' | 'yes';
 
@@ -74,7 +74,7 @@ export function bustAmounts(
   const row = pattern.chart.find((r) => r.size === size);
   const { fullBust, highBust } = body;
   const all: Amount[] = [];
-  const push = (school: School, terms: readonly Term[], factor = 1) => {
+  const push = (school: AmountMethod, terms: readonly Term[], factor = 1) => {
     const total = sumOf(terms) * factor;
     all.push({ school, total, half: total / 2, terms, factor, overshoot: null });
   };
@@ -96,7 +96,7 @@ export function bustAmounts(
     push('cup', [full, high, { code: 'draft.cup', value: row ? cupOf(row, pattern) : pattern.draftCup, sign: -1 }]);
     push('whole', [full, high]);
   }
-  const order: readonly School[] =
+  const order: readonly AmountMethod[] =
     pattern.fabric.kind === 'knit' ? ['knit', 'finished', 'cup'] : ['finished', 'chart', 'cup'];
   const base = all.find((a) => a.school === 'finished') ?? all.find((a) => a.school === 'cup');
   if (pattern.fabric.kind === 'knit' && base) push('knit', base.terms, KNIT_SHARE);

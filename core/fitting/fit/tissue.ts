@@ -1,4 +1,4 @@
-import type { SignId } from './signs.ts';
+import type { SymptomId } from './symptoms';
 
 export const TISSUE_CHECK_IDS = [
   'anchor',
@@ -20,7 +20,7 @@ export type TissueCheckId = (typeof TISSUE_CHECK_IDS)[number];
 /** One look in the mirror with the pinned paper on; `signs` are what one may see when it does not line up. */
 export interface TissueCheck {
   readonly id: TissueCheckId;
-  readonly signs: readonly SignId[];
+  readonly signs: readonly SymptomId[];
 }
 
 /** In the order of the work: anchored first, back before front, then down to the hip; the side seam last. */

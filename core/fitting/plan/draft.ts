@@ -5,18 +5,18 @@ import { inspectPiece, inspectSeams, type Care } from '../../paper/guard/index.t
 import { sideDirection, type MeasurementKey, type Piece, type Seam } from '../../pattern/index.ts';
 import { seamsAsDrafted, type CheckReport, type Finding } from '../../paper/truing/index.ts';
 import type { Refusal } from '../../units/index.ts';
-import { asksOf, fitsOn, offersOf, type Ask } from './asks.ts';
-import { beginningOf, type Beginning, type ResolvedJob } from './beginning.ts';
+import { recommendationsOf, fitsOn, offersOf, type Recommendation } from './recommendations';
+import { setupOf, type Setup, type ResolvedJob } from './setup';
 import { followers, type Follower } from './followers.ts';
-import { checkLanes, cutPieces, halvesApart, type Lanes, type SideCheck } from './lanes.ts';
+import { checkLanes, cutPieces, halvesApart, type BothSides, type SideCheck } from './sides';
 import { meetingsOf, type Meeting } from './order.ts';
 import type { StandIn } from './paper.ts';
 import { amountsOn, replay, type DraftCache, type Replayed } from './replay.ts';
 import type { DraftStep } from './step.ts';
-import { usualFor, type Usual } from './usual.ts';
+import { habitsFor, type Habit } from './habits';
 
 /** Everything shown or printed of a job. */
-export interface Draft extends Pick<Beginning, 'body' | 'bodyProblems' | 'sizeChoice' | 'size' | 'cup' | 'cupChoice'> {
+export interface Draft extends Pick<Setup, 'body' | 'bodyProblems' | 'sizeChoice' | 'size' | 'cup' | 'cupChoice'> {
   /** The sizes waist and hip ask for by themselves. */
   readonly levels: readonly LevelSize[];
   readonly amounts: Amounts | null;
@@ -31,7 +31,7 @@ export interface Draft extends Pick<Beginning, 'body' | 'bodyProblems' | 'sizeCh
   /** What is cut: where a step was for one side only, opened out or one for each side. */
   readonly pieces: readonly Piece[];
   /** The two sides of the body; one and the same while no step was for one side. */
-  readonly lanes: Lanes;
+  readonly lanes: BothSides;
   /** The seams, naming the edges as the steps left them. */
   readonly seams: readonly Seam[];
   readonly check: CheckReport;
@@ -49,19 +49,19 @@ export interface Draft extends Pick<Beginning, 'body' | 'bodyProblems' | 'sizeCh
   /** Steps that change the same seam. */
   readonly meetings: readonly Meeting[];
   /** What the measurements still ask for. */
-  readonly asks: readonly Ask[];
+  readonly asks: readonly Recommendation[];
   /** What another school would do besides. */
-  readonly offers: readonly Ask[];
+  readonly offers: readonly Recommendation[];
   /** Body against pattern, measurement by measurement, and what is left on the altered pieces. */
   readonly worksheet: readonly Row[];
   /** What finished jobs of this wearer had done. */
-  readonly usual: readonly Usual[];
+  readonly usual: readonly Habit[];
   readonly refusal: Refusal | null;
 }
 
 /** Everything shown or printed of a job, computed from its choices. Never throws on bad input; says what is missing. */
 export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'complete'): Draft {
-  const start = beginningOf(resolved);
+  const start = setupOf(resolved);
   const { job, body, bodyProblems, size, amounts, original, contextOf, standIn, sewn } = start;
   const { steps, lanes } = replay(start, job.steps, cache, { care });
   const checks = checkLanes(lanes, original, sewn.seams);
@@ -100,7 +100,7 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
     asks:
       original.length === 0
         ? []
-        : asksOf(
+        : recommendationsOf(
             lanes.left,
             {
               contextOf,
@@ -112,7 +112,7 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
             care === 'quick',
           ),
     offers: original.length === 0 ? [] : offersOf(contextOf(lanes.left), planned, start.uncertainty),
-    usual: usualFor(resolved.wearer.learnt ?? [], body, lanes.left, fitOfLeft, planned),
+    usual: habitsFor(resolved.wearer.learnt ?? [], body, lanes.left, fitOfLeft, planned),
     worksheet: worksheetOf(start, { lanes, steps }),
     refusal: start.refusal,
   };
@@ -152,18 +152,18 @@ function askedBy(steps: readonly DraftStep[]): Readonly<Partial<Record<Measureme
 }
 
 /** How much lower than the wearer's own the bust point lies on the altered front, mm; higher is below nothing. */
-const fallenOf = ({ original, body }: Beginning, { left }: Lanes): number =>
+const fallenOf = ({ original, body }: Setup, { left }: BothSides): number =>
   fallenBy({ pieces: left.pieces, original, wearer: body }) ?? 0;
 
 /** By how much the two ways of measuring the wearer's bust height disagree on the front as drafted, mm; else 0. */
-function apartOf({ original, body }: Beginning): number {
+function apartOf({ original, body }: Setup): number {
   const front = original.find((p) => p.part === 'front');
   return front ? (heightsApart(front, sideDirection(front), body) ?? 0) : 0;
 }
 
 /** The worksheet of a job with its pieces as they are by then. */
 export const worksheetOf = (
-  start: Beginning,
+  start: Setup,
   { lanes, steps }: Replayed,
   only?: readonly MeasurementKey[],
 ): readonly Row[] =>

@@ -2,10 +2,10 @@ import { flatOf } from '../../alterations/index.ts';
 import { isSample, SAMPLE_CHART, SAMPLE_SIZES, samplePattern, type SampleId } from '../../blocks/index.ts';
 import type { ToldFlat } from '../compare/index.ts';
 import type { MeasurementKey, Pattern, Piece } from '../../pattern/index.ts';
-import type { Lane } from './lanes.ts';
+import type { SidePieces } from './sides';
 
 /** A sample draft that stands in for paper pieces: plans are drawn on it, sizes are never read from it. */
-export interface StandIn extends Lane {
+export interface StandIn extends SidePieces {
   readonly sample: SampleId;
   readonly size: string;
 }
@@ -52,7 +52,11 @@ export function standInFor(pattern: Pattern, size: string): StandIn | null {
 }
 
 /** What the paper measures by now: as told, and what the steps so far changed on the stand-in. */
-export function toldNow(told: ToldFlat, before: Lane, now: Lane): Readonly<Partial<Record<MeasurementKey, number>>> {
+export function toldNow(
+  told: ToldFlat,
+  before: SidePieces,
+  now: SidePieces,
+): Readonly<Partial<Record<MeasurementKey, number>>> {
   return Object.fromEntries(
     (Object.entries(told) as [MeasurementKey, { value: number }][]).map(([key, { value }]) => {
       const [a, b] = now.pieces === before.pieces ? [null, null] : [flatOf(before, key), flatOf(now, key)];

@@ -15,8 +15,8 @@ import { inspectPiece, newFaults, type Care } from '../../paper/guard/index.ts';
 import type { Piece } from '../../pattern/index.ts';
 import { refuse, TOL, type Result } from '../../units/index.ts';
 import { isTyped } from './amount.ts';
-import type { Beginning } from './beginning.ts';
-import { alike, cutPieces, type Lane, type Lanes } from './lanes.ts';
+import type { Setup } from './setup';
+import { alike, cutPieces, type SidePieces, type BothSides } from './sides';
 import type { DraftStep } from './step.ts';
 
 /** Remembers the steps of one job, so that changing step n replays only n and what follows. Holds one job at a time. */
@@ -28,14 +28,14 @@ export interface DraftCache {
     /** How closely the pieces were inspected. */
     readonly care: Care;
     readonly done: DraftStep;
-    readonly after: Lanes;
+    readonly after: BothSides;
   }[];
 }
 export const emptyCache = (): DraftCache => ({ steps: [] });
 
 export interface Replayed {
   readonly steps: readonly DraftStep[];
-  readonly lanes: Lanes;
+  readonly lanes: BothSides;
 }
 
 export interface ReplayOptions {
@@ -51,7 +51,7 @@ export interface ReplayOptions {
  * through again, each with complete care, so that the one that did it is refused.
  */
 export function replay(
-  start: Beginning,
+  start: Setup,
   plan: readonly Step[],
   cache?: DraftCache,
   { brief = false, care = brief ? 'quick' : 'complete' }: ReplayOptions = {},
@@ -64,13 +64,13 @@ export function replay(
 }
 
 function carryOut(
-  start: Beginning,
+  start: Setup,
   plan: readonly Step[],
   cache: DraftCache | undefined,
   { brief, care }: Required<ReplayOptions>,
 ): Replayed {
   const { body, size, amounts, ease, told, sewn } = start;
-  let lanes: Lanes = oneLane(sewn);
+  let lanes: BothSides = oneLane(sewn);
   const steps: DraftStep[] = [];
   const key = JSON.stringify([body, size, amounts?.chosen, ease, told]);
   for (const [i, step] of plan.entries()) {
@@ -91,10 +91,14 @@ function carryOut(
  * The lanes after a step. Where the sides differ, what is cut is opened out or cut once for each side: that is
  * inspected too, and a step that would make it unfit to be cut is refused like any other.
  */
-function cutAlike(before: Lanes, done: DraftStep, care: Care): { readonly done: DraftStep; readonly after: Lanes } {
+function cutAlike(
+  before: BothSides,
+  done: DraftStep,
+  care: Care,
+): { readonly done: DraftStep; readonly after: BothSides } {
   const after = lanesAfter(before, done);
   if (alike(after) || after === before) return { done, after };
-  const faults = (lanes: Lanes) => cutPieces(lanes).flatMap((p) => inspectPiece(p, care));
+  const faults = (lanes: BothSides) => cutPieces(lanes).flatMap((p) => inspectPiece(p, care));
   const now = faults(after);
   const [fault] = now.length > 0 ? newFaults(faults(before), now) : [];
   if (!fault) return { done, after };
@@ -102,10 +106,10 @@ function cutAlike(before: Lanes, done: DraftStep, care: Care): { readonly done: 
   return { done: { ...done, outcome, other: done.other && outcome }, after: before };
 }
 
-const oneLane = (lane: Lane): Lanes => ({ left: lane, right: lane });
+const oneLane = (lane: SidePieces): BothSides => ({ left: lane, right: lane });
 
 /** One step on the side it is for, and on both where they already differ. */
-function doStep(step: Step, start: Beginning, lanes: Lanes, how: RunOptions): DraftStep {
+function doStep(step: Step, start: Setup, lanes: BothSides, how: RunOptions): DraftStep {
   const { contextOf, bodyProblems: problems } = start;
   const lane = step.side === 'right' ? lanes.right : lanes.left;
   const context = contextOf(lane);
@@ -121,7 +125,7 @@ function doStep(step: Step, start: Beginning, lanes: Lanes, how: RunOptions): Dr
 }
 
 /** The bust amounts on the pieces as earlier steps have left them: what those gave is not given again. */
-export function amountsOn(lane: Lane, { sewn, amounts, amountsAfter }: Beginning): Amounts | null {
+export function amountsOn(lane: SidePieces, { sewn, amounts, amountsAfter }: Setup): Amounts | null {
   if (lane.pieces === sewn.pieces) return amounts;
   const [was, now] = [flatOf(sewn, 'fullBust'), flatOf(lane, 'fullBust')];
   const grown = was && now ? now.value - was.value : 0;
@@ -129,7 +133,7 @@ export function amountsOn(lane: Lane, { sewn, amounts, amountsAfter }: Beginning
 }
 
 /** The lanes after a step: a step for one side parts them. */
-function lanesAfter(lanes: Lanes, { step, outcome, other }: DraftStep): Lanes {
+function lanesAfter(lanes: BothSides, { step, outcome, other }: DraftStep): BothSides {
   if (!step.on || !outcome.ok) return lanes;
   const { pieces, seams } = outcome.value;
   const lane = { pieces, seams };

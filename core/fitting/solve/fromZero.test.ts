@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { beginningOf } from '../plan/index.ts';
+import { setupOf } from '../plan/index.ts';
 import { samplePattern, type SampleId } from '../../blocks/index.ts';
 import { stepSchema } from '../../documents/index.ts';
 import { expectOk } from '../../units/index.ts';
@@ -34,7 +34,7 @@ describe('the search for amounts, begun from nothing', () => {
       wearer: wearerWith({ highBust: 870, fullBust: 920 + fuller }),
       pattern: samplePattern(sample, ['4']),
     };
-    expect(beginningOf(job).amounts?.chosen?.total).toBeCloseTo(fuller, 6);
+    expect(setupOf(job).amounts?.chosen?.total).toBeCloseTo(fuller, 6);
     const found = expectOk(solve(job), sample);
     expect(Math.abs((found.amounts[0]?.to ?? 0) - fuller)).toBeLessThan(within);
     expect(Math.abs(found.after.find((r) => r.key === 'fullBust')?.left ?? 99)).toBeLessThan(0.1);

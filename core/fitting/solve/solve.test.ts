@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { flatOf } from '../../alterations/index.ts';
 import { samplePattern } from '../../blocks/index.ts';
-import { beginningOf, draft, replay, type ResolvedJob } from '../plan/index.ts';
+import { setupOf, draft, replay, type ResolvedJob } from '../plan/index.ts';
 import { stepSchema, type Step } from '../../documents/index.ts';
 import type { MeasurementKey } from '../../pattern/index.ts';
 import { expectOk } from '../../units/index.ts';
@@ -56,7 +56,7 @@ const planWith = (values: readonly Step['values'][]): Step[] =>
 
 /** A body for which exactly these amounts are right: what the altered pieces measure, less the ease. */
 function bodyFor(values: readonly Step['values'][]): Partial<Record<MeasurementKey, number>> {
-  const start = beginningOf(jobOf([], { fullBust: 920 }));
+  const start = setupOf(jobOf([], { fullBust: 920 }));
   const { lanes, steps } = replay(start, planWith(values));
   expect(steps.flatMap((s) => (s.outcome.ok ? [] : [[s.step.alteration, s.values, s.outcome.error.code]]))).toEqual([]);
   return Object.fromEntries(ROWS.map((key) => [key, (flatOf(lanes.left, key)?.value ?? 0) - (start.ease[key] ?? 0)]));

@@ -1,6 +1,6 @@
 import { alterationById, flatOf } from '../../alterations/index.ts';
 import {
-  beginningOf,
+  setupOf,
   emptyCache,
   replay,
   worksheetOf,
@@ -94,7 +94,7 @@ const withAmounts = (plan: readonly Step[], quantities: readonly Quantity[], x: 
  * Refuses where nothing can be solved for.
  */
 export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solution> {
-  const start = beginningOf(resolved);
+  const start = setupOf(resolved);
   if (start.refusal) return { ok: false, error: start.refusal };
   const plan = resolved.job.steps;
   const cache = emptyCache();

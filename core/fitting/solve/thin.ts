@@ -1,5 +1,5 @@
 import { alterationById } from '../../alterations/index.ts';
-import { beginningOf, emptyCache, replay, worksheetOf, type ResolvedJob } from '../plan/index.ts';
+import { setupOf, emptyCache, replay, worksheetOf, type ResolvedJob } from '../plan/index.ts';
 import type { Row } from '../compare/index.ts';
 import type { Step } from '../../documents/schema.ts';
 import type { MeasurementKey } from '../../pattern/index.ts';
@@ -36,7 +36,7 @@ function isMeasured({ alteration }: Step): boolean {
  * Only steps that are on and answer to a measurement are weighed.
  */
 export function thinned(resolved: ResolvedJob): Thinned {
-  const start = beginningOf(resolved);
+  const start = setupOf(resolved);
   const cache = emptyCache();
   const left = (steps: readonly Step[]): readonly Row[] =>
     worksheetOf(start, replay(start, steps, cache, { brief: true }));

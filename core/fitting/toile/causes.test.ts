@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { alterationById } from '../../alterations/index.ts';
-import { MEASUREMENT_CATALOGUE, SIGN_IDS, type SignId } from '../fit/index.ts';
+import { MEASUREMENT_CATALOGUE, SYMPTOM_IDS, type SymptomId } from '../fit/index.ts';
 import { drafted, seenAs, stepOf } from '../../testing/fittings.ts';
 import { CAUSES, rankCauses, type Change, type Ranked } from './index.ts';
 
@@ -14,7 +14,7 @@ const find = (all: readonly Ranked[], id: string): Ranked => {
 describe('the catalogue of causes', () => {
   it('knows every sign, so that nothing seen is left without a reason', () => {
     const explained = new Set(CAUSES.flatMap((c) => Object.keys(c.signs)));
-    expect(SIGN_IDS.filter((s) => !explained.has(s))).toEqual([]);
+    expect(SYMPTOM_IDS.filter((s) => !explained.has(s))).toEqual([]);
   });
   it('names alterations and measurements that exist, with an amount they can take', () => {
     const keys = new Set<string>(MEASUREMENT_CATALOGUE.map((m) => m.key));
@@ -38,7 +38,7 @@ describe('the catalogue of causes', () => {
 });
 
 /** What is seen, what the body measures otherwise than the pattern, and the cause that comes first. */
-const SITUATIONS: readonly (readonly [string, readonly SignId[], Record<string, number[]>, string])[] = [
+const SITUATIONS: readonly (readonly [string, readonly SymptomId[], Record<string, number[]>, string])[] = [
   ['drag lines and a rising hem', ['pull-bust-side', 'hem-rises-front'], { fullBust: [960] }, 'fuller-bust'],
   ['an armhole that gapes on a full bust', ['armhole-gapes'], { fullBust: [960] }, 'fuller-bust'],
   ['folds over the bust', ['folds-over-bust', 'centre-too-far'], { fullBust: [890] }, 'smaller-bust'],

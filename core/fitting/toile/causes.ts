@@ -1,5 +1,5 @@
 import type { MeasurementKey } from '../../pattern/index.ts';
-import type { SignId } from '../fit/index.ts';
+import type { SymptomId } from '../fit/index.ts';
 
 /** What would put a cause right. */
 export type Remedy =
@@ -10,7 +10,7 @@ export type Remedy =
       /** Which way its amount goes. */
       readonly way: 1 | -1;
       /** What an amount pinned at a sign becomes in the step; signs left out tell no amount. */
-      readonly per: Readonly<Partial<Record<SignId, number>>>;
+      readonly per: Readonly<Partial<Record<SymptomId, number>>>;
       /** The value that is set, where it is not the step's own amount. */
       readonly key?: 'setback';
       readonly values?: Readonly<Record<string, string>>;
@@ -24,9 +24,9 @@ export type Remedy =
 export interface Cause {
   readonly id: string;
   /** How strongly each sign by itself speaks for it, 0 to 1. */
-  readonly signs: Readonly<Partial<Record<SignId, number>>>;
+  readonly signs: Readonly<Partial<Record<SymptomId, number>>>;
   /** Signs that speak against it. */
-  readonly against?: readonly SignId[];
+  readonly against?: readonly SymptomId[];
   /** Measurements that tell: positive, the pattern would still have to grow there. */
   readonly reads: readonly { readonly key: MeasurementKey; readonly way: 1 | -1 }[];
   /** Measurements that must be right for it: one that is short as well points elsewhere. */
@@ -46,7 +46,7 @@ const HIP = ['hip-slash', 'side-add'];
 const step = (
   alterations: readonly string[],
   way: 1 | -1,
-  per: Readonly<Partial<Record<SignId, number>>>,
+  per: Readonly<Partial<Record<SymptomId, number>>>,
   more: { readonly key?: 'setback'; readonly values?: Readonly<Record<string, string>> } = {},
 ): Remedy => ({ kind: 'step', alterations, way, per, ...more });
 

@@ -1,7 +1,7 @@
 import { alterationById, propose } from '../../alterations/index.ts';
 import { amountOf, kinOf, type Draft, type DraftStep } from '../plan/index.ts';
 import type { Observation, Step } from '../../documents/schema.ts';
-import type { SignId } from '../fit/index.ts';
+import type { SymptomId } from '../fit/index.ts';
 import { ADVICE } from '../../units/index.ts';
 import type { Cause, Remedy } from './causes.ts';
 
@@ -44,7 +44,7 @@ export function pinnedFor(
   seen: readonly Pick<Observation, 'sign' | 'pinned'>[],
 ): { readonly pinned: number; readonly per: number } | null {
   const told = seen.flatMap(({ sign, pinned }) => {
-    const per = remedy.per[sign as SignId];
+    const per = remedy.per[sign as SymptomId];
     return per === undefined || pinned === null || pinned === 0 ? [] : [{ pinned, per }];
   });
   return told.sort((a, b) => b.pinned * b.per - a.pinned * a.per)[0] ?? null;

@@ -1,4 +1,4 @@
-import { beginningOf, checkLanes, cutPieces, replay, type ResolvedJob } from '../../fitting/plan/index.ts';
+import { setupOf, checkLanes, cutPieces, replay, type ResolvedJob } from '../../fitting/plan/index.ts';
 import { SAMPLE_IDS, SAMPLE_SIZES, samplePattern } from '../../blocks/index.ts';
 import type { Step } from '../../documents/schema.ts';
 import { inspectPiece, inspectSeams } from '../../paper/guard/index.ts';
@@ -85,7 +85,7 @@ const jobOf = ({ pattern, size, steps }: Case): ResolvedJob => ({
 
 /** Carries a plan out and looks at everything that would be cut; null when nothing is wrong, or when it is said. */
 export function judged(one: Case, tally?: Tally): string | null {
-  const start = beginningOf(jobOf(one));
+  const start = setupOf(jobOf(one));
   const { steps, lanes } = replay(start, one.steps);
   if (tally) {
     tally.drafts += 1;

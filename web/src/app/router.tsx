@@ -28,7 +28,10 @@ const routes: RouteObject[] = [
             path: 'pattern',
             lazy: async () => ({ Component: (await import('../stations/pattern/Pattern.tsx')).PatternStation }),
           },
-          { path: 'bring', lazy: async () => ({ Component: (await import('../stations/bring/Bring.tsx')).Bring }) },
+          {
+            path: 'bring',
+            lazy: async () => ({ Component: (await import('../stations/import/Import')).ImportStation }),
+          },
           { path: 'size', lazy: async () => ({ Component: (await import('../stations/size/Size.tsx')).Size }) },
           {
             path: 'compare',

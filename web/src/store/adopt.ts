@@ -1,4 +1,4 @@
-import { alike, startingPieces, type Draft, type Lane, type Lanes } from '@ample/core/fitting/plan';
+import { alike, startingPieces, type Draft, type SidePieces, type BothSides } from '@ample/core/fitting/plan';
 import type { Pattern, Piece } from '@ample/core/pattern';
 
 /**
@@ -11,9 +11,9 @@ export function adopt(draft: Draft, pattern: Pattern): Draft {
   const own = startingPieces(sold, draft.body);
   const known = new Map(draft.original.map((copy, i) => [copy, own[i] as Piece]));
   const back = (pieces: readonly Piece[]): readonly Piece[] => pieces.map((p) => known.get(p) ?? p);
-  const laneBack = (lane: Lane): Lane => ({ ...lane, pieces: back(lane.pieces) });
+  const laneBack = (lane: SidePieces): SidePieces => ({ ...lane, pieces: back(lane.pieces) });
   // One lane for both sides stays one.
-  const lanesBack = (lanes: Lanes): Lanes => {
+  const lanesBack = (lanes: BothSides): BothSides => {
     const left = laneBack(lanes.left);
     return { left, right: alike(lanes) ? left : laneBack(lanes.right) };
   };

@@ -6,15 +6,15 @@ import {
   plainChoices,
   sureness,
   traceSafely,
-  type Ask,
+  type Question,
   type ReadFile,
   type ReadPiece,
   type Ring,
   type TraceChoices,
 } from '@ample/core/in/tracing';
 import { expectOk } from '@ample/core/units';
-import { useBring } from './bring.ts';
-import { takeBack, useBringHistory } from './bringHistory.ts';
+import { useImport } from './import';
+import { takeBack, useBringHistory } from './importHistory';
 import { callIt, chosenPieces, isTaken, layBack, leaveOut, piecesAreRight, takeInHand } from './contact.ts';
 import type { Contact } from './contactTypes.ts';
 
@@ -23,7 +23,7 @@ const ringOf = (size: string, id = 'back'): Ring => {
   return { path, strokes: [0], healed: [] };
 };
 /** A piece drawn by its seam line in some sizes, as it comes out of a file. */
-function piece(id: string, own: string, others: readonly string[], asks: readonly Ask[] = []): ReadPiece {
+function piece(id: string, own: string, others: readonly string[], asks: readonly Question[] = []): ReadPiece {
   const choices: TraceChoices = { ...plainChoices(id, id), part: 'back', line: 'sewing' };
   const ring = ringOf(own);
   const traced = expectOk(traceSafely(ring, [], choices), id);
@@ -64,13 +64,13 @@ const open = (pieces: readonly ReadPiece[], size: string): void => {
     step: 'pieces',
     inHand: null,
   };
-  useBring.setState({ contact, picked: null, choices: null });
+  useImport.setState({ contact, picked: null, choices: null });
   useBringHistory.setState({ past: [], future: [] });
 };
-const now = (): Contact => useBring.getState().contact as Contact;
+const now = (): Contact => useImport.getState().contact as Contact;
 const named = (id: string): ReadPiece => now().pieces.find((p) => p.choices.id === id) as ReadPiece;
 
-beforeEach(() => useBring.setState({ contact: null, picked: null, choices: null }));
+beforeEach(() => useImport.setState({ contact: null, picked: null, choices: null }));
 
 describe('pieces that are taken', () => {
   it('go into the sizes they were drawn in: one that lacks the size chosen is not passed off as that size', () => {
@@ -110,8 +110,8 @@ describe('a piece put right by hand', () => {
   it('stays itself under another name, also one that another piece has', () => {
     open([piece('back', '4', ['3']), piece('yoke', '4', [])], '4');
     takeInHand('yoke');
-    const { choices } = useBring.getState();
-    useBring.setState({ choices: { ...(choices as TraceChoices), name: 'Back', id: 'back' } });
+    const { choices } = useImport.getState();
+    useImport.setState({ choices: { ...(choices as TraceChoices), name: 'Back', id: 'back' } });
     layBack();
     expect(now().pieces.map((p) => p.choices.id)).toEqual(['back', 'yoke']);
     expect(named('yoke').choices.name).toBe('Back');
@@ -120,8 +120,8 @@ describe('a piece put right by hand', () => {
   it('comes back in every size with what was chosen for it', () => {
     open([piece('back', '4', ['3', '5'])], '4');
     takeInHand('back');
-    const { choices } = useBring.getState();
-    useBring.setState({ choices: { ...(choices as TraceChoices), allowance: 10 } });
+    const { choices } = useImport.getState();
+    useImport.setState({ choices: { ...(choices as TraceChoices), allowance: 10 } });
     layBack();
     expect(
       named('back')
@@ -138,8 +138,8 @@ describe('a piece put right by hand', () => {
   it('on another line, as the seam line, leaves the sizes whose lines do not match it', () => {
     open([piece('back', '4', ['3', '5'])], '4');
     takeInHand('back');
-    const { picked } = useBring.getState();
-    useBring.setState({ picked: { ...picked!, ring: { ...ringOf('4') } } });
+    const { picked } = useImport.getState();
+    useImport.setState({ picked: { ...picked!, ring: { ...ringOf('4') } } });
     layBack();
     expect(named('back').sizes.map((s) => s.size)).toEqual(['4']);
   });

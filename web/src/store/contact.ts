@@ -3,7 +3,7 @@ import {
   inOrder,
   middleOfEdge,
   SURE,
-  type Ask,
+  type Question,
   type ReadPiece,
   type TraceChoices,
   type Wanted,
@@ -12,8 +12,8 @@ import type { Piece } from '@ample/core/pattern';
 import type { Refusal } from '@ample/core/units';
 import { PIECE_WORDS } from '@ample/core/words';
 import { startWhole } from '../workers/wholeClient.ts';
-import { leavePiece, sheetOf, shownOf, useBring } from './bring.ts';
-import { withoutTrace } from './bringHistory.ts';
+import { leavePiece, sheetOf, shownOf, useImport } from './import';
+import { withoutTrace } from './importHistory';
 import type { Contact } from './contactTypes.ts';
 
 const EMPTY: Contact = {
@@ -30,18 +30,22 @@ const EMPTY: Contact = {
 };
 
 /** What stays out whatever is said: it would be cut wrong, or is no piece. */
-const FATAL: ReadonlySet<Ask['code']> = new Set<Ask['code']>(['no-outline', 'allowance-off']);
+const FATAL: ReadonlySet<Question['code']> = new Set<Question['code']>(['no-outline', 'allowance-off']);
 /** What one press on “right” cannot answer: it must be said. */
-const MUST_BE_SAID: ReadonlySet<Ask['code']> = new Set<Ask['code']>([...FATAL, 'which-part', 'which-allowance']);
+const MUST_BE_SAID: ReadonlySet<Question['code']> = new Set<Question['code']>([
+  ...FATAL,
+  'which-part',
+  'which-allowance',
+]);
 
 const change = (to: Partial<Contact>): void =>
-  useBring.setState((s) => (s.contact ? { contact: { ...s.contact, ...to } } : {}));
+  useImport.setState((s) => (s.contact ? { contact: { ...s.contact, ...to } } : {}));
 
 let running: ReturnType<typeof startWhole> | null = null;
 /** The sheet it reads: what comes of it belongs to no other. */
 let runningOf: Contact['of'] | null = null;
 /** What a reading depends on: changed, the sheet is read again. */
-const madeOf = (s: ReturnType<typeof useBring.getState>): readonly unknown[] => [
+const madeOf = (s: ReturnType<typeof useImport.getState>): readonly unknown[] => [
   s.unit,
   s.scale,
   s.placing,
@@ -52,13 +56,13 @@ const madeOf = (s: ReturnType<typeof useBring.getState>): readonly unknown[] => 
 /** Reads the pieces of the sheet as it lies, in the size wanted; what was corrected on an earlier reading is left. */
 export async function readPieces(wanted: Wanted = {}, open = false): Promise<void> {
   running?.cancel();
-  const state = useBring.getState();
+  const state = useImport.getState();
   const lines = sheetOf(state);
   if (!lines) return;
   const strokes = shownOf(lines, state.hidden);
   const of = madeOf(state);
   runningOf = of;
-  useBring.setState({ contact: { ...EMPTY, of, wanted, open, read: state.contact?.read ?? null } });
+  useImport.setState({ contact: { ...EMPTY, of, wanted, open, read: state.contact?.read ?? null } });
   const mine = startWhole({ ...lines, strokes }, { ...wanted, scale: 1 });
   running = mine;
   const done = await mine.done;
@@ -66,7 +70,7 @@ export async function readPieces(wanted: Wanted = {}, open = false): Promise<voi
   running = null;
   runningOf = null;
   // Taken back meanwhile, what was read is no longer wanted.
-  const { contact } = useBring.getState();
+  const { contact } = useImport.getState();
   if (contact?.state !== 'reading' || contact.of !== of) return;
   if (!done.ok) return change({ state: { failed: done.error } });
   change({ state: 'ready', read: done.value, pieces: done.value.pieces });
@@ -74,7 +78,7 @@ export async function readPieces(wanted: Wanted = {}, open = false): Promise<voi
 
 /** Reads for the first time, or again where the sheet came to lie otherwise than it was read. */
 export function readAgain(): void {
-  const state = useBring.getState();
+  const state = useImport.getState();
   if (state.raw === null) return;
   const { contact } = state;
   const now = madeOf(state);
@@ -85,9 +89,9 @@ export function readAgain(): void {
 }
 
 export const chooseSize = (size: string): Promise<void> =>
-  readPieces({ ...useBring.getState().contact?.wanted, size }, true);
+  readPieces({ ...useImport.getState().contact?.wanted, size }, true);
 export const chooseAllowance = (allowance: number): Promise<void> => {
-  const { wanted, open } = useBring.getState().contact ?? EMPTY;
+  const { wanted, open } = useImport.getState().contact ?? EMPTY;
   return readPieces({ ...wanted, allowance }, open);
 };
 
@@ -98,16 +102,20 @@ export const isTaken = (c: Contact, p: ReadPiece): boolean =>
   !p.asks.some((a) => MUST_BE_SAID.has(a.code));
 
 const pieceOf = (id: string): ReadPiece | undefined =>
-  useBring.getState().contact?.pieces.find((p) => p.choices.id === id);
+  useImport.getState().contact?.pieces.find((p) => p.choices.id === id);
 const put = (id: string, now: ReadPiece): void =>
-  useBring.setState((s) =>
+  useImport.setState((s) =>
     s.contact
       ? { contact: { ...s.contact, pieces: s.contact.pieces.map((p) => (p.choices.id === id ? now : p)) } }
       : {},
   );
 
 /** Takes other choices for one of the pieces; refused, it stays as it was. */
-export function correct(id: string, to: Partial<TraceChoices>, answered: readonly Ask['code'][] = []): Refusal | null {
+export function correct(
+  id: string,
+  to: Partial<TraceChoices>,
+  answered: readonly Question['code'][] = [],
+): Refusal | null {
   const piece = pieceOf(id);
   if (!piece) return null;
   const done = corrected(piece, { ...piece.choices, ...to }, answered);
@@ -143,14 +151,14 @@ export function onFold(id: string, fold: boolean): Refusal | null {
 
 const toggled = (list: readonly string[], id: string): readonly string[] =>
   list.includes(id) ? list.filter((x) => x !== id) : [...list, id];
-export const leaveOut = (id: string): void => change({ left: toggled(useBring.getState().contact?.left ?? [], id) });
+export const leaveOut = (id: string): void => change({ left: toggled(useImport.getState().contact?.left ?? [], id) });
 
 /** Takes one of the pieces in hand, with every tool there is for one. */
 export function takeInHand(id: string): void {
-  const { contact } = useBring.getState();
+  const { contact } = useImport.getState();
   const piece = contact?.pieces.find((p) => p.choices.id === id);
   if (!contact || !piece) return;
-  useBring.setState({
+  useImport.setState({
     contact: { ...contact, inHand: id },
     picked: { ring: piece.ring, look: piece.look, others: piece.others },
     choices: piece.choices,
@@ -164,7 +172,7 @@ export function takeInHand(id: string): void {
 }
 /** Lays the piece in hand back among the others, as it is now: whoever looked at it has answered what was asked. */
 export function layBack(): void {
-  const { contact, picked, choices } = useBring.getState();
+  const { contact, picked, choices } = useImport.getState();
   const before = contact?.pieces.find((p) => p.choices.id === contact.inHand);
   if (before && picked && choices) {
     // On another line of its own, as the seam line, the other sizes' lines match it no more: they are left.
@@ -184,7 +192,7 @@ export function layBack(): void {
 
 /** Says that the pieces are right: what was asked is answered by that, but for what must be said. */
 export const piecesAreRight = (): void =>
-  useBring.setState((s) =>
+  useImport.setState((s) =>
     s.contact ? { contact: { ...s.contact, settled: s.contact.pieces.map((p) => p.choices.id), step: 'seams' } } : {},
   );
 export const backToPieces = (): void => change({ step: 'pieces', settled: [] });

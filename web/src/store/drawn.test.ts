@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { closeFile, pickStroke, sheetOf, tracedOf, useBring } from './bring.ts';
+import { closeFile, pickStroke, sheetOf, tracedOf, useImport } from './import';
 import { addFromMat, bringDrawn, callDrawn, takeOutDrawn, useDrawn } from './drawn.ts';
 import { doAgainDrawn, inOneStep, takeBackDrawn, useDrawnHistory } from './drawnHistory.ts';
 import { useTyped, type TypedRow } from './typed.ts';
@@ -50,11 +50,11 @@ describe('pieces drawn by hand', () => {
     useTyped.setState({ rows: [...square, ...dart, row('0', '12', 'notch')] });
     add();
     bringDrawn();
-    const sheet = sheetOf(useBring.getState())!;
+    const sheet = sheetOf(useImport.getState())!;
     pickStroke(sheet.strokes[0]!);
-    const { choices } = useBring.getState();
+    const { choices } = useImport.getState();
     expect([choices?.ownDarts.length, choices?.ownNotches.length]).toEqual([1, 1]);
-    expect(tracedOf(useBring.getState())?.piece.darts).toHaveLength(1);
+    expect(tracedOf(useImport.getState())?.piece.darts).toHaveLength(1);
     closeFile();
   });
 

@@ -14,7 +14,7 @@ import {
 } from '@ample/core/in/tracing';
 import type { Refusal, Result } from '@ample/core/units';
 import { PIECE_WORDS } from '@ample/core/words';
-import { takeLines, useBring } from './bring.ts';
+import { takeLines, useImport } from './import';
 import { readPieces } from './contact.ts';
 import { usePicture } from './picture.ts';
 import { readRows, useTyped } from './typed.ts';
@@ -90,6 +90,6 @@ export function bringDrawn(): void {
     pieces.some((p) => p.on !== null) ? 'picture' : 'mat',
   );
   takeLines(lines, 'Pieces drawn by hand');
-  useBring.setState({ from: 'file' });
+  useImport.setState({ from: 'file' });
   void readPieces({}, true);
 }

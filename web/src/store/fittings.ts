@@ -8,7 +8,7 @@ import {
   type Job,
   type Observation,
 } from '@ample/core/documents';
-import { signOf, type SignId, type TissueCheckId } from '@ample/core/fitting/fit';
+import { symptomOf, type SymptomId, type TissueCheckId } from '@ample/core/fitting/fit';
 import { makeAgain, returnTo, standsAs, stillAt, versionOf, withVersion, type Change } from '@ample/core/fitting/toile';
 import { planStep, insertAt, type Draft } from '@ample/core/fitting/plan';
 import { editJob, useJob } from './job.ts';
@@ -38,9 +38,9 @@ export const removeFitting = (id: string): void =>
   editJob((j) => ({ ...j, fittings: j.fittings.filter((f) => f.id !== id) }));
 
 /** Something seen, where it is usually seen unless a place was pointed at. Returns its id. */
-export function addObservation(fitting: string, sign: SignId, fields: Partial<Observation> = {}): string {
+export function addObservation(fitting: string, sign: SymptomId, fields: Partial<Observation> = {}): string {
   const id = freshId('o');
-  const { view, at } = signOf(sign);
+  const { view, at } = symptomOf(sign);
   editFitting(fitting, (f) =>
     f.observations.length >= MOST.observations
       ? f

@@ -3,7 +3,7 @@ import { validatePiece, type EdgeRole, type Piece } from '../../../pattern/index
 import type { TraceNote } from '../traceTypes.ts';
 
 /** What a piece that came in leaves open; each is one question to whoever knows the paper. */
-export type Ask =
+export type Question =
   | { readonly code: 'which-part'; readonly data: Record<string, never> }
   | { readonly code: 'on-fold'; readonly data: Record<string, never> }
   | { readonly code: 'which-allowance'; readonly data: Record<string, never> }
@@ -29,7 +29,7 @@ export type Why =
   | 'seams-match';
 
 /** How much each thing left open takes from being sure; what would be cut wrong takes all. */
-const COSTS: Readonly<Record<Ask['code'], number>> = {
+const COSTS: Readonly<Record<Question['code'], number>> = {
   'which-part': 0.5,
   'on-fold': 0.4,
   'which-allowance': 0.5,
@@ -45,7 +45,7 @@ const SUREST = 0.99;
 const PLAIN = 0.85;
 
 /** From 0 to 1: what is left after every doubt, a little surer for every thing that bears it out. */
-export function sureness(asks: readonly Ask[], why: readonly Why[]): number {
+export function sureness(asks: readonly Question[], why: readonly Why[]): number {
   const borne = SUREST - (SUREST - PLAIN) * 0.6 ** why.length;
   const left = asks.reduce((sure, a) => sure * (1 - COSTS[a.code]), borne);
   return Math.round(left * 100) / 100;
@@ -93,7 +93,7 @@ export function oddRoles(piece: Piece): readonly EdgeRole[] {
 }
 
 /** What a traced piece leaves open by itself. */
-export function asksOf(piece: Piece, notes: readonly TraceNote[]): readonly Ask[] {
+export function asksOf(piece: Piece, notes: readonly TraceNote[]): readonly Question[] {
   const missed = notes.find((n) => n.code === 'allowance-missed');
   const [problem] = validatePiece(piece);
   const roles = oddRoles(piece);

@@ -3,7 +3,7 @@ import { ok, type Result } from '../../../units/index.ts';
 import { traceLike } from '../nest.ts';
 import { traceSafely } from '../trace.ts';
 import type { TraceChoices, Traced } from '../traceTypes.ts';
-import { asksOf, sureness, type Ask } from './doubts.ts';
+import { asksOf, sureness, type Question } from './doubts.ts';
 import type { Alike, ReadPiece } from './readTypes.ts';
 
 /**
@@ -12,7 +12,7 @@ import type { Alike, ReadPiece } from './readTypes.ts';
  */
 export function inEverySize(base: Pick<ReadPiece, 'ring' | 'choices' | 'traced' | 'size' | 'alike' | 'forAll'>): {
   readonly sizes: readonly { readonly size: string; readonly piece: Piece }[];
-  readonly asks: readonly Ask[];
+  readonly asks: readonly Question[];
 } {
   const { piece } = base.traced;
   if (base.forAll) return { sizes: base.forAll.map((size) => ({ size, piece })), asks: [] };
@@ -47,12 +47,12 @@ function likeSafely(base: Parameters<typeof traceLike>[0], a: Alike): ReturnType
 export function corrected(
   read: ReadPiece,
   choices: TraceChoices,
-  answered: readonly Ask['code'][] = [],
+  answered: readonly Question['code'][] = [],
 ): Result<ReadPiece, 'piece-not-traced'> {
   const traced: Result<Traced, 'piece-not-traced'> = traceSafely(read.ring, read.others, choices);
   if (!traced.ok) return traced;
   const graded = inEverySize({ ...read, choices, traced: traced.value });
-  const own = new Set<Ask['code']>(['allowance-off', 'which-edges', 'no-outline', 'which-darts']);
+  const own = new Set<Question['code']>(['allowance-off', 'which-edges', 'no-outline', 'which-darts']);
   const asks = [
     ...read.asks.filter((a) => !own.has(a.code) && !answered.includes(a.code)),
     ...asksOf(traced.value.piece, traced.value.notes),

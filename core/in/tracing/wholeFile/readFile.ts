@@ -12,7 +12,7 @@ import { isBack, type Part } from '../roles.ts';
 import { middleOfEdge, traceSafely } from '../trace.ts';
 import { HALVES } from '../traceParts.ts';
 import { plainChoices, type TraceChoices } from '../traceTypes.ts';
-import { asksOf, sureness, type Ask, type Why } from './doubts.ts';
+import { asksOf, sureness, type Question, type Why } from './doubts.ts';
 import { halved } from './halves.ts';
 import { inEverySize } from './inEverySize.ts';
 import type { Alike, ReadFile, ReadPiece, Wanted } from './readTypes.ts';
@@ -90,7 +90,7 @@ function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, know
   const letters = known.lettersOf(nest);
   const words = printedWords(letters.map((l) => l.text));
   const why: Why[] = [];
-  const asks: Ask[] = [];
+  const asks: Question[] = [];
   const usual = usualFor(outline, known);
   if (outline.seam) why.push('seam-drawn');
   else if (known.wanted.allowance !== undefined) why.push('allowance-given');
@@ -223,9 +223,9 @@ function bySeams(p: ReadPiece, all: readonly ReadPiece[]): ReadPiece {
     return [{ seam, difference: on(one, role) - on(two, role), most }];
   });
   const off = found.filter((f) => Math.abs(f.difference) > f.most);
-  const asks: readonly Ask[] = [
+  const asks: readonly Question[] = [
     ...p.asks,
-    ...off.slice(0, 1).map(({ seam, difference }): Ask => ({ code: 'seam-differs', data: { seam, difference } })),
+    ...off.slice(0, 1).map(({ seam, difference }): Question => ({ code: 'seam-differs', data: { seam, difference } })),
   ];
   const why: readonly Why[] = found.length > 0 && off.length === 0 ? [...p.why, 'seams-match'] : p.why;
   return { ...p, asks, why, sure: sureness(asks, why) };

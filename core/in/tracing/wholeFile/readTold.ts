@@ -4,7 +4,7 @@ import { partOfWords } from '../printedWords.ts';
 import { proposeSeams } from '../seams.ts';
 import { toldPieces } from '../told.ts';
 import { traceSafely } from '../trace.ts';
-import { asksOf, sureness, type Ask, type Why } from './doubts.ts';
+import { asksOf, sureness, type Question, type Why } from './doubts.ts';
 import { inEverySize } from './inEverySize.ts';
 import type { ReadFile, ReadPiece, Wanted } from './readTypes.ts';
 
@@ -34,7 +34,7 @@ export function readTold(lines: Lines, wanted: Wanted): ReadFile | null {
     const base = { ring: one.ring, choices: one.choices, traced: one.traced, size, alike, forAll: null };
     // Traced like the one at hand, every size carries the same names, and one may grade between them.
     const graded = inEverySize(base);
-    const asks: readonly Ask[] = [
+    const asks: readonly Question[] = [
       ...(named ? [] : [{ code: 'which-part', data: {} } as const]),
       ...asksOf(one.traced.piece, one.traced.notes),
       ...graded.asks,

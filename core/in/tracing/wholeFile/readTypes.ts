@@ -3,7 +3,7 @@ import type { Ring } from '../chain.ts';
 import type { Stroke } from '../lines.ts';
 import type { ProposedSeam } from '../seams.ts';
 import type { TraceChoices, Traced } from '../traceTypes.ts';
-import type { Ask, Why } from './doubts.ts';
+import type { Question, Why } from './doubts.ts';
 import type { SizeNames } from './sizeNames.ts';
 
 /** A piece as another size draws it, with the lines that are that size's. */
@@ -40,7 +40,7 @@ export interface ReadPiece {
   /** 0 to 1. */
   readonly sure: number;
   readonly why: readonly Why[];
-  readonly asks: readonly Ask[];
+  readonly asks: readonly Question[];
 }
 /** A file read whole: its sizes, and every piece of the one wanted, the doubtful ones first. */
 export interface ReadFile {

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { SIGNS } from '@ample/core/fitting/fit';
+import { SYMPTOMS } from '@ample/core/fitting/fit';
 import { observationSchema, type Observation } from '@ample/core/documents';
 import { placesOf, SeenFigure, sideAt } from './SeenFigure.tsx';
 
@@ -31,7 +31,7 @@ describe('where a mark is drawn', () => {
     ]);
   });
   it('for every sign within the figure, on the wearer’s left or the middle', () => {
-    for (const { id, view, at } of SIGNS) {
+    for (const { id, view, at } of SYMPTOMS) {
       expect(at.x >= 20 && at.x <= 180 && at.y >= 60 && at.y <= 345, id).toBe(true);
       if (view !== 'side' && Math.abs(at.x - 100) >= 8) expect(sideAt(view, at.x), id).toBe('left');
     }

@@ -1,8 +1,8 @@
 import type { PointerEvent } from 'react';
-import { signOf, type View } from '@ample/core/fitting/fit';
+import { symptomOf, type View } from '@ample/core/fitting/fit';
 import type { Point } from '@ample/core/geometry';
 import type { Observation } from '@ample/core/documents';
-import { SIGN_WORDS, VIEW_WORDS } from '@ample/core/words';
+import { SYMPTOM_WORDS, VIEW_WORDS } from '@ample/core/words';
 import { Outline } from './Figure.tsx';
 
 /** A plain garment over the figure, so that one points at cloth: bodice, short sleeves, skirt. */
@@ -50,7 +50,7 @@ export function SeenFigure({ view, observations, chosen, onChoose, onPoint, heig
       viewBox="0 0 200 420"
       className={`mx-auto block ${height} max-w-full touch-manipulation ${onPoint ? 'cursor-crosshair' : ''}`}
       role="img"
-      aria-label={`${VIEW_WORDS[view]}: ${here.length === 0 ? 'nothing noted' : here.map((o) => `${o.number} ${SIGN_WORDS[o.sign].name}`).join('; ')}`}
+      aria-label={`${VIEW_WORDS[view]}: ${here.length === 0 ? 'nothing noted' : here.map((o) => `${o.number} ${SYMPTOM_WORDS[o.sign].name}`).join('; ')}`}
       onPointerUp={point}
     >
       <Outline view={view} />
@@ -85,7 +85,7 @@ function Mark({
   readonly named: boolean;
   readonly onChoose: (id: string) => void;
 }) {
-  const { kind, lie } = signOf(o.sign);
+  const { kind, lie } = symptomOf(o.sign);
   const turn = lie === 'down' ? 90 : lie === 'slanting' ? (at.x > 100 ? 38 : -38) : 0;
   const pen = { fill: 'none', stroke: '#B32D24', strokeWidth: chosen ? 2.6 : 1.7, strokeLinecap: 'round' } as const;
   // Neighbours put their numbers on different sides.
@@ -115,7 +115,7 @@ function Mark({
 }
 
 /** One drawn sign for each kind: drag lines, a fold, a gape, arrows apart, waves, a seam, a level, a dart. */
-const GLYPH: Readonly<Record<ReturnType<typeof signOf>['kind'], string>> = {
+const GLYPH: Readonly<Record<ReturnType<typeof symptomOf>['kind'], string>> = {
   pull: 'M-9 -4L9 -2M-9 0L10 1M-9 4L9 4',
   fold: 'M-10 0Q-7 -4 -4 0T2 0T8 0M-8 5Q-5 1 -2 5T4 5T9 5',
   gape: 'M-7 -5Q0 6 7 -5M-7 -5L7 -5',

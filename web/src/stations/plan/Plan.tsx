@@ -7,14 +7,14 @@ import { freshStepId } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice, Station } from '../../shared/parts.tsx';
 import { AgainList } from '../../shared/Again.tsx';
-import { Asks, Followers } from './Asks.tsx';
+import { Asks, Followers } from './Recommendations';
 import { Left } from './Left.tsx';
 import { Order } from './Order.tsx';
 import { AddStep } from './Proposals.tsx';
 import { Slip } from './Slip.tsx';
 import { Solver } from './Solver.tsx';
 import { SmallestPlan, useThinned } from './Thin.tsx';
-import { Finish, UsualAlterations } from './Usual.tsx';
+import { Finish, UsualAlterations } from './Habits';
 import { WorkOrder } from './WorkOrder.tsx';
 
 export function Plan() {

@@ -15,7 +15,7 @@ import { SideChoice } from '../../shared/SideChoice.tsx';
 import { WaysOn } from '../../shared/WaysOn.tsx';
 import { Meets, OwnAmount } from './OwnAmount.tsx';
 import { BustProposals } from './Proposals.tsx';
-import { School } from './School.tsx';
+import { School } from './AmountMethod';
 import { WorthLine } from './Thin.tsx';
 
 /** One step of the plan: its amount, its sum, its side, and what it meets. */

@@ -10,7 +10,7 @@ import { useJob } from '../../store/job.ts';
 import { ParamField } from '../table/ParamField.tsx';
 import { nextStage } from '../table/stages.ts';
 import { FindingFix } from '../../shared/FindingFix.tsx';
-import { Asks, Followers } from './Asks.tsx';
+import { Asks, Followers } from './Recommendations';
 import { Meets, OwnAmount } from './OwnAmount.tsx';
 import { AddStep } from './Proposals.tsx';
 import { WorkOrder } from './WorkOrder.tsx';

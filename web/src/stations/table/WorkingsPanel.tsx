@@ -1,7 +1,7 @@
 import { Link, useParams } from 'react-router';
 import { alterationById, dartReports, type PieceChange } from '@ample/core/alterations';
 import { isTyped, type Draft, type DraftStep } from '@ample/core/fitting/plan';
-import { ALTERATION_WORDS, DART_WORDS, SCHOOL_WORDS, sayFinding, sayRefusal, stepName } from '@ample/core/words';
+import { ALTERATION_WORDS, DART_WORDS, METHOD_WORDS, sayFinding, sayRefusal, stepName } from '@ample/core/words';
 import { setValue, useJob } from '../../store/job.ts';
 import { takeComputed } from '../../store/plan.ts';
 import { ParamField } from './ParamField.tsx';
@@ -78,7 +78,7 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
       )}
       {counted && (
         <div className="workings mb-3 p-3">
-          <h2 className="mb-1 !text-base">{sum ? `${SCHOOL_WORDS[sum.school]?.name ?? ''}` : 'Your own amount'}</h2>
+          <h2 className="mb-1 !text-base">{sum ? `${METHOD_WORDS[sum.school]?.name ?? ''}` : 'Your own amount'}</h2>
           {sum ? (
             <AmountSum amount={sum} />
           ) : (

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { TISSUE_CHECKS, signOf, type SignId, type TissueCheckId } from '@ample/core/fitting/fit';
+import { TISSUE_CHECKS, symptomOf, type SymptomId, type TissueCheckId } from '@ample/core/fitting/fit';
 import type { Fitting, Observation } from '@ample/core/documents';
-import { cautionsFor, SIGN_WORDS, TISSUE_WORDS } from '@ample/core/words';
+import { cautionsFor, SYMPTOM_WORDS, TISSUE_WORDS } from '@ample/core/words';
 import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';
 import { addObservation, answerCheck, removeObservation, setObservation } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
@@ -87,7 +87,7 @@ function Look({
     answerCheck(fitting.id, check.id, a);
     onGo(at + 1);
   };
-  const view = signOf(check.signs[0]!).view;
+  const view = symptomOf(check.signs[0]!).view;
   const marks = fitting.observations.map((o, i) => ({ ...o, number: i + 1 }));
   return (
     <div className="grid gap-6 min-[900px]:grid-cols-[minmax(0,1fr)_260px]">
@@ -147,14 +147,14 @@ function Look({
   );
 }
 
-const seenAt = (fitting: Fitting, signs: readonly SignId[]): readonly Observation[] =>
+const seenAt = (fitting: Fitting, signs: readonly SymptomId[]): readonly Observation[] =>
   fitting.observations.filter((o) => signs.includes(o.sign));
 
 /** One thing it may be: pressed, it is noted, and asks for side and pins. */
-function SignChoice({ fitting, sign }: { readonly fitting: Fitting; readonly sign: SignId }) {
+function SignChoice({ fitting, sign }: { readonly fitting: Fitting; readonly sign: SymptomId }) {
   const seen = fitting.observations.find((o) => o.sign === sign);
-  const { counts } = signOf(sign);
-  const words = SIGN_WORDS[sign];
+  const { counts } = symptomOf(sign);
+  const words = SYMPTOM_WORDS[sign];
   return (
     <li className={`border ${seen ? 'border-ink bg-white' : 'border-line'} p-2`}>
       <label className="flex min-h-[44px] items-center gap-3 text-lg">

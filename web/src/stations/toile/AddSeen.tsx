@@ -1,7 +1,15 @@
 import { useState } from 'react';
-import { SIGNS, signOf, signsNear, ZONES, type SignId, type View, type Zone } from '@ample/core/fitting/fit';
+import {
+  SYMPTOMS,
+  symptomOf,
+  symptomsNear,
+  ZONES,
+  type SymptomId,
+  type View,
+  type Zone,
+} from '@ample/core/fitting/fit';
 import type { Point } from '@ample/core/geometry';
-import { SIGN_WORDS, ZONE_WORDS } from '@ample/core/words';
+import { SYMPTOM_WORDS, ZONE_WORDS } from '@ample/core/words';
 import { addObservation } from '../../store/fittings.ts';
 
 /** As many as one reads at a glance. */
@@ -20,12 +28,12 @@ export function AddSeen({
   readonly onDone: (id: string | null) => void;
 }) {
   const [zone, setZone] = useState<Zone | 'all'>('all');
-  const add = (sign: SignId) => {
-    const own = signOf(sign);
+  const add = (sign: SymptomId) => {
+    const own = symptomOf(sign);
     onDone(addObservation(fitting, sign, at && own.view === view ? { at } : {}));
   };
-  const near = at ? signsNear(view, at).slice(0, NEAREST) : [];
-  const listed = SIGNS.filter((s) => zone === 'all' || s.zone === zone);
+  const near = at ? symptomsNear(view, at).slice(0, NEAREST) : [];
+  const listed = SYMPTOMS.filter((s) => zone === 'all' || s.zone === zone);
   return (
     <section className="mt-3" aria-label="Note what you see">
       {at && (
@@ -35,7 +43,7 @@ export function AddSeen({
             {near.map((s) => (
               <li key={s.id}>
                 <button className="btn w-full justify-start text-left" onClick={() => add(s.id)}>
-                  {SIGN_WORDS[s.id].name}
+                  {SYMPTOM_WORDS[s.id].name}
                 </button>
               </li>
             ))}
@@ -59,11 +67,15 @@ export function AddSeen({
         </label>
         <label className="min-w-0 flex-[2] basis-[180px]">
           <span className="mb-1 block text-sm">Note what you see</span>
-          <select className="field w-full" value="" onChange={(e) => e.target.value && add(e.target.value as SignId)}>
+          <select
+            className="field w-full"
+            value=""
+            onChange={(e) => e.target.value && add(e.target.value as SymptomId)}
+          >
             <option value="">choose…</option>
             {listed.map((s) => (
               <option key={s.id} value={s.id}>
-                {SIGN_WORDS[s.id].name}
+                {SYMPTOM_WORDS[s.id].name}
               </option>
             ))}
           </select>

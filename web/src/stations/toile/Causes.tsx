@@ -3,7 +3,7 @@ import { Link, useParams } from 'react-router';
 import type { Draft } from '@ample/core/fitting/plan';
 import type { Fitting } from '@ample/core/documents';
 import { rankCauses, type Ranked } from '@ample/core/fitting/toile';
-import { CAUSE_WORDS, GRADE_WORDS, sayAnswer, sayChange, sayEvidence, SIGN_WORDS } from '@ample/core/words';
+import { CAUSE_WORDS, GRADE_WORDS, sayAnswer, sayChange, sayEvidence, SYMPTOM_WORDS } from '@ample/core/words';
 import { longDate, today } from '../../lib/time.ts';
 import { takeChange } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
@@ -53,7 +53,7 @@ function Cause({ ranked: r, fitting }: { readonly ranked: Ranked; readonly fitti
   const words = CAUSE_WORDS[r.cause];
   const said = sayChange(r.change, units);
   const done = r.seen.flatMap((o) => o.answers.filter((a) => a.cause === r.cause)).at(-1);
-  const others = r.seen.map((o) => SIGN_WORDS[o.sign].name.toLowerCase()).join('; ');
+  const others = r.seen.map((o) => SYMPTOM_WORDS[o.sign].name.toLowerCase()).join('; ');
   return (
     <li className="sheet p-3" aria-label={words?.name}>
       <div className="flex flex-wrap items-baseline gap-x-3">
@@ -66,7 +66,7 @@ function Cause({ ranked: r, fitting }: { readonly ranked: Ranked; readonly fitti
           <li key={e.key ?? 'size'}>{sayEvidence(e, units)}</li>
         ))}
         {r.contrary.map((o) => (
-          <li key={o.id}>Against it: {SIGN_WORDS[o.sign].name.toLowerCase()}.</li>
+          <li key={o.id}>Against it: {SYMPTOM_WORDS[o.sign].name.toLowerCase()}.</li>
         ))}
       </ul>
       <p className="mt-1">

@@ -1,7 +1,7 @@
 import { ToggleGroup } from 'radix-ui';
 import type { Fitting, FollowUp } from '@ample/core/documents';
 import { toFollow } from '@ample/core/fitting/toile';
-import { RESULT_WORDS, sayAnswer, SIGN_WORDS } from '@ample/core/words';
+import { RESULT_WORDS, sayAnswer, SYMPTOM_WORDS } from '@ample/core/words';
 import { longDate } from '../../lib/time.ts';
 import { followUp } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
@@ -26,7 +26,7 @@ export function Followed({ fitting }: { readonly fitting: Fitting }) {
           return (
             <li key={o.id} className="flex flex-wrap items-center gap-x-4 gap-y-1">
               <span className="min-w-[240px] flex-1">
-                {SIGN_WORDS[o.sign].name}
+                {SYMPTOM_WORDS[o.sign].name}
                 <span className="block text-sm text-quiet">
                   {longDate(from.date)}; {done ? `after ${sayAnswer(done, units)}` : 'nothing was done about it'}
                 </span>
@@ -36,7 +36,7 @@ export function Followed({ fitting }: { readonly fitting: Fitting }) {
                 className="flex gap-1"
                 value={result ?? ''}
                 onValueChange={(v) => v && followUp(fitting.id, o, v as FollowUp)}
-                aria-label={`${SIGN_WORDS[o.sign].name}: now`}
+                aria-label={`${SYMPTOM_WORDS[o.sign].name}: now`}
               >
                 {RESULTS.map((r) => (
                   <ToggleGroup.Item

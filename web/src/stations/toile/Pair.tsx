@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Fitting } from '@ample/core/documents';
 import { compareFittings } from '@ample/core/fitting/toile';
-import { FITTING_WORDS, RESULT_WORDS, sayAnswer, SIGN_WORDS, VERDICT_WORDS, VIEW_WORDS } from '@ample/core/words';
+import { FITTING_WORDS, RESULT_WORDS, sayAnswer, SYMPTOM_WORDS, VERDICT_WORDS, VIEW_WORDS } from '@ample/core/words';
 import { formatLength } from '@ample/core/units';
 import { VIEWS, type View } from '@ample/core/fitting/fit';
 import { longDate } from '../../lib/time.ts';
@@ -88,7 +88,7 @@ export function Pair({ fittings }: { readonly fittings: readonly Fitting[] }) {
                 return (
                   <tr key={i} className="border-b border-line align-top">
                     <th scope="row" className="py-2 pr-3 text-left font-normal">
-                      {one && SIGN_WORDS[one.sign].name}
+                      {one && SYMPTOM_WORDS[one.sign].name}
                     </th>
                     <td className="num py-2 pr-3 whitespace-nowrap">{pinned(p.before?.pinned)}</td>
                     <td className="py-2 pr-3 text-sm">{done ? sayAnswer(done, units) : ''}</td>

@@ -1,8 +1,8 @@
 import { X } from 'lucide-react';
-import { signOf } from '@ample/core/fitting/fit';
+import { symptomOf } from '@ample/core/fitting/fit';
 import type { Observation } from '@ample/core/documents';
 import { becameOf } from '@ample/core/fitting/toile';
-import { RESULT_WORDS, sayAnswer, SIGN_WORDS } from '@ample/core/words';
+import { RESULT_WORDS, sayAnswer, SYMPTOM_WORDS } from '@ample/core/words';
 import { longDate } from '../../lib/time.ts';
 import { removeObservation, setObservation } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
@@ -53,8 +53,8 @@ function Item({
   readonly fitting: string;
   readonly observation: Observation & { readonly number: number };
 }) {
-  const { counts } = signOf(o.sign);
-  const words = SIGN_WORDS[o.sign];
+  const { counts } = symptomOf(o.sign);
+  const words = SYMPTOM_WORDS[o.sign];
   return (
     <>
       <div className="flex items-start gap-3">

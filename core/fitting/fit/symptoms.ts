@@ -1,0 +1,130 @@
+import type { Point } from '../../geometry/index.ts';
+
+/** Where on the body something is seen. */
+export const ZONES = [
+  'neck',
+  'shoulder',
+  'upperBack',
+  'armhole',
+  'bust',
+  'waist',
+  'hip',
+  'side',
+  'hem',
+  'sleeve',
+] as const;
+export type Zone = (typeof ZONES)[number];
+export const VIEWS = ['front', 'back', 'side'] as const;
+export type View = (typeof VIEWS)[number];
+
+/** What kind of thing is seen, and how it lies. */
+export type SymptomKind = 'pull' | 'fold' | 'gape' | 'tight' | 'loose' | 'seam' | 'level' | 'dart';
+export const LIES = ['across', 'down', 'slanting'] as const;
+export type Lie = (typeof LIES)[number];
+
+/**
+ * One thing a fitting may show. `counts` says what a pinned amount is: `out` what was pinned out, `in` what is missing,
+ * `shift` how far something should lie elsewhere; null where nothing is pinned.
+ */
+export interface Symptom {
+  readonly id: SymptomId;
+  readonly zone: Zone;
+  readonly view: View;
+  readonly kind: SymptomKind;
+  readonly lie: Lie | null;
+  readonly counts: 'out' | 'in' | 'shift' | null;
+  /** Where it is usually seen, on the wearer's left; figure space, 200 × 420. */
+  readonly at: Point;
+}
+
+export const SYMPTOM_IDS = [
+  'neck-gapes',
+  'neck-tight',
+  'neck-pulls-back',
+  'neck-stands-away',
+  'drag-neck-shoulder',
+  'folds-neck-armhole',
+  'shoulder-hangs',
+  'shoulder-strain',
+  'bubble-below-neck',
+  'tight-across-back',
+  'loose-across-back',
+  'armhole-gapes',
+  'armhole-cuts-in',
+  'pull-bust-side',
+  'tight-bust',
+  'folds-over-bust',
+  'centre-too-far',
+  'fullness-above-bust',
+  'fullness-below-bust',
+  'dart-pointed',
+  'waist-high',
+  'waist-low',
+  'tight-waist',
+  'loose-waist',
+  'cloth-above-seat',
+  'hip-wrinkles',
+  'loose-hip',
+  'side-forward',
+  'hem-rises-front',
+  'hem-rises-back',
+  'sleeve-binds',
+  'sleeve-tight',
+] as const;
+export type SymptomId = (typeof SYMPTOM_IDS)[number];
+
+const s = (
+  id: SymptomId,
+  [zone, view, kind, lie]: readonly [Zone, View, SymptomKind, Lie | null],
+  counts: Symptom['counts'],
+  x: number,
+  y: number,
+): Symptom => ({ id, zone, view, kind, lie, counts, at: { x, y } });
+
+/** Everything a fitting may show, from the neck down. */
+export const SYMPTOMS: readonly Symptom[] = [
+  s('neck-gapes', ['neck', 'front', 'gape', null], 'out', 112, 86),
+  s('neck-tight', ['neck', 'front', 'tight', null], 'in', 100, 80),
+  s('neck-pulls-back', ['neck', 'side', 'seam', null], 'shift', 98, 74),
+  s('neck-stands-away', ['neck', 'back', 'gape', null], 'out', 100, 74),
+  s('drag-neck-shoulder', ['shoulder', 'front', 'pull', 'slanting'], 'shift', 128, 90),
+  s('folds-neck-armhole', ['shoulder', 'front', 'fold', 'slanting'], 'out', 130, 100),
+  s('shoulder-hangs', ['shoulder', 'front', 'seam', null], 'out', 146, 92),
+  s('shoulder-strain', ['shoulder', 'front', 'pull', null], 'in', 142, 90),
+  s('bubble-below-neck', ['upperBack', 'back', 'fold', 'across'], 'out', 100, 92),
+  s('tight-across-back', ['upperBack', 'back', 'tight', 'across'], 'in', 100, 116),
+  s('loose-across-back', ['upperBack', 'back', 'fold', 'down'], 'out', 72, 120),
+  s('armhole-gapes', ['armhole', 'front', 'gape', null], 'out', 138, 118),
+  s('armhole-cuts-in', ['armhole', 'front', 'tight', null], 'in', 141, 132),
+  s('pull-bust-side', ['bust', 'front', 'pull', 'slanting'], null, 130, 150),
+  s('tight-bust', ['bust', 'front', 'tight', 'across'], 'in', 100, 142),
+  s('folds-over-bust', ['bust', 'front', 'fold', 'down'], 'out', 120, 140),
+  s('centre-too-far', ['bust', 'front', 'seam', null], 'out', 100, 150),
+  s('fullness-above-bust', ['bust', 'front', 'fold', null], 'shift', 120, 126),
+  s('fullness-below-bust', ['bust', 'front', 'fold', null], 'shift', 120, 162),
+  s('dart-pointed', ['bust', 'front', 'dart', null], 'shift', 126, 146),
+  s('waist-high', ['waist', 'front', 'level', null], 'in', 100, 190),
+  s('waist-low', ['waist', 'front', 'level', null], 'out', 100, 206),
+  s('tight-waist', ['waist', 'front', 'tight', 'across'], 'in', 100, 198),
+  s('loose-waist', ['waist', 'front', 'loose', 'down'], 'out', 124, 198),
+  s('cloth-above-seat', ['waist', 'back', 'fold', 'across'], 'out', 100, 204),
+  s('hip-wrinkles', ['hip', 'front', 'fold', 'across'], 'in', 100, 238),
+  s('loose-hip', ['hip', 'front', 'loose', 'down'], 'out', 138, 250),
+  s('side-forward', ['side', 'side', 'seam', null], 'shift', 100, 280),
+  s('hem-rises-front', ['hem', 'front', 'level', null], 'in', 100, 330),
+  s('hem-rises-back', ['hem', 'back', 'level', null], 'in', 100, 330),
+  s('sleeve-binds', ['sleeve', 'front', 'tight', null], 'in', 150, 116),
+  s('sleeve-tight', ['sleeve', 'front', 'tight', 'across'], 'in', 156, 140),
+];
+
+export const symptomOf = (id: SymptomId): Symptom => {
+  const found = SYMPTOMS.find((x) => x.id === id);
+  if (!found) throw new Error(`signOf: expected one of the signs, got "${id}"`);
+  return found;
+};
+/** Signs seen in a view, those of the place pointed at first. */
+export const symptomsNear = (view: View, at: Point): readonly Symptom[] =>
+  SYMPTOMS.filter((x) => x.view === view).sort((a, b) => apart(a.at, at) - apart(b.at, at));
+/** The wearer's two sides look alike: the nearer of a sign's two places counts. */
+const apart = (place: Point, at: Point): number =>
+  Math.min(Math.hypot(place.x - at.x, place.y - at.y), Math.hypot(200 - place.x - at.x, place.y - at.y));

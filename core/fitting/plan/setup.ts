@@ -1,0 +1,162 @@
+import { flatOf, throughBody, type Context } from '../../alterations/index.ts';
+import {
+  bodyFrom,
+  bustAmounts,
+  checkBody,
+  dropBy,
+  cupChoice,
+  easeOf,
+  easesFor,
+  enoughOf,
+  inCup,
+  methodFor,
+  newestFirst,
+  startingSize,
+  uncertaintyOf,
+  untoldOf,
+  type Amounts,
+  type Body,
+  type BodyProblem,
+  type CupChoice,
+  type Ease,
+  type Eases,
+  type MeasurementSet,
+  type SizeChoice,
+  type SizeError,
+  type Uncertainty,
+} from '../fit/index.ts';
+import { toldFlat, type ToldFlat } from '../compare/index.ts';
+import type { Job, Wearer } from '../../documents/schema.ts';
+import { brokenIn, type Pattern, type Piece } from '../../pattern/index.ts';
+import type { Refusal, Result } from '../../units/index.ts';
+import type { SidePieces } from './sides';
+import { standInFor, toldNow, type StandIn } from './paper.ts';
+
+/** A job with its documents at hand. */
+export interface ResolvedJob {
+  readonly job: Pick<Job, 'size' | 'sizeMethod' | 'steps'> & Partial<Pick<Job, 'order' | 'cup' | 'hanging'>>;
+  readonly wearer: { readonly sets: readonly MeasurementSet[] } & Pick<Wearer, 'bustEase'> &
+    Partial<Pick<Wearer, 'eases' | 'learnt' | 'heightLies'>>;
+  readonly pattern: Pattern;
+}
+
+/** What a job starts from: the body, the size, the pieces in it, and what an alteration may look at. */
+export interface Setup {
+  readonly body: Body;
+  readonly bodyProblems: readonly BodyProblem[];
+  readonly sizeChoice: Result<SizeChoice, SizeError>;
+  readonly size: string | null;
+  /** Of a pattern sold in several cups: the one taken, and what the rule says. */
+  readonly cup: string | null;
+  readonly cupChoice: CupChoice | null;
+  readonly job: ResolvedJob['job'];
+  /** In the cup taken. */
+  readonly pattern: Pattern;
+  readonly ease: Ease;
+  /** The same with where each comes from. */
+  readonly eases: Eases;
+  readonly uncertainty: Uncertainty;
+  readonly amounts: Amounts | null;
+  /** The same once earlier steps have changed the flat bust by so much, mm. */
+  readonly amountsAfter: (grown: number) => Amounts | null;
+  readonly standIn: StandIn | null;
+  readonly told: ToldFlat | null;
+  readonly original: readonly Piece[];
+  readonly sewn: SidePieces;
+  readonly contextOf: (lane: SidePieces) => Context;
+  readonly refusal: Refusal | null;
+}
+
+const bodies = new WeakMap<readonly Piece[], readonly Piece[]>();
+/** The pieces a job starts from; the same list for the same pieces: what was measured on it is not measured again. */
+export function startingPieces(own: readonly Piece[], body: Body): readonly Piece[] {
+  const made = throughBody(own, body);
+  const had = bodies.get(own);
+  if (had?.every((p, i) => p === made[i])) return had;
+  bodies.set(own, made);
+  return made;
+}
+
+export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
+  const broken = brokenIn(given);
+  // Nothing is drafted of what is no pattern: what is wrong with it is said instead.
+  const sold = broken ? { ...given, sizes: {}, seams: [] } : given;
+  const body = bodyFrom(wearer.sets);
+  const framed = startingSize(body, sold, methodFor(sold, job.sizeMethod));
+  const cups = cupChoice(body, sold, job.size ?? (framed.ok ? framed.value.chosen.size : null));
+  const cup = job.cup ?? cups?.chosen.name ?? null;
+  const pattern = inCup(sold, cup);
+  const sizeChoice = startingSize(body, pattern, methodFor(pattern, job.sizeMethod));
+  const size = job.size ?? (sizeChoice.ok ? sizeChoice.value.chosen.size : null);
+  const own = (size !== null ? pattern.sizes[size] : undefined) ?? [];
+  const standIn = own.length === 0 && size !== null && !broken ? standInFor(pattern, size) : null;
+  const original = standIn?.pieces ?? startingPieces(own, body);
+  const sewn: SidePieces = { pieces: original, seams: standIn?.seams ?? pattern.seams };
+  const eases = easesFor(pattern, size, standIn ? null : sewn, wearer.eases, wearer.bustEase, job.hanging);
+  const ease = easeOf(eases);
+  const enough = enoughOf(eases);
+  const uncertainty = uncertaintyOf(wearer.sets, pattern);
+  const told = standIn && size !== null ? toldFlat(pattern, size, ease) : null;
+  const contextOf = (lane: SidePieces): Context => ({
+    ...lane,
+    original,
+    originalSeams: sewn.seams,
+    wearer: body,
+    ...(standIn ? {} : { nest: pattern.sizes }),
+    chart: pattern.chart,
+    size,
+    draftedHeight: pattern.draftedHeight,
+    heightLies: wearer.heightLies ?? 'allOver',
+    hung: dropBy(job.hanging),
+    ease,
+    enough,
+    untold: untoldOf(eases),
+    within: uncertainty,
+    // Measured only when an alteration asks.
+    ...(told
+      ? {
+          get flat() {
+            return toldNow(told, sewn, lane);
+          },
+        }
+      : {}),
+  });
+  const amountsAfter = (grown: number): Amounts | null =>
+    size === null
+      ? null
+      : bustAmounts(body, pattern, size, {
+          ease: ease.fullBust,
+          grown,
+          enough: enough.fullBust,
+          flat: standIn ? undefined : flatOf(sewn, 'fullBust')?.value,
+        });
+  return {
+    job,
+    body,
+    bodyProblems: checkBody(body, newestFirst(wearer.sets)[0]),
+    sizeChoice,
+    size,
+    cup,
+    cupChoice: cups,
+    pattern,
+    ease,
+    eases,
+    uncertainty,
+    amounts: amountsAfter(0),
+    amountsAfter,
+    standIn,
+    told,
+    original,
+    sewn,
+    contextOf,
+    refusal: broken
+      ? { code: 'pattern-invalid', data: { problem: broken.code, ...broken.data } }
+      : size === null
+        ? sizeChoice.ok
+          ? null
+          : sizeChoice.error
+        : original.length === 0
+          ? { code: 'size-has-no-pieces', data: { size } }
+          : null,
+  };
+}

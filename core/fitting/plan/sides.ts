@@ -1,0 +1,85 @@
+import { middleX, mirrorPiece, unfoldPiece, type Piece, type Seam } from '../../pattern/index.ts';
+import { checkPieces, type CheckReport, type Finding } from '../../paper/truing/index.ts';
+import { TOL } from '../../units/index.ts';
+
+/** Pieces and seams as far as the steps have brought them. */
+export interface SidePieces {
+  readonly pieces: readonly Piece[];
+  readonly seams: readonly Seam[];
+}
+
+export type Side = 'left' | 'right';
+/** What the id of a cut piece ends on, where the sides differ. */
+export const CUT_AS = { whole: ' whole', left: ' left', right: ' right' } as const;
+export const SIDES = ['left', 'right'] as const;
+/** One lane while both sides of the body are alike; two once a step was for one side only. */
+export type BothSides = { readonly left: SidePieces; readonly right: SidePieces };
+export const alike = (lanes: BothSides): boolean => lanes.left.pieces === lanes.right.pieces;
+
+/**
+ * What is cut when the sides differ: a piece on the fold opened out to a whole, any other one for each side; what
+ * is alike on both sides stays as it was. The drawn half is the wearer's left.
+ */
+export function cutPieces(lanes: BothSides): readonly Piece[] {
+  const known = cut.get(lanes);
+  if (known) return known;
+  const made = cutFrom(lanes);
+  cut.set(lanes, made);
+  return made;
+}
+const cut = new WeakMap<BothSides, readonly Piece[]>();
+
+function cutFrom({ left, right }: BothSides): readonly Piece[] {
+  if (left.pieces === right.pieces) return left.pieces;
+  const ids = [...new Set([...left.pieces, ...right.pieces].map((p) => p.id))];
+  return ids.flatMap((id): readonly Piece[] => {
+    const l = left.pieces.find((p) => p.id === id);
+    const r = right.pieces.find((p) => p.id === id);
+    if (!l || !r) {
+      const one = l ?? r;
+      return one ? [{ ...one, cut: 1, name: `${one.name}, ${l ? 'left' : 'right'}` }] : [];
+    }
+    if (same(l, r)) return [l];
+    if (l.fold !== null && r.fold !== null)
+      return [{ ...unfoldPiece(l, r).piece, id: l.id + CUT_AS.whole, name: `${l.name}, whole` }];
+    return [
+      { ...l, id: l.id + CUT_AS.left, cut: 1, name: `${l.name}, left` },
+      // The drawn half is the left; the right is its mirror image.
+      { ...mirrorPiece(r, middleX(r)), id: r.id + CUT_AS.right, cut: 1, name: `${r.name}, right` },
+    ];
+  });
+}
+
+const same = (a: Piece, b: Piece): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
+
+/** One check for each side that differs, and where the halves of an opened piece miss each other. */
+export interface SideCheck {
+  readonly side: Side | 'both';
+  readonly report: CheckReport;
+}
+
+export function checkLanes(
+  lanes: BothSides,
+  original: readonly Piece[],
+  originalSeams: readonly Seam[],
+): readonly SideCheck[] {
+  const check = (lane: SidePieces): CheckReport => checkPieces(lane.pieces, lane.seams, original, originalSeams);
+  if (alike(lanes)) return [{ side: 'both', report: check(lanes.left) }];
+  return [
+    { side: 'left', report: check(lanes.left) },
+    { side: 'right', report: check(lanes.right) },
+  ];
+}
+
+/** Halves that no longer meet along the fold. */
+export function halvesApart({ left, right }: BothSides): readonly Finding[] {
+  if (left.pieces === right.pieces) return [];
+  return left.pieces.flatMap((l): readonly Finding[] => {
+    const r = right.pieces.find((p) => p.id === l.id);
+    if (!r || l === r || l.fold === null || r.fold === null) return [];
+    const { apart } = unfoldPiece(l, r);
+    return apart > TOL.seam
+      ? [{ code: 'halves-differ', grade: 'look', piece: l.id, data: { by: apart, name: l.name } }]
+      : [];
+  });
+}

@@ -1,0 +1,278 @@
+import { FileUp } from 'lucide-react';
+import { useMemo, useRef, useState } from 'react';
+import { MM_PER, doubtSize, findSquares, inRows, type Lines, type UnitName } from '@ample/core/in/tracing';
+import { sayFileRefusal, sayRepair, sayTiles } from '@ample/core/words';
+import { closeFile, layAgain, openFile, stopReading, useImport } from '../../store/import';
+import { openPage } from '../../store/picture';
+import { useUnits } from '../../store/prefs';
+import { LengthField } from '../../shared/LengthField';
+import { Length, Notice } from '../../shared/parts';
+import { Kinds } from './Kinds';
+import { Measured } from './Measured';
+
+/** Chooses a file, by the button or by dropping it here; shows how far reading is, and why it was refused. */
+export function FileChoice() {
+  const input = useRef<HTMLInputElement | null>(null);
+  const state = useImport((s) => s.state);
+  const share = useImport((s) => s.share);
+  const name = useImport((s) => s.name);
+  const raw = useImport((s) => s.raw);
+  const refused = useImport((s) => s.refused);
+  const units = useUnits();
+  const [over, setOver] = useState(false);
+  const open = (list: FileList | null) => {
+    const file = list?.[0];
+    if (file) void openFile(file);
+  };
+  return (
+    <section
+      className={`sheet p-4 ${over ? '!border-carbon' : ''}`}
+      aria-label="File"
+      onDragOver={(e) => {
+        e.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(e) => {
+        e.preventDefault();
+        setOver(false);
+        open(e.dataTransfer.files);
+      }}
+    >
+      <input
+        ref={input}
+        type="file"
+        className="sr-only"
+        accept=".pdf,.svg,.dxf,application/pdf,image/svg+xml"
+        aria-label="A PDF, SVG or DXF file"
+        tabIndex={-1}
+        onChange={(e) => {
+          open(e.target.files);
+          e.target.value = '';
+        }}
+      />
+      {raw && state === 'ready' && <p className="mb-2 font-bold break-words">{name}</p>}
+      {state === 'reading' ? (
+        <div role="status">
+          <p className="mb-2 break-words">Reading {name}…</p>
+          <progress className="mb-2 block w-full" value={share} max={1} aria-label="Read so far" />
+          <button className="btn" onClick={stopReading}>
+            Stop
+          </button>
+        </div>
+      ) : (
+        <div className="flex flex-wrap gap-2">
+          <button className={`btn ${raw ? '' : 'btn-main'}`} onClick={() => input.current?.click()}>
+            <FileUp size={20} aria-hidden="true" />
+            {raw ? 'Another file' : 'Choose a PDF, SVG or DXF'}
+          </button>
+          {raw && (
+            <button className="btn" onClick={closeFile}>
+              Put it away
+            </button>
+          )}
+        </div>
+      )}
+      {!raw && state !== 'reading' && <p className="mt-2 text-sm text-quiet">or drop the file here</p>}
+      {typeof state === 'object' && (
+        <div className="mt-3">
+          <Notice grade="fault">{sayFileRefusal(state.failed, units)}</Notice>
+          {state.failed.code === 'pdf-only-pictures' && refused && (
+            <button
+              className="btn mt-2"
+              onClick={() => {
+                useImport.setState({ from: 'photo' });
+                void openPage(refused, 1);
+              }}
+            >
+              Trace its pages as pictures
+            </button>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** How the pages lie together, what is shown, and whether the scale is true. */
+export function SheetPanel({ lines }: { readonly lines: Lines }) {
+  const raw = useImport((s) => s.raw);
+  const units = useUnits();
+  // What was drawn by hand is one sheet, true to size, in one kind of line.
+  if (!raw || raw.marked) return null;
+  return (
+    <>
+      {raw.pages.length > 1 && <Pages lines={raw} />}
+      <Scale lines={lines} />
+      <Kinds lines={lines} />
+      {raw.repairs.length > 0 && (
+        <Notice grade="note">
+          {raw.repairs.map((r) => (
+            <p key={r.code}>{sayRepair(r, units)}</p>
+          ))}
+        </Notice>
+      )}
+    </>
+  );
+}
+
+function Pages({ lines }: { readonly lines: Lines }) {
+  const { placing, full, tiles, tool, overlap, columns } = useImport();
+  const used = placing.flatMap((p, i) => (p ? [i] : []));
+  const put = (list: readonly number[], row: number, over: number) => {
+    if (!full) return;
+    layAgain({ ...inRows(lines, list, row, full, over), overlap: over, columns: row });
+  };
+  return (
+    <fieldset className="sheet p-4">
+      <legend className="bg-page px-1 text-sm">Pages</legend>
+      <p>{sayTiles(tiles)}</p>
+      <div className="mt-2 flex flex-wrap items-end gap-3">
+        <label>
+          <span className="mb-1 block text-sm">Pages in a row</span>
+          <input
+            className="field num w-24"
+            type="number"
+            min={1}
+            max={lines.pages.length}
+            value={columns}
+            onChange={(e) => put(used, Math.max(1, Math.min(lines.pages.length, Number(e.target.value) || 1)), overlap)}
+          />
+        </label>
+        <LengthField
+          label="Pages overlap by"
+          value={overlap}
+          min={0}
+          max={60}
+          width="w-32"
+          onCommit={(v) => put(used, columns, v ?? 0)}
+        />
+      </div>
+      <button
+        className="btn mt-2"
+        aria-pressed={tool === 'pages'}
+        onClick={() => useImport.setState({ tool: tool === 'pages' ? 'pick' : 'pages' })}
+      >
+        {tool === 'pages' ? 'They lie right' : 'Lay the pages by hand'}
+      </button>
+      <details className="mt-2">
+        <summary className="min-h-[40px] cursor-pointer py-2">Which pages carry the drawing</summary>
+        <div className="flex flex-wrap gap-x-4">
+          {lines.pages.map((_, i) => (
+            <label key={i} className="flex min-h-[40px] items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5 accent-carbon"
+                checked={placing[i] !== null}
+                onChange={(e) =>
+                  put(
+                    e.target.checked ? [...used, i].sort((a, b) => a - b) : used.filter((u) => u !== i),
+                    Math.max(1, columns),
+                    overlap,
+                  )
+                }
+              />
+              <span className="num">{i + 1}</span>
+            </label>
+          ))}
+        </div>
+      </details>
+    </fieldset>
+  );
+}
+
+const UNITS: readonly (readonly [UnitName, string])[] = [
+  ['mm', 'millimetres'],
+  ['cm', 'centimetres'],
+  ['in', 'inches'],
+  ['pt', 'points, 72 to the inch'],
+  ['px', 'pixels, 96 to the inch'],
+];
+
+function Scale({ lines }: { readonly lines: Lines }) {
+  const { raw, unit, scale, tool } = useImport();
+  const squares = useMemo(() => findSquares(lines.strokes).slice(0, 4), [lines]);
+  // The square often stands on a page that is not part of the drawing.
+  const others = useMemo(() => {
+    if (!raw || squares.length > 0) return [];
+    const k = (MM_PER[unit] / MM_PER[raw.unit.name]) * scale;
+    return findSquares(raw.strokes)
+      .map((s) => ({ ...s, side: s.side * k }))
+      .slice(0, 2);
+  }, [raw, squares, unit, scale]);
+  const doubt = useMemo(() => doubtSize(lines), [lines]);
+  const rescale = (k: number) => useImport.setState({ scale: scale * k, picked: null, choices: null, clicks: [] });
+  if (!raw) return null;
+  return (
+    <fieldset className="sheet p-4">
+      <legend className="bg-page px-1 text-sm">Scale</legend>
+      <label>
+        <span className="mb-1 block text-sm">
+          Numbers in the file are {raw.unit.stated ? '(the file says so)' : '(not said; taken by the size)'}
+        </span>
+        <select
+          className="field w-full"
+          value={unit}
+          onChange={(e) =>
+            useImport.setState({ unit: e.target.value as UnitName, picked: null, choices: null, clicks: [] })
+          }
+        >
+          {UNITS.map(([id, name]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </label>
+      {doubt && (
+        <div className="mt-3">
+          <Notice grade="look">
+            The largest outline is <Length value={doubt.longest} /> long, which no piece is. The numbers were more
+            likely meant in {UNITS.find(([id]) => id === doubt.likely)?.[1]}.
+            <button
+              className="btn mt-2"
+              onClick={() => useImport.setState({ unit: doubt.likely, picked: null, choices: null, clicks: [] })}
+            >
+              Read it so
+            </button>
+          </Notice>
+        </div>
+      )}
+      <ul className="mt-2 space-y-2">
+        {[...squares, ...others].map((s, i) => (
+          <li key={i}>
+            A square of{' '}
+            <span className="num">
+              {s.side.toFixed(2)} mm ({(s.side / 25.4).toFixed(3)} in)
+            </span>
+            {s.meant !== null && Math.abs(s.meant - s.side) < 0.002 * s.meant ? (
+              ': the scale is true.'
+            ) : s.meant === null ? (
+              '.'
+            ) : (
+              <button className="btn mt-1" onClick={() => rescale((s.meant as number) / s.side)}>
+                It should be {s.meant} mm
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <button
+        className="btn mt-2"
+        aria-pressed={tool === 'measure'}
+        onClick={() => useImport.setState({ tool: tool === 'measure' ? 'pick' : 'measure', clicks: [] })}
+      >
+        {tool === 'measure' ? 'Done measuring' : 'Measure the test square'}
+      </button>
+      {tool === 'measure' && <Measured onTrue={rescale} />}
+      {scale !== 1 && (
+        <p className="mt-2 text-sm">
+          Everything is taken <span className="num">{(scale * 100).toFixed(2)}</span> % of its size in the file.{' '}
+          <button className="link" onClick={() => rescale(1 / scale)}>
+            Take it as it is
+          </button>
+        </p>
+      )}
+    </fieldset>
+  );
+}

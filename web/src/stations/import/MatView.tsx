@@ -1,0 +1,114 @@
+import { useMemo } from 'react';
+import { pathData } from '@ample/core/out';
+import { boundsOf } from '@ample/core/geometry';
+import { outlinePlaces, outlineThrough } from '@ample/core/in/tracing';
+import { readRows, useTyped } from '../../store/typed';
+import { useViewport } from '../../lib/viewport';
+
+/** What was typed so far, on a grid of centimetres or inches: the curve appears as one types. */
+export function MatView() {
+  const typed = useTyped();
+  const { read } = useMemo(() => readRows(typed), [typed]);
+  const around = outlinePlaces(read);
+  const outline = around.length >= 3 ? outlineThrough(around) : null;
+  const content = useMemo(() => {
+    const b = boundsOf([...read, { x: 0, y: 0 }, { x: 300, y: typed.from === 'lowerLeft' ? -300 : 300 }]);
+    return { minX: b.minX - 20, minY: b.minY - 20, maxX: b.maxX + 20, maxY: b.maxY + 20 };
+  }, [read, typed.from]);
+  const { svg, view } = useViewport(content);
+  // The mat goes on beyond what is in view.
+  const mat = {
+    minX: content.minX - 600,
+    minY: content.minY - 600,
+    maxX: content.maxX + 600,
+    maxY: content.maxY + 600,
+  };
+  const step = typed.unit === 'in' ? 25.4 : 10;
+  const px = (n: number): number => n / view.k;
+  const lines = (from: number, to: number): readonly number[] => {
+    const first = Math.floor(from / step);
+    return Array.from({ length: Math.min(600, Math.ceil(to / step) - first + 1) }, (_, i) => (first + i) * step);
+  };
+  return (
+    <div className="relative h-full min-h-[460px] bg-mat">
+      <svg
+        ref={svg}
+        className="absolute inset-0 h-full w-full touch-none"
+        role="img"
+        aria-label="What was typed so far, on the mat"
+      >
+        <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
+          {lines(mat.minX, mat.maxX).map((x) => (
+            <line
+              key={`x${x}`}
+              x1={x}
+              x2={x}
+              y1={mat.minY}
+              y2={mat.maxY}
+              stroke="#2B6A62"
+              strokeWidth={px(Math.round(x / step) % 5 === 0 ? 1.4 : 0.6)}
+            />
+          ))}
+          {lines(mat.minY, mat.maxY).map((y) => (
+            <line
+              key={`y${y}`}
+              x1={mat.minX}
+              x2={mat.maxX}
+              y1={y}
+              y2={y}
+              stroke="#2B6A62"
+              strokeWidth={px(Math.round(y / step) % 5 === 0 ? 1.4 : 0.6)}
+            />
+          ))}
+          {outline?.ok ? (
+            <path d={pathData(outline.value, true)} fill="#F3E7CF" stroke="#1E2A38" strokeWidth={px(2)} />
+          ) : (
+            around.length > 1 && (
+              <path
+                d={`M${around.map((p) => `${p.x} ${p.y}`).join('L')}`}
+                fill="none"
+                stroke="#F3E7CF"
+                strokeWidth={px(2)}
+              />
+            )
+          )}
+          {read.map((p) => (
+            <g key={p.row}>
+              {p.kind === 'corner' ? (
+                <rect
+                  x={p.x - px(4)}
+                  y={p.y - px(4)}
+                  width={px(8)}
+                  height={px(8)}
+                  fill="#fff"
+                  stroke="#1E2A38"
+                  strokeWidth={px(1.5)}
+                />
+              ) : (
+                <circle
+                  cx={p.x}
+                  cy={p.y}
+                  r={px(4.5)}
+                  fill={p.kind === 'curve' ? '#fff' : '#B8862B'}
+                  stroke="#1E2A38"
+                  strokeWidth={px(1.5)}
+                />
+              )}
+              <text
+                x={p.x + px(8)}
+                y={p.y - px(7)}
+                fontSize={px(15)}
+                fill="#1E2A38"
+                stroke="#F3E7CF"
+                strokeWidth={px(4)}
+                paintOrder="stroke"
+              >
+                {p.row + 1}
+              </text>
+            </g>
+          ))}
+        </g>
+      </svg>
+    </div>
+  );
+}

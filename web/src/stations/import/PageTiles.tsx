@@ -1,0 +1,103 @@
+import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { pathData } from '@ample/core/out';
+import type { Point } from '@ample/core/geometry';
+import { drawable, grouped, MM_PER, snapPage } from '@ample/core/in/tracing';
+import { useImport } from '../../store/import';
+
+/** The pages of a tiled file to be laid together: dragged, or with the arrow keys; they snap frame to frame. */
+export function PageTiles({ toMat, k }: { readonly toMat: (x: number, y: number) => Point; readonly k: number }) {
+  const raw = useImport((s) => s.raw);
+  const placing = useImport((s) => s.placing);
+  const window = useImport((s) => s.window);
+  const factor = useImport((s) => (s.raw ? (MM_PER[s.unit] / MM_PER[s.raw.unit.name]) * s.scale : 1));
+  const [drag, setDrag] = useState<{ readonly page: number; readonly at: Point } | null>(null);
+  const grip = useRef<Point>({ x: 0, y: 0 });
+  const drawn = useMemo(() => {
+    const by = grouped(drawable(raw?.strokes ?? []).drawn, (s) => s.page);
+    return new Map([...by].map(([page, strokes]) => [page, strokes.map((s) => pathData(s.path)).join('')]));
+  }, [raw]);
+  if (!raw || !window) return null;
+  const put = (page: number, at: Point, snap: boolean) => {
+    const to = snap ? snapPage(placing, page, at, window) : at;
+    useImport.setState({ placing: placing.map((p, i) => (i === page ? to : p)), picked: null, choices: null });
+  };
+  const point = (e: PointerEvent): Point => {
+    const p = toMat(e.clientX, e.clientY);
+    return { x: p.x / factor, y: p.y / factor };
+  };
+  const key = (e: KeyboardEvent, page: number, at: Point) => {
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key];
+    if (!way) return;
+    e.preventDefault();
+    e.stopPropagation();
+    const [dx, dy] = way as [number, number];
+    // Shift goes a whole page on: the usual way to lay one beside another.
+    const by = e.shiftKey ? { x: window.maxX - window.minX, y: window.maxY - window.minY } : { x: 1, y: 1 };
+    put(page, { x: at.x + dx * by.x, y: at.y + dy * by.y }, false);
+  };
+  return (
+    <g transform={`scale(${factor})`}>
+      {placing.map((placed, page) => {
+        const at = drag?.page === page ? drag.at : placed;
+        if (!at) return null;
+        return (
+          <g
+            key={page}
+            data-handle=""
+            tabIndex={0}
+            role="button"
+            aria-label={`Page ${page + 1}`}
+            className="cursor-grab"
+            transform={`translate(${at.x} ${at.y})`}
+            onKeyDown={(e) => key(e, page, at)}
+            onPointerDown={(e) => {
+              e.currentTarget.setPointerCapture(e.pointerId);
+              const p = point(e);
+              grip.current = { x: p.x - at.x, y: p.y - at.y };
+              setDrag({ page, at });
+            }}
+            onPointerMove={(e) => {
+              if (drag?.page !== page) return;
+              const p = point(e);
+              setDrag({ page, at: { x: p.x - grip.current.x, y: p.y - grip.current.y } });
+            }}
+            onPointerUp={() => {
+              if (drag) put(page, drag.at, true);
+              setDrag(null);
+            }}
+            onPointerCancel={() => setDrag(null)}
+          >
+            <clipPath id={`page-${page}`}>
+              <rect
+                x={window.minX}
+                y={window.minY}
+                width={window.maxX - window.minX}
+                height={window.maxY - window.minY}
+              />
+            </clipPath>
+            <rect
+              x={window.minX}
+              y={window.minY}
+              width={window.maxX - window.minX}
+              height={window.maxY - window.minY}
+              fill="#ffffff"
+              fillOpacity={0.85}
+              stroke={drag?.page === page ? '#b32d24' : '#8C8878'}
+              vectorEffect="non-scaling-stroke"
+            />
+            <path
+              d={drawn.get(page) ?? ''}
+              clipPath={`url(#page-${page})`}
+              fill="none"
+              stroke="#1E2A38"
+              vectorEffect="non-scaling-stroke"
+            />
+            <text x={window.minX + 14 / k} y={window.minY + 24 / k} fontSize={18 / k} fill="#5A5F66">
+              {page + 1}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
+}

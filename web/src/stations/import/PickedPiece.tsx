@@ -1,0 +1,125 @@
+import { pathData } from '@ample/core/out';
+import { middleOfEdge } from '@ample/core/in/tracing';
+import { ROLE_WORDS } from '@ample/core/words';
+import { tracedOf, useImport } from '../../store/import';
+
+/** The piece being made, on the lines it is made of: seam line, corners, darts, marks, what each edge is. */
+export function PickedPiece({ k }: { readonly k: number }) {
+  const picked = useImport((s) => s.picked);
+  const choices = useImport((s) => s.choices);
+  const chosen = useImport((s) => s.chosenEdge);
+  const tool = useImport((s) => s.tool);
+  const traced = tracedOf({ picked, choices });
+  if (!picked || !traced || !choices) return null;
+  const px = (n: number): number => n / k;
+  return (
+    <g>
+      <path
+        d={pathData(picked.ring.path, true)}
+        fill="#F3E7CF"
+        fillOpacity={0.75}
+        stroke="#1E2A38"
+        strokeWidth={1}
+        vectorEffect="non-scaling-stroke"
+        pointerEvents="none"
+      />
+      {traced.edges.map((e, i) => (
+        <g key={i}>
+          <path
+            d={pathData(e.path)}
+            fill="none"
+            stroke={i === chosen ? '#b32d24' : e.fold ? '#1E2A38' : '#2B4C9B'}
+            strokeWidth={i === chosen ? 4 : 2}
+            strokeDasharray={e.fold ? '10 4 2 4' : undefined}
+            vectorEffect="non-scaling-stroke"
+            pointerEvents="none"
+          />
+          {tool === 'edge' && (
+            <path
+              d={pathData(e.path)}
+              fill="none"
+              stroke="transparent"
+              strokeWidth={22}
+              vectorEffect="non-scaling-stroke"
+              className="cursor-pointer"
+              data-handle=""
+              data-edge={i}
+              onClick={(event) => {
+                event.stopPropagation();
+                useImport.setState({ chosenEdge: i });
+              }}
+            />
+          )}
+        </g>
+      ))}
+      {traced.darts.map((d, i) => (
+        <path
+          key={i}
+          d={`M${d.one.x} ${d.one.y}L${d.tip.x} ${d.tip.y}L${d.two.x} ${d.two.y}`}
+          fill="none"
+          stroke="#2B4C9B"
+          strokeWidth={2}
+          vectorEffect="non-scaling-stroke"
+          pointerEvents="none"
+        />
+      ))}
+      {traced.grain && (
+        <path
+          d={`M${traced.grain.from.x} ${traced.grain.from.y}L${traced.grain.to.x} ${traced.grain.to.y}`}
+          stroke="#1E2A38"
+          strokeWidth={2}
+          vectorEffect="non-scaling-stroke"
+          pointerEvents="none"
+        />
+      )}
+      <g pointerEvents="none">
+        {traced.corners.map((p, i) => (
+          <rect
+            key={i}
+            x={p.x - px(4)}
+            y={p.y - px(4)}
+            width={px(8)}
+            height={px(8)}
+            fill="#fff"
+            stroke="#1E2A38"
+            strokeWidth={px(1.5)}
+          />
+        ))}
+        {traced.notches.map((n, i) => (
+          <path
+            key={i}
+            d={`M${n.at.x - px(6)} ${n.at.y}L${n.at.x} ${n.at.y - px(8)}L${n.at.x + px(6)} ${n.at.y}Z`}
+            fill="#B8862B"
+          />
+        ))}
+        {traced.bustPoint && (
+          <path
+            d={`M${traced.bustPoint.x - px(8)} ${traced.bustPoint.y}h${px(16)}M${traced.bustPoint.x} ${traced.bustPoint.y - px(8)}v${px(16)}`}
+            stroke="#b32d24"
+            strokeWidth={px(2.5)}
+          />
+        )}
+        {traced.edges.map((e, i) => {
+          if (e.role === 'dart') return null;
+          const m = middleOfEdge(e);
+          return (
+            <text
+              key={i}
+              x={m.x}
+              y={m.y}
+              textAnchor="middle"
+              fontSize={px(15)}
+              fill="#1E2A38"
+              stroke="#fff"
+              strokeWidth={px(4)}
+              paintOrder="stroke"
+            >
+              {ROLE_WORDS[e.role]}
+              {e.fold ? ', fold' : ''}
+            </text>
+          );
+        })}
+      </g>
+    </g>
+  );
+}

@@ -1,0 +1,89 @@
+import { useMemo, type KeyboardEvent, type MouseEvent } from 'react';
+import { markAt, moveMark, placeAt, usePicture } from '../../../store/picture';
+import { shareAt } from '../../../store/pictureJoin';
+import { useViewport } from '../../../lib/viewport';
+import { ViewButtons } from '../ViewButtons';
+import { DrawnOver, SharedMarks } from './DrawnOver';
+
+const NOTHING = { minX: 0, minY: 0, maxX: 100, maxY: 100 };
+
+/** The picture: with the marks on it, or laid flat in millimetres with the outline clicked so far. */
+export function PhotoView() {
+  const { grey, flat, url, marks, sharing, shared } = usePicture();
+  const content = useMemo(() => {
+    if (flat)
+      return {
+        minX: flat.origin.x,
+        minY: flat.origin.y,
+        maxX: flat.origin.x + flat.width / flat.perMm,
+        maxY: flat.origin.y + flat.height / flat.perMm,
+      };
+    return grey ? { minX: 0, minY: 0, maxX: grey.width, maxY: grey.height } : NOTHING;
+  }, [grey, flat]);
+  const { svg, view, fit, nearer, farther, toMat } = useViewport(content);
+  if (!url) return null;
+  const px = (n: number): number => n / view.k;
+  const click = (e: MouseEvent<SVGSVGElement>) => {
+    const p = toMat(e.clientX, e.clientY);
+    if (flat && sharing) shareAt(p);
+    else if (flat) placeAt(p);
+    else markAt(p);
+  };
+  const nudge = (e: KeyboardEvent, i: number) => {
+    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key];
+    if (!way) return;
+    e.preventDefault();
+    e.stopPropagation();
+    const by = e.shiftKey ? 5 : 0.5;
+    moveMark(i, { x: (way[0] as number) * by, y: (way[1] as number) * by });
+  };
+  return (
+    <div className="relative h-full min-h-[460px] border border-line bg-white">
+      <svg
+        ref={svg}
+        className="absolute inset-0 h-full w-full cursor-crosshair touch-none"
+        role="application"
+        aria-label={flat ? 'The picture laid flat' : 'The picture'}
+        onClick={click}
+      >
+        <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
+          <image
+            href={url}
+            x={content.minX}
+            y={content.minY}
+            width={content.maxX - content.minX}
+            height={content.maxY - content.minY}
+            preserveAspectRatio="none"
+          />
+          {!flat && marks.length > 1 && (
+            <path
+              d={`M${marks.map((m) => `${m.x} ${m.y}`).join('L')}${marks.length === 4 ? 'Z' : ''}`}
+              fill="none"
+              stroke="#b32d24"
+              strokeWidth={px(2)}
+              pointerEvents="none"
+            />
+          )}
+          {!flat &&
+            marks.map((m, i) => (
+              <g
+                key={i}
+                data-handle=""
+                tabIndex={0}
+                role="button"
+                aria-label={`Mark ${i + 1}`}
+                onKeyDown={(e) => nudge(e, i)}
+              >
+                <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke="#fff" strokeWidth={px(5)} />
+                <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke="#b32d24" strokeWidth={px(2.5)} />
+                <circle cx={m.x} cy={m.y} r={px(1.5)} fill="#b32d24" />
+              </g>
+            ))}
+          {flat && !sharing && <DrawnOver px={px} />}
+          {flat && sharing && <SharedMarks marks={shared} px={px} />}
+        </g>
+      </svg>
+      <ViewButtons fit={fit} nearer={nearer} farther={farther} />
+    </div>
+  );
+}
