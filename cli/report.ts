@@ -98,7 +98,7 @@ export function alterReport(d: Draft, units: Units) {
     drafted: d.drafted.map(findingReport(units)),
     // What keeps pieces from being printed or written.
     faults: d.faults.map(findingReport(units)),
-    // What must follow, what the measurements still ask for, and what is left once the plan is carried out.
+    // What has to follow, what the measurements still ask for, and what is left once the plan is carried out.
     follow: d.followers.map((f) => ({ alteration: f.alteration, pieces: f.pieces })),
     asks: d.asks.map((a) => ({ alteration: a.alteration, values: a.fit.values, says: sayFit(a.fit.sum, units) })),
     left: d.worksheet.flatMap((r) => (r.left === null ? [] : [{ key: r.key, body: r.body, left: r.left }])),

@@ -16,7 +16,7 @@ test('axe finds nothing on a fitting with causes, its versions, a tissue-fit, th
   await expect(page.getByRole('heading', { name: 'Where it may come from' })).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('tab', { name: 'Versions' }).click();
-  await page.getByRole('button', { name: 'Keep it as it stands' }).click();
+  await page.getByRole('button', { name: 'Save this version' }).click();
   await expect(page.getByText('They are the same.')).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('tab', { name: 'Fittings' }).click();
@@ -38,13 +38,13 @@ test('axe finds nothing on bringing pieces in, the projector, its table and an o
   page,
 }) => {
   await page.goto('/job/marit-causeway/bring');
-  await expect(page.getByRole('heading', { name: 'Bring in pieces' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Import pieces' })).toBeVisible();
   for (const from of ['Photo or scan', 'Mat coordinates']) {
     await page.getByRole('button', { name: from }).click();
     await expectAccessible(page);
   }
   await page.goto('/job/marit-causeway/projector');
-  await expect(page.getByRole('region', { name: 'Make it true' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Calibrate' })).toBeVisible();
   await expectAccessible(page);
   await page.goto('/job/marit-causeway/projector-table');
   await expect(page.getByText('No projector is on')).toBeVisible();

@@ -6,7 +6,7 @@ import type { Page } from '@playwright/test';
 import { expect, SEAMS, test } from './app.ts';
 
 const slip = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
-const asked = (page: Page) => page.getByRole('region', { name: 'What the measurements ask for' });
+const asked = (page: Page) => page.getByRole('region', { name: 'Recommended by the measurements' });
 const amount = (page: Page, name: string) => slip(page, name).getByRole('textbox', { name: 'By how much' });
 
 async function typeReading(page: Page, name: string, value: string): Promise<void> {
@@ -52,12 +52,12 @@ test('the swayback singer: measured, shortened, trimmed at the waist seam, check
   await expect(amount(page, 'Swayback, at the waist seam')).toHaveValue('0.8');
   await expect(page.getByText('The plan stands in this order.')).toBeVisible();
 
-  await slip(page, 'Swayback, at the waist seam').getByRole('link', { name: 'To the table' }).click();
+  await slip(page, 'Swayback, at the waist seam').getByRole('link', { name: 'Open the table' }).click();
   await throughStages(page);
   await expect(
     page.getByRole('region', { name: 'Stages' }).getByText(/Walk the waist seam along the skirt/),
   ).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Stages' }).getByText(/Mend:/)).toHaveCount(0);
+  await expect(page.getByRole('region', { name: 'Stages' }).getByText(/Fix:/)).toHaveCount(0);
 
   await page.getByRole('link', { name: /Check/ }).first().click();
   await expect(page.getByText(/they meet/)).toHaveCount(SEAMS);
@@ -84,7 +84,7 @@ test('the narrow-shouldered singer: both shoulders, then the left alone, and the
   await asked(page).getByRole('button', { name: 'Narrow shoulder, slashed' }).click();
   const shoulder = slip(page, 'Broad shoulder, slashed');
   await expect(shoulder.getByRole('textbox', { name: 'By how much' })).toHaveValue('−1.0');
-  await shoulder.getByRole('link', { name: 'To the table' }).click();
+  await shoulder.getByRole('link', { name: 'Open the table' }).click();
   await throughStages(page);
   await page.getByRole('link', { name: /Check/ }).first().click();
   await expect(page.getByText(/they meet/)).toHaveCount(SEAMS);
@@ -106,7 +106,7 @@ test('what must follow is said, shown and put right by a press', async ({ page }
   await page.goto('/job/tove-causeway/plan');
   await page.getByRole('region', { name: 'Add to the plan' }).getByText('Shoulders').click();
   await page.getByRole('button', { name: 'Broad shoulder, redrawn · Narrow shoulder, redrawn' }).click();
-  const follow = page.getByRole('region', { name: 'What must follow' });
+  const follow = page.getByRole('region', { name: 'What has to follow' });
   await expect(follow.getByText(/Sleeve has to follow/).first()).toBeVisible();
   await page.getByRole('link', { name: /Check/ }).first().click();
   await expect(page.getByText(/they differ/)).toHaveCount(2);
@@ -147,7 +147,7 @@ test('inches, wrong amounts and keys: an amount stays what was meant, and goes b
   await page.keyboard.press('u');
   await expect(field).toHaveValue('1.4');
 
-  await slip(page, 'Swayback, at the waist seam').getByRole('link', { name: 'To the table' }).click();
+  await slip(page, 'Swayback, at the waist seam').getByRole('link', { name: 'Open the table' }).click();
   await page.keyboard.press('n');
   const gap = page.getByRole('slider', { name: 'Gap', exact: true });
   await gap.focus();
@@ -169,7 +169,7 @@ test.describe('on a tablet held upright', () => {
     await page.getByRole('button', { name: 'High round back' }).click();
     await expect(page.getByRole('heading', { level: 2, name: /High round back/ })).toBeVisible();
     expect(await wide()).toBeLessThanOrEqual(820);
-    await slip(page, 'High round back').getByRole('link', { name: 'To the table' }).click();
+    await slip(page, 'High round back').getByRole('link', { name: 'Open the table' }).click();
     await throughStages(page);
     expect(await wide()).toBeLessThanOrEqual(820);
     await page.getByRole('link', { name: /Check/ }).first().click();

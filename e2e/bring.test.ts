@@ -37,13 +37,13 @@ async function tiledPdf(): Promise<string> {
 
 async function openBring(page: Page): Promise<void> {
   await page.goto('/job/marit-causeway/bring');
-  await expect(page.getByRole('heading', { name: 'Bring in pieces' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Import pieces' })).toBeVisible();
 }
 const choose = (page: Page, file: string | { name: string; mimeType: string; buffer: Buffer }) =>
   page.getByLabel('A PDF, SVG or DXF file').setInputFiles(file as never);
 const pick = (page: Page, name: string) =>
   page.getByRole('list', { name: 'Outlines found' }).getByRole('button').filter({ hasText: name }).first().click();
-const take = (page: Page) => page.getByRole('button', { name: 'Take it into the pattern' }).click();
+const take = (page: Page) => page.getByRole('button', { name: 'Add it to the pattern' }).click();
 const patternIn = async (page: Page): Promise<Pattern> =>
   ((await storedJob(page)) as unknown as { pattern: Pattern }).pattern;
 
@@ -76,7 +76,7 @@ test('a tiled PDF becomes a pattern, is altered for a full bust, and is printed 
   await page.getByRole('link', { name: 'Go on with the pattern' }).click();
   await page.getByRole('link', { name: /Plan/ }).click();
   await expect(page.getByRole('heading', { name: 'Full bust, with a side dart' }).first()).toBeVisible();
-  await page.getByRole('link', { name: 'To the table' }).click();
+  await page.getByRole('link', { name: 'Open the table' }).click();
   for (let i = 0; i < 3; i++) await page.keyboard.press('n');
   await page.getByRole('link', { name: /Print/ }).click();
   await page.getByRole('radio', { name: /Roll/ }).check();

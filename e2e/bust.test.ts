@@ -31,7 +31,7 @@ for (const [job, pattern, says, seams] of [
     await expect(page.getByText('proposed', { exact: true })).toBeVisible();
     await page.getByLabel('Your own amount over the whole front').fill('4');
     await page.keyboard.press('Enter');
-    await page.getByRole('link', { name: 'To the table' }).click();
+    await page.getByRole('link', { name: 'Open the table' }).click();
     await expect(stage(page, 'Mark')).toBeVisible();
     for (const name of ['Cut', 'Open', 'Level', 'Dart']) {
       await page.keyboard.press('n');
@@ -39,7 +39,7 @@ for (const [job, pattern, says, seams] of [
     }
     await expect(page.getByRole('region', { name: 'Stages' }).getByText(says)).toBeVisible();
     for (let i = 0; i < 2; i++) await page.keyboard.press('n');
-    await expect(page.getByRole('region', { name: 'Stages' }).getByText(/Mend:/)).toHaveCount(0);
+    await expect(page.getByRole('region', { name: 'Stages' }).getByText(/Fix:/)).toHaveCount(0);
     await page.getByRole('link', { name: /Check/ }).first().click();
     await expect(page.getByText(/they meet/)).toHaveCount(seams);
     await page.keyboard.press('9');
@@ -98,10 +98,10 @@ test('dart work: turned to where it is dragged, drawn to a notch that is named',
   await page.goto('/job/marit-causeway/plan');
   await page.getByRole('region', { name: 'Add to the plan' }).locator('summary', { hasText: 'Darts' }).click();
   await page.getByRole('button', { name: 'Dart to another place' }).click();
-  await page.getByRole('button', { name: 'Take out' }).first().click();
+  await page.getByRole('button', { name: 'Remove' }).first().click();
   // The slips follow with the draft.
-  await expect(page.getByRole('link', { name: 'To the table' })).toHaveCount(1);
-  await page.getByRole('link', { name: 'To the table' }).click();
+  await expect(page.getByRole('link', { name: 'Open the table' })).toHaveCount(1);
+  await page.getByRole('link', { name: 'Open the table' }).click();
   const place = page.getByRole('slider', { name: 'New place', exact: true });
   await page.getByRole('combobox', { name: 'If there is a dart already' }).selectOption('new');
   await page.getByRole('combobox', { name: 'New place' }).selectOption('armhole');

@@ -41,7 +41,7 @@ function bought(
 
 async function openBring(page: Page): Promise<void> {
   await page.goto('/job/marit-causeway/bring');
-  await expect(page.getByRole('heading', { name: 'Bring in pieces' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Import pieces' })).toBeVisible();
 }
 const patternIn = async (page: Page): Promise<Pattern> =>
   ((await storedJob(page)) as unknown as { pattern: Pattern }).pattern;
@@ -95,7 +95,7 @@ test('what is doubtful stands first, is answered with one click, and taken back 
   await page.keyboard.press('Control+Shift+z');
   await expect(page.getByText('Which piece is this?')).toBeHidden();
   // By hand, with every tool there is, and back among the others.
-  await page.getByRole('listitem', { name: 'Front' }).getByRole('button', { name: 'Put it right' }).click();
+  await page.getByRole('listitem', { name: 'Front' }).getByRole('button', { name: 'Correct it' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Bodice front');
   await page.keyboard.press('Tab');
   await page.getByRole('button', { name: 'Put it back with the others' }).click();

@@ -14,7 +14,7 @@ test('what lies over the page gives the focus back when it is put away', async (
   const link = page.getByRole('link', { name: 'Compare' });
   await link.focus();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'How it goes' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Getting started and shortcuts' })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(link).toBeFocused();
   await page.goto('/');
@@ -31,7 +31,7 @@ test('a row that goes leaves the focus beside it, and a step taken out does not 
   page,
 }) => {
   await page.goto('/job/tove-causeway/toile');
-  const takes = page.getByRole('button', { name: /^Take out: / });
+  const takes = page.getByRole('button', { name: /^Remove: / });
   await expect(takes.first()).toBeVisible();
   const before = await takes.count();
   await takes.nth(1).focus();
@@ -58,7 +58,7 @@ test('another station is begun at its heading, wherever the focus was', async ({
 
 test('the projector leaves no stop of the Tab key under it', async ({ page }) => {
   await page.goto('/job/marit-causeway/projector');
-  await expect(page.getByRole('region', { name: 'Make it true' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Calibrate' })).toBeVisible();
   const outside = await page.evaluate(() =>
     [...document.querySelectorAll<HTMLElement>('a[href], button, input, select')]
       .filter((e) => e.checkVisibility() && !e.closest('main'))

@@ -49,7 +49,7 @@ async function memory(browser: Browser): Promise<number> {
 
 async function openBring(page: Page): Promise<void> {
   await page.goto('/job/marit-causeway/bring');
-  await expect(page.getByRole('heading', { name: 'Bring in pieces' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Import pieces' })).toBeVisible();
 }
 
 /** A file, and what is said of it: a refusal, or a repair beside the outlines that were found. */
@@ -250,7 +250,7 @@ test('an outline that crosses itself is not taken for a piece', async ({ page })
   if ((await found.count()) > 0) {
     await found.first().click();
     await expect(page.getByText(/It cannot be taken so/)).toBeVisible();
-    await expect(page.getByRole('button', { name: 'Take it into the pattern' })).toBeDisabled();
+    await expect(page.getByRole('button', { name: 'Add it to the pattern' })).toBeDisabled();
   } else await expect(page.getByText(/crosses itself|No closed outline/)).toBeVisible();
 });
 

@@ -34,7 +34,7 @@ test('from the rail to a printed page', async ({ page }) => {
   await page.getByRole('radio', { name: /Against the size chart/ }).check();
   // 97.3 − 92.0 = 5.3 over the whole front.
   await expect(page.getByLabel('Your own amount over the whole front')).toHaveValue('+5.3');
-  await page.getByRole('link', { name: 'To the table' }).click();
+  await page.getByRole('link', { name: 'Open the table' }).click();
 
   for (const stage of ['Mark', 'Cut', 'Open', 'Level', 'Dart', 'True', 'Match']) {
     await expect(

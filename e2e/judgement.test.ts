@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './app.ts';
 import { cell, measure, startEmpty, station } from './newcomer.ts';
 
-const asks = (page: Page) => page.getByRole('region', { name: 'What the measurements ask for' });
+const asks = (page: Page) => page.getByRole('region', { name: 'Recommended by the measurements' });
 
 test('a blouse whose facing is cut on: her own size asks for nothing, a fuller bust for the bust alone', async ({
   page,
@@ -40,13 +40,13 @@ test('a wide neck made her own: the neck is put right by hand, and the shoulder 
     page.getByText('The neckline lies 2.5 cm out from the neck at the shoulder', { exact: false }),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Make it my own to change it' }).click();
-  await page.getByText('Put it right by hand, in all sizes').click();
+  await page.getByText('Correct it by hand, in all sizes').click();
   const out = page.getByLabel('Front neckline out from the neck');
   await expect(out).toHaveValue('+2.5');
   await station(page, 'Compare');
   await expect(cell(page, 'Shoulder')).toContainText('nothing');
   await station(page, 'Pattern');
-  await page.getByText('Put it right by hand, in all sizes').click();
+  await page.getByText('Correct it by hand, in all sizes').click();
   await out.fill('1.5');
   await out.press('Enter');
   await expect(page.getByText('The neckline lies 2.5 cm out from the neck', { exact: false })).toBeVisible();
@@ -88,7 +88,7 @@ test('a child’s size: widths by one row of the chart, the height told in the b
   await dialog
     .getByLabel('The copied cells')
     .fill('Size\tBust\tWaist\tHips\tHeight\n6\t60\t55\t64\t116\n8\t64\t58\t68\t128\n10\t68\t60\t73\t140');
-  await dialog.getByRole('button', { name: 'Take this chart' }).click();
+  await dialog.getByRole('button', { name: 'Use this chart' }).click();
   await expect(page.getByLabel('Full bust, size 8', { exact: true })).toHaveValue('64.0');
   // A child has no cup: full and high bust are one.
   const cup = page.getByLabel('Draft cup (full less high bust; not a bra size)');

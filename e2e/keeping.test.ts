@@ -127,7 +127,7 @@ test('two windows on one job: each sees the other, and neither loses its work', 
   await other.getByRole('button', { name: 'Delete it' }).click();
   await expect(page.getByRole('alert')).toContainText('taken away in another window');
   await expect(other.getByRole('link', { name: /Tove Anselm/ })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Keep it after all' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
   await expect(other.getByRole('link', { name: /Tove Anselm/ })).toBeVisible();
 });
 
@@ -155,7 +155,7 @@ test('the rail: dates, by wearer, put away and back; a wearer deleted leaves not
   await expect(page.locator('a[href^="/job/"]')).toHaveCount(3);
 
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'How it goes' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Getting started and shortcuts' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('combobox', { name: 'Find' })).toBeFocused();

@@ -53,7 +53,7 @@ const STATES: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await page.goto('/job/marit-causeway/bring');
     await page.getByLabel('A PDF, SVG or DXF file').setInputFiles(printedPattern());
     await page.getByRole('button', { name: '38', exact: true }).click();
-    await page.getByRole('button', { name: 'Put it right' }).first().click();
+    await page.getByRole('button', { name: 'Correct it' }).first().click();
     await expect(page.getByRole('group', { name: 'Edges' })).toBeVisible();
   },
   'the menu of a job': async (page) => {
@@ -63,7 +63,7 @@ const STATES: Readonly<Record<string, (page: Page) => Promise<void>>> = {
   },
   'the help': async (page) => {
     await page.goto('/job/marit-causeway/plan');
-    await expect(page.getByRole('link', { name: 'To the table' })).toBeVisible();
+    await expect(page.getByRole('link', { name: 'Open the table' })).toBeVisible();
     await page.keyboard.press('?');
     await expect(page.getByRole('dialog')).toBeVisible();
   },

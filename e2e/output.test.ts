@@ -93,7 +93,7 @@ test('the SVG is drawn by another program at true scale', async ({ page }) => {
 
 test('the projector is made true on a stand-in table, and throws a piece at its size', async ({ page, context }) => {
   await page.goto('/job/marit-causeway/projector');
-  const panel = page.getByRole('region', { name: 'Make it true' });
+  const panel = page.getByRole('region', { name: 'Calibrate' });
   await expect(panel).toBeVisible();
   const table = await context.newPage();
   await table.goto('/job/marit-causeway/projector-table');
@@ -122,7 +122,7 @@ test('the projector is made true on a stand-in table, and throws a piece at its 
   await type();
   await expect(panel.getByText(/leans/)).toHaveCount(0);
   await expect.poll(async () => (await readings())[0] === (await readings())[1]).toBe(true);
-  await panel.getByRole('button', { name: 'Go on to the pieces' }).click();
+  await panel.getByRole('button', { name: 'On to the pieces' }).click();
 
   // What a piece's millimetre is on the table, by the transforms on the table's own screen.
   const scale = async () => {
@@ -180,7 +180,7 @@ test.describe('the stand-in bureau', () => {
     // The ticket outlives the page.
     await page.reload();
     await expect(box.getByText(/Ticket B-\w+ is ready/)).toBeVisible();
-    await box.getByRole('button', { name: 'Put the ticket away' }).click();
+    await box.getByRole('button', { name: 'Clear the ticket' }).click();
     await expect(box.getByText(/Ticket/)).toHaveCount(0);
     expect(codes.every((c) => c < 300)).toBe(true);
   });
@@ -203,7 +203,7 @@ test.describe('the stand-in bureau', () => {
         .first(),
     ).toBeVisible();
     await expect(bureau(page).getByRole('alert')).toContainText('does not work at the moment');
-    await bureau(page).getByRole('button', { name: 'Go on sending' }).click();
+    await bureau(page).getByRole('button', { name: 'Resume' }).click();
     await bureau(page).getByRole('button', { name: 'Stop' }).click();
     await expect(bureau(page).getByText('Sending was stopped')).toBeVisible();
     await bureau(page).getByRole('button', { name: 'Leave it' }).click();

@@ -131,7 +131,7 @@ test('photos of two pieces, one after the other, come in together within a milli
   await page.reload();
   await page.getByRole('button', { name: 'Photo or scan' }).click();
   await page.getByLabel('Their size, if you like').fill('38');
-  await page.getByRole('button', { name: 'Bring in these 2 pieces' }).click();
+  await page.getByRole('button', { name: 'Import these 2 pieces' }).click();
   await takeAll(page, 2);
   expect(Object.keys((await patternIn(page)).sizes)).toEqual(['38']);
   for (const piece of await takenPieces(page)) expect(apart(piece, truthOf(piece.part)), piece.part).toBeLessThan(1.5);
@@ -153,14 +153,14 @@ test('two photos of a long piece are joined by the crosses on it, and it is trac
   for (const c of [...crosses].reverse()) await clickFlat(page, c, next);
   await page.getByRole('button', { name: 'Join the pictures' }).click();
   await expect(page.getByRole('alert')).toContainText('in the same order');
-  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Take the last mark away' }).click();
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Remove the last mark' }).click();
   for (const c of crosses) await clickFlat(page, c, next);
   await page.getByRole('button', { name: 'Join the pictures' }).click();
   await expect(page.getByText('The pictures are joined.')).toBeVisible();
   await clickRound(page, truthOf(id), by);
   await page.getByRole('button', { name: 'Follow the edges' }).click();
   await drawn(page).getByLabel('This piece is the').selectOption('skirtBack');
-  await page.getByRole('button', { name: 'Bring in this piece' }).click();
+  await page.getByRole('button', { name: 'Import this piece' }).click();
   await takeAll(page, 1);
   const [piece] = await takenPieces(page);
   expect(apart(piece as Piece, truthOf(id))).toBeLessThan(2);
@@ -186,7 +186,7 @@ test('places read off a mat are typed with the keyboard alone and become a piece
   await page.getByRole('button', { name: 'Add this piece' }).click();
   await expect(page.getByLabel('Row 1, across')).toHaveValue('');
   await drawn(page).getByLabel('This piece is the').selectOption('front');
-  await page.getByRole('button', { name: 'Bring in this piece' }).click();
+  await page.getByRole('button', { name: 'Import this piece' }).click();
   await takeAll(page, 1);
   const [piece] = (await takenPieces(page)) as [Piece];
   expect(piece.darts).toHaveLength(1);

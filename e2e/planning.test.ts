@@ -72,7 +72,7 @@ for (const singer of SINGERS)
     const [row, difference] = singer.compared;
     await expect(cell(page, row)).toContainText(difference);
     await station(page, 'Plan');
-    const asks = page.getByRole('region', { name: 'What the measurements ask for' });
+    const asks = page.getByRole('region', { name: 'Recommended by the measurements' });
     await expect(asks.getByRole('button', { name: singer.asked })).toBeVisible();
     const all = asks.getByRole('button', { name: /Add all/ });
     if (await all.isVisible()) await all.click();
@@ -91,7 +91,7 @@ for (const singer of SINGERS)
     await page.getByRole('button', { name: 'Find the amounts' }).click();
     const solver = page.getByRole('region', { name: 'All amounts together' });
     await expect(solver.getByRole('status')).toContainText(/amounts? changed|Nothing to change/);
-    await solver.getByRole('button', { name: 'Take these amounts' }).click();
+    await solver.getByRole('button', { name: 'Use these amounts' }).click();
     await expect(
       left(page)
         .getByRole('listitem')
@@ -148,8 +148,8 @@ test('paper only: a chart pasted in inches, flat measurements typed, hand sheets
     .getByLabel('The copied cells')
     .fill('Size\tBust\tWaist\tHips\tShoulder\n10\t34\t26\t36\t4 3/4\n12\t36\t28\tforty\t4 7/8\n14\t38\t30\t40\t5');
   await expect(dialog.getByText('Size 12, “Hips”: “forty” is not a length.', { exact: false })).toBeVisible();
-  await dialog.getByRole('button', { name: 'Yes, read it so' }).first().click();
-  await dialog.getByRole('button', { name: 'Take this chart' }).click();
+  await dialog.getByRole('button', { name: 'Convert the numbers' }).first().click();
+  await dialog.getByRole('button', { name: 'Use this chart' }).click();
   await expect(page.getByLabel('Full bust, size 12', { exact: true })).toHaveValue('91.4');
   await expect(page.getByText('86.4 derived')).toBeVisible();
   await expect(page.getByText('Hip, size 12: the cell is empty while other sizes have a value.')).toBeVisible();
@@ -166,7 +166,7 @@ test('paper only: a chart pasted in inches, flat measurements typed, hand sheets
   // 11.6 on her, 12.4 on the chart: what the paper measures more is the design’s.
   await expect(cell(page, 'Shoulder')).toContainText('−0.8');
   await station(page, 'Plan');
-  const asked = page.getByRole('region', { name: 'What the measurements ask for' });
+  const asked = page.getByRole('region', { name: 'Recommended by the measurements' });
   await asked.getByRole('button', { name: /^Full bust/ }).click();
   await asked.getByRole('button', { name: 'Narrow shoulder, slashed' }).click();
   await expect(
@@ -195,7 +195,7 @@ test('Body: a set copied and taken again, its history, and a tape that sticks an
   await openMarit(page, 'body');
   await page.getByLabel('Full bust, first reading', { exact: true }).focus();
   await expect(page.getByText(/Full bust over time: 95.6 to 96.8 cm/)).toBeVisible();
-  await page.getByRole('button', { name: 'Copy the last, take some again' }).click();
+  await page.getByRole('button', { name: 'Copy the last set and retake some' }).click();
   await expect(page.getByText('carried over, not taken again').first()).toBeVisible();
   const waist = page.getByLabel('Waist, first reading', { exact: true });
   await waist.fill('78.4');
@@ -226,7 +226,7 @@ test('Body: a set copied and taken again, its history, and a tape that sticks an
   await send.click();
   await expect(tape.getByText(/no longer answers/)).toBeVisible();
   await expect(page.getByLabel('Hip, first reading', { exact: true })).toHaveValue('103.1');
-  await tape.getByRole('button', { name: 'Put the tape away' }).click();
+  await tape.getByRole('button', { name: 'Close the tape' }).click();
   await page.getByRole('link', { name: 'Blank sheet to print' }).click();
   await expect(page.getByRole('img', { name: 'Figure seated, from the side' })).toBeVisible();
 });
@@ -234,7 +234,7 @@ test('Body: a set copied and taken again, its history, and a tape that sticks an
 test('Plan: slips slid with the keyboard, and a finished job teaches the next', async ({ page }) => {
   await page.goto('/job/tove-causeway/plan');
   await page
-    .getByRole('region', { name: 'What the measurements ask for' })
+    .getByRole('region', { name: 'Recommended by the measurements' })
     .getByRole('button', { name: 'Narrow shoulder, slashed' })
     .click();
   const order = page.getByRole('region', { name: 'The order of the plan' });

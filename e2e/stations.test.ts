@@ -18,7 +18,7 @@ test('Size: by the full bust it says what that costs; by hand it says so; undo g
   await page.getByRole('radio', { name: /full bust/ }).check();
   await expect(page.getByText('Size 5', { exact: true })).toBeVisible();
   await expect(page.getByText(/the high bust of the draft is \+3.7 cm against the body/)).toBeVisible();
-  await page.getByRole('combobox', { name: 'Or take a size by hand' }).selectOption('3');
+  await page.getByRole('combobox', { name: 'Or choose a size by hand' }).selectOption('3');
   await expect(page.getByText('Chosen by hand; the rule gives size 5.')).toBeVisible();
   await expect(page.getByText(/Causeway · size 3/)).toBeVisible();
   await page.keyboard.press('Control+z');
@@ -40,14 +40,14 @@ test('Plan: off, out, and back; every sum adds up', async ({ page }) => {
     expect(Math.abs(figures[sumAt]! / 2 - figures.at(-1)!)).toBeLessThan(0.11);
   }
   await page.getByRole('switch').click();
-  await page.getByRole('link', { name: 'To the table' }).click();
+  await page.getByRole('link', { name: 'Open the table' }).click();
   await expect(page.getByText('switched off')).toBeVisible();
   await expect(page.getByRole('slider', { name: 'Hinge', exact: true })).toHaveCount(0);
   await page.getByRole('link', { name: 'Change the plan' }).click();
-  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Remove' }).click();
   // Out of the plan, the bust is asked for again.
   await expect(
-    page.getByRole('region', { name: 'What the measurements ask for' }).getByRole('button', { name: /^Full bust/ }),
+    page.getByRole('region', { name: 'Recommended by the measurements' }).getByRole('button', { name: /^Full bust/ }),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
@@ -179,6 +179,6 @@ test('Check: what changed and what did not stands in figures', async ({ page }) 
   const row = (name: string) => page.getByRole('row', { name: new RegExp(`^Bodice front, ${name} `) });
   for (const edge of ['neck', 'shoulder', 'armhole', 'side seam']) await expect(row(edge)).toContainText('as before');
   await expect(row('centre front')).toContainText('+1.7 cm');
-  await page.getByRole('link', { name: 'To the table' }).click();
+  await page.getByRole('link', { name: 'Open the table' }).click();
   await expect(page.getByRole('group', { name: /Cutting mat/ })).toBeVisible();
 });

@@ -101,12 +101,12 @@ test('the tissue-fit is gone through alone: what differs is noted with its pins,
   await page.getByLabel('Cloth pools above the seat').check();
   await page.getByLabel(/^Pinned: folded out/).fill('1.2');
   // Half-way out, and back to where one was.
-  await page.getByRole('link', { name: 'Leave it here' }).click();
+  await page.getByRole('link', { name: 'Leave off here' }).click();
   await expect(page.getByRole('listitem', { name: 'A hollow back waist' })).toContainText('1.2 cm pinned → +1.2 cm');
   await page.getByRole('link', { name: 'Go through the looks' }).click();
   await expect(page.getByRole('heading', { name: 'Front neck' })).toBeVisible();
-  for (let i = 0; i < 8; i++) await page.getByRole('button', { name: 'Pass over' }).click();
-  await expect(page.getByText('4 line up, 1 differ, 8 passed over.')).toBeVisible();
+  for (let i = 0; i < 8; i++) await page.getByRole('button', { name: 'Skip' }).click();
+  await expect(page.getByText('4 line up, 1 differ, 8 skipped.')).toBeVisible();
 });
 
 test('pictures are made smaller and lose what the camera wrote; what is no picture is told', async ({ page }) => {

@@ -18,7 +18,7 @@ test('a newcomer: empty rail, wrong entries, a way on each time', async ({ page 
   await expect(page.getByText(/“wide” is not a length/)).toBeVisible();
   await high.fill('36');
   await high.press('Enter');
-  await page.getByRole('button', { name: 'Yes, use that' }).click();
+  await page.getByRole('button', { name: 'Yes, use it' }).click();
   await expect(high).toHaveValue('91.4');
   const full = page.getByLabel('Full bust, first reading');
   await full.fill('80');
@@ -200,7 +200,7 @@ test('a station that cannot be fetched leaves the rest standing, and can be load
   await page.route(/assets\/Compare-/, (route) => route.fulfill({ status: 404, body: '' }));
   await page.getByRole('link', { name: /Compare/ }).click();
   await expect(page.getByRole('heading', { name: 'A part of the app did not arrive' })).toBeVisible();
-  await page.getByText('What happened, to hand on').click();
+  await page.getByText('Details to pass on').click();
   await expect(page.getByLabel('What happened', { exact: true })).toHaveValue(
     /Ample Draft [\s\S]*Steps: full-bust-side-dart/,
   );

@@ -59,7 +59,7 @@ try {
   await asked('Narrow shoulder, slashed');
   await page
     .getByRole('region', { name: 'Broad shoulder, slashed' })
-    .getByRole('link', { name: 'To the table' })
+    .getByRole('link', { name: 'Open the table' })
     .click();
   await page.keyboard.press('5');
   await page.getByRole('combobox', { name: 'For' }).first().selectOption('left side only');
@@ -81,7 +81,7 @@ try {
   await page.getByText('The plan stands in this order.').waitFor();
   await page
     .getByRole('region', { name: 'Swayback, at the waist seam' })
-    .getByRole('link', { name: 'To the table' })
+    .getByRole('link', { name: 'Open the table' })
     .click();
   await page.waitForTimeout(500);
   await page.keyboard.press('n');
@@ -102,7 +102,7 @@ try {
   const read = [...tape.matchAll(/([\d.]+) cm/g)].map((m) => m[1]);
   for (const [i, label] of ['Across', 'Down'].entries()) await page.getByLabel(label).fill(read[i]);
   await page.getByRole('button', { name: 'Take the readings' }).click();
-  await page.getByRole('button', { name: 'Go on to the pieces' }).click();
+  await page.getByRole('button', { name: 'On to the pieces' }).click();
   await shot('projector', page);
   await table.locator('[data-thrown]').waitFor();
   await shot('projector-table', table);

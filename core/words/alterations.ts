@@ -15,7 +15,7 @@ export const FAMILY_WORDS: Readonly<Record<Family, string>> = {
   dart: 'Darts',
   width: 'Widths',
   neck: 'Neck, armhole and bands',
-  follow: 'What must follow',
+  follow: 'What has to follow',
 };
 
 /** The ways on when one dart would take too much. */

@@ -12,9 +12,9 @@ export const BUREAU_WORDS: Readonly<Record<BureauTrouble, Sentence>> = {
   'bureau-full': () => 'The bureau has no room for more at the moment. Try again later.',
   'bureau-not-so': (s) => `The bureau did not understand the order (${s.text('what')}). Make it again.`,
   'bureau-unknown-upload': () => 'The bureau no longer has the file. Send it again.',
-  'bureau-wrong-place': () => 'The bureau has another part of the file than was thought. Go on sending.',
+  'bureau-wrong-place': () => 'The bureau has another part of the file than was thought. Resume.',
   'bureau-damaged': () => 'The file was damaged on its way, twice. Try another connection, or send it later.',
-  'bureau-incomplete': () => 'The bureau does not have the whole file yet. Go on sending.',
+  'bureau-incomplete': () => 'The bureau does not have the whole file yet. Resume.',
   'bureau-no-pdf': () => 'The bureau could not open the file as PDF. Make it again and send it again.',
   'bureau-too-long': () =>
     'The file took too long to open at the bureau. Send fewer pieces at a time, or try again later.',

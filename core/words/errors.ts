@@ -108,7 +108,7 @@ export const ERROR_WORDS = {
   'solve-no-steps': () =>
     'No step of the plan has an amount that could be found. Add a step, switch one on, or choose one.',
   'solve-failed': () =>
-    'The plan cannot be carried out as it stands, so nothing could be measured. Mend the step that is refused first.',
+    'The plan cannot be carried out as it stands, so nothing could be measured. Fix the step that is refused first.',
   'size-needs-full-bust': () => 'Measure the full bust to choose by it.',
   'chart-has-no-bust': () => 'The size chart gives no bust for any size.',
   'size-has-no-pieces': (s) => `The pattern has no pieces in size ${s.text('size')}. Choose another size.`,
@@ -170,7 +170,7 @@ export const ERROR_WORDS = {
   'import-changed-since': (s) =>
     `Put back as it was, but for what has been changed since: ${s.text('names')}. That stays as it is now.`,
   'photo-not-kept': () =>
-    'There is no room for the picture on this device, so it was not kept. What you wrote is saved. Export everything to a file, take out old pictures, then try again.',
+    'There is no room for the picture on this device, so it was not kept. What you wrote is saved. Export everything to a file, remove old pictures, then try again.',
   'cloth-too-narrow': (s) =>
     `“${s.text('piece')}” needs ${s.len('needs')} across and there are only ${s.len('across')}. Take wider cloth, or lay it open instead of folded.`,
   'cloth-nothing-to-lay': () => 'There is no piece to lay on the cloth. Choose a size first.',
@@ -244,7 +244,7 @@ export const ERROR_WORDS = {
   'step-failed': () =>
     'This step could not be carried out on these pieces, and they stay as they were. Take another amount or another way; the rest of the plan goes on.',
   'pieces-not-fit': (s) =>
-    `${s.text('names')} would be cut wrong, so left out of the files. Mend what is said below, or write all pieces with --despite-faults.`,
+    `${s.text('names')} would be cut wrong, so left out of the files. Fix what is listed below, or write all pieces with --despite-faults.`,
   stopped: () => 'Stopped, as you asked.',
   'worker-crashed': () =>
     'The drawing stopped and was started again. Nothing is lost; the last change is tried once more.',

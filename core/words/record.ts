@@ -9,7 +9,7 @@ import { sayAnswer } from './causes.ts';
 import { printable } from './label.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import type { Units } from '../speech/index.ts';
-import { FITTING_WORDS, RESULT_WORDS, SIDE_WORDS, SYMPTOM_WORDS, VERDICT_WORDS } from './symptoms';
+import { FITTING_WORDS, RESULT_WORDS, SIDE_WORDS, SYMPTOM_WORDS, VERDICT_WORDS } from './symptoms.ts';
 import { stepAmount, stepName } from './slip.ts';
 
 /** As many as stand beside each other and can still be read. */

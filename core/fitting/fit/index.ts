@@ -10,6 +10,6 @@ export * from './size.ts';
 export * from './level.ts';
 export * from './needed.ts';
 export * from './chart.ts';
-export * from './symptoms';
+export * from './symptoms.ts';
 export * from './tissue.ts';
 export * from './chartOfFile.ts';

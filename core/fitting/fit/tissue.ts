@@ -1,4 +1,4 @@
-import type { SymptomId } from './symptoms';
+import type { SymptomId } from './symptoms.ts';
 
 export const TISSUE_CHECK_IDS = [
   'anchor',

@@ -5,15 +5,15 @@ import { inspectPiece, inspectSeams, type Care } from '../../paper/guard/index.t
 import { sideDirection, type MeasurementKey, type Piece, type Seam } from '../../pattern/index.ts';
 import { seamsAsDrafted, type CheckReport, type Finding } from '../../paper/truing/index.ts';
 import type { Refusal } from '../../units/index.ts';
-import { recommendationsOf, fitsOn, offersOf, type Recommendation } from './recommendations';
-import { setupOf, type Setup, type ResolvedJob } from './setup';
+import { recommendationsOf, fitsOn, offersOf, type Recommendation } from './recommendations.ts';
+import { setupOf, type Setup, type ResolvedJob } from './setup.ts';
 import { followers, type Follower } from './followers.ts';
-import { checkLanes, cutPieces, halvesApart, type BothSides, type SideCheck } from './sides';
+import { checkLanes, cutPieces, halvesApart, type BothSides, type SideCheck } from './sides.ts';
 import { meetingsOf, type Meeting } from './order.ts';
 import type { StandIn } from './paper.ts';
 import { amountsOn, replay, type DraftCache, type Replayed } from './replay.ts';
 import type { DraftStep } from './step.ts';
-import { habitsFor, type Habit } from './habits';
+import { habitsFor, type Habit } from './habits.ts';
 
 /** Everything shown or printed of a job. */
 export interface Draft extends Pick<Setup, 'body' | 'bodyProblems' | 'sizeChoice' | 'size' | 'cup' | 'cupChoice'> {

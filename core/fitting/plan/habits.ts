@@ -1,8 +1,8 @@
 import { alterationById, propose, type Fit } from '../../alterations/index.ts';
 import { changesBetween, type Body, type Change } from '../fit/index.ts';
 import type { Lesson, Step } from '../../documents/schema.ts';
-import { kinOf, type FitsOf } from './recommendations';
-import type { SidePieces } from './sides';
+import { kinOf, type FitsOf } from './recommendations.ts';
+import type { SidePieces } from './sides.ts';
 import type { DraftStep } from './step.ts';
 
 /** A body that moved further than this since is a reason to look again, mm. */

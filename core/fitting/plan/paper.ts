@@ -2,7 +2,7 @@ import { flatOf } from '../../alterations/index.ts';
 import { isSample, SAMPLE_CHART, SAMPLE_SIZES, samplePattern, type SampleId } from '../../blocks/index.ts';
 import type { ToldFlat } from '../compare/index.ts';
 import type { MeasurementKey, Pattern, Piece } from '../../pattern/index.ts';
-import type { SidePieces } from './sides';
+import type { SidePieces } from './sides.ts';
 
 /** A sample draft that stands in for paper pieces: plans are drawn on it, sizes are never read from it. */
 export interface StandIn extends SidePieces {

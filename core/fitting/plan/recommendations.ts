@@ -11,7 +11,7 @@ import {
 import type { Amounts, Uncertainty } from '../fit/index.ts';
 import type { MeasurementKey } from '../../pattern/index.ts';
 import { ADVICE } from '../../units/index.ts';
-import type { SidePieces } from './sides';
+import type { SidePieces } from './sides.ts';
 
 /** An alteration the measurements ask for on the pieces as the plan leaves them, and the sum. */
 export interface Recommendation {

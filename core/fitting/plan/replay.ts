@@ -15,8 +15,8 @@ import { inspectPiece, newFaults, type Care } from '../../paper/guard/index.ts';
 import type { Piece } from '../../pattern/index.ts';
 import { refuse, TOL, type Result } from '../../units/index.ts';
 import { isTyped } from './amount.ts';
-import type { Setup } from './setup';
-import { alike, cutPieces, type SidePieces, type BothSides } from './sides';
+import type { Setup } from './setup.ts';
+import { alike, cutPieces, type SidePieces, type BothSides } from './sides.ts';
 import type { DraftStep } from './step.ts';
 
 /** Remembers the steps of one job, so that changing step n replays only n and what follows. Holds one job at a time. */

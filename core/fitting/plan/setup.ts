@@ -29,7 +29,7 @@ import { toldFlat, type ToldFlat } from '../compare/index.ts';
 import type { Job, Wearer } from '../../documents/schema.ts';
 import { brokenIn, type Pattern, type Piece } from '../../pattern/index.ts';
 import type { Refusal, Result } from '../../units/index.ts';
-import type { SidePieces } from './sides';
+import type { SidePieces } from './sides.ts';
 import { standInFor, toldNow, type StandIn } from './paper.ts';
 
 /** A job with its documents at hand. */

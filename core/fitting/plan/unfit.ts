@@ -1,7 +1,7 @@
 import { inspectPiece } from '../../paper/guard/index.ts';
 import type { Piece } from '../../pattern/index.ts';
 import type { Finding } from '../../paper/truing/index.ts';
-import { CUT_AS } from './sides';
+import { CUT_AS } from './sides.ts';
 
 /**
  * The pieces that nothing may print or write until their faults are mended, by their ids as they are cut: a fault of

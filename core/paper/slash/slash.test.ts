@@ -301,7 +301,13 @@ describe('notches beside a lap', () => {
   // Top runs to the right, bottom to the left: on one the moved panel comes after the cut, on the other before it.
   const box = {
     ...rectangle(200, 300),
-    marks: [notch('a', 'top', 40), notch('b', 'top', 170), notch('c', 'bottom', 40), notch('d', 'bottom', 170)],
+    marks: [
+      notch('a', 'top', 40),
+      notch('b', 'top', 170),
+      notch('at the cut', 'top', 100),
+      notch('c', 'bottom', 40),
+      notch('d', 'bottom', 170),
+    ],
   };
   it.each([
     ['right', 30],
@@ -335,5 +341,13 @@ describe('notches beside a lap', () => {
         6,
       );
     }
+    // What stands right at the cut stands in the middle of what opens there.
+    const opens = (side === 'right') === by > 0;
+    const atCut = done.piece.marks.find((m) => m.id === 'at the cut');
+    if (opens && atCut?.kind === 'notch')
+      expect(pointAt((edgeOf(done.piece, 'top') as Piece['edges'][number]).path, atCut.at).x).toBeCloseTo(
+        100 + by / 2,
+        6,
+      );
   });
 });

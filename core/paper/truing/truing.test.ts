@@ -4,7 +4,7 @@ import { endOf, pathLength, polyline, type Path, type Point } from '../../geomet
 import { dartShape, edgeOf, type Piece, type Seam } from '../../pattern/index.ts';
 import { sampleIn } from '../../testing/samples.ts';
 import { rectangle, workedFront } from '../../testing/shapes.ts';
-import { expectOk, mm } from '../../units/index.ts';
+import { ADVICE, expectOk, mm, TOL } from '../../units/index.ts';
 import {
   balancedTip,
   capPeak,
@@ -12,6 +12,7 @@ import {
   checkPieces,
   cornerAngle,
   dartCap,
+  drawCorner,
   measureDart,
   narrowDart,
   restoreWidth,
@@ -214,5 +215,45 @@ describe('what the check says of pieces that belong together', () => {
     };
     // 12 aside over its length: about 3°, twice what a set square on paper would show.
     expect(checkPieces([turned], []).findings.map((f) => f.code)).toEqual(['grain-turned']);
+  });
+});
+
+describe('where a finding begins', () => {
+  const front = workedFront();
+  const dart = front.darts[0]!;
+  const { start, end } = dartShape(front, dart);
+  const intake = Math.hypot(end.x - start.x, end.y - start.y);
+  it.each([
+    [ADVICE.dartLarge - 1, []],
+    [ADVICE.dartLarge + 1, ['dart-too-large']],
+    [ADVICE.dartSmall - 1, ['dart-nearly-gone']],
+    [ADVICE.dartSmall + 1, []],
+  ])('a dart of %d mm', (wanted, codes) => {
+    const piece = narrowDart(front, dart, intake - wanted);
+    const said = checkPiece(piece).map((f) => f.code);
+    expect(said.filter((c) => c === 'dart-too-large' || c === 'dart-nearly-gone')).toEqual(codes);
+  });
+
+  it('a corner that does not run on across a seam, from a little over what a set square shows', () => {
+    const side = { piece: 'left', edges: ['right'], reversed: false };
+    const seam = {
+      id: 's',
+      kind: 'side',
+      first: side,
+      second: { piece: 'next', edges: ['left'], reversed: true },
+      ease: 0,
+    };
+    const said = (degrees: number): readonly string[] => {
+      const lean = 300 * Math.tan((degrees * Math.PI) / 180);
+      const [left, next] = [
+        { ...rectangle(200, 300), id: 'left' },
+        { ...rectangle(200, 300), id: 'next' },
+      ];
+      // The top of the second piece slopes: its corner at the seam is wider by as much.
+      const sloped = drawCorner(next, ['top', 'right'], p(200, (lean / 300) * 200));
+      return checkPieces([left, sloped], [seam as unknown as Seam]).findings.map((f) => f.code);
+    };
+    expect(said(TOL.smoothDegrees - 1)).not.toContain('seam-corner-not-smooth');
+    expect(said(TOL.smoothDegrees + 1)).toContain('seam-corner-not-smooth');
   });
 });

@@ -14,7 +14,7 @@ export function Fault() {
       <p className="my-2">
         {fetching
           ? 'The connection was lost, or a newer version has taken its place. Load the page again; your work is safe.'
-          : 'Your work is safe. Load the page again; if it happens once more, export the job and hand on what happened.'}
+          : 'Your work is safe. Load the page again; if it happens once more, export the job and pass on the details.'}
       </p>
       <div className="flex flex-wrap gap-2">
         <button className="btn btn-main" onClick={() => location.reload()}>

@@ -73,7 +73,7 @@ export function Finder({ open, onClose }: { readonly open: boolean; readonly onC
             placeholder="A name, a station, an alteration, a measurement…"
           />
           <Command.List className="max-h-[60vh] overflow-auto px-3 pb-3">
-            <Command.Empty className="p-3">Nothing is called that here.</Command.Empty>
+            <Command.Empty className="p-3">No match.</Command.Empty>
             {here !== undefined && (
               <Group heading="This job">
                 {STATIONS.map((s, i) => (

@@ -7,7 +7,7 @@ export function Help({ open, onClose }: { readonly open: boolean; readonly onClo
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
         <Dialog.Content className="fixed top-1/2 left-1/2 max-h-[90vh] w-[640px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-page p-6">
-          <Dialog.Title className="text-xl">How it goes</Dialog.Title>
+          <Dialog.Title className="text-xl">Getting started and shortcuts</Dialog.Title>
           <Dialog.Description className="mt-2">
             Measure the body, see the size to start from, decide the amount, then carry the alteration out on the table
             a stage at a time, as you would on paper. Check, print, and trace; never cut your only original.

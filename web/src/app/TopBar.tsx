@@ -20,7 +20,7 @@ function Saved() {
           Export to a file
         </button>
         <button className="btn" onClick={() => void saveNow(trouble.code === 'document-gone')}>
-          {trouble.code === 'document-gone' ? 'Keep it after all' : 'Try again'}
+          {trouble.code === 'document-gone' ? 'Keep it' : 'Try again'}
         </button>
       </div>
     );

@@ -30,7 +30,7 @@ const routes: RouteObject[] = [
           },
           {
             path: 'bring',
-            lazy: async () => ({ Component: (await import('../stations/import/Import')).ImportStation }),
+            lazy: async () => ({ Component: (await import('../stations/import/Import.tsx')).ImportStation }),
           },
           { path: 'size', lazy: async () => ({ Component: (await import('../stations/size/Size.tsx')).Size }) },
           {

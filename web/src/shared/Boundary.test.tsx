@@ -50,7 +50,7 @@ describe('a fault', () => {
       'Steps: none',
     ]);
     expect(value).toContain('Error: a curve without an end');
-    fireEvent.click(screen.getByRole('button', { name: 'Copy what happened' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Copy the details' }));
   });
 
   it('in one piece leaves the other pieces on the mat', () => {

@@ -16,7 +16,7 @@ export function FitSum({ step, fit }: { readonly step: Step; readonly fit: Fit |
       <p>
         {fit
           ? sayFit(fit.sum, units)
-          : 'Nothing is measured that would ask for this: the amount is a beginning, set your own.'}
+          : 'Nothing measured calls for this: the amount is a starting point. Set your own.'}
       </p>
       <p className="mt-1 flex flex-wrap items-center gap-x-4 text-sm">
         {fit && isTyped(step) && (

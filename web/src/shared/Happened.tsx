@@ -14,12 +14,12 @@ export function Happened({ error, where }: { readonly error: unknown; readonly w
       setSaid('Copied.');
     } catch {
       // On a plain address of the home network a page may not reach the clipboard.
-      setSaid('It is marked: press Ctrl+C to copy it.');
+      setSaid('It is selected: press Ctrl+C to copy it.');
     }
   };
   return (
     <details className="mt-3">
-      <summary className="min-h-[40px] cursor-pointer py-2">What happened, to hand on</summary>
+      <summary className="min-h-[40px] cursor-pointer py-2">Details to pass on</summary>
       <p className="mb-2 text-sm text-quiet">Version, station, steps and the error. No measurements, no names.</p>
       <textarea
         ref={box}
@@ -30,7 +30,7 @@ export function Happened({ error, where }: { readonly error: unknown; readonly w
         value={whatHappened(error, where, job)}
       />
       <button className="btn mt-2" onClick={() => void copy()}>
-        Copy what happened
+        Copy the details
       </button>
       {said && (
         <span role="status" className="ml-3">

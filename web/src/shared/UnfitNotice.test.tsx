@@ -45,7 +45,7 @@ const show = (of: Draft) =>
     </MemoryRouter>,
   );
 const pieces = () => screen.getByRole('status').textContent.split(' ');
-const box = () => screen.getByRole('checkbox', { name: 'Print it all the same' });
+const box = () => screen.getByRole('checkbox', { name: 'Print anyway' });
 afterEach(cleanup);
 
 describe('a piece that must not be cut', () => {

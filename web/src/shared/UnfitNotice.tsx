@@ -24,7 +24,7 @@ export function UnfitNotice({ printable }: { readonly printable: Printable }) {
         See it on Check
       </Link>
       <Check on={despite} set={setDespite}>
-        Print it all the same
+        Print anyway
       </Check>
     </Notice>
   );

@@ -36,7 +36,7 @@ export function Notice({
   readonly grade: 'fault' | 'look' | 'note';
   readonly children: ReactNode;
 }) {
-  const word = { fault: 'Mend', look: 'Look', note: 'Note' }[grade];
+  const word = { fault: 'Fix', look: 'Look', note: 'Note' }[grade];
   const style = { fault: 'border-pencil', look: 'border-brass', note: 'border-line' }[grade];
   return (
     <div className={`flex gap-3 border-l-4 bg-white px-3 py-2 ${style}`} role={grade === 'fault' ? 'alert' : undefined}>

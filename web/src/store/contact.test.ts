@@ -13,8 +13,8 @@ import {
   type TraceChoices,
 } from '@ample/core/in/tracing';
 import { expectOk } from '@ample/core/units';
-import { useImport } from './import';
-import { takeBack, useBringHistory } from './importHistory';
+import { useImport } from './import.ts';
+import { takeBack, useBringHistory } from './importHistory.ts';
 import { callIt, chosenPieces, isTaken, layBack, leaveOut, piecesAreRight, takeInHand } from './contact.ts';
 import type { Contact } from './contactTypes.ts';
 

@@ -12,8 +12,8 @@ import type { Piece } from '@ample/core/pattern';
 import type { Refusal } from '@ample/core/units';
 import { PIECE_WORDS } from '@ample/core/words';
 import { startWhole } from '../workers/wholeClient.ts';
-import { leavePiece, sheetOf, shownOf, useImport } from './import';
-import { withoutTrace } from './importHistory';
+import { leavePiece, sheetOf, shownOf, useImport } from './import.ts';
+import { withoutTrace } from './importHistory.ts';
 import type { Contact } from './contactTypes.ts';
 
 const EMPTY: Contact = {

@@ -2,7 +2,7 @@ import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Job, Wearer } from '@ample/core/documents';
 import type { PhotoFile } from '@ample/core/documents/bundle';
 import type { Pattern } from '@ample/core/pattern';
-import type { Standing } from './importHistory';
+import type { Standing } from './importHistory.ts';
 
 export type Kind = 'wearer' | 'pattern' | 'job';
 

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { closeFile, pickStroke, sheetOf, tracedOf, useImport } from './import';
+import { closeFile, pickStroke, sheetOf, tracedOf, useImport } from './import.ts';
 import { addFromMat, bringDrawn, callDrawn, takeOutDrawn, useDrawn } from './drawn.ts';
 import { doAgainDrawn, inOneStep, takeBackDrawn, useDrawnHistory } from './drawnHistory.ts';
 import { useTyped, type TypedRow } from './typed.ts';

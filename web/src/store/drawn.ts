@@ -14,7 +14,7 @@ import {
 } from '@ample/core/in/tracing';
 import type { Refusal, Result } from '@ample/core/units';
 import { PIECE_WORDS } from '@ample/core/words';
-import { takeLines, useImport } from './import';
+import { takeLines, useImport } from './import.ts';
 import { readPieces } from './contact.ts';
 import { usePicture } from './picture.ts';
 import { readRows, useTyped } from './typed.ts';

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { polyline } from '@ample/core/geometry';
 import { plainChoices, type Ring } from '@ample/core/in/tracing';
-import { choose, tracedOf, useImport } from './import';
-import { doAgain, takeBack, useBringHistory } from './importHistory';
+import { choose, tracedOf, useImport } from './import.ts';
+import { doAgain, takeBack, useBringHistory } from './importHistory.ts';
 
 const ring: Ring = {
   path: polyline([

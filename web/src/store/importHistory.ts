@@ -1,4 +1,4 @@
-import { useImport, type ImportState } from './import';
+import { useImport, type ImportState } from './import.ts';
 import { stepsOf } from './steps.ts';
 
 /** What one does on this station and may take back: pages, scale, what is shown, the pieces, the one in hand. */

@@ -1,6 +1,6 @@
 import { db } from './db.ts';
-import { openFile, useImport } from './import';
-import { standingOf, withoutTrace, type Standing } from './importHistory';
+import { openFile, useImport } from './import.ts';
+import { standingOf, withoutTrace, type Standing } from './importHistory.ts';
 
 /** Files up to this are kept for a reload, bytes; a larger one is chosen again. */
 const MOST_KEPT = 60_000_000;

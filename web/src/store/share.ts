@@ -34,7 +34,7 @@ async function asFile(job: Job, name: string): Promise<File | null> {
   return bytes && new File([bytes as BlobPart], `${fileName(name)}.ample`, { type: AMPLE });
 }
 
-/** The job with wearer and pattern within it, as the terminal and “Take in a file” read it. */
+/** The job with wearer and pattern within it, as the terminal and “Import a file” read it. */
 async function asText(job: Job, name: string): Promise<File | null> {
   const { wearers, patterns } = await keptNow();
   const [w, p] = [job.wearer, job.pattern];

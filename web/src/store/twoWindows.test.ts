@@ -86,6 +86,18 @@ describe('two windows that type into different fields', () => {
     expect(set.carried).not.toContain('hip');
   });
 
+  it('keep what one types while its save is under way, though the save brings a note of the other’s', async () => {
+    second.editJob((j) => ({ ...j, title: 'Theirs' }));
+    await second.saveNow();
+    first.editJob((j) => ({ ...j, title: 'Mine' }));
+    const saving = first.saveNow();
+    first.editJob((j) => ({ ...j, notes: 'typed meanwhile' }));
+    await saving;
+    await first.saveNow();
+    const kept = await first.db.jobs.get(ID);
+    expect([kept?.title, kept?.notes]).toEqual(['Mine', 'typed meanwhile']);
+  });
+
   it('keep what one typed about a body while the other has another job of it open', async () => {
     const id = newest(first).id;
     const { job } = second.useJob.getState();

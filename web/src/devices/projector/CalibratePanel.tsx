@@ -35,11 +35,11 @@ export function CalibratePanel({ moved }: { readonly moved: boolean }) {
     useProjector.setState({ calibration: done.value.calibration, madeOn: thisScreen(), calibrating: true });
   };
   return (
-    <section className="sheet mx-auto max-w-[880px] space-y-2 p-3" aria-label="Make it true">
+    <section className="sheet mx-auto max-w-[880px] space-y-2 p-3" aria-label="Calibrate">
       <p>
         {told || (calibration && calibrating && !moved)
           ? `Measure the square once more: it should be ${square.side === null ? '' : formatLength(square.side, units.unit)} both ways. If it is, go on to the pieces; if not, type what it measures.`
-          : 'Lay a tape on the table along the thrown square, from line to line, and type what it measures. The diagonals tell whether the projector stands square.'}
+          : 'Lay a tape on the table along the projected square, from line to line, and type what it measures. The diagonals tell whether the projector stands square.'}
       </p>
       <div className="flex flex-wrap items-end gap-3">
         {FIELDS.map(([key, label, optional]) => (
@@ -59,7 +59,7 @@ export function CalibratePanel({ moved }: { readonly moved: boolean }) {
         </button>
         {calibration && (
           <button className="btn" onClick={() => useProjector.setState({ calibrating: false })}>
-            Go on to the pieces
+            On to the pieces
           </button>
         )}
       </div>

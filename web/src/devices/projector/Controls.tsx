@@ -50,7 +50,7 @@ export function Controls({
       )}
       {!busy && pieces.length === 0 && (
         <p className="mb-2 px-1" role="status">
-          There is no piece to throw: with paper only, the pieces are on your table already.
+          There is no piece to project: with paper only, the pieces are on your table already.
         </p>
       )}
       {!busy && fits !== 'fits' && (

@@ -43,7 +43,7 @@ export function TapeWindow({ onClose }: { readonly onClose: () => void }) {
           }}
         >
           <X size={20} aria-hidden="true" />
-          <span className="sr-only">Put the tape away</span>
+          <span className="sr-only">Close the tape</span>
         </button>
       </div>
       {state === 'lost' && (

@@ -121,7 +121,7 @@ export function Body() {
           </table>
           {rest.length > 0 && (
             <button className="btn mt-3" aria-expanded={all} onClick={() => setAll(!all)}>
-              {all ? 'Fold away what this job does not need' : `Show ${rest.length} more measurements`}
+              {all ? 'Hide what this job does not need' : `Show ${rest.length} more measurements`}
             </button>
           )}
           {moved.length > 0 && older && (

@@ -65,7 +65,7 @@ export function Measured({ definition, set, before, needed, onFocus, problems }:
                 {p.says}
                 {p.meant !== null && (
                   <button className="btn ml-3" onClick={() => setReading(set.id, key, 0, p.meant)}>
-                    Yes, use that
+                    Yes, use it
                   </button>
                 )}
               </Notice>

@@ -41,11 +41,11 @@ export function Sets({
         New set
       </button>
       <button className="btn" onClick={() => onChoose(addSet(today(), true))}>
-        Copy the last, take some again
+        Copy the last set and retake some
       </button>
       {sets.length > 1 && (
         <button className="btn" onClick={() => removeSet(current.id)}>
-          Throw this set away
+          Delete this set
         </button>
       )}
     </section>

@@ -87,7 +87,7 @@ export function Check() {
           <PaperNote draft={draft} />
           <h2>Findings</h2>
           {findings.length === 0 && (
-            <Notice grade="note">Nothing to mend. Every seam matches and every corner is true.</Notice>
+            <Notice grade="note">Nothing to fix. Every seam matches and every corner is true.</Notice>
           )}
           {[...findings]
             .sort((a, b) => order[a.grade] - order[b.grade])
@@ -110,7 +110,7 @@ export function Check() {
           <Remaining draft={draft} />
           <div className="flex gap-2 pt-2">
             <Link className="btn" to={`/job/${job}/table`}>
-              To the table
+              Open the table
             </Link>
             <Link className="btn" to={`/job/${job}/print`}>
               Print

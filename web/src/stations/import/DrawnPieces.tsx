@@ -1,8 +1,8 @@
 import { Trash2 } from 'lucide-react';
-import { bringDrawn, callDrawn, takeOutDrawn, useDrawn } from '../../store/drawn';
-import { useUnits } from '../../store/prefs';
-import { PartSelect } from '../../ui/PartSelect';
-import { sayDrawn } from './drawnWords';
+import { bringDrawn, callDrawn, takeOutDrawn, useDrawn } from '../../store/drawn.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { PartSelect } from '../../ui/PartSelect.tsx';
+import { sayDrawn } from './drawnWords.ts';
 
 /** Pieces drawn by hand so far, from however many pictures and from the mat, and the way on with all of them. */
 export function DrawnPieces() {
@@ -23,7 +23,7 @@ export function DrawnPieces() {
               </div>
               <button className="btn !px-3" onClick={() => takeOutDrawn(p.id)}>
                 <Trash2 size={20} aria-hidden="true" />
-                <span className="sr-only">Take out {sayDrawn(p, i, units)}</span>
+                <span className="sr-only">Remove {sayDrawn(p, i, units)}</span>
               </button>
             </div>
           </li>
@@ -42,7 +42,7 @@ export function DrawnPieces() {
         Draw the next piece, take another picture of one, or go on with {many ? 'these' : 'this'}.
       </p>
       <button className="btn btn-main" onClick={bringDrawn}>
-        {many ? `Bring in these ${pieces.length} pieces` : 'Bring in this piece'}
+        {many ? `Import these ${pieces.length} pieces` : 'Import this piece'}
       </button>
     </section>
   );

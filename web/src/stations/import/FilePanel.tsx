@@ -2,13 +2,13 @@ import { FileUp } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { MM_PER, doubtSize, findSquares, inRows, type Lines, type UnitName } from '@ample/core/in/tracing';
 import { sayFileRefusal, sayRepair, sayTiles } from '@ample/core/words';
-import { closeFile, layAgain, openFile, stopReading, useImport } from '../../store/import';
-import { openPage } from '../../store/picture';
-import { useUnits } from '../../store/prefs';
-import { LengthField } from '../../shared/LengthField';
-import { Length, Notice } from '../../shared/parts';
-import { Kinds } from './Kinds';
-import { Measured } from './Measured';
+import { closeFile, layAgain, openFile, stopReading, useImport } from '../../store/import.ts';
+import { openPage } from '../../store/picture.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
+import { Kinds } from './Kinds.tsx';
+import { Measured } from './Measured.tsx';
 
 /** Chooses a file, by the button or by dropping it here; shows how far reading is, and why it was refused. */
 export function FileChoice() {
@@ -153,7 +153,7 @@ function Pages({ lines }: { readonly lines: Lines }) {
         aria-pressed={tool === 'pages'}
         onClick={() => useImport.setState({ tool: tool === 'pages' ? 'pick' : 'pages' })}
       >
-        {tool === 'pages' ? 'They lie right' : 'Lay the pages by hand'}
+        {tool === 'pages' ? 'The pages are in place' : 'Arrange the pages by hand'}
       </button>
       <details className="mt-2">
         <summary className="min-h-[40px] cursor-pointer py-2">Which pages carry the drawing</summary>
@@ -233,7 +233,7 @@ function Scale({ lines }: { readonly lines: Lines }) {
               className="btn mt-2"
               onClick={() => useImport.setState({ unit: doubt.likely, picked: null, choices: null, clicks: [] })}
             >
-              Read it so
+              Convert it
             </button>
           </Notice>
         </div>
@@ -267,9 +267,9 @@ function Scale({ lines }: { readonly lines: Lines }) {
       {tool === 'measure' && <Measured onTrue={rescale} />}
       {scale !== 1 && (
         <p className="mt-2 text-sm">
-          Everything is taken <span className="num">{(scale * 100).toFixed(2)}</span> % of its size in the file.{' '}
+          Everything is read <span className="num">{(scale * 100).toFixed(2)}</span> % of its size in the file.{' '}
           <button className="link" onClick={() => rescale(1 / scale)}>
-            Take it as it is
+            Read it at face value
           </button>
         </p>
       )}

@@ -1,25 +1,25 @@
 import { useEffect } from 'react';
 import { useShallow } from 'zustand/react/shallow';
-import { tracedOf, useImport } from '../../store/import';
-import { doAgain, takeBack, useBringHistory } from '../../store/importHistory';
-import { standAgain } from '../../store/importKept';
-import { closeContact, readAgain } from '../../store/contact';
-import { doAgainDrawn, takeBackDrawn, useDrawnHistory } from '../../store/drawnHistory';
-import { useStationHistory } from '../../store/stationHistory';
-import { usePicture } from '../../store/picture';
-import { Boundary } from '../../shared/Boundary';
-import { ContactSheet } from './contact/ContactSheet';
-import { SizeChoice } from './contact/SizeChoice';
-import { DrawnPieces } from './DrawnPieces';
-import { FileChoice, SheetPanel } from './FilePanel';
-import { MatPanel } from './MatPanel';
-import { MatView } from './MatView';
-import { Outlines } from './Outlines';
-import { PhotoPanel } from './photo/PhotoPanel';
-import { PhotoView } from './photo/PhotoView';
-import { PiecePanel } from './PiecePanel';
-import { SheetView, useSheet } from './SheetView';
-import { Taken } from './Taken';
+import { tracedOf, useImport } from '../../store/import.ts';
+import { doAgain, takeBack, useBringHistory } from '../../store/importHistory.ts';
+import { standAgain } from '../../store/importKept.ts';
+import { closeContact, readAgain } from '../../store/contact.ts';
+import { doAgainDrawn, takeBackDrawn, useDrawnHistory } from '../../store/drawnHistory.ts';
+import { useStationHistory } from '../../store/stationHistory.ts';
+import { usePicture } from '../../store/picture.ts';
+import { Boundary } from '../../shared/Boundary.tsx';
+import { ContactSheet } from './contact/ContactSheet.tsx';
+import { SizeChoice } from './contact/SizeChoice.tsx';
+import { DrawnPieces } from './DrawnPieces.tsx';
+import { FileChoice, SheetPanel } from './FilePanel.tsx';
+import { MatPanel } from './MatPanel.tsx';
+import { MatView } from './MatView.tsx';
+import { Outlines } from './Outlines.tsx';
+import { PhotoPanel } from './photo/PhotoPanel.tsx';
+import { PhotoView } from './photo/PhotoView.tsx';
+import { PiecePanel } from './PiecePanel.tsx';
+import { SheetView, useSheet } from './SheetView.tsx';
+import { Taken } from './Taken.tsx';
 
 const SOURCES = [
   ['file', 'File'],
@@ -43,7 +43,7 @@ export function ImportStation() {
   return (
     <main className="flex h-full min-h-0 flex-col" tabIndex={-1}>
       <div className="px-6 pt-4 pb-2">
-        <h1>Bring in pieces</h1>
+        <h1>Import pieces</h1>
         {!lines && source === 'file' && (
           <p className="mt-1 max-w-[72ch] text-quiet">
             From a pattern file as it is printed at home, from a drawing, or from an exchange file: the pages are laid
@@ -129,7 +129,7 @@ function useStation(): void {
 const Empty = () => (
   <div className="flex min-h-[300px] items-center justify-center border border-dashed border-line bg-white p-8">
     <div className="max-w-[52ch] space-y-2 text-quiet">
-      <p>The sheet is empty. What can be brought in:</p>
+      <p>The sheet is empty. What can be imported:</p>
       <ul className="list-disc pl-5">
         <li>a PDF with lines, tiled over pages or whole, one size or a nest of them</li>
         <li>an SVG drawing, in any unit</li>

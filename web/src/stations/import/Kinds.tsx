@@ -1,8 +1,8 @@
 import { pathLength } from '@ample/core/geometry';
 import { useMemo } from 'react';
 import type { Lines } from '@ample/core/in/tracing';
-import { useImport } from '../../store/import';
-import { Length } from '../../shared/parts';
+import { useImport } from '../../store/import.ts';
+import { Length } from '../../shared/parts.tsx';
 
 /** Layers of the file, and kinds of line where it has none: switched on and off, or one alone. */
 export function Kinds({ lines }: { readonly lines: Lines }) {

@@ -2,12 +2,12 @@ import { useState, type KeyboardEvent } from 'react';
 import type { PlaceKind } from '@ample/core/in/tracing';
 import type { Refusal } from '@ample/core/units';
 import { sayFileRefusal } from '@ample/core/words';
-import { useUnits } from '../../store/prefs';
-import { addFromMat } from '../../store/drawn';
-import { inOneStep } from '../../store/drawnHistory';
-import { readRows, useTyped, type TypedRow } from '../../store/typed';
-import { Notice } from '../../shared/parts';
-import { PLACE_WORDS } from './placeWords';
+import { useUnits } from '../../store/prefs.ts';
+import { addFromMat } from '../../store/drawn.ts';
+import { inOneStep } from '../../store/drawnHistory.ts';
+import { readRows, useTyped, type TypedRow } from '../../store/typed.ts';
+import { Notice } from '../../shared/parts.tsx';
+import { PLACE_WORDS } from './placeWords.ts';
 
 const BLANK: TypedRow = { x: '', y: '', kind: 'corner' };
 

@@ -2,8 +2,8 @@ import { useMemo } from 'react';
 import { pathData } from '@ample/core/out';
 import { boundsOf } from '@ample/core/geometry';
 import { outlinePlaces, outlineThrough } from '@ample/core/in/tracing';
-import { readRows, useTyped } from '../../store/typed';
-import { useViewport } from '../../lib/viewport';
+import { readRows, useTyped } from '../../store/typed.ts';
+import { useViewport } from '../../lib/viewport.ts';
 
 /** What was typed so far, on a grid of centimetres or inches: the curve appears as one types. */
 export function MatView() {

@@ -1,7 +1,7 @@
 import { distance } from '@ample/core/geometry';
-import { useImport } from '../../store/import';
-import { LengthField } from '../../shared/LengthField';
-import { MEASURE_SAYS } from './tools';
+import { useImport } from '../../store/import.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { MEASURE_SAYS } from './tools.ts';
 
 /** Two ends clicked on the sheet, and the true length between them, typed: everything is scaled by it. */
 export function Measured({ onTrue }: { readonly onTrue: (factor: number) => void }) {

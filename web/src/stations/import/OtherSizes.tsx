@@ -14,12 +14,12 @@ import {
 } from '@ample/core/in/tracing';
 import type { Refusal } from '@ample/core/units';
 import { noun, sayFileRefusal, sayProblem } from '@ample/core/words';
-import { shownOf, useImport, leavePiece } from '../../store/import';
-import { useUnits } from '../../store/prefs';
-import { takePieces } from '../../store/takePiece';
-import { NameField } from '../../ui/NameField';
-import { Length, Notice } from '../../shared/parts';
-import { useSheet } from './SheetView';
+import { shownOf, useImport, leavePiece } from '../../store/import.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { takePieces } from '../../store/takePiece.ts';
+import { NameField } from '../../ui/NameField.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
+import { useSheet } from './SheetView.tsx';
 
 interface Other {
   readonly ring: Ring;

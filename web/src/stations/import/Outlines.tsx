@@ -12,12 +12,12 @@ import {
   lettersIn,
 } from '@ample/core/in/tracing';
 import { sayFileRefusal } from '@ample/core/words';
-import { pickRing, shownOf, useImport } from '../../store/import';
-import { useUnits } from '../../store/prefs';
-import { LengthField } from '../../shared/LengthField';
-import { Length, Notice } from '../../shared/parts';
-import { LineSample } from './Kinds';
-import { PICK_SAYS } from './tools';
+import { pickRing, shownOf, useImport } from '../../store/import.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
+import { LineSample } from './Kinds.tsx';
+import { PICK_SAYS } from './tools.ts';
 
 interface Found {
   readonly ring: Ring;

@@ -2,7 +2,7 @@ import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from
 import { pathData } from '@ample/core/out';
 import type { Point } from '@ample/core/geometry';
 import { drawable, grouped, MM_PER, snapPage } from '@ample/core/in/tracing';
-import { useImport } from '../../store/import';
+import { useImport } from '../../store/import.ts';
 
 /** The pages of a tiled file to be laid together: dragged, or with the arrow keys; they snap frame to frame. */
 export function PageTiles({ toMat, k }: { readonly toMat: (x: number, y: number) => Point; readonly k: number }) {

@@ -1,7 +1,7 @@
 import { pathData } from '@ample/core/out';
 import { middleOfEdge } from '@ample/core/in/tracing';
 import { ROLE_WORDS } from '@ample/core/words';
-import { tracedOf, useImport } from '../../store/import';
+import { tracedOf, useImport } from '../../store/import.ts';
 
 /** The piece being made, on the lines it is made of: seam line, corners, darts, marks, what each edge is. */
 export function PickedPiece({ k }: { readonly k: number }) {

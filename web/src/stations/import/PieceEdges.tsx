@@ -1,8 +1,8 @@
 import { EDGE_ROLES, type EdgeRole } from '@ample/core/pattern';
 import { middleOfEdge, type TraceChoices, type Traced } from '@ample/core/in/tracing';
 import { ROLE_WORDS } from '@ample/core/words';
-import { choose, useImport } from '../../store/import';
-import { LengthField } from '../../shared/LengthField';
+import { choose, useImport } from '../../store/import.ts';
+import { LengthField } from '../../shared/LengthField.tsx';
 
 const ROLES = EDGE_ROLES.filter((r) => r !== 'dart');
 

@@ -1,8 +1,8 @@
 import { distance, midpoint } from '@ample/core/geometry';
 import type { TraceChoices, Traced } from '@ample/core/in/tracing';
 import { ROLE_WORDS } from '@ample/core/words';
-import { choose } from '../../store/import';
-import { Length } from '../../shared/parts';
+import { choose } from '../../store/import.ts';
+import { Length } from '../../shared/parts.tsx';
 
 const SIGNS = { legs: 'by its legs', notches: 'by notches and a hole', cut: 'cut out of the edge' } as const;
 

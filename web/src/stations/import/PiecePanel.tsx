@@ -11,21 +11,21 @@ import {
 } from '@ample/core/in/tracing';
 import { PIECE_WORDS, sayFileRefusal, sayProblem, sayTraceNote } from '@ample/core/words';
 import type { Refusal } from '@ample/core/units';
-import { choose, leavePiece, useImport, type Tool } from '../../store/import';
-import { layBack } from '../../store/contact';
-import { takePieces } from '../../store/takePiece';
-import { useUnits } from '../../store/prefs';
-import { CentreFields } from '../../shared/CentreFields';
-import { LengthField } from '../../shared/LengthField';
-import { Length, Notice } from '../../shared/parts';
-import { PartSelect } from '../../ui/PartSelect';
-import { NameField } from '../../ui/NameField';
-import { SmallPiece } from '../../ui/SmallPiece';
-import { OtherSizes } from './OtherSizes';
-import { Edges } from './PieceEdges';
-import { Marks } from './PieceMarks';
-import { useSheet } from './SheetView';
-import { TOOLS } from './tools';
+import { choose, leavePiece, useImport, type Tool } from '../../store/import.ts';
+import { layBack } from '../../store/contact.ts';
+import { takePieces } from '../../store/takePiece.ts';
+import { useUnits } from '../../store/prefs.ts';
+import { CentreFields } from '../../shared/CentreFields.tsx';
+import { LengthField } from '../../shared/LengthField.tsx';
+import { Length, Notice } from '../../shared/parts.tsx';
+import { PartSelect } from '../../ui/PartSelect.tsx';
+import { NameField } from '../../ui/NameField.tsx';
+import { SmallPiece } from '../../ui/SmallPiece.tsx';
+import { OtherSizes } from './OtherSizes.tsx';
+import { Edges } from './PieceEdges.tsx';
+import { Marks } from './PieceMarks.tsx';
+import { useSheet } from './SheetView.tsx';
+import { TOOLS } from './tools.ts';
 
 /** A part's own name goes into the name as long as none was typed. */
 const named = (choices: TraceChoices, part: Piece['part']): Partial<TraceChoices> => {
@@ -106,7 +106,9 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
         </Notice>
       )}
       {problems[0] && (
-        <Notice grade="look">It cannot be taken so: {sayProblem(problems[0].code, problems[0].data, units)}</Notice>
+        <Notice grade="look">
+          It cannot be taken as it is: {sayProblem(problems[0].code, problems[0].data, units)}
+        </Notice>
       )}
       {failed && <Notice grade="fault">{sayFileRefusal(failed, units)}</Notice>}
       {inHand === null && <OtherSizes traced={traced} choices={choices} />}
@@ -114,7 +116,7 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
         {inHand === null ? (
           <div className="flex flex-wrap gap-2">
             <button className="btn btn-main" disabled={problems.length > 0} onClick={take}>
-              Take it into the pattern
+              Add it to the pattern
             </button>
             <button className="btn" onClick={leavePiece}>
               Leave it

@@ -1,12 +1,12 @@
 import { useEffect, useMemo, type MouseEvent } from 'react';
 import { pathData } from '@ample/core/out';
 import { boundsOfStrokes, boxOf, drawable, type Lines, type Stroke } from '@ample/core/in/tracing';
-import { sheetOf, shownOf, useImport } from '../../store/import';
-import { useViewport } from '../../lib/viewport';
-import { PageTiles } from './PageTiles';
-import { PickedPiece } from './PickedPiece';
-import { clickAt } from './tools';
-import { ViewButtons } from './ViewButtons';
+import { sheetOf, shownOf, useImport } from '../../store/import.ts';
+import { useViewport } from '../../lib/viewport.ts';
+import { PageTiles } from './PageTiles.tsx';
+import { PickedPiece } from './PickedPiece.tsx';
+import { clickAt } from './tools.ts';
+import { ViewButtons } from './ViewButtons.tsx';
 
 const NOWHERE = { minX: 0, minY: 0, maxX: 200, maxY: 200 };
 
@@ -58,7 +58,7 @@ export function SheetView({ lines }: { readonly lines: Lines }) {
       </svg>
       {left > 0 && (
         <p className="absolute top-2 left-2 max-w-[60%] border-l-4 border-brass bg-white px-3 py-1" role="status">
-          There are more lines than can be drawn at once: {left} are not shown. Hide the kinds of line you do not need.
+          More lines than can be drawn at once: {left} are not shown. Hide the kinds of line you do not need.
         </p>
       )}
       <ViewButtons fit={fit} nearer={nearer} farther={farther} />

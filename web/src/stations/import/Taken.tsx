@@ -1,11 +1,11 @@
 import { Link, useParams } from 'react-router';
 import { walkSeam } from '@ample/core/paper/truing';
 import { TOL } from '@ample/core/units';
-import { useJob } from '../../store/job';
-import { useLibrary } from '../../store/library';
-import { isOwn, patternOf } from '../../store/patterns';
-import { takeOut } from '../../store/takePiece';
-import { Length } from '../../shared/parts';
+import { useJob } from '../../store/job.ts';
+import { useLibrary } from '../../store/library.ts';
+import { isOwn, patternOf } from '../../store/patterns.ts';
+import { takeOut } from '../../store/takePiece.ts';
+import { Length } from '../../shared/parts.tsx';
 
 /** What the pattern holds by now, and whether its seams walk. */
 export function Taken() {
@@ -27,7 +27,7 @@ export function Taken() {
               <li key={p.id} className="flex items-center justify-between gap-2">
                 <span className="truncate">{p.name}</span>
                 <button className="link text-sm" onClick={() => takeOut(p.id, size)}>
-                  take out<span className="sr-only"> {p.name}</span>
+                  remove<span className="sr-only"> {p.name}</span>
                 </button>
               </li>
             ))}

@@ -1,4 +1,4 @@
-import type { Viewport } from '../../lib/viewport';
+import type { Viewport } from '../../lib/viewport.ts';
 
 /** Nearer, farther, all in view: for whoever has no wheel. */
 export function ViewButtons({ fit, nearer, farther }: Pick<Viewport, 'fit' | 'nearer' | 'farther'>) {

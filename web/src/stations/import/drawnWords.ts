@@ -1,7 +1,7 @@
 import { boundsOf, flatten } from '@ample/core/geometry';
 import { formatLength } from '@ample/core/units';
 import { PIECE_WORDS, type Units } from '@ample/core/words';
-import type { DrawnPiece } from '../../store/drawn';
+import type { DrawnPiece } from '../../store/drawn.ts';
 
 /** A piece drawn by hand in a few words: which it is, and how large. */
 export function sayDrawn(piece: DrawnPiece, i: number, { unit, fraction }: Units): string {

@@ -1,17 +1,17 @@
 import { distance, type Point } from '@ample/core/geometry';
 import { MEANT } from '@ample/core/in/tracing';
-import { choose, pickAt, tracedOf, useImport, type Tool } from '../../store/import';
+import { choose, pickAt, tracedOf, useImport, type Tool } from '../../store/import.ts';
 
 /** What the pointer does on the sheet, and what to click next. */
 export const TOOLS: readonly { readonly id: Tool; readonly name: string; readonly says: readonly string[] }[] = [
   { id: 'edge', name: 'Edge', says: ['Click an edge of the piece to say what it is.'] },
-  { id: 'corner', name: 'Corner', says: ['Click a corner to take it away, or the line to set one.'] },
+  { id: 'corner', name: 'Corner', says: ['Click a corner to remove it, or the line to set one.'] },
   {
     id: 'dart',
     name: 'Dart',
     says: ['Click where the first leg begins.', 'Click where the second leg begins.', 'Click the tip.'],
   },
-  { id: 'notch', name: 'Notch', says: ['Click a notch to take it away, or the line to set one.'] },
+  { id: 'notch', name: 'Notch', says: ['Click a notch to remove it, or the line to set one.'] },
   { id: 'grain', name: 'Grain', says: ['Click one end of the grain line.', 'Click its other end.'] },
   { id: 'bustPoint', name: 'Bust point', says: ['Click the bust point.'] },
 ];

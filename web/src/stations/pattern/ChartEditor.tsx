@@ -181,7 +181,7 @@ export function ChartEditor({
               <PasteChart pattern={pattern} />
             </div>
             {problems.length > 0 && (
-              <ul className="mt-3 space-y-2" aria-label="What is odd about the chart">
+              <ul className="mt-3 space-y-2" aria-label="Problems in the chart">
                 {problems.map((p, i) => (
                   <li key={i}>
                     <Notice grade="look">
@@ -196,7 +196,7 @@ export function ChartEditor({
                             }))
                           }
                         >
-                          Yes, take the whole chart so
+                          Convert the whole chart
                         </button>
                       )}
                     </Notice>
@@ -246,9 +246,9 @@ function SizeName({ name, current, own }: { readonly name: string; readonly curr
           setText(null);
         }}
       />
-      <button className="btn !px-2" title="Take this size out" onClick={chart}>
+      <button className="btn !px-2" title="Remove this size" onClick={chart}>
         <Trash2 size={18} aria-hidden="true" />
-        <span className="sr-only">Take size {name} out</span>
+        <span className="sr-only">Remove size {name}</span>
       </button>
     </span>
   );

@@ -44,7 +44,7 @@ export function CupFields({ pattern }: { readonly pattern: Pattern }) {
               className="btn"
               onClick={() => editPattern((p) => ({ ...p, cups: p.cups.filter((x) => x.name !== c.name) }))}
             >
-              Take out<span className="sr-only"> cup {c.name}</span>
+              Remove<span className="sr-only"> cup {c.name}</span>
             </button>
           </span>
         ))}

@@ -67,7 +67,7 @@ export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
                         className="btn ml-3"
                         onClick={() => setUnit(p.code === 'chart-looks-like-inches' ? 'in' : 'cm')}
                       >
-                        Yes, read it so
+                        Convert the numbers
                       </button>
                     )}
                   </Notice>
@@ -77,7 +77,7 @@ export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
           )}
           <div className="mt-4 flex gap-3">
             <button className="btn btn-main" disabled={!read || read.rows.length === 0 || doubted} onClick={take}>
-              Take this chart
+              Use this chart
             </button>
             <Dialog.Close className="btn">Cancel</Dialog.Close>
           </div>

@@ -46,7 +46,7 @@ export function PatternStation() {
         <ChangePattern current={pattern.id} />
         <Link className="btn mb-4" to={`/job/${job?.id}/bring`}>
           <FileUp size={20} aria-hidden="true" />
-          Bring in pieces
+          Import pieces
         </Link>
       </div>
       {own ? (

@@ -51,7 +51,7 @@ function PutRight({ pattern, size, pieces }: Omit<Props, 'own'>) {
   const drop = size === null ? null : underarmDropOf(pattern, size, { pieces, seams: pattern.seams });
   return (
     <details className="sheet mt-2 p-3">
-      <summary className="min-h-[40px] cursor-pointer py-2">Put it right by hand, in all sizes</summary>
+      <summary className="min-h-[40px] cursor-pointer py-2">Correct it by hand, in all sizes</summary>
       <div className="flex flex-wrap items-end gap-3 border-t border-line py-3">
         {(['front', 'back'] as const).map((part) => {
           const piece = pieces.find((p) => p.part === part);
@@ -216,7 +216,7 @@ function ButtonFields({ piece }: { readonly piece: Piece }) {
         </label>
       ))}
       <button className="btn" onClick={() => set(undefined)}>
-        Take the buttons out
+        Remove the buttons
       </button>
     </div>
   );

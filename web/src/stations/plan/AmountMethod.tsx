@@ -7,7 +7,7 @@ import { AmountSum } from '../../shared/AmountSum.tsx';
 import { Length } from '../../shared/parts.tsx';
 
 /** One way of computing the bust's amount, with its sum. */
-export function School({
+export function AmountMethodChoice({
   amount,
   step,
   on,

@@ -7,14 +7,14 @@ import { freshStepId } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice, Station } from '../../shared/parts.tsx';
 import { AgainList } from '../../shared/Again.tsx';
-import { Asks, Followers } from './Recommendations';
+import { Recommended, Followers } from './Recommendations.tsx';
 import { Left } from './Left.tsx';
 import { Order } from './Order.tsx';
 import { AddStep } from './Proposals.tsx';
 import { Slip } from './Slip.tsx';
 import { Solver } from './Solver.tsx';
 import { SmallestPlan, useThinned } from './Thin.tsx';
-import { Finish, UsualAlterations } from './Habits';
+import { Finish, UsualAlterations } from './Habits.tsx';
 import { WorkOrder } from './WorkOrder.tsx';
 
 export function Plan() {
@@ -60,7 +60,7 @@ export function Plan() {
             <Slip key={s.step.id} step={s} index={i} draft={draft} worth={worthOf(s.step.id)} />
           ))}
           <Followers draft={draft} />
-          <Asks draft={draft} />
+          <Recommended draft={draft} />
           <UsualAlterations draft={draft} />
           {draft.original.length > 0 && (
             <AddStep

@@ -3,14 +3,14 @@ import { ALTERATION_WORDS, alterationName, sayFinding, sayFit } from '@ample/cor
 import { addStep, addSteps } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 
-/** What the measurements ask for on the pieces as the plan leaves them: the reason, and one press to add it. */
-export function Asks({ draft }: { readonly draft: Draft }) {
+/** Recommended by the measurements on the pieces as the plan leaves them: the reason, and one press to add it. */
+export function Recommended({ draft }: { readonly draft: Draft }) {
   const units = useUnits();
   if (draft.asks.length === 0) return null;
   return (
-    <section className="sheet mb-5 p-4" aria-label="What the measurements ask for">
+    <section className="sheet mb-5 p-4" aria-label="Recommended by the measurements">
       <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
-        <h2>What the measurements ask for</h2>
+        <h2>Recommended by the measurements</h2>
         {draft.asks.length > 1 && (
           <button className="btn" onClick={() => addSteps(draft.asks.map((a) => a.alteration))}>
             Add all {draft.asks.length} in order
@@ -42,8 +42,8 @@ export function Followers({ draft }: { readonly draft: Draft }) {
   const units = useUnits();
   if (draft.followers.length === 0) return null;
   return (
-    <section className="mb-5 border-l-4 border-brass bg-white p-4" aria-label="What must follow">
-      <h2 className="mb-2">What must follow</h2>
+    <section className="mb-5 border-l-4 border-brass bg-white p-4" aria-label="What has to follow">
+      <h2 className="mb-2">What has to follow</h2>
       <ul className="space-y-3">
         {draft.followers.map((f) => (
           <li key={f.alteration} className="grid gap-x-4 gap-y-1 min-[800px]:grid-cols-[290px_minmax(0,1fr)]">

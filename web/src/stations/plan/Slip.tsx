@@ -15,7 +15,7 @@ import { SideChoice } from '../../shared/SideChoice.tsx';
 import { WaysOn } from '../../shared/WaysOn.tsx';
 import { Meets, OwnAmount } from './OwnAmount.tsx';
 import { BustProposals } from './Proposals.tsx';
-import { School } from './AmountMethod';
+import { AmountMethodChoice } from './AmountMethod.tsx';
 import { WorthLine } from './Thin.tsx';
 
 /** One step of the plan: its amount, its sum, its side, and what it meets. */
@@ -83,13 +83,13 @@ export function Slip({
           </span>
         )}
         <Link className="btn btn-main" to={`/job/${job}/table?step=${step.id}`}>
-          To the table
+          Open the table
         </Link>
         <button
           className="btn"
           onClick={() => editJob((j) => ({ ...j, steps: j.steps.filter((s) => s.id !== step.id) }))}
         >
-          Take out
+          Remove
         </button>
       </header>
       {step.on && outcome.ok && <WorthLine worth={worth} />}
@@ -116,7 +116,7 @@ export function Slip({
             aria-label="Ways of computing the amount"
           >
             {amounts?.all.map((a) => (
-              <School
+              <AmountMethodChoice
                 key={a.school}
                 amount={a}
                 step={step}

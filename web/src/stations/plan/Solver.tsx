@@ -115,7 +115,7 @@ export function Solver({ draft }: { readonly draft: Draft }) {
               ))}
             </tbody>
           </table>
-          <h3 className="mt-3">Left then</h3>
+          <h3 className="mt-3">Left after</h3>
           <table className="w-full">
             <tbody>
               {solution.rows.map((key) => {
@@ -148,10 +148,10 @@ export function Solver({ draft }: { readonly draft: Draft }) {
           )}
           <div className="mt-3 flex gap-2">
             <button className="btn btn-main" onClick={() => takeAmounts(solution.amounts)}>
-              Take these amounts
+              Use these amounts
             </button>
             <button className="btn" onClick={() => setFound(null)}>
-              Leave them
+              Keep the old amounts
             </button>
           </div>
         </div>

@@ -10,7 +10,7 @@ import { useJob } from '../../store/job.ts';
 import { ParamField } from '../table/ParamField.tsx';
 import { nextStage } from '../table/stages.ts';
 import { FindingFix } from '../../shared/FindingFix.tsx';
-import { Asks, Followers } from './Recommendations';
+import { Recommended, Followers } from './Recommendations.tsx';
 import { Meets, OwnAmount } from './OwnAmount.tsx';
 import { AddStep } from './Proposals.tsx';
 import { WorkOrder } from './WorkOrder.tsx';
@@ -51,7 +51,7 @@ afterEach(cleanup);
 describe('what the measurements ask for', () => {
   it('says the sum and adds the step where it belongs', () => {
     const d = opened([step('h', 'hem-sweep')], { shoulder: [112], sideWaist: [188] });
-    shown(<Asks draft={d} />);
+    shown(<Recommended draft={d} />);
     expect(screen.getByText('Shoulder: 11.2 cm measured − 12.2 cm on the pattern = −1.0 cm.')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Narrow shoulder, slashed' }));
     fireEvent.click(screen.getByRole('button', { name: 'Shorter' }));
@@ -60,7 +60,7 @@ describe('what the measurements ask for', () => {
     expect(firstStep()?.values).toEqual({});
   });
   it('is silent when nothing differs', () => {
-    const { container } = shown(<Asks draft={opened([], {})} />);
+    const { container } = shown(<Recommended draft={opened([], {})} />);
     expect(container.textContent).toBe('');
   });
 });
@@ -69,7 +69,7 @@ describe('what must follow', () => {
   it('is offered by piece, once for all that asks for it', () => {
     const d = opened([step('a', 'dart-waist-width', { values: { by: 24 } })]);
     shown(<Followers draft={d} />);
-    expect(screen.getAllByText(/has to follow/)).toHaveLength(2);
+    expect(screen.getAllByText(/has to follow:/)).toHaveLength(2);
     fireEvent.click(screen.getByRole('button', { name: 'Skirt follows the bodice' }));
     expect(planned()).toEqual(['dart-waist-width', 'skirt-follows']);
   });
@@ -101,7 +101,7 @@ describe('an amount of one’s own', () => {
   it('says so when nothing is measured that would ask', () => {
     const d = opened([step('a', 'swayback-waist-seam')]);
     shown(<OwnAmount whole={d.steps[0]!} step={firstStep() as Step} />);
-    expect(screen.getByText(/Nothing is measured that would ask for this/)).toBeTruthy();
+    expect(screen.getByText(/Nothing measured calls for this/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'take the computed amount' })).toBeNull();
   });
   it('may be for one side', () => {

@@ -118,7 +118,7 @@ function Under({ stage }: { readonly stage: Stage }) {
           )}
           <div className="flex gap-2">
             <button className="btn btn-main" onClick={() => void goOn()}>
-              Go on sending
+              Resume
             </button>
             <button className="btn" onClick={leaveOffer}>
               Leave it
@@ -196,12 +196,12 @@ function TicketView({ job, ticket }: { readonly job: string; readonly ticket: Ti
       <div className="flex gap-2">
         {ticket.state === 'waiting' && (
           <button className="btn" onClick={() => void takeOrderBack(job)}>
-            Take the order back
+            Cancel the order
           </button>
         )}
         {(isOver(ticket) || silent?.code === 'bureau-unknown-ticket') && (
           <button className="btn" onClick={() => forgetTicket(job)}>
-            Put the ticket away
+            Clear the ticket
           </button>
         )}
       </div>

@@ -127,7 +127,7 @@ export function Cloth({ draft }: { readonly draft: Draft }) {
       {found && (
         <div className="mt-4 grid gap-5 min-[1000px]:grid-cols-[420px_minmax(0,1fr)]">
           <div>
-            {stale && <Notice grade="look">Something has changed since: lay the pieces again.</Notice>}
+            {stale && <Notice grade="look">Something has changed: lay the pieces again.</Notice>}
             <table className="w-full">
               <thead>
                 <tr className="border-b border-ink text-left text-sm">

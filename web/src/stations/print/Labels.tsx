@@ -13,7 +13,7 @@ export function Labels({ pieces }: { readonly pieces: readonly Piece[] }) {
   return (
     <details className="sheet mt-6 p-4">
       <summary className="min-h-[40px] cursor-pointer py-1.5 font-head text-lg font-semibold">
-        A word on the labels
+        Note on the labels
       </summary>
       <p className="my-2 text-sm text-quiet">
         Wearer, pattern, size, date and what was changed are printed on every piece. Add what you want to remember at

@@ -21,7 +21,7 @@ export function PaperChoice() {
           />
           {PAPERS[id].name}
           <span className="num text-sm text-quiet">
-            {id === 'roll' ? 'as long as need be' : `${PAPERS[id].width} × ${PAPERS[id].height} mm`}
+            {id === 'roll' ? 'as long as needed' : `${PAPERS[id].width} × ${PAPERS[id].height} mm`}
           </span>
         </label>
       ))}

@@ -8,8 +8,8 @@ export function ProjectorLinks() {
     <section className="sheet p-4" aria-label="Projector">
       <h2 className="mb-1">Projector</h2>
       <p className="mb-3 max-w-[66ch]">
-        Without paper: the pieces are thrown onto the cutting table at true size, one after another. The scale is made
-        from a square you measure on the table.
+        Without paper: the pieces are projected onto the cutting table at true size, one after another. The scale is
+        made from a square you measure on the table.
       </p>
       <div className="flex flex-wrap items-center gap-3">
         <Link className="btn" to={`/job/${job}/projector`}>

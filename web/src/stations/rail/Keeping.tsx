@@ -111,7 +111,7 @@ export function Keeping() {
           Export everything
         </BusyButton>
         <BusyButton busy={busy !== null} onClick={() => file.current?.click()}>
-          Take in a file
+          Import a file
         </BusyButton>
         <input
           ref={file}
@@ -135,7 +135,7 @@ export function Keeping() {
               })
             }
           >
-            Undo the file taken in on {longDate(state.undo.slice(0, 10))}
+            Undo the import of {longDate(state.undo.slice(0, 10))}
           </button>
         )}
         {busy && <span role="status">{busy}</span>}
@@ -156,7 +156,7 @@ export function Keeping() {
           onClose={() => setOffered(null)}
           onTake={(leave) => {
             setOffered(null);
-            void run('Taking it in…', async () => {
+            void run('Importing it…', async () => {
               const failed = await takeIn(offered.bundle, leave, new Date());
               return failed && sayRefusal(failed, units);
             });
@@ -197,7 +197,7 @@ function TakeIn({
       return next;
     });
   return (
-    <Ask title="Take in this file" action="Take it in" onAction={() => onTake(leave)} onClose={onClose}>
+    <Ask title="Import this file" action="Take it in" onAction={() => onTake(leave)} onClose={onClose}>
       <p>
         {bundle.made === '' ? 'One job' : `Made ${longDate(bundle.made.slice(0, 10))}`}
         {bundle.kind === 'job' && bundle.made !== '' ? ', one job' : ''};{' '}
@@ -205,7 +205,7 @@ function TakeIn({
       </p>
       {fresh.length > 0 && (
         <>
-          <h3 className="mt-3">New here</h3>
+          <h3 className="mt-3">New</h3>
           <ul className="max-h-[24vh] overflow-auto">
             {fresh.map((i) => (
               <li key={key(i)}>
@@ -217,7 +217,7 @@ function TakeIn({
       )}
       {differs.length > 0 && (
         <>
-          <h3 className="mt-3">Here already, and different</h3>
+          <h3 className="mt-3">Already here, but different</h3>
           <ul className="max-h-[24vh] overflow-auto">
             {differs.map((i) => (
               <li key={key(i)}>
@@ -235,7 +235,7 @@ function TakeIn({
           </ul>
         </>
       )}
-      {same.length > 0 && <p className="mt-3 text-quiet">{same.length} stand here already, just the same.</p>}
+      {same.length > 0 && <p className="mt-3 text-quiet">{same.length} are here already, unchanged.</p>}
     </Ask>
   );
 }

@@ -74,7 +74,7 @@ export function Rail() {
                   Export it as it is
                 </button>
                 <button className="btn" onClick={() => void forgetDamaged(d.id)}>
-                  Throw it away
+                  Delete it
                 </button>
               </div>
             </Notice>

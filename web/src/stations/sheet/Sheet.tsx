@@ -34,7 +34,7 @@ export function Sheet() {
       ))}
       <div className="mt-4 flex gap-3">
         <Link className="btn" to={`/job/${job}/table`}>
-          To the table
+          Open the table
         </Link>
         <Link className="btn" to={`/job/${job}/print`}>
           Print it with the pages

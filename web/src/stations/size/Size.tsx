@@ -74,7 +74,7 @@ function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pat
       )}
       {shared.length > 0 && <p className="mt-1">The same for every cup: {shared.join(', ')}.</p>}
       <label className="mt-2 block">
-        <span className="mb-1 block text-sm">Take a cup by hand</span>
+        <span className="mb-1 block text-sm">Choose a cup by hand</span>
         <select
           className="field w-full"
           value={job?.cup ?? ''}
@@ -179,7 +179,7 @@ export function Size() {
           {choice.ok && (
             <table className="sheet w-full">
               <caption className="px-3 pt-2 text-left text-sm">
-                What each size would ask, and the ease it would leave with nothing altered
+                What each size would need, and the ease it would leave unaltered
               </caption>
               <thead>
                 <tr className="border-b border-ink text-sm">
@@ -226,7 +226,7 @@ export function Size() {
               </label>
             ))}
             <label className="mt-2 block">
-              <span className="mb-1 block text-sm">Or take a size by hand</span>
+              <span className="mb-1 block text-sm">Or choose a size by hand</span>
               <select
                 className="field w-full"
                 value={job.size ?? ''}

@@ -97,7 +97,7 @@ function valueOf(grip: Grip): number {
 }
 
 function textOf(grip: Grip, at: Point, total: number | null, say: (v: number) => string): string {
-  if (grip.kind === 'along') return `${Math.round(valueOf(grip) * 100)} hundredths along its seam`;
+  if (grip.kind === 'along') return `${Math.round(valueOf(grip) * 100)} % along its seam`;
   if (grip.key === 'total') return `${say((total ?? 0) / 2)} on each half`;
   if (grip.kind === 'amount') return `${say(valueOf(grip))}`;
   return `${say(at.x)} across, ${say(at.y)} down`;

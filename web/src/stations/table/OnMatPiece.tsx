@@ -70,7 +70,7 @@ export function OnMatPiece({ id, name, offset, toMat, onMove, onZoom, label, chi
         className="group"
         tabIndex={0}
         role="button"
-        aria-label={`${name} on the mat: arrow keys slide it, Enter brings it near`}
+        aria-label={`${name} on the mat: arrow keys slide it, Enter zooms to it`}
         onKeyDown={onKey}
       >
         {label}

@@ -39,7 +39,7 @@ export function StageStrip({ run, stage, onStage }: Props) {
               .filter((f) => f.grade !== 'note')
               .map((f, i) => (
                 <li key={`${f.code}${i}`}>
-                  <strong>{f.grade === 'fault' ? 'Mend: ' : 'Look: '}</strong>
+                  <strong>{f.grade === 'fault' ? 'Fix: ' : 'Look: '}</strong>
                   {sayFinding(f, units)}
                 </li>
               ))}

@@ -115,7 +115,7 @@ function Look({
             It differs
           </button>
           <button className="btn btn-plain !min-h-[56px]" onClick={() => answered('skipped')}>
-            Pass over
+            Skip
           </button>
         </div>
         {answer === 'differs' && (
@@ -136,7 +136,7 @@ function Look({
             Back
           </button>
           <Link className="btn" to={back}>
-            Leave it here
+            Leave off here
           </Link>
         </div>
       </div>
@@ -204,7 +204,7 @@ function After({
   return (
     <div className="max-w-[72ch] text-lg">
       <p className="mb-3">
-        {count('lines-up')} line up, {count('differs')} differ, {count('skipped')} passed over. Unpin the paper slowly,
+        {count('lines-up')} line up, {count('differs')} differ, {count('skipped')} skipped. Unpin the paper slowly,
         count the pins, and put every mark you made on the pieces.
       </p>
       <ul className="mb-4 space-y-1 text-base">
@@ -234,6 +234,6 @@ function After({
 const ANSWERS: Readonly<Record<NonNullable<Fitting['checks'][TissueCheckId]> | 'none', string>> = {
   'lines-up': 'lines up',
   differs: 'differs',
-  skipped: 'passed over',
+  skipped: 'skipped',
   none: 'not looked at',
 };

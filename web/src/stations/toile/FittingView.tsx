@@ -72,7 +72,7 @@ export function FittingView({ fitting, draft }: { readonly fitting: Fitting; rea
           </Link>
         )}
         <button className="btn ml-auto" onClick={() => removeFitting(fitting.id)}>
-          Throw this fitting away
+          Delete this fitting
         </button>
       </header>
       <div className="grid gap-5 min-[760px]:grid-cols-[300px_minmax(0,1fr)] min-[1180px]:grid-cols-[300px_minmax(0,1fr)_minmax(0,1.15fr)]">

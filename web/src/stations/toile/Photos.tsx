@@ -98,7 +98,7 @@ function Picture({
       </Dialog.Trigger>
       <TextBox
         bare
-        label={`Words for picture ${number}`}
+        label={`Caption of picture ${number}`}
         hint="what it shows"
         rows={1}
         max={400}
@@ -114,7 +114,7 @@ function Picture({
           <div className="flex gap-3">
             <Dialog.Close className="btn btn-main">Close</Dialog.Close>
             <Dialog.Close className="btn" onClick={() => removePhoto(fitting, photo.id)}>
-              Take it out
+              Remove it
             </Dialog.Close>
           </div>
         </Dialog.Content>

@@ -66,7 +66,7 @@ function Item({
         <button
           className="btn btn-plain !px-1"
           onClick={() => removeObservation(fitting, o.id)}
-          aria-label={`Take out: ${words.name}`}
+          aria-label={`Remove: ${words.name}`}
         >
           <X size={20} aria-hidden="true" />
         </button>
@@ -86,7 +86,7 @@ function Item({
         )}
         <div className="min-w-[160px] flex-1">
           <TextBox
-            label="A word on it"
+            label="Note on it"
             rows={1}
             max={1000}
             value={o.note}

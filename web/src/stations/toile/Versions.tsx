@@ -51,7 +51,7 @@ export function Versions({ draft }: { readonly draft: Draft | null }) {
               />
               <p className="mt-1 text-sm text-quiet">
                 {moment(v)} · {stepCount(v)}
-                {held?.id === v.id ? ' · the job stands so' : ''}
+                {held?.id === v.id ? ' · current' : ''}
               </p>
               <div className="mt-2 flex flex-wrap gap-2">
                 <button
@@ -66,7 +66,7 @@ export function Versions({ draft }: { readonly draft: Draft | null }) {
                 </button>
                 {!job.fittings.some((f) => f.version === v.id) && (
                   <button className="btn btn-plain" onClick={() => removeVersion(v.id)}>
-                    Throw away
+                    Delete
                   </button>
                 )}
               </div>
@@ -86,7 +86,7 @@ export function Versions({ draft }: { readonly draft: Draft | null }) {
             <input className="field w-full" value={name} maxLength={160} onChange={(e) => setName(e.target.value)} />
           </label>
           <button className="btn" type="submit">
-            Keep it as it stands
+            Save this version
           </button>
         </form>
       </section>
@@ -122,7 +122,7 @@ function Overlay({
             {v.name}
           </option>
         ))}
-        <option value={NOW}>as it stands now</option>
+        <option value={NOW}>as it is now</option>
       </select>
     </label>
   );
@@ -136,7 +136,7 @@ function Overlay({
   return (
     <section aria-labelledby="over" className="min-w-0">
       <h2 id="over" className="mb-2">
-        Two laid over each other
+        Two overlaid
       </h2>
       <div className="mb-3 flex flex-wrap gap-4">
         {pick(0, 'Dashed')}

@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { HALVES, SURE, type ReadPiece } from '@ample/core/in/tracing';
 import type { Refusal } from '@ample/core/units';
 import { sayQuestion, sayBasis, sayFileRefusal } from '@ample/core/words';
-import { useImport } from '../../../store/import';
-import { callIt, isTaken, leaveOut, onFold, takeInHand } from '../../../store/contact';
-import { useUnits } from '../../../store/prefs';
-import { PartSelect } from '../../../ui/PartSelect';
-import { ContactDrawing } from './ContactDrawing';
+import { useImport } from '../../../store/import.ts';
+import { callIt, isTaken, leaveOut, onFold, takeInHand } from '../../../store/contact.ts';
+import { useUnits } from '../../../store/prefs.ts';
+import { PartSelect } from '../../../ui/PartSelect.tsx';
+import { ContactDrawing } from './ContactDrawing.tsx';
 
 /** One piece as it was read: what it is, how sure that is and why, and one click to put each thing right. */
 export function ContactCard({ read }: { readonly read: ReadPiece }) {
@@ -60,7 +60,7 @@ export function ContactCard({ read }: { readonly read: ReadPiece }) {
       <div className="mt-auto flex flex-wrap items-center justify-between gap-2">
         <button className="btn" onClick={() => takeInHand(choices.id)}>
           <Pencil size={18} aria-hidden="true" />
-          Put it right
+          Correct it
         </button>
         <label className="flex min-h-[40px] items-center gap-2">
           <input type="checkbox" className="size-5 accent-carbon" checked={out} onChange={() => leaveOut(choices.id)} />

@@ -1,9 +1,9 @@
 import { noun } from '@ample/core/words';
-import { useImport } from '../../../store/import';
-import { isTaken, piecesAreRight } from '../../../store/contact';
-import { ContactCard } from './ContactCard';
-import { OnTheMat } from './OnTheMat';
-import { SeamsCheck } from './SeamsCheck';
+import { useImport } from '../../../store/import.ts';
+import { isTaken, piecesAreRight } from '../../../store/contact.ts';
+import { ContactCard } from './ContactCard.tsx';
+import { OnTheMat } from './OnTheMat.tsx';
+import { SeamsCheck } from './SeamsCheck.tsx';
 
 /** All pieces of the chosen size beside each other, the doubtful ones first; then the seams between them. */
 export function ContactSheet() {

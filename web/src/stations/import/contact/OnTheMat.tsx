@@ -1,10 +1,10 @@
 import { Link, useParams } from 'react-router';
-import { useImport } from '../../../store/import';
-import { closeContact } from '../../../store/contact';
-import { useJob } from '../../../store/job';
-import { useLibrary } from '../../../store/library';
-import { patternOf } from '../../../store/patterns';
-import { SmallPiece } from '../../../ui/SmallPiece';
+import { useImport } from '../../../store/import.ts';
+import { closeContact } from '../../../store/contact.ts';
+import { useJob } from '../../../store/job.ts';
+import { useLibrary } from '../../../store/library.ts';
+import { patternOf } from '../../../store/patterns.ts';
+import { SmallPiece } from '../../../ui/SmallPiece.tsx';
 
 /** What was taken, as it lies in the pattern, and the way on. */
 export function OnTheMat() {

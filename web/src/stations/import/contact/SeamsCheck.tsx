@@ -3,14 +3,14 @@ import { chartOfFile, withChart } from '@ample/core/fitting/fit';
 import { proposeSeams } from '@ample/core/in/tracing';
 import { TOL, type Refusal } from '@ample/core/units';
 import { counted, sayFileRefusal } from '@ample/core/words';
-import { useImport } from '../../../store/import';
-import { useBringHistory } from '../../../store/importHistory';
-import { backToPieces, chosenPieces, piecesAreTaken } from '../../../store/contact';
-import type { Contact } from '../../../store/contactTypes';
-import { useUnits } from '../../../store/prefs';
-import { editPattern } from '../../../store/patterns';
-import { takePieces } from '../../../store/takePiece';
-import { Length, Notice } from '../../../shared/parts';
+import { useImport } from '../../../store/import.ts';
+import { useBringHistory } from '../../../store/importHistory.ts';
+import { backToPieces, chosenPieces, piecesAreTaken } from '../../../store/contact.ts';
+import type { Contact } from '../../../store/contactTypes.ts';
+import { useUnits } from '../../../store/prefs.ts';
+import { editPattern } from '../../../store/patterns.ts';
+import { takePieces } from '../../../store/takePiece.ts';
+import { Length, Notice } from '../../../shared/parts.tsx';
 
 /** The seams between the pieces, each walked from both sides; then everything is taken into the pattern. */
 export function SeamsCheck({ contact }: { readonly contact: Contact }) {

@@ -1,9 +1,9 @@
 import { counted, sayFileRefusal, saySizesBy } from '@ample/core/words';
-import { useImport } from '../../../store/import';
-import { chooseAllowance, chooseSize } from '../../../store/contact';
-import { useUnits } from '../../../store/prefs';
-import { LengthField } from '../../../shared/LengthField';
-import { Notice } from '../../../shared/parts';
+import { useImport } from '../../../store/import.ts';
+import { chooseAllowance, chooseSize } from '../../../store/contact.ts';
+import { useUnits } from '../../../store/prefs.ts';
+import { LengthField } from '../../../shared/LengthField.tsx';
+import { Notice } from '../../../shared/parts.tsx';
 
 /** The size one wants, of those in the file, and the allowance where it must be told. */
 export function SizeChoice() {

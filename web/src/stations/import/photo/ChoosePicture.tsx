@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { SAMPLE_IDS, sampleName, wholeSample } from '@ample/core/blocks';
 import { cuttingLine } from '@ample/core/pattern';
 import { partScene } from '@ample/core/in/photo';
-import { openPage, openPicture, standInPicture, usePicture } from '../../../store/picture';
+import { openPage, openPicture, standInPicture, usePicture } from '../../../store/picture.ts';
 
 /** What the stand-in's picture shows of the piece. */
 const PARTS = { whole: 'whole', upper: 'its upper part', lower: 'its lower part' } as const;

@@ -1,10 +1,10 @@
 import { outlinePlaces } from '@ample/core/in/tracing';
-import { addFromPicture } from '../../../store/drawn';
-import { inOneStep } from '../../../store/drawnHistory';
-import { dropLast, usePicture } from '../../../store/picture';
-import { Notice } from '../../../shared/parts';
-import { PLACE_WORDS } from '../placeWords';
-import { HowJoined } from './JoinPictures';
+import { addFromPicture } from '../../../store/drawn.ts';
+import { inOneStep } from '../../../store/drawnHistory.ts';
+import { dropLast, usePicture } from '../../../store/picture.ts';
+import { Notice } from '../../../shared/parts.tsx';
+import { PLACE_WORDS } from '../placeWords.ts';
+import { HowJoined } from './JoinPictures.tsx';
 
 /** Places clicked around a piece, and its marks; a piece done waits with the others. */
 export function DrawOutline() {
@@ -58,7 +58,7 @@ export function DrawOutline() {
           Follow the edges
         </button>
         <button className="btn" disabled={clicks.length === 0} onClick={dropLast}>
-          Take the last one away
+          Remove the last one
         </button>
       </div>
       <button className="btn" onClick={() => usePicture.setState({ sharing: true, shared: [], failed: null })}>

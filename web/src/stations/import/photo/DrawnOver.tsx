@@ -1,10 +1,10 @@
 import { pathData } from '@ample/core/out';
 import type { Point } from '@ample/core/geometry';
 import { outlinePlaces, type Place } from '@ample/core/in/tracing';
-import { useDrawn } from '../../../store/drawn';
-import { usePicture } from '../../../store/picture';
-import { useUnits } from '../../../store/prefs';
-import { sayDrawn } from '../drawnWords';
+import { useDrawn } from '../../../store/drawn.ts';
+import { usePicture } from '../../../store/picture.ts';
+import { useUnits } from '../../../store/prefs.ts';
+import { sayDrawn } from '../drawnWords.ts';
 
 const RED = '#b32d24';
 const DONE = 'var(--color-carbon)';

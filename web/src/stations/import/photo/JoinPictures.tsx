@@ -1,7 +1,7 @@
 import type { Joint } from '@ample/core/in/photo';
-import { usePicture } from '../../../store/picture';
-import { dropShared, goOn, joinNext, stayWithFirst } from '../../../store/pictureJoin';
-import { Notice } from '../../../shared/parts';
+import { usePicture } from '../../../store/picture.ts';
+import { dropShared, goOn, joinNext, stayWithFirst } from '../../../store/pictureJoin.ts';
+import { Notice } from '../../../shared/parts.tsx';
 
 /** First of two pictures: marks that the next shows too. */
 export function ShareMarks() {
@@ -18,7 +18,7 @@ export function ShareMarks() {
           Go on to the next picture
         </button>
         <button className="btn" disabled={shared === 0} onClick={dropShared}>
-          Take the last mark away
+          Remove the last mark
         </button>
         <button className="btn" onClick={() => usePicture.setState({ sharing: false, shared: [], failed: null })}>
           Draw on this one alone
@@ -88,7 +88,7 @@ export function JoinNext() {
           Join the pictures
         </button>
         <button className="btn" disabled={shared === 0} onClick={dropShared}>
-          Take the last mark away
+          Remove the last mark
         </button>
       </div>
     </>

@@ -1,5 +1,5 @@
-import { flatten, openPage, SHEETS, usePicture, type SheetId } from '../../../store/picture';
-import { LengthField } from '../../../shared/LengthField';
+import { flatten, openPage, SHEETS, usePicture, type SheetId } from '../../../store/picture.ts';
+import { LengthField } from '../../../shared/LengthField.tsx';
 
 const CORNERS = ['upper left', 'upper right', 'lower right', 'lower left'] as const;
 
@@ -81,7 +81,7 @@ export function MarkSheet() {
           Lay it flat
         </button>
         <button className="btn" disabled={marks.length === 0} onClick={() => set({ marks: marks.slice(0, -1) })}>
-          Take the last mark away
+          Remove the last mark
         </button>
       </div>
     </>

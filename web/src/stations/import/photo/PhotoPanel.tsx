@@ -1,11 +1,11 @@
 import { sayFileRefusal } from '@ample/core/words';
-import { putAway, usePicture } from '../../../store/picture';
-import { useUnits } from '../../../store/prefs';
-import { Notice } from '../../../shared/parts';
-import { ChoosePicture } from './ChoosePicture';
-import { DrawOutline } from './DrawOutline';
-import { JoinNext, KeptPicture, ShareMarks } from './JoinPictures';
-import { MarkSheet } from './MarkSheet';
+import { putAway, usePicture } from '../../../store/picture.ts';
+import { useUnits } from '../../../store/prefs.ts';
+import { Notice } from '../../../shared/parts.tsx';
+import { ChoosePicture } from './ChoosePicture.tsx';
+import { DrawOutline } from './DrawOutline.tsx';
+import { JoinNext, KeptPicture, ShareMarks } from './JoinPictures.tsx';
+import { MarkSheet } from './MarkSheet.tsx';
 
 /** From a picture to outlines: what is known in it, laid flat, joined to the next where the piece goes on, drawn over. */
 export function PhotoPanel() {

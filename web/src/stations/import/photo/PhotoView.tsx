@@ -1,9 +1,9 @@
 import { useMemo, type KeyboardEvent, type MouseEvent } from 'react';
-import { markAt, moveMark, placeAt, usePicture } from '../../../store/picture';
-import { shareAt } from '../../../store/pictureJoin';
-import { useViewport } from '../../../lib/viewport';
-import { ViewButtons } from '../ViewButtons';
-import { DrawnOver, SharedMarks } from './DrawnOver';
+import { markAt, moveMark, placeAt, usePicture } from '../../../store/picture.ts';
+import { shareAt } from '../../../store/pictureJoin.ts';
+import { useViewport } from '../../../lib/viewport.ts';
+import { ViewButtons } from '../ViewButtons.tsx';
+import { DrawnOver, SharedMarks } from './DrawnOver.tsx';
 
 const NOTHING = { minX: 0, minY: 0, maxX: 100, maxY: 100 };
 
