@@ -19,6 +19,7 @@ import {
   diagramsOf,
   ERROR_WORDS,
   FAMILY_WORDS,
+  GLOSSARY,
   PARAM_WORDS,
   sampleRefusal,
   sayStep,
@@ -153,6 +154,17 @@ function operationsPage(): DocFile {
   return {
     name: 'operations.md',
     text: `${[head, ['| operation | does |', '| --- | --- |', ...rows].join('\n')].join('\n\n')}\n`,
+  };
+}
+
+/** The glossary of the app, as a page of the docs beside the alterations. */
+export function glossaryPage(): DocFile {
+  const rows = GLOSSARY.map(({ term, meaning }) => `| ${term} | ${meaning} |`);
+  const head =
+    '# Glossary\n\nOne word, one meaning, on screen, on paper and in the code. Written by `npm run docs` from what Help shows.';
+  return {
+    name: 'glossary.md',
+    text: `${[head, ['| term | meaning |', '| --- | --- |', ...rows].join('\n')].join('\n\n')}\n`,
   };
 }
 

@@ -1,7 +1,8 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { CATALOGUE } from '@ample/core/alterations';
-import { alterationDocs } from './alteration-docs.ts';
+import { GLOSSARY } from '@ample/core/words';
+import { alterationDocs, glossaryPage } from './alteration-docs.ts';
 
 const folder = new URL('../docs/alterations/', import.meta.url);
 
@@ -28,6 +29,13 @@ describe('the pages of the alterations', () => {
       expect(page.match(/^- \*\*/gm)?.length ?? 0).toBeGreaterThan(2);
     }
     for (const f of files.filter((x) => x.name.endsWith('.svg'))) expect(f.text).not.toMatch(/NaN|undefined|Infinity/);
+  });
+
+  it('come with the glossary that Help shows, in order of the alphabet, each term once', () => {
+    const { name, text } = glossaryPage();
+    expect(readFileSync(new URL(`../docs/${name}`, import.meta.url), 'utf8')).toBe(text);
+    const terms = GLOSSARY.map((t) => t.term);
+    expect(terms).toEqual([...new Set(terms)].sort((a, b) => a.localeCompare(b, 'en')));
   });
 
   it('are linked from the README', () => {

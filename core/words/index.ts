@@ -26,3 +26,4 @@ export * from './patches.ts';
 export * from './projector.ts';
 export * from './bureau.ts';
 export * from './worth.ts';
+export * from './glossary.ts';

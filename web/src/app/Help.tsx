@@ -1,5 +1,9 @@
 import { Dialog } from 'radix-ui';
+import { lazy, Suspense } from 'react';
 import { KEYS } from './keys.ts';
+
+// The words come when Help is opened: the first screen has no need of them.
+const Glossary = lazy(async () => ({ default: (await import('./Glossary.tsx')).Glossary }));
 
 export function Help({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   return (
@@ -24,6 +28,12 @@ export function Help({ open, onClose }: { readonly open: boolean; readonly onClo
               ))}
             </tbody>
           </table>
+          <details className="mt-4 border-t border-line pt-3">
+            <summary className="link">Glossary</summary>
+            <Suspense>
+              <Glossary />
+            </Suspense>
+          </details>
           <p className="mt-4 text-sm">
             Work safely: close the blade of a rotary cutter when you put it down and cut away from you; keep pins out of
             your mouth; tape and some papers scorch under an iron. Measure snug, never tight. For garments worn for
