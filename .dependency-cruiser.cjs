@@ -99,7 +99,12 @@ module.exports = {
     ...apart,
     ...behindOwnPath,
     ...packages,
-    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-cycles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
     {
       name: 'every-file-has-a-room',
       severity: 'error',
