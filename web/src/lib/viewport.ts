@@ -25,8 +25,20 @@ export interface Viewport {
 /** Width of the strip of tools beside the mat, pixels. */
 const TOOLS = 82;
 
+/** Room kept free beside the content for its numbers, pixels. */
+interface Margins {
+  readonly left?: number;
+  readonly below?: number;
+}
+
+/** Where a part is shown with room to spare, what lies beside it is shown, not the empty ground beyond the content. */
+function filled(at: number, from: number, to: number, room: number): number {
+  if (to - from <= room) return at;
+  return Math.min(at - Math.max(0, at + from), at + Math.max(0, room - (at + to)));
+}
+
 /** Pan and zoom of the mat: wheel, pinch and drag on the empty mat; handles keep their own drags. */
-export function useViewport(content: Box): Viewport {
+export function useViewport(content: Box, { left = 0, below = 0 }: Margins = {}): Viewport {
   const svg = useRef<SVGSVGElement | null>(null);
   const behaviour = useRef<ZoomBehavior<SVGSVGElement, unknown> | null>(null);
   const [view, setView] = useState<View>({ x: 0, y: 0, k: 1 });
@@ -41,15 +53,17 @@ export function useViewport(content: Box): Viewport {
     const { minX, minY, maxX, maxY } = part.current ?? whole;
     const el = svg.current;
     if (!el || !behaviour.current) return;
-    const { width: across, height } = el.getBoundingClientRect();
+    const { width: across, height: down } = el.getBoundingClientRect();
     // The tools keep a strip of their own at the right.
-    const width = across - TOOLS;
-    if (width <= 0 || height === 0) return;
+    const [width, height] = [across - TOOLS - left, down - below];
+    if (width <= 0 || height <= 0) return;
     const k = Math.min(width / (maxX - minX), height / (maxY - minY));
     const x = (width - (maxX - minX) * k) / 2 - minX * k;
     const y = (height - (maxY - minY) * k) / 2 - minY * k;
-    select(el).call(behaviour.current.transform, zoomIdentity.translate(x, y).scale(k));
-  }, [whole]);
+    const toRight = filled(x, whole.minX * k, whole.maxX * k, width);
+    const toBottom = filled(y, whole.minY * k, whole.maxY * k, height);
+    select(el).call(behaviour.current.transform, zoomIdentity.translate(left + toRight, toBottom).scale(k));
+  }, [whole, left, below]);
   const fit = useCallback(
     (box?: Box) => {
       part.current = box ?? null;

@@ -1,12 +1,12 @@
 import { memo } from 'react';
 import type { Box } from '@ample/core/geometry';
 
-/** The cutting mat: a centimetre grid numbered along the left and lower edge, inches ticked along the other two. */
+/** The cutting mat: a centimetre grid, its numbers beside the left and lower edge where no piece lies, inches ticked along the other two. */
 export const MatGround = memo(function MatGround({ box, k }: { readonly box: Box; readonly k: number }) {
   const width = box.maxX - box.minX;
   const height = box.maxY - box.minY;
   const size = 15 / k;
-  const every = k < 0.9 ? 100 : 50;
+  const every = k < 0.45 ? 200 : k < 0.9 ? 100 : 50;
   const cmX = Array.from({ length: Math.ceil(width / every) }, (_, i) => i * every);
   const cmY = Array.from({ length: Math.ceil(height / every) }, (_, i) => i * every);
   const inX = Array.from({ length: Math.floor(width / 25.4) + 1 }, (_, i) => i * 25.4);
@@ -30,12 +30,12 @@ export const MatGround = memo(function MatGround({ box, k }: { readonly box: Box
       <rect width={width} height={height} fill="none" stroke="#CFE3DF" strokeWidth={1 / k} />
       <g fill="#DDEBE8" fontSize={size} fontFamily="Spline Sans Mono, monospace">
         {cmX.slice(1).map((x) => (
-          <text key={`x${x}`} x={x} y={height - 5 / k} textAnchor="middle">
+          <text key={`x${x}`} x={x} y={height + 18 / k} textAnchor="middle">
             {x / 10}
           </text>
         ))}
         {cmY.slice(1).map((y) => (
-          <text key={`y${y}`} x={5 / k} y={height - y + 5 / k}>
+          <text key={`y${y}`} x={-6 / k} y={height - y + 5 / k} textAnchor="end">
             {y / 10}
           </text>
         ))}

@@ -33,6 +33,9 @@ interface Props {
 const NOWHERE = { x: 0, y: 0 };
 
 /** The cutting mat with the pieces on it. */
+/** Room for the numbers of the mat beside and below it, pixels. */
+const NUMBERS = { left: 46, below: 26 };
+
 export function MatView({ job, original, whole, shows, before, active, stage }: Props) {
   const run = active?.step.on && active.outcome.ok ? active.outcome.value : null;
   const born = useMemo(
@@ -42,7 +45,7 @@ export function MatView({ job, original, whole, shows, before, active, stage }: 
   const bornKey = born.map((p) => p.id).join();
   // eslint-disable-next-line react-hooks/exhaustive-deps -- what was born keeps its place while amounts change
   const { at, mat } = useMemo(() => layOut(original, born), [original, bornKey]);
-  const viewport = useViewport(mat);
+  const viewport = useViewport(mat, NUMBERS);
   const { svg, view, toMat } = viewport;
   const motion = useStageMotion(stage);
   const moved = usePlaces((s) => s.moved[job]);

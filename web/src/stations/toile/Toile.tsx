@@ -5,6 +5,7 @@ import { inOrderOfDate } from '@ample/core/fitting/toile';
 import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
 import { Station } from '../../shared/parts.tsx';
+import { FirstLook } from './FirstLook.tsx';
 import { FittingList } from './FittingList.tsx';
 import { FittingView } from './FittingView.tsx';
 import { Pair } from './Pair.tsx';
@@ -44,7 +45,7 @@ export function Toile() {
         </Tabs.List>
         <Tabs.Content value="fittings">
           <FittingList fittings={sorted} chosen={chosen?.id ?? null} onChoose={choose} />
-          {chosen ? <FittingView key={chosen.id} fitting={chosen} draft={draft} /> : <None />}
+          {chosen ? <FittingView key={chosen.id} fitting={chosen} draft={draft} /> : <FirstLook draft={draft} />}
         </Tabs.Content>
         <Tabs.Content value="pair">
           <Pair fittings={sorted} />
@@ -59,17 +60,3 @@ export function Toile() {
     </Station>
   );
 }
-
-const None = () => (
-  <div className="max-w-[72ch] space-y-3">
-    <p>
-      No fitting yet. Begin with a tissue-fit, the paper pinned to the body in front of a mirror; or sew a toile: the
-      altered pieces in cheap cloth of the same weight, long stitches, the waist marked, one sleeve, the skirt left off
-      if you like.
-    </p>
-    <p>
-      Judge it standing, sitting and with the arms forward. Note what you see on the figure; the likely causes stand
-      beside it, with the test that tells them apart and what each would change.
-    </p>
-  </div>
-);

@@ -15,6 +15,8 @@ import { TextBox } from '../../ui/TextBox.tsx';
 import { draftOnce } from '../../workers/client.ts';
 
 const NOW = 'now';
+/** The pattern before any step. */
+const DRAFTED = 'drafted';
 const stepCount = (v: Version): string => {
   const n = v.steps.filter((s) => s.on).length;
   return n === 1 ? '1 step' : `${n} steps`;
@@ -24,7 +26,7 @@ const stepCount = (v: Version): string => {
 export function Versions({ draft }: { readonly draft: Draft | null }) {
   const job = useJob((s) => s.job);
   const [name, setName] = useState('');
-  const [pair, setPair] = useState<readonly [string, string]>([job?.versions.at(-1)?.id ?? NOW, NOW]);
+  const [pair, setPair] = useState<readonly [string, string]>([job?.versions.at(-1)?.id ?? DRAFTED, NOW]);
   if (!job) return null;
   const held = job.versions.find((v) => standsAs(job, v));
   const moment = (v: Version): string => longDate(v.at.slice(0, 10));
@@ -32,12 +34,15 @@ export function Versions({ draft }: { readonly draft: Draft | null }) {
     <div className="grid gap-6 min-[1000px]:grid-cols-[360px_minmax(0,1fr)]">
       <section aria-labelledby="kept">
         <h2 id="kept" className="mb-2">
-          Kept
+          Versions
         </h2>
         <p className="mb-2 text-sm text-quiet">
           Every toile keeps the plan it was sewn from. Going back changes size and steps; fittings, measurements and the
           other versions stay.
         </p>
+        {job.versions.length === 0 && (
+          <p className="mb-3">No version is kept yet. Save one before you try something else; it costs nothing.</p>
+        )}
         <ul className="space-y-2">
           {job.versions.map((v) => (
             <li key={v.id} className="sheet p-3">
@@ -122,6 +127,7 @@ function Overlay({
             {v.name}
           </option>
         ))}
+        <option value={DRAFTED}>as drafted</option>
         <option value={NOW}>as it is now</option>
       </select>
     </label>
@@ -140,7 +146,7 @@ function Overlay({
       </h2>
       <div className="mb-3 flex flex-wrap gap-4">
         {pick(0, 'Dashed')}
-        {pick(1, 'Drawn through')}
+        {pick(1, 'Solid')}
       </div>
       {before === 'failed' || after === 'failed' ? (
         <p role="alert">{sayRefusal({ code: 'version-not-drafted', data: {} }, units)}</p>
@@ -192,6 +198,7 @@ function useStateOf(versions: readonly Version[], id: string, now: Draft | null)
       left = true;
     };
   }, [version, pattern]);
+  if (id === DRAFTED) return now && { ...now, steps: [], pieces: now.original };
   if (!version) return now;
   // A new name is no new state.
   return made && made.of.id === version.id ? made.draft : null;
