@@ -49,7 +49,7 @@ test('after the first visit everything works with the server stopped, workers an
   await expect(page.getByText('size 4').first()).toBeVisible();
   await expect(page.getByRole('region', { name: 'Stages' })).toBeVisible();
   await page.keyboard.press('8');
-  await expect(page.getByText('No fitting yet.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'No fitting yet' })).toBeVisible();
   await page.keyboard.press('9');
   const waiting = page.waitForEvent('download');
   await page.getByRole('button', { name: /^PDF/ }).click();

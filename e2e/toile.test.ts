@@ -105,7 +105,7 @@ test('the tissue-fit is gone through alone: what differs is noted with its pins,
   await expect(page.getByRole('listitem', { name: 'A hollow back waist' })).toContainText('1.2 cm pinned → +1.2 cm');
   await page.getByRole('link', { name: 'Go through the looks' }).click();
   await expect(page.getByRole('heading', { name: 'Front neck' })).toBeVisible();
-  for (let i = 0; i < 8; i++) await page.getByRole('button', { name: 'Skip' }).click();
+  for (let i = 0; i < 8; i++) await page.getByRole('button', { name: 'Skip', exact: true }).click();
   await expect(page.getByText('4 line up, 1 differ, 8 skipped.')).toBeVisible();
 });
 
