@@ -249,7 +249,7 @@ test('an outline that crosses itself is not taken for a piece', async ({ page })
   const found = page.getByRole('list', { name: 'Outlines found' }).getByRole('button');
   if ((await found.count()) > 0) {
     await found.first().click();
-    await expect(page.getByText(/It cannot be taken so/)).toBeVisible();
+    await expect(page.getByText(/It cannot be taken as it is/)).toBeVisible();
     await expect(page.getByRole('button', { name: 'Add it to the pattern' })).toBeDisabled();
   } else await expect(page.getByText(/crosses itself|No closed outline/)).toBeVisible();
 });

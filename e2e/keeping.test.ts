@@ -63,11 +63,11 @@ test('everything exported, the browser wiped, everything back as it was; and the
   await takeIn(page, file);
   const dialog = page.getByRole('alertdialog');
   await expect(dialog).toContainText('replace Concert bodice · Marit Quell');
-  await dialog.getByRole('button', { name: 'Take it in' }).click();
-  await expect(page.getByRole('button', { name: /^Undo the file/ })).toBeVisible();
+  await dialog.getByRole('button', { name: 'Import it' }).click();
+  await expect(page.getByRole('button', { name: /^Undo the import/ })).toBeVisible();
   expect(await everything(page)).toBe(before);
-  await page.getByRole('button', { name: /^Undo the file/ }).click();
-  await expect(page.getByRole('button', { name: /^Undo the file/ })).toBeHidden();
+  await page.getByRole('button', { name: /^Undo the import/ }).click();
+  await expect(page.getByRole('button', { name: /^Undo the import/ })).toBeHidden();
   expect(await everything(page)).not.toBe(before);
 });
 
@@ -214,7 +214,7 @@ test('a job goes to a friend by the share sheet, and what the system hands to th
   }, file!);
   const dialog = page.getByRole('alertdialog');
   await expect(dialog).toContainText('replace Rehearsal top, altered · Marit Quell');
-  await dialog.getByRole('button', { name: 'Take it in' }).click();
+  await dialog.getByRole('button', { name: 'Import it' }).click();
   await expect(page.getByRole('link', { name: /Rehearsal top, altered/ })).toBeVisible();
 });
 

@@ -70,7 +70,7 @@ test('what a newer release wrote stays as it is, and is said to be newer', async
   const later = { ...stored, id: 'later', version: 99, title: 'Later bodice', wearer: { id: 'nele' }, drape: [1, 2] };
   await leaveOlder(page, later);
   await page.goto('/');
-  await expect(page.getByRole('alert')).toContainText('One document kept here was written by a newer version');
+  await expect(page.getByRole('alert')).toContainText('1 document kept here was written by a newer version');
   await expect(page.getByText('Nele Brook').first()).toBeVisible();
   expect(await storedJob(page, 'later')).toEqual(later);
   await page.reload();

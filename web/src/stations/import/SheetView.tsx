@@ -58,7 +58,7 @@ export function SheetView({ lines }: { readonly lines: Lines }) {
       </svg>
       {left > 0 && (
         <p className="absolute top-2 left-2 max-w-[60%] border-l-4 border-brass bg-white px-3 py-1" role="status">
-          More lines than can be drawn at once: {left} are not shown. Hide the kinds of line you do not need.
+          There are more lines than can be drawn at once: {left} are not shown. Hide the kinds of line you do not need.
         </p>
       )}
       <ViewButtons fit={fit} nearer={nearer} farther={farther} />

@@ -197,7 +197,7 @@ function TakeIn({
       return next;
     });
   return (
-    <Ask title="Import this file" action="Take it in" onAction={() => onTake(leave)} onClose={onClose}>
+    <Ask title="Import this file" action="Import it" onAction={() => onTake(leave)} onClose={onClose}>
       <p>
         {bundle.made === '' ? 'One job' : `Made ${longDate(bundle.made.slice(0, 10))}`}
         {bundle.kind === 'job' && bundle.made !== '' ? ', one job' : ''};{' '}
