@@ -139,7 +139,7 @@ export const TISSUE_WORDS: Readonly<
   dartAim: {
     name: 'Darts',
     hold: 'Follow each dart with a finger to its end.',
-    look: 'It aims at the bust point and ends before it.',
+    look: 'Each dart aims at the bust point and ends before it.',
     mark: 'Draw the line from the dart to the cross, and mark where it should end.',
   },
   waist: {

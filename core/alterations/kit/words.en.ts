@@ -1,5 +1,5 @@
 import type { Speaker, Words } from '../../speech/index.ts';
-import { cut } from './phrases/shoulders.ts';
+import { CUT_A_TRACING } from './phrases/caution.ts';
 
 export const words = {
   steps: {
@@ -11,8 +11,8 @@ export const words = {
       'Draw a line from the middle of the shoulder straight down to a little below the underarm, and across to the side seam: the armhole block.',
     'cross.mark.hinge': () =>
       'Draw the armhole block: from the middle of the shoulder straight down to a little below the underarm, and across to the side. Put a pin on the shoulder seam line.',
-    'cross.cut.slide': () => `Cut the block out along the lines. ${cut}`,
-    'cross.cut.hinge': () => `Cut along the lines to the shoulder seam line, not through it. ${cut}`,
+    'cross.cut.slide': () => `Cut the block out along the lines. ${CUT_A_TRACING}`,
+    'cross.cut.hinge': () => `Cut along the lines to the shoulder seam line, not through it. ${CUT_A_TRACING}`,
     'cross.out': (s) =>
       `Slide the block straight out by ${s.both('each')}, half of the difference. Tape paper behind the gap.`,
     'cross.in': (s) => `Slide the block straight in by ${s.both('each')}, half of the difference.`,

@@ -1,5 +1,6 @@
 import type { Words } from '../../speech/index.ts';
-import { armhole, cut } from '../kit/phrases/shoulders.ts';
+import { CUT_A_TRACING } from '../kit/phrases/caution.ts';
+import { armhole } from '../kit/phrases/shoulders.ts';
 
 const clip = (where: string): string =>
   `Clip the ${where} allowance from outside to the pin, so that a thread of paper holds.`;
@@ -11,7 +12,7 @@ export const words = {
         ? 'On front and back draw a line from the middle of the shoulder, on the overarm seam, down to the underarm seam line.'
         : 'On front and back draw a line from the middle of the shoulder seam (on a back with a dart: between the dart and the end; in panels: on the side panel) down to the armhole seam line at notch height.',
     'shoulder.cut.slash': (s) =>
-      `Cut along the line to the ${armhole(s)} seam line, not through it. ${clip(armhole(s))} ${cut}`,
+      `Cut along the line to the ${armhole(s)} seam line, not through it. ${clip(armhole(s))} ${CUT_A_TRACING}`,
     'shoulder.lap': (s) =>
       `Swing the outer part in about the pin until the shoulder is ${s.both('by')} shorter, measured along the seam: it is then ${s.len('wanted')}.`,
     'shoulder.open': (s) =>
@@ -26,7 +27,7 @@ export const words = {
       'Walk the front shoulder along the back, darts shut: they must be equally long. Walk the armhole along the sleeve cap.',
     'shoulder.mark.slide': () =>
       'On front and back draw a line from the middle of the shoulder straight down to notch height and across to the armhole: the block.',
-    'shoulder.cut.slide': () => `Cut the block out along the lines. ${cut}`,
+    'shoulder.cut.slide': () => `Cut the block out along the lines. ${CUT_A_TRACING}`,
     'shoulder.slide.in': (s) => `Slide the block in along the shoulder by ${s.both('by')} and tape it down.`,
     'shoulder.slide.out': (s) =>
       `Slide the block out along the shoulder by ${s.both('by')} and tape paper behind the gap.`,

@@ -1,5 +1,6 @@
 import type { Words } from '../../../speech/index.ts';
-import { pin, panels, pinned, cut, falls, seamLine, neckBack, walked } from '../../kit/phrases/back.ts';
+import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
+import { pin, panels, pinned, falls, seamLine, neckBack, walked } from '../../kit/phrases/back.ts';
 import { same } from '../../kit/phrases/names.ts';
 
 export const words = {
@@ -16,7 +17,7 @@ export const words = {
   steps: {
     'flatBack.mark': (s) =>
       `Draw a line straight across the back through the fold of cloth, from the centre back to the ${pinned(s)}.${panels(s, `the ${pinned(s)}`)} Put a pin where it meets the ${seamLine(s)}.`,
-    'flatBack.cut': (s) => `Cut along the line from the centre back to the ${pinned(s)}, ${pin}. ${cut}`,
+    'flatBack.cut': (s) => `Cut along the line from the centre back to the ${pinned(s)}, ${pin}. ${CUT_A_TRACING}`,
     'flatBack.lap': (s) =>
       `Turn the upper part down about the pin until the centre back laps by ${s.both('by')}: ${s.num('degrees', 1)}°.${falls(s)}`,
     'flatBack.true.fold': (s) => `Rule the centre back straight along the fold${neckBack(s)}`,

@@ -1,5 +1,6 @@
 import type { Words } from '../../../speech/index.ts';
-import { pin, panels, pinned, cut, falls, seamLine, neckBack, walked } from '../../kit/phrases/back.ts';
+import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
+import { pin, panels, pinned, falls, seamLine, neckBack, walked } from '../../kit/phrases/back.ts';
 import { same } from '../../kit/phrases/names.ts';
 
 export const words = {
@@ -16,7 +17,7 @@ export const words = {
   steps: {
     'round.mark': (s) =>
       `Draw a line straight across the back a little below the neck, from the centre back to the ${pinned(s)}.${panels(s, `the ${pinned(s)}`)} Put a pin where it meets the ${seamLine(s)}.`,
-    'round.cut': (s) => `Cut along the line from the centre back to the ${pinned(s)}, ${pin}. ${cut}`,
+    'round.cut': (s) => `Cut along the line from the centre back to the ${pinned(s)}, ${pin}. ${CUT_A_TRACING}`,
     'round.open': (s) =>
       `Turn the upper part up about the pin until the centre back opens by ${s.both('by')}: ${s.num('degrees', 1)}°.${falls(s)} Tape paper behind the gap.`,
     'round.true.fold': (s) => `Rule the centre back straight up the fold${neckBack(s)}`,

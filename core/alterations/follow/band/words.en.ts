@@ -1,5 +1,5 @@
 import type { Words } from '../../../speech/index.ts';
-import { cut } from '../../kit/phrases/necks.ts';
+import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
 import { same } from '../../kit/phrases/names.ts';
 
 export const words = {
@@ -15,7 +15,7 @@ export const words = {
   steps: {
     'bandFollows.mark': (s) =>
       `The band is ${s.num('percent')} % of the neckline. Draw a line straight across it in the middle of each part.`,
-    'bandFollows.cut': () => `Cut the band across. ${cut}`,
+    'bandFollows.cut': () => `Cut the band across. ${CUT_A_TRACING}`,
     'bandFollows.lap': (s) => `Lap it until half the band is shorter by what it loses (${s.signed('by')}).`,
     'bandFollows.open': (s) =>
       `Spread it until half the band is longer by what it gains (${s.signed('by')}). Tape paper behind.`,

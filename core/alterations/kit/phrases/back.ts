@@ -1,6 +1,5 @@
+import { CUT_A_TRACING } from './caution.ts';
 import type { Sentence, Speaker } from '../../../speech/index.ts';
-
-export const cut = 'Cut a tracing, never your only original.';
 
 export const pin = 'leaving a thread of paper at the pin; clip the allowance from outside to it';
 
@@ -53,7 +52,7 @@ export const wedge = <W extends string>(
   ({
     [`${words}.mark`]: (s: Speaker) =>
       `${where}${panels(s, 'the side seam')} Put a pin where it meets the side seam line.`,
-    [`${words}.cut`]: () => `Cut along the line from the centre back to the side, ${pin}. ${cut}`,
+    [`${words}.cut`]: () => `Cut along the line from the centre back to the side, ${pin}. ${CUT_A_TRACING}`,
     ...(done.open ? { [`${words}.open`]: done.open } : {}),
     ...(done.lap ? { [`${words}.lap`]: done.lap } : {}),
     [`${words}.true.fold`]: () =>

@@ -1,7 +1,5 @@
 import type { Speaker } from '../../../speech/index.ts';
 
-export const cut = 'Cut a tracing, never your only original.';
-
 export const LINES: Readonly<Record<string, string>> = {
   belowBust: 'between bust and waist',
   aboveBust: 'above the bust, through the armhole',

@@ -1,5 +1,6 @@
 import type { Words } from '../../../speech/index.ts';
-import { where, cut } from '../../kit/phrases/lengths.ts';
+import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
+import { where } from '../../kit/phrases/lengths.ts';
 import { both } from '../../kit/phrases/names.ts';
 
 export const words = {
@@ -17,7 +18,7 @@ export const words = {
   steps: {
     'length.mark': (s) =>
       `On ${s.count('pieces', 'piece')} draw a line square to the grain${s.text('where') === 'own' ? `, ${where(s)}` : ` ${where(s)}, on each the same distance from the same point of the seam`}.`,
-    'length.cut': () => `Cut each piece in two along its line. ${cut}`,
+    'length.cut': () => `Cut each piece in two along its line. ${CUT_A_TRACING}`,
     'length.open': (s) =>
       s.text('shares') === 'uneven'
         ? `Spread each piece by ${s.both('above')} above the bust and by ${s.both('below')} below it, the same all along each line, the grainline running on. Tape paper behind.`

@@ -1,5 +1,5 @@
 import type { Words } from '../../../speech/index.ts';
-import { cut } from '../../kit/phrases/lengths.ts';
+import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
 import { both } from '../../kit/phrases/names.ts';
 
 export const words = {
@@ -17,7 +17,7 @@ export const words = {
   steps: {
     'hipDepth.mark': () =>
       'On each skirt piece draw two lines square to the grain: one between waist and hip, across the darts, and one below the hip.',
-    'hipDepth.cut': () => `Cut each piece along both lines. ${cut}`,
+    'hipDepth.cut': () => `Cut each piece along both lines. ${CUT_A_TRACING}`,
     'hipDepth.lower': (s) =>
       `Spread the upper line by ${s.both('by')} and lap the lower one by as much: the hip comes lower, the hem stays.`,
     'hipDepth.higher': (s) =>

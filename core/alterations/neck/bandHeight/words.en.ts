@@ -1,5 +1,5 @@
 import type { Words } from '../../../speech/index.ts';
-import { cut } from '../../kit/phrases/necks.ts';
+import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
 import { both } from '../../kit/phrases/names.ts';
 
 export const words = {
@@ -16,7 +16,7 @@ export const words = {
   },
   steps: {
     'band.mark': () => 'Draw a line along the middle of the band.',
-    'band.cut': () => `Cut the band in two along it. ${cut}`,
+    'band.cut': () => `Cut the band in two along it. ${CUT_A_TRACING}`,
     'band.lap': (s) =>
       `Lap the two halves by ${s.both('by')}${s.text('wanted') ? `: the band is then ${s.len('wanted')} high` : ''}.`,
     'band.open': (s) =>

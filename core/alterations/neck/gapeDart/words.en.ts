@@ -1,5 +1,5 @@
 import type { Words } from '../../../speech/index.ts';
-import { cut } from '../../kit/phrases/necks.ts';
+import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
 import { same } from '../../kit/phrases/names.ts';
 
 export const words = {
@@ -17,7 +17,7 @@ export const words = {
     'gape.mark': (s) =>
       `Draw a line from where the neckline stands away to the bust point, and the middle line of the ${s.text('dart')} dart to it.`,
     'gape.cut': () =>
-      `Cut along the dart’s line to the bust point and fold along the line from the neckline; leave a thread of paper at the bust point. ${cut}`,
+      `Cut along the dart’s line to the bust point and fold along the line from the neckline; leave a thread of paper at the bust point. ${CUT_A_TRACING}`,
     'gape.fold': (s) =>
       `Fold ${s.both('by')} out at the neckline, to nothing at the bust point: the paper turns ${s.num('degrees', 1)}° and the ${s.text('dart')} dart opens by it.`,
     'gape.dart': (s) =>

@@ -1,5 +1,5 @@
 import type { Words } from '../../../speech/index.ts';
-import { cut } from '../../kit/phrases/shoulders.ts';
+import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
 import { both } from '../../kit/phrases/names.ts';
 
 export const words = {
@@ -19,8 +19,8 @@ export const words = {
       Number(s.num('neck', 1)) === 0
         ? `Draw the new seam from the old neck point to ${s.both('by')} down the armhole.`
         : `Draw the new seam: ${s.both('neck')} from the old one along the neckline, ${s.both('by')} along the armhole.`,
-    'forward.cut': () => `Cut the sliver between the two lines off the front. ${cut}`,
-    'forward.cut.back': () => `Cut the sliver between the two lines off the back. ${cut}`,
+    'forward.cut': () => `Cut the sliver between the two lines off the front. ${CUT_A_TRACING}`,
+    'forward.cut.back': () => `Cut the sliver between the two lines off the back. ${CUT_A_TRACING}`,
     'forward.join': () =>
       'Lay the sliver against the shoulder seam of the back, darts shut, seam line to seam line, and tape it: nothing is trimmed.',
     'forward.join.back': () =>

@@ -1,5 +1,5 @@
 import type { Words } from '../../../speech/index.ts';
-import { cut } from '../../kit/phrases/lengths.ts';
+import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
 import { both } from '../../kit/phrases/names.ts';
 
 export const words = {
@@ -17,7 +17,7 @@ export const words = {
   steps: {
     'hip.mark': () =>
       'Draw a line from the hem straight up to the waist seam line, between dart and side, and another from it across to the side at hip level. Pins on the waist and on the side seam line.',
-    'hip.cut': () => `Cut from the hem up to the pin at the waist, and across to the pin at the side. ${cut}`,
+    'hip.cut': () => `Cut from the hem up to the pin at the waist, and across to the pin at the side. ${CUT_A_TRACING}`,
     'hip.open': (s) =>
       `Open the upright line by ${s.both('each')} at hip level and let the part below hang straight: the same from hip to hem. Tape paper behind.`,
     'hip.lap': (s) =>

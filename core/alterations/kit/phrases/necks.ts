@@ -1,1 +1,0 @@
-export const cut = 'Cut a tracing, never your only original.';
