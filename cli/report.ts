@@ -2,7 +2,7 @@ import type { PieceChange, Run } from '@ample/core/alterations';
 import { waysOn, type Draft, type DraftStep } from '@ample/core/fitting/plan';
 import type { Rigid } from '@ample/core/geometry';
 import { edgeLengths, type Finding } from '@ample/core/paper/truing';
-import { degrees } from '@ample/core/units';
+import { TOL, degrees } from '@ample/core/units';
 import { sayFinding, sayFit, sayStep, type Units } from '@ample/core/words';
 
 /** What a command that writes pieces gives: the report, and the faults that keep pieces from being written. */
@@ -25,7 +25,7 @@ export const tidy = (value: unknown): unknown => {
 
 /** A rigid motion the way one says it: a turn about a point, or a shift. */
 export function describeMotion(m: Rigid) {
-  if (Math.abs(m.angle) < 1e-12) return { turnDegrees: 0, about: null, shift: { x: m.x, y: m.y } };
+  if (Math.abs(m.angle) < TOL.singular) return { turnDegrees: 0, about: null, shift: { x: m.x, y: m.y } };
   // The fixed point c solves R·c + d = c.
   const c = Math.cos(m.angle);
   const s = Math.sin(m.angle);

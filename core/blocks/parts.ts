@@ -15,6 +15,7 @@ import {
   type Point,
 } from '../geometry/index.ts';
 import type { Edge, EdgeRole } from '../pattern/index.ts';
+import { TOL } from '../units/index.ts';
 
 export const QUARTER = Math.PI / 2;
 export const rad = (degrees: number): number => (degrees * Math.PI) / 180;
@@ -86,7 +87,7 @@ export function layOutWaist(side: Point, alongSide: Point, dartX: number, tipY: 
     const sidePart = pathFromSpans([blend(side, leave, sideLeg, arrive)]);
     const excess = pathLength(sidePart) + centreLeg.x - width;
     layout = { height, intake, tip: { x: dartX, y: tipY }, sideLeg, centreLeg, sidePart };
-    if (Math.abs(excess) < 1e-7) break;
+    if (Math.abs(excess) < TOL.solve) break;
     intake += excess * 0.7;
   }
   if (!layout) throw new Error('layOutWaist: expected a layout');

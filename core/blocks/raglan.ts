@@ -17,6 +17,7 @@ import { bodyOf, type Body } from './body.ts';
 import { edge, leaning, line, neckCurve, QUARTER, rad } from './parts.ts';
 
 import { bustPointOn, frameOf, frontWidth, half, hem, marksOf, TAIL } from './frame.ts';
+import { TOL } from '../units/index.ts';
 
 /** Front, back and sleeve of a dartless raglan top in a knit: no dart, little or no ease. */
 export function draftRaglan(row: ChartRow, ease: number): readonly [Piece, Piece, Piece] {
@@ -82,7 +83,7 @@ function raglanSleeve(b: Body, front: RaglanHalf, back: RaglanHalf): Piece {
   const fitted = (sign: 1 | -1, goal: number): Path =>
     drawn(
       sign,
-      bisect((h) => pathLength(drawn(sign, h)) - goal, 20, 500, 1e-9),
+      bisect((h) => pathLength(drawn(sign, h)) - goal, 20, 500, TOL.zero),
     );
   const right = fitted(1, pathLength(front.raglan));
   const left = fitted(-1, pathLength(back.raglan));

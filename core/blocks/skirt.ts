@@ -3,6 +3,7 @@ import { edgesWithRole, mirrorPiece, type ChartRow, type Piece } from '../patter
 import { capDart } from '../paper/truing/index.ts';
 import { hem } from './frame.ts';
 import { edge, line, QUARTER, rad } from './parts.ts';
+import { TOL } from '../units/index.ts';
 
 /** Ease around the hip, whole body; from waist to hip and from waist to hem at the centre; how far the side flares, mm. */
 export const HIP_EASE = 50;
@@ -62,7 +63,7 @@ function half({ part, waist, hip, dart, side }: SkirtHalf): Piece {
     const square = rotate({ x: Math.sin(lean), y: Math.cos(lean) }, -QUARTER);
     sidePart = pathFromSpans([blend(sideLeg, rotate({ x: 1, y: 0 }, opening), corner, square)]);
     const excess = pathLength(sidePart) + centreLeg.x - waist;
-    if (Math.abs(excess) < 1e-9) break;
+    if (Math.abs(excess) < TOL.zero) break;
     x -= excess * 0.7;
   }
   const upper = blend(corner, { x: Math.sin(lean), y: Math.cos(lean) }, hipPoint, flare, 0.36);

@@ -3,6 +3,7 @@ import { blend, pathFromSpans, pathLength, reversePath, type Path } from '../geo
 import { requireEdge, type ChartRow, type Piece } from '../pattern/index.ts';
 import { bodyOf } from './body.ts';
 import { edge, line } from './parts.ts';
+import { TOL } from '../units/index.ts';
 
 /** How much longer the cap is than each half of the armhole: eased in over the top of the arm, mm. */
 export const CAP_EASE = { front: 8, back: 10 } as const;
@@ -28,9 +29,9 @@ export function draftSleeve(row: ChartRow, front: Piece, back: Piece): Piece {
       (h) => pathLength(side(1, topX, h)) + pathLength(side(-1, topX, h)) - goal.front - goal.back,
       20,
       400,
-      1e-10,
+      TOL.fine,
     );
-  const topX = bisect((x) => pathLength(side(1, x, heightFor(x))) - goal.front, -60, 60, 1e-9);
+  const topX = bisect((x) => pathLength(side(1, x, heightFor(x))) - goal.front, -60, 60, TOL.zero);
   const height = heightFor(topX);
   const right = side(1, topX, height);
   const left = side(-1, topX, height);

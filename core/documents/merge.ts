@@ -1,3 +1,5 @@
+import { nth } from '../units/index.ts';
+
 /** A place both had changed: mine stands, the other's value is told. */
 export interface Clash {
   readonly path: string;
@@ -78,7 +80,7 @@ function mergeLists(
   const order = [...lead];
   for (const [i, id] of other.entries()) {
     if (order.includes(id)) continue;
-    const behind = i === 0 ? -1 : order.indexOf(other[i - 1] as string);
+    const behind = i === 0 ? -1 : order.indexOf(nth(other, i - 1));
     order.splice(behind + 1, 0, id);
   }
   return order.flatMap((id): readonly Json[] => {

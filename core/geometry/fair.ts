@@ -36,7 +36,7 @@ export function kinkAt(path: Path, at: number): number {
 export function fairAt(path: Path, at: number, reach: number): Path {
   const total = pathLength(path);
   const r = Math.min(reach, at * 0.9, (total - at) * 0.9);
-  if (r < 0.5 || Math.abs(kinkAt(path, at)) < 1e-6) return path;
+  if (r < 0.5 || Math.abs(kinkAt(path, at)) < TOL.kinkless) return path;
   const head = splitAtLength(path, at - r)[0];
   const tail = splitAtLength(path, at + r)[1];
   const before = subPath(path, at - r, at);

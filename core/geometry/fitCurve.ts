@@ -2,6 +2,7 @@ import { TOL } from '../units/tolerance.ts';
 import { pathFromSpans, polyline, type Path } from './path.ts';
 import { pointOn, derivativeOn, type CubicSpan, type Span } from './span.ts';
 import { add, distance, dot, scale, sub, unit, type Point } from './vec.ts';
+import { last, nth } from '../units/index.ts';
 
 /**
  * Direction in which a smooth curve through three points leaves the first: the tangent of the circle through them.
@@ -23,19 +24,18 @@ function leaving(a: Point, b: Point, c: Point): Point {
 
 function parametersOf(points: readonly Point[]): number[] {
   const at = [0];
-  for (let i = 1; i < points.length; i++)
-    at.push((at[i - 1] as number) + distance(points[i - 1] as Point, points[i] as Point));
+  for (let i = 1; i < points.length; i++) at.push(nth(at, i - 1) + distance(nth(points, i - 1), nth(points, i)));
   const total = at.at(-1) || 1;
   return at.map((t) => t / total);
 }
 
 /** Least squares for the two handle lengths, ends and tangents given. */
 function handles(points: readonly Point[], at: readonly number[], u: Point, v: Point): CubicSpan {
-  const a = points[0] as Point;
-  const b = points.at(-1) as Point;
+  const a = nth(points, 0);
+  const b = last(points);
   let [c00, c01, c11, x0, x1] = [0, 0, 0, 0, 0];
   points.forEach((p, i) => {
-    const t = at[i] as number;
+    const t = nth(at, i);
     const s = 1 - t;
     const [b0, b1, b2, b3] = [s * s * s, 3 * s * s * t, 3 * s * t * t, t * t * t];
     const [e, f] = [scale(u, b1), scale(v, b2)];
@@ -50,7 +50,7 @@ function handles(points: readonly Point[], at: readonly number[], u: Point, v: P
   const chord = distance(a, b);
   let h = d === 0 ? 0 : (x0 * c11 - x1 * c01) / d;
   let k = d === 0 ? 0 : (c00 * x1 - c01 * x0) / d;
-  if (!(h > chord * 1e-3) || !(k > chord * 1e-3) || h > chord * 3 || k > chord * 3) h = k = chord / 3;
+  if (!(h > chord * TOL.handle) || !(k > chord * TOL.handle) || h > chord * 3 || k > chord * 3) h = k = chord / 3;
   return { kind: 'cubic', a, c1: add(a, scale(u, h)), c2: add(b, scale(v, k)), b };
 }
 
@@ -70,7 +70,7 @@ const worstOf = (s: CubicSpan, points: readonly Point[], at: readonly number[]):
   let far = 0;
   let index = Math.floor(points.length / 2);
   points.forEach((p, i) => {
-    const d = distance(pointOn(s, at[i] as number), p);
+    const d = distance(pointOn(s, nth(at, i)), p);
     if (d > far) [far, index] = [d, i];
   });
   return { far, index };
@@ -82,8 +82,8 @@ const SMOOTH_ON = Math.cos((1.5 * Math.PI) / 180);
 const STRAIGHT_ON = Math.cos(1.7e-4);
 
 function fit(points: readonly Point[], u: Point, v: Point, within: number, bending: boolean, out: Span[]): void {
-  const a = points[0] as Point;
-  const b = points.at(-1) as Point;
+  const a = nth(points, 0);
+  const b = last(points);
   if (points.length === 2) {
     const chord = unit(sub(b, a));
     const h = distance(a, b) / 3;
@@ -98,7 +98,7 @@ function fit(points: readonly Point[], u: Point, v: Point, within: number, bendi
   let span = handles(points, at, u, v);
   let worst = worstOf(span, points, at);
   for (let i = 0; i < 12 && worst.far > within; i++) {
-    points.forEach((p, j) => (at[j] = nearer(span, p, at[j] as number)));
+    points.forEach((p, j) => (at[j] = nearer(span, p, nth(at, j))));
     span = handles(points, at, u, v);
     worst = worstOf(span, points, at);
   }
@@ -107,10 +107,10 @@ function fit(points: readonly Point[], u: Point, v: Point, within: number, bendi
     return;
   }
   const k = Math.min(points.length - 2, Math.max(1, worst.index));
-  const before = points[Math.max(0, k - 2)] as Point;
-  const after = points[Math.min(points.length - 1, k + 2)] as Point;
-  const back = leaving(points[k] as Point, points[k - 1] as Point, before);
-  const on = leaving(points[k] as Point, points[k + 1] as Point, after);
+  const before = nth(points, Math.max(0, k - 2));
+  const after = nth(points, Math.min(points.length - 1, k + 2));
+  const back = leaving(nth(points, k), nth(points, k - 1), before);
+  const on = leaving(nth(points, k), nth(points, k + 1), after);
   // Where the points themselves bend, the curve bends with them; elsewhere it runs on smoothly.
   const bends = bending && dot(back, on) > -SMOOTH_ON;
   const mean = unit(sub(on, back));
@@ -124,11 +124,11 @@ function fit(points: readonly Point[], u: Point, v: Point, within: number, bendi
  * points give a line. The ends are kept exactly. Source: the usual piecewise least-squares fit.
  */
 export function fitCurve(points: readonly Point[], within: number = TOL.fit, bending = false): Path {
-  const run = points.filter((p, i) => i === 0 || distance(p, points[i - 1] as Point) > TOL.same);
+  const run = points.filter((p, i) => i === 0 || distance(p, nth(points, i - 1)) > TOL.same);
   const n = run.length;
   if (n < 3) return polyline(run);
-  const u = leaving(run[0] as Point, run[1] as Point, run[2] as Point);
-  const v = leaving(run[n - 1] as Point, run[n - 2] as Point, run[n - 3] as Point);
+  const u = leaving(nth(run, 0), nth(run, 1), nth(run, 2));
+  const v = leaving(nth(run, n - 1), nth(run, n - 2), nth(run, n - 3));
   const out: Span[] = [];
   fit(run, u, v, within, bending, out);
   return pathFromSpans(out);

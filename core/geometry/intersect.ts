@@ -3,6 +3,7 @@ import { bernsteinRoots } from '../numeric/roots.ts';
 import { boxesMeet, derivativeOn, hullBox, pointOn, splitSpan, type LineSpan, type Span } from './span.ts';
 import { spansOf, type Path, type PathPlace } from './path.ts';
 import { cross, distance, dot, left, lineMeet, norm, sub, unit, type Point } from './vec.ts';
+import { last, nth } from '../units/index.ts';
 
 export interface SpanHit {
   readonly s: number;
@@ -24,14 +25,14 @@ function lineHits(l: LineSpan, other: Span): readonly SpanHit[] {
   const height = (p: Point): number => dot(sub(p, l.a), n);
   const control = other.kind === 'line' ? [other.a, other.b] : [other.a, other.c1, other.c2, other.b];
   const heights = control.map(height);
-  if (heights.every((h) => Math.abs(h) < 1e-9)) return [];
+  if (heights.every((h) => Math.abs(h) < TOL.zero)) return [];
   // A curve stays within its control points: wholly on one side, it does not meet the line.
   if (Math.min(...heights) > TOL.reach || Math.max(...heights) < -TOL.reach) return [];
   const hits: SpanHit[] = [];
   const candidates = new Set(bernsteinRoots(heights));
   // Ends that touch within rounding are hits even when the polynomial just misses zero there.
-  if (Math.abs(heights[0] as number) < TOL.reach) candidates.add(0);
-  if (Math.abs(heights.at(-1) as number) < TOL.reach) candidates.add(1);
+  if (Math.abs(nth(heights, 0)) < TOL.reach) candidates.add(0);
+  if (Math.abs(last(heights)) < TOL.reach) candidates.add(1);
   for (const t of candidates) {
     const point = pointOn(other, t);
     const s = dot(sub(point, l.a), d) / (size * size);
@@ -61,12 +62,12 @@ function refine(p: Span, q: Span, s0: number, t0: number): SpanHit {
     const u = derivativeOn(p, s);
     const v = derivativeOn(q, t);
     const d = cross(u, v);
-    if (Math.abs(d) < 1e-12) break;
+    if (Math.abs(d) < TOL.singular) break;
     const ds = cross(gap, v) / d;
     const dt = cross(gap, u) / d;
     s = Math.min(1, Math.max(0, s + ds));
     t = Math.min(1, Math.max(0, t + dt));
-    if (Math.abs(ds) + Math.abs(dt) < 1e-13) break;
+    if (Math.abs(ds) + Math.abs(dt) < TOL.settled) break;
   }
   return { s, t, point: pointOn(p, s) };
 }
@@ -119,7 +120,8 @@ export function intersectSpans(p: Span, q: Span): readonly SpanHit[] {
   else hits = curveHits(p, q);
   const distinct: SpanHit[] = [];
   for (const h of hits)
-    if (!distinct.some((d) => distance(d.point, h.point) < TOL.hit && Math.abs(d.s - h.s) < 1e-3)) distinct.push(h);
+    if (!distinct.some((d) => distance(d.point, h.point) < TOL.hit && Math.abs(d.s - h.s) < TOL.parameter))
+      distinct.push(h);
   return distinct.sort((a, b) => a.s - b.s);
 }
 

@@ -2,6 +2,7 @@ import { spanLength } from './length.ts';
 import { spansOf, type Path, type PathPlace } from './path.ts';
 import { hullBox, pointOn, type Span } from './span.ts';
 import { distance, dot, sub, type Point } from './vec.ts';
+import { nth } from '../units/index.ts';
 
 export interface Nearest extends PathPlace {
   readonly point: Point;
@@ -74,7 +75,7 @@ export function nearestLength(path: Path, p: Point): number {
   const at = nearestOnPath(path, p);
   const spans = spansOf(path);
   let sum = 0;
-  for (let i = 0; i < at.span; i++) sum += spanLength(spans[i] as Span);
+  for (let i = 0; i < at.span; i++) sum += spanLength(nth(spans, i));
   const last = spans[at.span];
   return last ? sum + spanLength(last, at.t) : sum;
 }

@@ -21,11 +21,11 @@ import {
   pointOn,
   splitSpan,
   tangentOn,
-  type Box,
   type CubicSpan,
   type Span,
 } from './span.ts';
 import { add, cross, distance, dot, left, lineMeet, scale, sub, type Point } from './vec.ts';
+import { nth } from '../units/index.ts';
 
 /** A mitre longer than this many allowances is cut off square: a spike is no use on a table. */
 export const MITRE_LIMIT = 4;
@@ -119,8 +119,8 @@ function cutLoops(path: Path): Path {
     const crossing = firstCrossing(spans);
     if (!crossing) break;
     const { i, j, s, t } = crossing;
-    const head = splitSpan(spans[i] as Span, s)[0];
-    const tail = splitSpan(spans[j] as Span, t)[1];
+    const head = splitSpan(nth(spans, i), s)[0];
+    const tail = splitSpan(nth(spans, j), t)[1];
     spans = [...spans.slice(0, i), head, tail, ...spans.slice(j + 1)];
   }
   return pathFromSpans(spans);
@@ -130,10 +130,10 @@ function firstCrossing(spans: readonly Span[]): { i: number; j: number; s: numbe
   const boxes = spans.map(hullBox);
   for (let i = 0; i < spans.length; i++)
     for (let j = spans.length - 1; j > i; j--) {
-      if (!boxesMeet(boxes[i] as Box, boxes[j] as Box, TOL.reach)) continue;
-      const joint = j === i + 1 ? (spans[i] as Span).b : null;
-      const hit = intersectSpans(spans[i] as Span, spans[j] as Span).find(
-        (h) => !joint || distance(h.point, joint) > 1e-3,
+      if (!boxesMeet(nth(boxes, i), nth(boxes, j), TOL.reach)) continue;
+      const joint = j === i + 1 ? nth(spans, i).b : null;
+      const hit = intersectSpans(nth(spans, i), nth(spans, j)).find(
+        (h) => !joint || distance(h.point, joint) > TOL.joint,
       );
       if (hit) return { i, j, s: hit.s, t: hit.t };
     }
@@ -153,12 +153,12 @@ export function dropLoops(path: Path): Path {
     let best: { i: number; j: number; s: number; t: number; loop: number } | null = null;
     for (let i = 0; i < spans.length; i++)
       for (let j = i + 1; j < spans.length; j++) {
-        const p = spans[i] as Span;
-        const q = spans[j] as Span;
-        if (!boxesMeet(boxes[i] as Box, boxes[j] as Box)) continue;
+        const p = nth(spans, i);
+        const q = nth(spans, j);
+        if (!boxesMeet(nth(boxes, i), nth(boxes, j))) continue;
         // Neighbours always meet in their joint; only where they cross besides is there a loop.
         const joint = j === i + 1 ? p.b : i === 0 && j === spans.length - 1 ? p.a : null;
-        const hit = intersectSpans(p, q).find((h) => !joint || distance(h.point, joint) > 1e-3);
+        const hit = intersectSpans(p, q).find((h) => !joint || distance(h.point, joint) > TOL.joint);
         if (!hit) continue;
         const loop = lengths.slice(i, j).reduce((sum, l) => sum + l, 0);
         if (!best || Math.min(loop, total - loop) < best.loop)
@@ -167,8 +167,8 @@ export function dropLoops(path: Path): Path {
     if (!best) break;
     const { i, j, s, t } = best;
     const inner = lengths.slice(i, j).reduce((sum, l) => sum + l, 0);
-    const head = splitSpan(spans[i] as Span, s);
-    const tail = splitSpan(spans[j] as Span, t);
+    const head = splitSpan(nth(spans, i), s);
+    const tail = splitSpan(nth(spans, j), t);
     spans =
       inner <= total / 2
         ? [...spans.slice(0, i), head[0], tail[1], ...spans.slice(j + 1)]
@@ -192,7 +192,7 @@ interface SeamCorner {
  * has no direction worth following.
  */
 function corner(p: Path, q: Path, seam: SeamCorner): readonly [Path, Path] {
-  if (distance(endOf(p), q.start) < 1e-7) return [p, q];
+  if (distance(endOf(p), q.start) < TOL.reach) return [p, q];
   // What is left of an edge between two others may be nothing: its neighbours then meet without it.
   if (p.segments.length === 0 || q.segments.length === 0) return [joinPaths([p, polyline([endOf(p), q.start])]), q];
   const reach = Math.max(Math.abs(seam.before), Math.abs(seam.after));
@@ -231,7 +231,7 @@ function nearestHit(p: Path, q: Path, to: Point) {
 /** An offset path that runs on straight past its end at `end`; one that was cut short before joins the line where it meets it. */
 function runOn(path: Path, end: Point, along: Point, by: number): Path {
   const far = add(end, scale(along, by));
-  const runsInto = distance(endOf(path), end) < 1e-6 && dot(endTangent(path), along) > 0;
+  const runsInto = distance(endOf(path), end) < TOL.same && dot(endTangent(path), along) > 0;
   if (runsInto) return joinPaths([path, polyline([endOf(path), far])]);
   const line = polyline([sub(end, scale(along, by / 4)), far]);
   // The first place where it meets the line near its end: what lies beyond is the fold that is left out.
@@ -253,7 +253,7 @@ function withoutCrumbs(path: Path): Path {
   const end = endOf(path);
   return pathFromSpans(
     kept.map((s, i): Span => {
-      const a = i === 0 ? path.start : (kept[i - 1] as Span).b;
+      const a = i === 0 ? path.start : nth(kept, i - 1).b;
       if (i < kept.length - 1) return { ...s, a };
       return s.kind === 'line' ? { ...s, a, b: end } : { ...s, a, c2: add(s.c2, sub(end, s.b)), b: end };
     }),
@@ -287,7 +287,7 @@ function joinCorners(parts: readonly Path[], corners: readonly SeamCorner[], clo
   const n = out.length;
   for (let i = 0; i < (closed ? n : n - 1); i++) {
     const j = (i + 1) % n;
-    const [p, q] = corner(out[i] as Path, out[j] as Path, corners[i] as SeamCorner);
+    const [p, q] = corner(nth(out, i), nth(out, j), nth(corners, i));
     out[i] = withoutCrumbs(p);
     out[j] = withoutCrumbs(q);
   }

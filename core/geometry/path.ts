@@ -3,6 +3,7 @@ import { parameterAt, spanLength } from './length.ts';
 import { move, type Rigid } from './rigid.ts';
 import { mapSpan, pointOn, reverseSpan, splitSpan, tangentOn, type Span } from './span.ts';
 import { distance, type Point } from './vec.ts';
+import { nth } from '../units/index.ts';
 
 /** A path as documents keep it: a start and segments that each say where they go. Never flattened. */
 export type Segment =
@@ -73,7 +74,7 @@ export function placeAt(path: Path, at: number): PathPlace {
   const spans = spansOf(path);
   let rest = at;
   for (let i = 0; i < spans.length; i++) {
-    const s = spans[i] as Span;
+    const s = nth(spans, i);
     const n = spanLength(s);
     if (rest <= n || i === spans.length - 1) {
       // At a joint exactly: a sliver of a span would have no direction of its own.
@@ -109,7 +110,7 @@ export const endTangent = (path: Path): Point => tangentOn(spanAt(path, { span: 
 export function lengthTo(path: Path, place: PathPlace): number {
   const spans = spansOf(path);
   let sum = 0;
-  for (let i = 0; i < place.span; i++) sum += spanLength(spans[i] as Span);
+  for (let i = 0; i < place.span; i++) sum += spanLength(nth(spans, i));
   return sum + spanLength(spanAt(path, place), place.t);
 }
 

@@ -2,6 +2,7 @@ import { TOL } from '../units/tolerance.ts';
 import { spansOf, type Path } from './path.ts';
 import { pointOn, type Box, type Span } from './span.ts';
 import { cross, distance, norm, sub, type Point } from './vec.ts';
+import { cyclic, nth } from '../units/index.ts';
 
 /** Steps that keep the chord within `flat` of a cubic, from the bound on its second derivative. */
 function stepsFor(s: Span, flat: number): number {
@@ -49,8 +50,8 @@ export function signedArea(spans: readonly Span[]): number {
 export function insidePolygon(p: Point, ring: readonly Point[]): boolean {
   let inside = false;
   for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const a = ring[i] as Point;
-    const b = ring[j] as Point;
+    const a = nth(ring, i);
+    const b = nth(ring, j);
     if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) inside = !inside;
   }
   return inside;
@@ -84,15 +85,15 @@ export function boxAround(boxes: readonly Box[]): Box {
 
 /** True when a closed ring of points does not cross itself (shared neighbours aside). */
 export function isSimplePolygon(points: readonly Point[]): boolean {
-  const ring = points.filter((p, i) => distance(p, points[(i + 1) % points.length] as Point) > 1e-6);
+  const ring = points.filter((p, i) => distance(p, cyclic(points, i + 1)) > TOL.same);
   const n = ring.length;
   for (let i = 0; i < n; i++) {
-    const a = ring[i] as Point;
-    const b = ring[(i + 1) % n] as Point;
+    const a = nth(ring, i);
+    const b = cyclic(ring, i + 1);
     for (let j = i + 2; j < n; j++) {
       if (i === 0 && j === n - 1) continue;
-      const c = ring[j] as Point;
-      const d = ring[(j + 1) % n] as Point;
+      const c = nth(ring, j);
+      const d = cyclic(ring, j + 1);
       if (Math.max(a.x, b.x) < Math.min(c.x, d.x) || Math.max(c.x, d.x) < Math.min(a.x, b.x)) continue;
       const o1 = cross(sub(b, a), sub(c, a));
       const o2 = cross(sub(b, a), sub(d, a));

@@ -1,5 +1,6 @@
 import { distance, type Point } from './vec.ts';
 import { boundsOf, insidePolygon } from './polygon.ts';
+import { cyclic } from '../units/index.ts';
 
 /** Places tried across and down; each time around the best so far, at a fifth of the distance. */
 const GRID = 14;
@@ -16,7 +17,7 @@ export function roomiest(ring: readonly Point[]): { readonly at: Point; readonly
       for (let j = 0; j <= GRID; j++) {
         const at = { x: centre.x + half.x * ((2 * i) / GRID - 1), y: centre.y + half.y * ((2 * j) / GRID - 1) };
         if (!insidePolygon(at, ring)) continue;
-        const room = Math.min(...ring.map((a, k) => toSegment(at, a, ring[(k + 1) % ring.length] as Point)));
+        const room = Math.min(...ring.map((a, k) => toSegment(at, a, cyclic(ring, k + 1))));
         if (room > best.room) best = { at, room };
       }
     half = { x: half.x / 5, y: half.y / 5 };

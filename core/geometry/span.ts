@@ -1,4 +1,5 @@
 import { add, distance, lerp, scale, sub, unit, type Point } from './vec.ts';
+import { TOL } from '../units/index.ts';
 
 /** One piece of a path with its own start: a straight line or a cubic Bézier. Parameter t runs 0..1. */
 export interface LineSpan {
@@ -46,10 +47,10 @@ export function derivativeOn(s: Span, t: number): Point {
 /** Unit tangent in the direction of travel; falls back to farther handles where the derivative vanishes. */
 export function tangentOn(s: Span, t: number): Point {
   const d = derivativeOn(s, t);
-  if (d.x * d.x + d.y * d.y > 1e-18) return unit(d);
+  if (d.x * d.x + d.y * d.y > TOL.zero ** 2) return unit(d);
   if (s.kind === 'line') return unit(d);
-  if (t < 0.5) return unit(sub(distance(s.a, s.c2) > 1e-9 ? s.c2 : s.b, s.a));
-  return unit(sub(s.b, distance(s.b, s.c1) > 1e-9 ? s.c1 : s.a));
+  if (t < 0.5) return unit(sub(distance(s.a, s.c2) > TOL.zero ? s.c2 : s.b, s.a));
+  return unit(sub(s.b, distance(s.b, s.c1) > TOL.zero ? s.c1 : s.a));
 }
 
 /** Signed curvature, 1/mm; positive bends clockwise as seen. Zero where undefined. */
@@ -57,7 +58,7 @@ export function curvatureOn(s: Span, t: number): number {
   if (s.kind === 'line') return 0;
   const d = derivativeOn(s, t);
   const speed = Math.hypot(d.x, d.y);
-  if (speed < 1e-9) return 0;
+  if (speed < TOL.zero) return 0;
   const u = 1 - t;
   const e = add(scale(sub(add(s.c2, s.a), scale(s.c1, 2)), 6 * u), scale(sub(add(s.b, s.c1), scale(s.c2, 2)), 6 * t));
   return (d.x * e.y - d.y * e.x) / (speed * speed * speed);

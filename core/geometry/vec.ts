@@ -1,3 +1,4 @@
+import { TOL } from '../units/index.ts';
 /** A point or a vector in piece space: mm, x to the right, y down. */
 export interface Point {
   readonly x: number;
@@ -43,7 +44,7 @@ export function lineMeet(
   v: Point,
 ): { readonly point: Point; readonly s: number; readonly r: number } | null {
   const d = cross(u, v);
-  if (Math.abs(d) <= 1e-12 * (norm(u) * norm(v) || 1)) return null;
+  if (Math.abs(d) <= TOL.singular * (norm(u) * norm(v) || 1)) return null;
   const w = sub(b, a);
   const s = cross(w, v) / d;
   return { point: add(a, scale(u, s)), s, r: cross(w, u) / d };

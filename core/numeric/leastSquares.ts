@@ -1,3 +1,5 @@
+import { DAMPING, TOL, nth } from '../units/index.ts';
+
 /** A quantity to find, and how far it may go. */
 export interface Bound {
   readonly min: number;
@@ -27,9 +29,6 @@ interface Options {
   readonly about?: () => readonly (readonly number[])[] | null;
 }
 
-/** A step that promises less than this share of what is left is not worth its evaluations. */
-const WORTH = 5e-4;
-
 const cost = (r: readonly number[] | null): number => (r ? r.reduce((n, v) => n + v * v, 0) : Infinity);
 const clamp = (v: number, { min, max }: Bound): number => Math.min(max, Math.max(min, v));
 
@@ -43,7 +42,7 @@ function cholesky(a: readonly (readonly number[])[], b: readonly number[]): numb
       let sum = a[i]?.[j] ?? 0;
       for (let k = 0; k < j; k++) sum -= at(i, k) * at(j, k);
       if (i === j && sum <= 0) return null;
-      (l[i] as number[])[j] = i === j ? Math.sqrt(sum) : sum / at(j, j);
+      nth(l, i)[j] = i === j ? Math.sqrt(sum) : sum / at(j, j);
     }
   const y: number[] = [];
   for (let i = 0; i < n; i++) {
@@ -97,7 +96,7 @@ export function leastSquares(
   const near = about?.() ?? null;
   let jacobian: readonly (readonly number[])[] = near ?? slopes();
   let fresh = near === null;
-  let damping = 1e-6;
+  let damping: number = DAMPING.first;
   let blocked = false;
   for (let round = 0; round < rounds && Math.max(0, ...r.map(Math.abs)) > close; round++) {
     const gradient = x.map((_, j) => r.reduce((n, v, i) => n + v * (jacobian[i]?.[j] ?? 0), 0));
@@ -129,7 +128,7 @@ export function leastSquares(
     const length = went.reduce((n, v) => n + v * v, 0);
     // Where not everything can be had, the best is reached when the slopes promise next to nothing more.
     const promised = cost(r) - cost(r.map((v, i) => v + went.reduce((n, w, j) => n + (jacobian[i]?.[j] ?? 0) * w, 0)));
-    if (promised < WORTH * cost(r)) break;
+    if (promised < TOL.worth * cost(r)) break;
     if (Math.sqrt(length) < still) {
       if (fresh) break;
       jacobian = slopes();
@@ -148,8 +147,8 @@ export function leastSquares(
       x = next;
       r = there;
       fresh = false;
-      damping = Math.max(1e-9, damping / 10);
-    } else if (fresh) damping = Math.max(damping * 30, 1e-3);
+      damping = Math.max(DAMPING.least, damping / 10);
+    } else if (fresh) damping = Math.max(damping * 30, DAMPING.again);
     else {
       jacobian = slopes();
       fresh = true;

@@ -1,14 +1,16 @@
+import { last, TOL, nth } from '../units/index.ts';
+
 /**
  * All roots in [0, 1] of a polynomial given by Bernstein coefficients, by subdivision: an interval whose
  * coefficients do not change sign holds no root. Finds touching (double) roots too. Sorted, distinct.
  */
-export function bernsteinRoots(coefficients: readonly number[], zero = 1e-11): readonly number[] {
+export function bernsteinRoots(coefficients: readonly number[], zero = TOL.root): readonly number[] {
   const found: number[] = [];
   const size = Math.max(...coefficients.map(Math.abs));
   if (size === 0) return found;
   search(coefficients, 0, 1, size * zero, 0, found);
   found.sort((p, q) => p - q);
-  return found.filter((t, i) => i === 0 || t - (found[i - 1] as number) > 2e-5);
+  return found.filter((t, i) => i === 0 || t - nth(found, i - 1) > TOL.sameRoot);
 }
 
 function search(c: readonly number[], lo: number, hi: number, zero: number, depth: number, out: number[]): void {
@@ -24,8 +26,8 @@ function search(c: readonly number[], lo: number, hi: number, zero: number, dept
     if (v < zero) negative = true;
   }
   if (!positive || !negative) return;
-  const first = c[0] as number;
-  const last = c.at(-1) as number;
+  const first = nth(c, 0);
+  const last = nth(c, c.length - 1);
   if (first * last < 0 && signChanges(c) === 1) {
     // Exactly one root: no need to halve the interval fifty times.
     out.push(lo + (hi - lo) * onlyRoot(c, first < 0));
@@ -37,19 +39,19 @@ function search(c: readonly number[], lo: number, hi: number, zero: number, dept
   }
   const rows = [c];
   for (let k = 1; k < c.length; k++) {
-    const last = rows[k - 1] as readonly number[];
-    rows.push(last.slice(1).map((v, i) => (v + (last[i] as number)) / 2));
+    const last = nth(rows, k - 1);
+    rows.push(last.slice(1).map((v, i) => (v + nth(last, i)) / 2));
   }
   const m = (lo + hi) / 2;
   search(
-    rows.map((r) => r[0] as number),
+    rows.map((r) => nth(r, 0)),
     lo,
     m,
     zero,
     depth + 1,
     out,
   );
-  search(rows.map((r) => r.at(-1) as number).reverse(), m, hi, zero, depth + 1, out);
+  search(rows.map((r) => nth(r, r.length - 1)).reverse(), m, hi, zero, depth + 1, out);
 }
 
 function signChanges(c: readonly number[]): number {
@@ -66,25 +68,24 @@ function signChanges(c: readonly number[]): number {
 /** Value and derivative of a Bernstein polynomial at t. */
 function evaluate(c: readonly number[], t: number): readonly [number, number] {
   const b = [...c];
-  for (let k = c.length - 1; k > 1; k--)
-    for (let i = 0; i < k; i++) b[i] = (b[i] as number) + ((b[i + 1] as number) - (b[i] as number)) * t;
-  const slope = (c.length - 1) * ((b[1] as number) - (b[0] as number));
-  return [(b[0] as number) + ((b[1] as number) - (b[0] as number)) * t, slope];
+  for (let k = c.length - 1; k > 1; k--) for (let i = 0; i < k; i++) b[i] = nth(b, i) + (nth(b, i + 1) - nth(b, i)) * t;
+  const slope = (c.length - 1) * (nth(b, 1) - nth(b, 0));
+  return [nth(b, 0) + (nth(b, 1) - nth(b, 0)) * t, slope];
 }
 
 /** The root of a polynomial with one sign change: Newton, kept inside its bracket. */
 function onlyRoot(c: readonly number[], rising: boolean): number {
   let lo = 0;
   let hi = 1;
-  let t = (c[0] as number) / ((c[0] as number) - (c.at(-1) as number));
-  for (let i = 0; i < 60 && hi - lo > 1e-15; i++) {
+  let t = nth(c, 0) / (nth(c, 0) - last(c));
+  for (let i = 0; i < 60 && hi - lo > TOL.ulp; i++) {
     const [value, slope] = evaluate(c, t);
     if (value === 0) return t;
     if (value < 0 === rising) lo = t;
     else hi = t;
     const next = t - value / slope;
     const guarded = next > lo && next < hi ? next : (lo + hi) / 2;
-    if (Math.abs(guarded - t) < 1e-15) return guarded;
+    if (Math.abs(guarded - t) < TOL.ulp) return guarded;
     t = guarded;
   }
   return t;

@@ -1,6 +1,7 @@
 import { boundsOf, flatten, polyline, type Box, type Path, type Point } from '../geometry/index.ts';
 import type { Piece } from '../pattern/index.ts';
 import { drawPiece } from './drawing.ts';
+import { nth } from '../units/index.ts';
 
 /** How a line of a diagram is drawn; each renderer has one pen for each. */
 export type Pen = 'paper' | 'insert' | 'overlap' | 'ghost' | 'cutting' | 'seam' | 'dart' | 'notch' | 'grain' | 'slash';
@@ -60,7 +61,7 @@ export function labelPlace(points: readonly Point[]): Point {
   let best = points[0] ?? { x: 0, y: 0 };
   let longest = -1;
   points.slice(1).forEach((b, i) => {
-    const a = points[i] as Point;
+    const a = nth(points, i);
     const size = Math.hypot(b.x - a.x, b.y - a.y);
     if (size <= longest) return;
     longest = size;

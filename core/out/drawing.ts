@@ -26,6 +26,7 @@ import {
   paperOutline,
   type Piece,
 } from '../pattern/index.ts';
+import { nth } from '../units/index.ts';
 
 /** A piece taken apart into what a printer, an SVG or a screen draws. Coordinates in piece space, mm. */
 export interface PieceDrawing {
@@ -126,7 +127,7 @@ export function drawPiece(piece: Piece): PieceDrawing {
 export const drawPatch = ({ piece, untouched, ring, bounds, number, of }: Patch): PieceDrawing => ({
   ...drawPiece(piece),
   bounds,
-  patch: { edge: polyline([...ring, ring[0] as Point]), untouched: drawPiece(untouched), number, of },
+  patch: { edge: polyline([...ring, nth(ring, 0)]), untouched: drawPiece(untouched), number, of },
 });
 
 /** The two strokes of an arrow head at each end of a grain line. */

@@ -15,7 +15,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import { ok, refuse, TOL, type Result } from '../units/index.ts';
+import { ok, refuse, TOL, type Result, nth, cyclic } from '../units/index.ts';
 import { centreEdgeOf, levelOf, outlineOf, uprightAt } from './access.ts';
 import { LEVELS } from './schema.ts';
 import type { Beyond, Edge, Piece } from './types.ts';
@@ -165,7 +165,7 @@ function atFold(piece: Piece, at: 'start' | 'end'): AtFold | null {
   // From the centre outward: as the outline runs at its start, against it at its end.
   const away = at === 'start' ? order : order.reverse();
   const end = (i: number): Point => {
-    const path = (beyond.edges[i] as Edge).path;
+    const path = nth(beyond.edges, i).path;
     return at === 'start' ? endOf(path) : path.start;
   };
   const k = away.findIndex((i) => Math.abs(end(i).x - x) < TOL.meets);
@@ -173,8 +173,8 @@ function atFold(piece: Piece, at: 'start' | 'end'): AtFold | null {
   const c = piece.edges.indexOf(centre);
   const lead = (path: Path): Path => (at === 'start' ? reversePath(path) : path);
   // Without an extension of its own the facing folds at the centre itself.
-  const own = away.slice(0, k + 1).map((i) => lead((beyond.edges[i] as Edge).path));
-  const body = piece.edges.map((_, j) => piece.edges[(c + (at === 'start' ? -1 - j : 1 + j) + 2 * n) % n] as Edge);
+  const own = away.slice(0, k + 1).map((i) => lead(nth(beyond.edges, i).path));
+  const body = piece.edges.map((_, j) => cyclic(piece.edges, c + (at === 'start' ? -1 - j : 1 + j)));
   const inward = [...own.reverse(), ...body.slice(0, n - 1).map((e) => lead(e.path))];
   return { fold: x, outward: away.slice(k + 1), inward };
 }
@@ -195,8 +195,8 @@ function mirroredAgain(before: Piece, after: Piece, at: 'start' | 'end'): Piece 
   const first = was.outward.findIndex((i) => !mirrors(i));
   const count = first < 0 ? was.outward.length : first;
   if (count !== 1) return after;
-  const index = now.outward[0] as number;
-  const edge = after.beyond.edges[index] as Edge;
+  const index = nth(now.outward, 0);
+  const edge = nth(after.beyond.edges, index);
   const corner = at === 'start' ? endOf(edge.path) : edge.path.start;
   const reach = 2 * now.fold - corner.x;
   const chain = joinPaths(now.inward);

@@ -1,5 +1,5 @@
 import { cross, distance, endOf, intersectPaths, lerp, pointAt, polyline, sub, type Point } from '../geometry/index.ts';
-import { TOL } from '../units/index.ts';
+import { TOL, nth, cyclic } from '../units/index.ts';
 import { bustPointOf, dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
 import { sideDirection } from './measure.ts';
 import type { BustStretch, Edge, Piece } from './types.ts';
@@ -116,7 +116,7 @@ function seen(from: Point, to: Point, wedges: readonly Wedge[]): number {
   const places = new Set([0, 1]);
   for (const wedge of wedges)
     wedge.forEach((a, i) => {
-      const along = sub(wedge[(i + 1) % 3] as Point, a);
+      const along = sub(cyclic(wedge, i + 1), a);
       const across = cross(way, along);
       if (Math.abs(across) < TOL.same) return;
       const t = cross(sub(a, from), along) / across;
@@ -124,7 +124,7 @@ function seen(from: Point, to: Point, wedges: readonly Wedge[]): number {
     });
   const sorted = [...places].sort((a, b) => a - b);
   return sorted.slice(1).reduce((sum, t, i) => {
-    const before = sorted[i] as number;
+    const before = nth(sorted, i);
     const middle = lerp(from, to, (before + t) / 2);
     return wedges.some((w) => inWedge(middle, w)) ? sum : sum + t - before;
   }, 0);
@@ -170,7 +170,7 @@ export function settledBustLine(piece: Piece): Piece {
 }
 
 function settledEnds(piece: Piece, line: readonly BustStretch[]): BustStretch {
-  const [first, last] = [line[0] as BustStretch, line.at(-1) as BustStretch];
+  const [first, last] = [nth(line, 0), nth(line, line.length - 1)];
   const outline = outlineOf(piece);
   /** Where the stretch from `inner` through `end` meets the outline nearest to its end. */
   const settle = (inner: Point, end: Point): Point => {

@@ -1,6 +1,7 @@
 import type { Point } from '../geometry/index.ts';
 import { bustPointOf, centreEdgeOf, levelOf } from './access.ts';
 import type { Piece } from './types.ts';
+import { nth } from '../units/index.ts';
 
 /** Two stops nearer than this hold one button, mm. */
 const ONE_BUTTON = 12;
@@ -30,7 +31,7 @@ export function buttonsOf(piece: Piece): readonly Point[] {
     .slice(0, Math.max(0, buttons.count - 2));
   const stops = [from, ...between, to];
   const more = sharedOut(
-    stops.slice(1).map((y, i) => y - (stops[i] as number)),
+    stops.slice(1).map((y, i) => y - nth(stops, i)),
     buttons.count - stops.length,
   );
   return stops.flatMap((y, i) => {
@@ -46,9 +47,9 @@ function sharedOut(gaps: readonly number[], count: number): readonly number[] {
   const more = gaps.map(() => 0);
   for (let k = 0; k < count; k++) {
     // Halfway between a gap's pitch now and with one more: as seats are shared out among parties.
-    const claim = gaps.map((g, i) => g / ((more[i] as number) + 1.5));
+    const claim = gaps.map((g, i) => g / (nth(more, i) + 1.5));
     const widest = claim.indexOf(Math.max(...claim));
-    more[widest] = (more[widest] as number) + 1;
+    more[widest] = nth(more, widest) + 1;
   }
   return more;
 }

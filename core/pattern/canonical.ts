@@ -115,7 +115,7 @@ function straightened(span: Span): Span {
   const along = (p: Point): number => dot(sub(p, span.a), chord) / (size * size);
   const aside = (p: Point): number => Math.abs(cross(sub(p, span.a), chord)) / size;
   const [s, t] = [along(span.c1), along(span.c2)];
-  const straight = aside(span.c1) < TOL.join && aside(span.c2) < TOL.join && s >= 0 && t <= 1 && s <= t + 1e-9;
+  const straight = aside(span.c1) < TOL.join && aside(span.c2) < TOL.join && s >= 0 && t <= 1 && s <= t + TOL.zero;
   return straight ? { kind: 'line', a: span.a, b: span.b } : span;
 }
 

@@ -1,5 +1,5 @@
 import { distance, endOf, intersectPaths, lineMeet, pathLength, polyline, sub, type Point } from '../geometry/index.ts';
-import { refuse, ok, type Result } from '../units/index.ts';
+import { TOL, refuse, ok, type Result } from '../units/index.ts';
 import { dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
 import type { LevelName, Piece } from './types.ts';
 
@@ -36,7 +36,7 @@ export function widthAt(piece: Piece, y: number): Result<LevelWidth, MeasureErro
     levels.set(height, met);
     return met;
   };
-  const hits = (from: Point) => along(from.y).filter((p) => p.x > from.x + 1e-4);
+  const hits = (from: Point) => along(from.y).filter((p) => p.x > from.x + TOL.node);
   const first = hits({ x: -far / 2, y })[0];
   if (!first) return refuse('level-not-on-piece', { piece: piece.name, y });
   let at = first;
@@ -55,7 +55,7 @@ export function widthAt(piece: Piece, y: number): Result<LevelWidth, MeasureErro
         [d.end, d.start],
       ] as const) {
         const meet = lineMeet(at, { x: 1, y: 0 }, d.tip, sub(leg, d.tip));
-        if (!meet || meet.s < 1e-6 || meet.r < 0 || meet.r > 1 || meet.point.x >= stop.x) continue;
+        if (!meet || meet.s < TOL.same || meet.r < 0 || meet.r > 1 || meet.point.x >= stop.x) continue;
         stop = meet.point;
         const share = (meet.r * distance(leg, d.tip)) / distance(other, d.tip);
         next = { x: d.tip.x + (other.x - d.tip.x) * share, y: d.tip.y + (other.y - d.tip.y) * share };

@@ -1,6 +1,7 @@
 import { add, distance, dot, endOf, endTangent, scale, startTangent, sub, type Point } from '../geometry/index.ts';
 import { centreEdgeOf } from './access.ts';
-import type { Edge, Mark, Piece } from './types.ts';
+import type { Mark, Piece } from './types.ts';
+import { cyclic } from '../units/index.ts';
 
 /** Where the neckline meets the shoulder seam, and the way on along the seam towards the neck. */
 export interface NeckPoint {
@@ -11,9 +12,8 @@ export interface NeckPoint {
 
 /** Null on a piece whose neckline meets no shoulder seam, a raglan front for one. */
 export function neckPointOf(piece: Piece): NeckPoint | null {
-  const n = piece.edges.length;
   for (const [i, edge] of piece.edges.entries()) {
-    const next = piece.edges[(i + 1) % n] as Edge;
+    const next = cyclic(piece.edges, i + 1);
     if (edge.role === 'neck' && next.role === 'shoulder')
       return { at: endOf(edge.path), on: scale(startTangent(next.path), -1) };
     if (edge.role === 'shoulder' && next.role === 'neck') return { at: endOf(edge.path), on: endTangent(edge.path) };

@@ -43,7 +43,7 @@ function snapJoins(edges: readonly Edge[]): readonly Edge[] {
     const before = edges[(i + edges.length - 1) % edges.length];
     const start = before ? endOf(before.path) : edge.path.start;
     const gap = distance(start, edge.path.start);
-    if (gap < 1e-9 || gap > TOL.join) return edge;
+    if (gap < TOL.zero || gap > TOL.join) return edge;
     const path: Path = { start, segments: edge.path.segments };
     return { ...edge, path: pathFromSpans(spansOf(path)) };
   });

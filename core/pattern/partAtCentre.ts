@@ -1,5 +1,5 @@
 import { distance, endOf, intersectPaths, pathLength, polyline, splitPath, type Path } from '../geometry/index.ts';
-import { ok, refuse, TOL, type Result } from '../units/index.ts';
+import { ok, refuse, TOL, type Result, cyclic } from '../units/index.ts';
 import { centreEdgeOf, middleX, uprightAt } from './access.ts';
 import type { BeyondError } from './beyond.ts';
 import type { Edge, Mark, Piece } from './types.ts';
@@ -23,7 +23,7 @@ export function partAtCentre(piece: Piece, { centre, fold }: CentreInside): Resu
   const inward = Math.sign(middleX(piece) - x0);
   const n = piece.edges.length;
   const c = piece.edges.indexOf(outer);
-  const body = piece.edges.map((_, j) => piece.edges[(c + 1 + j) % n] as Edge).slice(0, n - 1);
+  const body = piece.edges.map((_, j) => cyclic(piece.edges, c + 1 + j)).slice(0, n - 1);
   const hitsAt = (x: number) =>
     body.flatMap((edge, i) => intersectPaths(edge.path, uprightAt(x)).map((h) => ({ edge, i, hit: h })));
   const at = hitsAt(x0 + inward * centre);

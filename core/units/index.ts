@@ -1,4 +1,5 @@
 export * from './brand.ts';
+export * from './lists.ts';
 export * from './length.ts';
 export * from './result.ts';
 export * from './tolerance.ts';

@@ -2,6 +2,48 @@
 export const TOL = {
   /** Two points closer than this are one point: a thousandth of a hair, far above rounding noise. */
   same: 1e-6,
+  /** Less than this is rounding noise: sums of lengths and shares, curve parameters, angles in radians. */
+  zero: 1e-9,
+  /** A determinant or an angle this near to nothing has no inverse. */
+  singular: 1e-12,
+  /** A parameter that moves by less between two steps of Newton has settled. */
+  settled: 1e-13,
+  /** The last digit of a parameter between 0 and 1. */
+  ulp: 1e-15,
+  /** A polynomial's value that counts as a root, for coefficients of size 1. */
+  root: 1e-11,
+  /** Two roots closer than this are one. */
+  sameRoot: 2e-5,
+  /** Two places on one span whose parameters differ by less are one place. */
+  parameter: 1e-3,
+  /** A length looked for by halving: a tenth of `same`, so that what it draws still counts as the same. */
+  solve: 1e-7,
+  /** The same where another solver looks on top of it, and noise would confuse it. */
+  fine: 1e-10,
+  /** A turn looked for by halving, radians: a metre away it moves a point by less than a millionth of `same`. */
+  turn: 1e-12,
+  /** A kink smaller than this, radians, is none at all. */
+  kinkless: 1e-6,
+  /** A kink smaller than this, radians, needs no smoothing: ten times below what shows. */
+  visibleKink: 1e-4,
+  /** Two lines whose directions differ by less, radians, are one straight line. */
+  straightOn: 1e-3,
+  /** A piece leaning by less, radians, stands upright. */
+  upright: 1e-5,
+  /** A dart whose legs open by less, radians, takes up nothing that could be moved. */
+  noWedge: 1e-4,
+  /** Handles shorter than this share of their chord are noise of the fit. */
+  handle: 1e-3,
+  /** A crossing this near to the joint of two spans is the joint. */
+  joint: 1e-3,
+  /** Three points whose triangle is smaller than this share of its sides lie in one line. */
+  inLine: 1e-3,
+  /** A patch of a picture whose gradients are this one-sided has no corner. */
+  flatPatch: 1e-3,
+  /** What a drawing's scale may be off without having been shrunk, as a share: rounding in the file. */
+  scale: 5e-4,
+  /** A search that gets better by a smaller share in a step is done. */
+  worth: 5e-4,
   /** Joins between neighbouring edges of a document: files round to a thousandth. */
   join: 2e-3,
   /** Arc length of one cubic by adaptive quadrature. */
@@ -67,6 +109,9 @@ export const TOL = {
   /** Notches farther apart than this are worth a look. */
   notch: 3,
 } as const;
+
+/** How far a least-squares step is held back: at first, at least, and after a step on true slopes that made it worse. */
+export const DAMPING = { first: 1e-6, least: 1e-9, again: 1e-3 } as const;
 
 /** The craft's own thresholds, mm: not accuracies but advice. */
 export const ADVICE = {

@@ -1,5 +1,6 @@
 import { canonical, type Piece, type Seam, type SeamSide } from '../../pattern/index.ts';
 import type { Context, Run } from '../contract.ts';
+import { nth } from '../../units/index.ts';
 
 const known = new WeakMap<readonly Piece[], WeakMap<readonly Seam[], ReturnType<typeof canonical>>>();
 
@@ -19,8 +20,8 @@ export function plainContext(context: Context): Context {
   if (now.pieces === context.pieces && then.pieces === context.original) return context;
   // One piece, one plain piece: that it is untouched is seen by it being the same object.
   const original = then.pieces.map((p, i) => {
-    const at = context.pieces.indexOf(context.original[i] as Piece);
-    return at >= 0 ? (now.pieces[at] as Piece) : p;
+    const at = context.pieces.indexOf(nth(context.original, i));
+    return at >= 0 ? nth(now.pieces, at) : p;
   });
   // Not spread: the flat measurements are worked out when asked for.
   return Object.assign(Object.create(Object.getPrototypeOf(context)) as object, definedOn(context), {
@@ -44,7 +45,7 @@ export function asWritten(context: Context, plain: Context, run: Run): Run {
     const at = plain.pieces.indexOf(p);
     if (at < 0) return p;
     untouched.add(p.id);
-    return context.pieces[at] as Piece;
+    return nth(context.pieces, at);
   });
   const side = (now: SeamSide, was: SeamSide | undefined): SeamSide =>
     was && untouched.has(now.piece) && was.piece === now.piece ? was : now;

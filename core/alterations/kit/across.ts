@@ -1,5 +1,6 @@
 import { distance, endOf, intersectPaths, lerp, lengthTo, polyline, type Point } from '../../geometry/index.ts';
 import { outlineOf, type Edge, type EdgeRole, type Piece } from '../../pattern/index.ts';
+import { TOL } from '../../units/index.ts';
 
 /** Where a level line meets a piece, from the left: the seam line it meets, where, and how far along. */
 export interface Meeting {
@@ -19,7 +20,7 @@ export function meetings(piece: Piece, y: number): readonly Meeting[] {
       intersectPaths(line, edge.path).map((h) => ({ at: h.point, edge, along: lengthTo(edge.path, h.second) })),
     )
     .sort((a, b) => a.at.x - b.at.x)
-    .filter((m, i, all) => i === 0 || distance(m.at, all[i - 1]?.at ?? m.at) > 1e-6);
+    .filter((m, i, all) => i === 0 || distance(m.at, all[i - 1]?.at ?? m.at) > TOL.same);
 }
 
 /** The place where the height crosses an edge of one of these roles. */

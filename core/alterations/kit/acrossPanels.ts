@@ -3,6 +3,7 @@ import { requireEdge, type EdgeRole, type Piece, type SeamSide } from '../../pat
 import type { Context } from '../contract.ts';
 import { meetingOn, meetings, type Meeting } from './across.ts';
 import { sideLengthOf } from './follow.ts';
+import { nth } from '../../units/index.ts';
 
 type OnPieces = Pick<Context, 'pieces' | 'seams'>;
 
@@ -22,7 +23,7 @@ export const MOST_PANELS = 8;
 const RUNS_ON: readonly EdgeRole[] = ['princess'];
 
 export const wholeWidth = (row: Row): number => {
-  const last = row[row.length - 1] as Crossed;
+  const last = nth(row, row.length - 1);
   return last.before + distance(last.inner.at, last.outer.at);
 };
 
@@ -100,7 +101,7 @@ function placeAlong(piece: Piece, side: SeamSide, walked: number): Meeting {
 
 /** The pin at the end of the line, laid out from one of its panels as if the others lay beside it. */
 export function pinFrom(row: Row, { piece, inner, outer, before }: Crossed): Point {
-  const last = row[row.length - 1] as Crossed;
+  const last = nth(row, row.length - 1);
   if (last.piece === piece) return outer.at;
   const way = outer.at.x > inner.at.x ? 1 : -1;
   return { x: inner.at.x + way * (wholeWidth(row) - before), y: inner.at.y };

@@ -14,6 +14,7 @@ import {
   type Rigid,
 } from '../../geometry/index.ts';
 import { edgesWithRole, outlineOf, requireEdge, type Piece } from '../../pattern/index.ts';
+import { TOL } from '../../units/index.ts';
 
 /** A band turned so that its long edges lie level, and the way back to how it is drawn. */
 export interface LevelBand {
@@ -48,7 +49,7 @@ export function levelBand(band: Piece, edges: readonly string[] = []): LevelBand
   const along = chords.reduce((sum, c) => ({ x: sum.x + c.x, y: sum.y + c.y }), { x: 0, y: 0 });
   const slant = Math.atan(along.x === 0 ? Infinity : along.y / along.x);
   const upright = along.x === 0 ? angleOf(along) : slant;
-  const turn: Rigid = Math.abs(upright) < 1e-9 ? { angle: 0, x: 0, y: 0 } : rotationAbout({ x: 0, y: 0 }, -upright);
+  const turn: Rigid = Math.abs(upright) < TOL.zero ? { angle: 0, x: 0, y: 0 } : rotationAbout({ x: 0, y: 0 }, -upright);
   const back = inverse(turn);
   const piece = { ...band, edges: band.edges.map((e) => ({ ...e, path: movePath(e.path, turn) })) };
   const box = boundsOf(flatten(outlineOf(piece)));

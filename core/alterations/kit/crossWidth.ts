@@ -14,7 +14,7 @@ import {
 import { solveBetween } from '../../numeric/index.ts';
 import { requireEdge } from '../../pattern/index.ts';
 import { isStraightPath, moveEnd, moveStart, stretchFrom } from '../../paper/truing/index.ts';
-import { ok, type Result } from '../../units/index.ts';
+import { TOL, ok, type Result } from '../../units/index.ts';
 import type {
   AlterationDefinition,
   Context,
@@ -48,7 +48,9 @@ function underarmHeld(block: Block, moved: Point): Point {
     pathLength(block.on.neckFirst ? moveStart(path, to, reach) : moveEnd(path, to, reach));
   const over = (by: number): number => drawn(add(moved, scale(down, by))) - pathLength(path);
   const most = 20;
-  return over(-most) > 0 === over(most) > 0 ? moved : add(moved, scale(down, solveBetween(over, -most, most, 1e-7)));
+  return over(-most) > 0 === over(most) > 0
+    ? moved
+    : add(moved, scale(down, solveBetween(over, -most, most, TOL.solve)));
 }
 
 function crossWidth(context: Context, values: Values, half: Half): Result<Program> {
@@ -66,7 +68,7 @@ function crossWidth(context: Context, values: Values, half: Half): Result<Progra
   const level = on.hinge.at.y;
   const hingeAngle = (): number => {
     const at = { x: cut.x, y: level };
-    return solveBetween((a) => (rotateAbout(at, cut, a).x - at.x) * out - each, -0.6, 0.6, 1e-9);
+    return solveBetween((a) => (rotateAbout(at, cut, a).x - at.x) * out - each, -0.6, 0.6, TOL.zero);
   };
   const angle = slide ? 0 : hingeAngle();
   const shift = { x: out * each, y: 0 };

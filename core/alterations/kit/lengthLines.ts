@@ -1,6 +1,6 @@
 import { distance, endOf, pathLength, type Point } from '../../geometry/index.ts';
 import type { Edge, Piece } from '../../pattern/index.ts';
-import { ok, refuse, TOL, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result, nth } from '../../units/index.ts';
 import type { Instruction, Message } from '../contract.ts';
 import { beside, meetings, type Meeting } from './across.ts';
 import { fair, mark, rule, slash } from '../operations/index.ts';
@@ -47,7 +47,7 @@ export function alongLines(
   const panels = sorted.map((c, i) => ({
     id: `below ${c.line}`,
     seed: beside(c.left.at, c.right.at, 2)[1],
-    motion: { kind: 'shift' as const, by: { x: 0, y: down[i] as number } },
+    motion: { kind: 'shift' as const, by: { x: 0, y: nth(down, i) } },
     stage: 'open' as const,
   }));
   const truing = sorted.flatMap((c) =>
@@ -87,8 +87,8 @@ export function alongLines(
       },
       dimensions: sorted.map((c, i): { id: string; from: Point; to: Point; value: number } => ({
         id: `gap ${c.line}`,
-        from: { x: c.left.at.x, y: c.left.at.y + (down[i] as number) - c.by },
-        to: { x: c.left.at.x, y: c.left.at.y + (down[i] as number) },
+        from: { x: c.left.at.x, y: c.left.at.y + nth(down, i) - c.by },
+        to: { x: c.left.at.x, y: c.left.at.y + nth(down, i) },
         value: Math.abs(c.by),
       })),
     }),

@@ -4,6 +4,7 @@ import type { Context } from '../contract.ts';
 import { lowerEnd, upperEnd } from './across.ts';
 import { acrossSeam, MOST_PANELS } from './acrossPanels.ts';
 import { alongAt, sideLength, sideOn, type SideOn } from './sides.ts';
+import { nth } from '../../units/index.ts';
 
 /** The seams of a piece to the panels beside it, each seen as a side is: from the top down, and which way is out. */
 export function panelSeams(piece: Piece): readonly SideOn[] {
@@ -22,7 +23,7 @@ export function panelSeams(piece: Piece): readonly SideOn[] {
 export function panelsFrom(context: Pick<Context, 'pieces' | 'seams'>, piece: Piece): readonly Piece[] {
   const row = [piece];
   for (let n = 1; n < MOST_PANELS; n++) {
-    const last = row[row.length - 1] as Piece;
+    const last = nth(row, row.length - 1);
     const next = panelSeams(last)
       .map(({ edge }) => acrossSeam(context, last, { edge, at: edge.path.start, along: 0 })?.piece)
       .find((p) => p && !row.some((r) => r.id === p.id));

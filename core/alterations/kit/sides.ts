@@ -5,6 +5,7 @@ import { widenSquarely, type SideKnot } from '../../paper/truing/index.ts';
 import type { Context, Instruction, Message } from '../contract.ts';
 import { lowerEnd, meetingOn, upperEnd } from './across.ts';
 import { widen } from '../operations/index.ts';
+import { TOL } from '../../units/index.ts';
 
 /** A piece with a side seam, seen from its side. */
 export interface SideOn {
@@ -101,12 +102,12 @@ export function solveKnot(
   const drawn = (by: number): Piece => widenSquarely(bare, side.edges, knots(by), { out: side.out, hold: true, round });
   const off = (by: number): number => (measure(drawn(by)) ?? 0) - wanted;
   const guess = wanted - (measure(side.piece) ?? wanted);
-  const near = solveNear(off, guess, 1e-6);
+  const near = solveNear(off, guess, TOL.same);
   if (near !== null) return near;
   // What it turns by is little: near the guess first, then farther off.
   for (const reach of [4, 30]) {
     const [low, high] = [guess - reach, guess + reach];
-    if (off(low) > 0 !== off(high) > 0) return solveBetween(off, low, high, 1e-7);
+    if (off(low) > 0 !== off(high) > 0) return solveBetween(off, low, high, TOL.solve);
   }
   return guess;
 }

@@ -1,5 +1,5 @@
 import { rotateAbout, type Point } from '../../geometry/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { ok, refuse, type Result, nth } from '../../units/index.ts';
 import type { Instruction, Message, StepCode } from '../contract.ts';
 import { beside } from './across.ts';
 import { pinFrom, wholeWidth, type Crossed, type Row } from './acrossPanels.ts';
@@ -37,7 +37,7 @@ export function turnAcross({ row, by, turns, say, share }: TurnSpec): Result<Tur
     panels: row.length,
     /** What is left of it where the first panel ends. */
     left: second ? (Math.abs(by) * (width - second.before)) / width : 0,
-    ends: (row[row.length - 1] as Crossed).outer.edge.role,
+    ends: nth(row, row.length - 1).outer.edge.role,
   };
   const angleOf = (c: Crossed): number => {
     const way = (c.inner.at.x > c.outer.at.x ? 1 : -1) * (turns === 'upper' ? -1 : 1);

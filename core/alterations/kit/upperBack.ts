@@ -1,11 +1,11 @@
 import { pathLength, pointAt } from '../../geometry/index.ts';
 import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter, edgeBefore } from '../../paper/truing/index.ts';
-import { ok, refuse, TOL, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result, nth } from '../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Under } from '../contract.ts';
 import { numberOf } from '../engine/values.ts';
 import { centreEdge, meetingOn, upperEnd } from './across.ts';
-import { rowAcross, type Crossed, type Row } from './acrossPanels.ts';
+import { rowAcross, type Row } from './acrossPanels.ts';
 import { define, held, length } from './define.ts';
 import { amountGrip } from './grip.ts';
 import { keepShoulderCorners, shoulderPair, USUAL_SHOULDER, type ShoulderOn } from './shoulder.ts';
@@ -47,7 +47,7 @@ export function upperBackOf(
   const pair = shoulderPair(context);
   const on = pair.ok && pair.value.back.piece.id === piece.id ? pair.value.back : null;
   // A pin in the corner of the seam would turn the whole of it.
-  const { outer } = row[row.length - 1] as Crossed;
+  const { outer } = nth(row, row.length - 1);
   const near = Math.min(outer.along, pathLength(outer.edge.path) - outer.along);
   return near < TOL.touches ? refuse('line-off-piece', { piece: piece.name, y }) : ok({ piece, edge, row, on });
 }
@@ -130,7 +130,7 @@ function backOnFold({ piece, row, on }: UpperBack, by: number, message: Message)
 
 /** The seam smoothed at the pin. One that is sewn to a sleeve or a front as it lies keeps its length exactly. */
 function smoothPin(row: Row, by: number, message: Message): readonly Instruction[] {
-  const { piece, outer } = row[row.length - 1] as Crossed;
+  const { piece, outer } = nth(row, row.length - 1);
   if (outer.edge.role !== 'armhole') return piece.fold ? [] : [smoothBend(piece, outer, by, message)];
   return [smooth({ piece: piece.id, message, reach: 35, at: { edge: outer.edge.id, near: outer.at } })];
 }

@@ -3,6 +3,7 @@ import { edgesWithRole, requireEdge, type Edge, type Piece } from '../../pattern
 import { edgeAfter, edgeBefore, type WaistPanel } from '../../paper/truing/index.ts';
 import type { Context } from '../contract.ts';
 import { acrossSeam, MOST_PANELS } from './acrossPanels.ts';
+import { nth } from '../../units/index.ts';
 
 /** One panel of a waist that is sewn from several, and its part of the whole. */
 export interface OnWaist {
@@ -62,7 +63,7 @@ function laidOut(
   const row = found.map(({ piece }, i) => ({
     piece,
     panel: {
-      ...(seams[i] as { inner: string; outer: string }),
+      ...nth(seams, i),
       before: found.slice(0, i).reduce((sum, f) => sum + f.wide, 0),
       whole,
     },

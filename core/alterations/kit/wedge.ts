@@ -1,7 +1,7 @@
 import { pathLength, type Point } from '../../geometry/index.ts';
 import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter, edgeBefore } from '../../paper/truing/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { ok, refuse, type Result, nth } from '../../units/index.ts';
 import type { Context, Grip, Instruction, Message, Param, Under } from '../contract.ts';
 import { centreEdge, lowerEnd, type Meeting } from './across.ts';
 import { rowAcross, type Crossed, type Row } from './acrossPanels.ts';
@@ -108,7 +108,7 @@ const likeBefore = (before: Crossed | undefined, smooth: Instruction): readonly 
 
 function backToFold(row: Row, edge: Edge, by: number, bottom: 'hem' | 'waist', say: Say): readonly Instruction[] {
   const { piece } = row[0];
-  const { piece: sidePiece, outer: side } = row[row.length - 1] as Crossed;
+  const { piece: sidePiece, outer: side } = nth(row, row.length - 1);
   const id = piece.id;
   const corner: Point = { x: edge.path.start.x, y: lowerEnd(edge).y + by };
   const startsAtBottom = lowerEnd(edge) === edge.path.start;

@@ -1,6 +1,6 @@
 import { flatOf } from '../../alterations/index.ts';
 import type { ChartRow, Pattern } from '../../pattern/index.ts';
-import { ok, refuse, type Coded, type Result } from '../../units/index.ts';
+import { TOL, ok, refuse, type Coded, type Result } from '../../units/index.ts';
 import type { Body } from './body.ts';
 
 export type SizeMethod = 'highBust' | 'fullBust' | 'hip';
@@ -134,7 +134,7 @@ export function startingSize(
   const loose = method !== 'hip' && (pattern.fabric.kind === 'knit' || pattern.style === 'loose');
   const sorted = [...options].sort((a, b) => {
     const gap = Math.abs(a.difference) - Math.abs(b.difference);
-    return Math.abs(gap) > 1e-9 ? gap : loose ? a.chart - b.chart : b.chart - a.chart;
+    return Math.abs(gap) > TOL.zero ? gap : loose ? a.chart - b.chart : b.chart - a.chart;
   });
   const near = method === 'highBust' ? sorted.filter((o) => Math.abs(o.difference) <= SAME_FRAME) : [];
   const cupped = byCup(body, pattern, near);
@@ -142,7 +142,9 @@ export function startingSize(
   if (!chosen) return refuse('chart-has-no-bust');
   const i = options.indexOf(chosen);
   const tie =
-    !cupped && sorted[1] !== undefined && Math.abs(Math.abs(sorted[1].difference) - Math.abs(chosen.difference)) < 1e-9;
+    !cupped &&
+    sorted[1] !== undefined &&
+    Math.abs(Math.abs(sorted[1].difference) - Math.abs(chosen.difference)) < TOL.zero;
   const reasons: Coded<SizeReason>[] = [
     {
       code: `size.${method}.nearest` as const,

@@ -15,7 +15,7 @@ import {
   type Path,
   type Point,
 } from '../../geometry/index.ts';
-import { TOL } from '../../units/index.ts';
+import { last, TOL, nth, cyclic } from '../../units/index.ts';
 import type { TypedPoint } from '../tracing/index.ts';
 import { shadeAt, type Flat, type Grey } from './image.ts';
 
@@ -55,8 +55,8 @@ export function edgeAcross(flat: Flat, p: Point, along: Point, reach: number = R
     const worth = c * (1 - 0.35 * (Math.abs(i) / n));
     if (worth > most) [most, best] = [worth, i + n];
   }
-  if (best < 0 || (changes[best] as number) < LEAST_STEP) return null;
-  const [a, b, c] = [changes[best - 1] ?? 0, changes[best] as number, changes[best + 1] ?? 0];
+  if (best < 0 || nth(changes, best) < LEAST_STEP) return null;
+  const [a, b, c] = [changes[best - 1] ?? 0, nth(changes, best), changes[best + 1] ?? 0];
   const bend = a - 2 * b + c;
   const fine = bend === 0 ? 0 : Math.max(-1, Math.min(1, (a - c) / (2 * bend)));
   return add(p, scale(across, (best - n + fine) * step));
@@ -96,8 +96,8 @@ function withoutStrays(path: Path, points: readonly Point[]): readonly Point[] {
     const around = [off[i - 2], off[i - 1], off[i + 1], off[i + 2]]
       .filter((d) => d !== undefined)
       .sort((a, b) => a - b);
-    const median = around[Math.floor(around.length / 2)] ?? (off[i] as number);
-    return Math.abs((off[i] as number) - median) < 1.2;
+    const median = around[Math.floor(around.length / 2)] ?? nth(off, i);
+    return Math.abs(nth(off, i) - median) < 1.2;
   });
 }
 function pointOfNearest(path: Path, p: Point): { readonly at: Point; readonly across: Point } {
@@ -138,7 +138,7 @@ export function traceOver(flat: Flat, clicks: readonly TypedPoint[]): Path {
     0,
     clicks.findIndex((p) => !p.curve),
   );
-  const ring = [...clicks.slice(first), ...clicks.slice(0, first), clicks[first] as TypedPoint];
+  const ring = [...clicks.slice(first), ...clicks.slice(0, first), nth(clicks, first)];
   const runs: Point[][] = [];
   let run: Point[] = [];
   ring.forEach((p, i) => {
@@ -152,16 +152,15 @@ export function traceOver(flat: Flat, clicks: readonly TypedPoint[]): Path {
     const straight = points.length === 2;
     const drawn = straight ? polyline(points) : fitCurve(points);
     const found = onEdge(flat, drawn);
-    const a = points[0] as Point;
-    const b = points.at(-1) as Point;
+    const a = nth(points, 0);
+    const b = last(points);
     if (found.length < 3) return { straight: true, points: [], ends: [a, b] };
     return { straight, points: found, ends: straight ? straightThrough(found, a, b) : [a, b] };
   });
-  const n = edges.length;
-  const corners = edges.map((e, i) => cornerOf(edges[(i + n - 1) % n] as Traced, e));
+  const corners = edges.map((e, i) => cornerOf(cyclic(edges, i - 1), e));
   return joinPaths(
     edges.map((e, i) => {
-      const [a, b] = [corners[i] as Point, corners[(i + 1) % n] as Point];
+      const [a, b] = [nth(corners, i), cyclic(corners, i + 1)];
       return e.straight ? polyline([a, b]) : fitCurve([a, ...e.points, b], TOL.fitRough);
     }),
   );
@@ -184,7 +183,7 @@ function cornerOf(before: Traced, after: Traced): Point {
   return distance(meet.point, clicked) < 3 * CORNER ? meet.point : clicked;
 }
 const lastOf = (points: readonly Point[]): readonly [Point, Point] | null =>
-  points.length < 2 ? null : straightThrough(points, points[0] as Point, points.at(-1) as Point);
+  points.length < 2 ? null : straightThrough(points, nth(points, 0), last(points));
 
 /** A clicked corner of a mark or a sheet found between pixels: where all edges around it point (Förstner). */
 export function cornerNear(picture: Grey, p: Point, reach = 9): Point {
@@ -208,7 +207,7 @@ export function cornerNear(picture: Grey, p: Point, reach = 9): Point {
       }
     const d = xx * yy - xy * xy;
     // A corner needs edges of two directions.
-    if (d < 1e-3 * (xx + yy) ** 2) return round === 0 ? p : at;
+    if (d < TOL.flatPatch * (xx + yy) ** 2) return round === 0 ? p : at;
     const next = { x: (yy * bx - xy * by) / d, y: (xx * by - xy * bx) / d };
     if (distance(next, p) > reach * 1.5) return p;
     const still = distance(next, at) < 0.02;

@@ -1,5 +1,5 @@
 import type { Point } from '../../geometry/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { TOL, ok, refuse, type Result, nth } from '../../units/index.ts';
 
 /** A perspective of the plane, row by row; the last number is not always 1. */
 export type Homography = readonly [number, number, number, number, number, number, number, number, number];
@@ -18,11 +18,7 @@ export function through(h: Homography, p: Point): Point {
 const multiply = (a: Homography, b: Homography): Homography =>
   Array.from({ length: 9 }, (_, i) => {
     const [r, c] = [Math.floor(i / 3) * 3, i % 3];
-    return (
-      (a[r] as number) * (b[c] as number) +
-      (a[r + 1] as number) * (b[c + 3] as number) +
-      (a[r + 2] as number) * (b[c + 6] as number)
-    );
+    return nth(a, r) * nth(b, c) + nth(a, r + 1) * nth(b, c + 3) + nth(a, r + 2) * nth(b, c + 6);
   }) as unknown as Homography;
 
 export function inverse(h: Homography): Homography {
@@ -60,23 +56,23 @@ function solve(m: number[][], v: number[]): number[] | null {
   for (let i = 0; i < n; i++) {
     let best = i;
     for (let r = i + 1; r < n; r++)
-      if (Math.abs((m[r] as number[])[i] as number) > Math.abs((m[best] as number[])[i] as number)) best = r;
-    [m[i], m[best]] = [m[best] as number[], m[i] as number[]];
-    [v[i], v[best]] = [v[best] as number, v[i] as number];
-    const row = m[i] as number[];
-    const pivot = row[i] as number;
-    if (Math.abs(pivot) < 1e-12) return null;
+      if (Math.abs(nth(m, r)[i] as number) > Math.abs(nth(m, best)[i] as number)) best = r;
+    [m[i], m[best]] = [nth(m, best), nth(m, i)];
+    [v[i], v[best]] = [nth(v, best), nth(v, i)];
+    const row = nth(m, i);
+    const pivot = nth(row, i);
+    if (Math.abs(pivot) < TOL.singular) return null;
     for (let r = i + 1; r < n; r++) {
-      const other = m[r] as number[];
-      const k = (other[i] as number) / pivot;
-      for (let c = i; c < n; c++) other[c] = (other[c] as number) - k * (row[c] as number);
-      v[r] = (v[r] as number) - k * (v[i] as number);
+      const other = nth(m, r);
+      const k = nth(other, i) / pivot;
+      for (let c = i; c < n; c++) other[c] = nth(other, c) - k * nth(row, c);
+      v[r] = nth(v, r) - k * nth(v, i);
     }
   }
   for (let i = n - 1; i >= 0; i--) {
-    let sum = v[i] as number;
-    for (let c = i + 1; c < n; c++) sum -= ((m[i] as number[])[c] as number) * (v[c] as number);
-    v[i] = sum / ((m[i] as number[])[i] as number);
+    let sum = nth(v, i);
+    for (let c = i + 1; c < n; c++) sum -= (nth(m, i)[c] as number) * nth(v, c);
+    v[i] = sum / (nth(m, i)[i] as number);
   }
   return v;
 }
@@ -89,7 +85,7 @@ const inLine = (points: readonly Point[]): boolean =>
           i < j &&
           j < k &&
           Math.abs((b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x)) <
-            1e-3 * (Math.hypot(b.x - a.x, b.y - a.y) * Math.hypot(c.x - a.x, c.y - a.y) || 1),
+            TOL.inLine * (Math.hypot(b.x - a.x, b.y - a.y) * Math.hypot(c.x - a.x, c.y - a.y) || 1),
       ),
     ),
   );
@@ -108,16 +104,16 @@ export function findHomography(known: readonly KnownPoint[]): Result<Homography,
   const m = Array.from({ length: 8 }, () => new Array<number>(8).fill(0));
   const v = new Array<number>(8).fill(0);
   seen.points.forEach((p, i) => {
-    const q = truth.points[i] as Point;
+    const q = nth(truth.points, i);
     const rows: readonly (readonly [number[], number])[] = [
       [[p.x, p.y, 1, 0, 0, 0, -p.x * q.x, -p.y * q.x], q.x],
       [[0, 0, 0, p.x, p.y, 1, -p.x * q.y, -p.y * q.y], q.y],
     ];
     for (const [row, value] of rows)
       for (let a = 0; a < 8; a++) {
-        v[a] = (v[a] as number) + (row[a] as number) * value;
-        const line = m[a] as number[];
-        for (let b = 0; b < 8; b++) line[b] = (line[b] as number) + (row[a] as number) * (row[b] as number);
+        v[a] = nth(v, a) + nth(row, a) * value;
+        const line = nth(m, a);
+        for (let b = 0; b < 8; b++) line[b] = nth(line, b) + nth(row, a) * nth(row, b);
       }
   });
   const found = solve(m, v);

@@ -1,5 +1,5 @@
 import { boundsOf, flatten, type Box, type Path, type Point } from '../../geometry/index.ts';
-import { expectOk } from '../../units/index.ts';
+import { expectOk, nth, cyclic } from '../../units/index.ts';
 import { findHomography, inverse, through, type Homography, type KnownPoint } from './homography.ts';
 import type { Grey } from './image.ts';
 
@@ -56,14 +56,14 @@ function coverRow(polygon: readonly Point[], y: number, cover: Float32Array): vo
     const at = y + (k + 0.5) / lines;
     const xs: number[] = [];
     for (let i = 0; i < polygon.length; i++) {
-      const a = polygon[i] as Point;
-      const b = polygon[(i + 1) % polygon.length] as Point;
+      const a = nth(polygon, i);
+      const b = cyclic(polygon, i + 1);
       if (a.y > at !== b.y > at) xs.push(a.x + ((at - a.y) * (b.x - a.x)) / (b.y - a.y));
     }
     xs.sort((p, q) => p - q);
     for (let i = 0; i + 1 < xs.length; i += 2) {
-      const from = Math.max(0, xs[i] as number);
-      const to = Math.min(cover.length, xs[i + 1] as number);
+      const from = Math.max(0, nth(xs, i));
+      const to = Math.min(cover.length, nth(xs, i + 1));
       for (let x = Math.floor(from); x < Math.ceil(to); x++)
         cover[x] = (cover[x] as number) + Math.max(0, Math.min(to, x + 1) - Math.max(from, x)) / lines;
     }
@@ -143,7 +143,7 @@ export function takePhoto(outline: Path, set: CameraSet = USUAL_CAMERA, scene: S
     truth,
     marks: sheetCorners.map((t, i) => ({
       // A pixel's shade is that of its middle.
-      seen: { x: (sheet[i] as Point).x - 0.5, y: (sheet[i] as Point).y - 0.5 },
+      seen: { x: nth(sheet, i).x - 0.5, y: nth(sheet, i).y - 0.5 },
       true: { x: t.x - sheetAt.x, y: t.y - sheetAt.y },
     })),
   };
@@ -164,7 +164,7 @@ export function partScene(outline: Path, part: 'upper' | 'lower'): Scene {
   ].map(([share = 0, down = 0]) => {
     const y = middle + down;
     const xs = ring.flatMap((a, i) => {
-      const b = ring[(i + 1) % ring.length] as Point;
+      const b = cyclic(ring, i + 1);
       return a.y > y === b.y > y ? [] : [a.x + ((y - a.y) * (b.x - a.x)) / (b.y - a.y)];
     });
     const [from, to] = [Math.min(...xs), Math.max(...xs)];
@@ -213,8 +213,8 @@ function cameraOf(
   const k = Math.min(set.width / (maxX - minX), set.height / (maxY - minY));
   const known = corners.map((t, i): KnownPoint => ({
     seen: {
-      x: ((flat[i] as Point).x - minX) * k + (set.width - (maxX - minX) * k) / 2,
-      y: ((flat[i] as Point).y - minY) * k + (set.height - (maxY - minY) * k) / 2,
+      x: (nth(flat, i).x - minX) * k + (set.width - (maxX - minX) * k) / 2,
+      y: (nth(flat, i).y - minY) * k + (set.height - (maxY - minY) * k) / 2,
     },
     true: t,
   }));

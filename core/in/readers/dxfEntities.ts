@@ -2,6 +2,7 @@ import type { Point } from '../../geometry/index.ts';
 import { drawSpline } from './dxfSpline.ts';
 import type { Entity } from './dxfTypes.ts';
 import type { Pen } from './pen.ts';
+import { TOL } from '../../units/index.ts';
 
 /** A line went to the pen; or there is a point, or words; or it is nothing that a pattern has. */
 export type DrawnEntity = 'drawn' | 'unknown' | { readonly at: Point; readonly text: string | null };
@@ -10,7 +11,7 @@ const first = (e: Entity, code: number, other = 0): number => e.numbers.find(([c
 
 /** An arc about a centre as cubics, each of at most a quarter turn: within 3e-4 of its radius of the true arc. */
 export function drawArc(pen: Pen, c: Point, rx: Point, ry: Point, from: number, to: number): void {
-  const n = Math.max(1, Math.ceil(Math.abs(to - from) / (Math.PI / 4) - 1e-9));
+  const n = Math.max(1, Math.ceil(Math.abs(to - from) / (Math.PI / 4) - TOL.zero));
   const step = (to - from) / n;
   const k = (4 / 3) * Math.tan(step / 4);
   const at = (t: number): Point => ({

@@ -1,6 +1,7 @@
 import { fitCurve, type Point } from '../../geometry/index.ts';
 import type { Entity } from './dxfTypes.ts';
 import type { Pen } from './pen.ts';
+import { nth } from '../../units/index.ts';
 
 const MOST_POINTS = 4000;
 /** Points taken between two knots where a spline is no chain of cubics. */
@@ -21,18 +22,18 @@ function blossom({ degree, knots, control, weights }: Net, k: number, at: readon
   const d = Array.from({ length: degree + 1 }, (_, j) => {
     const i = k - degree + j;
     const w = weights[i] ?? 1;
-    const p = control[i] as Point;
+    const p = nth(control, i);
     return [p.x * w, p.y * w, w] as [number, number, number];
   });
   for (let r = 1; r <= degree; r++)
     for (let j = degree; j >= r; j--) {
       const i = k - degree + j;
-      const span = (knots[i + degree - r + 1] as number) - (knots[i] as number);
-      const a = span === 0 ? 0 : ((at[r - 1] as number) - (knots[i] as number)) / span;
-      const [p, q] = [d[j - 1] as [number, number, number], d[j] as [number, number, number]];
+      const span = nth(knots, i + degree - r + 1) - nth(knots, i);
+      const a = span === 0 ? 0 : (nth(at, r - 1) - nth(knots, i)) / span;
+      const [p, q] = [nth(d, j - 1), nth(d, j)];
       d[j] = [p[0] + a * (q[0] - p[0]), p[1] + a * (q[1] - p[1]), p[2] + a * (q[2] - p[2])];
     }
-  const [x, y, w] = d[degree] as [number, number, number];
+  const [x, y, w] = nth(d, degree);
   return { x: x / w, y: y / w };
 }
 
@@ -72,7 +73,7 @@ export function drawSpline(e: Entity, pen: Pen): boolean {
   const plain = weights.every((w) => w === weights[0]);
   let begun = false;
   for (let k = degree; k < control.length; k++) {
-    const [a, b] = [knots[k] as number, knots[k + 1] as number];
+    const [a, b] = [nth(knots, k), nth(knots, k + 1)];
     if (!(b > a)) continue;
     const of = (...at: readonly number[]): Point => blossom(net, k, at);
     const all = (u: number): Point => of(...Array.from({ length: degree }, () => u));

@@ -10,7 +10,7 @@ import {
   dashId,
   dashOf,
 } from '../tracing/index.ts';
-import { ok, refuse, type Refusal, type Result } from '../../units/index.ts';
+import { ok, refuse, type Refusal, type Result, nth } from '../../units/index.ts';
 import { Budget, Pen, type Drawn } from './pen.ts';
 import { middleLines } from './slivers.ts';
 
@@ -187,7 +187,7 @@ async function readPage(
     if (stack.length < 4000) stack.push(state);
   };
   for (let i = 0; i < list.fnArray.length; i++) {
-    const op = list.fnArray[i] as number;
+    const op = nth(list.fnArray, i);
     const args = (list.argsArray[i] ?? []) as readonly unknown[];
     if (op === ops['save']) push();
     else if (op === ops['restore']) state = stack.pop() ?? state;

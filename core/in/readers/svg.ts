@@ -13,7 +13,7 @@ import {
   dashId,
   dashOf,
 } from '../tracing/index.ts';
-import { ok, refuse, type Coded, type Result } from '../../units/index.ts';
+import { ok, refuse, type Coded, type Result, nth } from '../../units/index.ts';
 import { pieceOfSvg } from './svgPieces.ts';
 import { Budget, Pen } from './pen.ts';
 import { sendSvg } from './svgSend.ts';
@@ -57,7 +57,7 @@ function scaleOf(root: Element): { readonly factor: number; readonly unit: LineU
     .map(Number);
   const width = lengthOf(root.attributes['width']);
   const named = width && (width.unit === 'mm' || width.unit === 'cm' || width.unit === 'in' || width.unit === 'pt');
-  const span = box.length === 4 && box.every(Number.isFinite) && (box[2] as number) > 0 ? (box[2] as number) : null;
+  const span = box.length === 4 && box.every(Number.isFinite) && nth(box, 2) > 0 ? nth(box, 2) : null;
   if (named) {
     const unit = width.unit as 'mm' | 'cm' | 'in' | 'pt';
     const mm = width.value * MM_PER[unit];
@@ -186,7 +186,7 @@ export function readSvg(text: string): Result<Lines, SvgError> {
     .trim()
     .split(/[\s,]+/)
     .map(Number);
-  const [ox, oy] = box.length === 4 && box.every(Number.isFinite) ? [box[0] as number, box[1] as number] : [0, 0];
+  const [ox, oy] = box.length === 4 && box.every(Number.isFinite) ? [nth(box, 0), nth(box, 1)] : [0, 0];
   const toMm = (p: Point): Point => ({ x: (p.x - ox) * factor, y: (p.y - oy) * factor });
   let drawnElements = 0;
 
@@ -284,7 +284,7 @@ export function readSvg(text: string): Result<Lines, SvgError> {
   const width = lengthOf(root.attributes['width']);
   const height = lengthOf(root.attributes['height']);
   const inMm = (l: { value: number; unit: string } | null, i: 2 | 3): number =>
-    box.length === 4 ? (box[i] as number) * factor : (l?.value ?? 0) * factor;
+    box.length === 4 ? nth(box, i) * factor : (l?.value ?? 0) * factor;
   return ok({
     source: 'svg',
     strokes,

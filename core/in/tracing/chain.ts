@@ -15,7 +15,7 @@ import {
   type Path,
   type Point,
 } from '../../geometry/index.ts';
-import { degrees, ok, refuse, TOL, type Result } from '../../units/index.ts';
+import { degrees, ok, refuse, TOL, type Result, nth, cyclic } from '../../units/index.ts';
 import { boxOf, type Stroke } from './lines.ts';
 import { sizeOf } from './likeness.ts';
 import { MOST_THINNED, thinned } from './thin.ts';
@@ -106,7 +106,7 @@ function follow(
   heal: number,
   effort: Effort,
 ): Walked {
-  const begin = (strokes[first] as Stroke).path;
+  const begin = nth(strokes, first).path;
   const start = forwards ? begin : reversePath(begin);
   const parts: Path[] = [start];
   const used = [first];
@@ -122,7 +122,7 @@ function follow(
     const near = ways.filter((e) => !seen.has(e.stroke));
     const best = near
       .map((e) => {
-        const path = (strokes[e.stroke] as Stroke).path;
+        const path = nth(strokes, e.stroke).path;
         const on = e.atStart ? path : reversePath(path);
         const gap = distance(at, on.start);
         return { e, on, gap, turn: turnBetween(heading, startTangent(on)) };
@@ -154,9 +154,8 @@ function follow(
 
 /** The parts joined to a ring whose ends are shared exactly; gaps are closed halfway between their ends. */
 function closeUp(parts: readonly Path[]): Path {
-  const n = parts.length;
   const joints = parts.map((p, i) => {
-    const before = parts[(i + n - 1) % n] as Path;
+    const before = cyclic(parts, i - 1);
     const end = endOf(before);
     return { x: (end.x + p.start.x) / 2, y: (end.y + p.start.y) / 2 };
   });
@@ -166,8 +165,8 @@ function closeUp(parts: readonly Path[]): Path {
     return pathFromSpans(
       spans.map((s, k) => ({
         ...s,
-        a: k === 0 ? (joints[i] as Point) : s.a,
-        b: k === last ? (joints[(i + 1) % n] as Point) : s.b,
+        a: k === 0 ? nth(joints, i) : s.a,
+        b: k === last ? cyclic(joints, i + 1) : s.b,
       })),
     );
   });
@@ -248,7 +247,7 @@ export function runThrough(strokes: readonly Stroke[], first: number, taken: Rea
   const before = back.parts.slice(1).reverse().map(reversePath);
   const parts = [...before, ...on.parts];
   return {
-    path: joinPaths(parts.map((p, i) => ({ ...p, start: i === 0 ? p.start : endOf(parts[i - 1] as Path) }))),
+    path: joinPaths(parts.map((p, i) => ({ ...p, start: i === 0 ? p.start : endOf(nth(parts, i - 1)) }))),
     strokes: [...new Set([...on.strokes, ...back.strokes])],
     healed: [...on.healed, ...back.healed],
   };
@@ -312,7 +311,7 @@ export function allRings(strokes: readonly Stroke[], heal: number = TOL.heal): r
   const reach = strokes.map((s) => sizeOf(boxOf(s.path)));
   const order = strokes.map((_, i) => i).sort((a, b) => (reach[b] ?? 0) - (reach[a] ?? 0));
   order.forEach((i) => {
-    const stroke = strokes[i] as Stroke;
+    const stroke = nth(strokes, i);
     if (used.has(i) || (effort.left <= 0 && !stroke.closed)) return;
     const found = ringThrough(strokes, i, heal, effort);
     used.add(i);

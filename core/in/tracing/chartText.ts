@@ -1,4 +1,5 @@
 import type { Lettering, Lines } from './lines.ts';
+import { nth } from '../../units/index.ts';
 
 /** Words of one row stand so level, and words of one cell so near to each other, mm. */
 const LEVEL = 1.2;
@@ -78,7 +79,7 @@ export function tablesIn(lines: Lines): readonly string[] {
     return tables
       .filter((t) => t.length >= LEAST)
       .map((table) => {
-        const widest = table.reduce((w, r) => (r.cells.length > w.cells.length ? r : w), table[0] as Row);
+        const widest = table.reduce((w, r) => (r.cells.length > w.cells.length ? r : w), nth(table, 0));
         const title = rows.filter((r) => r.y < (table[0]?.y ?? 0) && (table[0]?.y ?? 0) - r.y <= 2 * NEXT_ROW);
         return [
           ...title.map((r) => r.cells.map((c) => c.text).join(' ')),

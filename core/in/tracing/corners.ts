@@ -16,7 +16,7 @@ import {
   type Point,
   type Span,
 } from '../../geometry/index.ts';
-import { degrees, TOL } from '../../units/index.ts';
+import { last, degrees, TOL, nth, cyclic } from '../../units/index.ts';
 
 /** A bend sharper than this is a corner, degrees; curves drawn in short straight bits bend less from bit to bit. */
 export const CORNER = 20;
@@ -38,10 +38,9 @@ export interface Corner {
  */
 export function cornersOf(ring: Path, least: number = CORNER): readonly Corner[] {
   const spans = spansOf(ring);
-  const n = spans.length;
   const out: Corner[] = [];
   spans.forEach((s, i) => {
-    const before = spans[(i + n - 1) % n] as Span;
+    const before = cyclic(spans, i - 1);
     const turn = degrees(turnBetween(tangentOn(before, 1), tangentOn(s, 0)));
     if (Math.abs(turn) >= least) out.push({ span: i, at: s.a, turn });
   });
@@ -72,17 +71,17 @@ export function smoothRun(path: Path): Path {
 
 /** How far a run of points strays from the line between its ends, mm. */
 function bow(points: readonly Point[]): number {
-  const line = polyline([points[0] as Point, points.at(-1) as Point]);
+  const line = polyline([nth(points, 0), last(points)]);
   return Math.max(...points.map((p) => nearestOnPath(line, p).distance));
 }
 
 function drawnAgain(points: readonly Point[]): readonly Span[] {
-  const first = points[0] as Point;
-  const last = points.at(-1) as Point;
+  const first = nth(points, 0);
+  const last = nth(points, points.length - 1);
   if (distance(first, last) > TOL.meets && bow(points) < TOL.fit) return [{ kind: 'line', a: first, b: last }];
   const sizes = points
     .slice(1)
-    .map((p, i) => distance(p, points[i] as Point))
+    .map((p, i) => distance(p, nth(points, i)))
     .sort((a, b) => a - b);
   const longest = Math.min(BIT, Math.max(BIT / 5, 4 * (sizes[Math.floor(sizes.length / 2)] ?? BIT)));
   // Long bits are straights that someone drew so; only what lies between them is a curve.
@@ -99,8 +98,8 @@ function drawnAgain(points: readonly Point[]): readonly Span[] {
     bits = [];
   };
   for (let i = 1; i < points.length; i++) {
-    const a = points[i - 1] as Point;
-    const b = points[i] as Point;
+    const a = nth(points, i - 1);
+    const b = nth(points, i);
     if (distance(a, b) > longest) {
       flush();
       out.push({ kind: 'line', a, b });
@@ -116,7 +115,7 @@ export function edgesAt(ring: Path, corners: readonly Point[]): readonly Path[] 
   const places = corners
     .map((p) => nearestOnPath(ring, p))
     .sort((a, b) => a.span - b.span || a.t - b.t)
-    .filter((p, i, all) => i === 0 || distance(p.point, (all[i - 1] as typeof p).point) > TOL.meets);
+    .filter((p, i, all) => i === 0 || distance(p.point, nth(all, i - 1).point) > TOL.meets);
   const first = places[0];
   if (!first) return [smoothRun(ring)];
   // Begun anew at the first corner, the ring has no corner inside a join of its own ends.
@@ -150,10 +149,10 @@ export function bevels(edges: readonly Path[], most: number): readonly number[] 
   const lengths = edges.map((e) => pathLength(e));
   const n = edges.length;
   return edges.flatMap((edge, i) => {
-    const before = edges[(i + n - 1) % n] as Path;
-    const after = edges[(i + 1) % n] as Path;
-    if ((lengths[i] as number) > most || n < 4) return [];
-    const longer = [(i + n - 1) % n, (i + 1) % n].every((k) => (lengths[k] as number) > 2 * (lengths[i] as number));
+    const before = cyclic(edges, i - 1);
+    const after = cyclic(edges, i + 1);
+    if (nth(lengths, i) > most || n < 4) return [];
+    const longer = [(i + n - 1) % n, (i + 1) % n].every((k) => nth(lengths, k) > 2 * nth(lengths, i));
     const turns = [
       turnBetween(endTangent(before), startTangent(edge)),
       turnBetween(endTangent(edge), startTangent(after)),

@@ -15,7 +15,7 @@ import {
   type Path,
   type Point,
 } from '../../geometry/index.ts';
-import { degrees, TOL } from '../../units/index.ts';
+import { degrees, TOL, nth } from '../../units/index.ts';
 import type { FoundMarks, FoundNotch } from './marks.ts';
 
 /** How a dart was recognised. */
@@ -69,7 +69,7 @@ export function findDarts(
   const found: FoundDart[] = [];
   const tips: Leg[][] = [];
   for (const leg of legs) {
-    const group = tips.find((g) => distance((g[0] as Leg).tip, leg.tip) <= TOL.touches);
+    const group = tips.find((g) => distance(nth(g, 0).tip, leg.tip) <= TOL.touches);
     if (group) group.push(leg);
     else tips.push([leg]);
   }

@@ -12,7 +12,7 @@ import {
   type Point,
   type Span,
 } from '../../geometry/index.ts';
-import { degrees } from '../../units/index.ts';
+import { TOL, degrees, cyclic, nth } from '../../units/index.ts';
 
 /** A notch cut into the outline, or standing out of it: no wider and no longer around than this, mm. */
 const WIDEST = 14;
@@ -41,16 +41,16 @@ const turnAt = (before: Span, after: Span): number => degrees(turnBetween(tangen
 /** How many spans from `i` on make a detour that the outline would run straight across; 0 for none. */
 function detourAt(spans: readonly Span[], i: number): number {
   const n = spans.length;
-  const before = spans[(i + n - 1) % n] as Span;
-  const first = spans[i] as Span;
+  const before = cyclic(spans, i - 1);
+  const first = nth(spans, i);
   if (Math.abs(turnAt(before, first)) < 30) return 0;
   let around = 0;
   for (let k = 1; k <= 6 && k < n - 2; k++) {
-    const last = spans[(i + k - 1) % n] as Span;
+    const last = cyclic(spans, i + k - 1);
     around += spanLength(last);
     if (around > LONGEST) return 0;
     if (k < 2) continue;
-    const after = spans[(i + k) % n] as Span;
+    const after = cyclic(spans, i + k);
     const across = distance(first.a, last.b);
     if (across > WIDEST) continue;
     // A slit is left where it was entered; a notch with width lies along the outline.
@@ -69,11 +69,11 @@ function withoutNotches(ring: Path): Pick<Cleaned, 'ring' | 'notches'> {
   for (let i = 0; i < spans.length && notches.length < 60; i++) {
     const k = detourAt(spans, i);
     if (k === 0) continue;
-    const n = spans.length;
-    const first = spans[i] as Span;
-    const last = spans[(i + k - 1) % n] as Span;
+    const first = nth(spans, i);
+    const last = cyclic(spans, i + k - 1);
     notches.push(midpoint(first.a, last.b));
-    const across: readonly Span[] = distance(first.a, last.b) < 1e-6 ? [] : [{ kind: 'line', a: first.a, b: last.b }];
+    const across: readonly Span[] =
+      distance(first.a, last.b) < TOL.same ? [] : [{ kind: 'line', a: first.a, b: last.b }];
     // Turned round so that the detour begins the list, it cannot run over the ring's own join.
     const turned = [...spans.slice(i), ...spans.slice(0, i)];
     spans = [...across, ...turned.slice(k)];
@@ -88,13 +88,13 @@ function cutDarts(ring: Path): Pick<Cleaned, 'ring' | 'darts'> {
   const darts: CutDart[] = [];
   for (let i = 0; i < spans.length && darts.length < 12; i++) {
     const n = spans.length;
-    const [p, q] = [spans[i] as Span, spans[(i + 1) % n] as Span];
+    const [p, q] = [nth(spans, i), cyclic(spans, i + 1)];
     if (n < 5 || p.kind !== 'line' || q.kind !== 'line') continue;
     const [a, b] = [spanLength(p), spanLength(q)];
     if (Math.min(a, b) < SHORTEST_LEG || Math.abs(a - b) > ALIKE * Math.max(a, b)) continue;
     const turn = turnAt(p, q);
-    const before = turnAt(spans[(i + n - 1) % n] as Span, p);
-    const after = turnAt(q, spans[(i + 2) % n] as Span);
+    const before = turnAt(cyclic(spans, i - 1), p);
+    const after = turnAt(q, cyclic(spans, i + 2));
     // In a clockwise outline the way into a dart turns right, at its tip sharply left, and out right again.
     if (turn > -100 || before < 25 || after < 25) continue;
     const turned = [...spans.slice(i), ...spans.slice(0, i)];

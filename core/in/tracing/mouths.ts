@@ -14,7 +14,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import type { EdgeRole, Piece } from '../../pattern/index.ts';
-import { TOL } from '../../units/index.ts';
+import { TOL, cyclic, nth } from '../../units/index.ts';
 import { legMeets, type DartSign, type FoundDart } from './darts.ts';
 
 export interface Mouth {
@@ -58,10 +58,10 @@ export function divide(
   const cuts = [...corners.map(at).filter((s) => !inMouth(s)), ...mouths.flatMap((m) => [m.from, m.to])]
     .map((s) => (total - s < TOL.join ? 0 : s))
     .sort((a, b) => a - b)
-    .filter((s, i, all) => i === 0 || s - (all[i - 1] as number) > TOL.meets);
+    .filter((s, i, all) => i === 0 || s - nth(all, i - 1) > TOL.meets);
   if (cuts.length < 2) return [{ path: seam, mouth: -1 }];
   return cuts.map((from, i) => {
-    const to = cuts[(i + 1) % cuts.length] as number;
+    const to = cyclic(cuts, i + 1);
     const path =
       to > from
         ? subPath(seam, from, to)

@@ -11,7 +11,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import type { Piece } from '../../pattern/index.ts';
-import { ok, refuse, TOL, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result, cyclic } from '../../units/index.ts';
 import type { Ring } from './chain.ts';
 import { cornersOf } from './corners.ts';
 import { cleanRing } from './detours.ts';
@@ -70,13 +70,13 @@ export function matchCorners(
   for (let turn = 0; turn < n; turn++) {
     let cost = 0;
     base.forEach((p, i) => {
-      const q = other[(i + turn) % n] as Point;
+      const q = cyclic(other, i + turn);
       cost += Math.hypot(p.x - a.x - (q.x - b.x), p.y - a.y - (q.y - b.y)) ** 2;
     });
     if (!best || cost < best.cost) best = { turn, cost };
   }
   const turn = best?.turn ?? 0;
-  const pairs = base.map((p, i) => [p, other[(i + turn) % n] as Point] as const);
+  const pairs = base.map((p, i) => [p, cyclic(other, i + turn)] as const);
   return { pairs, worst: Math.sqrt((best?.cost ?? 0) / n) };
 }
 
@@ -234,7 +234,9 @@ function namedLike(base: Piece, piece: Piece): Piece {
   const middles = (p: Piece): readonly Point[] => p.edges.map((e) => e.path.start);
   const pairing = matchCorners(middles(base), middles(piece));
   const firstPoint = pairing?.pairs[0]?.[1];
-  const byPlace = piece.edges.findIndex((e) => firstPoint !== undefined && distance(e.path.start, firstPoint) < 1e-6);
+  const byPlace = piece.edges.findIndex(
+    (e) => firstPoint !== undefined && distance(e.path.start, firstPoint) < TOL.same,
+  );
   const fits = (turn: number): boolean => roles.every((r, i) => piece.edges[(i + turn) % n]?.role === r);
   const turn =
     byPlace >= 0 && fits(byPlace)
@@ -245,7 +247,7 @@ function namedLike(base: Piece, piece: Piece): Piece {
         );
   const names = new Map<string, string>();
   const edges = base.edges.map((e, i) => {
-    const mine = piece.edges[(i + turn) % n] as Piece['edges'][number];
+    const mine = cyclic(piece.edges, i + turn);
     names.set(mine.id, e.id);
     return { ...mine, id: e.id };
   });

@@ -9,6 +9,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import { mappedBeyond, type Piece } from '../../pattern/index.ts';
+import { TOL } from '../../units/index.ts';
 
 /** How a piece is brought from the sheet to the table: turned by an angle (clockwise as seen), then turned over. */
 export interface Orientation {
@@ -24,7 +25,7 @@ export function orientationOf(grain: { readonly from: Point; readonly to: Point 
   let turn = Math.PI / 2 - angle;
   while (turn > Math.PI / 2) turn -= Math.PI;
   while (turn <= -Math.PI / 2) turn += Math.PI;
-  return { angle: Math.abs(turn) < 1e-5 ? 0 : turn, mirrored: false };
+  return { angle: Math.abs(turn) < TOL.upright ? 0 : turn, mirrored: false };
 }
 
 const place =

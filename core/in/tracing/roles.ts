@@ -1,4 +1,4 @@
-import { boundsOf, endOf, flatten, pathLength, pointAt, type Path, type Point } from '../../geometry/index.ts';
+import { boundsOf, endOf, flatten, pathLength, pointAt, type Path } from '../../geometry/index.ts';
 import type { EdgeRole, Piece } from '../../pattern/index.ts';
 import { isStraight } from './corners.ts';
 import { sidePanel } from './rolePanels.ts';
@@ -17,6 +17,7 @@ import {
   within,
   type Seen,
 } from './roleSeen.ts';
+import { nth } from '../../units/index.ts';
 
 export type Part = Piece['part'];
 const BACKS: ReadonlySet<Part> = new Set<Part>(['back', 'skirtBack', 'sideBack', 'facingBack']);
@@ -56,7 +57,7 @@ function bodice(edges: readonly Seen[], centre: Seen, centreRole: EdgeRole, role
   const bottomFrom = (() => {
     let k = way.length;
     while (k > 0) {
-      const e = way[k - 1] as Seen;
+      const e = nth(way, k - 1);
       const down = within(looks(e.path), 90, 45) && middleOf(e.path).y > low;
       if (!down && !(e.dart && middleOf(e.path).y > low)) break;
       k--;
@@ -84,11 +85,11 @@ function bodice(edges: readonly Seen[], centre: Seen, centreRole: EdgeRole, role
     return;
   }
   let k = 0;
-  for (; k < first; k++) roles[(upper[k] as Seen).index] = 'neck';
+  for (; k < first; k++) roles[nth(upper, k).index] = 'neck';
   // A shoulder with a dart in it goes on behind the dart.
-  while (k < upper.length && (shoulders.includes(upper[k] as Seen) || (upper[k] as Seen).dart)) {
-    if (!shoulders.slice(shoulders.indexOf(upper[k] as Seen)).length) break;
-    roles[(upper[k] as Seen).index] = 'shoulder';
+  while (k < upper.length && (shoulders.includes(nth(upper, k)) || nth(upper, k).dart)) {
+    if (!shoulders.slice(shoulders.indexOf(nth(upper, k))).length) break;
+    roles[nth(upper, k).index] = 'shoulder';
     k++;
   }
   const rest = upper.slice(k);
@@ -155,8 +156,14 @@ function skirt(edges: readonly Seen[], centre: Seen | null, centreRole: EdgeRole
 function sleeve(edges: readonly Seen[], roles: EdgeRole[]): void {
   const all = boundsOf(edges.flatMap((e) => flatten(e.path, 1)));
   // The widest place is where cap and underarm seams meet.
-  const left = edges.flatMap((e) => [e.path.start]).sort((a, b) => a.x - b.x)[0] as Point;
-  const right = edges.flatMap((e) => [e.path.start]).sort((a, b) => b.x - a.x)[0] as Point;
+  const left = nth(
+    edges.flatMap((e) => [e.path.start]).sort((a, b) => a.x - b.x),
+    0,
+  );
+  const right = nth(
+    edges.flatMap((e) => [e.path.start]).sort((a, b) => b.x - a.x),
+    0,
+  );
   const line = Math.max(left.y, right.y);
   for (const e of edges) {
     const m = pointAt(e.path, pathLength(e.path) / 2);

@@ -1,6 +1,7 @@
 import { distance, mapPath, nearestOnPath, spansOf, type Box, type Point } from '../../geometry/index.ts';
 import { boundsOfStrokes, boxOf, MM_PER, type Lines, type Stroke, type UnitName } from './lines.ts';
 import { moveMarked } from './places.ts';
+import { nth } from '../../units/index.ts';
 
 /** A square found in a drawing, as printers are checked by. */
 export interface FoundSquare {
@@ -18,7 +19,10 @@ const NEAR = 0.06;
 
 /** The usual side a square was most likely meant to have, mm. */
 function meantSide(side: number): number | null {
-  const meant = [...USUAL].sort((p, q) => Math.abs(p - side) - Math.abs(q - side))[0] as number;
+  const meant = nth(
+    [...USUAL].sort((p, q) => Math.abs(p - side) - Math.abs(q - side)),
+    0,
+  );
   return Math.abs(meant - side) <= NEAR * meant ? meant : null;
 }
 /** The usual side of a box as wide as high; null for any other. */

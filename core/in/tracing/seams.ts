@@ -1,6 +1,7 @@
 import { distance, endOf, type Point } from '../../geometry/index.ts';
 import { edgesWithRole, type Edge, type EdgeRole, type Piece, type Seam, type SeamSide } from '../../pattern/index.ts';
 import { walkSeam, type Walk } from '../../paper/truing/index.ts';
+import { last, nth, cyclic } from '../../units/index.ts';
 
 /** More difference than this between two edges is hardly meant to be sewn, as a share of the shorter. */
 const UNLIKE = 0.35;
@@ -10,23 +11,20 @@ const CAP_EASE_MOST = 60;
 const all = (pieces: readonly Piece[], part: Piece['part']): Piece | undefined => pieces.find((p) => p.part === part);
 
 /** The end of a run of edges that lies nearest to (or farthest from) something. */
-const ends = (edges: readonly Edge[]): readonly [Point, Point] => [
-  (edges[0] as Edge).path.start,
-  endOf((edges.at(-1) as Edge).path),
-];
+const ends = (edges: readonly Edge[]): readonly [Point, Point] => [nth(edges, 0).path.start, endOf(last(edges).path)];
 
 /** Edges of a role in outline order, begun where the run begins even if the list wraps around. */
 function runOf(piece: Piece, role: EdgeRole): readonly Edge[] {
   const n = piece.edges.length;
   const has = (i: number): boolean => {
-    const e = piece.edges[(i + n) % n] as Edge;
+    const e = cyclic(piece.edges, i + n);
     return e.role === role || e.role === 'dart';
   };
   const start = piece.edges.findIndex((e, i) => e.role === role && !has(i - 1));
   const from = start < 0 ? piece.edges.findIndex((e) => e.role === role) : start;
   if (from < 0) return [];
   const out: Edge[] = [];
-  for (let k = 0; k < n && has(from + k); k++) out.push(piece.edges[(from + k) % n] as Edge);
+  for (let k = 0; k < n && has(from + k); k++) out.push(cyclic(piece.edges, from + k));
   const own = out.filter((e) => e.role === role);
   return own.length > 0 ? own : edgesWithRole(piece, role);
 }
@@ -41,7 +39,7 @@ function side(piece: Piece, edges: readonly Edge[], from: Point): SeamSide {
 
 const top = (piece: Piece): Point => {
   const points = piece.edges.map((e) => e.path.start);
-  return points.reduce((best, p) => (p.y < best.y ? p : best), points[0] as Point);
+  return points.reduce((best, p) => (p.y < best.y ? p : best), nth(points, 0));
 };
 /** A point of the piece far out at one of its centre lines. */
 function centreOf(piece: Piece): Point {

@@ -1,6 +1,7 @@
 import { clipPath, endOf, flatten, type Box, type Point } from '../../geometry/index.ts';
 import type { Lettering, Lines, Stroke } from './lines.ts';
 import { isFrame } from './together.ts';
+import { nth } from '../../units/index.ts';
 
 /** Where a page stands among the others, from 0. */
 export interface Cell {
@@ -102,7 +103,7 @@ function nearest(sorted: readonly number[], v: number): number {
   let [low, high] = [0, sorted.length];
   while (low < high) {
     const middle = (low + high) >> 1;
-    if ((sorted[middle] as number) < v) low = middle + 1;
+    if (nth(sorted, middle) < v) low = middle + 1;
     else high = middle;
   }
   return Math.min(Math.abs((sorted[low] ?? Infinity) - v), Math.abs((sorted[low - 1] ?? Infinity) - v));
@@ -139,7 +140,7 @@ class Joins {
     const key = (a * this.sides.length + b) * 2 + (way === 'right' ? 0 : 1);
     const there = of.get(key);
     if (there !== undefined) return there;
-    const [p, q] = [this.sides[a] as Sides, this.sides[b] as Sides];
+    const [p, q] = [nth(this.sides, a), nth(this.sides, b)];
     const made = way === 'right' ? beside(p, q, this.window, overlap) : below(p, q, this.window, overlap);
     of.set(key, made);
     return made;

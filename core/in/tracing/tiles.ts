@@ -1,5 +1,5 @@
 import { boundsOf, endOf, flatten, spansOf, type Box, type Point } from '../../geometry/index.ts';
-import { TOL } from '../../units/index.ts';
+import { TOL, nth } from '../../units/index.ts';
 import { sizeOf } from './likeness.ts';
 import { boxOf, type Lines, type Stroke } from './lines.ts';
 import { byShared } from './sharedTiles.ts';
@@ -68,18 +68,14 @@ function drawingPages(lines: Lines, perPage: readonly (readonly Stroke[])[]): re
   // The first page of most files holds only words and a square to measure: no line of it is longer than its frame.
   const size = lines.pages.map((p) => Math.min(p.width, p.height));
   const telling = all.filter((i) => {
-    const frame = frameOf(perPage[i] ?? [], lines.pages[i] as { width: number; height: number });
+    const frame = frameOf(perPage[i] ?? [], nth(lines.pages, i));
     return (
       frame !== null ||
       (perPage[i] ?? []).some((s) => {
         const b = boxOf(s.path);
-        const page = lines.pages[i] as { width: number; height: number };
+        const page = nth(lines.pages, i);
         return (
-          sizeOf(b) > 0.9 * (size[i] as number) ||
-          b.minX < 0 ||
-          b.minY < 0 ||
-          b.maxX > page.width ||
-          b.maxY > page.height
+          sizeOf(b) > 0.9 * nth(size, i) || b.minX < 0 || b.minY < 0 || b.maxX > page.width || b.maxY > page.height
         );
       })
     );
@@ -138,7 +134,7 @@ export function proposeTiles(lines: Lines): TileProposal {
   const page = lines.pages[first] ?? { width: 210, height: 297 };
   if (lines.pages.length === 1)
     return { placing: [{ x: 0, y: 0 }], window: null, full: null, by: 'single', overlap: 0, columns: 1 };
-  const frames = pages.map((i) => frameOf(perPage[i] ?? [], lines.pages[i] as typeof page));
+  const frames = pages.map((i) => frameOf(perPage[i] ?? [], nth(lines.pages, i)));
   const drawn = frames.find((f) => f !== null);
   const frame = drawn ?? { minX: 0, minY: 0, maxX: page.width, maxY: page.height };
   const full = drawn ?? shownOn(lines, pages);

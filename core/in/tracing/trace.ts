@@ -17,7 +17,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import { partAtCentre, type EdgeRole, type LevelName, type Mark, type Piece } from '../../pattern/index.ts';
-import { ok, refuse, TOL, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result, nth, cyclic } from '../../units/index.ts';
 import type { Ring } from './chain.ts';
 import { edgesAt } from './corners.ts';
 import { findDarts, type FoundDart } from './darts.ts';
@@ -140,14 +140,14 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
     choices.said.filter((s) => s.role !== undefined || s.allowance !== undefined),
   );
   const roles = parts.map((p, i): EdgeRole =>
-    p.mouth >= 0 ? 'dart' : (last(saidOfParts[i] ?? [], 'role') ?? (proposed[i] as EdgeRole)),
+    p.mouth >= 0 ? 'dart' : (last(saidOfParts[i] ?? [], 'role') ?? nth(proposed, i)),
   );
   const edges = parts.map((p, i): TracedEdge => {
     const k = nearestOf(seams, p.path);
     const given = p.mouth >= 0 ? undefined : last(saidOfParts[i] ?? [], 'allowance');
     return {
       path: p.path,
-      role: roles[i] as EdgeRole,
+      role: nth(roles, i),
       allowance: i === foldPart ? 0 : (given ?? allowances[k] ?? allowance),
       fold: i === foldPart,
     };
@@ -185,18 +185,18 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
     cut: choices.cut,
     half: choices.half && HALVES.has(choices.part) && !whole,
     fold: foldPart < 0 ? null : (ids[foldPart] ?? null),
-    edges: edges.map((e, i) => ({ id: ids[i] as string, role: e.role, path: e.path, allowance: e.allowance })),
+    edges: edges.map((e, i) => ({ id: nth(ids, i), role: e.role, path: e.path, allowance: e.allowance })),
     darts: mouths.flatMap((m, i) => {
       const k = parts.findIndex((p) => p.mouth === i);
       if (k < 0) return [];
-      const before = roles[(k + roles.length - 1) % roles.length] as EdgeRole;
-      const after = roles[(k + 1) % roles.length] as EdgeRole;
+      const before = cyclic(roles, k - 1);
+      const after = cyclic(roles, k + 1);
       const kind = DART_OF[before] ?? DART_OF[after] ?? 'other';
       return [
         {
           id: `dart${i + 1}`,
           kind,
-          mouth: ids[k] as string,
+          mouth: nth(ids, k),
           tip: m.dart.tip,
           foldToward: foldOf(kind, parts[k]?.path, table.path, centreX),
           ...(m.dart.sign === 'cut' && cutting ? { cutAway: allowance } : {}),
@@ -256,7 +256,7 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
       const path = parts[k]?.path;
       if (!path) return;
       const at = lengthTo(path, nearestOnPath(path, n.at));
-      out.push({ kind: 'notch', id: `notch${i + 1}`, edge: ids[k] as string, at, count: n.count });
+      out.push({ kind: 'notch', id: `notch${i + 1}`, edge: nth(ids, k), at, count: n.count });
     });
     if (grain) out.push({ kind: 'grain', id: 'grain', ...grain });
     if (bustPoint) out.push({ kind: 'bustPoint', id: 'bustPoint', at: bustPoint });

@@ -17,7 +17,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import type { EdgeRole } from '../../pattern/index.ts';
-import { TOL } from '../../units/index.ts';
+import { TOL, nth } from '../../units/index.ts';
 import { bevels, cornersOf, type Corner } from './corners.ts';
 import type { Stroke } from './lines.ts';
 import { notchesOn, type FoundNotch } from './marks.ts';
@@ -100,10 +100,10 @@ export function mitre(
   const out = [...paths];
   for (const i of gone) {
     const [b, a] = [(i + n - 1) % n, (i + 1) % n];
-    const before = out[b] as Path;
-    const after = out[a] as Path;
+    const before = nth(out, b);
+    const after = nth(out, a);
     const meet = lineMeet(endOf(before), endTangent(before), after.start, startTangent(after));
-    const bevel = paths[i] as Path;
+    const bevel = nth(paths, i);
     const p = meet && meet.s > 0 && meet.r < 0 && Math.max(meet.s, -meet.r) < 4 * most ? meet.point : middle(bevel);
     out[b] = joinPaths([before, polyline([endOf(before), p])]);
     out[a] = joinPaths([polyline([p, after.start]), after]);

@@ -9,7 +9,7 @@ import {
   type Path,
   type Point,
 } from '../../geometry/index.ts';
-import { ok, refuse, TOL, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result, nth, cyclic } from '../../units/index.ts';
 import type { Stroke } from './lines.ts';
 
 /** A place read off a mat: a corner, or a place that a curve runs through. */
@@ -25,14 +25,14 @@ export type TypedError = 'typed-too-few' | 'typed-same-place' | 'typed-no-area' 
 export function outlineThrough(points: readonly TypedPoint[]): Result<Path, TypedError> {
   if (points.length < 3) return refuse('typed-too-few', { count: points.length });
   const n = points.length;
-  const twice = points.findIndex((p, i) => distance(p, points[(i + 1) % n] as Point) < TOL.meets);
+  const twice = points.findIndex((p, i) => distance(p, cyclic(points, i + 1)) < TOL.meets);
   if (twice >= 0) return refuse('typed-same-place', { row: twice + 1, next: ((twice + 1) % n) + 1 });
   const first = points.findIndex((p) => !p.curve);
   if (first < 0) return refuse('typed-no-corner');
   const ring = [...points.slice(first), ...points.slice(0, first)];
   const parts: Path[] = [];
-  let run: Point[] = [ring[0] as Point];
-  for (const p of [...ring.slice(1), ring[0] as TypedPoint]) {
+  let run: Point[] = [nth(ring, 0)];
+  for (const p of [...ring.slice(1), nth(ring, 0)]) {
     run.push({ x: p.x, y: p.y });
     if (p.curve) continue;
     parts.push(run.length === 2 ? polyline(run) : fitCurve(run));

@@ -1,6 +1,6 @@
 import { flatten, type Point } from '../../geometry/index.ts';
 import { cuttingLine, mirrorPiece, requireEdge, unfoldPiece, type Piece } from '../../pattern/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { TOL, ok, refuse, type Result, nth, cyclic } from '../../units/index.ts';
 import { CELL, Ground, maskOf, type Mask } from './mask.ts';
 
 /** Cloth widths one meets in shops, mm. */
@@ -55,7 +55,7 @@ function alongGrain(piece: Piece, ring: readonly Point[]): readonly Point[] {
   const angle = Math.atan2(grain.to.x - grain.from.x, grain.to.y - grain.from.y);
   // Up or down the grain is the same here; what counts is the line.
   const turn = Math.abs(angle) > Math.PI / 2 ? angle - Math.sign(angle) * Math.PI : angle;
-  if (Math.abs(turn) < 1e-9) return ring;
+  if (Math.abs(turn) < TOL.zero) return ring;
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
   return ring.map((p) => ({ x: p.x * cos - p.y * sin, y: p.x * sin + p.y * cos }));
 }
@@ -70,7 +70,7 @@ const turnOver = (ring: readonly Point[]): readonly Point[] => toOrigin(ring.map
 const areaOf = (ring: readonly Point[]): number =>
   Math.abs(
     ring.reduce((sum, p, i) => {
-      const q = ring[(i + 1) % ring.length] as Point;
+      const q = cyclic(ring, i + 1);
       return sum + p.x * q.y - q.x * p.y;
     }, 0),
   ) / 2;
@@ -131,7 +131,7 @@ function shuffled<T>(items: readonly T[], seed: number): readonly T[] {
   // Neighbours change places: what is large still comes early.
   for (let i = 0; i + 1 < out.length; i++) {
     const j = Math.min(out.length - 1, i + Math.floor(random() * 3));
-    [out[i], out[j]] = [out[j] as T, out[i] as T];
+    [out[i], out[j]] = [nth(out, j), nth(out, i)];
   }
   return out;
 }
@@ -180,9 +180,9 @@ export function layOutAll(
 ): readonly Result<Layout, LayoutError>[] {
   const all = wishes.map((wish, i) => layOut(pieces, wish, (d, of) => onTry?.(i * of + d, of * wishes.length)));
   return all.map((own, i) => {
-    const wish = wishes[i] as ClothWish;
+    const wish = nth(wishes, i);
     const narrower = all.flatMap((other, k) => {
-      const w = wishes[k] as ClothWish;
+      const w = nth(wishes, k);
       return other.ok && w.width <= wish.width && w.fold === wish.fold && w.oneWay === wish.oneWay ? [other.value] : [];
     });
     const best = narrower.sort((a, b) => a.length - b.length)[0];

@@ -1,4 +1,5 @@
 import type { Point } from '../../geometry/index.ts';
+import { nth } from '../../units/index.ts';
 
 /** Cell of the cloth, mm: what a hand can lay to. Pieces keep apart by up to one cell. */
 export const CELL = 5;
@@ -43,7 +44,7 @@ export function maskOf(ring: readonly Point[]): Mask {
 function crossings(ring: readonly Point[], y: number): readonly number[] {
   const out: number[] = [];
   for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const [a, b] = [ring[j] as Point, ring[i] as Point];
+    const [a, b] = [nth(ring, j), nth(ring, i)];
     if (a.y > y === b.y > y) continue;
     out.push(a.x + ((y - a.y) / (b.y - a.y)) * (b.x - a.x));
   }

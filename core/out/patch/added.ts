@@ -2,7 +2,7 @@ import { move, type Point, type Rigid } from '../../geometry/index.ts';
 import { alike, CUT_AS, type Draft, type DraftStep, type Side } from '../../fitting/plan/index.ts';
 import type { Frame, PieceFrame, Run } from '../../alterations/index.ts';
 import { centreEdgeOf, middleX, paperOutline, requireEdge, type Piece } from '../../pattern/index.ts';
-import { TOL } from '../../units/index.ts';
+import { TOL, nth } from '../../units/index.ts';
 import { common, FLAT, grow, regionOf, unite, without, type Region } from './regions.ts';
 
 /** The tissue one has, by piece: where it lies by now, within the seam lines. */
@@ -41,7 +41,7 @@ function papersOf({ panels, moves }: PieceFrame): readonly Region[] {
     const ys = region.flat().flatMap((p) => (Math.abs(p.x - at) < TOL.join ? [p.y] : []));
     return ys.length > 1 ? ([Math.min(...ys), Math.max(...ys)] as const) : null;
   });
-  const [top, bottom] = [0, 1].map((i) => ends.flatMap((e) => (e ? [e[i] as number] : [])));
+  const [top, bottom] = [0, 1].map((i) => ends.flatMap((e) => (e ? [nth(e, i)] : [])));
   const [highest, lowest] = [Math.min(...(top ?? [])), Math.max(...(bottom ?? []))];
   const away = at + (at > middleX(moves.from) ? FAR : -FAR);
   return own.map((region, i) => {

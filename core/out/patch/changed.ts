@@ -1,6 +1,6 @@
 import { distance, pointAt, type Point } from '../../geometry/index.ts';
 import { cuttingLine, dartShape, edgeOf, paperOutline, type Mark, type Piece } from '../../pattern/index.ts';
-import { TOL } from '../../units/index.ts';
+import { TOL, nth } from '../../units/index.ts';
 import { about, either, FLAT, grow, regionOf, unite, type Region } from './regions.ts';
 
 /** Paper about a mark that has moved, mm: what a notch or a cross takes. */
@@ -17,7 +17,7 @@ const triangle = (piece: Piece): Map<string, readonly Point[]> =>
     }),
   );
 const sameCorners = (a: readonly Point[], b: readonly Point[] | undefined): boolean =>
-  b !== undefined && a.every((p, i) => distance(p, b[i] as Point) < TOL.seam);
+  b !== undefined && a.every((p, i) => distance(p, nth(b, i)) < TOL.seam);
 
 /** Darts drawn on one piece and not so on the other: their wedges. */
 function dartsApart(a: Piece, b: Piece): Region {

@@ -9,7 +9,7 @@ import {
   xorD,
 } from '@countertype/clipper2-ts';
 import { flatten, type Path, type Point } from '../../geometry/index.ts';
-import { TOL } from '../../units/index.ts';
+import { TOL, cyclic } from '../../units/index.ts';
 
 /**
  * Paper by its outlines: closed rings of points, holes wound the other way round. Regions say where paper lies; the
@@ -48,7 +48,7 @@ export const grow = (region: Region, by: number): Region =>
 export const ringArea = (ring: Ring): number => {
   let sum = 0;
   ring.forEach((a, i) => {
-    const b = ring[(i + 1) % ring.length] as Point;
+    const b = cyclic(ring, i + 1);
     sum += a.x * b.y - b.x * a.y;
   });
   return sum / 2;

@@ -5,6 +5,7 @@ import type { Placed } from '../pages.ts';
 import { BLUE, GREY, INK, POINT, type MmCanvas } from './canvas.ts';
 import type { PdfInput, PdfLabel } from './input.ts';
 import type { Layers } from './layers.ts';
+import { nth } from '../../units/index.ts';
 
 const PAPER_ADDED = '#FFF3B0';
 const CENTRE_DASH = [10, 2, 2, 2];
@@ -34,7 +35,7 @@ function drawLines(c: MmCanvas, drawing: PieceDrawing, input: PdfInput, layers: 
   const added = input.added?.[piece.id];
   if (added)
     layers.on('added', () => {
-      for (const ring of added) c.path(polyline([...ring, ring[0] as Point]), true);
+      for (const ring of added) c.path(polyline([...ring, nth(ring, 0)]), true);
       c.fillAndStroke(PAPER_ADDED, GREY, 0.15);
     });
   if (before) layers.on('original', () => void c.path(paperOutline(before), true).stroke(GREY, 0.2, [1, 1.2]));

@@ -1,9 +1,10 @@
-import { add, type Point } from '../../geometry/index.ts';
+import { add } from '../../geometry/index.ts';
 import { MARGIN, type PageMap, type Tile } from '../pages.ts';
 import { GREY, INK, POINT, type MmCanvas } from './canvas.ts';
 import { drawPlaced } from './drawPlaced.ts';
 import type { Layers } from './layers.ts';
 import type { PdfInput } from './input.ts';
+import { nth } from '../../units/index.ts';
 
 /** One page of the drawing: its part of every piece, frame, joining marks and names. */
 export function tilePage(c: MmCanvas, input: PdfInput, tile: Tile, layers: Layers): void {
@@ -42,7 +43,7 @@ function joinMarks(c: MmCanvas, map: PageMap, tile: Tile): void {
     const p = { x: MARGIN + x, y: MARGIN + y };
     const d = 3.5;
     const points = [add(p, { x: -d, y: 0 }), add(p, { x: 0, y: -d }), add(p, { x: d, y: 0 }), add(p, { x: 0, y: d })];
-    c.path({ start: points[0] as Point, segments: points.slice(1).map((to) => ({ kind: 'line', to })) }, true).stroke(
+    c.path({ start: nth(points, 0), segments: points.slice(1).map((to) => ({ kind: 'line', to })) }, true).stroke(
       INK,
       0.25,
     );

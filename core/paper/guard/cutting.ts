@@ -9,7 +9,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import { cuttingEdges, cuttingLine, type Piece } from '../../pattern/index.ts';
-import { TOL } from '../../units/index.ts';
+import { TOL, nth, cyclic } from '../../units/index.ts';
 import type { Fault, FaultCode } from './fault.ts';
 import { ringFrom, toChord, type Ring } from './ring.ts';
 
@@ -46,8 +46,8 @@ export function cuttingFaults(piece: Piece, say: Say): void {
 
 function* samples(points: readonly Point[]): Generator<Point> {
   for (let i = 0; i + 1 < points.length; i++) {
-    const a = points[i] as Point;
-    const b = points[i + 1] as Point;
+    const a = nth(points, i);
+    const b = nth(points, i + 1);
     const n = Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / STRIDE));
     for (let k = 0; k < n; k++) yield lerp(a, b, k / n);
   }
@@ -57,7 +57,7 @@ function* samples(points: readonly Point[]): Generator<Point> {
 function offBy(p: Point, seam: Ring, allowances: readonly number[], largest: number): number {
   const { points } = seam;
   const near = nearestChord(p, points);
-  const beside = around(seam, near.chord, near.t, largest).map((e) => allowances[e] as number);
+  const beside = around(seam, near.chord, near.t, largest).map((e) => nth(allowances, e));
   const least = Math.min(...beside);
   if (insidePolygon(p, points) && near.distance > TOL.allowance) return near.distance + least;
   const most = Math.max(...beside);
@@ -65,7 +65,7 @@ function offBy(p: Point, seam: Ring, allowances: readonly number[], largest: num
   if (least > near.distance) return Math.max(0, least - near.distance - (most > least ? STEP : 0));
   if (near.distance <= most + TOL.allowance) return 0;
   // In a hollow the step to a wider allowance may lie farther along.
-  const wider = around(seam, near.chord, near.t, 6 * largest).map((e) => allowances[e] as number);
+  const wider = around(seam, near.chord, near.t, 6 * largest).map((e) => nth(allowances, e));
   if (near.distance <= Math.max(...wider) + TOL.allowance) return 0;
   // Past a sharp corner the mitre runs on, beside its neighbours too; the limit is the one it is drawn with.
   if (points.some((q, i) => isSharp(seam, i) && Math.hypot(p.x - q.x, p.y - q.y) <= MITRE_LIMIT * largest)) return 0;
@@ -78,9 +78,9 @@ function nearestChord(p: Point, points: readonly Point[]) {
   let best = Infinity;
   let chord = 0;
   let at = 0;
-  let a = points[points.length - 1] as Point;
+  let a = nth(points, points.length - 1);
   for (let i = 0; i < points.length; i++) {
-    const b = points[i] as Point;
+    const b = nth(points, i);
     const ux = b.x - a.x;
     const uy = b.y - a.y;
     const square = ux * ux + uy * uy;
@@ -104,16 +104,16 @@ function nearestChord(p: Point, points: readonly Point[]) {
 function around({ points, edge }: Ring, chord: number, t: number, reach: number): readonly number[] {
   const n = points.length;
   const size = (i: number): number => {
-    const a = points[i] as Point;
-    const b = points[(i + 1) % n] as Point;
+    const a = nth(points, i);
+    const b = cyclic(points, i + 1);
     return Math.hypot(b.x - a.x, b.y - a.y);
   };
-  const found = new Set([edge[chord] as number]);
+  const found = new Set([nth(edge, chord)]);
   for (const way of [1, -1]) {
     let rest = reach - size(chord) * (way > 0 ? 1 - t : t);
     for (let k = 1; k < n && rest >= 0; k++) {
       const i = (chord + way * k + n * k) % n;
-      found.add(edge[i] as number);
+      found.add(nth(edge, i));
       rest -= size(i);
     }
   }
@@ -123,17 +123,16 @@ function around({ points, edge }: Ring, chord: number, t: number, reach: number)
 /** A corner that turns outward by more than this has a mitre, radians. */
 const SHARP = 0.2;
 function isSharp({ points }: Ring, i: number): boolean {
-  const n = points.length;
-  const [a, b, c] = [points[(i + n - 1) % n] as Point, points[i] as Point, points[(i + 1) % n] as Point];
+  const [a, b, c] = [cyclic(points, i - 1), nth(points, i), cyclic(points, i + 1)];
   return turnBetween(sub(b, a), sub(c, b)) > SHARP;
 }
 
 function liesOnAnother(p: Point, { points, edge }: Ring, allowances: readonly number[]): boolean {
   const nearest = allowances.map(() => Infinity);
   points.forEach((a, i) => {
-    const e = edge[i] as number;
-    const { distance } = toChord(p, a, points[(i + 1) % points.length] as Point);
-    nearest[e] = Math.min(nearest[e] as number, distance);
+    const e = nth(edge, i);
+    const { distance } = toChord(p, a, cyclic(points, i + 1));
+    nearest[e] = Math.min(nth(nearest, e), distance);
   });
-  return nearest.some((d, e) => Math.abs(d - (allowances[e] as number)) <= TOL.allowance);
+  return nearest.some((d, e) => Math.abs(d - nth(allowances, e)) <= TOL.allowance);
 }

@@ -3,6 +3,7 @@ import { dartShape, edgeOf, type Dart, type Piece } from '../../pattern/index.ts
 import type { Fault, FaultCode } from './fault.ts';
 import { chordsCross, ringOf } from './ring.ts';
 import { holds } from './structure.ts';
+import { cyclic } from '../../units/index.ts';
 
 type Say = (code: FaultCode, data?: Fault['data'], at?: Fault['at']) => void;
 
@@ -49,7 +50,7 @@ function legsOf(piece: Piece, dart: Dart): Legs | null {
 function leavesPiece(piece: Piece, [a, b]: readonly [Point, Point]): boolean {
   const { points, box } = ringOf(piece);
   if (!boxesMeet(box, boundsOf([a, b]))) return true;
-  return points.some((p, i) => chordsCross(a, b, p, points[(i + 1) % points.length] as Point));
+  return points.some((p, i) => chordsCross(a, b, p, cyclic(points, i + 1)));
 }
 
 const acrossEachOther = (one: Legs, two: Legs): boolean =>

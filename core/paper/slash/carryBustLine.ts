@@ -11,7 +11,7 @@ import {
   type Rigid,
 } from '../../geometry/index.ts';
 import type { BustStretch } from '../../pattern/index.ts';
-import { TOL } from '../../units/index.ts';
+import { TOL, nth, cyclic } from '../../units/index.ts';
 
 /** Part of the paper at rest, and where it goes. */
 interface Panel {
@@ -23,7 +23,7 @@ interface Panel {
 function crossings(from: Point, to: Point, ring: readonly Point[]): readonly number[] {
   const way = sub(to, from);
   return ring.flatMap((a, i) => {
-    const along = sub(ring[(i + 1) % ring.length] as Point, a);
+    const along = sub(cyclic(ring, i + 1), a);
     const across = cross(way, along);
     if (Math.abs(across) < TOL.same) return [];
     const t = cross(sub(a, from), along) / across;
@@ -43,12 +43,12 @@ export function carryBustLine(line: readonly BustStretch[], panels: readonly Pan
     const places = [0, ...rings.flatMap((r) => crossings(from, to, r)), 1].sort((a, b) => a - b);
     const parts: { start: number; end: number; motion: Rigid }[] = [];
     for (const [i, start] of places.slice(0, -1).entries()) {
-      const end = places[i + 1] as number;
+      const end = nth(places, i + 1);
       if ((end - start) * size < TOL.legs) continue;
       const middle = lerp(from, to, (start + end) / 2);
       const panel = panels[rings.findIndex((r) => insidePolygon(middle, r))];
       const before = parts.at(-1);
-      const motion = panel?.motion ?? before?.motion ?? (panels[0] as Panel).motion;
+      const motion = panel?.motion ?? before?.motion ?? nth(panels, 0).motion;
       if (before && before.motion === motion) before.end = end;
       else parts.push({ start: before ? before.end : 0, end, motion });
     }

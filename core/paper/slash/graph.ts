@@ -23,7 +23,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import type { Piece } from '../../pattern/index.ts';
-import { ok, refuse, TOL, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result, nth, cyclic } from '../../units/index.ts';
 
 export interface Cut {
   readonly id: string;
@@ -65,7 +65,7 @@ export interface SlashGraph {
 
 /** Cuts broken at every meeting with each other, as straight segments between shared points. */
 function brokenCuts(cuts: readonly Cut[]): readonly { readonly a: Point; readonly b: Point; readonly cut: string }[] {
-  const raw = cuts.flatMap((c) => c.points.slice(1).map((b, i) => ({ a: c.points[i] as Point, b, cut: c.id })));
+  const raw = cuts.flatMap((c) => c.points.slice(1).map((b, i) => ({ a: nth(c.points, i), b, cut: c.id })));
   return raw.flatMap((s, i) => {
     const u = sub(s.b, s.a);
     const size = norm(u);
@@ -89,7 +89,7 @@ function brokenCuts(cuts: readonly Cut[]): readonly { readonly a: Point; readonl
     });
     const sorted = [...new Set(stops)].filter((t) => t >= 0 && t <= 1).sort((p, q) => p - q);
     return sorted.slice(1).flatMap((t, k) => {
-      const t0 = sorted[k] as number;
+      const t0 = nth(sorted, k);
       return (t - t0) * size < TOL.node ? [] : [{ a: lerp(s.a, s.b, t0), b: lerp(s.a, s.b, t), cut: s.cut }];
     });
   });
@@ -126,9 +126,9 @@ export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, G
   });
   for (const s of ends)
     for (const edge of piece.edges)
-      for (const hit of intersectPaths(polyline([nodes[s.from] as Point, nodes[s.to] as Point]), edge.path)) {
+      for (const hit of intersectPaths(polyline([nth(nodes, s.from), nth(nodes, s.to)]), edge.path)) {
         const nearEnd = [s.from, s.to].some(
-          (n) => onOutline.has(n) && distance(nodes[n] as Point, hit.point) < 5 * TOL.join,
+          (n) => onOutline.has(n) && distance(nth(nodes, n), hit.point) < 5 * TOL.join,
         );
         if (!nearEnd) return refuse('cut-leaves-piece', { cut: s.cut, edge: edge.id, piece: piece.name });
       }
@@ -142,7 +142,7 @@ export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, G
       .sort((a, b) => a.span - b.span || a.t - b.t);
     let rest = edge.path;
     for (const stop of here) {
-      const p = nodes[stop.node] as Point;
+      const p = nth(nodes, stop.node);
       if (distance(p, edge.path.start) < TOL.join) {
         const last = portions.at(-1);
         if (last) portions[portions.length - 1] = { ...last, node: stop.node };
@@ -160,23 +160,23 @@ export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, G
   const first = piece.edges[0];
   for (const [node, at] of onOutline) {
     const last = portions.at(-1);
-    if (last && first && at.edge === 0 && distance(nodes[node] as Point, first.path.start) < TOL.join)
+    if (last && first && at.edge === 0 && distance(nth(nodes, node), first.path.start) < TOL.join)
       portions[portions.length - 1] = { ...last, node };
   }
 
   const halfEdges: HalfEdge[] = [];
   const stops = portions.flatMap((p, i) => (p.node >= 0 ? [i] : []));
   stops.forEach((stop, k) => {
-    const next = stops[(k + 1) % stops.length] as number;
+    const next = cyclic(stops, k + 1);
     const run: number[] = [];
     for (let i = (stop + 1) % portions.length; ; i = (i + 1) % portions.length) {
       run.push(i);
       if (i === next) break;
     }
     halfEdges.push({
-      from: (portions[stop] as Portion).node,
-      to: (portions[next] as Portion).node,
-      path: joinPaths(run.map((i) => (portions[i] as Portion).path)),
+      from: nth(portions, stop).node,
+      to: nth(portions, next).node,
+      path: joinPaths(run.map((i) => nth(portions, i).path)),
       portions: run,
       twin: -1,
       cut: null,
@@ -184,21 +184,21 @@ export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, G
   });
   for (const s of ends) {
     const at = halfEdges.length;
-    const a = nodes[s.from] as Point;
-    const b = nodes[s.to] as Point;
+    const a = nth(nodes, s.from);
+    const b = nth(nodes, s.to);
     halfEdges.push({ from: s.from, to: s.to, path: polyline([a, b]), portions: [], twin: at + 1, cut: s.cut });
     halfEdges.push({ from: s.to, to: s.from, path: polyline([b, a]), portions: [], twin: at, cut: s.cut });
   }
   const { faceOf, faces } = traceFaces(halfEdges);
   if (faces.length < 2) return refuse('cut-divides-nothing', { piece: piece.name });
-  const outlines = faces.map((f) => joinPaths(f.map((h) => (halfEdges[h] as HalfEdge).path)));
+  const outlines = faces.map((f) => joinPaths(f.map((h) => nth(halfEdges, h).path)));
   const grazed = faces[outlines.findIndex((o) => Math.abs(signedArea(spansOf(o))) < TOL.panel)];
   if (grazed) {
     const cut = grazed.flatMap((h) => halfEdges[h]?.cut ?? [])[0] ?? '';
     const edge = grazed.flatMap((h) => halfEdges[h]?.portions ?? []).map((p) => portions[p]?.edge ?? '')[0] ?? '';
     return refuse('cut-leaves-piece', { cut, edge, piece: piece.name });
   }
-  const rings = faces.map((f) => flatten(joinPaths(f.map((h) => (halfEdges[h] as HalfEdge).path)), 0.5));
+  const rings = faces.map((f) => flatten(joinPaths(f.map((h) => nth(halfEdges, h).path)), 0.5));
   return ok({ nodes, portions, halfEdges, faceOf, faces, rings });
 }
 
@@ -219,7 +219,7 @@ function traceFaces(halfEdges: readonly HalfEdge[]): { readonly faceOf: number[]
     while (faceOf[at] === -1) {
       faceOf[at] = faces.length;
       face.push(at);
-      const edge = halfEdges[at] as HalfEdge;
+      const edge = nth(halfEdges, at);
       const back = angleOf(scale(endTangent(edge.path), -1));
       let best = -1;
       let least = Infinity;

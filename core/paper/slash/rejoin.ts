@@ -21,7 +21,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import type { Edge } from '../../pattern/index.ts';
-import { TOL } from '../../units/index.ts';
+import { TOL, cyclic } from '../../units/index.ts';
 
 /** How two moved portions of the outline meet again at a cut node. */
 export interface Joint {
@@ -83,7 +83,7 @@ function trimmed(before: Path, after: Path, p: PathHit['first'], q: PathHit['fir
 /** Closes the rounding left where a vanished mouth let two edges meet. */
 export function rejoined(edges: readonly Edge[]): readonly Edge[] {
   return edges.map((edge, i) => {
-    const before = edges[(i + edges.length - 1) % edges.length] as Edge;
+    const before = cyclic(edges, i - 1);
     const start = endOf(before.path);
     return distance(start, edge.path.start) === 0 || distance(start, edge.path.start) > TOL.join
       ? edge

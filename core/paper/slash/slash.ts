@@ -16,8 +16,8 @@ import {
   type Rigid,
 } from '../../geometry/index.ts';
 import { bustLineOf, type Edge, type Mark, type Piece } from '../../pattern/index.ts';
-import { ok, refuse, TOL, type Result } from '../../units/index.ts';
-import { divide, type Cut, type GraphError, type HalfEdge, type Portion, type SlashGraph } from './graph.ts';
+import { ok, refuse, TOL, type Result, nth, cyclic } from '../../units/index.ts';
+import { divide, type Cut, type GraphError, type SlashGraph } from './graph.ts';
 import { carryBustLine } from './carryBustLine.ts';
 import { DONE, motionOf, type PanelSpec, type Progress } from './motion.ts';
 import { gapsOf, type Gap } from './gaps.ts';
@@ -92,7 +92,7 @@ export function cutPiece(piece: Piece, spec: Pick<SlashSpec, 'cuts' | 'panels'>)
     piece,
     graph: graph.value,
     names,
-    outlines: faces.map((f) => joinPaths(f.map((h) => (halfEdges[h] as HalfEdge).path))),
+    outlines: faces.map((f) => joinPaths(f.map((h) => nth(halfEdges, h).path))),
     edgeLengths: piece.edges.map((e) => pathLength(e.path)),
     portionLengths: portions.map((p) => pathLength(p.path)),
     dartFaces: piece.darts.map((d) => faceAt(d.tip)),
@@ -114,7 +114,7 @@ function facesOfMarks(
       const face = faceAt(at);
       return [face, face];
     }
-    return [graph.faceOf[on] as number, graph.faceOf[(graph.halfEdges[on] as HalfEdge).twin] as number];
+    return [nth(graph.faceOf, on), graph.faceOf[nth(graph.halfEdges, on).twin] as number];
   });
   return { markFaces: pairs.map((p) => p[0]), markOthers: pairs.map((p) => p[1]) };
 }
@@ -137,20 +137,20 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
   }
   const panels = names.map((id, f): Panel => ({
     id,
-    outline: outlines[f] as Path,
-    motion: motions[f] as Rigid,
+    outline: nth(outlines, f),
+    motion: nth(motions, f),
   }));
   if (motions.every(isRest)) {
     const lengths = Object.fromEntries(
-      piece.edges.map((e, i) => [e.id, { before: edgeLengths[i] as number, after: edgeLengths[i] as number }]),
+      piece.edges.map((e, i) => [e.id, { before: nth(edgeLengths, i), after: nth(edgeLengths, i) }]),
     );
     return ok({ piece, panels, gaps: [], lengths });
   }
 
   const folds = new Set(spec.panels.flatMap((p) => (p.fold ? [names.indexOf(p.id)] : [])));
   const faceOfPortion = new Map<number, number>();
-  graph.halfEdges.forEach((h, i) => h.portions.forEach((p) => faceOfPortion.set(p, graph.faceOf[i] as number)));
-  const moved = graph.portions.map((p, i) => movePath(p.path, motions[faceOfPortion.get(i) ?? 0] as Rigid));
+  graph.halfEdges.forEach((h, i) => h.portions.forEach((p) => faceOfPortion.set(p, nth(graph.faceOf, i))));
+  const moved = graph.portions.map((p, i) => movePath(p.path, nth(motions, faceOfPortion.get(i) ?? 0)));
   const cutFrom = graph.portions.map(() => 0);
   // A rigid motion keeps lengths: only what is trimmed is measured again.
   const keptLengths = [...portionLengths];
@@ -161,23 +161,23 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
   const between = at.close < 1 && spec.panels.some((p) => p.after);
   const folded = (i: number): boolean => folds.has(faceOfPortion.get(i) ?? -1);
   for (let i = 0; i < n; i++) {
-    const node = (graph.portions[i] as Portion).node;
+    const node = nth(graph.portions, i).node;
     if (node < 0) continue;
     const j = (i + 1) % n;
     // A folded wedge leaves a straight line from neighbour to neighbour, drawn below.
     if (folded(i) || folded(j)) continue;
-    const before = moved[i] as Path;
-    const after = moved[j] as Path;
+    const before = nth(moved, i);
+    const after = nth(moved, j);
     const joint =
       joinPortions(before, after, cutDirection(graph, node, motions)) ?? (between ? across(before, after) : null);
     if (!joint || joint.before.segments.length === 0 || joint.after.segments.length === 0)
-      return refuse('overlap-too-large', { edge: (graph.portions[i] as Portion).edge });
+      return refuse('overlap-too-large', { edge: nth(graph.portions, i).edge });
     moved[i] = joint.before;
     moved[j] = joint.after;
     if (joint.before !== before) keptLengths[i] = pathLength(joint.before);
     if (joint.after !== after) {
       const kept = pathLength(joint.after);
-      cutFrom[j] = (cutFrom[j] ?? 0) + (keptLengths[j] as number) - kept;
+      cutFrom[j] = (cutFrom[j] ?? 0) + nth(keptLengths, j) - kept;
       keptLengths[j] = kept;
     }
     bridges[i] = joint.bridge;
@@ -186,16 +186,17 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
 
   for (let i = 0; i < n; i++) {
     if (!folded(i)) continue;
-    const before = moved[(i + n - 1) % n] as Path;
-    const after = moved[(i + 1) % n] as Path;
+    const before = cyclic(moved, i - 1);
+    const after = cyclic(moved, i + 1);
     if (folded((i + 1) % n)) return refuse('panels-not-separated', { panel: 'fold', other: piece.name });
     moved[i] = polyline([endOf(before), after.start]);
-    keptLengths[i] = pathLength(moved[i] as Path);
+    keptLengths[i] = pathLength(nth(moved, i));
   }
   const edges = piece.edges.flatMap((edge): readonly Edge[] => {
-    const parts = graph.portions.flatMap((p, i) =>
-      p.edge === edge.id ? [moved[i] as Path, ...(bridges[i] ? [bridges[i] as Path] : [])] : [],
-    );
+    const parts = graph.portions.flatMap((p, i) => {
+      const bridge = bridges[i];
+      return p.edge === edge.id ? [nth(moved, i), ...(bridge ? [bridge] : [])] : [];
+    });
     const path = joinPaths(parts);
     // A mouth that has closed is an edge no longer.
     return folds.size > 0 && pathLength(path) < TOL.join ? [] : [{ ...edge, path }];
@@ -207,14 +208,14 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     let after = 0;
     for (const [i, p] of graph.portions.entries()) {
       if (p.edge !== edge) continue;
-      const size = portionLengths[i] as number;
-      const kept = keptLengths[i] as number;
-      const bridge = bridgeLengths[i] as number;
+      const size = nth(portionLengths, i);
+      const kept = nth(keptLengths, i);
+      const bridge = nth(bridgeLengths, i);
       // A notch right at the cut belongs to neither side of the gap: it goes to its middle.
       if (bridge > 0 && Math.abs(at_ - before - size) < TOL.join) return after + kept + bridge / 2;
-      if (at_ <= before + size + 1e-9) return after + Math.min(kept, Math.max(0, at_ - before - (cutFrom[i] ?? 0)));
+      if (at_ <= before + size + TOL.zero) return after + Math.min(kept, Math.max(0, at_ - before - (cutFrom[i] ?? 0)));
       before += size;
-      after += kept + (bridgeLengths[i] as number);
+      after += kept + nth(bridgeLengths, i);
     }
     return after;
   };
@@ -224,12 +225,12 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
     ...(line.length > 0 ? { bustLine: carryBustLine(line, panels) } : {}),
     edges: folds.size > 0 ? rejoined(edges) : edges,
     darts: piece.darts.flatMap((d, i) =>
-      gone(d.mouth) ? [] : [{ ...d, tip: move(motions[divided.dartFaces[i] as number] as Rigid, d.tip) }],
+      gone(d.mouth) ? [] : [{ ...d, tip: move(motions[nth(divided.dartFaces, i)] as Rigid, d.tip) }],
     ),
     marks: piece.marks.flatMap((m, i): readonly Mark[] => {
       if (m.kind === 'notch') return gone(m.edge) ? [] : [{ ...m, at: onEdge(m.edge, m.at) }];
-      const one = motions[divided.markFaces[i] as number] as Rigid;
-      const two = motions[divided.markOthers[i] as number] as Rigid;
+      const one = motions[nth(divided.markFaces, i)] as Rigid;
+      const two = motions[nth(divided.markOthers, i)] as Rigid;
       // What lies on a cut lies in the middle of what has opened there, whichever way rounding would have it.
       const moved = (p: Point): Point => (one === two ? move(one, p) : midpoint(move(one, p), move(two, p)));
       return [m.kind === 'grain' ? { ...m, from: moved(m.from), to: moved(m.to) } : { ...m, at: moved(m.at) }];
@@ -238,10 +239,10 @@ export function movePanels(divided: Divided, spec: SlashSpec, at: Progress = DON
   const lengths = Object.fromEntries(
     piece.edges.map((e, i) => {
       const after = graph.portions.reduce(
-        (sum, q, k) => (q.edge === e.id ? sum + (keptLengths[k] as number) + (bridgeLengths[k] as number) : sum),
+        (sum, q, k) => (q.edge === e.id ? sum + nth(keptLengths, k) + nth(bridgeLengths, k) : sum),
         0,
       );
-      return [e.id, { before: edgeLengths[i] as number, after }];
+      return [e.id, { before: nth(edgeLengths, i), after }];
     }),
   );
   return ok({ piece: result, panels, gaps: gapsOf(graph, motions, closings, folds), lengths });
@@ -267,7 +268,7 @@ function cutDirection(graph: SlashGraph, node: number, motions: readonly Rigid[]
   graph.halfEdges.forEach((h, i) => {
     if (h.from !== node || h.cut === null) return;
     for (const side of [i, h.twin]) {
-      const m = motions[graph.faceOf[side] as number] as Rigid;
+      const m = motions[nth(graph.faceOf, side)] as Rigid;
       const d = sub(move(m, endOf(h.path)), move(m, h.path.start));
       const size = Math.hypot(d.x, d.y) || 1;
       x += d.x / size;

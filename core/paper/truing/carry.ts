@@ -21,6 +21,7 @@ import { edgeAfter, edgeBefore } from './corner.ts';
 import { moveEnd, moveStart } from './moveEnd.ts';
 import { stretchFrom } from './stretch.ts';
 import { cornerAngle } from './walk.ts';
+import { TOL } from '../../units/index.ts';
 
 /**
  * Carries an edge to another place: its start by one shift, its end by another, evenly between along its chord
@@ -111,5 +112,5 @@ function heldBy(path: Path, at: 'start' | 'end', goal: number): Path {
   const off = (k: number): number => pathLength(drawn(k)) - goal;
   const [low, high] = [0.35, 1.9];
   if (off(low) > 0 === off(high) > 0) return Math.abs(off(low)) < Math.abs(off(high)) ? drawn(low) : drawn(high);
-  return drawn(solveBetween(off, low, high, 1e-7));
+  return drawn(solveBetween(off, low, high, TOL.solve));
 }

@@ -18,6 +18,7 @@ import {
 } from '../../geometry/index.ts';
 import { dartShape, replaceEdge, requireEdge, type Dart, type Piece } from '../../pattern/index.ts';
 import { capDart } from './dart.ts';
+import { nth } from '../../units/index.ts';
 
 /** Edges of one seam in outline order with the darts that lie between them folded shut. */
 export interface ClosedSeam {
@@ -89,7 +90,7 @@ export function ruleSeam(piece: Piece, edges: readonly string[]): Piece {
   let out = piece;
   edges.forEach((id, k) => {
     const back = inverse(seam.motions[k] ?? REST);
-    const line: Path = polyline([move(back, stops[k] as Point), move(back, stops[k + 1] as Point)]);
+    const line: Path = polyline([move(back, nth(stops, k)), move(back, nth(stops, k + 1))]);
     out = replaceEdge(out, id, line);
   });
   seam.darts.forEach((dart, k) => {

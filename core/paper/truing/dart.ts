@@ -30,6 +30,7 @@ import {
   type DartShape,
   type Piece,
 } from '../../pattern/index.ts';
+import { TOL } from '../../units/index.ts';
 
 /** What a dart takes up, for reports. Lengths mm, opening in radians. */
 export interface DartMeasure {
@@ -159,7 +160,8 @@ export function narrowDart(piece: Piece, dart: Dart, change: number): Piece {
 function stretchEnd(path: Path, to: Point): Path {
   const last = path.segments.at(-1);
   const from = path.segments.at(-2)?.to ?? path.start;
-  const straightOn = last?.kind === 'line' && Math.abs(angleOf(sub(to, from)) - angleOf(sub(last.to, from))) < 1e-3;
+  const straightOn =
+    last?.kind === 'line' && Math.abs(angleOf(sub(to, from)) - angleOf(sub(last.to, from))) < TOL.straightOn;
   return straightOn
     ? { start: path.start, segments: [...path.segments.slice(0, -1), { kind: 'line', to }] }
     : { start: path.start, segments: [...path.segments, { kind: 'line', to }] };

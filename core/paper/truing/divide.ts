@@ -9,6 +9,7 @@ import {
   type Seam,
   type SeamSide,
 } from '../../pattern/index.ts';
+import { TOL, nth } from '../../units/index.ts';
 
 /** Half of a piece divided along two darts: where it was cut, and how the seam between the halves is named. */
 export interface DividedPiece {
@@ -48,7 +49,7 @@ export function divideAtDarts(
   const n = piece.edges.length;
   const run = (from: number, to: number): readonly Edge[] => {
     const out: Edge[] = [];
-    for (let k = (from + 1) % n; k !== to; k = (k + 1) % n) out.push(piece.edges[k] as Edge);
+    for (let k = (from + 1) % n; k !== to; k = (k + 1) % n) out.push(nth(piece.edges, k));
     return out;
   };
   const down = meet;
@@ -129,7 +130,7 @@ function fairCorners(path: Path, reach: number): Path {
   path.segments.slice(0, -1).forEach((s, k) => {
     const from = k === 0 ? path.start : (path.segments[k - 1]?.to ?? path.start);
     at += distance(from, s.to);
-    if (Math.abs(kinkAt(out, at)) > 1e-6) out = fairAt(out, at, reach);
+    if (Math.abs(kinkAt(out, at)) > TOL.kinkless) out = fairAt(out, at, reach);
   });
   return out;
 }

@@ -1,7 +1,7 @@
 import { endOf, mapPath, pathLength, type Path, type Point } from '../../geometry/index.ts';
 import { solveBetween } from '../../numeric/index.ts';
 import { edgesWithRole, replaceEdge, type Mark, type Piece } from '../../pattern/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { TOL, ok, refuse, type Result } from '../../units/index.ts';
 
 export interface CapGoal {
   /** Wanted length of each cap edge by its id, mm. */
@@ -14,7 +14,7 @@ const MOST = 0.45;
 /** A root between two places, or the one nearer to it where there is none. */
 function between(f: (x: number) => number, low: number, high: number): number {
   const [a, b] = [f(low), f(high)];
-  if (a > 0 !== b > 0) return solveBetween(f, low, high, 1e-8);
+  if (a > 0 !== b > 0) return solveBetween(f, low, high, TOL.fine);
   return Math.abs(a) < Math.abs(b) ? low : high;
 }
 

@@ -10,7 +10,8 @@ import {
   startTangent,
   type Path,
 } from '../../geometry/index.ts';
-import { edgesWithRole, replaceEdge, type Edge, type Piece } from '../../pattern/index.ts';
+import { edgesWithRole, replaceEdge, type Piece } from '../../pattern/index.ts';
+import { cyclic } from '../../units/index.ts';
 
 export const straightPath = (path: Path): Path => polyline([path.start, endOf(path)]);
 
@@ -22,10 +23,9 @@ export function redrawAcross(piece: Piece, role: 'waist' | 'hem'): Piece {
   const lines = edgesWithRole(piece, role);
   const line = lines[0];
   if (!line || lines.length !== 1) return piece;
-  const n = piece.edges.length;
   const i = piece.edges.findIndex((e) => e.id === line.id);
-  const before = piece.edges[(i + n - 1) % n] as Edge;
-  const after = piece.edges[(i + 1) % n] as Edge;
+  const before = cyclic(piece.edges, i - 1);
+  const after = cyclic(piece.edges, i + 1);
   // Outline clockwise: a quarter turn to the right out of the edge before, and into the edge after.
   const leave = scale(left(endTangent(before.path)), -1);
   const arrive = left(startTangent(after.path));

@@ -18,6 +18,7 @@ import { turnCorner } from './carry.ts';
 import { drawCorner, edgeAfter, edgeBefore } from './corner.ts';
 import { moveStart } from './moveEnd.ts';
 import { cornerAngle } from './walk.ts';
+import { TOL } from '../../units/index.ts';
 
 /**
  * The back on a fold after its upper part has been turned up by `by`: the centre is drawn straight again, the
@@ -57,7 +58,7 @@ export function restoreNeck(was: Piece, now: Piece, by: number, reach: number): 
   const off = (angle: number): number => pathLength(requireEdge(drawn(angle), armhole).path) - goal;
   const most = 0.25;
   const angle =
-    off(start - most) > 0 !== off(start + most) > 0 ? solveBetween(off, start - most, start + most, 1e-7) : start;
+    off(start - most) > 0 !== off(start + most) > 0 ? solveBetween(off, start - most, start + most, TOL.solve) : start;
   const done = ruleSeam(drawn(angle), shoulders);
   return turned ? mirrorPiece(done) : done;
 }
@@ -94,7 +95,7 @@ function neckTo(
   const off = (angle: number): number =>
     pathLength(requireEdge(drawn(angle), beside.id).path) - pathLength(beside.path);
   const most = 0.25;
-  return off(-most) > 0 !== off(most) > 0 ? drawn(solveBetween(off, -most, most, 1e-7)) : drawn(0);
+  return off(-most) > 0 !== off(most) > 0 ? drawn(solveBetween(off, -most, most, TOL.solve)) : drawn(0);
 }
 
 /** True where an edge runs into the centre: the neck of a half turned over. */

@@ -28,7 +28,7 @@ import {
   type SplitEdge,
 } from '../../pattern/index.ts';
 import { cutPiece, type SlashError, type SlashSpec } from '../slash/index.ts';
-import { ok, refuse, TOL, type Result } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result, cyclic } from '../../units/index.ts';
 import { balancedTip } from './dart.ts';
 
 /** Where a dart is to go: into another dart, or to a new place on the outline. */
@@ -71,7 +71,7 @@ export function rotation(
   const dart = piece.darts.find((d) => d.id === dartId);
   if (!dart) return refuse('dart-not-found', { dart: dartId, piece: piece.name });
   const { start, end } = dartShape(piece, dart);
-  const closes = share > 1 - 1e-9;
+  const closes = share > 1 - TOL.zero;
   const pivot = closes ? balancedTip(start, end, about) : about;
   if (!isInside(piece, pivot)) return refuse('pivot-outside', { piece: piece.name });
   const other = target.kind === 'dart' ? piece.darts.find((d) => d.id === target.dart) : undefined;
@@ -90,7 +90,7 @@ export function rotation(
     for (const p of leg)
       if (p !== pivot && blocked(piece, p, pivot)) return refuse('rotation-line-blocked', { piece: piece.name });
   const opening = sweep(sub(start, pivot), sub(end, pivot));
-  if (opening < 1e-4 || opening > Math.PI) return refuse('dart-too-small', { dart: dart.kind });
+  if (opening < TOL.noWedge || opening > Math.PI) return refuse('dart-too-small', { dart: dart.kind });
   const angle = opening * share;
 
   const seed = (from: Point, to: Point): Point => {
@@ -198,8 +198,8 @@ export function dartToEase(
   const dart = piece.darts.find((d) => d.id === dartId);
   if (!dart) throw new Error(`dartToEase: expected a dart "${dartId}" on ${piece.id}`);
   const i = piece.edges.findIndex((e) => e.id === dart.mouth);
-  const before = piece.edges[(i + piece.edges.length - 1) % piece.edges.length] as Edge;
-  const after = piece.edges[(i + 1) % piece.edges.length] as Edge;
+  const before = cyclic(piece.edges, i - 1);
+  const after = cyclic(piece.edges, i + 1);
   const { start, end } = dartShape(piece, dart);
   const role = before.role === 'dart' ? after.role : before.role;
   // A straight line between seams that leave it at an angle would show a corner: bow it to run on from both.

@@ -19,6 +19,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import { requireEdge, replaceEdge, type Piece } from '../../pattern/index.ts';
+import { TOL } from '../../units/index.ts';
 
 /** Smooths one edge where it is nearest to a point (a hinge), length held. Says how much the length changed. */
 export function smoothNear(
@@ -110,7 +111,7 @@ export function roundKinks(path: Path, reach: number): Path {
   const joints = spansOf(path)
     .slice(0, -1)
     .reduce<number[]>((sum, s) => [...sum, (sum.at(-1) ?? 0) + spanLength(s)], [])
-    .filter((at) => Math.abs(kinkAt(path, at)) > 1e-4);
+    .filter((at) => Math.abs(kinkAt(path, at)) > TOL.visibleKink);
   return joints.reduceRight((out, at, i) => {
     // Neighbouring kinks share what lies between them.
     const room = (other: number | undefined, end: number): number =>

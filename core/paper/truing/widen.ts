@@ -16,7 +16,7 @@ import {
 } from '../../geometry/index.ts';
 import { solveBetween } from '../../numeric/index.ts';
 import { replaceEdge, requireEdge, type Mark, type Piece } from '../../pattern/index.ts';
-import { TOL } from '../../units/index.ts';
+import { last, TOL, nth } from '../../units/index.ts';
 import { capDart } from './dart.ts';
 import { drawToTip } from './drawToTip.ts';
 import { moveEnd, moveStart } from './moveEnd.ts';
@@ -148,12 +148,12 @@ function knotsBetween(knots: readonly SideKnot[], from: number, size: number): r
   const places = [...knots].sort((a, b) => a.at - b.at);
   const byAt = (at: number): number => {
     const i = places.findIndex((k) => k.at >= at);
-    const after = places[i < 0 ? places.length - 1 : i] as SideKnot;
-    const before = places[Math.max(0, (i < 0 ? places.length : i) - 1)] as SideKnot;
+    const after = nth(places, i < 0 ? places.length - 1 : i);
+    const before = nth(places, Math.max(0, (i < 0 ? places.length : i) - 1));
     if (i <= 0 || after.at === before.at) return after.by;
     return before.by + ((after.by - before.by) * (at - before.at)) / (after.at - before.at);
   };
-  const inner = places.filter((k) => k.at > from + 1e-6 && k.at < from + size - 1e-6);
+  const inner = places.filter((k) => k.at > from + TOL.same && k.at < from + size - TOL.same);
   return [
     { at: 0, by: byAt(from) },
     ...inner.map((k) => ({ at: k.at - from, by: k.by })),
@@ -165,13 +165,13 @@ function knotsBetween(knots: readonly SideKnot[], from: number, size: number): r
 function drawnSide(side: Path, knots: readonly SideKnot[], out: 1 | -1, hold: number | null): Path {
   const size = pathLength(side);
   const parts = knots.slice(1).map((knot, i) => {
-    const from = knots[i] as SideKnot;
-    const head = knot.at < size - 1e-6 ? splitAtLength(side, knot.at)[0] : side;
-    const part = from.at > 1e-6 ? splitAtLength(head, from.at)[1] : head;
+    const from = nth(knots, i);
+    const head = knot.at < size - TOL.same ? splitAtLength(side, knot.at)[0] : side;
+    const part = from.at > TOL.same ? splitAtLength(head, from.at)[1] : head;
     return sheared(part, from.by * out, knot.by * out);
   });
   const drawn = joinPaths(parts);
-  return hold === null ? drawn : stretchedEnd(drawn, parts.at(-1) as Path, parts.slice(0, -1), hold);
+  return hold === null ? drawn : stretchedEnd(drawn, last(parts), parts.slice(0, -1), hold);
 }
 
 /** Darts that open in the side: their mouths go with the seam, their legs are made equal, their caps drawn again. */
@@ -226,7 +226,7 @@ function stretchedEnd(whole: Path, last: Path, before: readonly Path[], goal: nu
   const rest = before.reduce((n, p) => n + pathLength(p), 0);
   const y0 = last.start.y;
   const by = (k: number): Path => mapPath(last, (p) => ({ x: p.x, y: y0 + (p.y - y0) * k }));
-  if (Math.abs(pathLength(whole) - goal) < 1e-9) return whole;
+  if (Math.abs(pathLength(whole) - goal) < TOL.zero) return whole;
   const off = (k: number): number => rest + pathLength(by(k)) - goal;
   const [low, high] = [0.5, 1.6];
   // Beyond these a seam would be drawn with another character: it stays as it comes.

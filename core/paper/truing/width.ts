@@ -131,7 +131,7 @@ function turnThatFits(excess: (angle: number) => number, first: 1 | -1): number 
     for (const way of [first, -first])
       if (excess(way * i * step) > 0 !== over) {
         const ends = [way * (i - 1) * step, way * i * step] as const;
-        return bisect(excess, Math.min(...ends), Math.max(...ends), 1e-10);
+        return bisect(excess, Math.min(...ends), Math.max(...ends), TOL.fine);
       }
   return null;
 }

@@ -7,7 +7,7 @@ import { MEASUREMENT_CATALOGUE } from '@ample/core/fitting/fit';
 import { ALTERATION_WORDS, CAUTION_WORDS, FAMILY_WORDS, MEASUREMENT_WORDS } from '@ample/core/words';
 import { useLibrary, wearerOf } from '../store/library.ts';
 import { addStep } from '../store/plan.ts';
-import { KEYS } from './keys.ts';
+import { HOTKEYS, PLACES } from '../lib/hotkeys.ts';
 import { STATIONS } from './stations.ts';
 
 /** What is read in place instead of gone to. */
@@ -156,9 +156,14 @@ export function Finder({ open, onClose }: { readonly open: boolean; readonly onC
                   How to measure: {MEASUREMENT_WORDS[key].name.toLowerCase()}
                 </Item>
               ))}
-              {KEYS.map(([k, what]) => (
-                <Item key={k} value={`key ${k} ${what}`} onSelect={() => setRead({ title: k, text: what })} aside={k}>
-                  {what}
+              {Object.entries(HOTKEYS).map(([id, { where, shown, does }]) => (
+                <Item
+                  key={id}
+                  value={`key ${where} ${shown} ${does}`}
+                  onSelect={() => setRead({ title: shown, text: `${PLACES[where]}: ${does}` })}
+                  aside={shown}
+                >
+                  {does}
                 </Item>
               ))}
               {Object.entries(CAUTION_WORDS).map(([k, text]) => (

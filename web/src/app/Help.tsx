@@ -1,6 +1,6 @@
 import { Dialog } from 'radix-ui';
 import { lazy, Suspense } from 'react';
-import { KEYS } from './keys.ts';
+import { HOTKEYS, PLACES } from '../lib/hotkeys.ts';
 
 // The words come when Help is opened: the first screen has no need of them.
 const Glossary = lazy(async () => ({ default: (await import('./Glossary.tsx')).Glossary }));
@@ -16,18 +16,24 @@ export function Help({ open, onClose }: { readonly open: boolean; readonly onClo
             Measure the body, see the size to start from, decide the amount, then carry the alteration out on the table
             a stage at a time, as you would on paper. Check, print, and trace; never cut your only original.
           </Dialog.Description>
-          <table className="mt-4 w-full">
-            <tbody>
-              {KEYS.map(([key, what]) => (
-                <tr key={key} className="border-t border-line">
-                  <th scope="row" className="num w-56 py-1.5 pr-4 text-left font-medium">
-                    {key}
-                  </th>
-                  <td>{what}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          {Object.entries(PLACES).map(([where, title]) => (
+            <table key={where} className="mt-4 w-full">
+              <caption className="pb-1 text-left font-medium">{title}</caption>
+              <tbody>
+                {Object.entries(HOTKEYS).map(
+                  ([id, key]) =>
+                    key.where === where && (
+                      <tr key={id} className="border-t border-line">
+                        <th scope="row" className="num w-48 py-1 pr-4 text-left font-medium">
+                          {key.shown}
+                        </th>
+                        <td>{key.does}</td>
+                      </tr>
+                    ),
+                )}
+              </tbody>
+            </table>
+          ))}
           <details className="mt-4 border-t border-line pt-3">
             <summary className="link">Glossary</summary>
             <Suspense>

@@ -2,7 +2,6 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { sayRefusal } from '@ample/core/words';
 import { Boundary } from '../shared/Boundary.tsx';
-import { isTyping } from '../lib/typing.ts';
 import { useDraft } from '../store/draft.ts';
 import { closeJob, openJob, startAutosave, useJob } from '../store/job.ts';
 import { redoHere, undoHere } from '../store/stationHistory.ts';
@@ -12,6 +11,7 @@ import { takeUpUndo } from '../store/undoKept.ts';
 import { followWindows } from '../store/windows.ts';
 import { focusWork } from '../lib/focus.ts';
 import { Help } from './Help.tsx';
+import { useHotkeys } from '../lib/hotkeys.ts';
 import { NewVersion } from './NewVersion.tsx';
 import { STATIONS } from './stations.ts';
 import { Tape } from './Tape.tsx';
@@ -24,39 +24,28 @@ const FETCH_FINDER = 1500;
 
 function useKeys(job: string | undefined, help: () => void, find: () => void): void {
   const navigate = useNavigate();
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      const command = e.ctrlKey || e.metaKey;
-      if (command && e.key.toLowerCase() === 'z' && job) {
-        // Half-typed text takes its own undo first.
-        if (
-          e.target instanceof HTMLInputElement &&
-          e.target.type === 'text' &&
-          e.target.value !== e.target.defaultValue
-        )
-          return;
-        e.preventDefault();
-        if (e.shiftKey) redoHere();
-        else undoHere();
-        return;
-      }
-      if (command && e.key.toLowerCase() === 'k' && !document.querySelector('[role="dialog"]')) {
-        e.preventDefault();
-        return find();
-      }
-      if (command || e.altKey || isTyping(e.target) || document.querySelector('[role="dialog"]')) return;
+  // Half-typed text takes its own undo first.
+  const halfTyped = ({ target }: KeyboardEvent) =>
+    target instanceof HTMLInputElement && target.type === 'text' && target.value !== target.defaultValue;
+  const step = (take: () => void) => (e: KeyboardEvent) => {
+    if (!job || halfTyped(e)) return;
+    e.preventDefault();
+    take();
+  };
+  useHotkeys({
+    undo: step(undoHere),
+    redo: step(redoHere),
+    find: (e) => {
+      e.preventDefault();
+      find();
+    },
+    station: (e) => {
       const station = STATIONS[Number(e.key) - 1];
       if (station && job) void navigate(`/job/${job}/${station.id}`);
-      else if (e.key.toLowerCase() === 'u') switchUnits();
-      else if (e.key === '?') help();
-      else if (e.key === '/') {
-        e.preventDefault();
-        find();
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [job, navigate, help, find]);
+    },
+    units: switchUnits,
+    help,
+  });
 }
 
 function WorkerTrouble() {

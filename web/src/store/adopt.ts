@@ -1,5 +1,6 @@
 import { alike, startingPieces, type Draft, type SidePieces, type BothSides } from '@ample/core/fitting/plan';
 import type { Pattern, Piece } from '@ample/core/pattern';
+import { nth } from '@ample/core/units';
 
 /**
  * A draft from the worker is a copy through and through. Pieces it left alone are put back as the pattern's own,
@@ -9,7 +10,7 @@ export function adopt(draft: Draft, pattern: Pattern): Draft {
   const sold = draft.size === null ? undefined : pattern.sizes[draft.size];
   if (!sold || sold.length !== draft.original.length) return draft;
   const own = startingPieces(sold, draft.body);
-  const known = new Map(draft.original.map((copy, i) => [copy, own[i] as Piece]));
+  const known = new Map(draft.original.map((copy, i) => [copy, nth(own, i)]));
   const back = (pieces: readonly Piece[]): readonly Piece[] => pieces.map((p) => known.get(p) ?? p);
   const laneBack = (lane: SidePieces): SidePieces => ({ ...lane, pieces: back(lane.pieces) });
   // One lane for both sides stays one.

@@ -19,6 +19,7 @@ import { readPieces } from './contact.ts';
 import { usePicture } from './picture.ts';
 import { readRows, useTyped } from './typed.ts';
 import { freshId } from '../lib/ids.ts';
+import { nth } from '@ample/core/units';
 
 /** A piece drawn over a picture or read off a mat, that waits to be brought in with the others. */
 export interface DrawnPiece {
@@ -66,7 +67,7 @@ export function addFromPicture(): void {
 /** The outline typed off the mat, with its marks; the table is cleared for the next piece. */
 export function addFromMat(): Refusal | null {
   const { read, wrong } = readRows(useTyped.getState());
-  if (wrong.length > 0) return { code: 'typed-wrong-row', data: { row: (wrong[0] as number) + 1 } };
+  if (wrong.length > 0) return { code: 'typed-wrong-row', data: { row: nth(wrong, 0) + 1 } };
   const around: readonly TypedPoint[] = outlinePlaces(read);
   const failed = add(read, outlineThrough(around), null);
   if (!failed) useTyped.setState({ rows: [] });

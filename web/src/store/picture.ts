@@ -16,6 +16,7 @@ import type { Place, PlaceKind } from '@ample/core/in/tracing';
 import type { Refusal } from '@ample/core/units';
 import { askPicture } from '../workers/pictureClient.ts';
 import { freshId } from '../lib/ids.ts';
+import { nth } from '@ample/core/units';
 
 /** What lies beside the piece, whose size is known, mm. */
 export const SHEETS = [
@@ -159,7 +160,7 @@ export async function flatten(): Promise<void> {
   const reply = await askPicture({
     kind: 'flat',
     grey,
-    known: marks.map((seen, i): KnownPoint => ({ seen, true: corners[i] as Point })),
+    known: marks.map((seen, i): KnownPoint => ({ seen, true: nth(corners, i) })),
   });
   if (!reply.ok) return set({ busy: false, failed: reply.error });
   const { flat, residual, jpeg } = reply.value;

@@ -2,6 +2,7 @@ import type { Point } from '@ample/core/geometry';
 import { cornerNear, findJoint, type Joint, type SharedMark } from '@ample/core/in/photo';
 import { askPicture } from '../workers/pictureClient.ts';
 import { shown, usePicture } from './picture.ts';
+import { nth } from '@ample/core/units';
 
 /** How far around a click a mark on the paper is searched for, mm. */
 const AROUND = 6;
@@ -50,7 +51,7 @@ export function stayWithFirst(): void {
 export async function joinNext(): Promise<void> {
   const { flat, base, shared } = usePicture.getState();
   if (!flat || !base || shared.length < base.marks.length) return;
-  const joint = findJoint(base.marks.map((m, i): SharedMark => ({ base: m, next: shared[i] as Point })));
+  const joint = findJoint(base.marks.map((m, i): SharedMark => ({ base: m, next: nth(shared, i) })));
   if (!joint.ok) return usePicture.setState({ failed: joint.error });
   usePicture.setState({ busy: true, failed: null });
   const reply = await askPicture({ kind: 'join', base: base.flat, next: flat, joint: joint.value });

@@ -1,4 +1,5 @@
 import { create, type StoreApi, type UseBoundStore } from 'zustand';
+import { last } from '@ample/core/units';
 
 interface Past<T> {
   readonly past: readonly T[];
@@ -28,7 +29,7 @@ export function stepsOf<T>(now: () => T, stand: (as: T) => void): Steps<T> {
       const { past, future } = useSteps.getState();
       if (past.length === 0) return false;
       const here = now();
-      stand(past.at(-1) as T);
+      stand(last(past));
       useSteps.setState({ past: past.slice(0, -1), future: [...future, here] });
       return true;
     },
@@ -36,7 +37,7 @@ export function stepsOf<T>(now: () => T, stand: (as: T) => void): Steps<T> {
       const { past, future } = useSteps.getState();
       if (future.length === 0) return false;
       const here = now();
-      stand(future.at(-1) as T);
+      stand(last(future));
       useSteps.setState({ past: [...past, here], future: future.slice(0, -1) });
       return true;
     },

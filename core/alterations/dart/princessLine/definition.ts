@@ -2,7 +2,7 @@ import { define, share } from '../../kit/define.ts';
 import { pathLength } from '../../../geometry/index.ts';
 import { bustPointOf, edgesWithRole, type Piece } from '../../../pattern/index.ts';
 import { rotation, type RotationTarget } from '../../../paper/truing/index.ts';
-import { ok, refuse, type Result } from '../../../units/index.ts';
+import { ok, refuse, type Result, nth } from '../../../units/index.ts';
 import { crossingOfDarts } from '../../kit/bust/landmarks.ts';
 import { seamsHold } from '../../kit/bust/promises.ts';
 import {
@@ -40,7 +40,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const armholes = edgesWithRole(piece, 'armhole');
   const longest = armholes.reduce(
     (best, e) => (pathLength(e.path) > pathLength(best.path) ? e : best),
-    armholes[0] as (typeof armholes)[number],
+    nth(armholes, 0),
   );
   if (!longest) return refuse('armhole-missing', { piece: piece.name });
   // Counted from the shoulder, whichever way the outline runs.

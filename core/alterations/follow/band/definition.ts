@@ -1,4 +1,4 @@
-import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
+import { ok, refuse, TOL, type Result, nth } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { levelBand } from '../../kit/band.ts';
 import { define } from '../../kit/define.ts';
@@ -29,7 +29,7 @@ function plan(context: Context, _values: Values): Result<Program> {
   const data = { by: total, percent: Math.round(100 * (parts[0]?.ratio ?? 1)) };
   const say = (code: Under<'bandFollows'>): Message => ({ code: `bandFollows.${code}`, data });
   const cuts = parts.map((x, i) => ({ id: `line ${i + 1}`, points: [x.line.at, x.line.to].map(lying.point) }));
-  const first = parts[0] as (typeof parts)[number];
+  const first = nth(parts, 0);
   let moved = 0;
   const panels = parts.map((x, i) => {
     moved += x.by;

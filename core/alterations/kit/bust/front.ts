@@ -7,7 +7,7 @@ import {
   type EdgeRole,
   type Piece,
 } from '../../../pattern/index.ts';
-import { ok, refuse, type Result } from '../../../units/index.ts';
+import { ok, refuse, type Result, cyclic } from '../../../units/index.ts';
 
 /** What a bust alteration needs of the front: where it hinges, and through which dart it opens. */
 export interface BustHow {
@@ -63,8 +63,7 @@ export function findFront(pieces: readonly Piece[], how: BustHow): Result<Front>
 /** The two edges beside a dart's mouth. */
 export function besideDart(piece: Piece, dart: Dart): readonly [Edge, Edge] {
   const i = piece.edges.findIndex((e) => e.id === dart.mouth);
-  const n = piece.edges.length;
-  return [piece.edges[(i + n - 1) % n] as Edge, piece.edges[(i + 1) % n] as Edge];
+  return [cyclic(piece.edges, i - 1), cyclic(piece.edges, i + 1)];
 }
 
 /** The lower of the side seam's edges: where a width is given back. */

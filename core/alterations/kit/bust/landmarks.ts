@@ -185,7 +185,7 @@ export function sidePoint(
   const { edge, at } = underarmOf(front);
   const size = pathLength(edge.path);
   const reach = Math.min(below, size - 20);
-  const along = distance(at, edge.path.start) < 1e-6 ? reach : size - reach;
+  const along = distance(at, edge.path.start) < TOL.same ? reach : size - reach;
   return { edge, along, at: pointAt(edge.path, along) };
 }
 

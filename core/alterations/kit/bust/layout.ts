@@ -14,7 +14,7 @@ import {
   type Point,
 } from '../../../geometry/index.ts';
 import { dartShape, edgesWithRole, isInside, type Dart } from '../../../pattern/index.ts';
-import { ok, refuse, type Result } from '../../../units/index.ts';
+import { TOL, ok, refuse, type Result } from '../../../units/index.ts';
 import type { Context, Values } from '../../contract.ts';
 import { choiceOf, numberOf, pointOf } from '../../engine/values.ts';
 import { centreX, findFront, type BustHow, type Front } from './front.ts';
@@ -171,7 +171,7 @@ function lapIntoGoal(p: Point, dir: 1 | -1, { at: hinge, edge }: HingePlace, s: 
   const step = most / 60;
   for (let phi = 0; Math.abs(phi) < Math.abs(most); phi += step)
     if (missing(phi) > 0 !== missing(phi + step) > 0) {
-      const found = bisect(missing, Math.min(phi, phi + step), Math.max(phi, phi + step), 1e-12);
+      const found = bisect(missing, Math.min(phi, phi + step), Math.max(phi, phi + step), TOL.turn);
       return ok({ moved: aimed(found), turn: -found, whole: found, second: null, carried: found });
     }
   return refuse('overlap-too-large', { edge: edge.id });
@@ -214,9 +214,9 @@ function findSwing(front: Front, values: Values, p: Point, place: HingePlace, s:
   // The paper may turn until the radius lies level; beyond that the bust point would come back.
   const level = -dir * Math.abs(Math.atan2(p.y - place.at.y, Math.abs(place.at.x - p.x)));
   const most = p.y > place.at.y ? level : -level;
-  const limit = Math.abs(most) < 1e-6 ? 1e-6 : most;
+  const limit = Math.abs(most) < TOL.same ? TOL.same : most;
   const sameSign = missing(0) > 0 === missing(limit) > 0;
-  if (Math.abs(missing(0)) < 1e-9)
+  if (Math.abs(missing(0)) < TOL.zero)
     return ok({ moved: aimed(0), turn: 0, whole: angle, second: { at, edge: overarm.id, angle }, carried: null });
   const other = -dir * Math.sign(s) * 0.6;
   const far = sameSign ? other : limit;
@@ -224,6 +224,6 @@ function findSwing(front: Front, values: Values, p: Point, place: HingePlace, s:
   if (missing(0) > 0 === missing(far) > 0 && s < 0 && !alone) return findSwing(front, values, p, place, s, true);
   if (missing(0) > 0 === missing(far) > 0)
     return refuse('spread-beyond-reach', { wanted: s, reach: s + missing(limit) });
-  const turn = bisect(missing, Math.min(0, far), Math.max(0, far), 1e-12);
+  const turn = bisect(missing, Math.min(0, far), Math.max(0, far), TOL.turn);
   return ok({ moved: aimed(turn), turn, whole: turn + angle, second: { at, edge: overarm.id, angle }, carried: null });
 }

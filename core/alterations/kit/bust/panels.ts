@@ -10,7 +10,7 @@ import {
   type Point,
 } from '../../../geometry/index.ts';
 import { apexMark, edgesWithRole, isInside, sideDirection, type Edge, type Piece } from '../../../pattern/index.ts';
-import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
+import { ok, refuse, TOL, type Result, nth } from '../../../units/index.ts';
 
 /** How far inside the princess seam line 1 runs, and how far below the apex the sliver is levelled, mm. */
 export const INSIDE = 4;
@@ -102,7 +102,7 @@ export function findLines({ side, dir, seam, apex }: Panels, p: Point, inside: n
   const top = sides.reduce(
     (best, e) =>
       Math.min(e.path.start.y, endOf(e.path).y) < Math.min(best.path.start.y, endOf(best.path).y) ? e : best,
-    sides[0] as Edge,
+    nth(sides, 0),
   );
   if (!top) return refuse('side-missing', { piece: side.name });
   const length = pathLength(top.path);

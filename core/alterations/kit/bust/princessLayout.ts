@@ -11,7 +11,7 @@ import {
 } from '../../../pattern/index.ts';
 import { follow, slashPiece, type SlashSpec } from '../../../paper/slash/index.ts';
 import { fairRun } from '../../../paper/truing/index.ts';
-import { ok, refuse, type Result } from '../../../units/index.ts';
+import { ok, refuse, type Result, nth } from '../../../units/index.ts';
 import type { Values } from '../../contract.ts';
 import { numberOf } from '../../engine/values.ts';
 import { movedBustPoint, spreadReach, turnOf } from './layout.ts';
@@ -46,7 +46,7 @@ function layOut(f: Panels, s: number, values: Values): Result<LaidOut> {
   // Lapping needs paper to lap onto: line 1 lies that much further in.
   const inside = INSIDE + Math.max(0, -s);
   const p = { x: apex.x + dir * inside, y: apex.y };
-  const armhole = edgesWithRole(side, 'armhole')[0] as Edge;
+  const armhole = nth(edgesWithRole(side, 'armhole'), 0);
   const share = numberOf(values, 'hinge');
   const hinge = pointAt(armhole.path, pathLength(armhole.path) * (dir === 1 ? share : 1 - share));
   if (hinge.y >= p.y) return refuse('hinge-below-bust-point', { piece: side.name });

@@ -2,7 +2,7 @@ import { add, distance, endOf, intersectPaths, polyline, type Point } from '../.
 import { bisect } from '../../../numeric/index.ts';
 import { dartShape, sideDirection, type Dart, type Edge, type Piece } from '../../../pattern/index.ts';
 import type { SlashSpec } from '../../../paper/slash/index.ts';
-import { ok, refuse, type Result } from '../../../units/index.ts';
+import { TOL, ok, refuse, type Result } from '../../../units/index.ts';
 import { neighbours } from './place.ts';
 
 /** Paper left around the dart in the box, mm. */
@@ -53,7 +53,7 @@ export function boxSlide(piece: Piece, dart: Dart, by: number): Result<BoxSlide>
   };
   // The nearest sideways shift that does it; farther out the seams grow again on both sides.
   const reach = [0.5, 1, 2, 4, 8, 16].find((r) => excess(-r) > 0 !== excess(r) > 0);
-  const h = reach === undefined ? 0 : bisect(excess, -reach, reach, 1e-9);
+  const h = reach === undefined ? 0 : bisect(excess, -reach, reach, TOL.zero);
   const shift = { x: h, y: -by };
   const corners = [a, { x: inner, y: top }, { x: inner, y: bottom }, b];
   return ok({

@@ -68,7 +68,7 @@ export function targetOf(u: Underarm, by: number, out: number): Point {
     pathLength(atStart ? moveStart(u.seam.path, to, reach) : moveEnd(u.seam.path, to, reach));
   const over = (down: number): number => drawn(add(aside, scale(u.down, down))) - pathLength(u.seam.path) - by;
   const [low, high] = [-by - 25, -by + 25];
-  const down = over(low) > 0 === over(high) > 0 ? -by : solveBetween(over, low, high, 1e-7);
+  const down = over(low) > 0 === over(high) > 0 ? -by : solveBetween(over, low, high, TOL.solve);
   return add(aside, scale(u.down, down));
 }
 

@@ -5,6 +5,7 @@ import { trimEnd } from '../../../paper/truing/index.ts';
 import type { Instruction, Message, Under } from '../../contract.ts';
 import { shoulderAtNeck, type ShoulderOn, type ShoulderPair } from '../../kit/shoulder.ts';
 import { asBefore, moveJoint } from '../../operations/index.ts';
+import { TOL } from '../../../units/index.ts';
 
 /** Of a neckline up to its corner or dart, so much may be taken. */
 const LEAVES = 0.9;
@@ -45,5 +46,5 @@ export function shareOf({ front, back }: ShoulderPair, by: number, over: number)
   if (low > high) return null;
   return by === 0 || off(low) > 0 === off(high) > 0
     ? Math.min(high, Math.max(low, by / 2))
-    : solveBetween(off, low, high, 1e-6);
+    : solveBetween(off, low, high, TOL.same);
 }

@@ -50,7 +50,7 @@ export function onOne(on: ShoulderOn, by: number, data: Message['data']): Result
     distance(on.shut.neckPoint, on.close(rotateAbout(on.shoulderPoint, pin, angle)));
   const over = (angle: number): number => lengthAt(angle) - on.length - by;
   if (over(-MOST) > 0 === over(MOST) > 0) return refuse('shoulder-too-short', { by, length: on.length });
-  const angle = solveBetween(over, -MOST, MOST, 1e-9);
+  const angle = solveBetween(over, -MOST, MOST, TOL.zero);
   const inward = unit(sub(pin, midpoint(cut, on.shoulderPoint)));
   const seed = add(lerp(cut, on.shoulderPoint, 0.6), scale(inward, 3));
   const other = add(lerp(cut, on.shoulderPoint, -0.06), scale(inward, 6));

@@ -4,6 +4,7 @@ import { requireEdge, type Piece } from '../../../pattern/index.ts';
 import { carryEdge } from '../../../paper/truing/index.ts';
 import { downSide } from '../../kit/underarm.ts';
 import { type ShoulderOn, type ShoulderPair } from '../../kit/shoulder.ts';
+import { TOL } from '../../../units/index.ts';
 
 /** The shoulder turned about the neck point until its end has dropped by so much, darts folded; its length is kept. */
 export function dropped(on: ShoulderOn, by: number): Point | null {
@@ -31,5 +32,5 @@ export function underarmFor({ front, back }: ShoulderPair, by: number): number {
       return sum + length(carryEdge(on.piece, on.armhole, start, end)) - length(on.piece);
     }, 0);
   const [low, high] = [by * 0.5, by * 1.5];
-  return by === 0 || grown(low) > 0 === grown(high) > 0 ? by : solveBetween(grown, low, high, 1e-7);
+  return by === 0 || grown(low) > 0 === grown(high) > 0 ? by : solveBetween(grown, low, high, TOL.solve);
 }

@@ -1,5 +1,5 @@
 import { edgesWithRole, type Edge, type Piece } from '../../../pattern/index.ts';
-import { ok, refuse, type Result } from '../../../units/index.ts';
+import { ok, refuse, type Result, cyclic } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Program, Values } from '../../contract.ts';
 import { choice, define, length } from '../../kit/define.ts';
 import { SIDED } from '../../kit/sides.ts';
@@ -10,7 +10,7 @@ import { mark, match, redraw } from '../../operations/index.ts';
 function withMouths(piece: Piece, edges: readonly Edge[]): readonly Edge[] {
   const n = piece.edges.length;
   const mouths = piece.edges.filter(
-    (e, i) => e.role === 'dart' && [i + 1, i + n - 1].every((k) => edges.includes(piece.edges[k % n] as Edge)),
+    (e, i) => e.role === 'dart' && [i + 1, i + n - 1].every((k) => edges.includes(cyclic(piece.edges, k))),
   );
   return [...edges, ...mouths];
 }

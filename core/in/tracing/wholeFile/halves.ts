@@ -14,7 +14,7 @@ import {
   type Path,
   type Point,
 } from '../../../geometry/index.ts';
-import { TOL } from '../../../units/index.ts';
+import { TOL, nth } from '../../../units/index.ts';
 import type { Ring } from '../chain.ts';
 
 /** A piece drawn whole that is its own mirror image, as the half one would cut on the fold, and a point of that fold. */
@@ -59,7 +59,7 @@ export function halved(ring: Ring, back: boolean): Halved | null {
   const axis = axes.find((a) => points.every((p) => nearestOnPath(ring.path, a.mirror(p)).distance <= TOL.mirrored));
   if (!axis) return null;
   const at = intersectPaths(axis.line, ring.path).map((h) => lengthTo(ring.path, nearestOnPath(ring.path, h.point)));
-  const [a, b] = [...at].sort((p, q) => p - q).filter((s, i, all) => i === 0 || s - (all[i - 1] as number) > TOL.meets);
+  const [a, b] = [...at].sort((p, q) => p - q).filter((s, i, all) => i === 0 || s - nth(all, i - 1) > TOL.meets);
   if (a === undefined || b === undefined) return null;
   const parts = [subPath(ring.path, a, b), joinPaths([splitAtLength(ring.path, b)[1], splitAtLength(ring.path, a)[0]])];
   const wanted = back ? -1 : 1;

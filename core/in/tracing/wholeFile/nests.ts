@@ -2,6 +2,7 @@ import { boundsOf, flatten, nearestOnPath, signedArea, spansOf, type Box } from 
 import { lineInside } from '../inner.ts';
 import { boxOf } from '../lines.ts';
 import type { Outline } from './outlines.ts';
+import { nth } from '../../../units/index.ts';
 
 /** One piece in one size: what is cut along, and the seam line where the file draws it too. */
 export interface NestedOutline extends Outline {
@@ -120,5 +121,5 @@ function withSeams(group: readonly NestedOutline[]): Nest {
     return { ...o, seam: { outline: seam, allowance: found.allowance } };
   });
   const seams = new Set(out.flatMap((o) => (o.seam ? [o.seam.outline] : [])));
-  return out.filter((_, i) => !seams.has(group[i] as NestedOutline)).sort((a, b) => a.area - b.area);
+  return out.filter((_, i) => !seams.has(nth(group, i))).sort((a, b) => a.area - b.area);
 }

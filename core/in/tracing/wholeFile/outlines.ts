@@ -14,7 +14,7 @@ import {
   type Path,
   type Span,
 } from '../../../geometry/index.ts';
-import { TOL } from '../../../units/index.ts';
+import { TOL, nth } from '../../../units/index.ts';
 import { lookOf } from '../apart.ts';
 import { allRings, ringOf, runThrough, type Ring } from '../chain.ts';
 import { grouped } from '../grouped.ts';
@@ -100,7 +100,7 @@ export function outlinesIn(lines: Lines): readonly Outline[] {
 const drawnOnes = (lines: Lines): readonly Outline[] =>
   allRings(lines.strokes).map((ring) => ({
     ring,
-    look: lookOf(lines.strokes[0] as Stroke),
+    look: lookOf(nth(lines.strokes, 0)),
     isSeam: false,
     own: ring.strokes.flatMap((i) => lines.strokes[i] ?? []),
   }));

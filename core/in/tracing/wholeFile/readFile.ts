@@ -24,6 +24,7 @@ import { readTold } from './readTold.ts';
 import { scaleSaid } from './scaleSaid.ts';
 import { sizeNames, type SizeNames } from './sizeNames.ts';
 import { welded } from './weld.ts';
+import { last } from '../../../units/index.ts';
 
 /** A piece below this is asked about and not taken by itself. */
 export const SURE = 0.7;
@@ -59,15 +60,13 @@ export function readWhole(drawn: Lines, wanted: Wanted = {}): ReadFile {
 
 /** Words by the piece they stand on; those beside every outline, as in the hollow of a facing, by the only box they lie in. */
 function lettersByNest(lines: Lines, nests: readonly Nest[]): (nest: Nest) => readonly Lettering[] {
-  const on = new Map<Nest, Lettering[]>(
-    nests.map((nest) => [nest, [...lettersIn(lines, (nest.at(-1) as Nest[number]).ring.path)]]),
-  );
+  const on = new Map<Nest, Lettering[]>(nests.map((nest) => [nest, [...lettersIn(lines, last(nest).ring.path)]]));
   const placed = new Set([...on.values()].flat());
   for (const l of lines.letters) {
     if (placed.has(l)) continue;
     const p = l.middle ?? l.at;
     const around = nests.filter((nest) => {
-      const b = boxOf((nest.at(-1) as Nest[number]).ring.path);
+      const b = boxOf(last(nest).ring.path);
       return p.x > b.minX && p.x < b.maxX && p.y > b.minY && p.y < b.maxY;
     });
     if (around.length === 1 && around[0]) on.get(around[0])?.push(l);

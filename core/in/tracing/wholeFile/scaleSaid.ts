@@ -1,12 +1,11 @@
 import type { Lines } from '../lines.ts';
 import { findSquares, type FoundSquare } from '../scale.ts';
+import { TOL } from '../../../units/index.ts';
 
 /** Words stand in a square or so near beside it, mm. */
 const BESIDE = 15;
 /** A printed length is believed when the square measures so much of it at least, and at most the inverse. */
 const BELIEVED = 0.8;
-/** What a drawing may be off without having been shrunk: rounding in the file, as a share. */
-const ROUNDING = 5e-4;
 
 const LENGTH = /(\d+(?:[.,]\d+)?)\s*(mm|cm|in\b|inch(?:es)?|["″])/gi;
 const MM: Readonly<Record<string, number>> = { mm: 1, cm: 10 };
@@ -42,11 +41,11 @@ export function scaleSaid(
       .filter((mm) => side / mm > BELIEVED && side / mm < 1 / BELIEVED)
       .sort((a, b) => Math.abs(a - side) - Math.abs(b - side));
     // Where both 10 cm and 4 in stand there, the one the square measures is meant; shrunk, the one named first.
-    const exact = said.find((mm) => Math.abs(side / mm - 1) < ROUNDING);
+    const exact = said.find((mm) => Math.abs(side / mm - 1) < TOL.scale);
     const first = beside.flatMap((l) => lengthsIn(l.text)).find((mm) => said.includes(mm));
     const meant = exact ?? first;
     if (meant === undefined) continue;
-    const scale = Math.abs(meant / side - 1) < ROUNDING ? 1 : meant / side;
+    const scale = Math.abs(meant / side - 1) < TOL.scale ? 1 : meant / side;
     return { scale, square, said: meant };
   }
   return null;

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { arrowOf, useHotkeys } from '../../lib/hotkeys.ts';
 import { changeView, slide, UPRIGHT, useProjector, WEIGHTS } from './state.ts';
 
 /** Slides by one arrow key, mm; with Shift ten times as far. */
@@ -20,38 +20,24 @@ export function heavier(by: number): void {
 
 /** The keys of the projector view: hands are at the table, the keyboard lies beside it. */
 export function useProjectorKeys(does: Does): void {
-  const now = useRef(does);
-  useEffect(() => {
-    now.current = does;
-  });
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent): void => {
-      const typing = e.target instanceof HTMLElement && e.target.matches('input, textarea, select');
-      if (typing || e.ctrlKey || e.metaKey || e.altKey || document.querySelector('[role="dialog"]')) return;
-      const by = NUDGE * (e.shiftKey ? 10 : 1);
-      const act: Record<string, () => void> = {
-        ArrowLeft: () => slide(-by, 0),
-        ArrowRight: () => slide(by, 0),
-        ArrowUp: () => slide(0, -by),
-        ArrowDown: () => slide(0, by),
-        n: () => now.current.step(1),
-        b: () => now.current.step(-1),
-        q: () => turnBy(90),
-        o: () => changeView({ flipped: !useProjector.getState().view.flipped }),
-        i: () => useProjector.setState((s) => ({ inverted: !s.inverted })),
-        h: () => now.current.hide(),
-        '+': () => heavier(1),
-        '-': () => heavier(-1),
-        '0': () => changeView({ ...UPRIGHT, flipped: useProjector.getState().view.flipped }),
-        Escape: () => now.current.leave(),
-      };
-      const done = act[e.key.length === 1 ? e.key.toLowerCase() : e.key];
-      if (!done) return;
-      e.preventDefault();
-      e.stopPropagation();
-      done();
-    };
-    window.addEventListener('keydown', onKey, true);
-    return () => window.removeEventListener('keydown', onKey, true);
-  }, []);
+  useHotkeys(
+    {
+      slide: (e) => {
+        const way = arrowOf(e.key);
+        const by = NUDGE * (e.shiftKey ? 10 : 1);
+        if (way) slide(way.x * by, way.y * by);
+      },
+      nextPiece: () => does.step(1),
+      pieceBefore: () => does.step(-1),
+      turn: () => turnBy(90),
+      flip: () => changeView({ flipped: !useProjector.getState().view.flipped }),
+      invert: () => useProjector.setState((s) => ({ inverted: !s.inverted })),
+      hide: does.hide,
+      thicker: () => heavier(1),
+      thinner: () => heavier(-1),
+      middle: () => changeView({ ...UPRIGHT, flipped: useProjector.getState().view.flipped }),
+      leave: does.leave,
+    },
+    { first: true },
+  );
 }

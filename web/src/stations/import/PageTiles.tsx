@@ -3,6 +3,7 @@ import { pathData } from '@ample/core/out';
 import type { Point } from '@ample/core/geometry';
 import { drawable, grouped, MM_PER, snapPage } from '@ample/core/in/tracing';
 import { useImport } from '../../store/import.ts';
+import { arrowOf } from '../../lib/hotkeys.ts';
 
 /** The pages of a tiled file to be laid together: dragged, or with the arrow keys; they snap frame to frame. */
 export function PageTiles({ toMat, k }: { readonly toMat: (x: number, y: number) => Point; readonly k: number }) {
@@ -26,14 +27,13 @@ export function PageTiles({ toMat, k }: { readonly toMat: (x: number, y: number)
     return { x: p.x / factor, y: p.y / factor };
   };
   const key = (e: KeyboardEvent, page: number, at: Point) => {
-    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key];
+    const way = arrowOf(e.key);
     if (!way) return;
     e.preventDefault();
     e.stopPropagation();
-    const [dx, dy] = way as [number, number];
     // Shift goes a whole page on: the usual way to lay one beside another.
     const by = e.shiftKey ? { x: window.maxX - window.minX, y: window.maxY - window.minY } : { x: 1, y: 1 };
-    put(page, { x: at.x + dx * by.x, y: at.y + dy * by.y }, false);
+    put(page, { x: at.x + way.x * by.x, y: at.y + way.y * by.y }, false);
   };
   return (
     <g transform={`scale(${factor})`}>

@@ -2,6 +2,7 @@ import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'r
 import type { Point } from '@ample/core/geometry';
 import { beginGesture } from '../../store/job.ts';
 import { usePrefs } from '../../store/prefs.ts';
+import { arrowOf } from '../../lib/hotkeys.ts';
 
 export interface HandleProps {
   readonly name: string;
@@ -50,18 +51,12 @@ export function Handle({ name, at, value, text, k, toMat, offset, onDrag, onNudg
   };
   const onKey = (e: KeyboardEvent) => {
     if (e.key === 'Escape') return finish('cancel');
-    const arrows: Readonly<Record<string, readonly [number, number]>> = {
-      ArrowLeft: [-1, 0],
-      ArrowRight: [1, 0],
-      ArrowUp: [0, -1],
-      ArrowDown: [0, 1],
-    };
-    const way = arrows[e.key];
+    const way = arrowOf(e.key);
     if (!way) return;
     e.preventDefault();
     e.stopPropagation();
     const step = (usePrefs.getState().units.unit === 'in' ? 25.4 / 16 : 1) * (e.shiftKey ? 5 : 1);
-    onNudge({ x: way[0] * step, y: way[1] * step });
+    onNudge({ x: way.x * step, y: way.y * step });
   };
   return (
     <g

@@ -13,7 +13,7 @@ import { MatGround } from './MatGround.tsx';
 import { MeasureLayer, MeasureReading, useMeasuring } from './Measure.tsx';
 import { OnMatPiece } from './OnMatPiece.tsx';
 import { PieceView } from './PieceView.tsx';
-import { useHeldKey, useZoomKeys } from './keys.ts';
+import { useHeldKey, useHotkeys } from '../../lib/hotkeys.ts';
 import { useStageMotion } from './useStageMotion.ts';
 import { useViewport } from '../../lib/viewport.ts';
 
@@ -49,10 +49,10 @@ export function MatView({ job, original, whole, shows, before, active, stage }: 
   const { svg, view, toMat } = viewport;
   const motion = useStageMotion(stage);
   const moved = usePlaces((s) => s.moved[job]);
-  const untouched = useHeldKey('o');
+  const untouched = useHeldKey('untouched');
   const [showing, setShowing] = useState(false);
   const measuring = useMeasuring();
-  useZoomKeys(viewport);
+  useHotkeys({ zoomIn: viewport.nearer, zoomOut: viewport.farther, zoomAll: () => viewport.fit() });
   const compare = untouched || showing;
   const offsetOf = (id: string): Point => {
     const home = at[id] ?? NOWHERE;

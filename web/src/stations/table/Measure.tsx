@@ -1,11 +1,11 @@
-import { useEffect, useState, type PointerEvent } from 'react';
+import { useState, type PointerEvent } from 'react';
 import { distance, type Box, type Point } from '@ample/core/geometry';
 import { alongSeamLine, snapPlaces, snapTo, type Piece } from '@ample/core/pattern';
 import { formatLength } from '@ample/core/units';
 import { saySnap } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
-import { isTyping } from '../../lib/typing.ts';
 import { SNAP_PIXELS } from './onMat.ts';
+import { useHotkeys } from '../../lib/hotkeys.ts';
 
 /** One end of the tape: a place on the mat, on which piece, and what it was laid to. */
 interface TapeEnd {
@@ -29,18 +29,11 @@ export function useMeasuring(): Measuring {
     setOn((o) => !o);
     setEnds([]);
   };
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return;
-      if (e.key.toLowerCase() === 'm') toggle();
-      if (e.key === 'Escape') {
-        setOn(false);
-        setEnds([]);
-      }
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, []);
+  const putAway = () => {
+    setOn(false);
+    setEnds([]);
+  };
+  useHotkeys({ measure: toggle, stopMeasuring: putAway });
   return { on, ends, toggle, put: (end) => setEnds((now) => (now.length === 1 ? [...now, end] : [end])) };
 }
 

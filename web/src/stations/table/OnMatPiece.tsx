@@ -1,5 +1,6 @@
 import { useRef, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import type { Point } from '@ample/core/geometry';
+import { arrowOf } from '../../lib/hotkeys.ts';
 
 interface Props {
   readonly id: string;
@@ -43,16 +44,10 @@ export function OnMatPiece({ id, name, offset, toMat, onMove, onZoom, label, chi
   const onKey = (e: KeyboardEvent) => {
     if (e.key === 'Escape') return drop();
     if (e.key === 'Enter') return onZoom();
-    const ways: Readonly<Record<string, Point>> = {
-      ArrowLeft: { x: -STEP, y: 0 },
-      ArrowRight: { x: STEP, y: 0 },
-      ArrowUp: { x: 0, y: -STEP },
-      ArrowDown: { x: 0, y: STEP },
-    };
-    const by = ways[e.key];
-    if (!by) return;
+    const way = arrowOf(e.key);
+    if (!way) return;
     e.preventDefault();
-    onMove({ x: offset.x + by.x, y: offset.y + by.y });
+    onMove({ x: offset.x + way.x * STEP, y: offset.y + way.y * STEP });
   };
   return (
     <g

@@ -1,15 +1,15 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { STAGES } from '@ample/core/alterations';
 import { alike } from '@ample/core/fitting/plan';
 import type { Piece } from '@ample/core/pattern';
 import { piecesBefore, useDraft } from '../../store/draft.ts';
-import { isTyping } from '../../lib/typing.ts';
 import { MatView } from './MatView.tsx';
 import { Slips } from './Slips.tsx';
 import { StageStrip } from './StageStrip.tsx';
 import { nextStage } from './stages.ts';
 import { WorkingsPanel } from './WorkingsPanel.tsx';
+import { useHotkeys } from '../../lib/hotkeys.ts';
 
 const NONE: readonly Piece[] = [];
 
@@ -38,16 +38,10 @@ export function Table() {
     null;
   const run = active?.outcome.ok ? active.outcome.value : null;
   const [stage, setStage] = useState(shows ? STAGES.length - 1 : 0);
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return;
-      const key = e.key.toLowerCase();
-      if (key === 'n') setStage((s) => nextStage(run, s, 1));
-      if (key === 'b') setStage((s) => nextStage(run, s, -1));
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [run]);
+  useHotkeys({
+    nextStage: () => setStage((s) => nextStage(run, s, 1)),
+    stageBefore: () => setStage((s) => nextStage(run, s, -1)),
+  });
   if (!draft) return <main className="p-6">Laying out the paper…</main>;
   if (draft.original.length === 0)
     return (

@@ -4,6 +4,7 @@ import { shareAt } from '../../../store/pictureJoin.ts';
 import { useViewport } from '../../../lib/viewport.ts';
 import { ViewButtons } from '../ViewButtons.tsx';
 import { DrawnOver, SharedMarks } from './DrawnOver.tsx';
+import { arrowOf } from '../../../lib/hotkeys.ts';
 
 const NOTHING = { minX: 0, minY: 0, maxX: 100, maxY: 100 };
 
@@ -30,12 +31,12 @@ export function PhotoView() {
     else markAt(p);
   };
   const nudge = (e: KeyboardEvent, i: number) => {
-    const way = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }[e.key];
+    const way = arrowOf(e.key);
     if (!way) return;
     e.preventDefault();
     e.stopPropagation();
     const by = e.shiftKey ? 5 : 0.5;
-    moveMark(i, { x: (way[0] as number) * by, y: (way[1] as number) * by });
+    moveMark(i, { x: way.x * by, y: way.y * by });
   };
   return (
     <div className="relative h-full min-h-[460px] border border-line bg-white">
