@@ -2,6 +2,7 @@ import type { Point } from '../geometry/index.ts';
 import type { Diagram, Pen, Shape } from './diagram.ts';
 import { escapeXml } from './svg.ts';
 import { pathData } from './svgPath.ts';
+import { COLOURS } from './colours.ts';
 
 /** One pen for each kind of line; the app, the pages of the docs and the printed sheet look alike. */
 export const PENS: Readonly<
@@ -10,16 +11,16 @@ export const PENS: Readonly<
     { readonly stroke: string; readonly width: number; readonly dash: readonly number[]; readonly fill: string }
   >
 > = {
-  paper: { stroke: '#1E2A38', width: 1.2, dash: [], fill: '#F3E7CF' },
-  insert: { stroke: '#B8862B', width: 0.6, dash: [], fill: '#FFF3B0' },
-  overlap: { stroke: '#B32D24', width: 0.8, dash: [3, 2], fill: '#E9B9AE' },
-  ghost: { stroke: '#6D6758', width: 1, dash: [3, 4], fill: 'none' },
-  cutting: { stroke: '#1E2A38', width: 1.2, dash: [], fill: 'none' },
-  seam: { stroke: '#2B4C9B', width: 1.6, dash: [], fill: 'none' },
-  dart: { stroke: '#2B4C9B', width: 1.4, dash: [], fill: 'none' },
-  notch: { stroke: '#1E2A38', width: 1.6, dash: [], fill: 'none' },
-  grain: { stroke: '#5A5F66', width: 1.2, dash: [], fill: 'none' },
-  slash: { stroke: '#B32D24', width: 2.2, dash: [8, 5], fill: 'none' },
+  paper: { stroke: COLOURS.ink, width: 1.2, dash: [], fill: COLOURS.tissue },
+  insert: { stroke: COLOURS.brass, width: 0.6, dash: [], fill: COLOURS.insert },
+  overlap: { stroke: COLOURS.pencil, width: 0.8, dash: [3, 2], fill: COLOURS.lap },
+  ghost: { stroke: COLOURS.ghost, width: 1, dash: [3, 4], fill: 'none' },
+  cutting: { stroke: COLOURS.ink, width: 1.2, dash: [], fill: 'none' },
+  seam: { stroke: COLOURS.carbon, width: 1.6, dash: [], fill: 'none' },
+  dart: { stroke: COLOURS.carbon, width: 1.4, dash: [], fill: 'none' },
+  notch: { stroke: COLOURS.ink, width: 1.6, dash: [], fill: 'none' },
+  grain: { stroke: COLOURS.quiet, width: 1.2, dash: [], fill: 'none' },
+  slash: { stroke: COLOURS.pencil, width: 2.2, dash: [8, 5], fill: 'none' },
 };
 
 /** The shapes of one diagram as SVG elements, in the piece's own millimetres; `scale` mm of the piece are one unit of the picture. */
@@ -36,17 +37,17 @@ function element(s: Shape, k: number): string {
   if (s.kind !== 'dimension') return pointElement(s, k);
   const at = (p: Point): string => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`;
   const y = Math.max(s.from.y, s.to.y) + 14 * k;
-  return `<path d="M${at(s.from)}V${y.toFixed(2)}M${at(s.to)}V${y.toFixed(2)}M${at({ x: s.from.x, y })}H${s.to.x.toFixed(2)}" fill="none" stroke="#1E2A38" stroke-width="${1.2 * k}"/><text x="${(Math.max(s.from.x, s.to.x) + 5 * k).toFixed(2)}" y="${(y + 5 * k).toFixed(2)}" font-size="${15 * k}" fill="#1E2A38" font-family="sans-serif">${escapeXml(s.text)}</text>`;
+  return `<path d="M${at(s.from)}V${y.toFixed(2)}M${at(s.to)}V${y.toFixed(2)}M${at({ x: s.from.x, y })}H${s.to.x.toFixed(2)}" fill="none" stroke="${COLOURS.ink}" stroke-width="${1.2 * k}"/><text x="${(Math.max(s.from.x, s.to.x) + 5 * k).toFixed(2)}" y="${(y + 5 * k).toFixed(2)}" font-size="${15 * k}" fill="${COLOURS.ink}" font-family="sans-serif">${escapeXml(s.text)}</text>`;
 }
 
 function pointElement(s: Extract<Shape, { at: Point }>, k: number): string {
   const at = (p: Point): string => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`;
   if (s.kind === 'pin')
-    return `<circle cx="${s.at.x.toFixed(2)}" cy="${s.at.y.toFixed(2)}" r="${5 * k}" fill="#B8862B" stroke="#5B4110" stroke-width="${k}"/>`;
+    return `<circle cx="${s.at.x.toFixed(2)}" cy="${s.at.y.toFixed(2)}" r="${5 * k}" fill="${COLOURS.brass}" stroke="${COLOURS.brassDark}" stroke-width="${k}"/>`;
   if (s.kind === 'label')
-    return `<circle cx="${s.at.x.toFixed(2)}" cy="${s.at.y.toFixed(2)}" r="${9 * k}" fill="#fff" stroke="#B32D24" stroke-width="${1.2 * k}"/><text x="${s.at.x.toFixed(2)}" y="${(s.at.y + 5 * k).toFixed(2)}" font-size="${14 * k}" text-anchor="middle" fill="#B32D24" font-family="sans-serif" font-weight="700">${escapeXml(s.text)}</text>`;
+    return `<circle cx="${s.at.x.toFixed(2)}" cy="${s.at.y.toFixed(2)}" r="${9 * k}" fill="${COLOURS.white}" stroke="${COLOURS.pencil}" stroke-width="${1.2 * k}"/><text x="${s.at.x.toFixed(2)}" y="${(s.at.y + 5 * k).toFixed(2)}" font-size="${14 * k}" text-anchor="middle" fill="${COLOURS.pencil}" font-family="sans-serif" font-weight="700">${escapeXml(s.text)}</text>`;
   const r = 7 * k;
-  return `<path d="M${at({ x: s.at.x - r, y: s.at.y })}h${2 * r}M${at({ x: s.at.x, y: s.at.y - r })}v${2 * r}" stroke="#B32D24" stroke-width="${2 * k}"/>`;
+  return `<path d="M${at({ x: s.at.x - r, y: s.at.y })}h${2 * r}M${at({ x: s.at.x, y: s.at.y - r })}v${2 * r}" stroke="${COLOURS.pencil}" stroke-width="${2 * k}"/>`;
 }
 
 /** Diagrams side by side as one picture, `height` pixels high at most. */
@@ -60,6 +61,6 @@ export function diagramsSvg(diagrams: readonly Diagram[], height: number, title:
     x += d.box.maxX - d.box.minX + gap;
     return g;
   });
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${x.toFixed(1)} ${tall.toFixed(1)}" width="${(x / k).toFixed(0)}" height="${height}" role="img"><title>${escapeXml(title)}</title><rect width="100%" height="100%" fill="#fff"/>${groups.join('')}</svg>
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${x.toFixed(1)} ${tall.toFixed(1)}" width="${(x / k).toFixed(0)}" height="${height}" role="img"><title>${escapeXml(title)}</title><rect width="100%" height="100%" fill="${COLOURS.white}"/>${groups.join('')}</svg>
 `;
 }

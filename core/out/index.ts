@@ -1,3 +1,4 @@
+export * from './colours.ts';
 export * from './csv.ts';
 export * from './drawing.ts';
 export * from './dxf.ts';

@@ -2,6 +2,7 @@ import type { Mark, Piece } from '../pattern/index.ts';
 import { paperOutline } from '../pattern/index.ts';
 import { drawPiece, type PieceDrawing } from './drawing.ts';
 import { pathData } from './svgPath.ts';
+import { COLOURS } from './colours.ts';
 
 /** What no XML may hold, however it is written: control characters and halves of characters; tabs and lines may stay. */
 const NOT_XML = /(?![\t\n\r])\p{Cc}|\p{Cs}|[\ufffe\uffff]/gu;
@@ -53,7 +54,7 @@ function markGroups(piece: Piece, d: PieceDrawing): readonly (readonly [string, 
     ['drill', '', of('drill').map((m) => path(crossAt(m.at), { drill: m.id }))],
     [
       'levels',
-      'stroke="#8A8577" stroke-width="0.2" stroke-dasharray="6 2"',
+      `stroke="${COLOURS.grey}" stroke-width="0.2" stroke-dasharray="6 2"`,
       of('level').map((m) =>
         path(lineData([{ x: Math.min(d.bounds.minX, m.at.x) - 5, y: m.at.y }, m.at]), { level: m.name, id: m.id }),
       ),
@@ -91,21 +92,21 @@ export function writeSvg(pieces: readonly Piece[], options: SvgOptions): string 
       buttons: piece.buttons && JSON.stringify(piece.buttons),
     });
     return (
-      `  <g id="${escapeXml(piece.id)}"${facts} transform="translate(${dx.toFixed(3)} ${dy.toFixed(3)})" fill="none" stroke="#1E2A38" stroke-width="0.4">\n    <title>${escapeXml(piece.name)}</title>\n` +
+      `  <g id="${escapeXml(piece.id)}"${facts} transform="translate(${dx.toFixed(3)} ${dy.toFixed(3)})" fill="none" stroke="${COLOURS.ink}" stroke-width="0.4">\n    <title>${escapeXml(piece.name)}</title>\n` +
       g(
         'original',
-        'stroke="#8A8577" stroke-width="0.25" stroke-dasharray="1 1"',
+        `stroke="${COLOURS.grey}" stroke-width="0.25" stroke-dasharray="1 1"`,
         before ? [path(pathData(paperOutline(before), true))] : [],
       ) +
       g('cutting', 'stroke-width="0.6"', [path(pathData(d.cutting, true))]) +
       g(
         'seam',
-        'stroke="#2B4C9B"',
+        `stroke="${COLOURS.carbon}"`,
         piece.edges.map((e) => path(pathData(e.path), { edge: e.id, role: e.role, allowance: e.allowance })),
       ) +
       g(
         'beyond',
-        'stroke="#2B4C9B"',
+        `stroke="${COLOURS.carbon}"`,
         (piece.beyond?.edges ?? []).map((e) => path(pathData(e.path), { beyond: e.id, allowance: e.allowance })),
       ) +
       g(
@@ -120,7 +121,7 @@ export function writeSvg(pieces: readonly Piece[], options: SvgOptions): string 
       ) +
       g(
         'darts',
-        'stroke="#2B4C9B" stroke-dasharray="3 1.5"',
+        `stroke="${COLOURS.carbon}" stroke-dasharray="3 1.5"`,
         piece.darts.map((t) =>
           path(pathData(d.darts.find((k) => k.id === t.id)?.legs ?? d.seam), {
             dart: t.id,

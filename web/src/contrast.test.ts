@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { COLOURS } from '@ample/core/out';
 import { describe, expect, it } from 'vitest';
 
 /** The colours of the design, by name, as the style sheet states them. */
@@ -6,14 +7,8 @@ const css = readFileSync(new URL('./styles.css', import.meta.url), 'utf8');
 const TOKENS: Readonly<Record<string, string>> = Object.fromEntries(
   [...css.matchAll(/--color-(\w+): (#[0-9a-f]{6});/gi)].map((m) => [m[1] ?? '', m[2] ?? '']),
 );
-const OTHERS: Readonly<Record<string, string>> = {
-  white: '#ffffff',
-  tape: '#f5d76b',
-  ahead: '#fbf3d2',
-  ruled: '#fffef9',
-};
 const colour = (name: string): string => {
-  const found = TOKENS[name] ?? OTHERS[name];
+  const found = TOKENS[name];
   if (!found) throw new Error(`no colour is called ${name}`);
   return found;
 };
@@ -32,6 +27,11 @@ function contrast(one: string, other: string): number {
 }
 
 describe('colours', () => {
+  it('are the same in the style sheet and in the drawings', () => {
+    const drawn = Object.entries(COLOURS).map(([name, hex]) => [name, hex.toLowerCase()]);
+    expect(TOKENS).toEqual(Object.fromEntries(drawn));
+  });
+
   it('are measured as black on white, twenty-one to one', () => {
     expect(luminance('#ffffff')).toBeCloseTo(1, 6);
     expect((luminance('#ffffff') + 0.05) / (luminance('#000000') + 0.05)).toBeCloseTo(21, 6);

@@ -1,4 +1,5 @@
 import type { Path, Point } from '../../geometry/index.ts';
+import { COLOURS } from '../colours.ts';
 
 /** The part of the PDF library used here; the caller passes its constructor in, so core imports none. */
 export interface PdfDoc {
@@ -54,9 +55,9 @@ export type PdfConstructor = new (options: {
   info: Record<string, string | Date>;
 }) => unknown;
 
-export const INK = '#1E2A38';
-export const BLUE = '#2B4C9B';
-export const GREY = '#8A8577';
+export const INK = COLOURS.ink;
+export const BLUE = COLOURS.carbon;
+export const GREY = COLOURS.grey;
 
 /** PDF counts in points of 1/72 inch: exact. */
 export const POINT = 72 / 25.4;
@@ -121,7 +122,7 @@ export class MmCanvas {
     this.doc
       .font(options.bold ? 'bold' : 'text')
       .fontSize(size * POINT)
-      .fillColor(options.color ?? '#1E2A38');
+      .fillColor(options.color ?? COLOURS.ink);
     this.doc.text(text, x * POINT, y * POINT, {
       lineBreak: options.width !== undefined,
       // With a height the library never begins a page by itself: words of a piece may lie off this one.

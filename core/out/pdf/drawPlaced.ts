@@ -6,8 +6,9 @@ import { BLUE, GREY, INK, POINT, type MmCanvas } from './canvas.ts';
 import type { PdfInput, PdfLabel } from './input.ts';
 import type { Layers } from './layers.ts';
 import { nth } from '../../units/index.ts';
+import { COLOURS } from '../colours.ts';
 
-const PAPER_ADDED = '#FFF3B0';
+const PAPER_ADDED = COLOURS.insert;
 const CENTRE_DASH = [10, 2, 2, 2];
 const FOLD_DASH = [6, 3];
 /** Radius of a button mark, mm. */

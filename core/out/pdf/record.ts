@@ -1,6 +1,7 @@
 import type { PrintedRecord } from '../record.ts';
 import type { MmCanvas } from './canvas.ts';
 import { drawDiagrams } from './sheet.ts';
+import { COLOURS } from '../colours.ts';
 
 const LEFT = 14;
 const TOP = 12;
@@ -34,7 +35,7 @@ function lay(c: MmCanvas, record: PrintedRecord, page: Page, size: number, draw:
     return c.height(said, large, w);
   };
   const rule = (y: number): void => {
-    if (draw) c.line({ x: LEFT, y }, { x: LEFT + width, y }).stroke('#8A8577', 0.15);
+    if (draw) c.line({ x: LEFT, y }, { x: LEFT + width, y }).stroke(COLOURS.grey, 0.15);
   };
   let y = TOP;
   y += text(record.title, LEFT, y, width, true, 6.5) + 1;

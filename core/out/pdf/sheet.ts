@@ -2,6 +2,7 @@ import type { Point } from '../../geometry/index.ts';
 import type { Diagram, Pen } from '../diagram.ts';
 import { PENS } from '../diagramSvg.ts';
 import type { MmCanvas } from './canvas.ts';
+import { COLOURS } from '../colours.ts';
 
 /** A hand sheet already put into words. */
 export interface PrintedSheet {
@@ -44,7 +45,7 @@ export function printSheet(
   }
   for (const caution of sheet.cautions ?? []) {
     const high = c.height(caution, 3.4, paper.width - 2 * LEFT - 4);
-    c.line({ x: LEFT, y: y - 0.5 }, { x: LEFT, y: y + high - 0.5 }).stroke('#B8862B', 0.8);
+    c.line({ x: LEFT, y: y - 0.5 }, { x: LEFT, y: y + high - 0.5 }).stroke(COLOURS.brass, 0.8);
     c.text(caution, LEFT + 3, y, 3.4, { width: paper.width - 2 * LEFT - 4 });
     y += high + 1.2;
   }
@@ -55,7 +56,7 @@ export function printSheet(
     const words = lines.reduce((sum, line) => sum + c.height(line, 4.2, text) + 2, 0);
     const height = Math.max(words + 8, stage.diagrams.length > 0 ? PICTURE.height + 4 : 0);
     room(height);
-    c.line({ x: LEFT, y: y - 1.5 }, { x: paper.width - LEFT, y: y - 1.5 }).stroke('#8A8577', 0.15);
+    c.line({ x: LEFT, y: y - 1.5 }, { x: paper.width - LEFT, y: y - 1.5 }).stroke(COLOURS.grey, 0.15);
     c.text(stage.heading, LEFT, y, 5, { bold: true });
     let at = y + 7.5;
     for (const line of lines) {
@@ -72,7 +73,7 @@ export function printSheet(
   y += 7.5;
   sheet.checks.forEach((line, i) => {
     room(heights[i] ?? 0);
-    c.rect(LEFT, y + 0.4, 3, 3).stroke('#1E2A38', 0.25);
+    c.rect(LEFT, y + 0.4, 3, 3).stroke(COLOURS.ink, 0.25);
     c.text(line, LEFT + 6, y, 4.2, { width: paper.width - 2 * LEFT - 6 });
     y += heights[i] ?? 0;
   });
@@ -122,20 +123,20 @@ function drawShapes(c: MmCanvas, d: Diagram, place: (p: Point) => Point): void {
       const a = place(s.from);
       const b = place(s.to);
       const y = Math.max(a.y, b.y) + 2.5;
-      c.line(a, { x: a.x, y }).stroke('#1E2A38', 0.15);
-      c.line(b, { x: b.x, y }).stroke('#1E2A38', 0.15);
-      c.line({ x: a.x, y }, { x: b.x, y }).stroke('#1E2A38', 0.2);
+      c.line(a, { x: a.x, y }).stroke(COLOURS.ink, 0.15);
+      c.line(b, { x: b.x, y }).stroke(COLOURS.ink, 0.15);
+      c.line({ x: a.x, y }, { x: b.x, y }).stroke(COLOURS.ink, 0.2);
       c.text(s.text, Math.max(a.x, b.x) + 1, y - 1.6, 3.4);
     } else if (s.kind === 'label') {
       const p = place(s.at);
-      c.circle(p, 1.7).fillAndStroke('#FFFFFF', '#B32D24', 0.2);
-      c.text(s.text, p.x - 0.8, p.y - 1.3, 2.8, { color: '#B32D24' });
+      c.circle(p, 1.7).fillAndStroke(COLOURS.white, COLOURS.pencil, 0.2);
+      c.text(s.text, p.x - 0.8, p.y - 1.3, 2.8, { color: COLOURS.pencil });
     } else {
       const p = place(s.at);
-      if (s.kind === 'pin') c.circle(p, 0.9).fillAndStroke('#B8862B', '#5B4110', 0.15);
+      if (s.kind === 'pin') c.circle(p, 0.9).fillAndStroke(COLOURS.brass, COLOURS.brassDark, 0.15);
       else {
-        c.line({ x: p.x - 1.4, y: p.y }, { x: p.x + 1.4, y: p.y }).stroke('#B32D24', 0.3);
-        c.line({ x: p.x, y: p.y - 1.4 }, { x: p.x, y: p.y + 1.4 }).stroke('#B32D24', 0.3);
+        c.line({ x: p.x - 1.4, y: p.y }, { x: p.x + 1.4, y: p.y }).stroke(COLOURS.pencil, 0.3);
+        c.line({ x: p.x, y: p.y - 1.4 }, { x: p.x, y: p.y + 1.4 }).stroke(COLOURS.pencil, 0.3);
       }
     }
   }

@@ -4,6 +4,7 @@ import { useDraft } from '../store/draft.ts';
 import { useJob } from '../store/job.ts';
 import { pins, reached } from './progress.ts';
 import { STATIONS } from './stations.ts';
+import { COLOURS } from '@ample/core/out';
 
 /** The job's stations along a tape measure. Filled as far as the work has come; a pin with a count asks for attention. */
 export function Tape() {
@@ -20,14 +21,14 @@ export function Tape() {
   const far = reached(draft, open);
   const pinned = pins(draft, open);
   return (
-    <nav aria-label="Stations of this job" className="border-b border-ink bg-[#f5d76b]">
+    <nav aria-label="Stations of this job" className="border-b border-ink bg-tape">
       <ol ref={tape} className="flex h-[58px] overflow-x-auto">
         {STATIONS.map((s, i) => (
           <li key={s.id} className="relative min-w-max flex-1 border-r border-ink/60 last:border-r-0">
             <NavLink
               to={`/job/${job}/${s.id}`}
               className={({ isActive }) =>
-                `relative flex h-full flex-col justify-end px-2 pb-1 focus-visible:-outline-offset-4 ${i < far ? 'bg-[#f5d76b]' : 'bg-[#fbf3d2]'} ${isActive ? '!bg-ink text-white' : ''}`
+                `relative flex h-full flex-col justify-end px-2 pb-1 focus-visible:-outline-offset-4 ${i < far ? 'bg-tape' : 'bg-ahead'} ${isActive ? '!bg-ink text-white' : ''}`
               }
             >
               {({ isActive }) => (
@@ -45,7 +46,7 @@ export function Tape() {
                         x2={k * 10}
                         y1="0"
                         y2={k === 5 ? 9 : 5}
-                        stroke={isActive ? '#fff' : '#1E2A38'}
+                        stroke={isActive ? COLOURS.white : COLOURS.ink}
                         strokeWidth="0.8"
                         vectorEffect="non-scaling-stroke"
                       />
@@ -63,8 +64,8 @@ export function Tape() {
                       title={`${pinned[s.id]} to look at`}
                     >
                       <svg width="8" height="14" viewBox="0 0 8 14" aria-hidden="true">
-                        <circle cx="4" cy="4" r="3.5" fill="#B32D24" />
-                        <line x1="4" y1="7" x2="4" y2="14" stroke="#1E2A38" />
+                        <circle cx="4" cy="4" r="3.5" fill={COLOURS.pencil} />
+                        <line x1="4" y1="7" x2="4" y2="14" stroke={COLOURS.ink} />
                       </svg>
                       <span className="num">{pinned[s.id]}</span>
                       <span className="sr-only"> to look at</span>

@@ -1,6 +1,7 @@
 import { Component, type ReactNode } from 'react';
 import { exportWork } from '../store/export.ts';
 import { Happened } from './Happened.tsx';
+import { COLOURS } from '@ample/core/out';
 
 interface Props {
   readonly where: string;
@@ -60,7 +61,7 @@ export class PieceBoundary extends Component<PieceProps, { readonly failed: bool
   override render() {
     if (!this.state.failed) return this.props.children;
     return (
-      <text x="40" y="60" fontSize="16" fill="#fff" role="alert">
+      <text x="40" y="60" fontSize="16" fill={COLOURS.white} role="alert">
         {this.props.name} cannot be drawn. Undo the last change.
       </text>
     );

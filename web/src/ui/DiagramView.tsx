@@ -1,4 +1,4 @@
-import { pathData, PENS, type Diagram, type Shape } from '@ample/core/out';
+import { COLOURS, pathData, PENS, type Diagram, type Shape } from '@ample/core/out';
 
 /** A small drawing of a piece, as the hand sheet and the printed page have it. */
 export function DiagramView({ diagram, height }: { readonly diagram: Diagram; readonly height: number }) {
@@ -40,22 +40,22 @@ function ShapeView({ shape: s, k }: { readonly shape: Shape; readonly k: number 
         <path
           d={`M${s.from.x} ${s.from.y}V${y}M${s.to.x} ${s.to.y}V${y}M${s.from.x} ${y}H${s.to.x}`}
           fill="none"
-          stroke="#1E2A38"
+          stroke={COLOURS.ink}
           strokeWidth={1.2 * k}
         />
-        <text x={Math.max(s.from.x, s.to.x) + 5 * k} y={y + 5 * k} fontSize={15 * k} fill="#1E2A38">
+        <text x={Math.max(s.from.x, s.to.x) + 5 * k} y={y + 5 * k} fontSize={15 * k} fill={COLOURS.ink}>
           {s.text}
         </text>
       </g>
     );
   }
   const at = `translate(${s.at.x} ${s.at.y}) scale(${k})`;
-  if (s.kind === 'pin') return <circle transform={at} r="5" fill="#B8862B" stroke="#5B4110" />;
-  if (s.kind === 'cross') return <path transform={at} d="M-7 0H7M0 -7V7" stroke="#B32D24" strokeWidth="2" />;
+  if (s.kind === 'pin') return <circle transform={at} r="5" fill={COLOURS.brass} stroke={COLOURS.brassDark} />;
+  if (s.kind === 'cross') return <path transform={at} d="M-7 0H7M0 -7V7" stroke={COLOURS.pencil} strokeWidth="2" />;
   return (
     <g transform={at}>
-      <circle r="9.5" fill="#fff" stroke="#B32D24" strokeWidth="1.2" />
-      <text y="5.2" fontSize="15" textAnchor="middle" fill="#B32D24" fontWeight="700">
+      <circle r="9.5" fill={COLOURS.white} stroke={COLOURS.pencil} strokeWidth="1.2" />
+      <text y="5.2" fontSize="15" textAnchor="middle" fill={COLOURS.pencil} fontWeight="700">
         {s.text}
       </text>
     </g>

@@ -1,4 +1,4 @@
-import { drawPiece, pathData } from '@ample/core/out';
+import { COLOURS, drawPiece, pathData } from '@ample/core/out';
 import type { Piece } from '@ample/core/pattern';
 
 /** A piece laid out small, with its cutting line, seam line and darts. */
@@ -14,10 +14,15 @@ export function SmallPiece({ piece, tall = 'h-[230px]' }: { readonly piece: Piec
         role="img"
         aria-label={piece.name}
       >
-        <path d={pathData(d.cutting, true)} fill="#F3E7CF" stroke="#1E2A38" vectorEffect="non-scaling-stroke" />
-        <path d={pathData(d.seam, true)} stroke="#2B4C9B" {...line} />
+        <path
+          d={pathData(d.cutting, true)}
+          fill={COLOURS.tissue}
+          stroke={COLOURS.ink}
+          vectorEffect="non-scaling-stroke"
+        />
+        <path d={pathData(d.seam, true)} stroke={COLOURS.carbon} {...line} />
         {d.darts.map((t) => (
-          <path key={t.id} d={pathData(t.legs)} stroke="#2B4C9B" {...line} />
+          <path key={t.id} d={pathData(t.legs)} stroke={COLOURS.carbon} {...line} />
         ))}
       </svg>
       <figcaption className="text-sm">

@@ -1,6 +1,7 @@
 import { getDocument, GlobalWorkerOptions } from 'pdfjs-dist';
 import Parser from 'pdfjs-dist/build/pdf.worker.mjs?worker';
 import { PDF_OPEN } from '@ample/core/in/readers';
+import { COLOURS } from '@ample/core/out';
 
 /** Dots to the millimetre that a page is drawn with: about 250 to the inch. */
 const PER_MM = 10;
@@ -61,7 +62,7 @@ export async function picturePage(
     // The library's types know only the canvas of a page.
     canvasContext: context as never,
     viewport,
-    background: '#ffffff',
+    background: COLOURS.white,
   }).promise;
   return { canvas, page: { ...size, of: document.numPages } };
 }

@@ -1,4 +1,5 @@
 import { openBitmap } from './openBitmap.ts';
+import { COLOURS } from '@ample/core/out';
 
 /** Draws a picture anew, smaller: what comes out holds nothing but what is to be seen. */
 const LONGEST = 1600;
@@ -13,7 +14,7 @@ self.onmessage = async (event: MessageEvent<Blob>) => {
     const context = canvas.getContext('2d');
     if (!context) throw new Error('no drawing surface');
     // A clear ground would turn black in a JPEG.
-    context.fillStyle = '#fff';
+    context.fillStyle = COLOURS.white;
     context.fillRect(0, 0, width, height);
     context.drawImage(picture, 0, 0, width, height);
     picture.close();

@@ -2,6 +2,7 @@ import { findHomography, greyOf, joinFlat, layFlat, residualOf, takePhoto, type 
 import { ok } from '@ample/core/units';
 import { openBitmap } from './openBitmap.ts';
 import { PROTOCOL, type PictureRequest, type PictureReply } from './protocol.ts';
+import { COLOURS } from '@ample/core/out';
 
 /** Larger pictures are brought down to so many pixels: finer than a hand traces. */
 const MOST_PIXELS = 12_000_000;
@@ -27,7 +28,7 @@ async function openPicture(file: Blob): Promise<Grey> {
   const canvas = new OffscreenCanvas(width, height);
   const context = canvas.getContext('2d', { willReadFrequently: true });
   if (!context) throw new Error('no drawing surface');
-  context.fillStyle = '#fff';
+  context.fillStyle = COLOURS.white;
   context.fillRect(0, 0, width, height);
   context.drawImage(bitmap, 0, 0, width, height);
   bitmap.close();

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
-import { drawPiece } from '@ample/core/out';
+import { COLOURS, drawPiece } from '@ample/core/out';
 import { useDraft } from '../../store/draft.ts';
 import { Length } from '../../shared/parts.tsx';
 import { watchPicture } from './channel.ts';
@@ -63,7 +63,7 @@ export function StandInTable() {
         </p>
       )}
       <svg
-        className="min-h-[320px] w-full flex-1 bg-[#12443F]"
+        className="min-h-[320px] w-full flex-1 bg-mat"
         viewBox={`0 0 ${TABLE.width} ${TABLE.height}`}
         role="img"
         aria-label="The cutting table with a grid of centimetres"
@@ -73,7 +73,7 @@ export function StandInTable() {
             <Thrown picture={picture} drawing={drawing} />
           </g>
         )}
-        <g stroke="#5FA39A" strokeOpacity="0.55" pointerEvents="none">
+        <g stroke={COLOURS.gridLight} strokeOpacity="0.55" pointerEvents="none">
           {Array.from({ length: TABLE.width / CM + 1 }, (_, i) => (
             <path key={`x${i}`} d={`M${i * CM} 0V${TABLE.height}`} strokeWidth={i % 10 === 0 ? 1.4 : 0.35} />
           ))}
@@ -82,7 +82,7 @@ export function StandInTable() {
           ))}
         </g>
         {Array.from({ length: TABLE.width / 100 }, (_, i) => (
-          <text key={i} x={i * 100 + 6} y={24} fontSize="22" fill="#BFE3DC" className="num">
+          <text key={i} x={i * 100 + 6} y={24} fontSize="22" fill={COLOURS.figures} className="num">
             {i * 10}
           </text>
         ))}

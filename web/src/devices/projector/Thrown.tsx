@@ -1,10 +1,10 @@
-import { arrowHeads, pathData, type PieceDrawing } from '@ample/core/out';
+import { COLOURS, arrowHeads, pathData, type PieceDrawing } from '@ample/core/out';
 import { thrown, throwOf } from '@ample/core/out/projector';
 import { formatLength } from '@ample/core/units';
 import { squareNow, type Picture } from './state.ts';
 
-const LIGHT = { ground: '#000000', ink: '#FFFFFF', soft: '#9CC3FF' } as const;
-const DARK = { ground: '#FFFFFF', ink: '#000000', soft: '#2B4C9B' } as const;
+const LIGHT = { ground: COLOURS.black, ink: COLOURS.white, soft: COLOURS.glow } as const;
+const DARK = { ground: COLOURS.white, ink: COLOURS.black, soft: COLOURS.carbon } as const;
 
 /** The picture itself, in pixels of the projector: the square to measure, or a piece at true size. */
 export function Thrown({ picture, drawing }: { readonly picture: Picture; readonly drawing: PieceDrawing | null }) {

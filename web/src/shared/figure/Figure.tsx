@@ -1,4 +1,5 @@
 import type { MeasurementKey } from '@ample/core/pattern';
+import { COLOURS } from '@ample/core/out';
 
 export type View = 'front' | 'back' | 'side' | 'seated';
 
@@ -64,7 +65,7 @@ const VIEW_WORDS: Readonly<Record<View, string>> = {
 
 /** The body of a view with its waist tape, thin lines inside it. */
 export function Outline({ view }: { readonly view: View }) {
-  const thin = { fill: 'none', stroke: '#1E2A38', strokeWidth: 0.9 } as const;
+  const thin = { fill: 'none', stroke: COLOURS.ink, strokeWidth: 0.9 } as const;
   const body = view === 'side' ? SIDE : view === 'seated' ? SEATED : BODY;
   const waist = {
     front: 'M66 197Q100 205 134 197',
@@ -74,12 +75,12 @@ export function Outline({ view }: { readonly view: View }) {
   };
   return (
     <>
-      {view === 'seated' && <path d={STOOL} fill="none" stroke="#8C8878" strokeWidth="2.4" />}
-      <path d={body} fill="#fff" stroke="#1E2A38" strokeWidth="1.6" strokeLinejoin="round" />
+      {view === 'seated' && <path d={STOOL} fill="none" stroke={COLOURS.grey} strokeWidth="2.4" />}
+      <path d={body} fill={COLOURS.white} stroke={COLOURS.ink} strokeWidth="1.6" strokeLinejoin="round" />
       {view === 'back' && <path d="M100 72V200M78 104Q72 126 80 146M122 104Q128 126 120 146" {...thin} />}
       {view === 'front' && <path d="M64 146Q78 166 98 150M102 150Q122 166 136 146" {...thin} />}
       {view === 'side' && <path d={ARM} {...thin} />}
-      <path d={waist[view]} fill="none" stroke="#8C8878" strokeWidth="1" strokeDasharray="3 2" />
+      <path d={waist[view]} fill="none" stroke={COLOURS.grey} strokeWidth="1" strokeDasharray="3 2" />
     </>
   );
 }
@@ -99,8 +100,8 @@ export function Figure({ of, height = 'h-[340px]' }: { readonly of: MeasurementK
         <Outline view={view} />
         {tape && (
           <>
-            <path d={tape.d} fill="none" stroke="#1E2A38" strokeWidth="6" strokeLinecap="round" />
-            <path d={tape.d} fill="none" stroke="#F5D76B" strokeWidth="4" strokeLinecap="round" />
+            <path d={tape.d} fill="none" stroke={COLOURS.ink} strokeWidth="6" strokeLinecap="round" />
+            <path d={tape.d} fill="none" stroke={COLOURS.tape} strokeWidth="4" strokeLinecap="round" />
           </>
         )}
       </svg>
@@ -151,14 +152,14 @@ export function NumberedFigure({ view, keys }: { readonly view: View; readonly k
           const { x, y } = t;
           return (
             <g key={t.key}>
-              <path d={t.d} fill="none" stroke="#C2352B" strokeWidth="1.6" />
+              <path d={t.d} fill="none" stroke={COLOURS.pencil} strokeWidth="1.6" />
               <text
                 x={x}
                 y={y}
                 fontSize="13"
                 textAnchor="middle"
-                fill="#1E2A38"
-                stroke="#fff"
+                fill={COLOURS.ink}
+                stroke={COLOURS.white}
                 strokeWidth="3"
                 paintOrder="stroke"
               >

@@ -4,6 +4,7 @@ import type { Point } from '@ample/core/geometry';
 import type { Observation } from '@ample/core/documents';
 import { SYMPTOM_WORDS, VIEW_WORDS } from '@ample/core/words';
 import { Outline } from './Figure.tsx';
+import { COLOURS } from '@ample/core/out';
 
 /** A plain garment over the figure, so that one points at cloth: bodice, short sleeves, skirt. */
 const GARMENT: Readonly<Record<View, string>> = {
@@ -54,8 +55,8 @@ export function SeenFigure({ view, observations, chosen, onChoose, onPoint, heig
       onPointerUp={point}
     >
       <Outline view={view} />
-      <path d={GARMENT[view]} fill="#F3E7CF" fillOpacity="0.92" stroke="#8C8878" strokeWidth="1" />
-      {view !== 'side' && <path d="M66 197Q100 204 134 197" fill="none" stroke="#8C8878" strokeDasharray="3 2" />}
+      <path d={GARMENT[view]} fill={COLOURS.tissue} fillOpacity="0.92" stroke={COLOURS.grey} strokeWidth="1" />
+      {view !== 'side' && <path d="M66 197Q100 204 134 197" fill="none" stroke={COLOURS.grey} strokeDasharray="3 2" />}
       {here.flatMap((o) =>
         placesOf(o).map((at, i) => (
           <Mark
@@ -87,7 +88,12 @@ function Mark({
 }) {
   const { kind, lie } = symptomOf(o.sign);
   const turn = lie === 'down' ? 90 : lie === 'slanting' ? (at.x > 100 ? 38 : -38) : 0;
-  const pen = { fill: 'none', stroke: '#B32D24', strokeWidth: chosen ? 2.6 : 1.7, strokeLinecap: 'round' } as const;
+  const pen = {
+    fill: 'none',
+    stroke: COLOURS.pencil,
+    strokeWidth: chosen ? 2.6 : 1.7,
+    strokeLinecap: 'round',
+  } as const;
   // Neighbours put their numbers on different sides.
   const outward = at.x >= 100 ? 18 : -18;
   const label = o.number % 2 === 1 ? outward : -outward;
@@ -104,8 +110,22 @@ function Mark({
       <path d={GLYPH[kind]} transform={`rotate(${turn})`} {...pen} />
       {named && (
         <>
-          <circle cx={label} cy="-9" r="11.5" fill={chosen ? '#1E2A38' : '#fff'} stroke="#1E2A38" strokeWidth="0.8" />
-          <text x={label} y="-3" fontSize="18.5" textAnchor="middle" fill={chosen ? '#fff' : '#1E2A38'} className="num">
+          <circle
+            cx={label}
+            cy="-9"
+            r="11.5"
+            fill={chosen ? COLOURS.ink : COLOURS.white}
+            stroke={COLOURS.ink}
+            strokeWidth="0.8"
+          />
+          <text
+            x={label}
+            y="-3"
+            fontSize="18.5"
+            textAnchor="middle"
+            fill={chosen ? COLOURS.white : COLOURS.ink}
+            className="num"
+          >
             {o.number}
           </text>
         </>

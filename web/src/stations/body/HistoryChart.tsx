@@ -2,6 +2,7 @@ import { CartesianGrid, Line, LineChart, ResponsiveContainer, XAxis, YAxis } fro
 import { formatLength } from '@ample/core/units';
 import { longDate } from '../../lib/time.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { COLOURS } from '@ample/core/out';
 
 /** A measurement over time, with its dates to scale. */
 export function HistoryChart({
@@ -23,7 +24,7 @@ export function HistoryChart({
   const step = unit === 'cm' ? 20 : 25.4;
   const least = Math.floor((Math.min(...values) - 1) / step) * step;
   const most = Math.ceil((Math.max(...values) + 1) / step) * step;
-  const tick = { fontSize: 15, fill: '#1E2A38' };
+  const tick = { fontSize: 15, fill: COLOURS.ink };
   return (
     <figure className="m-0 mt-3">
       <figcaption className="mb-1">
@@ -36,7 +37,7 @@ export function HistoryChart({
       >
         <ResponsiveContainer>
           <LineChart data={data} margin={{ top: 8, right: 26, bottom: 4, left: 4 }}>
-            <CartesianGrid stroke="#D9D5C7" vertical={false} />
+            <CartesianGrid stroke={COLOURS.line} vertical={false} />
             <XAxis
               dataKey="at"
               type="number"
@@ -44,7 +45,7 @@ export function HistoryChart({
               ticks={[...new Set([data[0]?.at ?? 0, data.at(-1)?.at ?? 0])]}
               tickFormatter={short}
               tick={tick}
-              stroke="#1E2A38"
+              stroke={COLOURS.ink}
             />
             <YAxis
               width={54}
@@ -52,9 +53,9 @@ export function HistoryChart({
               ticks={[least, (least + most) / 2, most]}
               tickFormatter={say}
               tick={tick}
-              stroke="#1E2A38"
+              stroke={COLOURS.ink}
             />
-            <Line dataKey="value" stroke="#2B4C9B" strokeWidth={2} dot={{ r: 4 }} isAnimationActive={false} />
+            <Line dataKey="value" stroke={COLOURS.carbon} strokeWidth={2} dot={{ r: 4 }} isAnimationActive={false} />
           </LineChart>
         </ResponsiveContainer>
       </div>

@@ -3,6 +3,7 @@ import { formatLength, TOL } from '@ample/core/units';
 import { SEAM_WORDS } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
 import { useWidth } from '../../lib/useWidth.ts';
+import { COLOURS } from '@ample/core/out';
 
 /** Two sewn edges drawn straight, one under the other: notches, darts closed, difference, and the corners across the seam. */
 export function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameOf: (id: string) => string }) {
@@ -17,25 +18,33 @@ export function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameO
     formatLength(v, unit, { fraction: unit === 'in' ? 16 : fraction, digits: 1, sign });
   const side = (s: WalkedSide, y: number, up: boolean) => (
     <g>
-      <line x1={x(0)} x2={x(s.length)} y1={y} y2={y} stroke="#2B4C9B" strokeWidth="5" />
+      <line x1={x(0)} x2={x(s.length)} y1={y} y2={y} stroke={COLOURS.carbon} strokeWidth="5" />
       {[0, s.length].map((v) => (
-        <line key={v} x1={x(v)} x2={x(v)} y1={y - 9} y2={y + 9} stroke="#2B4C9B" strokeWidth="2" />
+        <line key={v} x1={x(v)} x2={x(v)} y1={y - 9} y2={y + 9} stroke={COLOURS.carbon} strokeWidth="2" />
       ))}
       {s.joints.map((v) => (
         <g key={v}>
-          <line x1={x(v)} x2={x(v)} y1={y - 8} y2={y + 8} stroke="#1E2A38" strokeDasharray="3 2" strokeWidth="1.5" />
-          <text x={x(v) + 6} y={up ? y - 12 : y + 24} fontSize="15" fill="#1E2A38">
+          <line
+            x1={x(v)}
+            x2={x(v)}
+            y1={y - 8}
+            y2={y + 8}
+            stroke={COLOURS.ink}
+            strokeDasharray="3 2"
+            strokeWidth="1.5"
+          />
+          <text x={x(v) + 6} y={up ? y - 12 : y + 24} fontSize="15" fill={COLOURS.ink}>
             dart, closed
           </text>
         </g>
       ))}
       {s.notches.map((n) => (
-        <path key={n.id} d={`M${x(n.at) - 6} ${up ? y - 10 : y + 10}h12L${x(n.at)} ${y}z`} fill="#1E2A38" />
+        <path key={n.id} d={`M${x(n.at) - 6} ${up ? y - 10 : y + 10}h12L${x(n.at)} ${y}z`} fill={COLOURS.ink} />
       ))}
-      <text x={x(0)} y={up ? y - 32 : y + 46} fontSize="16" fill="#1E2A38">
+      <text x={x(0)} y={up ? y - 32 : y + 46} fontSize="16" fill={COLOURS.ink}>
         {nameOf(s.piece)}
       </text>
-      <text x={x(longest)} y={up ? y - 32 : y + 46} fontSize="16" className="num" textAnchor="end" fill="#1E2A38">
+      <text x={x(longest)} y={up ? y - 32 : y + 46} fontSize="16" className="num" textAnchor="end" fill={COLOURS.ink}>
         {say(s.length)}
       </text>
     </g>

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { flatOf } from '@ample/core/alterations';
 import type { Draft } from '@ample/core/fitting/plan';
 import { isTold } from '@ample/core/fitting/compare';
-import { drawPiece, pathData } from '@ample/core/out';
+import { COLOURS, drawPiece, pathData } from '@ample/core/out';
 import type { Point } from '@ample/core/geometry';
 import type { MeasurementKey, Piece } from '@ample/core/pattern';
 import { formatLength } from '@ample/core/units';
@@ -105,9 +105,14 @@ function OnPiece({
         aria-label={piece.name}
       >
         <g transform={`translate(2 2) scale(${scale}) translate(${-minX} ${-minY})`}>
-          <path d={pathData(d.seam, true)} fill="#F3E7CF" stroke="#2B4C9B" vectorEffect="non-scaling-stroke" />
+          <path
+            d={pathData(d.seam, true)}
+            fill={COLOURS.tissue}
+            stroke={COLOURS.carbon}
+            vectorEffect="non-scaling-stroke"
+          />
           {d.darts.map((t) => (
-            <path key={t.id} d={pathData(t.legs)} stroke="#2B4C9B" {...line} />
+            <path key={t.id} d={pathData(t.legs)} stroke={COLOURS.carbon} {...line} />
           ))}
         </g>
         {set.map((n) => {
@@ -126,16 +131,16 @@ function OnPiece({
             >
               <polyline
                 points={n.points.map((p) => `${place(p).x},${place(p).y}`).join(' ')}
-                stroke="#C2352B"
+                stroke={COLOURS.pencil}
                 strokeWidth={on ? 3 : 1.6}
                 strokeDasharray={on ? undefined : '5 3'}
                 fill="none"
               />
-              <path d={`M${at.x} ${at.y}L${x - 6} ${n.y - 5}`} stroke="#8C8878" strokeWidth="0.8" fill="none" />
-              <text x={x} y={n.y} fontSize={TEXT} fill="#1E2A38" fontWeight={on ? 700 : 400}>
+              <path d={`M${at.x} ${at.y}L${x - 6} ${n.y - 5}`} stroke={COLOURS.grey} strokeWidth="0.8" fill="none" />
+              <text x={x} y={n.y} fontSize={TEXT} fill={COLOURS.ink} fontWeight={on ? 700 : 400}>
                 {MEASUREMENT_WORDS[n.key].name}
               </text>
-              <text x={x} y={n.y + 16} fontSize={TEXT} fill="#C2352B" className="num" fontWeight="700">
+              <text x={x} y={n.y + 16} fontSize={TEXT} fill={COLOURS.pencil} className="num" fontWeight="700">
                 {n.text}
               </text>
             </g>

@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import type { Lines } from '@ample/core/in/tracing';
 import { useImport } from '../../store/import.ts';
 import { Length } from '../../shared/parts.tsx';
+import { COLOURS } from '@ample/core/out';
 
 /** Layers of the file, and kinds of line where it has none: switched on and off, or one alone. */
 export function Kinds({ lines }: { readonly lines: Lines }) {
@@ -137,7 +138,7 @@ export function LineSample({
         x2="33"
         y1="7"
         y2="7"
-        stroke={color ?? '#1E2A38'}
+        stroke={color ?? COLOURS.ink}
         strokeWidth={Math.min(4, Math.max(1.5, width * 4))}
         strokeDasharray={dash.length > 0 ? dash.map((v) => Math.max(1.5, v * SAMPLE_SCALE)).join(' ') : undefined}
       />

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { pathData } from '@ample/core/out';
+import { COLOURS, pathData } from '@ample/core/out';
 import { boundsOf } from '@ample/core/geometry';
 import { outlinePlaces, outlineThrough } from '@ample/core/in/tracing';
 import { readRows, useTyped } from '../../store/typed.ts';
@@ -45,7 +45,7 @@ export function MatView() {
               x2={x}
               y1={mat.minY}
               y2={mat.maxY}
-              stroke="#2B6A62"
+              stroke={COLOURS.grid}
               strokeWidth={px(Math.round(x / step) % 5 === 0 ? 1.4 : 0.6)}
             />
           ))}
@@ -56,18 +56,18 @@ export function MatView() {
               x2={mat.maxX}
               y1={y}
               y2={y}
-              stroke="#2B6A62"
+              stroke={COLOURS.grid}
               strokeWidth={px(Math.round(y / step) % 5 === 0 ? 1.4 : 0.6)}
             />
           ))}
           {outline?.ok ? (
-            <path d={pathData(outline.value, true)} fill="#F3E7CF" stroke="#1E2A38" strokeWidth={px(2)} />
+            <path d={pathData(outline.value, true)} fill={COLOURS.tissue} stroke={COLOURS.ink} strokeWidth={px(2)} />
           ) : (
             around.length > 1 && (
               <path
                 d={`M${around.map((p) => `${p.x} ${p.y}`).join('L')}`}
                 fill="none"
-                stroke="#F3E7CF"
+                stroke={COLOURS.tissue}
                 strokeWidth={px(2)}
               />
             )
@@ -80,8 +80,8 @@ export function MatView() {
                   y={p.y - px(4)}
                   width={px(8)}
                   height={px(8)}
-                  fill="#fff"
-                  stroke="#1E2A38"
+                  fill={COLOURS.white}
+                  stroke={COLOURS.ink}
                   strokeWidth={px(1.5)}
                 />
               ) : (
@@ -89,8 +89,8 @@ export function MatView() {
                   cx={p.x}
                   cy={p.y}
                   r={px(4.5)}
-                  fill={p.kind === 'curve' ? '#fff' : '#B8862B'}
-                  stroke="#1E2A38"
+                  fill={p.kind === 'curve' ? COLOURS.white : COLOURS.brass}
+                  stroke={COLOURS.ink}
                   strokeWidth={px(1.5)}
                 />
               )}
@@ -98,8 +98,8 @@ export function MatView() {
                 x={p.x + px(8)}
                 y={p.y - px(7)}
                 fontSize={px(15)}
-                fill="#1E2A38"
-                stroke="#F3E7CF"
+                fill={COLOURS.ink}
+                stroke={COLOURS.tissue}
                 strokeWidth={px(4)}
                 paintOrder="stroke"
               >

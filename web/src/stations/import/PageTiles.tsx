@@ -1,5 +1,5 @@
 import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { pathData } from '@ample/core/out';
+import { COLOURS, pathData } from '@ample/core/out';
 import type { Point } from '@ample/core/geometry';
 import { drawable, grouped, MM_PER, snapPage } from '@ample/core/in/tracing';
 import { useImport } from '../../store/import.ts';
@@ -80,19 +80,19 @@ export function PageTiles({ toMat, k }: { readonly toMat: (x: number, y: number)
               y={window.minY}
               width={window.maxX - window.minX}
               height={window.maxY - window.minY}
-              fill="#ffffff"
+              fill={COLOURS.white}
               fillOpacity={0.85}
-              stroke={drag?.page === page ? '#b32d24' : '#8C8878'}
+              stroke={drag?.page === page ? COLOURS.pencil : COLOURS.grey}
               vectorEffect="non-scaling-stroke"
             />
             <path
               d={drawn.get(page) ?? ''}
               clipPath={`url(#page-${page})`}
               fill="none"
-              stroke="#1E2A38"
+              stroke={COLOURS.ink}
               vectorEffect="non-scaling-stroke"
             />
-            <text x={window.minX + 14 / k} y={window.minY + 24 / k} fontSize={18 / k} fill="#5A5F66">
+            <text x={window.minX + 14 / k} y={window.minY + 24 / k} fontSize={18 / k} fill={COLOURS.quiet}>
               {page + 1}
             </text>
           </g>

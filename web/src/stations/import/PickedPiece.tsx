@@ -1,4 +1,4 @@
-import { pathData } from '@ample/core/out';
+import { COLOURS, pathData } from '@ample/core/out';
 import { middleOfEdge } from '@ample/core/in/tracing';
 import { ROLE_WORDS } from '@ample/core/words';
 import { tracedOf, useImport } from '../../store/import.ts';
@@ -16,9 +16,9 @@ export function PickedPiece({ k }: { readonly k: number }) {
     <g>
       <path
         d={pathData(picked.ring.path, true)}
-        fill="#F3E7CF"
+        fill={COLOURS.tissue}
         fillOpacity={0.75}
-        stroke="#1E2A38"
+        stroke={COLOURS.ink}
         strokeWidth={1}
         vectorEffect="non-scaling-stroke"
         pointerEvents="none"
@@ -28,7 +28,7 @@ export function PickedPiece({ k }: { readonly k: number }) {
           <path
             d={pathData(e.path)}
             fill="none"
-            stroke={i === chosen ? '#b32d24' : e.fold ? '#1E2A38' : '#2B4C9B'}
+            stroke={i === chosen ? COLOURS.pencil : e.fold ? COLOURS.ink : COLOURS.carbon}
             strokeWidth={i === chosen ? 4 : 2}
             strokeDasharray={e.fold ? '10 4 2 4' : undefined}
             vectorEffect="non-scaling-stroke"
@@ -57,7 +57,7 @@ export function PickedPiece({ k }: { readonly k: number }) {
           key={i}
           d={`M${d.one.x} ${d.one.y}L${d.tip.x} ${d.tip.y}L${d.two.x} ${d.two.y}`}
           fill="none"
-          stroke="#2B4C9B"
+          stroke={COLOURS.carbon}
           strokeWidth={2}
           vectorEffect="non-scaling-stroke"
           pointerEvents="none"
@@ -66,7 +66,7 @@ export function PickedPiece({ k }: { readonly k: number }) {
       {traced.grain && (
         <path
           d={`M${traced.grain.from.x} ${traced.grain.from.y}L${traced.grain.to.x} ${traced.grain.to.y}`}
-          stroke="#1E2A38"
+          stroke={COLOURS.ink}
           strokeWidth={2}
           vectorEffect="non-scaling-stroke"
           pointerEvents="none"
@@ -80,8 +80,8 @@ export function PickedPiece({ k }: { readonly k: number }) {
             y={p.y - px(4)}
             width={px(8)}
             height={px(8)}
-            fill="#fff"
-            stroke="#1E2A38"
+            fill={COLOURS.white}
+            stroke={COLOURS.ink}
             strokeWidth={px(1.5)}
           />
         ))}
@@ -89,13 +89,13 @@ export function PickedPiece({ k }: { readonly k: number }) {
           <path
             key={i}
             d={`M${n.at.x - px(6)} ${n.at.y}L${n.at.x} ${n.at.y - px(8)}L${n.at.x + px(6)} ${n.at.y}Z`}
-            fill="#B8862B"
+            fill={COLOURS.brass}
           />
         ))}
         {traced.bustPoint && (
           <path
             d={`M${traced.bustPoint.x - px(8)} ${traced.bustPoint.y}h${px(16)}M${traced.bustPoint.x} ${traced.bustPoint.y - px(8)}v${px(16)}`}
-            stroke="#b32d24"
+            stroke={COLOURS.pencil}
             strokeWidth={px(2.5)}
           />
         )}
@@ -109,8 +109,8 @@ export function PickedPiece({ k }: { readonly k: number }) {
               y={m.y}
               textAnchor="middle"
               fontSize={px(15)}
-              fill="#1E2A38"
-              stroke="#fff"
+              fill={COLOURS.ink}
+              stroke={COLOURS.white}
               strokeWidth={px(4)}
               paintOrder="stroke"
             >

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, type MouseEvent } from 'react';
-import { pathData } from '@ample/core/out';
+import { COLOURS, pathData } from '@ample/core/out';
 import { boundsOfStrokes, boxOf, drawable, type Lines, type Stroke } from '@ample/core/in/tracing';
 import { sheetOf, shownOf, useImport } from '../../store/import.ts';
 import { useViewport } from '../../lib/viewport.ts';
@@ -42,7 +42,15 @@ export function SheetView({ lines }: { readonly lines: Lines }) {
           {tool === 'pages' ? <PageTiles toMat={toMat} k={view.k} /> : <Drawn lines={lines} shown={drawn} />}
           <PickedPiece k={view.k} />
           {clicks.map((p, i) => (
-            <circle key={i} cx={p.x} cy={p.y} r={5 / view.k} fill="none" stroke="#b32d24" strokeWidth={2 / view.k} />
+            <circle
+              key={i}
+              cx={p.x}
+              cy={p.y}
+              r={5 / view.k}
+              fill="none"
+              stroke={COLOURS.pencil}
+              strokeWidth={2 / view.k}
+            />
           ))}
           {clicks.length === 2 && clicks[0] && clicks[1] && (
             <line
@@ -50,7 +58,7 @@ export function SheetView({ lines }: { readonly lines: Lines }) {
               y1={clicks[0].y}
               x2={clicks[1].x}
               y2={clicks[1].y}
-              stroke="#b32d24"
+              stroke={COLOURS.pencil}
               strokeWidth={2 / view.k}
             />
           )}
@@ -94,9 +102,9 @@ function Drawn({ lines, shown }: { readonly lines: Lines; readonly shown: readon
 /** A colour too light to be seen on white is drawn in ink. */
 function readable(color: string | null): string {
   const m = /^#([0-9a-f]{2})([0-9a-f]{2})([0-9a-f]{2})$/.exec(color ?? '');
-  if (!m) return '#1E2A38';
+  if (!m) return COLOURS.ink;
   const [r, g, b] = m.slice(1).map((h) => parseInt(h, 16)) as [number, number, number];
-  return 0.3 * r + 0.6 * g + 0.1 * b > 190 ? '#8C8878' : (color as string);
+  return 0.3 * r + 0.6 * g + 0.1 * b > 190 ? COLOURS.grey : (color as string);
 }
 
 /** The sheet of the file that is open; null while nothing is. */

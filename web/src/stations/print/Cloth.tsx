@@ -7,6 +7,7 @@ import { sayRefusal } from '@ample/core/words';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { Length, Notice } from '../../shared/parts.tsx';
 import { startCloth, type ClothWork } from '../../workers/client.ts';
+import { COLOURS } from '@ample/core/out';
 
 interface Found {
   readonly altered: readonly Result<Layout>[];
@@ -212,8 +213,8 @@ function LaidOut({ layout }: { readonly layout: Result<Layout> | undefined }) {
           y="0"
           width={length}
           height={across}
-          fill="#fff"
-          stroke="#8C8878"
+          fill={COLOURS.white}
+          stroke={COLOURS.grey}
           vectorEffect="non-scaling-stroke"
         />
         <line
@@ -221,15 +222,15 @@ function LaidOut({ layout }: { readonly layout: Result<Layout> | undefined }) {
           x2={length}
           y1="0"
           y2="0"
-          stroke="#1E2A38"
+          stroke={COLOURS.ink}
           strokeWidth={wish.fold ? 3 : 1}
           strokeDasharray={wish.fold ? '14 8' : undefined}
           vectorEffect="non-scaling-stroke"
         />
-        <text x="4" y="-12" fontSize="34" fill="#1E2A38">
+        <text x="4" y="-12" fontSize="34" fill={COLOURS.ink}>
           {wish.fold ? 'fold' : 'selvedge'}
         </text>
-        <text x="4" y={across + 38} fontSize="34" fill="#5A5F66">
+        <text x="4" y={across + 38} fontSize="34" fill={COLOURS.quiet}>
           {wish.fold ? 'selvedges' : 'selvedge'}
         </text>
         {laid.map((l, i) => {
@@ -247,8 +248,8 @@ function LaidOut({ layout }: { readonly layout: Result<Layout> | undefined }) {
           );
           return (
             <g key={i}>
-              <polygon points={points} fill="#F3E7CF" stroke="#1E2A38" vectorEffect="non-scaling-stroke" />
-              <text x={x} y={mid((p) => p.x) + 10} fontSize="30" textAnchor="middle" fill="#1E2A38">
+              <polygon points={points} fill={COLOURS.tissue} stroke={COLOURS.ink} vectorEffect="non-scaling-stroke" />
+              <text x={x} y={mid((p) => p.x) + 10} fontSize="30" textAnchor="middle" fill={COLOURS.ink}>
                 {l.name}
               </text>
             </g>

@@ -1,4 +1,4 @@
-import { nameOnMap, paperEdge, pathData, type NameOnMap, type PageMap } from '@ample/core/out';
+import { COLOURS, nameOnMap, paperEdge, pathData, type NameOnMap, type PageMap } from '@ample/core/out';
 import { useWidth } from '../../lib/useWidth.ts';
 
 /** The most height the map takes, its width until it is laid out, and the smallest lettering on it, px. */
@@ -27,8 +27,8 @@ export function MapView({ map }: { readonly map: PageMap }) {
           y={t.at.y}
           width={map.area.width}
           height={map.area.height}
-          fill="#fff"
-          stroke="#8C8878"
+          fill={COLOURS.white}
+          stroke={COLOURS.grey}
           vectorEffect="non-scaling-stroke"
         />
       ))}
@@ -43,19 +43,19 @@ export function MapView({ map }: { readonly map: PageMap }) {
             <g clipPath={drawing.patch ? `url(#paper-${i})` : undefined}>
               <path
                 d={pathData(drawing.cutting, true)}
-                stroke="#1E2A38"
+                stroke={COLOURS.ink}
                 strokeWidth="1.5"
-                fill="#F3E7CF"
+                fill={COLOURS.tissue}
                 fillOpacity="0.6"
                 vectorEffect="non-scaling-stroke"
               />
-              <path d={pathData(drawing.seam, true)} stroke="#2B4C9B" vectorEffect="non-scaling-stroke" />
+              <path d={pathData(drawing.seam, true)} stroke={COLOURS.carbon} vectorEffect="non-scaling-stroke" />
               {drawing.darts.map((t) => (
-                <path key={t.id} d={pathData(t.legs)} stroke="#2B4C9B" vectorEffect="non-scaling-stroke" />
+                <path key={t.id} d={pathData(t.legs)} stroke={COLOURS.carbon} vectorEffect="non-scaling-stroke" />
               ))}
             </g>
             {drawing.patch && (
-              <path d={edge} stroke="#1E2A38" strokeDasharray="6 3" vectorEffect="non-scaling-stroke" />
+              <path d={edge} stroke={COLOURS.ink} strokeDasharray="6 3" vectorEffect="non-scaling-stroke" />
             )}
           </g>
         );
@@ -67,7 +67,7 @@ export function MapView({ map }: { readonly map: PageMap }) {
           y={t.at.y + px(LEAST)}
           fontSize={px(LEAST)}
           className="num"
-          fill="#5A5F66"
+          fill={COLOURS.quiet}
         >
           {t.label}
         </text>
@@ -86,8 +86,8 @@ function PieceName({ name: { lines, at, upright, size } }: { readonly name: Name
       textAnchor="middle"
       dominantBaseline="central"
       fontSize={size}
-      fill="#1E2A38"
-      stroke="#F3E7CF"
+      fill={COLOURS.ink}
+      stroke={COLOURS.tissue}
       strokeWidth={size / 5}
       paintOrder="stroke"
     >

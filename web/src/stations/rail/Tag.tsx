@@ -6,6 +6,7 @@ import { inOrderOfDate, nextAction } from '@ample/core/fitting/toile';
 import { NEXT_WORDS } from '@ample/core/words';
 import { longDate, today } from '../../lib/time.ts';
 import { editStored } from '../../store/library.ts';
+import { COLOURS } from '@ample/core/out';
 
 export type TagDialog = 'details' | 'friend' | 'delete';
 
@@ -27,15 +28,15 @@ export function Tag({
   return (
     <li className="relative flex flex-col items-center">
       {/* Every row of tags hangs on a rail of its own. */}
-      <span className="absolute -inset-x-5 top-1 h-[7px] border-t-2 border-[#b9b5a6] bg-[#8C8878]" aria-hidden="true" />
+      <span className="absolute -inset-x-5 top-1 h-[7px] border-t-2 border-rod bg-grey" aria-hidden="true" />
       <svg className="relative" viewBox="0 0 60 40" width="60" height="40" aria-hidden="true">
-        <path d="M30 4c9 0 9 10 2 12l-2 1v8" fill="none" stroke="#5A5F66" strokeWidth="2.5" />
-        <path d="M30 24v16" stroke="#8C8878" strokeWidth="1.5" />
+        <path d="M30 4c9 0 9 10 2 12l-2 1v8" fill="none" stroke={COLOURS.quiet} strokeWidth="2.5" />
+        <path d="M30 24v16" stroke={COLOURS.grey} strokeWidth="1.5" />
       </svg>
       <div className="relative w-full flex-1">
         <Link
           to={`/job/${job.id}/${next.station}`}
-          className="flex h-full w-full flex-col border border-ink bg-tissue px-4 pt-3 pb-3 hover:bg-[#f9f1df]"
+          className="flex h-full w-full flex-col border border-ink bg-tissue px-4 pt-3 pb-3 hover:bg-tag"
           style={{ clipPath: 'polygon(12% 0, 88% 0, 100% 10%, 100% 100%, 0 100%, 0 10%)' }}
         >
           <span className="mx-auto mb-2 block h-3 w-3 rounded-full border border-ink bg-page" aria-hidden="true" />

@@ -3,6 +3,7 @@ import { formatLength } from '@ample/core/units';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
 import { useWidth } from '../../lib/useWidth.ts';
+import { COLOURS } from '@ample/core/out';
 
 export interface Rule {
   readonly key: MeasurementKey;
@@ -59,7 +60,7 @@ export function Ladder({
       role="img"
       aria-label={describe}
     >
-      <polyline points={line.join(' ')} fill="none" stroke="#2B4C9B" strokeWidth="5" strokeOpacity="0.35" />
+      <polyline points={line.join(' ')} fill="none" stroke={COLOURS.carbon} strokeWidth="5" strokeOpacity="0.35" />
       {rules.map((r, i) => {
         const x = scaleOf(r);
         const y = i * ROW + 66;
@@ -68,10 +69,10 @@ export function Ladder({
         const anchor = wx !== null && wx > width - 130 ? 'end' : wx !== null && wx < 110 ? 'start' : 'middle';
         return (
           <g key={r.key}>
-            <text x={LEFT - 24} y={y - 42} fontSize="17" fontFamily="Bitter, serif" fontWeight="600" fill="#1E2A38">
+            <text x={LEFT - 24} y={y - 42} fontSize="17" fontFamily="Bitter, serif" fontWeight="600" fill={COLOURS.ink}>
               {MEASUREMENT_WORDS[r.key].name}
             </text>
-            <line x1={LEFT - 18} x2={width - RIGHT + 18} y1={y} y2={y} stroke="#1E2A38" strokeWidth="1.5" />
+            <line x1={LEFT - 18} x2={width - RIGHT + 18} y1={y} y2={y} stroke={COLOURS.ink} strokeWidth="1.5" />
             {r.rungs.map((g) => {
               const on = g.size === sizeAt(r);
               return (
@@ -81,7 +82,7 @@ export function Ladder({
                     x2={x(g.at)}
                     y1={y - (on ? 12 : 7)}
                     y2={y + (on ? 12 : 7)}
-                    stroke={on ? '#2B4C9B' : '#1E2A38'}
+                    stroke={on ? COLOURS.carbon : COLOURS.ink}
                     strokeWidth={on ? 4 : 1.5}
                   />
                   {named.has(g.size) && (
@@ -92,7 +93,7 @@ export function Ladder({
                       fontSize={on ? 20 : 17}
                       fontWeight={on ? 700 : 400}
                       className="num"
-                      fill={on ? '#2B4C9B' : '#5A5F66'}
+                      fill={on ? COLOURS.carbon : COLOURS.quiet}
                     >
                       {g.size}
                     </text>
@@ -102,20 +103,20 @@ export function Ladder({
             })}
             {wx !== null ? (
               <g>
-                <path d={`M${wx} ${y - 2}l-8 -15h16z`} fill="#B32D24" />
+                <path d={`M${wx} ${y - 2}l-8 -15h16z`} fill={COLOURS.pencil} />
                 <text
                   x={wx + (anchor === 'start' ? -8 : anchor === 'end' ? 8 : 0)}
                   y={y - 23}
                   textAnchor={anchor}
                   fontSize="17"
                   className="num"
-                  fill="#B32D24"
+                  fill={COLOURS.pencil}
                 >
                   {formatLength(r.wearer ?? 0, unit, { fraction })}
                 </text>
               </g>
             ) : (
-              <text x={width - RIGHT} y={y - 22} textAnchor="end" fontSize="16" fill="#5A5F66">
+              <text x={width - RIGHT} y={y - 22} textAnchor="end" fontSize="16" fill={COLOURS.quiet}>
                 not measured
               </text>
             )}

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { PieceFrame, Run } from '@ample/core/alterations';
-import { labelPlace, pathData } from '@ample/core/out';
+import { COLOURS, labelPlace, pathData } from '@ample/core/out';
 import { polyline } from '@ample/core/geometry';
 import type { Piece } from '@ample/core/pattern';
 import { cutPiece, movePanels, type Progress } from '@ample/core/paper/slash';
@@ -56,7 +56,7 @@ export function AlteredPiece(props: Props) {
           key={p.id}
           d={pathData(p.outline, true)}
           fill="none"
-          stroke="#B32D24"
+          stroke={COLOURS.pencil}
           strokeWidth="1.4"
           transform={`translate(${p.motion.x} ${p.motion.y}) rotate(${(p.motion.angle * 180) / Math.PI})`}
           {...thin}
@@ -78,14 +78,14 @@ function Lines({ frame, k, dashed }: { readonly frame: PieceFrame; readonly k: n
         <path
           d={pathData(polyline(l.points))}
           fill="none"
-          stroke="#B32D24"
+          stroke={COLOURS.pencil}
           strokeWidth="2.2"
           strokeDasharray={dashed ? '9 5' : undefined}
           {...thin}
         />
         <g transform={`translate(${at.x} ${at.y}) scale(${1 / k})`}>
-          <circle r="11" fill="#fff" stroke="#B32D24" strokeWidth="1.5" />
-          <text textAnchor="middle" y="5.5" fontSize="16" fill="#B32D24" fontWeight="700">
+          <circle r="11" fill={COLOURS.white} stroke={COLOURS.pencil} strokeWidth="1.5" />
+          <text textAnchor="middle" y="5.5" fontSize="16" fill={COLOURS.pencil} fontWeight="700">
             {l.label}
           </text>
         </g>
@@ -127,7 +127,7 @@ function Dimensions({ frame, k }: { readonly frame: PieceFrame; readonly k: numb
         ? `M${from.x} ${from.y}H${x + 8 / k}M${to.x} ${to.y}H${x + 8 / k}M${x} ${from.y}V${to.y}`
         : `M${from.x} ${from.y}V${y + 8 / k}M${to.x} ${to.y}V${y + 8 / k}M${from.x} ${y}H${to.x}`;
       return (
-        <g key={id} stroke="#1E2A38" aria-hidden="true">
+        <g key={id} stroke={COLOURS.ink} aria-hidden="true">
           <path d={line} strokeWidth="1.4" {...thin} />
           <g
             transform={`translate(${Math.max(from.x, to.x) + (upright ? 30 / k : 0)} ${upright ? Math.max(from.y, to.y) : y}) scale(${1 / k})`}
@@ -138,14 +138,14 @@ function Dimensions({ frame, k }: { readonly frame: PieceFrame; readonly k: numb
               y="-17"
               width={text.length * 13.4 + 18}
               height="50"
-              fill="#fff"
-              stroke="#1E2A38"
+              fill={COLOURS.white}
+              stroke={COLOURS.ink}
               strokeWidth="1"
             />
-            <text x="18" y="6" fontSize="22" className="num" fill="#1E2A38">
+            <text x="18" y="6" fontSize="22" className="num" fill={COLOURS.ink}>
               {text}
             </text>
-            <text x="18" y="26" fontSize="15" className="num" fill="#5A5F66">
+            <text x="18" y="26" fontSize="15" className="num" fill={COLOURS.quiet}>
               {second}
             </text>
           </g>

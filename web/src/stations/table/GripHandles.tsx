@@ -9,6 +9,7 @@ import { useUnits } from '../../store/prefs.ts';
 import { nudgeOf, valueFromDrag } from './gestures/grip.ts';
 import { CrossShape, GapShape, Handle, PinShape, TargetShape, TipShape } from './Handle.tsx';
 import { SNAP_PIXELS, type OnMat } from './onMat.ts';
+import { COLOURS } from '@ample/core/out';
 
 interface Props extends OnMat {
   readonly run: Run;
@@ -114,9 +115,9 @@ function SnapPlate({ snap, k }: { readonly snap: Snap; readonly k: number }) {
   const text = saySnap(snap);
   return (
     <g transform={`translate(${snap.at.x} ${snap.at.y}) scale(${1 / k})`} aria-hidden="true" pointerEvents="none">
-      <circle r="13" fill="none" stroke="#1E2A38" strokeWidth="2" strokeDasharray="3 3" />
-      <rect x="22" y="-38" width={text.length * 8.4 + 16} height="26" fill="#fff" stroke="#1E2A38" />
-      <text x="30" y="-20" fontSize="15" fill="#1E2A38">
+      <circle r="13" fill="none" stroke={COLOURS.ink} strokeWidth="2" strokeDasharray="3 3" />
+      <rect x="22" y="-38" width={text.length * 8.4 + 16} height="26" fill={COLOURS.white} stroke={COLOURS.ink} />
+      <text x="30" y="-20" fontSize="15" fill={COLOURS.ink}>
         {text}
       </text>
     </g>

@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import type { Box } from '@ample/core/geometry';
+import { COLOURS } from '@ample/core/out';
 
 /** The cutting mat: a centimetre grid, its numbers beside the left and lower edge where no piece lies, inches ticked along the other two. */
 export const MatGround = memo(function MatGround({ box, k }: { readonly box: Box; readonly k: number }) {
@@ -15,20 +16,20 @@ export const MatGround = memo(function MatGround({ box, k }: { readonly box: Box
     <g transform={`translate(${box.minX} ${box.minY})`} aria-hidden="true">
       <defs>
         <pattern id="mat-cm" width="10" height="10" patternUnits="userSpaceOnUse">
-          <path d="M10 0H0V10" fill="none" stroke="#2B6A62" strokeWidth="0.25" />
+          <path d="M10 0H0V10" fill="none" stroke={COLOURS.grid} strokeWidth="0.25" />
         </pattern>
         <pattern id="mat-5cm" width="50" height="50" patternUnits="userSpaceOnUse">
-          <path d="M50 0H0V50" fill="none" stroke="#3A7D74" strokeWidth="0.6" />
+          <path d="M50 0H0V50" fill="none" stroke={COLOURS.gridFine} strokeWidth="0.6" />
         </pattern>
         <pattern id="hatch" width="4" height="4" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-          <line x1="0" y1="0" x2="0" y2="4" stroke="#B32D24" strokeWidth="1.1" />
+          <line x1="0" y1="0" x2="0" y2="4" stroke={COLOURS.pencil} strokeWidth="1.1" />
         </pattern>
       </defs>
-      <rect width={width} height={height} fill="#12443F" />
+      <rect width={width} height={height} fill={COLOURS.mat} />
       <rect width={width} height={height} fill="url(#mat-cm)" />
       <rect width={width} height={height} fill="url(#mat-5cm)" />
-      <rect width={width} height={height} fill="none" stroke="#CFE3DF" strokeWidth={1 / k} />
-      <g fill="#DDEBE8" fontSize={size} fontFamily="Spline Sans Mono, monospace">
+      <rect width={width} height={height} fill="none" stroke={COLOURS.figures} strokeWidth={1 / k} />
+      <g fill={COLOURS.figures} fontSize={size} fontFamily="Spline Sans Mono, monospace">
         {cmX.slice(1).map((x) => (
           <text key={`x${x}`} x={x} y={height + 18 / k} textAnchor="middle">
             {x / 10}
@@ -40,7 +41,7 @@ export const MatGround = memo(function MatGround({ box, k }: { readonly box: Box
           </text>
         ))}
       </g>
-      <g stroke="#DDEBE8" strokeWidth={1 / k}>
+      <g stroke={COLOURS.figures} strokeWidth={1 / k}>
         {inX.map((x, i) => (
           <line key={x} x1={x} x2={x} y1={0} y2={(i % 4 === 0 ? 12 : 6) / k} />
         ))}

@@ -2,7 +2,7 @@ import { Maximize2, Minus, Plus, Ruler, Scan, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { STAGES, type PieceFrame } from '@ample/core/alterations';
 import type { DraftStep } from '@ample/core/fitting/plan';
-import { drawPiece } from '@ample/core/out';
+import { COLOURS, drawPiece } from '@ample/core/out';
 import type { Point } from '@ample/core/geometry';
 import type { Piece } from '@ample/core/pattern';
 import { putPiece, tidyPieces, usePlaces } from '../../store/places.ts';
@@ -106,7 +106,7 @@ export function MatView({ job, original, whole, shows, before, active, stage }: 
   const touched = (p: Piece): boolean => run?.changes.some((c) => c.piece === p.id) === true;
   const main = run ? (shown.find((p) => p.id === run.altered) ?? null) : (shown[0] ?? null);
   return (
-    <div className="relative h-[600px] shrink-0 bg-[#0d332f] min-[1000px]:h-auto min-[1000px]:min-h-0 min-[1000px]:flex-1">
+    <div className="relative h-[600px] shrink-0 bg-around min-[1000px]:h-auto min-[1000px]:min-h-0 min-[1000px]:flex-1">
       <svg
         ref={svg}
         className="absolute inset-0 h-full w-full touch-none select-none"
@@ -202,8 +202,8 @@ function Here({ at, offset, k }: { readonly at: Point; readonly offset: Point; r
   return (
     <g transform={`translate(${at.x + offset.x} ${at.y + offset.y}) scale(${1 / k})`} pointerEvents="none">
       <title>Look here</title>
-      <circle r="22" fill="none" stroke="#FFF3B0" strokeWidth="7" />
-      <circle r="22" fill="none" stroke="#B32D24" strokeWidth="3" strokeDasharray="8 4" />
+      <circle r="22" fill="none" stroke={COLOURS.insert} strokeWidth="7" />
+      <circle r="22" fill="none" stroke={COLOURS.pencil} strokeWidth="3" strokeDasharray="8 4" />
     </g>
   );
 }
@@ -272,7 +272,7 @@ function PieceName({
   return (
     <g
       transform={`translate(${(bounds.minX + bounds.maxX) / 2} ${bounds.maxY}) scale(${1 / k})`}
-      fill="#F3E7CF"
+      fill={COLOURS.tissue}
       textAnchor="middle"
       aria-hidden="true"
     >
@@ -282,7 +282,7 @@ function PieceName({
         width="180"
         height="46"
         fill="transparent"
-        stroke="#FFF3B0"
+        stroke={COLOURS.insert}
         strokeWidth="3"
         className="opacity-0 group-focus-visible:opacity-100"
       />

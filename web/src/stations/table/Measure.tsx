@@ -6,6 +6,7 @@ import { saySnap } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
 import { SNAP_PIXELS } from './onMat.ts';
 import { useHotkeys } from '../../lib/hotkeys.ts';
+import { COLOURS } from '@ample/core/out';
 
 /** One end of the tape: a place on the mat, on which piece, and what it was laid to. */
 interface TapeEnd {
@@ -72,17 +73,25 @@ export function MeasureLayer({ measuring, pieces, offsetOf, k, toMat, mat }: Pro
         onPointerDown={put}
       />
       <g pointerEvents="none">
-        {a && b && <path d={`M${a.at.x} ${a.at.y}L${b.at.x} ${b.at.y}`} stroke="#1E2A38" strokeWidth={3 / k} />}
+        {a && b && <path d={`M${a.at.x} ${a.at.y}L${b.at.x} ${b.at.y}`} stroke={COLOURS.ink} strokeWidth={3 / k} />}
         {a && b && (
           <path
             d={`M${a.at.x} ${a.at.y}L${b.at.x} ${b.at.y}`}
-            stroke="#FFF3B0"
+            stroke={COLOURS.insert}
             strokeWidth={1.4 / k}
             strokeDasharray={`${6 / k} ${4 / k}`}
           />
         )}
         {measuring.ends.map((end, i) => (
-          <circle key={i} cx={end.at.x} cy={end.at.y} r={6 / k} fill="#FFF3B0" stroke="#1E2A38" strokeWidth={2 / k} />
+          <circle
+            key={i}
+            cx={end.at.x}
+            cy={end.at.y}
+            r={6 / k}
+            fill={COLOURS.insert}
+            stroke={COLOURS.ink}
+            strokeWidth={2 / k}
+          />
         ))}
       </g>
     </g>

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { drawPiece, pathData } from '@ample/core/out';
+import { COLOURS, drawPiece, pathData } from '@ample/core/out';
 import { paperOutline, type Piece } from '@ample/core/pattern';
 import type { Gap } from '@ample/core/paper/slash';
 
@@ -22,14 +22,21 @@ export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quie
   return (
     <g>
       {/* A plain second outline: a blurred shadow would have to be painted anew in every frame of a drag. */}
-      <path d={cutting} transform="translate(0.9 1.7)" fill="#04211E" opacity="0.45" />
-      <path d={cutting} fill="#F3E7CF" stroke="#1E2A38" strokeWidth="1" {...thin} opacity={quiet ? 0.92 : 1} />
+      <path d={cutting} transform="translate(0.9 1.7)" fill={COLOURS.shadow} opacity="0.45" />
+      <path
+        d={cutting}
+        fill={COLOURS.tissue}
+        stroke={COLOURS.ink}
+        strokeWidth="1"
+        {...thin}
+        opacity={quiet ? 0.92 : 1}
+      />
       {gaps.map((g, i) => (
         <path
           key={i}
           d={pathData(g.outline, true)}
-          fill={g.area > 0 ? '#FFF3B0' : 'url(#hatch)'}
-          stroke={g.area > 0 ? '#B8862B' : '#B32D24'}
+          fill={g.area > 0 ? COLOURS.insert : 'url(#hatch)'}
+          stroke={g.area > 0 ? COLOURS.brass : COLOURS.pencil}
           strokeWidth="0.8"
           strokeOpacity="0.7"
           {...thin}
@@ -39,47 +46,47 @@ export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quie
         <path
           d={pathData(paperOutline(ghost), true)}
           fill="none"
-          stroke="#6d6758"
+          stroke={COLOURS.ghost}
           strokeWidth="1"
           strokeDasharray="2 3"
           {...thin}
         />
       )}
       {d.levels.map((l) => (
-        <path key={l.name} d={line(l.line)} stroke="#8C8878" strokeWidth="0.8" strokeDasharray="8 4" {...thin} />
+        <path key={l.name} d={line(l.line)} stroke={COLOURS.grey} strokeWidth="0.8" strokeDasharray="8 4" {...thin} />
       ))}
-      <path d={pathData(d.seam, true)} fill="none" stroke="#2B4C9B" strokeWidth="1.6" {...thin} />
+      <path d={pathData(d.seam, true)} fill="none" stroke={COLOURS.carbon} strokeWidth="1.6" {...thin} />
       {d.darts.map((t) => (
-        <g key={t.id} stroke="#2B4C9B" fill="none">
+        <g key={t.id} stroke={COLOURS.carbon} fill="none">
           <path d={pathData(t.legs)} strokeWidth="1.4" {...thin} />
           <path d={pathData(t.centre)} strokeWidth="0.8" strokeDasharray="4 3" {...thin} />
         </g>
       ))}
       {d.notches.map((n) => (
-        <path key={n.id} d={n.lines.map(line).join('')} stroke="#1E2A38" strokeWidth="1.6" {...thin} />
+        <path key={n.id} d={n.lines.map(line).join('')} stroke={COLOURS.ink} strokeWidth="1.6" {...thin} />
       ))}
       {d.grain.map((g, i) => (
         <path
           key={i}
           d={`${line(g)}M${g[0].x - 2.5} ${g[0].y + 5}L${g[0].x} ${g[0].y}L${g[0].x + 2.5} ${g[0].y + 5}M${g[1].x - 2.5} ${g[1].y - 5}L${g[1].x} ${g[1].y}L${g[1].x + 2.5} ${g[1].y - 5}`}
-          stroke="#1E2A38"
+          stroke={COLOURS.ink}
           strokeWidth="0.9"
           fill="none"
           {...thin}
         />
       ))}
       {d.centreLine && (
-        <path d={line(d.centreLine)} stroke="#1E2A38" strokeWidth="1.2" strokeDasharray="16 4 3 4" {...thin} />
+        <path d={line(d.centreLine)} stroke={COLOURS.ink} strokeWidth="1.2" strokeDasharray="16 4 3 4" {...thin} />
       )}
       {d.folds.map((f, i) => (
-        <path key={i} d={line(f)} stroke="#1E2A38" strokeWidth="1" strokeDasharray="8 4" {...thin} />
+        <path key={i} d={line(f)} stroke={COLOURS.ink} strokeWidth="1" strokeDasharray="8 4" {...thin} />
       ))}
       {d.buttons.map((p, i) => (
         <path
           key={i}
           d={`M${p.x - 5} ${p.y}a5 5 0 1 0 10 0a5 5 0 1 0 -10 0h10`}
           fill="none"
-          stroke="#1E2A38"
+          stroke={COLOURS.ink}
           strokeWidth="1.1"
           {...thin}
         />
@@ -88,13 +95,15 @@ export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quie
         <path
           key={n.id}
           d={`M${n.at.x - 4} ${n.at.y}L${n.at.x} ${n.at.y - 4}L${n.at.x + 4} ${n.at.y}L${n.at.x} ${n.at.y + 4}Z`}
-          fill="#B32D24"
+          fill={COLOURS.pencil}
           {...thin}
         >
           <title>{n.id === 'neckBase' ? 'The neck begins here' : 'Nape, or pit of the neck'}</title>
         </path>
       ))}
-      {d.foldLine && <path d={line(d.foldLine)} stroke="#1E2A38" strokeWidth="2.4" strokeDasharray="12 4" {...thin} />}
+      {d.foldLine && (
+        <path d={line(d.foldLine)} stroke={COLOURS.ink} strokeWidth="2.4" strokeDasharray="12 4" {...thin} />
+      )}
     </g>
   );
 });

@@ -1,4 +1,4 @@
-import { drawPiece, pathData } from '@ample/core/out';
+import { COLOURS, drawPiece, pathData } from '@ample/core/out';
 import { pathLength, pointAt } from '@ample/core/geometry';
 import { edgesWithRole, requireEdge, type EdgeRole, type Piece } from '@ample/core/pattern';
 import { ROLE_WORDS } from '@ample/core/words';
@@ -19,22 +19,27 @@ export function ContactDrawing({ piece }: { readonly piece: Piece }) {
       role="img"
       aria-label={piece.name}
     >
-      <path d={pathData(d.cutting, true)} fill="#F3E7CF" stroke="#1E2A38" vectorEffect="non-scaling-stroke" />
-      <path d={pathData(d.seam, true)} stroke="#2B4C9B" {...line} />
+      <path
+        d={pathData(d.cutting, true)}
+        fill={COLOURS.tissue}
+        stroke={COLOURS.ink}
+        vectorEffect="non-scaling-stroke"
+      />
+      <path d={pathData(d.seam, true)} stroke={COLOURS.carbon} {...line} />
       {piece.fold !== null && (
         <path
           d={pathData(requireEdge(piece, piece.fold).path)}
-          stroke="#1E2A38"
+          stroke={COLOURS.ink}
           strokeWidth={3}
           strokeDasharray="12 4 3 4"
           {...line}
         />
       )}
       {d.darts.map((t) => (
-        <path key={t.id} d={pathData(t.legs)} stroke="#2B4C9B" strokeWidth={1.5} {...line} />
+        <path key={t.id} d={pathData(t.legs)} stroke={COLOURS.carbon} strokeWidth={1.5} {...line} />
       ))}
       {[...d.notches.flatMap((n) => n.lines), ...d.grain].map(([a, b], i) => (
-        <path key={i} d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="#1E2A38" strokeWidth={1.5} {...line} />
+        <path key={i} d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke={COLOURS.ink} strokeWidth={1.5} {...line} />
       ))}
       {roles.map((role) => (
         <RoleName key={role} piece={piece} role={role} size={17 * mm} />
@@ -55,10 +60,10 @@ function RoleName({ piece, role, size }: { readonly piece: Piece; readonly role:
       fontSize={size}
       textAnchor="middle"
       dominantBaseline="middle"
-      stroke="#fff"
+      stroke={COLOURS.white}
       strokeWidth={size / 4}
       paintOrder="stroke"
-      fill="#1E2A38"
+      fill={COLOURS.ink}
     >
       {ROLE_WORDS[role]}
     </text>

@@ -1,4 +1,4 @@
-import { pathData } from '@ample/core/out';
+import { COLOURS, pathData } from '@ample/core/out';
 import type { Point } from '@ample/core/geometry';
 import { outlinePlaces, type Place } from '@ample/core/in/tracing';
 import { useDrawn } from '../../../store/drawn.ts';
@@ -6,7 +6,7 @@ import { usePicture } from '../../../store/picture.ts';
 import { useUnits } from '../../../store/prefs.ts';
 import { sayDrawn } from '../drawnWords.ts';
 
-const RED = '#b32d24';
+const RED = COLOURS.pencil;
 const DONE = 'var(--color-carbon)';
 type Px = (n: number) => number;
 
@@ -53,7 +53,7 @@ export function DrawnOver({ px }: { readonly px: Px }) {
 /** A corner is a square, a curve's place a ring, a notch a tick, a dart's place a triangle; grain and bust point are filled. */
 function PlaceMark({ place: { x, y, kind }, px }: { readonly place: Place; readonly px: Px }) {
   const r = px(5);
-  const look = { fill: '#fff', stroke: RED, strokeWidth: px(2), pointerEvents: 'none' } as const;
+  const look = { fill: COLOURS.white, stroke: RED, strokeWidth: px(2), pointerEvents: 'none' } as const;
   switch (kind) {
     case 'corner':
       return <rect x={x - r} y={y - r} width={2 * r} height={2 * r} {...look} />;
@@ -74,7 +74,7 @@ function PlaceMark({ place: { x, y, kind }, px }: { readonly place: Place; reado
 export function SharedMarks({ marks, px }: { readonly marks: readonly Point[]; readonly px: Px }) {
   return marks.map((m, i) => (
     <g key={i} pointerEvents="none">
-      <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke="#fff" strokeWidth={px(5)} />
+      <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke={COLOURS.white} strokeWidth={px(5)} />
       <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke={RED} strokeWidth={px(2.5)} />
       <text
         x={m.x + px(12)}
@@ -82,7 +82,7 @@ export function SharedMarks({ marks, px }: { readonly marks: readonly Point[]; r
         fontSize={px(18)}
         fontWeight={700}
         fill={RED}
-        stroke="#fff"
+        stroke={COLOURS.white}
         strokeWidth={px(4)}
         paintOrder="stroke"
       >

@@ -2,6 +2,7 @@ import type { Joint } from '@ample/core/in/photo';
 import { usePicture } from '../../../store/picture.ts';
 import { dropShared, goOn, joinNext, stayWithFirst } from '../../../store/pictureJoin.ts';
 import { Notice } from '../../../shared/parts.tsx';
+import { COLOURS } from '@ample/core/out';
 
 /** First of two pictures: marks that the next shows too. */
 export function ShareMarks() {
@@ -46,14 +47,14 @@ export function KeptPicture() {
         <image href={url} x={flat.origin.x} y={flat.origin.y} width={w} height={h} preserveAspectRatio="none" />
         {marks.map((m, i) => (
           <g key={i}>
-            <circle cx={m.x} cy={m.y} r={r} fill="none" stroke="#b32d24" strokeWidth={r / 3} />
+            <circle cx={m.x} cy={m.y} r={r} fill="none" stroke={COLOURS.pencil} strokeWidth={r / 3} />
             <text
               x={m.x + 1.4 * r}
               y={m.y - r}
               fontSize={3.4 * r}
               fontWeight={700}
-              fill="#b32d24"
-              stroke="#fff"
+              fill={COLOURS.pencil}
+              stroke={COLOURS.white}
               strokeWidth={r / 2}
               paintOrder="stroke"
             >

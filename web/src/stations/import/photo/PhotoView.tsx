@@ -5,6 +5,7 @@ import { useViewport } from '../../../lib/viewport.ts';
 import { ViewButtons } from '../ViewButtons.tsx';
 import { DrawnOver, SharedMarks } from './DrawnOver.tsx';
 import { arrowOf } from '../../../lib/hotkeys.ts';
+import { COLOURS } from '@ample/core/out';
 
 const NOTHING = { minX: 0, minY: 0, maxX: 100, maxY: 100 };
 
@@ -60,7 +61,7 @@ export function PhotoView() {
             <path
               d={`M${marks.map((m) => `${m.x} ${m.y}`).join('L')}${marks.length === 4 ? 'Z' : ''}`}
               fill="none"
-              stroke="#b32d24"
+              stroke={COLOURS.pencil}
               strokeWidth={px(2)}
               pointerEvents="none"
             />
@@ -75,9 +76,9 @@ export function PhotoView() {
                 aria-label={`Mark ${i + 1}`}
                 onKeyDown={(e) => nudge(e, i)}
               >
-                <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke="#fff" strokeWidth={px(5)} />
-                <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke="#b32d24" strokeWidth={px(2.5)} />
-                <circle cx={m.x} cy={m.y} r={px(1.5)} fill="#b32d24" />
+                <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke={COLOURS.white} strokeWidth={px(5)} />
+                <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke={COLOURS.pencil} strokeWidth={px(2.5)} />
+                <circle cx={m.x} cy={m.y} r={px(1.5)} fill={COLOURS.pencil} />
               </g>
             ))}
           {flat && !sharing && <DrawnOver px={px} />}
