@@ -12,6 +12,8 @@ export default defineConfig({
       'scripts/**/*.test.ts',
     ],
     setupFiles: ['web/testSetup.ts'],
+    // Nothing else runs beside the unit tests: by default one core of two would stay idle.
+    maxWorkers: '100%',
     testTimeout: 180_000,
     coverage: { include: ['core/**/*.{ts,tsx}', 'cli/**/*.ts', 'web/src/**/*.{ts,tsx}'] },
   },

@@ -9,6 +9,8 @@ import { useLibrary, wearerOf } from '../store/library.ts';
 import { addStep } from '../store/plan.ts';
 import { HOTKEYS, PLACES } from '../lib/hotkeys.ts';
 import { STATIONS } from './stations.ts';
+import type { Job } from '@ample/core/documents';
+import type { Wearer } from '@ample/core/documents';
 
 /** What is read in place instead of gone to. */
 interface Read {
@@ -46,26 +48,7 @@ export function Finder({ open, onClose }: { readonly open: boolean; readonly onC
       contentClassName="fixed top-[10vh] left-1/2 z-20 flex max-h-[76vh] w-[640px] max-w-[94vw] -translate-x-1/2 flex-col border border-ink bg-page"
     >
       {read ? (
-        <div className="p-5">
-          <h2>{read.title}</h2>
-          <p className="mt-2">{read.text}</p>
-          <div className="mt-4 flex gap-3">
-            {read.add !== undefined && here !== undefined && (
-              <button
-                className="btn btn-main"
-                onClick={() => {
-                  addStep(read.add ?? '');
-                  go(`/job/${here}/plan`);
-                }}
-              >
-                Add it to the plan
-              </button>
-            )}
-            <button className="btn" onClick={() => setRead(null)}>
-              Back to the list
-            </button>
-          </div>
-        </div>
+        <Passage read={read} here={here} go={go} setRead={setRead} />
       ) : (
         <>
           <Command.Input
@@ -74,45 +57,8 @@ export function Finder({ open, onClose }: { readonly open: boolean; readonly onC
           />
           <Command.List className="max-h-[60vh] overflow-auto px-3 pb-3">
             <Command.Empty className="p-3">No match.</Command.Empty>
-            {here !== undefined && (
-              <Group heading="This job">
-                {STATIONS.map((s, i) => (
-                  <Item
-                    key={s.id}
-                    value={`station ${s.name}`}
-                    onSelect={() => go(`/job/${here}/${s.id}`)}
-                    aside={`key ${i + 1}`}
-                  >
-                    {s.name}
-                  </Item>
-                ))}
-                <Item value="hand sheet steps by hand" onSelect={() => go(`/job/${here}/sheet`)}>
-                  Hand sheet
-                </Item>
-                <Item value="measuring sheet blank print" onSelect={() => go(`/job/${here}/measuring-sheet`)}>
-                  Measuring sheet
-                </Item>
-              </Group>
-            )}
-            <Group heading="Jobs">
-              <Item value="the rail home all jobs" onSelect={() => go('/')}>
-                The rail
-              </Item>
-              {jobs.map((j) => {
-                const who = wearerOf(j, wearers)?.name ?? '';
-                return (
-                  <Item
-                    key={j.id}
-                    value={`job ${j.title} ${who} ${patternName(j.pattern)} ${j.fabric} ${j.id}`}
-                    onSelect={() => go(`/job/${j.id}/body`)}
-                    aside={patternName(j.pattern)}
-                  >
-                    {who} · {j.title || 'Untitled'}
-                    {j.archived && ' (put away)'}
-                  </Item>
-                );
-              })}
-            </Group>
+            {here !== undefined && <StationItems go={go} here={here} />}
+            <JobItems go={go} jobs={jobs} wearers={wearers} patternName={patternName} />
             <Group heading="Wearers">
               {wearers.map((w) => (
                 <Item
@@ -124,62 +70,156 @@ export function Finder({ open, onClose }: { readonly open: boolean; readonly onC
                 </Item>
               ))}
             </Group>
-            <Group heading="Alterations">
-              {CATALOGUE.map((d) => {
-                const words = ALTERATION_WORDS[d.id];
-                const name =
-                  words && words.lapName !== words.name ? `${words.name} / ${words.lapName}` : (words?.name ?? d.id);
-                return (
-                  <Item
-                    key={d.id}
-                    value={`alteration ${name} ${d.id}`}
-                    onSelect={() => setRead({ title: name, text: words?.about ?? '', add: d.id })}
-                    aside={FAMILY_WORDS[d.family]}
-                  >
-                    {name}
-                  </Item>
-                );
-              })}
-            </Group>
-            <Group heading="Help">
-              {MEASUREMENT_CATALOGUE.map(({ key }) => (
-                <Item
-                  key={key}
-                  value={`measure ${MEASUREMENT_WORDS[key].name} ${key}`}
-                  onSelect={() =>
-                    setRead({
-                      title: `${MEASUREMENT_WORDS[key].name}: how it is measured`,
-                      text: MEASUREMENT_WORDS[key].how,
-                    })
-                  }
-                >
-                  How to measure: {MEASUREMENT_WORDS[key].name.toLowerCase()}
-                </Item>
-              ))}
-              {Object.entries(HOTKEYS).map(([id, { where, shown, does }]) => (
-                <Item
-                  key={id}
-                  value={`key ${where} ${shown} ${does}`}
-                  onSelect={() => setRead({ title: shown, text: `${PLACES[where]}: ${does}` })}
-                  aside={shown}
-                >
-                  {does}
-                </Item>
-              ))}
-              {Object.entries(CAUTION_WORDS).map(([k, text]) => (
-                <Item
-                  key={k}
-                  value={`caution safety ${k} ${text}`}
-                  onSelect={() => setRead({ title: 'Work safely', text })}
-                >
-                  Work safely: {text.split(/[:,;.]/)[0]?.toLowerCase()}
-                </Item>
-              ))}
-            </Group>
+            <AlterationItems setRead={setRead} />
+            <HelpItems setRead={setRead} />
           </Command.List>
         </>
       )}
     </Command.Dialog>
+  );
+}
+
+function Passage({
+  read,
+  here,
+  go,
+  setRead,
+}: {
+  readonly read: Read;
+  readonly here: string | undefined;
+  readonly go: (to: string) => void;
+  readonly setRead: (value: Read | null) => void;
+}) {
+  return (
+    <div className="p-5">
+      <h2>{read.title}</h2>
+      <p className="mt-2">{read.text}</p>
+      <div className="mt-4 flex gap-3">
+        {read.add !== undefined && here !== undefined && (
+          <button
+            className="btn btn-main"
+            onClick={() => {
+              addStep(read.add ?? '');
+              go(`/job/${here}/plan`);
+            }}
+          >
+            Add it to the plan
+          </button>
+        )}
+        <button className="btn" onClick={() => setRead(null)}>
+          Back to the list
+        </button>
+      </div>
+    </div>
+  );
+}
+
+function StationItems({ go, here }: { readonly go: (to: string) => void; readonly here: string }) {
+  return (
+    <Group heading="This job">
+      {STATIONS.map((s, i) => (
+        <Item key={s.id} value={`station ${s.name}`} onSelect={() => go(`/job/${here}/${s.id}`)} aside={`key ${i + 1}`}>
+          {s.name}
+        </Item>
+      ))}
+      <Item value="hand sheet steps by hand" onSelect={() => go(`/job/${here}/sheet`)}>
+        Hand sheet
+      </Item>
+      <Item value="measuring sheet blank print" onSelect={() => go(`/job/${here}/measuring-sheet`)}>
+        Measuring sheet
+      </Item>
+    </Group>
+  );
+}
+
+function JobItems({
+  go,
+  jobs,
+  wearers,
+  patternName,
+}: {
+  readonly go: (to: string) => void;
+  readonly jobs: readonly Job[];
+  readonly wearers: readonly Wearer[];
+  readonly patternName: (ref: Job['pattern']) => string;
+}) {
+  return (
+    <Group heading="Jobs">
+      <Item value="the rail home all jobs" onSelect={() => go('/')}>
+        The rail
+      </Item>
+      {jobs.map((j) => {
+        const who = wearerOf(j, wearers)?.name ?? '';
+        return (
+          <Item
+            key={j.id}
+            value={`job ${j.title} ${who} ${patternName(j.pattern)} ${j.fabric} ${j.id}`}
+            onSelect={() => go(`/job/${j.id}/body`)}
+            aside={patternName(j.pattern)}
+          >
+            {who} · {j.title || 'Untitled'}
+            {j.archived && ' (put away)'}
+          </Item>
+        );
+      })}
+    </Group>
+  );
+}
+
+function AlterationItems({ setRead }: { readonly setRead: (value: Read | null) => void }) {
+  return (
+    <Group heading="Alterations">
+      {CATALOGUE.map((d) => {
+        const words = ALTERATION_WORDS[d.id];
+        const name = words && words.lapName !== words.name ? `${words.name} / ${words.lapName}` : (words?.name ?? d.id);
+        return (
+          <Item
+            key={d.id}
+            value={`alteration ${name} ${d.id}`}
+            onSelect={() => setRead({ title: name, text: words?.about ?? '', add: d.id })}
+            aside={FAMILY_WORDS[d.family]}
+          >
+            {name}
+          </Item>
+        );
+      })}
+    </Group>
+  );
+}
+
+function HelpItems({ setRead }: { readonly setRead: (value: Read | null) => void }) {
+  return (
+    <Group heading="Help">
+      {MEASUREMENT_CATALOGUE.map(({ key }) => (
+        <Item
+          key={key}
+          value={`measure ${MEASUREMENT_WORDS[key].name} ${key}`}
+          onSelect={() =>
+            setRead({
+              title: `${MEASUREMENT_WORDS[key].name}: how it is measured`,
+              text: MEASUREMENT_WORDS[key].how,
+            })
+          }
+        >
+          How to measure: {MEASUREMENT_WORDS[key].name.toLowerCase()}
+        </Item>
+      ))}
+      {Object.entries(HOTKEYS).map(([id, { where, shown, does }]) => (
+        <Item
+          key={id}
+          value={`key ${where} ${shown} ${does}`}
+          onSelect={() => setRead({ title: shown, text: `${PLACES[where]}: ${does}` })}
+          aside={shown}
+        >
+          {does}
+        </Item>
+      ))}
+      {Object.entries(CAUTION_WORDS).map(([k, text]) => (
+        <Item key={k} value={`caution safety ${k} ${text}`} onSelect={() => setRead({ title: 'Work safely', text })}>
+          Work safely: {text.split(/[:,;.]/)[0]?.toLowerCase()}
+        </Item>
+      ))}
+    </Group>
   );
 }
 

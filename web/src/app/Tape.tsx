@@ -24,59 +24,88 @@ export function Tape() {
     <nav aria-label="Stations of this job" className="border-b border-ink bg-tape">
       <ol ref={tape} className="flex h-[58px] overflow-x-auto">
         {STATIONS.map((s, i) => (
-          <li key={s.id} className="relative min-w-max flex-1 border-r border-ink/60 last:border-r-0">
-            <NavLink
-              to={`/job/${job}/${s.id}`}
-              className={({ isActive }) =>
-                `relative flex h-full flex-col justify-end px-2 pb-1 focus-visible:-outline-offset-4 ${i < far ? 'bg-tape' : 'bg-ahead'} ${isActive ? '!bg-ink text-white' : ''}`
-              }
-            >
-              {({ isActive }) => (
-                <>
-                  <svg
-                    aria-hidden="true"
-                    className="absolute inset-x-0 top-0 h-3 w-full"
-                    preserveAspectRatio="none"
-                    viewBox="0 0 100 12"
-                  >
-                    {Array.from({ length: 10 }, (_, k) => (
-                      <line
-                        key={k}
-                        x1={k * 10}
-                        x2={k * 10}
-                        y1="0"
-                        y2={k === 5 ? 9 : 5}
-                        stroke={isActive ? COLOURS.white : COLOURS.ink}
-                        strokeWidth="0.8"
-                        vectorEffect="non-scaling-stroke"
-                      />
-                    ))}
-                  </svg>
-                  <span className="flex items-baseline gap-1.5 max-[900px]:flex-col max-[900px]:gap-0 max-[900px]:leading-tight">
-                    <span className="num text-lg font-medium max-[900px]:text-sm" aria-hidden="true">
-                      {i + 1}
-                    </span>
-                    <span className="text-sm min-[901px]:text-base">{s.name}</span>
-                  </span>
-                  {pinned[s.id] !== undefined && (
-                    <span
-                      className="absolute top-2 right-1.5 flex items-center gap-0.5 bg-white px-1 text-sm leading-5 text-ink"
-                      title={`${pinned[s.id]} to look at`}
-                    >
-                      <svg width="8" height="14" viewBox="0 0 8 14" aria-hidden="true">
-                        <circle cx="4" cy="4" r="3.5" fill={COLOURS.pencil} />
-                        <line x1="4" y1="7" x2="4" y2="14" stroke={COLOURS.ink} />
-                      </svg>
-                      <span className="num">{pinned[s.id]}</span>
-                      <span className="sr-only"> to look at</span>
-                    </span>
-                  )}
-                </>
-              )}
-            </NavLink>
-          </li>
+          <StationOnTape key={s.id} s={s} job={job} i={i} far={far} pinned={pinned} />
         ))}
       </ol>
     </nav>
+  );
+}
+
+function StationOnTape({
+  s,
+  job,
+  i,
+  far,
+  pinned,
+}: {
+  readonly s:
+    | { readonly id: 'body'; readonly name: 'Body' }
+    | { readonly id: 'pattern'; readonly name: 'Pattern' }
+    | { readonly id: 'size'; readonly name: 'Size' }
+    | { readonly id: 'compare'; readonly name: 'Compare' }
+    | { readonly id: 'plan'; readonly name: 'Plan' }
+    | { readonly id: 'table'; readonly name: 'Table' }
+    | { readonly id: 'check'; readonly name: 'Check' }
+    | { readonly id: 'toile'; readonly name: 'Toile' }
+    | { readonly id: 'print'; readonly name: 'Print' };
+  readonly job: string | undefined;
+  readonly i: number;
+  readonly far: number;
+  readonly pinned: Readonly<
+    Partial<Record<'check' | 'pattern' | 'body' | 'size' | 'toile' | 'compare' | 'plan' | 'table' | 'print', number>>
+  >;
+}) {
+  return (
+    <li className="relative min-w-max flex-1 border-r border-ink/60 last:border-r-0">
+      <NavLink
+        to={`/job/${job}/${s.id}`}
+        className={({ isActive }) =>
+          `relative flex h-full flex-col justify-end px-2 pb-1 focus-visible:-outline-offset-4 ${i < far ? 'bg-tape' : 'bg-ahead'} ${isActive ? '!bg-ink text-white' : ''}`
+        }
+      >
+        {({ isActive }) => (
+          <>
+            <svg
+              aria-hidden="true"
+              className="absolute inset-x-0 top-0 h-3 w-full"
+              preserveAspectRatio="none"
+              viewBox="0 0 100 12"
+            >
+              {Array.from({ length: 10 }, (_, k) => (
+                <line
+                  key={k}
+                  x1={k * 10}
+                  x2={k * 10}
+                  y1="0"
+                  y2={k === 5 ? 9 : 5}
+                  stroke={isActive ? COLOURS.white : COLOURS.ink}
+                  strokeWidth="0.8"
+                  vectorEffect="non-scaling-stroke"
+                />
+              ))}
+            </svg>
+            <span className="flex items-baseline gap-1.5 max-[900px]:flex-col max-[900px]:gap-0 max-[900px]:leading-tight">
+              <span className="num text-lg font-medium max-[900px]:text-sm" aria-hidden="true">
+                {i + 1}
+              </span>
+              <span className="text-sm min-[901px]:text-base">{s.name}</span>
+            </span>
+            {pinned[s.id] !== undefined && (
+              <span
+                className="absolute top-2 right-1.5 flex items-center gap-0.5 bg-white px-1 text-sm leading-5 text-ink"
+                title={`${pinned[s.id]} to look at`}
+              >
+                <svg width="8" height="14" viewBox="0 0 8 14" aria-hidden="true">
+                  <circle cx="4" cy="4" r="3.5" fill={COLOURS.pencil} />
+                  <line x1="4" y1="7" x2="4" y2="14" stroke={COLOURS.ink} />
+                </svg>
+                <span className="num">{pinned[s.id]}</span>
+                <span className="sr-only"> to look at</span>
+              </span>
+            )}
+          </>
+        )}
+      </NavLink>
+    </li>
   );
 }

@@ -9,7 +9,7 @@ export interface TypedRow {
   readonly y: string;
   readonly kind: PlaceKind;
 }
-interface Typed {
+export interface Typed {
   readonly rows: readonly TypedRow[];
   readonly unit: LengthUnit;
   /** The corner of the mat its numbers count from. */

@@ -15,6 +15,7 @@ import type { ReactNode } from 'react';
 import type { Piece } from '@ample/core/pattern';
 import { heavier, turnBy } from './keys.ts';
 import { changeView, UPRIGHT, useProjector } from './state.ts';
+import type { ProjectorView } from '@ample/core/out/projector';
 
 /** Everything that can be done with the picture, in one strip along the lower edge. */
 export function Controls({
@@ -64,23 +65,7 @@ export function Controls({
         <Do name="Piece before" onClick={() => step(-1)} disabled={busy || pieces.length < 2}>
           <ChevronLeft size={20} aria-hidden="true" />
         </Do>
-        <label className="flex items-center gap-2">
-          <span className="sr-only">Piece</span>
-          <select
-            className="field w-[190px]"
-            disabled={busy}
-            value={pieces[index]?.id ?? ''}
-            onChange={(e) =>
-              useProjector.setState((s) => ({ piece: e.target.value, view: { ...s.view, slid: { x: 0, y: 0 } } }))
-            }
-          >
-            {pieces.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <PieceChoice busy={busy} pieces={pieces} index={index} />
         <Do name="Next piece" onClick={() => step(1)} disabled={busy || pieces.length < 2}>
           <ChevronRight size={20} aria-hidden="true" />
         </Do>
@@ -88,18 +73,7 @@ export function Controls({
           <RotateCw size={20} aria-hidden="true" />
           Turn
         </Do>
-        <label className="flex items-center gap-1.5">
-          <span className="text-sm">turned</span>
-          <input
-            className="field num w-[82px]"
-            type="number"
-            step={0.5}
-            disabled={busy}
-            value={view.turned}
-            onChange={(e) => changeView({ turned: Number(e.target.value) || 0 })}
-          />
-          <span className="text-sm">°</span>
-        </label>
+        <TurnedField busy={busy} view={view} />
         <Do
           name="Turn over"
           pressed={view.flipped}
@@ -154,6 +128,53 @@ export function Controls({
         when you put it down.
       </p>
     </section>
+  );
+}
+
+function PieceChoice({
+  busy,
+  pieces,
+  index,
+}: {
+  readonly busy: boolean;
+  readonly pieces: readonly Piece[];
+  readonly index: number;
+}) {
+  return (
+    <label className="flex items-center gap-2">
+      <span className="sr-only">Piece</span>
+      <select
+        className="field w-[190px]"
+        disabled={busy}
+        value={pieces[index]?.id ?? ''}
+        onChange={(e) =>
+          useProjector.setState((s) => ({ piece: e.target.value, view: { ...s.view, slid: { x: 0, y: 0 } } }))
+        }
+      >
+        {pieces.map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+function TurnedField({ busy, view }: { readonly busy: boolean; readonly view: ProjectorView }) {
+  return (
+    <label className="flex items-center gap-1.5">
+      <span className="text-sm">turned</span>
+      <input
+        className="field num w-[82px]"
+        type="number"
+        step={0.5}
+        disabled={busy}
+        value={view.turned}
+        onChange={(e) => changeView({ turned: Number(e.target.value) || 0 })}
+      />
+      <span className="text-sm">°</span>
+    </label>
   );
 }
 

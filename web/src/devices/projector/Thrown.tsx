@@ -2,6 +2,7 @@ import { COLOURS, arrowHeads, pathData, type PieceDrawing } from '@ample/core/ou
 import { thrown, throwOf } from '@ample/core/out/projector';
 import { formatLength } from '@ample/core/units';
 import { squareNow, type Picture } from './state.ts';
+import type { Throw } from '@ample/core/out/projector';
 
 const LIGHT = { ground: COLOURS.black, ink: COLOURS.white, soft: COLOURS.glow } as const;
 const DARK = { ground: COLOURS.white, ink: COLOURS.black, soft: COLOURS.carbon } as const;
@@ -70,51 +71,7 @@ function ThrownPiece({
   const { ink, soft } = colours;
   return (
     <>
-      <g
-        transform={`matrix(${t.a} ${t.b} ${t.c} ${t.d} ${t.e} ${t.f})`}
-        strokeLinejoin="round"
-        data-thrown={drawing.piece.id}
-      >
-        <path d={pathData(drawing.cutting, true)} stroke={ink} {...line} />
-        <path
-          d={pathData(drawing.seam, true)}
-          stroke={soft}
-          strokeDasharray="10 6"
-          {...line}
-          strokeWidth={weight / 2}
-        />
-        {drawing.darts.map((d) => (
-          <path key={d.id} d={pathData(d.legs)} stroke={ink} {...line} />
-        ))}
-        {[
-          ...drawing.notches.flatMap((n) => n.lines),
-          ...drawing.grain.flatMap(([a, b]) => [[a, b] as const, ...arrowHeads(a, b, 12)]),
-        ].map(([p, q], i) => (
-          <path key={i} d={`M${p.x} ${p.y}L${q.x} ${q.y}`} stroke={ink} {...line} />
-        ))}
-        {[...(drawing.centreLine ? [drawing.centreLine] : []), ...drawing.folds].map(([p, q], i) => (
-          <path
-            key={`inner ${i}`}
-            d={`M${p.x} ${p.y}L${q.x} ${q.y}`}
-            stroke={ink}
-            strokeDasharray="24 8 4 8"
-            {...line}
-            strokeWidth={weight / 2}
-          />
-        ))}
-        {drawing.buttons.map((p, i) => (
-          <circle key={`button ${i}`} cx={p.x} cy={p.y} r="5" stroke={ink} {...line} />
-        ))}
-        {drawing.foldLine && (
-          <path
-            d={`M${drawing.foldLine[0].x} ${drawing.foldLine[0].y}L${drawing.foldLine[1].x} ${drawing.foldLine[1].y}`}
-            stroke={ink}
-            strokeDasharray="24 8 4 8"
-            {...line}
-            strokeWidth={weight * 1.5}
-          />
-        )}
-      </g>
+      <ThrownLines t={t} drawing={drawing} ink={ink} line={line} soft={soft} weight={weight} />
       {/* Words stand upright however the piece is turned, clear of its lines. */}
       <g textAnchor="middle" fill={ink} stroke={colours.ground} strokeWidth="8" paintOrder="stroke">
         <text x={middle.x} y={middle.y} fontSize="22">
@@ -125,5 +82,63 @@ function ThrownPiece({
         </text>
       </g>
     </>
+  );
+}
+
+function ThrownLines({
+  t,
+  drawing,
+  ink,
+  line,
+  soft,
+  weight,
+}: {
+  readonly t: Throw;
+  readonly drawing: PieceDrawing;
+  readonly ink: string;
+  readonly line: { readonly vectorEffect: 'non-scaling-stroke'; readonly fill: 'none'; readonly strokeWidth: number };
+  readonly soft: string;
+  readonly weight: number;
+}) {
+  return (
+    <g
+      transform={`matrix(${t.a} ${t.b} ${t.c} ${t.d} ${t.e} ${t.f})`}
+      strokeLinejoin="round"
+      data-thrown={drawing.piece.id}
+    >
+      <path d={pathData(drawing.cutting, true)} stroke={ink} {...line} />
+      <path d={pathData(drawing.seam, true)} stroke={soft} strokeDasharray="10 6" {...line} strokeWidth={weight / 2} />
+      {drawing.darts.map((d) => (
+        <path key={d.id} d={pathData(d.legs)} stroke={ink} {...line} />
+      ))}
+      {[
+        ...drawing.notches.flatMap((n) => n.lines),
+        ...drawing.grain.flatMap(([a, b]) => [[a, b] as const, ...arrowHeads(a, b, 12)]),
+      ].map(([p, q], i) => (
+        <path key={i} d={`M${p.x} ${p.y}L${q.x} ${q.y}`} stroke={ink} {...line} />
+      ))}
+      {[...(drawing.centreLine ? [drawing.centreLine] : []), ...drawing.folds].map(([p, q], i) => (
+        <path
+          key={`inner ${i}`}
+          d={`M${p.x} ${p.y}L${q.x} ${q.y}`}
+          stroke={ink}
+          strokeDasharray="24 8 4 8"
+          {...line}
+          strokeWidth={weight / 2}
+        />
+      ))}
+      {drawing.buttons.map((p, i) => (
+        <circle key={`button ${i}`} cx={p.x} cy={p.y} r="5" stroke={ink} {...line} />
+      ))}
+      {drawing.foldLine && (
+        <path
+          d={`M${drawing.foldLine[0].x} ${drawing.foldLine[0].y}L${drawing.foldLine[1].x} ${drawing.foldLine[1].y}`}
+          stroke={ink}
+          strokeDasharray="24 8 4 8"
+          {...line}
+          strokeWidth={weight * 1.5}
+        />
+      )}
+    </g>
   );
 }

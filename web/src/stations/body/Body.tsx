@@ -25,6 +25,10 @@ import { HeightLies } from './HeightLies.tsx';
 import { Measured } from './Measured.tsx';
 import { Remark } from './Remark.tsx';
 import { Sets } from './Sets.tsx';
+import type { JSX } from 'react';
+import type { MeasurementDefinition } from '@ample/core/fitting/fit';
+import type { Change } from '@ample/core/fitting/fit';
+import type { Wearer } from '@ample/core/documents';
 
 const HistoryChart = lazy(async () => ({ default: (await import('./HistoryChart.tsx')).HistoryChart }));
 
@@ -92,68 +96,135 @@ export function Body() {
         </div>
       )}
       <div className="grid gap-6 min-[900px]:grid-cols-[minmax(0,1fr)_360px]">
-        <div>
-          <div className="mb-2 flex flex-wrap items-center gap-3">
-            <button className="btn" onClick={() => setTape(true)} aria-expanded={tape}>
-              Measure with a tape that sends
-            </button>
-            <Link className="btn" to={`/job/${id}/measuring-sheet`}>
-              Blank sheet to print
-            </Link>
-            <span className="text-quiet">
-              {missing === 0 ? 'All this job needs is measured.' : `${missing} still needed for this job.`}
-            </span>
-          </div>
-          <table className="sheet w-full self-start">
-            <thead>
-              <tr className="border-b border-ink text-left text-sm">
-                <th className="px-3 py-2 font-normal">Measurement</th>
-                <th className="py-2 font-normal">First</th>
-                <th className="py-2 font-normal">Second</th>
-                <th className="px-3 py-2 text-right font-normal">Used</th>
-                <th className="px-3 py-2 text-right font-normal max-[700px]:hidden">{older ? 'Since last' : ''}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {first.map(row)}
-              {all && rest.map(row)}
-            </tbody>
-          </table>
-          {rest.length > 0 && (
-            <button className="btn mt-3" aria-expanded={all} onClick={() => setAll(!all)}>
-              {all ? 'Hide what this job does not need' : `Show ${rest.length} more measurements`}
-            </button>
-          )}
-          {moved.length > 0 && older && (
-            <p className="mt-4">
-              Changed since {longDate(older.date)}:{' '}
-              {moved.map((c, i) => (
-                <span key={c.key}>
-                  {i > 0 && ', '}
-                  {MEASUREMENT_WORDS[c.key].name.toLowerCase()} <Length value={c.by} sign />
-                </span>
-              ))}
-              .
-            </p>
-          )}
-        </div>
-        <div className="self-start max-[899px]:order-first min-[900px]:sticky min-[900px]:top-0">
-          <div className="sheet p-4 max-[899px]:grid max-[899px]:grid-cols-[minmax(0,1fr)_150px] max-[899px]:gap-x-4">
-            <div>
-              <h2>{words.name}</h2>
-              <p className="mt-1 mb-2 min-h-[66px]">{words.how}</p>
-            </div>
-            <Figure of={focused} height="h-[250px] max-[899px]:h-[150px]" />
-            <Remark key={`${set.id} ${focused}`} set={set} of={focused} />
-            {history.length > 1 && (
-              <Suspense fallback={<div className="h-[170px]" />}>
-                <HistoryChart history={history} name={words.name} />
-              </Suspense>
-            )}
-          </div>
-        </div>
+        <MeasurementsOfSet
+          setTape={setTape}
+          tape={tape}
+          id={id}
+          missing={missing}
+          older={older}
+          first={first}
+          row={row}
+          all={all}
+          rest={rest}
+          setAll={setAll}
+          moved={moved}
+        />
+        <WhereItRuns words={words} focused={focused} set={set} history={history} />
       </div>
       {tape && <TapeWindow onClose={() => setTape(false)} />}
     </Station>
+  );
+}
+
+function MeasurementsOfSet({
+  setTape,
+  tape,
+  id,
+  missing,
+  older,
+  first,
+  row,
+  all,
+  rest,
+  setAll,
+  moved,
+}: {
+  readonly setTape: (value: boolean) => void;
+  readonly tape: boolean;
+  readonly id: string | undefined;
+  readonly missing: number;
+  readonly older:
+    | {
+        id: string;
+        date: string;
+        readings: Partial<Record<MeasurementKey, number[]>>;
+        remarks: Partial<Record<MeasurementKey, string>>;
+        carried: MeasurementKey[];
+        notes: string;
+      }
+    | undefined;
+  readonly first: MeasurementDefinition[];
+  readonly row: (d: (typeof MEASUREMENT_CATALOGUE)[number]) => JSX.Element;
+  readonly all: boolean;
+  readonly rest: MeasurementDefinition[];
+  readonly setAll: (value: boolean) => void;
+  readonly moved: readonly Change[];
+}) {
+  return (
+    <div>
+      <div className="mb-2 flex flex-wrap items-center gap-3">
+        <button className="btn" onClick={() => setTape(true)} aria-expanded={tape}>
+          Measure with a tape that sends
+        </button>
+        <Link className="btn" to={`/job/${id}/measuring-sheet`}>
+          Blank sheet to print
+        </Link>
+        <span className="text-quiet">
+          {missing === 0 ? 'All this job needs is measured.' : `${missing} still needed for this job.`}
+        </span>
+      </div>
+      <table className="sheet w-full self-start">
+        <thead>
+          <tr className="border-b border-ink text-left text-sm">
+            <th className="px-3 py-2 font-normal">Measurement</th>
+            <th className="py-2 font-normal">First</th>
+            <th className="py-2 font-normal">Second</th>
+            <th className="px-3 py-2 text-right font-normal">Used</th>
+            <th className="px-3 py-2 text-right font-normal max-[700px]:hidden">{older ? 'Since last' : ''}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {first.map(row)}
+          {all && rest.map(row)}
+        </tbody>
+      </table>
+      {rest.length > 0 && (
+        <button className="btn mt-3" aria-expanded={all} onClick={() => setAll(!all)}>
+          {all ? 'Hide what this job does not need' : `Show ${rest.length} more measurements`}
+        </button>
+      )}
+      {moved.length > 0 && older && (
+        <p className="mt-4">
+          Changed since {longDate(older.date)}:{' '}
+          {moved.map((c, i) => (
+            <span key={c.key}>
+              {i > 0 && ', '}
+              {MEASUREMENT_WORDS[c.key].name.toLowerCase()} <Length value={c.by} sign />
+            </span>
+          ))}
+          .
+        </p>
+      )}
+    </div>
+  );
+}
+
+function WhereItRuns({
+  words,
+  focused,
+  set,
+  history,
+}: {
+  readonly words: { readonly name: string; readonly how: string };
+  readonly focused: MeasurementKey;
+  readonly set: Wearer['sets'][number];
+  readonly history: readonly { readonly date: string; readonly value: number }[];
+}) {
+  return (
+    <div className="self-start max-[899px]:order-first min-[900px]:sticky min-[900px]:top-0">
+      <div className="sheet p-4 max-[899px]:grid max-[899px]:grid-cols-[minmax(0,1fr)_150px] max-[899px]:gap-x-4">
+        <div>
+          <h2>{words.name}</h2>
+          <p className="mt-1 mb-2 min-h-[66px]">{words.how}</p>
+        </div>
+        <Figure of={focused} height="h-[250px] max-[899px]:h-[150px]" />
+        <Remark key={`${set.id} ${focused}`} set={set} of={focused} />
+        {history.length > 1 && (
+          <Suspense fallback={<div className="h-[170px]" />}>
+            <HistoryChart history={history} name={words.name} />
+          </Suspense>
+        )}
+      </div>
+    </div>
   );
 }

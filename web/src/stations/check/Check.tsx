@@ -10,6 +10,8 @@ import { FindingFix } from '../../shared/FindingFix.tsx';
 import { Length, Notice, Station } from '../../shared/parts.tsx';
 import { PieceMarks } from './PieceMarks.tsx';
 import { WalkView } from './WalkView.tsx';
+import type { Finding } from '@ample/core/paper/truing';
+import type { Units } from '@ample/core/speech';
 
 /** Seams walked against each other, and what was found on the table. */
 export function Check() {
@@ -45,80 +47,119 @@ export function Check() {
             </section>
           ))}
           <PieceMarks draft={draft} />
-          {changed.length > 0 && (
-            <table className="sheet w-full">
-              <caption className="px-3 pt-2 text-left font-head font-semibold">
-                Seam lines of the altered pieces
-              </caption>
-              <thead>
-                <tr className="border-b border-ink text-sm">
-                  <th className="px-3 py-1 text-left font-normal">Edge</th>
-                  <th className="px-3 py-1 text-right font-normal">Before</th>
-                  <th className="px-3 py-1 text-right font-normal">After</th>
-                  <th className="px-3 py-1 text-right font-normal">Change</th>
-                </tr>
-              </thead>
-              <tbody>
-                {changed.map(([id, name, l]) => (
-                  <tr key={id} className="border-b border-line">
-                    <th scope="row" className="px-3 py-1.5 text-left font-normal">
-                      {name}
-                    </th>
-                    <td className="px-3 text-right">
-                      <Length value={l.before} />
-                    </td>
-                    <td className="px-3 text-right">
-                      <Length value={l.after} />
-                    </td>
-                    <td className="px-3 text-right">
-                      {Math.abs(l.after - l.before) < TOL.legs ? (
-                        'as before'
-                      ) : (
-                        <Length value={l.after - l.before} sign />
-                      )}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          )}
+          {changed.length > 0 && <SeamTable changed={changed} />}
         </div>
-        <section aria-label="Findings" className="space-y-2">
-          <PaperNote draft={draft} />
-          <h2>Findings</h2>
-          {findings.length === 0 && (
-            <Notice grade="note">Nothing to fix. Every seam matches and every corner is true.</Notice>
-          )}
-          {[...findings]
-            .sort((a, b) => order[a.grade] - order[b.grade])
-            .map((f, i) => (
-              <Notice key={`${f.code}${i}`} grade={f.grade}>
-                {sayFinding(f, units)}
-                <div className="flex flex-wrap gap-2">
-                  <FindingFix finding={f} draft={draft} />
-                  {f.piece && (
-                    <Link
-                      className="btn mt-2"
-                      to={`/job/${job}/table?show=${f.piece}${f.at ? `&at=${f.at.x.toFixed(1)},${f.at.y.toFixed(1)}` : ''}`}
-                    >
-                      Show me
-                    </Link>
-                  )}
-                </div>
-              </Notice>
-            ))}
-          <Remaining draft={draft} />
-          <div className="flex gap-2 pt-2">
-            <Link className="btn" to={`/job/${job}/table`}>
-              Open the table
-            </Link>
-            <Link className="btn" to={`/job/${job}/print`}>
-              Print
-            </Link>
-          </div>
-        </section>
+        <FindingList draft={draft} findings={findings} order={order} units={units} job={job} />
       </div>
     </Station>
+  );
+}
+
+function SeamTable({
+  changed,
+}: {
+  readonly changed: (readonly [
+    (
+      | `${string} waist`
+      | `${string} neck`
+      | `${string} shoulder`
+      | `${string} armhole`
+      | `${string} side`
+      | `${string} princess`
+      | `${string} raglan`
+      | `${string} other`
+      | `${string} centreFront`
+      | `${string} centreBack`
+      | `${string} hem`
+      | `${string} underarm`
+      | `${string} sleeveHem`
+      | `${string} cap`
+    ),
+    `${string}, ${string}`,
+    { readonly before: number; readonly after: number },
+  ])[];
+}) {
+  return (
+    <table className="sheet w-full">
+      <caption className="px-3 pt-2 text-left font-head font-semibold">Seam lines of the altered pieces</caption>
+      <thead>
+        <tr className="border-b border-ink text-sm">
+          <th className="px-3 py-1 text-left font-normal">Edge</th>
+          <th className="px-3 py-1 text-right font-normal">Before</th>
+          <th className="px-3 py-1 text-right font-normal">After</th>
+          <th className="px-3 py-1 text-right font-normal">Change</th>
+        </tr>
+      </thead>
+      <tbody>
+        {changed.map(([id, name, l]) => (
+          <tr key={id} className="border-b border-line">
+            <th scope="row" className="px-3 py-1.5 text-left font-normal">
+              {name}
+            </th>
+            <td className="px-3 text-right">
+              <Length value={l.before} />
+            </td>
+            <td className="px-3 text-right">
+              <Length value={l.after} />
+            </td>
+            <td className="px-3 text-right">
+              {Math.abs(l.after - l.before) < TOL.legs ? 'as before' : <Length value={l.after - l.before} sign />}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function FindingList({
+  draft,
+  findings,
+  order,
+  units,
+  job,
+}: {
+  readonly draft: Draft;
+  readonly findings: Finding[];
+  readonly order: { fault: number; look: number; note: number };
+  readonly units: Units;
+  readonly job: string | undefined;
+}) {
+  return (
+    <section aria-label="Findings" className="space-y-2">
+      <PaperNote draft={draft} />
+      <h2>Findings</h2>
+      {findings.length === 0 && (
+        <Notice grade="note">Nothing to fix. Every seam matches and every corner is true.</Notice>
+      )}
+      {[...findings]
+        .sort((a, b) => order[a.grade] - order[b.grade])
+        .map((f, i) => (
+          <Notice key={`${f.code}${i}`} grade={f.grade}>
+            {sayFinding(f, units)}
+            <div className="flex flex-wrap gap-2">
+              <FindingFix finding={f} draft={draft} />
+              {f.piece && (
+                <Link
+                  className="btn mt-2"
+                  to={`/job/${job}/table?show=${f.piece}${f.at ? `&at=${f.at.x.toFixed(1)},${f.at.y.toFixed(1)}` : ''}`}
+                >
+                  Show me
+                </Link>
+              )}
+            </div>
+          </Notice>
+        ))}
+      <Remaining draft={draft} />
+      <div className="flex gap-2 pt-2">
+        <Link className="btn" to={`/job/${job}/table`}>
+          Open the table
+        </Link>
+        <Link className="btn" to={`/job/${job}/print`}>
+          Print
+        </Link>
+      </div>
+    </section>
   );
 }
 

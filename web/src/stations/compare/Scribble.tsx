@@ -119,35 +119,52 @@ function OnPiece({
           const on = n.key === focused;
           const at = place(n.at);
           const x = WIDTH - LABEL + 4;
-          return (
-            <g
-              key={n.key}
-              role="button"
-              tabIndex={0}
-              aria-label={`${MEASUREMENT_WORDS[n.key].name} ${n.text}`}
-              className="cursor-pointer"
-              onClick={() => onFocus(n.key)}
-              onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && onFocus(n.key)}
-            >
-              <polyline
-                points={n.points.map((p) => `${place(p).x},${place(p).y}`).join(' ')}
-                stroke={COLOURS.pencil}
-                strokeWidth={on ? 3 : 1.6}
-                strokeDasharray={on ? undefined : '5 3'}
-                fill="none"
-              />
-              <path d={`M${at.x} ${at.y}L${x - 6} ${n.y - 5}`} stroke={COLOURS.grey} strokeWidth="0.8" fill="none" />
-              <text x={x} y={n.y} fontSize={TEXT} fill={COLOURS.ink} fontWeight={on ? 700 : 400}>
-                {MEASUREMENT_WORDS[n.key].name}
-              </text>
-              <text x={x} y={n.y + 16} fontSize={TEXT} fill={COLOURS.pencil} className="num" fontWeight="700">
-                {n.text}
-              </text>
-            </g>
-          );
+          return <PieceNumber key={n.key} n={n} onFocus={onFocus} place={place} on={on} at={at} x={x} />;
         })}
       </svg>
       <figcaption className="text-sm">{piece.name}</figcaption>
     </figure>
+  );
+}
+
+function PieceNumber({
+  n,
+  onFocus,
+  place,
+  on,
+  at,
+  x,
+}: {
+  readonly n: Note & { readonly y: number };
+  readonly onFocus: (key: MeasurementKey) => void;
+  readonly place: (p: Point) => Point;
+  readonly on: boolean;
+  readonly at: Point;
+  readonly x: number;
+}) {
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={`${MEASUREMENT_WORDS[n.key].name} ${n.text}`}
+      className="cursor-pointer"
+      onClick={() => onFocus(n.key)}
+      onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && onFocus(n.key)}
+    >
+      <polyline
+        points={n.points.map((p) => `${place(p).x},${place(p).y}`).join(' ')}
+        stroke={COLOURS.pencil}
+        strokeWidth={on ? 3 : 1.6}
+        strokeDasharray={on ? undefined : '5 3'}
+        fill="none"
+      />
+      <path d={`M${at.x} ${at.y}L${x - 6} ${n.y - 5}`} stroke={COLOURS.grey} strokeWidth="0.8" fill="none" />
+      <text x={x} y={n.y} fontSize={TEXT} fill={COLOURS.ink} fontWeight={on ? 700 : 400}>
+        {MEASUREMENT_WORDS[n.key].name}
+      </text>
+      <text x={x} y={n.y + 16} fontSize={TEXT} fill={COLOURS.pencil} className="num" fontWeight="700">
+        {n.text}
+      </text>
+    </g>
   );
 }

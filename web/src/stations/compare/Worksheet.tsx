@@ -1,14 +1,13 @@
-import { garmentOf, MEASUREMENT_CATALOGUE, takesEase, usualEase } from '@ample/core/fitting/fit';
+import { garmentOf, MEASUREMENT_CATALOGUE, takesEase } from '@ample/core/fitting/fit';
 import { isTight, isTold, type Row } from '@ample/core/fitting/compare';
 import type { MeasurementKey, Pattern } from '@ample/core/pattern';
 import { TOL } from '@ample/core/units';
-import { FLAT_WORDS, MEASUREMENT_WORDS, sayShare } from '@ample/core/words';
-import { setEase, setFlat } from '../../store/compare.ts';
+import { MEASUREMENT_WORDS, sayShare } from '@ample/core/words';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { goDown } from '../../lib/goDown.ts';
-import { LengthField } from '../../shared/LengthField.tsx';
 import { Length } from '../../shared/parts.tsx';
+import { EaseCell, PatternCell, LeftCell } from './Cells.tsx';
+import { Difference } from './Difference.tsx';
 
 interface Props {
   readonly rows: readonly Row[];
@@ -73,11 +72,11 @@ function Line({
   readonly on: boolean;
   readonly onFocus: () => void;
 }) {
-  const { key } = row;
-  const name = MEASUREMENT_WORDS[key].name;
-  const definition = MEASUREMENT_CATALOGUE.find((d) => d.key === key);
+  const { key: measured } = row;
+  const name = MEASUREMENT_WORDS[measured].name;
+  const definition = MEASUREMENT_CATALOGUE.find((d) => d.key === measured);
   const garment = garmentOf(pattern);
-  const own = useJob((s) => s.wearer?.eases[garment]?.[key]);
+  const own = useJob((s) => s.wearer?.eases[garment]?.[measured]);
   // A length has no ease of its own, but a design may end away from where the body does.
   const shaped = Math.abs(row.design ?? 0) >= TOL.seam;
   const eased = definition !== undefined && (takesEase(definition) || shaped) && (row.from !== 'chart' || paper);
@@ -105,81 +104,18 @@ function Line({
           <span className="text-quiet">–</span>
         )}
       </td>
-      <td className="px-1.5 text-left">
-        {eased ? (
-          <>
-            <LengthField
-              label={`Ease at ${name.toLowerCase()}`}
-              bare
-              signed
-              optional
-              min={-400}
-              max={800}
-              width="w-[104px]"
-              value={row.ease}
-              onCommit={(v) => setEase(garment, key, v)}
-              onEnter={goDown}
-            />
-            {own !== undefined && definition && (
-              <button
-                className="min-h-[40px] text-sm whitespace-nowrap underline"
-                onClick={() => setEase(garment, key, null)}
-              >
-                {row.design === null ? 'usual' : 'design’s'}{' '}
-                <Length bare value={row.design ?? usualEase(pattern, definition)} />
-              </button>
-            )}
-            {row.easeFrom === 'room' && row.design !== null && (
-              <div className="text-sm whitespace-nowrap text-quiet">
-                <Length bare value={row.wearing} /> is enough
-                {row.design - row.ease > row.within && (
-                  <button
-                    className="block min-h-[40px] text-ink underline"
-                    onClick={() => setEase(garment, key, row.design)}
-                  >
-                    keep all <Length bare value={row.design} />
-                  </button>
-                )}
-              </div>
-            )}
-          </>
-        ) : (
-          <span className="text-quiet">–</span>
-        )}
-      </td>
+      <EaseCell
+        eased={eased}
+        name={name}
+        row={row}
+        garment={garment}
+        measured={measured}
+        own={own}
+        definition={definition}
+        pattern={pattern}
+      />
       <td className="px-1.5">{row.wanted !== null && <Length bare value={row.wanted} />}</td>
-      <td className={`px-1.5 ${paper ? 'text-left' : ''}`}>
-        {paper ? (
-          <>
-            <LengthField
-              label={`${name} on the paper`}
-              bare
-              optional
-              min={1}
-              max={4000}
-              width="w-[112px]"
-              value={row.from === 'typed' ? row.pattern : null}
-              onCommit={(v) => setFlat(size, key, v)}
-              onEnter={goDown}
-            />
-            {row.from !== 'typed' && row.pattern !== null && (
-              <span className="block text-sm whitespace-nowrap text-quiet">
-                <Length bare value={row.pattern} />{' '}
-                {row.from === 'chart' ? 'by chart' : row.from && FLAT_WORDS[row.from]}
-              </span>
-            )}
-          </>
-        ) : row.pattern !== null ? (
-          <>
-            <Length bare value={row.pattern} />
-            {row.from !== 'pieces' && row.from && (
-              <div className="text-sm whitespace-nowrap text-quiet">{FLAT_WORDS[row.from]}</div>
-            )}
-          </>
-        ) : (
-          <span className="text-quiet">not on these pieces</span>
-        )}
-      </td>
+      <PatternCell paper={paper} name={name} row={row} size={size} measured={measured} />
       <td className={`px-1.5 ${isTold(row) ? 'font-bold' : 'text-quiet'}`}>
         {row.difference !== null && <Difference value={row.difference} />}
       </td>
@@ -191,23 +127,7 @@ function Line({
           </>
         )}
       </td>
-      <td className="px-2">
-        {row.left !== null && row.difference !== null && (
-          <span className={Math.max(Math.abs(row.left), Math.abs(row.fallen)) > row.within ? '' : 'text-quiet'}>
-            {Math.abs(row.fallen) < TOL.seam ? (
-              <Difference value={row.left} />
-            ) : (
-              <>
-                <Length bare value={Math.abs(row.fallen)} /> {row.fallen > 0 ? 'lower' : 'higher'}
-              </>
-            )}
-          </span>
-        )}
-      </td>
+      <LeftCell row={row} />
     </tr>
   );
-}
-
-function Difference({ value }: { readonly value: number }) {
-  return Math.abs(value) < TOL.seam ? 'nothing' : <Length bare value={value} sign />;
 }

@@ -1,14 +1,15 @@
 import { FileUp } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
-import { MM_PER, doubtSize, findSquares, inRows, type Lines, type UnitName } from '@ample/core/in/tracing';
+import { useRef, useState } from 'react';
+import { inRows, type Lines } from '@ample/core/in/tracing';
 import { sayFileRefusal, sayRepair, sayTiles } from '@ample/core/words';
 import { closeFile, layAgain, openFile, stopReading, useImport } from '../../store/import.ts';
 import { openPage } from '../../store/picture.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/parts.tsx';
 import { Kinds } from './Kinds.tsx';
-import { Measured } from './Measured.tsx';
+import type { RefObject } from 'react';
+import { Scale } from './Scale.tsx';
 
 /** Chooses a file, by the button or by dropping it here; shows how far reading is, and why it was refused. */
 export function FileChoice() {
@@ -39,18 +40,7 @@ export function FileChoice() {
         open(e.dataTransfer.files);
       }}
     >
-      <input
-        ref={input}
-        type="file"
-        className="sr-only"
-        accept=".pdf,.svg,.dxf,application/pdf,image/svg+xml"
-        aria-label="A PDF, SVG or DXF file"
-        tabIndex={-1}
-        onChange={(e) => {
-          open(e.target.files);
-          e.target.value = '';
-        }}
-      />
+      <HiddenInput input={input} open={open} />
       {raw && state === 'ready' && <p className="mb-2 font-bold break-words">{name}</p>}
       {state === 'reading' ? (
         <div role="status">
@@ -91,6 +81,29 @@ export function FileChoice() {
         </div>
       )}
     </section>
+  );
+}
+
+function HiddenInput({
+  input,
+  open,
+}: {
+  readonly input: RefObject<HTMLInputElement | null>;
+  readonly open: (list: FileList | null) => void;
+}) {
+  return (
+    <input
+      ref={input}
+      type="file"
+      className="sr-only"
+      accept=".pdf,.svg,.dxf,application/pdf,image/svg+xml"
+      aria-label="A PDF, SVG or DXF file"
+      tabIndex={-1}
+      onChange={(e) => {
+        open(e.target.files);
+        e.target.value = '';
+      }}
+    />
   );
 }
 
@@ -177,102 +190,6 @@ function Pages({ lines }: { readonly lines: Lines }) {
           ))}
         </div>
       </details>
-    </fieldset>
-  );
-}
-
-const UNITS: readonly (readonly [UnitName, string])[] = [
-  ['mm', 'millimetres'],
-  ['cm', 'centimetres'],
-  ['in', 'inches'],
-  ['pt', 'points, 72 to the inch'],
-  ['px', 'pixels, 96 to the inch'],
-];
-
-function Scale({ lines }: { readonly lines: Lines }) {
-  const { raw, unit, scale, tool } = useImport();
-  const squares = useMemo(() => findSquares(lines.strokes).slice(0, 4), [lines]);
-  // The square often stands on a page that is not part of the drawing.
-  const others = useMemo(() => {
-    if (!raw || squares.length > 0) return [];
-    const k = (MM_PER[unit] / MM_PER[raw.unit.name]) * scale;
-    return findSquares(raw.strokes)
-      .map((s) => ({ ...s, side: s.side * k }))
-      .slice(0, 2);
-  }, [raw, squares, unit, scale]);
-  const doubt = useMemo(() => doubtSize(lines), [lines]);
-  const rescale = (k: number) => useImport.setState({ scale: scale * k, picked: null, choices: null, clicks: [] });
-  if (!raw) return null;
-  return (
-    <fieldset className="sheet p-4">
-      <legend className="bg-page px-1 text-sm">Scale</legend>
-      <label>
-        <span className="mb-1 block text-sm">
-          Numbers in the file are {raw.unit.stated ? '(the file says so)' : '(not said; taken by the size)'}
-        </span>
-        <select
-          className="field w-full"
-          value={unit}
-          onChange={(e) =>
-            useImport.setState({ unit: e.target.value as UnitName, picked: null, choices: null, clicks: [] })
-          }
-        >
-          {UNITS.map(([id, name]) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </select>
-      </label>
-      {doubt && (
-        <div className="mt-3">
-          <Notice grade="look">
-            The largest outline is <Length value={doubt.longest} /> long, which no piece is. The numbers were more
-            likely meant in {UNITS.find(([id]) => id === doubt.likely)?.[1]}.
-            <button
-              className="btn mt-2"
-              onClick={() => useImport.setState({ unit: doubt.likely, picked: null, choices: null, clicks: [] })}
-            >
-              Convert it
-            </button>
-          </Notice>
-        </div>
-      )}
-      <ul className="mt-2 space-y-2">
-        {[...squares, ...others].map((s, i) => (
-          <li key={i}>
-            A square of{' '}
-            <span className="num">
-              {s.side.toFixed(2)} mm ({(s.side / 25.4).toFixed(3)} in)
-            </span>
-            {s.meant !== null && Math.abs(s.meant - s.side) < 0.002 * s.meant ? (
-              ': the scale is true.'
-            ) : s.meant === null ? (
-              '.'
-            ) : (
-              <button className="btn mt-1" onClick={() => rescale((s.meant as number) / s.side)}>
-                It should be {s.meant} mm
-              </button>
-            )}
-          </li>
-        ))}
-      </ul>
-      <button
-        className="btn mt-2"
-        aria-pressed={tool === 'measure'}
-        onClick={() => useImport.setState({ tool: tool === 'measure' ? 'pick' : 'measure', clicks: [] })}
-      >
-        {tool === 'measure' ? 'Done measuring' : 'Measure the test square'}
-      </button>
-      {tool === 'measure' && <Measured onTrue={rescale} />}
-      {scale !== 1 && (
-        <p className="mt-2 text-sm">
-          Everything is read <span className="num">{(scale * 100).toFixed(2)}</span> % of its size in the file.{' '}
-          <button className="link" onClick={() => rescale(1 / scale)}>
-            Read it at face value
-          </button>
-        </p>
-      )}
     </fieldset>
   );
 }

@@ -20,6 +20,12 @@ import { PhotoView } from './photo/PhotoView.tsx';
 import { PiecePanel } from './PiecePanel.tsx';
 import { SheetView, useSheet } from './SheetView.tsx';
 import { Taken } from './Taken.tsx';
+import type { Picked } from '../../store/import.ts';
+import type { Source } from '../../store/import.ts';
+import type { Tool } from '../../store/import.ts';
+import type { Lines } from '@ample/core/in/tracing';
+import type { Traced } from '@ample/core/in/tracing';
+import type { TraceChoices } from '@ample/core/in/tracing';
 
 const SOURCES = [
   ['file', 'File'],
@@ -53,41 +59,16 @@ export function ImportStation() {
         )}
       </div>
       <div className="grid min-h-0 flex-1 gap-4 px-6 pb-4 min-[900px]:grid-cols-[372px_minmax(0,1fr)]">
-        <div
-          className="min-h-0 space-y-4 overflow-auto pr-1"
-          tabIndex={0}
-          role="group"
-          aria-label="What to do with the file"
-        >
-          {!picked && (
-            <div className="flex flex-wrap gap-1" role="group" aria-label="Where the piece comes from">
-              {SOURCES.map(([id, name]) => (
-                <button
-                  key={id}
-                  className={`btn !px-3 ${source === id ? '!bg-tissue font-bold' : ''}`}
-                  aria-pressed={source === id}
-                  onClick={() => useImport.setState({ from: id })}
-                >
-                  {name}
-                </button>
-              ))}
-            </div>
-          )}
-          {!picked && source === 'file' && <FileChoice />}
-          {!picked && source === 'photo' && <PhotoPanel />}
-          {!picked && source === 'mat' && <MatPanel />}
-          {!picked && source !== 'file' && <DrawnPieces />}
-          {lines && !picked && source === 'file' && tool !== 'pages' && <SizeChoice />}
-          {sheet && (
-            <button className="btn" onClick={closeContact}>
-              Pick pieces one by one instead
-            </button>
-          )}
-          {lines && !picked && file && !sheet && tool !== 'pages' && <Outlines lines={lines} />}
-          {lines && !picked && file && <SheetPanel lines={lines} />}
-          {traced && choices && <PiecePanel traced={traced} choices={choices} />}
-          {!picked && <Taken />}
-        </div>
+        <ImportSide
+          picked={picked}
+          source={source}
+          lines={lines}
+          tool={tool}
+          sheet={sheet}
+          file={file}
+          traced={traced}
+          choices={choices}
+        />
         <Boundary where="The sheet">
           {!picked && source === 'mat' ? (
             <MatView />
@@ -107,6 +88,64 @@ export function ImportStation() {
         </Boundary>
       </div>
     </main>
+  );
+}
+
+function ImportSide({
+  picked,
+  source,
+  lines,
+  tool,
+  sheet,
+  file,
+  traced,
+  choices,
+}: {
+  readonly picked: Picked | null;
+  readonly source: Source;
+  readonly lines: Lines | null;
+  readonly tool: Tool;
+  readonly sheet: boolean;
+  readonly file: boolean;
+  readonly traced: Traced | null;
+  readonly choices: TraceChoices | null;
+}) {
+  return (
+    <div
+      className="min-h-0 space-y-4 overflow-auto pr-1"
+      tabIndex={0}
+      role="group"
+      aria-label="What to do with the file"
+    >
+      {!picked && (
+        <div className="flex flex-wrap gap-1" role="group" aria-label="Where the piece comes from">
+          {SOURCES.map(([id, name]) => (
+            <button
+              key={id}
+              className={`btn !px-3 ${source === id ? '!bg-tissue font-bold' : ''}`}
+              aria-pressed={source === id}
+              onClick={() => useImport.setState({ from: id })}
+            >
+              {name}
+            </button>
+          ))}
+        </div>
+      )}
+      {!picked && source === 'file' && <FileChoice />}
+      {!picked && source === 'photo' && <PhotoPanel />}
+      {!picked && source === 'mat' && <MatPanel />}
+      {!picked && source !== 'file' && <DrawnPieces />}
+      {lines && !picked && source === 'file' && tool !== 'pages' && <SizeChoice />}
+      {sheet && (
+        <button className="btn" onClick={closeContact}>
+          Pick pieces one by one instead
+        </button>
+      )}
+      {lines && !picked && file && !sheet && tool !== 'pages' && <Outlines lines={lines} />}
+      {lines && !picked && file && <SheetPanel lines={lines} />}
+      {traced && choices && <PiecePanel traced={traced} choices={choices} />}
+      {!picked && <Taken />}
+    </div>
   );
 }
 

@@ -30,59 +30,94 @@ export function Kinds({ lines }: { readonly lines: Lines }) {
     set(kind, hidden[kind].length === all.length - 1 && !hidden[kind].includes(id) ? [] : all.filter((x) => x !== id));
   return (
     <>
-      {lines.layers.length > 1 && (
-        <fieldset className="sheet p-4">
-          <legend className="bg-page px-1 text-sm">Layers</legend>
-          <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label="Layers, to scroll">
-            {lines.layers.map((l) => (
-              <Row
-                key={l.id}
-                name={l.name}
-                on={!hidden.layers.includes(l.id)}
-                onToggle={(on) => toggle('layers', l.id, on)}
-                onAlone={() =>
-                  alone(
-                    'layers',
-                    l.id,
-                    lines.layers.map((x) => x.id),
-                  )
-                }
-              />
-            ))}
-          </div>
-        </fieldset>
-      )}
-      {styles.length > 1 && (
-        <fieldset className="sheet p-4">
-          <legend className="bg-page px-1 text-sm">Kinds of line</legend>
-          <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label="Kinds of line, to scroll">
-            {styles.map((s) => (
-              <Row
-                key={s.id}
-                name={
-                  <>
-                    <LineSample color={s.color} width={s.width} dash={s.dash} />
-                    <span className="num text-sm whitespace-nowrap">
-                      {s.count} × <span className="sr-only">lines, in all</span> <Length value={s.length} />
-                    </span>
-                  </>
-                }
-                label={`${s.color ?? 'plain'} ${s.dash.length > 0 ? `dashed ${s.dash.join(' ')} mm ` : ''}line, ${s.width} mm wide`}
-                on={!hidden.styles.includes(s.id)}
-                onToggle={(on) => toggle('styles', s.id, on)}
-                onAlone={() =>
-                  alone(
-                    'styles',
-                    s.id,
-                    styles.map((x) => x.id),
-                  )
-                }
-              />
-            ))}
-          </div>
-        </fieldset>
-      )}
+      {lines.layers.length > 1 && <LayerChoice lines={lines} hidden={hidden} toggle={toggle} alone={alone} />}
+      {styles.length > 1 && <KindChoice styles={styles} hidden={hidden} toggle={toggle} alone={alone} />}
     </>
+  );
+}
+
+function LayerChoice({
+  lines,
+  hidden,
+  toggle,
+  alone,
+}: {
+  readonly lines: Lines;
+  readonly hidden: { readonly layers: readonly string[]; readonly styles: readonly string[] };
+  readonly toggle: (kind: 'layers' | 'styles', id: string, on: boolean) => void;
+  readonly alone: (kind: 'layers' | 'styles', id: string, all: readonly string[]) => void;
+}) {
+  return (
+    <fieldset className="sheet p-4">
+      <legend className="bg-page px-1 text-sm">Layers</legend>
+      <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label="Layers, to scroll">
+        {lines.layers.map((l) => (
+          <Row
+            key={l.id}
+            name={l.name}
+            on={!hidden.layers.includes(l.id)}
+            onToggle={(on) => toggle('layers', l.id, on)}
+            onAlone={() =>
+              alone(
+                'layers',
+                l.id,
+                lines.layers.map((x) => x.id),
+              )
+            }
+          />
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+function KindChoice({
+  styles,
+  hidden,
+  toggle,
+  alone,
+}: {
+  readonly styles: {
+    count: number;
+    length: number;
+    id: string;
+    color: string | null;
+    width: number;
+    dash: readonly number[];
+  }[];
+  readonly hidden: { readonly layers: readonly string[]; readonly styles: readonly string[] };
+  readonly toggle: (kind: 'layers' | 'styles', id: string, on: boolean) => void;
+  readonly alone: (kind: 'layers' | 'styles', id: string, all: readonly string[]) => void;
+}) {
+  return (
+    <fieldset className="sheet p-4">
+      <legend className="bg-page px-1 text-sm">Kinds of line</legend>
+      <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label="Kinds of line, to scroll">
+        {styles.map((s) => (
+          <Row
+            key={s.id}
+            name={
+              <>
+                <LineSample color={s.color} width={s.width} dash={s.dash} />
+                <span className="num text-sm whitespace-nowrap">
+                  {s.count} × <span className="sr-only">lines, in all</span> <Length value={s.length} />
+                </span>
+              </>
+            }
+            label={`${s.color ?? 'plain'} ${s.dash.length > 0 ? `dashed ${s.dash.join(' ')} mm ` : ''}line, ${s.width} mm wide`}
+            on={!hidden.styles.includes(s.id)}
+            onToggle={(on) => toggle('styles', s.id, on)}
+            onAlone={() =>
+              alone(
+                'styles',
+                s.id,
+                styles.map((x) => x.id),
+              )
+            }
+          />
+        ))}
+      </div>
+    </fieldset>
   );
 }
 

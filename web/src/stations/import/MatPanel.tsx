@@ -5,7 +5,7 @@ import { sayFileRefusal } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
 import { addFromMat } from '../../store/drawn.ts';
 import { inOneStep } from '../../store/drawnHistory.ts';
-import { readRows, useTyped, type TypedRow } from '../../store/typed.ts';
+import { readRows, useTyped, type Typed, type TypedRow } from '../../store/typed.ts';
 import { Notice } from '../../shared/parts.tsx';
 import { PLACE_WORDS } from './placeWords.ts';
 
@@ -25,7 +25,7 @@ export function MatPanel() {
   // At once: whoever types quickly is already at the next number.
   const focus = (i: number, column: 'x' | 'y') =>
     document.querySelector<HTMLInputElement>(`[data-mat="${i} ${column}"]`)?.focus();
-  const key = (e: KeyboardEvent, i: number, column: 'x' | 'y') => {
+  const onKey = (e: KeyboardEvent, i: number, column: 'x' | 'y') => {
     const kind = PLACE_WORDS.find(([, , letter]) => letter === e.key.toLowerCase())?.[0];
     if (kind && !e.ctrlKey && !e.metaKey && !e.altKey) {
       e.preventDefault();
@@ -43,30 +43,7 @@ export function MatPanel() {
         way. Enter goes on; the letters C, K, N, D, L, G and B make a row a corner, on a curve, a notch, a dart tip, a
         dart leg, a grain end or the bust point. A dart is its tip and then both legs where they meet the outline.
       </p>
-      <div className="flex flex-wrap gap-4">
-        <label>
-          <span className="mb-1 block text-sm">The mat counts in</span>
-          <select
-            className="field"
-            value={typed.unit}
-            onChange={(e) => useTyped.setState({ unit: e.target.value === 'in' ? 'in' : 'cm' })}
-          >
-            <option value="cm">centimetres</option>
-            <option value="in">inches</option>
-          </select>
-        </label>
-        <label>
-          <span className="mb-1 block text-sm">from its</span>
-          <select
-            className="field"
-            value={typed.from}
-            onChange={(e) => useTyped.setState({ from: e.target.value === 'upperLeft' ? 'upperLeft' : 'lowerLeft' })}
-          >
-            <option value="lowerLeft">lower left corner</option>
-            <option value="upperLeft">upper left corner</option>
-          </select>
-        </label>
-      </div>
+      <MatFacts typed={typed} />
       <table className="w-full">
         <thead>
           <tr className="border-b border-ink text-left text-sm">
@@ -78,49 +55,7 @@ export function MatPanel() {
         </thead>
         <tbody>
           {rows.map((r, i) => (
-            <tr key={i} className={wrong.includes(i) ? 'bg-tissue' : ''}>
-              <td className="num text-sm">{i + 1}</td>
-              {(['x', 'y'] as const).map((column) => (
-                <td key={column} className="py-0.5 pr-1">
-                  <input
-                    className="field num w-[84px]"
-                    data-mat={`${i} ${column}`}
-                    aria-label={`Row ${i + 1}, ${column === 'x' ? 'across' : typed.from === 'lowerLeft' ? 'up' : 'down'}`}
-                    inputMode="decimal"
-                    autoComplete="off"
-                    maxLength={20}
-                    value={r[column]}
-                    aria-invalid={wrong.includes(i)}
-                    onChange={(e) => set(i, { [column]: e.target.value })}
-                    onKeyDown={(e) => key(e, i, column)}
-                  />
-                </td>
-              ))}
-              <td>
-                <select
-                  className="field !px-1"
-                  aria-label={`Row ${i + 1} is`}
-                  value={r.kind}
-                  onChange={(e) => set(i, { kind: e.target.value as PlaceKind })}
-                >
-                  {PLACE_WORDS.map(([id, name]) => (
-                    <option key={id} value={id}>
-                      {name}
-                    </option>
-                  ))}
-                </select>
-              </td>
-              <td>
-                {i < typed.rows.length && (
-                  <button
-                    className="link px-1 text-sm"
-                    onClick={() => useTyped.setState({ rows: typed.rows.filter((_, k) => k !== i) })}
-                  >
-                    out<span className="sr-only"> with row {i + 1}</span>
-                  </button>
-                )}
-              </td>
-            </tr>
+            <PlaceRow key={i} i={i} wrong={wrong} typed={typed} r={r} set={set} onKey={onKey} />
           ))}
         </tbody>
       </table>
@@ -141,5 +76,96 @@ export function MatPanel() {
         </button>
       </div>
     </section>
+  );
+}
+
+function MatFacts({ typed }: { readonly typed: Typed }) {
+  return (
+    <div className="flex flex-wrap gap-4">
+      <label>
+        <span className="mb-1 block text-sm">The mat counts in</span>
+        <select
+          className="field"
+          value={typed.unit}
+          onChange={(e) => useTyped.setState({ unit: e.target.value === 'in' ? 'in' : 'cm' })}
+        >
+          <option value="cm">centimetres</option>
+          <option value="in">inches</option>
+        </select>
+      </label>
+      <label>
+        <span className="mb-1 block text-sm">from its</span>
+        <select
+          className="field"
+          value={typed.from}
+          onChange={(e) => useTyped.setState({ from: e.target.value === 'upperLeft' ? 'upperLeft' : 'lowerLeft' })}
+        >
+          <option value="lowerLeft">lower left corner</option>
+          <option value="upperLeft">upper left corner</option>
+        </select>
+      </label>
+    </div>
+  );
+}
+
+function PlaceRow({
+  i,
+  wrong,
+  typed,
+  r,
+  set,
+  onKey,
+}: {
+  readonly i: number;
+  readonly wrong: readonly number[];
+  readonly typed: Typed;
+  readonly r: TypedRow;
+  readonly set: (i: number, change: Partial<TypedRow>) => unknown;
+  readonly onKey: (e: KeyboardEvent, i: number, column: 'x' | 'y') => unknown;
+}) {
+  return (
+    <tr className={wrong.includes(i) ? 'bg-tissue' : ''}>
+      <td className="num text-sm">{i + 1}</td>
+      {(['x', 'y'] as const).map((column) => (
+        <td key={column} className="py-0.5 pr-1">
+          <input
+            className="field num w-[84px]"
+            data-mat={`${i} ${column}`}
+            aria-label={`Row ${i + 1}, ${column === 'x' ? 'across' : typed.from === 'lowerLeft' ? 'up' : 'down'}`}
+            inputMode="decimal"
+            autoComplete="off"
+            maxLength={20}
+            value={r[column]}
+            aria-invalid={wrong.includes(i)}
+            onChange={(e) => set(i, { [column]: e.target.value })}
+            onKeyDown={(e) => onKey(e, i, column)}
+          />
+        </td>
+      ))}
+      <td>
+        <select
+          className="field !px-1"
+          aria-label={`Row ${i + 1} is`}
+          value={r.kind}
+          onChange={(e) => set(i, { kind: e.target.value as PlaceKind })}
+        >
+          {PLACE_WORDS.map(([id, name]) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </select>
+      </td>
+      <td>
+        {i < typed.rows.length && (
+          <button
+            className="link px-1 text-sm"
+            onClick={() => useTyped.setState({ rows: typed.rows.filter((_, k) => k !== i) })}
+          >
+            out<span className="sr-only"> with row {i + 1}</span>
+          </button>
+        )}
+      </td>
+    </tr>
   );
 }

@@ -4,6 +4,7 @@ import { boundsOf } from '@ample/core/geometry';
 import { outlinePlaces, outlineThrough } from '@ample/core/in/tracing';
 import { readRows, useTyped } from '../../store/typed.ts';
 import { useViewport } from '../../lib/viewport.ts';
+import type { ReadRow } from '../../store/typed.ts';
 
 /** What was typed so far, on a grid of centimetres or inches: the curve appears as one types. */
 export function MatView() {
@@ -73,42 +74,48 @@ export function MatView() {
             )
           )}
           {read.map((p) => (
-            <g key={p.row}>
-              {p.kind === 'corner' ? (
-                <rect
-                  x={p.x - px(4)}
-                  y={p.y - px(4)}
-                  width={px(8)}
-                  height={px(8)}
-                  fill={COLOURS.white}
-                  stroke={COLOURS.ink}
-                  strokeWidth={px(1.5)}
-                />
-              ) : (
-                <circle
-                  cx={p.x}
-                  cy={p.y}
-                  r={px(4.5)}
-                  fill={p.kind === 'curve' ? COLOURS.white : COLOURS.brass}
-                  stroke={COLOURS.ink}
-                  strokeWidth={px(1.5)}
-                />
-              )}
-              <text
-                x={p.x + px(8)}
-                y={p.y - px(7)}
-                fontSize={px(15)}
-                fill={COLOURS.ink}
-                stroke={COLOURS.tissue}
-                strokeWidth={px(4)}
-                paintOrder="stroke"
-              >
-                {p.row + 1}
-              </text>
-            </g>
+            <PlaceMark key={p.row} p={p} px={px} />
           ))}
         </g>
       </svg>
     </div>
+  );
+}
+
+function PlaceMark({ p, px }: { readonly p: ReadRow; readonly px: (n: number) => number }) {
+  return (
+    <g>
+      {p.kind === 'corner' ? (
+        <rect
+          x={p.x - px(4)}
+          y={p.y - px(4)}
+          width={px(8)}
+          height={px(8)}
+          fill={COLOURS.white}
+          stroke={COLOURS.ink}
+          strokeWidth={px(1.5)}
+        />
+      ) : (
+        <circle
+          cx={p.x}
+          cy={p.y}
+          r={px(4.5)}
+          fill={p.kind === 'curve' ? COLOURS.white : COLOURS.brass}
+          stroke={COLOURS.ink}
+          strokeWidth={px(1.5)}
+        />
+      )}
+      <text
+        x={p.x + px(8)}
+        y={p.y - px(7)}
+        fontSize={px(15)}
+        fill={COLOURS.ink}
+        stroke={COLOURS.tissue}
+        strokeWidth={px(4)}
+        paintOrder="stroke"
+      >
+        {p.row + 1}
+      </text>
+    </g>
   );
 }

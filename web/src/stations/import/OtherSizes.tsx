@@ -20,6 +20,12 @@ import { takePieces } from '../../store/takePiece.ts';
 import { NameField } from '../../ui/NameField.tsx';
 import { Length, Notice } from '../../shared/parts.tsx';
 import { useSheet } from './SheetView.tsx';
+import type { Result } from '@ample/core/units';
+import type { NestError } from '@ample/core/in/tracing';
+import type { Dispatch } from 'react';
+import type { SetStateAction } from 'react';
+import type { Units } from '@ample/core/speech';
+import type { Piece } from '@ample/core/pattern';
 
 interface Other {
   readonly ring: Ring;
@@ -77,6 +83,39 @@ export function OtherSizes({ traced, choices }: { readonly traced: Traced; reado
     if (!done.ok) return setFailed(done.error);
     leavePiece();
   };
+  return (
+    <OtherSizesList
+      tried={tried}
+      sizeOf={sizeOf}
+      setSizes={setSizes}
+      sizes={sizes}
+      units={units}
+      failed={failed}
+      ready={ready}
+      take={take}
+    />
+  );
+}
+
+function OtherSizesList({
+  tried,
+  sizeOf,
+  setSizes,
+  sizes,
+  units,
+  failed,
+  ready,
+  take,
+}: {
+  readonly tried: { like: Result<Traced, NestError>; ring: Ring; others: readonly Stroke[]; name: string }[];
+  readonly sizeOf: (i: number) => string;
+  readonly setSizes: Dispatch<SetStateAction<Readonly<Record<number, string>>>>;
+  readonly sizes: Readonly<Record<number, string>>;
+  readonly units: Units;
+  readonly failed: Refusal | null;
+  readonly ready: { piece: Piece; size: string }[];
+  readonly take: () => void;
+}) {
   return (
     <section className="border-t border-line pt-3" aria-label="Other sizes">
       <h3 className="mb-1">The same piece in other sizes</h3>

@@ -18,6 +18,7 @@ import { LengthField } from '../../shared/LengthField.tsx';
 import { Length, Notice } from '../../shared/parts.tsx';
 import { LineSample } from './Kinds.tsx';
 import { PICK_SAYS } from './tools.ts';
+import type { ToldPiece } from '@ample/core/in/tracing';
 
 interface Found {
   readonly ring: Ring;
@@ -76,46 +77,52 @@ export function Outlines({ lines }: { readonly lines: Lines }) {
         </div>
       )}
       {told.length === 0 && found.length === 0 && <p className="mt-2">No closed outline is shown.</p>}
-      <ul className="mt-2 max-h-[360px] overflow-auto" aria-label="Outlines found">
-        {(told.length > 0 ? [] : found).map((f, i) => {
-          const b = boxOf(f.ring.path);
-          return (
-            <li key={i}>
-              <button
-                className="flex min-h-[40px] w-full items-center justify-between gap-3 border-b border-line px-1 text-left hover:bg-tissue"
-                onClick={() => pickRing(f.ring, f.from)}
-              >
-                <span className="min-w-0 flex-1 truncate">{f.name || `Outline ${i + 1}`}</span>
-                <LineSample color={f.style?.color ?? null} width={f.style?.width ?? 1} dash={f.style?.dash ?? []} />
-                <span className="shrink-0 text-sm">
-                  <Length bare value={b.maxX - b.minX} /> × <Length value={b.maxY - b.minY} />
-                </span>
-              </button>
-            </li>
-          );
-        })}
-        {told.map((t, i) => (
+      <OutlineList told={told} found={found} />
+    </section>
+  );
+}
+
+function OutlineList({ told, found }: { readonly told: readonly ToldPiece[]; readonly found: readonly Found[] }) {
+  return (
+    <ul className="mt-2 max-h-[360px] overflow-auto" aria-label="Outlines found">
+      {(told.length > 0 ? [] : found).map((f, i) => {
+        const b = boxOf(f.ring.path);
+        return (
           <li key={i}>
             <button
               className="flex min-h-[40px] w-full items-center justify-between gap-3 border-b border-line px-1 text-left hover:bg-tissue"
-              onClick={() =>
-                useImport.setState({
-                  picked: { ring: t.ring, look: null, others: t.others },
-                  choices: t.choices,
-                  pickFailed: null,
-                  tool: 'edge',
-                  clicks: [],
-                  chosenEdge: null,
-                  ...(t.size === null ? {} : { size: t.size }),
-                })
-              }
+              onClick={() => pickRing(f.ring, f.from)}
             >
-              <span className="truncate">{t.choices.name}</span>
-              {t.size !== null && <span className="text-sm">size {t.size}</span>}
+              <span className="min-w-0 flex-1 truncate">{f.name || `Outline ${i + 1}`}</span>
+              <LineSample color={f.style?.color ?? null} width={f.style?.width ?? 1} dash={f.style?.dash ?? []} />
+              <span className="shrink-0 text-sm">
+                <Length bare value={b.maxX - b.minX} /> × <Length value={b.maxY - b.minY} />
+              </span>
             </button>
           </li>
-        ))}
-      </ul>
-    </section>
+        );
+      })}
+      {told.map((t, i) => (
+        <li key={i}>
+          <button
+            className="flex min-h-[40px] w-full items-center justify-between gap-3 border-b border-line px-1 text-left hover:bg-tissue"
+            onClick={() =>
+              useImport.setState({
+                picked: { ring: t.ring, look: null, others: t.others },
+                choices: t.choices,
+                pickFailed: null,
+                tool: 'edge',
+                clicks: [],
+                chosenEdge: null,
+                ...(t.size === null ? {} : { size: t.size }),
+              })
+            }
+          >
+            <span className="truncate">{t.choices.name}</span>
+            {t.size !== null && <span className="text-sm">size {t.size}</span>}
+          </button>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -2,6 +2,9 @@ import { COLOURS, pathData } from '@ample/core/out';
 import { middleOfEdge } from '@ample/core/in/tracing';
 import { ROLE_WORDS } from '@ample/core/words';
 import { tracedOf, useImport } from '../../store/import.ts';
+import type { Traced } from '@ample/core/in/tracing';
+import type { TracedEdge } from '@ample/core/in/tracing';
+import type { Tool } from '../../store/import.ts';
 
 /** The piece being made, on the lines it is made of: seam line, corners, darts, marks, what each edge is. */
 export function PickedPiece({ k }: { readonly k: number }) {
@@ -24,33 +27,7 @@ export function PickedPiece({ k }: { readonly k: number }) {
         pointerEvents="none"
       />
       {traced.edges.map((e, i) => (
-        <g key={i}>
-          <path
-            d={pathData(e.path)}
-            fill="none"
-            stroke={i === chosen ? COLOURS.pencil : e.fold ? COLOURS.ink : COLOURS.carbon}
-            strokeWidth={i === chosen ? 4 : 2}
-            strokeDasharray={e.fold ? '10 4 2 4' : undefined}
-            vectorEffect="non-scaling-stroke"
-            pointerEvents="none"
-          />
-          {tool === 'edge' && (
-            <path
-              d={pathData(e.path)}
-              fill="none"
-              stroke="transparent"
-              strokeWidth={22}
-              vectorEffect="non-scaling-stroke"
-              className="cursor-pointer"
-              data-handle=""
-              data-edge={i}
-              onClick={(event) => {
-                event.stopPropagation();
-                useImport.setState({ chosenEdge: i });
-              }}
-            />
-          )}
-        </g>
+        <PickedEdge key={i} i={i} e={e} chosen={chosen} tool={tool} />
       ))}
       {traced.darts.map((d, i) => (
         <path
@@ -72,54 +49,102 @@ export function PickedPiece({ k }: { readonly k: number }) {
           pointerEvents="none"
         />
       )}
-      <g pointerEvents="none">
-        {traced.corners.map((p, i) => (
-          <rect
+      <PickedPlaces traced={traced} px={px} />
+    </g>
+  );
+}
+
+function PickedEdge({
+  i,
+  e,
+  chosen,
+  tool,
+}: {
+  readonly i: number;
+  readonly e: TracedEdge;
+  readonly chosen: number | null;
+  readonly tool: Tool;
+}) {
+  return (
+    <g>
+      <path
+        d={pathData(e.path)}
+        fill="none"
+        stroke={i === chosen ? COLOURS.pencil : e.fold ? COLOURS.ink : COLOURS.carbon}
+        strokeWidth={i === chosen ? 4 : 2}
+        strokeDasharray={e.fold ? '10 4 2 4' : undefined}
+        vectorEffect="non-scaling-stroke"
+        pointerEvents="none"
+      />
+      {tool === 'edge' && (
+        <path
+          d={pathData(e.path)}
+          fill="none"
+          stroke="transparent"
+          strokeWidth={22}
+          vectorEffect="non-scaling-stroke"
+          className="cursor-pointer"
+          data-handle=""
+          data-edge={i}
+          onClick={(event) => {
+            event.stopPropagation();
+            useImport.setState({ chosenEdge: i });
+          }}
+        />
+      )}
+    </g>
+  );
+}
+
+function PickedPlaces({ traced, px }: { readonly traced: Traced; readonly px: (n: number) => number }) {
+  return (
+    <g pointerEvents="none">
+      {traced.corners.map((p, i) => (
+        <rect
+          key={i}
+          x={p.x - px(4)}
+          y={p.y - px(4)}
+          width={px(8)}
+          height={px(8)}
+          fill={COLOURS.white}
+          stroke={COLOURS.ink}
+          strokeWidth={px(1.5)}
+        />
+      ))}
+      {traced.notches.map((n, i) => (
+        <path
+          key={i}
+          d={`M${n.at.x - px(6)} ${n.at.y}L${n.at.x} ${n.at.y - px(8)}L${n.at.x + px(6)} ${n.at.y}Z`}
+          fill={COLOURS.brass}
+        />
+      ))}
+      {traced.bustPoint && (
+        <path
+          d={`M${traced.bustPoint.x - px(8)} ${traced.bustPoint.y}h${px(16)}M${traced.bustPoint.x} ${traced.bustPoint.y - px(8)}v${px(16)}`}
+          stroke={COLOURS.pencil}
+          strokeWidth={px(2.5)}
+        />
+      )}
+      {traced.edges.map((e, i) => {
+        if (e.role === 'dart') return null;
+        const m = middleOfEdge(e);
+        return (
+          <text
             key={i}
-            x={p.x - px(4)}
-            y={p.y - px(4)}
-            width={px(8)}
-            height={px(8)}
-            fill={COLOURS.white}
-            stroke={COLOURS.ink}
-            strokeWidth={px(1.5)}
-          />
-        ))}
-        {traced.notches.map((n, i) => (
-          <path
-            key={i}
-            d={`M${n.at.x - px(6)} ${n.at.y}L${n.at.x} ${n.at.y - px(8)}L${n.at.x + px(6)} ${n.at.y}Z`}
-            fill={COLOURS.brass}
-          />
-        ))}
-        {traced.bustPoint && (
-          <path
-            d={`M${traced.bustPoint.x - px(8)} ${traced.bustPoint.y}h${px(16)}M${traced.bustPoint.x} ${traced.bustPoint.y - px(8)}v${px(16)}`}
-            stroke={COLOURS.pencil}
-            strokeWidth={px(2.5)}
-          />
-        )}
-        {traced.edges.map((e, i) => {
-          if (e.role === 'dart') return null;
-          const m = middleOfEdge(e);
-          return (
-            <text
-              key={i}
-              x={m.x}
-              y={m.y}
-              textAnchor="middle"
-              fontSize={px(15)}
-              fill={COLOURS.ink}
-              stroke={COLOURS.white}
-              strokeWidth={px(4)}
-              paintOrder="stroke"
-            >
-              {ROLE_WORDS[e.role]}
-              {e.fold ? ', fold' : ''}
-            </text>
-          );
-        })}
-      </g>
+            x={m.x}
+            y={m.y}
+            textAnchor="middle"
+            fontSize={px(15)}
+            fill={COLOURS.ink}
+            stroke={COLOURS.white}
+            strokeWidth={px(4)}
+            paintOrder="stroke"
+          >
+            {ROLE_WORDS[e.role]}
+            {e.fold ? ', fold' : ''}
+          </text>
+        );
+      })}
     </g>
   );
 }

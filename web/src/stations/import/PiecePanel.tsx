@@ -51,38 +51,7 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
   return (
     <section className="sheet space-y-4 p-4" aria-label="The piece">
       <LastChoice />
-      <div className="grid grid-cols-2 gap-3">
-        <PartSelect part={choices.part} onChange={(part) => choose(named(choices, part))} />
-        <NameField
-          label="Name"
-          value={choices.name}
-          max={80}
-          required
-          onCommit={(text) => {
-            const clean = text.trim();
-            if (clean !== '')
-              choose({ name: clean, id: clean.toLowerCase().replace(/[^a-z0-9]+/g, '-') || choices.id });
-          }}
-        />
-        <NameField
-          label="Size"
-          value={size}
-          max={20}
-          required
-          onCommit={(t) => t.trim() !== '' && useImport.setState({ size: t.trim() })}
-        />
-        <label>
-          <span className="mb-1 block text-sm">Cut</span>
-          <input
-            className="field num w-full"
-            type="number"
-            min={1}
-            max={20}
-            value={choices.cut}
-            onChange={(e) => choose({ cut: Math.min(20, Math.max(1, Math.round(Number(e.target.value)) || 1)) })}
-          />
-        </label>
-      </div>
+      <PieceChoices choices={choices} size={size} />
       <Line choices={choices} />
       <SeamInside choices={choices} />
       <Tools />
@@ -129,6 +98,42 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
         )}
       </div>
     </section>
+  );
+}
+
+function PieceChoices({ choices, size }: { readonly choices: TraceChoices; readonly size: string }) {
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <PartSelect part={choices.part} onChange={(part) => choose(named(choices, part))} />
+      <NameField
+        label="Name"
+        value={choices.name}
+        max={80}
+        required
+        onCommit={(text) => {
+          const clean = text.trim();
+          if (clean !== '') choose({ name: clean, id: clean.toLowerCase().replace(/[^a-z0-9]+/g, '-') || choices.id });
+        }}
+      />
+      <NameField
+        label="Size"
+        value={size}
+        max={20}
+        required
+        onCommit={(t) => t.trim() !== '' && useImport.setState({ size: t.trim() })}
+      />
+      <label>
+        <span className="mb-1 block text-sm">Cut</span>
+        <input
+          className="field num w-full"
+          type="number"
+          min={1}
+          max={20}
+          value={choices.cut}
+          onChange={(e) => choose({ cut: Math.min(20, Math.max(1, Math.round(Number(e.target.value)) || 1)) })}
+        />
+      </label>
+    </div>
   );
 }
 

@@ -1,15 +1,16 @@
 import { createContext, useContext, useMemo, useState } from 'react';
 import { createColumnHelper, FlexRender, tableFeatures, useTable } from '@tanstack/react-table';
 import { Trash2 } from 'lucide-react';
-import { checkChart, derivedHighBust, MEASUREMENT_CATALOGUE, scaleChart } from '@ample/core/fitting/fit';
+import { checkChart, derivedHighBust, MEASUREMENT_CATALOGUE } from '@ample/core/fitting/fit';
 import type { ChartRow, MeasurementKey, Pattern } from '@ample/core/pattern';
-import { MEASUREMENT_WORDS, sayChartProblem } from '@ample/core/words';
+import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { goDown } from '../../lib/goDown.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Length, Notice } from '../../shared/parts.tsx';
-import { PasteChart } from './PasteChart.tsx';
+import { Length } from '../../shared/parts.tsx';
+import type { ReactTable } from '@tanstack/react-table';
+import { ChartButtons, ChartProblems } from './ChartButtons.tsx';
 
 const features = tableFeatures({});
 const column = createColumnHelper<typeof features, ChartRow>();
@@ -124,86 +125,11 @@ export function ChartEditor({
   return (
     <Shown.Provider value={{ pattern, size, own }}>
       <section aria-label="Size chart">
-        <div className="relative overflow-x-auto" tabIndex={0} role="group" aria-label="Size chart, to scroll">
-          <table className="sheet w-full">
-            <caption className="sr-only">Body measurements each size is drafted for</caption>
-            <thead>
-              {table.getHeaderGroups().map((group) => (
-                <tr key={group.id} className="border-b border-ink text-sm">
-                  {group.headers.map((h) => (
-                    <th
-                      key={h.id}
-                      className={`px-2 py-2 font-normal ${own || h.id === 'size' ? 'text-left' : 'text-right'}`}
-                    >
-                      <FlexRender header={h} />
-                    </th>
-                  ))}
-                </tr>
-              ))}
-            </thead>
-            <tbody>
-              {table.getRowModel().rows.map((row, i) => (
-                <tr
-                  key={own ? i : row.id}
-                  className={`border-b border-line ${row.original.size === size ? 'bg-tissue' : ''}`}
-                >
-                  {row.getAllCells().map((cell) => (
-                    <td key={cell.id} className={`px-2 py-1.5 ${own || cell.column.id === 'size' ? '' : 'text-right'}`}>
-                      <FlexRender cell={cell} />
-                    </td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <ChartTable table={table} own={own} size={size} />
         {own && (
           <>
-            <div className="mt-2 flex flex-wrap items-center gap-3">
-              <button className="btn" onClick={() => addSize()}>
-                Add a size
-              </button>
-              <label className="flex items-center gap-2">
-                Add a column
-                <select
-                  className="field"
-                  value=""
-                  onChange={(e) => setExtra([...extra, e.target.value as MeasurementKey])}
-                >
-                  <option value="">choose</option>
-                  {MEASUREMENT_CATALOGUE.filter((d) => !keys.includes(d.key)).map((d) => (
-                    <option key={d.key} value={d.key}>
-                      {MEASUREMENT_WORDS[d.key].name}
-                    </option>
-                  ))}
-                </select>
-              </label>
-              <PasteChart pattern={pattern} />
-            </div>
-            {problems.length > 0 && (
-              <ul className="mt-3 space-y-2" aria-label="Problems in the chart">
-                {problems.map((p, i) => (
-                  <li key={i}>
-                    <Notice grade="look">
-                      {sayChartProblem(p, units)}
-                      {(p.code === 'chart-looks-like-inches' || p.code === 'chart-looks-like-cm') && (
-                        <button
-                          className="btn ml-3"
-                          onClick={() =>
-                            editPattern((q) => ({
-                              ...q,
-                              chart: [...scaleChart(q.chart, p.code === 'chart-looks-like-inches' ? 2.54 : 1 / 2.54)],
-                            }))
-                          }
-                        >
-                          Convert the whole chart
-                        </button>
-                      )}
-                    </Notice>
-                  </li>
-                ))}
-              </ul>
-            )}
+            <ChartButtons setExtra={setExtra} extra={extra} keys={keys} pattern={pattern} />
+            {problems.length > 0 && <ChartProblems problems={problems} units={units} />}
           </>
         )}
       </section>
@@ -211,15 +137,50 @@ export function ChartEditor({
   );
 }
 
-function addSize(): void {
-  editPattern((p) => {
-    const last = p.chart.at(-1)?.size ?? '0';
-    const next = /^\d+$/.test(last) ? String(Number(last) + 1) : `${last} +`;
-    const taken = new Set(p.chart.map((r) => r.size));
-    let name = next;
-    while (taken.has(name)) name = `${name} +`;
-    return { ...p, chart: [...p.chart, { size: name, body: {} }] };
-  });
+function ChartTable({
+  table,
+  own,
+  size,
+}: {
+  readonly table: ReactTable<typeof features, ChartRow>;
+  readonly own: boolean;
+  readonly size: string | null;
+}) {
+  return (
+    <div className="relative overflow-x-auto" tabIndex={0} role="group" aria-label="Size chart, to scroll">
+      <table className="sheet w-full">
+        <caption className="sr-only">Body measurements each size is drafted for</caption>
+        <thead>
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id} className="border-b border-ink text-sm">
+              {group.headers.map((h) => (
+                <th
+                  key={h.id}
+                  className={`px-2 py-2 font-normal ${own || h.id === 'size' ? 'text-left' : 'text-right'}`}
+                >
+                  <FlexRender header={h} />
+                </th>
+              ))}
+            </tr>
+          ))}
+        </thead>
+        <tbody>
+          {table.getRowModel().rows.map((row, i) => (
+            <tr
+              key={own ? i : row.id}
+              className={`border-b border-line ${row.original.size === size ? 'bg-tissue' : ''}`}
+            >
+              {row.getAllCells().map((cell) => (
+                <td key={cell.id} className={`px-2 py-1.5 ${own || cell.column.id === 'size' ? '' : 'text-right'}`}>
+                  <FlexRender cell={cell} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
 }
 
 function SizeName({ name, current, own }: { readonly name: string; readonly current: boolean; readonly own: boolean }) {

@@ -82,22 +82,7 @@ export function OwnFacts({ pattern }: { readonly pattern: Pattern }) {
         ]}
         onChange={(kind) => editPattern((p) => ({ ...p, fabric: { ...p.fabric, kind } }))}
       />
-      {pattern.fabric.kind === 'knit' && (
-        <label>
-          <span className="mb-1 block text-sm">Stretches by, %</span>
-          <input
-            className="field num w-full"
-            type="number"
-            min={0}
-            max={200}
-            value={Math.round(pattern.fabric.stretch * 100)}
-            onChange={(e) => {
-              const share = Math.min(2, Math.max(0, Number(e.target.value) / 100));
-              if (Number.isFinite(share)) editPattern((p) => ({ ...p, fabric: { ...p.fabric, stretch: share } }));
-            }}
-          />
-        </label>
-      )}
+      {pattern.fabric.kind === 'knit' && <StretchField pattern={pattern} />}
       <Choice
         label="Style"
         value={pattern.style}
@@ -151,6 +136,25 @@ export function OwnFacts({ pattern }: { readonly pattern: Pattern }) {
       )}
       <CupFields pattern={pattern} />
     </section>
+  );
+}
+
+function StretchField({ pattern }: { readonly pattern: Pattern }) {
+  return (
+    <label>
+      <span className="mb-1 block text-sm">Stretches by, %</span>
+      <input
+        className="field num w-full"
+        type="number"
+        min={0}
+        max={200}
+        value={Math.round(pattern.fabric.stretch * 100)}
+        onChange={(e) => {
+          const share = Math.min(2, Math.max(0, Number(e.target.value) / 100));
+          if (Number.isFinite(share)) editPattern((p) => ({ ...p, fabric: { ...p.fabric, stretch: share } }));
+        }}
+      />
+    </label>
   );
 }
 

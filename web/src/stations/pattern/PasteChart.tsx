@@ -6,6 +6,8 @@ import { counted, sayChartProblem } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../shared/parts.tsx';
+import type { PastedChart } from '@ample/core/fitting/fit';
+import type { Units } from '@ample/core/speech';
 
 /** A chart from a spreadsheet: pasted, read, shown with what is odd about it, and only then taken. */
 export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
@@ -56,25 +58,7 @@ export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
               {read.rows.length > 0 && `: ${read.rows.map((r) => r.size).join(', ')}`}.
             </p>
           )}
-          {read && read.problems.length > 0 && (
-            <ul className="mt-2 max-h-52 space-y-2 overflow-auto">
-              {read.problems.map((p, i) => (
-                <li key={i}>
-                  <Notice grade="look">
-                    {sayChartProblem(p, units)}
-                    {(p.code === 'chart-looks-like-inches' || p.code === 'chart-looks-like-cm') && (
-                      <button
-                        className="btn ml-3"
-                        onClick={() => setUnit(p.code === 'chart-looks-like-inches' ? 'in' : 'cm')}
-                      >
-                        Convert the numbers
-                      </button>
-                    )}
-                  </Notice>
-                </li>
-              ))}
-            </ul>
-          )}
+          {read && read.problems.length > 0 && <PasteProblems read={read} units={units} setUnit={setUnit} />}
           <div className="mt-4 flex gap-3">
             <button className="btn btn-main" disabled={!read || read.rows.length === 0 || doubted} onClick={take}>
               Use this chart
@@ -84,5 +68,32 @@ export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+function PasteProblems({
+  read,
+  units,
+  setUnit,
+}: {
+  readonly read: PastedChart;
+  readonly units: Units;
+  readonly setUnit: (value: 'in' | 'cm') => void;
+}) {
+  return (
+    <ul className="mt-2 max-h-52 space-y-2 overflow-auto">
+      {read.problems.map((p, i) => (
+        <li key={i}>
+          <Notice grade="look">
+            {sayChartProblem(p, units)}
+            {(p.code === 'chart-looks-like-inches' || p.code === 'chart-looks-like-cm') && (
+              <button className="btn ml-3" onClick={() => setUnit(p.code === 'chart-looks-like-inches' ? 'in' : 'cm')}>
+                Convert the numbers
+              </button>
+            )}
+          </Notice>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -18,6 +18,7 @@ import { useUnits } from '../../store/prefs.ts';
 import { Length, Notice } from '../../shared/parts.tsx';
 import { startSolver, type Solver as SolverWorker } from '../../workers/client.ts';
 import { BusyButton } from '../../ui/BusyButton.tsx';
+import type { Row } from '@ample/core/fitting/compare';
 
 /** Steps act on one another: this finds the amounts that bring the chosen differences to nothing together. */
 export function Solver({ draft }: { readonly draft: Draft }) {
@@ -68,24 +69,7 @@ export function Solver({ draft }: { readonly draft: Draft }) {
         One step changes what another has to do. This finds the amounts with which the differences below vanish
         together, measured on the altered pieces.
       </p>
-      <details className="mt-2 border-y border-line">
-        <summary className="min-h-[40px] cursor-pointer py-2">
-          {counted(chosen.length, 'difference')} to solve for
-        </summary>
-        <div className="mb-2 grid grid-cols-2 gap-x-3">
-          {rows.map((r) => (
-            <label key={r.key} className="flex min-h-[40px] items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-5 accent-carbon"
-                checked={chosen.includes(r.key)}
-                onChange={(e) => setWish(e.target.checked ? [...chosen, r.key] : chosen.filter((k) => k !== r.key))}
-              />
-              {MEASUREMENT_WORDS[r.key].name}
-            </label>
-          ))}
-        </div>
-      </details>
+      <WhatMayChange chosen={chosen} rows={rows} setWish={setWish} />
       <BusyButton className="btn btn-main mt-3" busy={busy} disabled={chosen.length === 0} onClick={() => void run()}>
         {busy ? 'Measuring…' : 'Find the amounts'}
       </BusyButton>
@@ -97,46 +81,9 @@ export function Solver({ draft }: { readonly draft: Draft }) {
       {solution && (
         <div className="mt-3" role="status">
           <p>{saySolved(solution)}</p>
-          <table className="mt-2 w-full">
-            <tbody>
-              {solution.amounts.map((a) => (
-                <tr key={`${a.step} ${a.key}`} className="border-t border-line">
-                  <th scope="row" className="py-1 pr-2 text-left font-normal">
-                    {nameOf(a.step)}
-                    {a.key === 'hip' || a.key === 'waist' ? `, ${PARAM_WORDS[a.key] ?? a.key}` : ''}
-                  </th>
-                  <td className="py-1 text-right whitespace-nowrap">
-                    <span className="text-quiet">
-                      <Length value={a.from} sign /> →{' '}
-                    </span>
-                    <Length value={a.to} sign />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <AmountsFound solution={solution} nameOf={nameOf} />
           <h3 className="mt-3">Left after</h3>
-          <table className="w-full">
-            <tbody>
-              {solution.rows.map((key) => {
-                const before = solution.before.find((r) => r.key === key)?.left ?? 0;
-                const after = solution.after.find((r) => r.key === key)?.left ?? 0;
-                return (
-                  <tr key={key} className="border-t border-line">
-                    <th scope="row" className="py-1 text-left font-normal">
-                      {MEASUREMENT_WORDS[key].name}
-                    </th>
-                    <td className="py-1 text-right whitespace-nowrap">
-                      <span className="text-quiet">
-                        <Length value={before} sign /> →{' '}
-                      </span>
-                      {Math.abs(after) < TOL.seam ? 'nothing' : <Length value={after} sign />}
-                    </td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
+          <DifferencesLeft solution={solution} />
           {solution.unreached.length > 0 && (
             <ul className="mt-2 space-y-2">
               {solution.unreached.map((u) => (
@@ -157,5 +104,85 @@ export function Solver({ draft }: { readonly draft: Draft }) {
         </div>
       )}
     </section>
+  );
+}
+
+function WhatMayChange({
+  chosen,
+  rows,
+  setWish,
+}: {
+  readonly chosen: readonly MeasurementKey[];
+  readonly rows: Row[];
+  readonly setWish: (value: readonly MeasurementKey[] | null) => void;
+}) {
+  return (
+    <details className="mt-2 border-y border-line">
+      <summary className="min-h-[40px] cursor-pointer py-2">
+        {counted(chosen.length, 'difference')} to solve for
+      </summary>
+      <div className="mb-2 grid grid-cols-2 gap-x-3">
+        {rows.map((r) => (
+          <label key={r.key} className="flex min-h-[40px] items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-5 accent-carbon"
+              checked={chosen.includes(r.key)}
+              onChange={(e) => setWish(e.target.checked ? [...chosen, r.key] : chosen.filter((k) => k !== r.key))}
+            />
+            {MEASUREMENT_WORDS[r.key].name}
+          </label>
+        ))}
+      </div>
+    </details>
+  );
+}
+
+function AmountsFound({ solution, nameOf }: { readonly solution: Solution; readonly nameOf: (id: string) => string }) {
+  return (
+    <table className="mt-2 w-full">
+      <tbody>
+        {solution.amounts.map((a) => (
+          <tr key={`${a.step} ${a.key}`} className="border-t border-line">
+            <th scope="row" className="py-1 pr-2 text-left font-normal">
+              {nameOf(a.step)}
+              {a.key === 'hip' || a.key === 'waist' ? `, ${PARAM_WORDS[a.key] ?? a.key}` : ''}
+            </th>
+            <td className="py-1 text-right whitespace-nowrap">
+              <span className="text-quiet">
+                <Length value={a.from} sign /> →{' '}
+              </span>
+              <Length value={a.to} sign />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function DifferencesLeft({ solution }: { readonly solution: Solution }) {
+  return (
+    <table className="w-full">
+      <tbody>
+        {solution.rows.map((key) => {
+          const before = solution.before.find((r) => r.key === key)?.left ?? 0;
+          const after = solution.after.find((r) => r.key === key)?.left ?? 0;
+          return (
+            <tr key={key} className="border-t border-line">
+              <th scope="row" className="py-1 text-left font-normal">
+                {MEASUREMENT_WORDS[key].name}
+              </th>
+              <td className="py-1 text-right whitespace-nowrap">
+                <span className="text-quiet">
+                  <Length value={before} sign /> →{' '}
+                </span>
+                {Math.abs(after) < TOL.seam ? 'nothing' : <Length value={after} sign />}
+              </td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
   );
 }

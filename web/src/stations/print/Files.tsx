@@ -11,6 +11,7 @@ import { exportJob } from '../../store/backup.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../shared/parts.tsx';
+import type { LengthUnit } from '@ample/core/units';
 
 /** The same pieces as files for other programs, the worksheet as a table, the job as a file. */
 export function Files({
@@ -47,48 +48,17 @@ export function Files({
   return (
     <fieldset className="sheet p-4">
       <legend className="bg-page px-1 text-sm">Files</legend>
-      <div className="flex flex-wrap gap-2">
-        <button
-          className="btn"
-          hidden={draft.paper !== null}
-          disabled={pieces.length === 0}
-          onClick={() => download(`${name}.svg`, writeSvg(pieces, { title, original }), 'image/svg+xml')}
-        >
-          <Download size={18} aria-hidden="true" />
-          SVG, one sheet
-        </button>
-        <button
-          className="btn"
-          hidden={draft.paper !== null}
-          disabled={pieces.length === 0}
-          onClick={() => download(`${name}.dxf`, writeDxf([{ size: draft.size ?? '', pieces }]), 'image/vnd.dxf')}
-        >
-          <Download size={18} aria-hidden="true" />
-          DXF
-        </button>
-        <button className="btn" hidden={draft.paper !== null || nest.length < 2} onClick={all}>
-          <Download size={18} aria-hidden="true" />
-          DXF, all {nest.length} sizes as drafted
-        </button>
-        <button
-          className="btn"
-          disabled={draft.worksheet.length === 0}
-          onClick={() =>
-            download(`${name}.csv`, writeCsv(worksheetTable(draft.worksheet, unit)), 'text/csv;charset=utf-8')
-          }
-        >
-          <Download size={18} aria-hidden="true" />
-          Worksheet, CSV
-        </button>
-        <button className="btn" onClick={exportWork}>
-          <Download size={18} aria-hidden="true" />
-          Job file
-        </button>
-        <button className="btn" onClick={() => void bundle()}>
-          <Download size={18} aria-hidden="true" />
-          Job with pictures, one file
-        </button>
-      </div>
+      <FileButtons
+        draft={draft}
+        pieces={pieces}
+        name={name}
+        title={title}
+        original={original}
+        nest={nest}
+        all={all}
+        unit={unit}
+        bundle={bundle}
+      />
       {leftOut.length > 0 && (
         <div className="mt-2">
           <Notice grade="fault">
@@ -98,5 +68,72 @@ export function Files({
         </div>
       )}
     </fieldset>
+  );
+}
+
+function FileButtons({
+  draft,
+  pieces,
+  name,
+  title,
+  original,
+  nest,
+  all,
+  unit,
+  bundle,
+}: {
+  readonly draft: Draft;
+  readonly pieces: readonly Piece[];
+  readonly name: string;
+  readonly title: string;
+  readonly original: readonly Piece[];
+  readonly nest: { size: string; pieces: readonly Piece[] }[];
+  readonly all: () => void;
+  readonly unit: LengthUnit;
+  readonly bundle: () => Promise<void>;
+}) {
+  return (
+    <div className="flex flex-wrap gap-2">
+      <button
+        className="btn"
+        hidden={draft.paper !== null}
+        disabled={pieces.length === 0}
+        onClick={() => download(`${name}.svg`, writeSvg(pieces, { title, original }), 'image/svg+xml')}
+      >
+        <Download size={18} aria-hidden="true" />
+        SVG, one sheet
+      </button>
+      <button
+        className="btn"
+        hidden={draft.paper !== null}
+        disabled={pieces.length === 0}
+        onClick={() => download(`${name}.dxf`, writeDxf([{ size: draft.size ?? '', pieces }]), 'image/vnd.dxf')}
+      >
+        <Download size={18} aria-hidden="true" />
+        DXF
+      </button>
+      <button className="btn" hidden={draft.paper !== null || nest.length < 2} onClick={all}>
+        <Download size={18} aria-hidden="true" />
+        DXF, all {nest.length} sizes as drafted
+      </button>
+      <button
+        className="btn"
+        disabled={draft.worksheet.length === 0}
+        onClick={() =>
+          download(`${name}.csv`, writeCsv(worksheetTable(draft.worksheet, unit)), 'text/csv;charset=utf-8')
+        }
+      >
+        <Download size={18} aria-hidden="true" />
+        Worksheet, CSV
+      </button>
+      <button className="btn" onClick={exportWork}>
+        <Download size={18} aria-hidden="true" />
+        Job file
+      </button>
+      <button className="btn" onClick={() => void bundle()}>
+        <Download size={18} aria-hidden="true" />
+        Job with pictures, one file
+      </button>
+    </div>
   );
 }

@@ -23,6 +23,12 @@ import { pdfRequest, toPrint, type ToPrint } from './printing.ts';
 import { ProjectorLinks } from './ProjectorLinks.tsx';
 import { RecordButton } from './RecordButton.tsx';
 import { BusyButton } from '../../ui/BusyButton.tsx';
+import type { Draft } from '@ample/core/fitting/plan';
+import type { Units } from '@ample/core/speech';
+import type { Pattern } from '@ample/core/pattern';
+import type { Piece } from '@ample/core/pattern';
+import type { Printable } from '../../store/unfit.ts';
+import type { Wearer } from '@ample/core/documents';
 
 const NONE: Readonly<Record<string, string>> = {};
 const NOTHING: ToPrint = { drawings: [], plan: null };
@@ -72,57 +78,26 @@ export function Print() {
       wide
     >
       <div className="grid gap-6 min-[900px]:grid-cols-[320px_minmax(0,1fr)]">
-        <div className="space-y-4">
-          <div className="flex flex-wrap items-start gap-2">
-            <BusyButton className="btn btn-main" busy={state === 'busy'} disabled={empty} onClick={() => void pdf()}>
-              <Download size={20} aria-hidden="true" />
-              {state === 'busy'
-                ? 'Making the pages…'
-                : onPaper
-                  ? 'PDF, hand sheets'
-                  : `PDF, ${map.pageCount} pages${withSheet && draft.steps.length > 0 ? ' and hand sheet' : ''}`}
-            </BusyButton>
-            <RecordButton draft={draft} pattern={pattern} />
-          </div>
-          {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
-          {!onPaper && <UnfitNotice printable={printable} />}
-          {pieces.length === 0 && held.length === 0 && !onPaper && (
-            <Notice grade="look">Choose at least one piece.</Notice>
-          )}
-          <PaperChoice />
-          {onPaper ? (
-            <div>
-              <PaperNote draft={draft} />
-              <Link className="link" to={`/job/${job}/sheet`}>
-                Read the hand sheets
-              </Link>
-            </div>
-          ) : (
-            <PiecesChoice pieces={draft.pieces} left={left} held={held} setLeft={setLeft} />
-          )}
-          <Files
-            draft={draft}
-            despite={printable.despite}
-            pieces={pieces}
-            name={name}
-            title={`${pattern.name} ${draft.size ?? ''} for ${wearer.name}`}
-          />
-        </div>
+        <PrintChoices
+          state={state}
+          empty={empty}
+          pdf={pdf}
+          onPaper={onPaper}
+          map={map}
+          withSheet={withSheet}
+          draft={draft}
+          pattern={pattern}
+          printable={printable}
+          pieces={pieces}
+          held={held}
+          job={job}
+          left={left}
+          setLeft={setLeft}
+          name={name}
+          wearer={wearer}
+        />
         {onPaper ? (
-          <section className="sheet self-start p-4" aria-label="Hand sheets">
-            <h2 className="mb-2">Hand sheets</h2>
-            {draft.steps.length === 0 && <p>Nothing is planned yet.</p>}
-            <ol className="space-y-2">
-              {draft.steps
-                .flatMap((s) => handSheet(s, units, onPaper) ?? [])
-                .map((sheet, i) => (
-                  <li key={i} className="flex justify-between gap-4 border-b border-line pb-2">
-                    <span>{sheet.title}</span>
-                    <span className="num">{sheet.amount}</span>
-                  </li>
-                ))}
-            </ol>
-          </section>
+          <HandSheets draft={draft} units={units} onPaper={onPaper} />
         ) : (
           <div className="space-y-6">
             <figure className="sheet p-4">
@@ -153,6 +128,106 @@ export function Print() {
         </>
       )}
     </Station>
+  );
+}
+
+function PrintChoices({
+  state,
+  empty,
+  pdf,
+  onPaper,
+  map,
+  withSheet,
+  draft,
+  pattern,
+  printable,
+  pieces,
+  held,
+  job,
+  left,
+  setLeft,
+  name,
+  wearer,
+}: {
+  readonly state: 'idle' | 'busy' | { readonly failed: string };
+  readonly empty: boolean;
+  readonly pdf: () => Promise<void>;
+  readonly onPaper: boolean;
+  readonly map: PageMap;
+  readonly withSheet: boolean;
+  readonly draft: Draft;
+  readonly pattern: Pattern;
+  readonly printable: Printable;
+  readonly pieces: Piece[];
+  readonly held: string[];
+  readonly job: string | undefined;
+  readonly left: readonly string[];
+  readonly setLeft: (change: (left: readonly string[]) => readonly string[]) => void;
+  readonly name: string;
+  readonly wearer: Wearer;
+}) {
+  return (
+    <div className="space-y-4">
+      <div className="flex flex-wrap items-start gap-2">
+        <BusyButton className="btn btn-main" busy={state === 'busy'} disabled={empty} onClick={() => void pdf()}>
+          <Download size={20} aria-hidden="true" />
+          {state === 'busy'
+            ? 'Making the pages…'
+            : onPaper
+              ? 'PDF, hand sheets'
+              : `PDF, ${map.pageCount} pages${withSheet && draft.steps.length > 0 ? ' and hand sheet' : ''}`}
+        </BusyButton>
+        <RecordButton draft={draft} pattern={pattern} />
+      </div>
+      {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
+      {!onPaper && <UnfitNotice printable={printable} />}
+      {pieces.length === 0 && held.length === 0 && !onPaper && <Notice grade="look">Choose at least one piece.</Notice>}
+      <PaperChoice />
+      {onPaper ? (
+        <div>
+          <PaperNote draft={draft} />
+          <Link className="link" to={`/job/${job}/sheet`}>
+            Read the hand sheets
+          </Link>
+        </div>
+      ) : (
+        <PiecesChoice pieces={draft.pieces} left={left} held={held} setLeft={setLeft} />
+      )}
+      <Files
+        draft={draft}
+        despite={printable.despite}
+        pieces={pieces}
+        name={name}
+        title={`${pattern.name} ${draft.size ?? ''} for ${wearer.name}`}
+      />
+    </div>
+  );
+}
+
+function HandSheets({
+  draft,
+  units,
+  onPaper,
+}: {
+  readonly draft: Draft;
+  readonly units: Units;
+  readonly onPaper: true;
+}) {
+  return (
+    <section className="sheet self-start p-4" aria-label="Hand sheets">
+      <h2 className="mb-2">Hand sheets</h2>
+      {draft.steps.length === 0 && <p>Nothing is planned yet.</p>}
+      <ol className="space-y-2">
+        {draft.steps
+          .flatMap((s) => handSheet(s, units, onPaper) ?? [])
+          .map((sheet, i) => (
+            <li key={i} className="flex justify-between gap-4 border-b border-line pb-2">
+              <span>{sheet.title}</span>
+              <span className="num">{sheet.amount}</span>
+            </li>
+          ))}
+      </ol>
+    </section>
   );
 }
 

@@ -8,6 +8,8 @@ import { startOwn } from '../../store/library.ts';
 import { paperPattern } from '../../store/patterns.ts';
 import { Ask, DIALOG } from './TagDialogs.tsx';
 import { PatternOptions } from '../../shared/PatternOptions.tsx';
+import type { FieldErrors } from 'react-hook-form';
+import type { UseFormRegister } from 'react-hook-form';
 
 const startSchema = z.object({
   name: z
@@ -52,22 +54,7 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
               })(e)
             }
           >
-            <div>
-              <label htmlFor="own-name" className="mb-1 block text-sm">
-                Wearer
-              </label>
-              <input
-                id="own-name"
-                className="field w-full"
-                autoComplete="off"
-                aria-invalid={errors.name !== undefined}
-                aria-describedby="own-name-error"
-                {...register('name')}
-              />
-              <p id="own-name-error" role={errors.name ? 'alert' : undefined} className="mt-1 text-sm text-pencil">
-                {errors.name?.message}
-              </p>
-            </div>
+            <WearerField errors={errors} register={register} />
             <div>
               <label htmlFor="own-title" className="mb-1 block text-sm">
                 What it will be (may stay empty)
@@ -96,6 +83,33 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+function WearerField({
+  errors,
+  register,
+}: {
+  readonly errors: FieldErrors<{ name: string; title: string; pattern: string }>;
+  readonly register: UseFormRegister<{ name: string; title: string; pattern: string }>;
+}) {
+  return (
+    <div>
+      <label htmlFor="own-name" className="mb-1 block text-sm">
+        Wearer
+      </label>
+      <input
+        id="own-name"
+        className="field w-full"
+        autoComplete="off"
+        aria-invalid={errors.name !== undefined}
+        aria-describedby="own-name-error"
+        {...register('name')}
+      />
+      <p id="own-name-error" role={errors.name ? 'alert' : undefined} className="mt-1 text-sm text-pencil">
+        {errors.name?.message}
+      </p>
+    </div>
   );
 }
 

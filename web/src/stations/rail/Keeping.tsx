@@ -21,6 +21,8 @@ import { useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../shared/parts.tsx';
 import { Ask } from './TagDialogs.tsx';
 import { BusyButton } from '../../ui/BusyButton.tsx';
+import type { RefObject } from 'react';
+import type { Units } from '@ample/core/speech';
 
 /** Everything to a file and back: with a reminder, a look before anything is replaced, and a way back. */
 export function Keeping() {
@@ -106,40 +108,15 @@ export function Keeping() {
           <Notice grade="fault">{trouble}</Notice>
         </div>
       )}
-      <div className="mt-3 flex flex-wrap items-center gap-3">
-        <BusyButton busy={busy !== null} onClick={() => void everything()}>
-          Export everything
-        </BusyButton>
-        <BusyButton busy={busy !== null} onClick={() => file.current?.click()}>
-          Import a file
-        </BusyButton>
-        <input
-          ref={file}
-          type="file"
-          accept=".ample,.zip,.json,.txt"
-          className="hidden"
-          aria-label="A file made by Export everything, or for a friend"
-          onChange={(e) => {
-            void look(e.target.files?.[0]);
-            e.target.value = '';
-          }}
-        />
-        {state.undo && (
-          <button
-            className="btn"
-            disabled={busy !== null}
-            onClick={() =>
-              void run('Putting it back…', async () => {
-                const failed = await undoImport();
-                return failed && sayRefusal(failed, units);
-              })
-            }
-          >
-            Undo the import of {longDate(state.undo.slice(0, 10))}
-          </button>
-        )}
-        {busy && <span role="status">{busy}</span>}
-      </div>
+      <KeepingButtons
+        busy={busy}
+        everything={everything}
+        file={file}
+        look={look}
+        state={state}
+        run={run}
+        units={units}
+      />
       <p className="mt-2 text-sm text-quiet">
         {state.exported ? `Last exported ${longDate(state.exported.slice(0, 10))}. ` : 'Never exported yet. '}
         {own &&
@@ -164,6 +141,61 @@ export function Keeping() {
         />
       )}
     </section>
+  );
+}
+
+function KeepingButtons({
+  busy,
+  everything,
+  file,
+  look,
+  state,
+  run,
+  units,
+}: {
+  readonly busy: string | null;
+  readonly everything: () => Promise<void>;
+  readonly file: RefObject<HTMLInputElement | null>;
+  readonly look: (chosen: File | undefined) => Promise<void> | undefined;
+  readonly state: { since: string | null; exported: string | null; undo: string | null; persisted: boolean };
+  readonly run: (what: string, work: () => Promise<string | null>) => Promise<void>;
+  readonly units: Units;
+}) {
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-3">
+      <BusyButton busy={busy !== null} onClick={() => void everything()}>
+        Export everything
+      </BusyButton>
+      <BusyButton busy={busy !== null} onClick={() => file.current?.click()}>
+        Import a file
+      </BusyButton>
+      <input
+        ref={file}
+        type="file"
+        accept=".ample,.zip,.json,.txt"
+        className="hidden"
+        aria-label="A file made by Export everything, or for a friend"
+        onChange={(e) => {
+          void look(e.target.files?.[0]);
+          e.target.value = '';
+        }}
+      />
+      {state.undo && (
+        <button
+          className="btn"
+          disabled={busy !== null}
+          onClick={() =>
+            void run('Putting it back…', async () => {
+              const failed = await undoImport();
+              return failed && sayRefusal(failed, units);
+            })
+          }
+        >
+          Undo the import of {longDate(state.undo.slice(0, 10))}
+        </button>
+      )}
+      {busy && <span role="status">{busy}</span>}
+    </div>
   );
 }
 

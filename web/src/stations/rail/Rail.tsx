@@ -11,6 +11,8 @@ import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { longDate } from '../../lib/time.ts';
 import { Notice } from '../../shared/parts.tsx';
 import { Tag, type TagDialog } from './Tag.tsx';
+import type { Damaged } from '../../store/db.ts';
+import type { Units } from '@ample/core/speech';
 
 /** The tags come first; what is pressed later is loaded later. */
 const StartOwn = lazy(async () => ({ default: (await import('./Dialogs.tsx')).StartOwn }));
@@ -61,65 +63,11 @@ export function Rail() {
           </div>
         )}
         {damaged.map((d) => (
-          <div key={d.id} className="mb-3">
-            <Notice grade="look">
-              <p>{sayRefusal({ code: 'document-damaged', data: { kind: d.kind, detail: d.detail } }, units)}</p>
-              <div className="mt-2 flex gap-2">
-                <button
-                  className="btn"
-                  onClick={() =>
-                    download(`${d.kind}-${d.key}.damaged.json`, JSON.stringify(d.raw, null, 2), 'application/json')
-                  }
-                >
-                  Export it as it is
-                </button>
-                <button className="btn" onClick={() => void forgetDamaged(d.id)}>
-                  Delete it
-                </button>
-              </div>
-            </Notice>
-          </div>
+          <Damaged key={d.id} d={d} units={units} />
         ))}
-        {!told && (
-          <div className="mb-3">
-            <Notice grade="note">
-              <p>
-                Measurements, fittings and pictures stay in this browser, on this device. Nothing is sent anywhere; they
-                leave only in files you export. Who uses this browser can see them, and a wearer can be deleted
-                completely below.
-              </p>
-              <button className="btn mt-2" onClick={() => usePrefs.setState({ toldPrivacy: true })}>
-                I have read it
-              </button>
-            </Notice>
-          </div>
-        )}
+        {!told && <PrivacyNote />}
         {(wearers.length > 1 || put > 0 || away) && (
-          <div className="mb-2 flex flex-wrap items-end gap-3 px-4">
-            {wearers.length > 1 && (
-              <label className="flex items-center gap-2">
-                <span className="text-sm">Jobs for</span>
-                <select
-                  className="field"
-                  value={only ?? ''}
-                  onChange={(e) => choose({ wearer: e.target.value || null })}
-                >
-                  <option value="">everyone</option>
-                  {wearers.map((w) => (
-                    <option key={w.id} value={w.id}>
-                      {w.name}
-                    </option>
-                  ))}
-                </select>
-              </label>
-            )}
-            {(put > 0 || away) && (
-              <button className="btn" onClick={() => choose({ away: !away })}>
-                {away ? 'Back to the rail' : `Put away: ${put}`}
-              </button>
-            )}
-            {away && <h2 className="pb-2">Put away</h2>}
-          </div>
+          <WhichJobs wearers={wearers} only={only} choose={choose} put={put} away={away} />
         )}
         <ul className="grid grid-cols-1 gap-5 overflow-x-clip px-4 pt-2 min-[600px]:grid-cols-2 min-[1000px]:grid-cols-3">
           {sorted.map((job) => (
@@ -136,63 +84,8 @@ export function Rail() {
         {jobs.length > 0 && sorted.length === 0 && (
           <p className="px-4 py-8">{away ? 'Nothing is put away.' : 'No job hangs here for this choice.'}</p>
         )}
-        <div className="mt-6 flex flex-wrap gap-3 px-4">
-          <button className="btn btn-main" onClick={() => setDialog('start')}>
-            Start my own
-          </button>
-          {hasDemo ? (
-            <button className="btn" onClick={() => setDialog('clear')}>
-              Clear the demo
-            </button>
-          ) : (
-            <button className="btn" onClick={() => void bringDemoBack()}>
-              Bring the demo back
-            </button>
-          )}
-        </div>
-        <div className="mt-7 grid gap-6 px-4 min-[800px]:grid-cols-2">
-          <section aria-labelledby="wearers">
-            <h2 id="wearers" className="border-b border-ink pb-1">
-              Wearers
-            </h2>
-            <ul>
-              {wearers.map((w) => {
-                const newest = [...w.sets].sort((a, b) => b.date.localeCompare(a.date))[0];
-                return (
-                  <li key={w.id} className="flex items-center gap-3 border-b border-line py-1">
-                    <span className="min-w-0 flex-1">{w.name}</span>
-                    <span className="text-sm text-quiet">
-                      {newest && Object.keys(newest.readings).length > 0
-                        ? `measured ${longDate(newest.date)}`
-                        : 'not measured yet'}
-                    </span>
-                    <button className="btn btn-plain !px-2" onClick={() => setGone(w)} aria-label={`Delete ${w.name}`}>
-                      <Trash2 size={18} aria-hidden="true" />
-                    </button>
-                  </li>
-                );
-              })}
-            </ul>
-          </section>
-          <section aria-labelledby="patterns">
-            <h2 id="patterns" className="border-b border-ink pb-1">
-              Patterns
-            </h2>
-            <ul>
-              {patterns
-                .filter((p) => !isSample(p.id))
-                .map((p) => (
-                  <PatternRow key={p.id} name={p.name} sizes={`sizes ${p.chart[0]?.size}–${p.chart.at(-1)?.size}`} />
-                ))}
-              {SAMPLE_IDS.map((id) => (
-                <PatternRow key={id} name={sampleName(id)} sizes={`sizes ${SAMPLE_SIZES[0]}–${SAMPLE_SIZES.at(-1)}`} />
-              ))}
-            </ul>
-          </section>
-          <Suspense>
-            <Keeping />
-          </Suspense>
-        </div>
+        <RailButtons setDialog={setDialog} hasDemo={hasDemo} />
+        <Drawers wearers={wearers} setGone={setGone} patterns={patterns} />
       </div>
       <Suspense>
         {onTag && <TagDialogs open={onTag} onClose={() => setOnTag(null)} />}
@@ -201,6 +94,164 @@ export function Rail() {
         {dialog === 'clear' && <ClearDemo onClose={() => setDialog(null)} onClear={() => void clearDemo()} />}
       </Suspense>
     </main>
+  );
+}
+
+function Damaged({ d, units }: { readonly d: Damaged; readonly units: Units }) {
+  return (
+    <div className="mb-3">
+      <Notice grade="look">
+        <p>{sayRefusal({ code: 'document-damaged', data: { kind: d.kind, detail: d.detail } }, units)}</p>
+        <div className="mt-2 flex gap-2">
+          <button
+            className="btn"
+            onClick={() =>
+              download(`${d.kind}-${d.key}.damaged.json`, JSON.stringify(d.raw, null, 2), 'application/json')
+            }
+          >
+            Export it as it is
+          </button>
+          <button className="btn" onClick={() => void forgetDamaged(d.id)}>
+            Delete it
+          </button>
+        </div>
+      </Notice>
+    </div>
+  );
+}
+
+function PrivacyNote() {
+  return (
+    <div className="mb-3">
+      <Notice grade="note">
+        <p>
+          Measurements, fittings and pictures stay in this browser, on this device. Nothing is sent anywhere; they leave
+          only in files you export. Who uses this browser can see them, and a wearer can be deleted completely below.
+        </p>
+        <button className="btn mt-2" onClick={() => usePrefs.setState({ toldPrivacy: true })}>
+          I have read it
+        </button>
+      </Notice>
+    </div>
+  );
+}
+
+function WhichJobs({
+  wearers,
+  only,
+  choose,
+  put,
+  away,
+}: {
+  readonly wearers: readonly Wearer[];
+  readonly only: string | null;
+  readonly choose: (change: { wearer?: string | null; away?: boolean }) => void;
+  readonly put: number;
+  readonly away: boolean;
+}) {
+  return (
+    <div className="mb-2 flex flex-wrap items-end gap-3 px-4">
+      {wearers.length > 1 && (
+        <label className="flex items-center gap-2">
+          <span className="text-sm">Jobs for</span>
+          <select className="field" value={only ?? ''} onChange={(e) => choose({ wearer: e.target.value || null })}>
+            <option value="">everyone</option>
+            {wearers.map((w) => (
+              <option key={w.id} value={w.id}>
+                {w.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {(put > 0 || away) && (
+        <button className="btn" onClick={() => choose({ away: !away })}>
+          {away ? 'Back to the rail' : `Put away: ${put}`}
+        </button>
+      )}
+      {away && <h2 className="pb-2">Put away</h2>}
+    </div>
+  );
+}
+
+function RailButtons({
+  setDialog,
+  hasDemo,
+}: {
+  readonly setDialog: (value: 'start' | 'clear' | null) => void;
+  readonly hasDemo: boolean;
+}) {
+  return (
+    <div className="mt-6 flex flex-wrap gap-3 px-4">
+      <button className="btn btn-main" onClick={() => setDialog('start')}>
+        Start my own
+      </button>
+      {hasDemo ? (
+        <button className="btn" onClick={() => setDialog('clear')}>
+          Clear the demo
+        </button>
+      ) : (
+        <button className="btn" onClick={() => void bringDemoBack()}>
+          Bring the demo back
+        </button>
+      )}
+    </div>
+  );
+}
+
+function Drawers({
+  wearers,
+  setGone,
+  patterns,
+}: {
+  readonly wearers: readonly Wearer[];
+  readonly setGone: (value: Wearer | null) => void;
+  readonly patterns: readonly Pattern[];
+}) {
+  return (
+    <div className="mt-7 grid gap-6 px-4 min-[800px]:grid-cols-2">
+      <section aria-labelledby="wearers">
+        <h2 id="wearers" className="border-b border-ink pb-1">
+          Wearers
+        </h2>
+        <ul>
+          {wearers.map((w) => {
+            const newest = [...w.sets].sort((a, b) => b.date.localeCompare(a.date))[0];
+            return (
+              <li key={w.id} className="flex items-center gap-3 border-b border-line py-1">
+                <span className="min-w-0 flex-1">{w.name}</span>
+                <span className="text-sm text-quiet">
+                  {newest && Object.keys(newest.readings).length > 0
+                    ? `measured ${longDate(newest.date)}`
+                    : 'not measured yet'}
+                </span>
+                <button className="btn btn-plain !px-2" onClick={() => setGone(w)} aria-label={`Delete ${w.name}`}>
+                  <Trash2 size={18} aria-hidden="true" />
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+      </section>
+      <section aria-labelledby="patterns">
+        <h2 id="patterns" className="border-b border-ink pb-1">
+          Patterns
+        </h2>
+        <ul>
+          {patterns
+            .filter((p) => !isSample(p.id))
+            .map((p) => (
+              <PatternRow key={p.id} name={p.name} sizes={`sizes ${p.chart[0]?.size}–${p.chart.at(-1)?.size}`} />
+            ))}
+          {SAMPLE_IDS.map((id) => (
+            <PatternRow key={id} name={sampleName(id)} sizes={`sizes ${SAMPLE_SIZES[0]}–${SAMPLE_SIZES.at(-1)}`} />
+          ))}
+        </ul>
+      </section>
+      <Suspense>
+        <Keeping />
+      </Suspense>
+    </div>
   );
 }
 

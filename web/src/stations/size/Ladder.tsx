@@ -4,6 +4,8 @@ import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
 import { useWidth } from '../../lib/useWidth.ts';
 import { COLOURS } from '@ample/core/out';
+import type { LengthUnit } from '@ample/core/units';
+import type { InchFraction } from '@ample/core/units';
 
 export interface Rule {
   readonly key: MeasurementKey;
@@ -68,62 +70,102 @@ export function Ladder({
         const named = namedSizes(r.rungs, x, sizeAt(r));
         const anchor = wx !== null && wx > width - 130 ? 'end' : wx !== null && wx < 110 ? 'start' : 'middle';
         return (
-          <g key={r.key}>
-            <text x={LEFT - 24} y={y - 42} fontSize="17" fontFamily="Bitter, serif" fontWeight="600" fill={COLOURS.ink}>
-              {MEASUREMENT_WORDS[r.key].name}
-            </text>
-            <line x1={LEFT - 18} x2={width - RIGHT + 18} y1={y} y2={y} stroke={COLOURS.ink} strokeWidth="1.5" />
-            {r.rungs.map((g) => {
-              const on = g.size === sizeAt(r);
-              return (
-                <g key={g.size}>
-                  <line
-                    x1={x(g.at)}
-                    x2={x(g.at)}
-                    y1={y - (on ? 12 : 7)}
-                    y2={y + (on ? 12 : 7)}
-                    stroke={on ? COLOURS.carbon : COLOURS.ink}
-                    strokeWidth={on ? 4 : 1.5}
-                  />
-                  {named.has(g.size) && (
-                    <text
-                      x={x(g.at)}
-                      y={y + 32}
-                      textAnchor="middle"
-                      fontSize={on ? 20 : 17}
-                      fontWeight={on ? 700 : 400}
-                      className="num"
-                      fill={on ? COLOURS.carbon : COLOURS.quiet}
-                    >
-                      {g.size}
-                    </text>
-                  )}
-                </g>
-              );
-            })}
-            {wx !== null ? (
-              <g>
-                <path d={`M${wx} ${y - 2}l-8 -15h16z`} fill={COLOURS.pencil} />
-                <text
-                  x={wx + (anchor === 'start' ? -8 : anchor === 'end' ? 8 : 0)}
-                  y={y - 23}
-                  textAnchor={anchor}
-                  fontSize="17"
-                  className="num"
-                  fill={COLOURS.pencil}
-                >
-                  {formatLength(r.wearer ?? 0, unit, { fraction })}
-                </text>
-              </g>
-            ) : (
-              <text x={width - RIGHT} y={y - 22} textAnchor="end" fontSize="16" fill={COLOURS.quiet}>
-                not measured
+          <LadderRow
+            key={r.key}
+            r={r}
+            y={y}
+            width={width}
+            sizeAt={sizeAt}
+            x={x}
+            named={named}
+            wx={wx}
+            anchor={anchor}
+            unit={unit}
+            fraction={fraction}
+          />
+        );
+      })}
+    </svg>
+  );
+}
+
+function LadderRow({
+  r,
+  y,
+  width,
+  sizeAt,
+  x,
+  named,
+  wx,
+  anchor,
+  unit,
+  fraction,
+}: {
+  readonly r: Rule;
+  readonly y: number;
+  readonly width: number;
+  readonly sizeAt: (r: Rule) => string | null;
+  readonly x: (v: number) => number;
+  readonly named: ReadonlySet<string>;
+  readonly wx: number | null;
+  readonly anchor: 'start' | 'end' | 'middle';
+  readonly unit: LengthUnit;
+  readonly fraction: InchFraction;
+}) {
+  return (
+    <g>
+      <text x={LEFT - 24} y={y - 42} fontSize="17" fontFamily="Bitter, serif" fontWeight="600" fill={COLOURS.ink}>
+        {MEASUREMENT_WORDS[r.key].name}
+      </text>
+      <line x1={LEFT - 18} x2={width - RIGHT + 18} y1={y} y2={y} stroke={COLOURS.ink} strokeWidth="1.5" />
+      {r.rungs.map((g) => {
+        const on = g.size === sizeAt(r);
+        return (
+          <g key={g.size}>
+            <line
+              x1={x(g.at)}
+              x2={x(g.at)}
+              y1={y - (on ? 12 : 7)}
+              y2={y + (on ? 12 : 7)}
+              stroke={on ? COLOURS.carbon : COLOURS.ink}
+              strokeWidth={on ? 4 : 1.5}
+            />
+            {named.has(g.size) && (
+              <text
+                x={x(g.at)}
+                y={y + 32}
+                textAnchor="middle"
+                fontSize={on ? 20 : 17}
+                fontWeight={on ? 700 : 400}
+                className="num"
+                fill={on ? COLOURS.carbon : COLOURS.quiet}
+              >
+                {g.size}
               </text>
             )}
           </g>
         );
       })}
-    </svg>
+      {wx !== null ? (
+        <g>
+          <path d={`M${wx} ${y - 2}l-8 -15h16z`} fill={COLOURS.pencil} />
+          <text
+            x={wx + (anchor === 'start' ? -8 : anchor === 'end' ? 8 : 0)}
+            y={y - 23}
+            textAnchor={anchor}
+            fontSize="17"
+            className="num"
+            fill={COLOURS.pencil}
+          >
+            {formatLength(r.wearer ?? 0, unit, { fraction })}
+          </text>
+        </g>
+      ) : (
+        <text x={width - RIGHT} y={y - 22} textAnchor="end" fontSize="16" fill={COLOURS.quiet}>
+          not measured
+        </text>
+      )}
+    </g>
   );
 }
 

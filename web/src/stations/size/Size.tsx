@@ -8,6 +8,9 @@ import { editJob, useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Length, Notice, Station } from '../../shared/parts.tsx';
 import { Ladder, type Rule } from './Ladder.tsx';
+import type { Job } from '@ample/core/documents';
+import type { SizeChoice } from '@ample/core/fitting/fit';
+import type { Units } from '@ample/core/speech';
 
 /** Each measurement as a rule with the sizes as rungs and the wearer as a marker. */
 function rules(draft: Draft, pattern: Pattern): readonly Rule[] {
@@ -159,90 +162,120 @@ export function Size() {
             </Notice>
           )}
           {draft.refusal && choice.ok && <Notice grade="fault">{sayRefusal(draft.refusal, units)}</Notice>}
-          {choice.ok && (
-            <div className="sheet p-4">
-              <div className="text-sm">Start from</div>
-              <div className="font-head text-2xl font-semibold">Size {draft.size}</div>
-              {job.size !== null && job.size !== choice.value.chosen.size && (
-                <p className="text-sm">Chosen by hand; the rule gives size {choice.value.chosen.size}.</p>
-              )}
-              <ul className="mt-2 space-y-2">
-                {choice.value.reasons.map((r) => (
-                  <li key={r.code}>{sayFit(r, units)}</li>
-                ))}
-              </ul>
-            </div>
-          )}
+          {choice.ok && <StartFrom draft={draft} job={job} choice={choice} units={units} />}
           {draft.leaveBust && <Notice grade="note">{sayFit(draft.leaveBust, units)}</Notice>}
           <Cups draft={draft} pattern={pattern} />
           <Levels draft={draft} />
-          {choice.ok && (
-            <table className="sheet w-full">
-              <caption className="px-3 pt-2 text-left text-sm">
-                What each size would need, and the ease it would leave unaltered
-              </caption>
-              <thead>
-                <tr className="border-b border-ink text-sm">
-                  <th className="px-3 py-1 text-left font-normal">Size</th>
-                  <th className="px-3 py-1 text-right font-normal">{METHOD[choice.value.method]} off by</th>
-                  <th className="px-3 py-1 text-right font-normal">Bust over chart</th>
-                  <th className="px-3 py-1 text-right font-normal">Bust ease</th>
-                </tr>
-              </thead>
-              <tbody>
-                {[choice.value.smaller, choice.value.chosen, choice.value.larger].map(
-                  (o) =>
-                    o && (
-                      <tr key={o.size} className={`border-b border-line ${o.size === draft.size ? 'bg-tissue' : ''}`}>
-                        <th scope="row" className="num px-3 py-1.5 text-left">
-                          {o.size}
-                        </th>
-                        <td className="px-3 text-right">
-                          <Length value={o.difference} sign />
-                        </td>
-                        <td className="px-3 text-right">{o.bustOver !== null && <Length value={o.bustOver} sign />}</td>
-                        <td className="px-3 text-right">{o.bustEase !== null && <Length value={o.bustEase} sign />}</td>
-                      </tr>
-                    ),
-                )}
-              </tbody>
-            </table>
-          )}
-          <fieldset className="sheet p-4">
-            <legend className="bg-page px-1 text-sm">Choose by</legend>
-            {pattern.garment === 'bottom' && (
-              <p>This pattern hangs from the waist: the hip decides, and the waist is graded to it.</p>
-            )}
-            {(pattern.garment === 'bottom' ? [] : (['highBust', 'fullBust'] as const)).map((m) => (
-              <label key={m} className="flex min-h-[40px] items-center gap-2">
-                <input
-                  type="radio"
-                  name="method"
-                  className="size-5 accent-carbon"
-                  checked={job.sizeMethod === m}
-                  onChange={() => editJob((j) => ({ ...j, sizeMethod: m, size: null }))}
-                />
-                {m === 'highBust' ? 'high bust' : 'full bust (where cups do not matter)'}
-              </label>
-            ))}
-            <label className="mt-2 block">
-              <span className="mb-1 block text-sm">Or choose a size by hand</span>
-              <select
-                className="field w-full"
-                value={job.size ?? ''}
-                onChange={(e) => editJob((j) => ({ ...j, size: e.target.value || null }))}
-              >
-                <option value="">by the rule</option>
-                {pattern.chart.map((r) => (
-                  <option key={r.size} value={r.size}>
-                    size {r.size}
-                  </option>
-                ))}
-              </select>
-            </label>
-          </fieldset>
+          {choice.ok && <LevelTable choice={choice} draft={draft} />}
+          <ChooseBy pattern={pattern} job={job} />
         </div>
       </div>
     </Station>
+  );
+}
+
+function StartFrom({
+  draft,
+  job,
+  choice,
+  units,
+}: {
+  readonly draft: Draft;
+  readonly job: Job;
+  readonly choice: { readonly ok: true; readonly value: SizeChoice };
+  readonly units: Units;
+}) {
+  return (
+    <div className="sheet p-4">
+      <div className="text-sm">Start from</div>
+      <div className="font-head text-2xl font-semibold">Size {draft.size}</div>
+      {job.size !== null && job.size !== choice.value.chosen.size && (
+        <p className="text-sm">Chosen by hand; the rule gives size {choice.value.chosen.size}.</p>
+      )}
+      <ul className="mt-2 space-y-2">
+        {choice.value.reasons.map((r) => (
+          <li key={r.code}>{sayFit(r, units)}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function LevelTable({
+  choice,
+  draft,
+}: {
+  readonly choice: { readonly ok: true; readonly value: SizeChoice };
+  readonly draft: Draft;
+}) {
+  return (
+    <table className="sheet w-full">
+      <caption className="px-3 pt-2 text-left text-sm">
+        What each size would need, and the ease it would leave unaltered
+      </caption>
+      <thead>
+        <tr className="border-b border-ink text-sm">
+          <th className="px-3 py-1 text-left font-normal">Size</th>
+          <th className="px-3 py-1 text-right font-normal">{METHOD[choice.value.method]} off by</th>
+          <th className="px-3 py-1 text-right font-normal">Bust over chart</th>
+          <th className="px-3 py-1 text-right font-normal">Bust ease</th>
+        </tr>
+      </thead>
+      <tbody>
+        {[choice.value.smaller, choice.value.chosen, choice.value.larger].map(
+          (o) =>
+            o && (
+              <tr key={o.size} className={`border-b border-line ${o.size === draft.size ? 'bg-tissue' : ''}`}>
+                <th scope="row" className="num px-3 py-1.5 text-left">
+                  {o.size}
+                </th>
+                <td className="px-3 text-right">
+                  <Length value={o.difference} sign />
+                </td>
+                <td className="px-3 text-right">{o.bustOver !== null && <Length value={o.bustOver} sign />}</td>
+                <td className="px-3 text-right">{o.bustEase !== null && <Length value={o.bustEase} sign />}</td>
+              </tr>
+            ),
+        )}
+      </tbody>
+    </table>
+  );
+}
+
+function ChooseBy({ pattern, job }: { readonly pattern: Pattern; readonly job: Job }) {
+  return (
+    <fieldset className="sheet p-4">
+      <legend className="bg-page px-1 text-sm">Choose by</legend>
+      {pattern.garment === 'bottom' && (
+        <p>This pattern hangs from the waist: the hip decides, and the waist is graded to it.</p>
+      )}
+      {(pattern.garment === 'bottom' ? [] : (['highBust', 'fullBust'] as const)).map((m) => (
+        <label key={m} className="flex min-h-[40px] items-center gap-2">
+          <input
+            type="radio"
+            name="method"
+            className="size-5 accent-carbon"
+            checked={job.sizeMethod === m}
+            onChange={() => editJob((j) => ({ ...j, sizeMethod: m, size: null }))}
+          />
+          {m === 'highBust' ? 'high bust' : 'full bust (where cups do not matter)'}
+        </label>
+      ))}
+      <label className="mt-2 block">
+        <span className="mb-1 block text-sm">Or choose a size by hand</span>
+        <select
+          className="field w-full"
+          value={job.size ?? ''}
+          onChange={(e) => editJob((j) => ({ ...j, size: e.target.value || null }))}
+        >
+          <option value="">by the rule</option>
+          {pattern.chart.map((r) => (
+            <option key={r.size} value={r.size}>
+              size {r.size}
+            </option>
+          ))}
+        </select>
+      </label>
+    </fieldset>
   );
 }

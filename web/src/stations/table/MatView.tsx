@@ -1,11 +1,10 @@
-import { Maximize2, Minus, Plus, Ruler, Scan, Undo2 } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
-import { STAGES, type PieceFrame } from '@ample/core/alterations';
+import { type PieceFrame } from '@ample/core/alterations';
 import type { DraftStep } from '@ample/core/fitting/plan';
 import { COLOURS, drawPiece } from '@ample/core/out';
 import type { Point } from '@ample/core/geometry';
 import type { Piece } from '@ample/core/pattern';
-import { putPiece, tidyPieces, usePlaces } from '../../store/places.ts';
+import { putPiece, usePlaces } from '../../store/places.ts';
 import { PieceBoundary } from '../../shared/Boundary.tsx';
 import { AlteredPiece } from './AlteredPiece.tsx';
 import { layOut } from './layout.ts';
@@ -16,6 +15,8 @@ import { PieceView } from './PieceView.tsx';
 import { useHeldKey, useHotkeys } from '../../lib/hotkeys.ts';
 import { useStageMotion } from './useStageMotion.ts';
 import { useViewport } from '../../lib/viewport.ts';
+import { stateOf, PieceName } from './PieceName.tsx';
+import { MatTools } from './MatTools.tsx';
 
 interface Props {
   readonly job: string;
@@ -168,31 +169,16 @@ export function MatView({ job, original, whole, shows, before, active, stage }: 
           Untouched, as drafted
         </p>
       )}
-      <div className="absolute top-2 right-2 flex w-[66px] flex-col gap-1 [&>button]:justify-center">
-        <Tool name="Nearer" keys="+" onClick={viewport.nearer} icon={Plus} />
-        <Tool name="Farther" keys="−" onClick={viewport.farther} icon={Minus} />
-        <Tool name="All in view" keys="0" onClick={() => viewport.fit()} icon={Scan} />
-        {main && (
-          <Tool name={`Zoom to ${main.name}`} keys="double click" onClick={() => zoomTo(main)} icon={Maximize2} />
-        )}
-        <Tool name="Measure" keys="M" onClick={measuring.toggle} icon={Ruler} on={measuring.on} />
-        <button
-          className={`btn !px-2 ${showing ? '!bg-ink !text-white' : ''}`}
-          title="Hold to see the untouched pieces (O)"
-          aria-pressed={showing}
-          onPointerDown={() => setShowing(true)}
-          onPointerUp={() => setShowing(false)}
-          onPointerLeave={() => setShowing(false)}
-          onKeyDown={(e) => (e.key === ' ' || e.key === 'Enter') && setShowing(true)}
-          onKeyUp={() => setShowing(false)}
-        >
-          <span className="text-sm">before</span>
-          <span className="sr-only">, hold to see the untouched pieces</span>
-        </button>
-        {moved && Object.keys(moved).length > 0 && (
-          <Tool name="Put the pieces back in order" keys="" onClick={() => tidyPieces(job)} icon={Undo2} />
-        )}
-      </div>
+      <MatTools
+        viewport={viewport}
+        main={main}
+        zoomTo={zoomTo}
+        measuring={measuring}
+        showing={showing}
+        setShowing={setShowing}
+        moved={moved}
+        job={job}
+      />
     </div>
   );
 }
@@ -204,98 +190,6 @@ function Here({ at, offset, k }: { readonly at: Point; readonly offset: Point; r
       <title>Look here</title>
       <circle r="22" fill="none" stroke={COLOURS.insert} strokeWidth="7" />
       <circle r="22" fill="none" stroke={COLOURS.pencil} strokeWidth="3" strokeDasharray="8 4" />
-    </g>
-  );
-}
-
-function Tool({
-  name,
-  keys,
-  onClick,
-  icon: Icon,
-  on,
-}: {
-  readonly name: string;
-  readonly keys: string;
-  readonly onClick: () => void;
-  readonly icon: typeof Plus;
-  readonly on?: boolean;
-}) {
-  return (
-    <button
-      className={`btn !px-2 ${on ? '!bg-ink !text-white' : ''}`}
-      onClick={onClick}
-      title={keys ? `${name} (${keys})` : name}
-      {...(on === undefined ? {} : { 'aria-pressed': on })}
-    >
-      <Icon size={20} aria-hidden="true" />
-      <span className="sr-only">{name}</span>
-    </button>
-  );
-}
-
-type PieceState = 'untouched' | 'altered' | 'as drafted';
-
-function stateOf(piece: Piece, original: readonly Piece[], frame: PieceFrame | undefined, stage: number): PieceState {
-  if (frame && stage >= STAGES.indexOf('open')) return 'altered';
-  return original.includes(piece) ? 'as drafted' : 'altered';
-}
-
-/** Fewer pixels for a millimetre than this, and names are written in two lines. */
-const FAR = 0.45;
-
-/** A name in two lines, divided at the space nearest to its middle. */
-function inTwo(name: string): readonly string[] {
-  const spaces = [...name.matchAll(/ /g)].map((m) => m.index);
-  const middle = name.length / 2;
-  const [at] = spaces.sort((a, b) => Math.abs(a - middle) - Math.abs(b - middle));
-  return at === undefined ? [name] : [name.slice(0, at), name.slice(at + 1)];
-}
-
-/** What the piece is, on the mat below it, where no line of the work is in the way. */
-function PieceName({
-  piece,
-  k,
-  state,
-  side,
-}: {
-  readonly piece: Piece;
-  readonly k: number;
-  readonly state: PieceState;
-  readonly side: 'both' | 'left' | 'right';
-}) {
-  const { bounds } = drawPiece(piece);
-  // Seen from far, a long name would run into its neighbours.
-  const lines = k < FAR && piece.name.length > 14 ? inTwo(piece.name) : [piece.name];
-  const cut = piece.fold !== null ? `cut ${piece.cut} on the fold` : `cut ${piece.cut}`;
-  const says = side !== 'both' ? `${side} half only` : k < 0.8 ? state : `${cut}, ${state}`;
-  return (
-    <g
-      transform={`translate(${(bounds.minX + bounds.maxX) / 2} ${bounds.maxY}) scale(${1 / k})`}
-      fill={COLOURS.tissue}
-      textAnchor="middle"
-      aria-hidden="true"
-    >
-      <rect
-        x="-90"
-        y="4"
-        width="180"
-        height="46"
-        fill="transparent"
-        stroke={COLOURS.insert}
-        strokeWidth="3"
-        className="opacity-0 group-focus-visible:opacity-100"
-      />
-      {lines.map((line, i) => (
-        <text key={line} y={22 + 18 * i} fontSize="16" fontFamily="Bitter, serif" fontWeight="600">
-          {line}
-        </text>
-      ))}
-      {(lines.length === 1 || side !== 'both') && (
-        <text y={23 + 18 * lines.length} fontSize="15">
-          {says}
-        </text>
-      )}
     </g>
   );
 }

@@ -4,6 +4,7 @@ import { CHOICE_WORDS, PARAM_WORDS } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { setValue } from '../../store/job.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
+import type { Point } from '@ample/core/geometry';
 
 interface FieldProps {
   readonly param: Param;
@@ -87,6 +88,22 @@ export function ParamField({ param, step, value, draft }: FieldProps) {
   const marked = step.outcome.ok ? step.outcome.value.grips.find((g) => g.key === param.key)?.at : undefined;
   const point = value !== null && typeof value === 'object' ? (value as { x: number; y: number }) : (marked ?? null);
   if (!point) return null;
+  return <PointFields label={label} point={point} id={id} param={param} value={value} />;
+}
+
+function PointFields({
+  label,
+  point,
+  id,
+  param,
+  value,
+}: {
+  readonly label: string;
+  readonly point: Point;
+  readonly id: string;
+  readonly param: { readonly kind: 'point'; readonly key: string; readonly initial: null };
+  readonly value: unknown;
+}) {
   return (
     <fieldset>
       <legend className="mb-1 text-sm">{label}, from the centre front and the neck</legend>

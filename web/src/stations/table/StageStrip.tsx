@@ -3,6 +3,8 @@ import { STAGES, type Run, type Stage } from '@ample/core/alterations';
 import { cautionsFor, sayFinding, sayStep, STAGE_WORDS } from '@ample/core/words';
 import { nextStage } from './stages.ts';
 import { useUnits } from '../../store/prefs.ts';
+import type { Frame } from '@ample/core/alterations';
+import type { Units } from '@ample/core/speech';
 
 /** Where a blade or an iron is at work. */
 const CARE: Readonly<Partial<Record<Stage, 'cut' | 'press'>>> = { cut: 'cut', true: 'press' };
@@ -23,34 +25,7 @@ export function StageStrip({ run, stage, onStage }: Props) {
   };
   return (
     <section aria-label="Stages" className="border-t border-ink bg-page">
-      <div
-        className="h-[122px] overflow-auto px-4 py-2 focus-visible:-outline-offset-4"
-        aria-live="polite"
-        role="group"
-        aria-label="What to do now"
-        tabIndex={0}
-      >
-        <ol className="max-w-[92ch] list-none space-y-1">
-          {frame?.messages.map((m) => (
-            <li key={m.code}>{sayStep(m, units)}</li>
-          ))}
-          {STAGES[stage] === 'match' &&
-            run.findings
-              .filter((f) => f.grade !== 'note')
-              .map((f, i) => (
-                <li key={`${f.code}${i}`}>
-                  <strong>{f.grade === 'fault' ? 'Fix: ' : 'Look: '}</strong>
-                  {sayFinding(f, units)}
-                </li>
-              ))}
-          {frame?.messages.length === 0 && <li>Nothing to do at this stage.</li>}
-          {frame && frame.messages.length > 0 && CARE[frame.stage] && (
-            <li className="border-l-4 border-brass pl-2 text-sm">
-              {cautionsFor(CARE[frame.stage] ?? 'cut').join(' ')}
-            </li>
-          )}
-        </ol>
-      </div>
+      <StageText frame={frame} units={units} stage={stage} run={run} />
       <div className="flex items-stretch border-t border-line">
         <button
           className="btn btn-plain !min-h-[52px]"
@@ -88,5 +63,46 @@ export function StageStrip({ run, stage, onStage }: Props) {
         </button>
       </div>
     </section>
+  );
+}
+
+function StageText({
+  frame,
+  units,
+  stage,
+  run,
+}: {
+  readonly frame: Frame | undefined;
+  readonly units: Units;
+  readonly stage: number;
+  readonly run: Run;
+}) {
+  return (
+    <div
+      className="h-[122px] overflow-auto px-4 py-2 focus-visible:-outline-offset-4"
+      aria-live="polite"
+      role="group"
+      aria-label="What to do now"
+      tabIndex={0}
+    >
+      <ol className="max-w-[92ch] list-none space-y-1">
+        {frame?.messages.map((m) => (
+          <li key={m.code}>{sayStep(m, units)}</li>
+        ))}
+        {STAGES[stage] === 'match' &&
+          run.findings
+            .filter((f) => f.grade !== 'note')
+            .map((f, i) => (
+              <li key={`${f.code}${i}`}>
+                <strong>{f.grade === 'fault' ? 'Fix: ' : 'Look: '}</strong>
+                {sayFinding(f, units)}
+              </li>
+            ))}
+        {frame?.messages.length === 0 && <li>Nothing to do at this stage.</li>}
+        {frame && frame.messages.length > 0 && CARE[frame.stage] && (
+          <li className="border-l-4 border-brass pl-2 text-sm">{cautionsFor(CARE[frame.stage] ?? 'cut').join(' ')}</li>
+        )}
+      </ol>
+    </div>
   );
 }

@@ -15,6 +15,10 @@ import { WaysOn } from '../../shared/WaysOn.tsx';
 import { TOL } from '@ample/core/units';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { Length, Notice } from '../../shared/parts.tsx';
+import type { Dart } from '@ample/core/pattern';
+import type { Point } from '@ample/core/geometry';
+import type { Amount } from '@ample/core/fitting/fit';
+import type { Step } from '@ample/core/documents';
 
 /** Every number of the open step, typed or opened into its sum. */
 export function WorkingsPanel({ draft, active }: { readonly draft: Draft; readonly active: DraftStep | null }) {
@@ -55,68 +59,10 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
           <FitSum step={step} fit={active.fit} />
         </div>
       )}
-      {counted && (
-        <div className="mb-3 flex items-end gap-3">
-          <LengthField
-            label="Over the whole front"
-            value={total}
-            signed
-            big
-            steps
-            width="w-36"
-            min={-160}
-            max={300}
-            onCommit={(v) => v !== null && setValue(step.id, 'total', v)}
-          />
-          {total !== null && (
-            <div className="pb-1">
-              <div className="text-sm">each half</div>
-              <Length value={total / 2} sign className="text-xl" />
-            </div>
-          )}
-        </div>
-      )}
-      {counted && (
-        <div className="workings mb-3 p-3">
-          <h2 className="mb-1 !text-base">{sum ? `${METHOD_WORDS[sum.school]?.name ?? ''}` : 'Your own amount'}</h2>
-          {sum ? (
-            <AmountSum amount={sum} />
-          ) : (
-            <button className="btn" onClick={() => takeComputed(step.id, active.fit)}>
-              Take the computed amount
-            </button>
-          )}
-          <div className="mt-2 flex flex-wrap gap-x-3 text-sm">
-            <Link className="link" to={`/job/${job}/body`}>
-              measurements
-            </Link>
-            <Link className="link" to={`/job/${job}/plan`}>
-              other sums
-            </Link>
-          </div>
-        </div>
-      )}
+      {counted && <TotalField total={total} step={step} />}
+      {counted && <WorkingsSum sum={sum} step={step} active={active} job={job} />}
       <WaysOn step={active} />
-      {darts.length > 0 && total !== 0 && (
-        <table className="my-3 w-full">
-          <tbody>
-            {darts.map((d) => (
-              <tr key={`${d.piece} ${d.dart}`} className="border-b border-line">
-                <th scope="row" className="py-1 text-left font-normal">
-                  {DART_WORDS[d.kind]}
-                  {several && `, ${nameOf(d.piece)}`}
-                  <span className="block text-sm text-quiet">
-                    legs <Length value={d.legs[0]} />
-                  </span>
-                </th>
-                <td className="text-right">
-                  <Length value={d.intake} />
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+      {darts.length > 0 && total !== 0 && <DartTable darts={darts} several={several} nameOf={nameOf} />}
       <div className="space-y-3">
         {definition?.params
           .filter((p) => p.key !== 'total' && p.key !== 'hingePoint')
@@ -145,6 +91,103 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
         </div>
       )}
     </aside>
+  );
+}
+
+function TotalField({ total, step }: { readonly total: number | null; readonly step: Step }) {
+  return (
+    <div className="mb-3 flex items-end gap-3">
+      <LengthField
+        label="Over the whole front"
+        value={total}
+        signed
+        big
+        steps
+        width="w-36"
+        min={-160}
+        max={300}
+        onCommit={(v) => v !== null && setValue(step.id, 'total', v)}
+      />
+      {total !== null && (
+        <div className="pb-1">
+          <div className="text-sm">each half</div>
+          <Length value={total / 2} sign className="text-xl" />
+        </div>
+      )}
+    </div>
+  );
+}
+
+function WorkingsSum({
+  sum,
+  step,
+  active,
+  job,
+}: {
+  readonly sum: Amount | null | undefined;
+  readonly step: Step;
+  readonly active: DraftStep;
+  readonly job: string | undefined;
+}) {
+  return (
+    <div className="workings mb-3 p-3">
+      <h2 className="mb-1 !text-base">{sum ? `${METHOD_WORDS[sum.school]?.name ?? ''}` : 'Your own amount'}</h2>
+      {sum ? (
+        <AmountSum amount={sum} />
+      ) : (
+        <button className="btn" onClick={() => takeComputed(step.id, active.fit)}>
+          Take the computed amount
+        </button>
+      )}
+      <div className="mt-2 flex flex-wrap gap-x-3 text-sm">
+        <Link className="link" to={`/job/${job}/body`}>
+          measurements
+        </Link>
+        <Link className="link" to={`/job/${job}/plan`}>
+          other sums
+        </Link>
+      </div>
+    </div>
+  );
+}
+
+function DartTable({
+  darts,
+  several,
+  nameOf,
+}: {
+  readonly darts: {
+    piece: string;
+    dart: Dart['id'];
+    kind: Dart['kind'];
+    tip: Point;
+    legEnds: readonly [Point, Point];
+    legs: readonly [number, number];
+    intake: number;
+    openingDegrees: number;
+  }[];
+  readonly several: boolean;
+  readonly nameOf: (id: string) => string;
+}) {
+  return (
+    <table className="my-3 w-full">
+      <tbody>
+        {darts.map((d) => (
+          <tr key={`${d.piece} ${d.dart}`} className="border-b border-line">
+            <th scope="row" className="py-1 text-left font-normal">
+              {DART_WORDS[d.kind]}
+              {several && `, ${nameOf(d.piece)}`}
+              <span className="block text-sm text-quiet">
+                legs <Length value={d.legs[0]} />
+              </span>
+            </th>
+            <td className="text-right">
+              <Length value={d.intake} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

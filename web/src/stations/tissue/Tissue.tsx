@@ -9,6 +9,7 @@ import { useJob } from '../../store/job.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { SidePick } from '../../ui/SidePick.tsx';
 import { Station } from '../../shared/parts.tsx';
+import type { TissueCheck } from '@ample/core/fitting/fit';
 
 /** The tissue-fit alone before a mirror: one look at a time, in large words, answered with one press. */
 export function Tissue() {
@@ -91,57 +92,90 @@ function Look({
   const marks = fitting.observations.map((o, i) => ({ ...o, number: i + 1 }));
   return (
     <div className="grid gap-6 min-[900px]:grid-cols-[minmax(0,1fr)_260px]">
-      <div className="max-w-[68ch]">
-        <p className="text-quiet">
-          <span className="num">
-            {at + 1} of {TISSUE_CHECKS.length}
-          </span>
-        </p>
-        <h2 className="!text-2xl">{words.name}</h2>
-        <p className="mt-3 text-xl">{words.hold}</p>
-        <p className="mt-3 text-xl">
-          <strong>It is right when: </strong>
-          {words.look}
-        </p>
-        <div className="mt-5 flex flex-wrap gap-3">
-          <button className="btn btn-main !min-h-[56px] text-lg" onClick={() => answered('lines-up')}>
-            It lines up
-          </button>
-          <button
-            className="btn !min-h-[56px] text-lg aria-pressed:border-2 aria-pressed:bg-tissue"
-            aria-pressed={answer === 'differs'}
-            onClick={() => answerCheck(fitting.id, check.id, 'differs')}
-          >
-            It differs
-          </button>
-          <button className="btn btn-plain !min-h-[56px]" onClick={() => answered('skipped')}>
-            Skip
-          </button>
-        </div>
-        {answer === 'differs' && (
-          <section className="mt-5 border-t border-ink pt-4" aria-label="What differs">
-            <p className="mb-3 text-lg">{words.mark}</p>
-            <ul className="space-y-2">
-              {check.signs.map((sign) => (
-                <SignChoice key={sign} fitting={fitting} sign={sign} />
-              ))}
-            </ul>
-            <button className="btn btn-main mt-4 !min-h-[52px]" onClick={() => onGo(at + 1)}>
-              On to the next
-            </button>
-          </section>
-        )}
-        <div className="mt-6 flex gap-3 text-sm">
-          <button className="btn" onClick={() => onGo(at - 1)}>
-            Back
-          </button>
-          <Link className="btn" to={back}>
-            Leave off here
-          </Link>
-        </div>
-      </div>
+      <LookText
+        at={at}
+        words={words}
+        answered={answered}
+        answer={answer}
+        fitting={fitting}
+        check={check}
+        onGo={onGo}
+        back={back}
+      />
       <div className="max-[899px]:hidden">
         <SeenFigure view={view} observations={marks} chosen={null} onChoose={() => undefined} />
+      </div>
+    </div>
+  );
+}
+
+function LookText({
+  at,
+  words,
+  answered,
+  answer,
+  fitting,
+  check,
+  onGo,
+  back,
+}: {
+  readonly at: number;
+  readonly words: { readonly name: string; readonly hold: string; readonly look: string; readonly mark: string };
+  readonly answered: (a: 'lines-up' | 'skipped') => void;
+  readonly answer: 'lines-up' | 'differs' | 'skipped' | undefined;
+  readonly fitting: Fitting;
+  readonly check: TissueCheck;
+  readonly onGo: (at: number) => void;
+  readonly back: string;
+}) {
+  return (
+    <div className="max-w-[68ch]">
+      <p className="text-quiet">
+        <span className="num">
+          {at + 1} of {TISSUE_CHECKS.length}
+        </span>
+      </p>
+      <h2 className="!text-2xl">{words.name}</h2>
+      <p className="mt-3 text-xl">{words.hold}</p>
+      <p className="mt-3 text-xl">
+        <strong>It is right when: </strong>
+        {words.look}
+      </p>
+      <div className="mt-5 flex flex-wrap gap-3">
+        <button className="btn btn-main !min-h-[56px] text-lg" onClick={() => answered('lines-up')}>
+          It lines up
+        </button>
+        <button
+          className="btn !min-h-[56px] text-lg aria-pressed:border-2 aria-pressed:bg-tissue"
+          aria-pressed={answer === 'differs'}
+          onClick={() => answerCheck(fitting.id, check.id, 'differs')}
+        >
+          It differs
+        </button>
+        <button className="btn btn-plain !min-h-[56px]" onClick={() => answered('skipped')}>
+          Skip
+        </button>
+      </div>
+      {answer === 'differs' && (
+        <section className="mt-5 border-t border-ink pt-4" aria-label="What differs">
+          <p className="mb-3 text-lg">{words.mark}</p>
+          <ul className="space-y-2">
+            {check.signs.map((sign) => (
+              <SignChoice key={sign} fitting={fitting} sign={sign} />
+            ))}
+          </ul>
+          <button className="btn btn-main mt-4 !min-h-[52px]" onClick={() => onGo(at + 1)}>
+            On to the next
+          </button>
+        </section>
+      )}
+      <div className="mt-6 flex gap-3 text-sm">
+        <button className="btn" onClick={() => onGo(at - 1)}>
+          Back
+        </button>
+        <Link className="btn" to={back}>
+          Leave off here
+        </Link>
       </div>
     </div>
   );

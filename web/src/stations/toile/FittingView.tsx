@@ -16,6 +16,7 @@ import { Causes } from './Causes.tsx';
 import { Followed } from './Followed.tsx';
 import { Photos } from './Photos.tsx';
 import { Seen } from './Seen.tsx';
+import type { Observation } from '@ample/core/documents';
 
 const DATE = /^\d{4}-\d{2}-\d{2}$/;
 
@@ -35,91 +36,19 @@ export function FittingView({ fitting, draft }: { readonly fitting: Fitting; rea
   };
   return (
     <article aria-label={`${FITTING_WORDS[fitting.kind]}, ${longDate(fitting.date)}`} className="min-w-0">
-      <header className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
-        <h2 className="pb-1.5">
-          {FITTING_WORDS[fitting.kind]}
-          {version && <span className="ml-2 text-sm font-normal text-quiet">from “{version}”</span>}
-        </h2>
-        <label>
-          <span className="sr-only">Date</span>
-          <input
-            type="date"
-            className="field num"
-            value={fitting.date}
-            max={today()}
-            onChange={(e) =>
-              DATE.test(e.target.value) && editFitting(fitting.id, (f) => ({ ...f, date: e.target.value }))
-            }
-          />
-        </label>
-        <label className="flex items-center gap-2">
-          <span className="text-sm">Verdict</span>
-          <select
-            className="field"
-            value={fitting.verdict}
-            onChange={(e) => editFitting(fitting.id, (f) => ({ ...f, verdict: e.target.value as Fitting['verdict'] }))}
-          >
-            {Object.entries(VERDICT_WORDS).map(([id, word]) => (
-              <option key={id} value={id}>
-                {word}
-              </option>
-            ))}
-          </select>
-        </label>
-        {fitting.kind === 'tissue' && (
-          <Link className="btn" to={`/job/${job}/tissue/${fitting.id}`}>
-            Go through the looks
-          </Link>
-        )}
-        <button className="btn ml-auto" onClick={() => removeFitting(fitting.id)}>
-          Delete this fitting
-        </button>
-      </header>
+      <FittingHead fitting={fitting} version={version} job={job} />
       <div className="grid gap-5 min-[760px]:grid-cols-[300px_minmax(0,1fr)] min-[1180px]:grid-cols-[300px_minmax(0,1fr)_minmax(0,1.15fr)]">
-        <div>
-          <section className="sheet p-3" aria-label="What was seen, on the figure">
-            <ToggleGroup.Root
-              type="single"
-              value={view}
-              onValueChange={(v) => v && setView(v as View)}
-              className="mb-2 flex justify-center gap-2"
-              aria-label="View"
-            >
-              {VIEWS.map((v) => (
-                <ToggleGroup.Item key={v} value={v} className="btn data-[state=on]:bg-ink data-[state=on]:text-white">
-                  {VIEW_WORDS[v]}
-                  <span className="num text-sm">{numbered.filter((o) => o.view === v).length || ''}</span>
-                </ToggleGroup.Item>
-              ))}
-            </ToggleGroup.Root>
-            <SeenFigure
-              view={view}
-              observations={numbered}
-              chosen={chosen}
-              onChoose={choose}
-              onPoint={setAt}
-              height="h-[360px]"
-            />
-            <p className="text-center text-sm text-quiet">
-              {view === 'front'
-                ? 'The wearer’s left is on your right.'
-                : view === 'back'
-                  ? 'The wearer’s left is on your left.'
-                  : 'Seen from the left.'}{' '}
-              Point at the place.
-            </p>
-          </section>
-          <AddSeen
-            key={`${view}${at?.x ?? ''} ${at?.y ?? ''}`}
-            fitting={fitting.id}
-            view={view}
-            at={at}
-            onDone={(id) => {
-              setAt(null);
-              if (id) setChosen(id);
-            }}
-          />
-        </div>
+        <FittingFigure
+          view={view}
+          setView={setView}
+          numbered={numbered}
+          chosen={chosen}
+          choose={choose}
+          setAt={setAt}
+          at={at}
+          fitting={fitting}
+          setChosen={setChosen}
+        />
         <div className="min-w-0 space-y-5">
           <Followed fitting={fitting} />
           <Seen fitting={fitting.id} observations={numbered} chosen={chosen} onChoose={choose} />
@@ -160,5 +89,127 @@ export function FittingView({ fitting, draft }: { readonly fitting: Fitting; rea
         </div>
       </div>
     </article>
+  );
+}
+
+function FittingHead({
+  fitting,
+  version,
+  job,
+}: {
+  readonly fitting: Fitting;
+  readonly version: string | null;
+  readonly job: string | undefined;
+}) {
+  return (
+    <header className="mb-3 flex flex-wrap items-end gap-x-4 gap-y-2">
+      <h2 className="pb-1.5">
+        {FITTING_WORDS[fitting.kind]}
+        {version && <span className="ml-2 text-sm font-normal text-quiet">from “{version}”</span>}
+      </h2>
+      <label>
+        <span className="sr-only">Date</span>
+        <input
+          type="date"
+          className="field num"
+          value={fitting.date}
+          max={today()}
+          onChange={(e) =>
+            DATE.test(e.target.value) && editFitting(fitting.id, (f) => ({ ...f, date: e.target.value }))
+          }
+        />
+      </label>
+      <label className="flex items-center gap-2">
+        <span className="text-sm">Verdict</span>
+        <select
+          className="field"
+          value={fitting.verdict}
+          onChange={(e) => editFitting(fitting.id, (f) => ({ ...f, verdict: e.target.value as Fitting['verdict'] }))}
+        >
+          {Object.entries(VERDICT_WORDS).map(([id, word]) => (
+            <option key={id} value={id}>
+              {word}
+            </option>
+          ))}
+        </select>
+      </label>
+      {fitting.kind === 'tissue' && (
+        <Link className="btn" to={`/job/${job}/tissue/${fitting.id}`}>
+          Go through the looks
+        </Link>
+      )}
+      <button className="btn ml-auto" onClick={() => removeFitting(fitting.id)}>
+        Delete this fitting
+      </button>
+    </header>
+  );
+}
+
+function FittingFigure({
+  view,
+  setView,
+  numbered,
+  chosen,
+  choose,
+  setAt,
+  at,
+  fitting,
+  setChosen,
+}: {
+  readonly view: 'side' | 'front' | 'back';
+  readonly setView: (value: 'side' | 'front' | 'back') => void;
+  readonly numbered: readonly (Observation & { readonly number: number })[];
+  readonly chosen: string | null;
+  readonly choose: (id: string) => void;
+  readonly setAt: (value: Point | null) => void;
+  readonly at: Point | null;
+  readonly fitting: Fitting;
+  readonly setChosen: (value: string | null) => void;
+}) {
+  return (
+    <div>
+      <section className="sheet p-3" aria-label="What was seen, on the figure">
+        <ToggleGroup.Root
+          type="single"
+          value={view}
+          onValueChange={(v) => v && setView(v as View)}
+          className="mb-2 flex justify-center gap-2"
+          aria-label="View"
+        >
+          {VIEWS.map((v) => (
+            <ToggleGroup.Item key={v} value={v} className="btn data-[state=on]:bg-ink data-[state=on]:text-white">
+              {VIEW_WORDS[v]}
+              <span className="num text-sm">{numbered.filter((o) => o.view === v).length || ''}</span>
+            </ToggleGroup.Item>
+          ))}
+        </ToggleGroup.Root>
+        <SeenFigure
+          view={view}
+          observations={numbered}
+          chosen={chosen}
+          onChoose={choose}
+          onPoint={setAt}
+          height="h-[360px]"
+        />
+        <p className="text-center text-sm text-quiet">
+          {view === 'front'
+            ? 'The wearer’s left is on your right.'
+            : view === 'back'
+              ? 'The wearer’s left is on your left.'
+              : 'Seen from the left.'}{' '}
+          Point at the place.
+        </p>
+      </section>
+      <AddSeen
+        key={`${view}${at?.x ?? ''} ${at?.y ?? ''}`}
+        fitting={fitting.id}
+        view={view}
+        at={at}
+        onDone={(id) => {
+          setAt(null);
+          if (id) setChosen(id);
+        }}
+      />
+    </div>
   );
 }

@@ -8,6 +8,8 @@ import { longDate } from '../../lib/time.ts';
 import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';
 import { useUnits } from '../../store/prefs.ts';
 import { usePicture } from './Photos.tsx';
+import type { FittingPair } from '@ample/core/fitting/toile';
+import type { Units } from '@ample/core/speech';
 
 /** Two fittings beside each other: the figures, what went, what stayed, what is new. */
 export function Pair({ fittings }: { readonly fittings: readonly Fitting[] }) {
@@ -71,56 +73,76 @@ export function Pair({ fittings }: { readonly fittings: readonly Fitting[] }) {
           </figure>
         ))}
         <section aria-label="What became of what was seen" className="min-w-0">
-          <table className="w-full">
-            <thead>
-              <tr className="border-b border-ink text-left text-sm">
-                <th className="py-1 pr-3 font-normal">Seen</th>
-                <th className="py-1 pr-3 font-normal">Before</th>
-                <th className="py-1 pr-3 font-normal">Done</th>
-                <th className="py-1 pr-3 font-normal">After</th>
-                <th className="py-1 font-normal">It is</th>
-              </tr>
-            </thead>
-            <tbody>
-              {pairs.map((p, i) => {
-                const one = p.before ?? p.after;
-                const done = p.before?.answers.at(-1);
-                return (
-                  <tr key={i} className="border-b border-line align-top">
-                    <th scope="row" className="py-2 pr-3 text-left font-normal">
-                      {one && SYMPTOM_WORDS[one.sign].name}
-                    </th>
-                    <td className="num py-2 pr-3 whitespace-nowrap">{pinned(p.before?.pinned)}</td>
-                    <td className="py-2 pr-3 text-sm">{done ? sayAnswer(done, units) : ''}</td>
-                    <td className="num py-2 pr-3 whitespace-nowrap">{pinned(p.after?.pinned)}</td>
-                    <td className="py-2 font-semibold">{RESULT_WORDS[p.result]}</td>
-                  </tr>
-                );
-              })}
-            </tbody>
-          </table>
+          <WhatBecame pairs={pairs} pinned={pinned} units={units} />
           {pairs.length === 0 && <p>Nothing was noted at either.</p>}
-          <dl className="mt-4 grid grid-cols-[auto_1fr_1fr] gap-x-4 gap-y-1 text-sm">
-            {(
-              [
-                ['Sitting', 'sitting'],
-                ['Arms forward', 'armsForward'],
-                ['Walking', 'walking'],
-              ] as const
-            ).map(([label, key]) => (
-              <div key={key} className="contents">
-                <dt className="text-quiet">{label}</dt>
-                <dd>{first[key] || '–'}</dd>
-                <dd>{second[key] || '–'}</dd>
-              </div>
-            ))}
-            <dt className="text-quiet">Verdict</dt>
-            <dd>{VERDICT_WORDS[first.verdict]}</dd>
-            <dd>{VERDICT_WORDS[second.verdict]}</dd>
-          </dl>
+          <PairDates first={first} second={second} />
         </section>
       </div>
     </div>
+  );
+}
+
+function WhatBecame({
+  pairs,
+  pinned,
+  units,
+}: {
+  readonly pairs: readonly FittingPair[];
+  readonly pinned: (v: number | null | undefined) => string;
+  readonly units: Units;
+}) {
+  return (
+    <table className="w-full">
+      <thead>
+        <tr className="border-b border-ink text-left text-sm">
+          <th className="py-1 pr-3 font-normal">Seen</th>
+          <th className="py-1 pr-3 font-normal">Before</th>
+          <th className="py-1 pr-3 font-normal">Done</th>
+          <th className="py-1 pr-3 font-normal">After</th>
+          <th className="py-1 font-normal">It is</th>
+        </tr>
+      </thead>
+      <tbody>
+        {pairs.map((p, i) => {
+          const one = p.before ?? p.after;
+          const done = p.before?.answers.at(-1);
+          return (
+            <tr key={i} className="border-b border-line align-top">
+              <th scope="row" className="py-2 pr-3 text-left font-normal">
+                {one && SYMPTOM_WORDS[one.sign].name}
+              </th>
+              <td className="num py-2 pr-3 whitespace-nowrap">{pinned(p.before?.pinned)}</td>
+              <td className="py-2 pr-3 text-sm">{done ? sayAnswer(done, units) : ''}</td>
+              <td className="num py-2 pr-3 whitespace-nowrap">{pinned(p.after?.pinned)}</td>
+              <td className="py-2 font-semibold">{RESULT_WORDS[p.result]}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
+function PairDates({ first, second }: { readonly first: Fitting; readonly second: Fitting }) {
+  return (
+    <dl className="mt-4 grid grid-cols-[auto_1fr_1fr] gap-x-4 gap-y-1 text-sm">
+      {(
+        [
+          ['Sitting', 'sitting'],
+          ['Arms forward', 'armsForward'],
+          ['Walking', 'walking'],
+        ] as const
+      ).map(([label, key]) => (
+        <div key={key} className="contents">
+          <dt className="text-quiet">{label}</dt>
+          <dd>{first[key] || '–'}</dd>
+          <dd>{second[key] || '–'}</dd>
+        </div>
+      ))}
+      <dt className="text-quiet">Verdict</dt>
+      <dd>{VERDICT_WORDS[first.verdict]}</dd>
+      <dd>{VERDICT_WORDS[second.verdict]}</dd>
+    </dl>
   );
 }
 

@@ -13,6 +13,7 @@ import { useUnits } from '../../store/prefs.ts';
 import { DiagramView } from '../../ui/DiagramView.tsx';
 import { TextBox } from '../../ui/TextBox.tsx';
 import { draftOnce } from '../../workers/client.ts';
+import type { Job } from '@ample/core/documents';
 
 const NOW = 'now';
 /** The pattern before any step. */
@@ -43,60 +44,90 @@ export function Versions({ draft }: { readonly draft: Draft | null }) {
         {job.versions.length === 0 && (
           <p className="mb-3">No version is kept yet. Save one before you try something else; it costs nothing.</p>
         )}
-        <ul className="space-y-2">
-          {job.versions.map((v) => (
-            <li key={v.id} className="sheet p-3">
-              <TextBox
-                bare
-                label="Name of this version"
-                rows={1}
-                max={160}
-                value={v.name}
-                onCommit={(text) => text.trim() && renameVersion(v.id, text.trim())}
-              />
-              <p className="mt-1 text-sm text-quiet">
-                {moment(v)} · {stepCount(v)}
-                {held?.id === v.id ? ' · current' : ''}
-              </p>
-              <div className="mt-2 flex flex-wrap gap-2">
-                <button
-                  className="btn"
-                  disabled={held?.id === v.id}
-                  onClick={() => goBackTo(v.id, `Before going back to “${v.name}”`.slice(0, 160))}
-                >
-                  Go back to it
-                </button>
-                <button className="btn" onClick={() => setPair([v.id, NOW])}>
-                  Compare
-                </button>
-                {!job.fittings.some((f) => f.version === v.id) && (
-                  <button className="btn btn-plain" onClick={() => removeVersion(v.id)}>
-                    Delete
-                  </button>
-                )}
-              </div>
-            </li>
-          ))}
-        </ul>
-        <form
-          className="mt-3 flex items-end gap-2"
-          onSubmit={(e) => {
-            e.preventDefault();
-            setPair([keepVersion(name.trim() || `Kept ${longDate(today())}`), NOW]);
-            setName('');
-          }}
-        >
-          <label className="min-w-0 flex-1">
-            <span className="mb-1 block text-sm">Name</span>
-            <input className="field w-full" value={name} maxLength={160} onChange={(e) => setName(e.target.value)} />
-          </label>
-          <button className="btn" type="submit">
-            Save this version
-          </button>
-        </form>
+        <VersionList job={job} moment={moment} held={held} setPair={setPair} />
+        <KeepVersion setPair={setPair} name={name} setName={setName} />
       </section>
       <Overlay versions={job.versions} pair={pair} onPair={setPair} now={draft} />
     </div>
+  );
+}
+
+function VersionList({
+  job,
+  moment,
+  held,
+  setPair,
+}: {
+  readonly job: Job;
+  readonly moment: (v: Version) => string;
+  readonly held: Version | undefined;
+  readonly setPair: (value: readonly [string, string]) => void;
+}) {
+  return (
+    <ul className="space-y-2">
+      {job.versions.map((v) => (
+        <li key={v.id} className="sheet p-3">
+          <TextBox
+            bare
+            label="Name of this version"
+            rows={1}
+            max={160}
+            value={v.name}
+            onCommit={(text) => text.trim() && renameVersion(v.id, text.trim())}
+          />
+          <p className="mt-1 text-sm text-quiet">
+            {moment(v)} · {stepCount(v)}
+            {held?.id === v.id ? ' · current' : ''}
+          </p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            <button
+              className="btn"
+              disabled={held?.id === v.id}
+              onClick={() => goBackTo(v.id, `Before going back to “${v.name}”`.slice(0, 160))}
+            >
+              Go back to it
+            </button>
+            <button className="btn" onClick={() => setPair([v.id, NOW])}>
+              Compare
+            </button>
+            {!job.fittings.some((f) => f.version === v.id) && (
+              <button className="btn btn-plain" onClick={() => removeVersion(v.id)}>
+                Delete
+              </button>
+            )}
+          </div>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function KeepVersion({
+  setPair,
+  name,
+  setName,
+}: {
+  readonly setPair: (value: readonly [string, string]) => void;
+  readonly name: string;
+  readonly setName: (value: string) => void;
+}) {
+  return (
+    <form
+      className="mt-3 flex items-end gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        setPair([keepVersion(name.trim() || `Kept ${longDate(today())}`), NOW]);
+        setName('');
+      }}
+    >
+      <label className="min-w-0 flex-1">
+        <span className="mb-1 block text-sm">Name</span>
+        <input className="field w-full" value={name} maxLength={160} onChange={(e) => setName(e.target.value)} />
+      </label>
+      <button className="btn" type="submit">
+        Save this version
+      </button>
+    </form>
   );
 }
 

@@ -11,6 +11,7 @@ import { useUnits } from '../../../store/prefs.ts';
 import { editPattern } from '../../../store/patterns.ts';
 import { takePieces } from '../../../store/takePiece.ts';
 import { Length, Notice } from '../../../shared/parts.tsx';
+import type { ProposedSeam } from '@ample/core/in/tracing';
 
 /** The seams between the pieces, each walked from both sides; then everything is taken into the pattern. */
 export function SeamsCheck({ contact }: { readonly contact: Contact }) {
@@ -44,40 +45,7 @@ export function SeamsCheck({ contact }: { readonly contact: Contact }) {
         {seams.length === 0 ? (
           <p>No two of these pieces are sewn to each other.</p>
         ) : (
-          <table className="w-full max-w-[860px] border-collapse" aria-label="Seams">
-            <thead>
-              <tr className="border-b border-line text-left">
-                <th className="py-2 pr-3">Seam</th>
-                <th className="py-2 pr-3">From</th>
-                <th className="py-2 pr-3">To</th>
-                <th className="py-2 pr-3 text-right">Lengths</th>
-                <th className="py-2 text-right">Difference</th>
-              </tr>
-            </thead>
-            <tbody>
-              {seams.map(({ seam, walk }) => (
-                <tr key={seam.id} className="border-b border-line">
-                  <td className="py-2 pr-3 font-bold">{seam.id}</td>
-                  <td className="py-2 pr-3">{title(seam.first.piece)}</td>
-                  <td className="py-2 pr-3">{title(seam.second.piece)}</td>
-                  <td className="py-2 pr-3 text-right">
-                    <Length bare value={walk.first.length} /> and <Length value={walk.second.length} />
-                  </td>
-                  <td className="py-2 text-right">
-                    {seam.ease > 0 ? (
-                      <>
-                        eased <Length value={seam.ease} />
-                      </>
-                    ) : Math.abs(walk.difference) > TOL.seam ? (
-                      <Length value={walk.difference} sign />
-                    ) : (
-                      'walks'
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <SeamsTable seams={seams} title={title} />
         )}
         {chart && (
           <p className="mt-4">
@@ -101,5 +69,50 @@ export function SeamsCheck({ contact }: { readonly contact: Contact }) {
         )}
       </div>
     </div>
+  );
+}
+
+function SeamsTable({
+  seams,
+  title,
+}: {
+  readonly seams: readonly ProposedSeam[];
+  readonly title: (id: string) => string;
+}) {
+  return (
+    <table className="w-full max-w-[860px] border-collapse" aria-label="Seams">
+      <thead>
+        <tr className="border-b border-line text-left">
+          <th className="py-2 pr-3">Seam</th>
+          <th className="py-2 pr-3">From</th>
+          <th className="py-2 pr-3">To</th>
+          <th className="py-2 pr-3 text-right">Lengths</th>
+          <th className="py-2 text-right">Difference</th>
+        </tr>
+      </thead>
+      <tbody>
+        {seams.map(({ seam, walk }) => (
+          <tr key={seam.id} className="border-b border-line">
+            <td className="py-2 pr-3 font-bold">{seam.id}</td>
+            <td className="py-2 pr-3">{title(seam.first.piece)}</td>
+            <td className="py-2 pr-3">{title(seam.second.piece)}</td>
+            <td className="py-2 pr-3 text-right">
+              <Length bare value={walk.first.length} /> and <Length value={walk.second.length} />
+            </td>
+            <td className="py-2 text-right">
+              {seam.ease > 0 ? (
+                <>
+                  eased <Length value={seam.ease} />
+                </>
+              ) : Math.abs(walk.difference) > TOL.seam ? (
+                <Length value={walk.difference} sign />
+              ) : (
+                'walks'
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

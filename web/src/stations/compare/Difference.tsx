@@ -1,0 +1,6 @@
+import { TOL } from '@ample/core/units';
+import { Length } from '../../shared/parts.tsx';
+
+export function Difference({ value }: { readonly value: number }) {
+  return Math.abs(value) < TOL.seam ? 'nothing' : <Length bare value={value} sign />;
+}
