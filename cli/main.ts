@@ -1,5 +1,6 @@
 import { parseArgs } from 'node:util';
 import { isMainThread } from 'node:worker_threads';
+import { ENGLISHES, speakEnglish, type English } from '@ample/core/speech';
 import type { Result } from '@ample/core/units';
 import { isSample, SAMPLE_IDS } from '@ample/core/blocks';
 import {
@@ -40,7 +41,8 @@ const USAGE = `usage:
   ample bring <file.pdf|svg|dxf> [--out DIR] [--despite-faults]
   ample bring <file.pdf|svg|dxf> --take [--size N] [--allowance MM] [--out DIR] [--despite-faults]
   ample alter <job.json> [--out DIR] [--formats pdf,svg,dxf,csv,json] [--paper a4|letter|a3|tabloid|a0|roll]
-        [--patches] [--apart] [--lines cutting,seam,original,added,marks,words,patch] [--despite-faults]`;
+        [--patches] [--apart] [--lines cutting,seam,original,added,marks,words,patch] [--despite-faults]
+All take --english british|american (toile, centre or muslin, center).`;
 
 /** What a command leaves: its exit code, and what it says on standard output and standard error. */
 interface Answer {
@@ -73,12 +75,15 @@ export async function main(argv: readonly string[], today: string): Promise<Answ
         lines: { type: 'string' },
         open: { type: 'boolean', default: false },
         'one-way': { type: 'boolean', default: false },
+        english: { type: 'string', default: 'british' },
       },
     });
   } catch (error) {
     return { ...usage, err: `${error instanceof Error ? error.message : ''}\n${USAGE}\n` };
   }
   const { positionals, values } = parsed;
+  if (!Object.hasOwn(ENGLISHES, values.english)) return usage;
+  speakEnglish(values.english as English);
   const [command, argument, extra] = positionals;
   if (!command || extra !== undefined || (argument === undefined) !== (command === 'alterations')) return usage;
   if (command === 'alter') return alterCommand(argument ?? '', values, today, usage);

@@ -178,21 +178,40 @@ test('an address that is not there leads back to the rail', async ({ page }) => 
   await expect(page.getByRole('link', { name: /Ines Hollow/ })).toBeVisible();
 });
 
-for (const [locale, unit] of [
-  ['en-US', 'inches'],
-  ['en-GB', 'centimetres'],
-  ['de-DE', 'centimetres'],
+for (const [locale, unit, other] of [
+  ['en-US', 'inches', 'centimeters'],
+  ['en-GB', 'centimetres', 'inches'],
+  ['de-DE', 'centimetres', 'inches'],
 ] as const)
   test.describe(`a browser in ${locale}`, () => {
     test.use({ locale });
     test(`starts in ${unit}, and keeps what was chosen`, async ({ page }) => {
       await page.goto('/');
       await page.getByRole('button', { name: `Units: ${unit}` }).click();
-      const other = unit === 'inches' ? 'centimetres' : 'inches';
       await page.reload();
       await expect(page.getByRole('button', { name: `Units: ${other}` })).toBeVisible();
     });
   });
+
+test.describe('two Englishes', () => {
+  test.use({ locale: 'en-US' });
+  test('by the language of the browser, and by choice', async ({ page }) => {
+    await openMarit(page, 'body');
+    await expect(page.getByRole('link', { name: /Muslin/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /measured [A-Z][a-z]+ \d+, \d{4}/ })).toBeVisible();
+    await page.keyboard.press('?');
+    await page.getByRole('radio', { name: /British/ }).click();
+    await expect(page.getByRole('link', { name: /Toile/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /measured \d+ [A-Z][a-z]+ \d{4}/ })).toBeVisible();
+    // Units are a choice of their own and stay.
+    await expect(page.getByRole('button', { name: 'Units: inches. Switch.' })).toBeVisible();
+    await page.keyboard.press('?');
+    await page.getByRole('radio', { name: /American/ }).click();
+    await page.getByRole('link', { name: /Muslin/ }).click();
+    await expect(page.getByRole('heading', { name: 'Muslin', exact: true })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'New muslin' })).toBeVisible();
+  });
+});
 
 test('a station that cannot be fetched leaves the rest standing, and can be loaded again', async ({ page }) => {
   test.info().annotations.push({ type: 'part taken away' });

@@ -19,9 +19,9 @@ const EVERY = ['core/alterations'];
 export const MUTATIONS: readonly Mutation[] = [
   // Seven that once lived.
   at(
-    'core/paper/slash/slash.ts',
-    'at_ - before - (cutFrom[i] ?? 0)',
-    'at_ - before + (cutFrom[i] ?? 0)',
+    'core/paper/slash/moveOutline.ts',
+    'at - before - nth(moved.cutFrom, i)',
+    'at - before + nth(moved.cutFrom, i)',
     'core/paper/slash',
   ),
   at(
@@ -36,7 +36,7 @@ export const MUTATIONS: readonly Mutation[] = [
   at('core/in/tracing/nest.ts', 'share > 1 / GROWTH && share < GROWTH &&', '', 'core/in/tracing/nest'),
   at('web/src/store/job.ts', 'merge3(was, now, next)', 'merge3(was, next, now)', 'web/src/store'),
   // Paper.
-  at('core/paper/slash/slash.ts', 'after + kept + bridge / 2', 'after + kept', 'core/paper/slash'),
+  at('core/paper/slash/moveOutline.ts', 'after + kept + bridge / 2', 'after + kept', 'core/paper/slash'),
   at(`${TRUING}/carry.ts`, 'along <= first + by ?', 'along <= first ?', TRUING),
   at(
     `${TRUING}/corner.ts`,

@@ -1,3 +1,4 @@
+export * from './english.ts';
 export * from './speaker.ts';
 export * from './words.ts';
 export * from './sample.ts';

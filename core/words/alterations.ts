@@ -1,6 +1,7 @@
 import type { Family } from '../alterations/index.ts';
 import { NAMES, WHY } from '../alterations/words.ts';
 import type { AlterationName } from '../speech/index.ts';
+import { inWords } from '../speech/index.ts';
 
 /** Names of all alterations, by id. */
 export const ALTERATION_WORDS: Readonly<Record<string, AlterationName>> = NAMES;
@@ -21,7 +22,7 @@ export const FAMILY_WORDS: Readonly<Record<Family, string>> = {
 /** The ways on when one dart would take too much. */
 export const WAY_WORDS: Readonly<
   Record<string, { readonly name: string; readonly about: string; readonly cannot: string }>
-> = {
+> = inWords({
   split: {
     name: 'Two darts',
     about: 'Half of the dart is turned to a place beside it.',
@@ -57,7 +58,7 @@ export const WAY_WORDS: Readonly<
     about: 'The dart is closed as far as it goes; what is left over stays as ease.',
     cannot: '',
   },
-};
+});
 
 /** What an alteration is called, with the direction of its amount where it has one. */
 export const alterationName = (id: string, amount: unknown = null): string =>

@@ -2,12 +2,12 @@ import type { Change, Difference, Evidence } from '../fitting/toile/index.ts';
 import { formatLength } from '../units/index.ts';
 import { alterationName } from './alterations.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
-import { speaker, type Data, type Sentence, type Units } from '../speech/index.ts';
+import { speaker, type Data, type Sentence, type Units, en, inWords } from '../speech/index.ts';
 
 /** Causes by id: what the body differs by, and the test that tells it from its neighbours. */
 export const CAUSE_WORDS: Readonly<
   Record<string, { readonly name: string; readonly test: string; readonly advice?: string }>
-> = {
+> = inWords({
   'fuller-bust': {
     name: 'A fuller bust than the draft',
     test: 'Open the side seam under the arm: if the drag lines go and the hem drops level, the front was short of room over the bust.',
@@ -127,7 +127,7 @@ export const CAUSE_WORDS: Readonly<
     name: 'A wider neck than the draft',
     test: 'Clip the neck allowance: if it relaxes, draw the neckline where the clips end.',
   },
-};
+});
 
 export const GRADE_WORDS = { likely: 'Likely', possible: 'Possible', doubtful: 'Doubtful' } as const;
 
@@ -253,9 +253,9 @@ const AGAIN: Readonly<Record<string, Sentence>> = {
     `${MEASUREMENT_WORDS[s.text('key') as keyof typeof MEASUREMENT_WORDS].name} has changed by ${s.signed('by')} since. The amounts here are those of the master; take them from the sums again where they depend on it.`,
   'again.old': (s) =>
     `The body was measured ${s.num('months')} months ago. Take bust, waist and hip again before you cut.`,
-  'again.never': () => 'The master was not found right at a fitting. Sew another toile, or leave room to fit by.',
+  'again.never': () => en`The master was not found right at a fitting. Sew another toile, or leave room to fit by.`,
   'again.left': (s) =>
-    `${s.text('count')} ${s.noun('count', 'thing was', 'things were')} still open at the fitting of ${s.text('date')}. Look at the Toile station of that job.`,
+    en`${s.text('count')} ${s.noun('count', 'thing was', 'things were')} still open at the fitting of ${s.text('date')}. Look at the Toile station of that job.`,
 };
 export const AGAIN_WORDS = AGAIN;
 export const sayAgain = (c: { readonly code: string; readonly data: Data }, units: Units): string =>

@@ -6,7 +6,7 @@ import type { Solution, Unreached } from '../fitting/solve/index.ts';
 import { formatLength, TOL } from '../units/index.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import { ALTERATION_WORDS } from './alterations.ts';
-import { counted, type Speaker, speaker, type Units } from '../speech/index.ts';
+import { counted, type Speaker, speaker, type Units, en, inWords } from '../speech/index.ts';
 
 /** What an ease is remembered for. */
 export const GARMENT_WORDS: Readonly<Record<Garment, string>> = {
@@ -42,7 +42,7 @@ export function sayShare({ parts, why }: Share): string {
 }
 
 /** Where to lay the tape on a paper piece for a flat measurement; on the seam line, never the cutting line. */
-const WHERE: Readonly<Partial<Record<MeasurementKey, string>>> = {
+const WHERE: Readonly<Partial<Record<MeasurementKey, string>>> = inWords({
   fullBust:
     'From the centre through the bust point to the side, and across the back level with it, a finger on each dart; added up and doubled.',
   underbust: 'Across front and back a hand below the bust line, darts folded shut; added up and doubled.',
@@ -69,7 +69,7 @@ const WHERE: Readonly<Partial<Record<MeasurementKey, string>>> = {
   wrist: 'Along the hem of the sleeve.',
   shoulderToWrist: 'From the top of the sleeve cap straight down to the hem.',
   skirtLength: 'Down the centre front of the skirt from waist to hem.',
-};
+});
 export const whereFlat = (key: MeasurementKey): string =>
   WHERE[key] ?? `Measure ${MEASUREMENT_WORDS[key].name.toLowerCase()} on the pieces, on the seam lines.`;
 
@@ -196,7 +196,7 @@ const CHART: Readonly<Record<ChartProblemCode, (s: Speaker) => string>> = {
   'chart-looks-like-inches': (s) =>
     `${measured(s)} starts at ${s.len('first')}, which is very little. Was the chart in inches?`,
   'chart-looks-like-cm': (s) =>
-    `${measured(s)} starts at ${s.len('first')}, which is very much. Was the chart in centimetres?`,
+    en`${measured(s)} starts at ${s.len('first')}, which is very much. Was the chart in centimetres?`,
   'chart-out-of-order': (s) =>
     `${measured(s)}, size ${s.text('size')}: ${s.len('value')} is less than ${s.len('more')} of size ${s.text('before')} before it. Check both cells.`,
   'chart-impossible': (s) =>

@@ -3,6 +3,7 @@ import type { RefusalCode } from '../units/index.ts';
 import type { FaultCode } from '../paper/guard/index.ts';
 import { FAULT_TEXT } from './faults.ts';
 import type { Sentence } from '../speech/index.ts';
+import { en } from '../speech/index.ts';
 
 /** Why a document was not taken; a backup says so of each of its own. */
 const DOCUMENT_WORDS = {
@@ -23,7 +24,7 @@ export const ERROR_WORDS = {
   'length-unreadable': (s) => `“${s.text('text')}” is not a length. Type it like 92.5, 92,5 cm, 36 1/2 or 3/8.`,
   'length-zero-denominator': (s) => `“${s.text('text')}” divides by nothing. Type a fraction such as 3/8.`,
   'front-not-found': () => 'This pattern has no front piece. Mark one piece as the front.',
-  'centre-front-missing': (s) => `“${s.text('piece')}” has no centre front edge. Name that edge before altering.`,
+  'centre-front-missing': (s) => en`“${s.text('piece')}” has no centre front edge. Name that edge before altering.`,
   'armhole-missing': (s) => `“${s.text('piece')}” has no armhole edge to hinge on. Name that edge before altering.`,
   'raglan-missing': (s) => `“${s.text('piece')}” has no raglan seam to hinge on. Name that edge before altering.`,
   'underarm-missing': (s) => `“${s.text('piece')}” has no underarm curve to hinge on: its sleeve is not cut on.`,
@@ -83,7 +84,7 @@ export const ERROR_WORDS = {
   'hinge-below-bust-point': (s) =>
     `The hinge lies below the bust point of “${s.text('piece')}”. Move it up the armhole.`,
   'spread-beyond-reach': (s) =>
-    `A spread of ${s.len('wanted')} on each half is beyond the reach of this hinge (${s.len('reach')}). Move the hinge towards the side, or spread less.`,
+    en`A spread of ${s.len('wanted')} on each half is beyond the reach of this hinge (${s.len('reach')}). Move the hinge towards the side, or spread less.`,
   'overlap-larger-than-dart': (s) =>
     `Overlapping by ${s.len('wanted')} on each half would close the ${s.text('dart') || 'side'} dart altogether; it allows ${s.len('most')}. Lap that much and take the rest in at the side seams, or start from a smaller size.`,
   'line-misses-hem': (s) =>
@@ -158,7 +159,7 @@ export const ERROR_WORDS = {
   'window-merged': (s) =>
     `Another window has changed this job too, at ${s.text('time')}. Both changes are kept; undo starts afresh.`,
   'window-clash': (s) =>
-    `Another window has changed the same thing, at ${s.text('time')}. Yours stands; the other’s is kept beside it: a plan under Toile, Versions, measurements as a set of their own, words in the notes. Undo starts afresh.`,
+    en`Another window has changed the same thing, at ${s.text('time')}. Yours stands; the other’s is kept beside it: a plan under Toile, Versions, measurements as a set of their own, words in the notes. Undo starts afresh.`,
   'window-adopted': (s) =>
     `Another window has changed this job, at ${s.text('time')}. You see it as it now stands; undo starts afresh.`,
   'photo-not-a-picture': (s) => `“${s.text('name')}” is not a picture that can be read. Take a JPEG, PNG or WebP.`,
@@ -196,7 +197,7 @@ export const ERROR_WORDS = {
   'shoulder-seam-missing': () =>
     'No shoulder seam runs from neck to armhole between one front and one back. This way of altering needs one.',
   'shoulder-in-sleeve': () =>
-    'A raglan carries the shoulder in its sleeve, where no seam could be moved: a narrow shoulder changes nothing in these pieces. Where the sleeve stands off in the toile, pinch it out across the top of the sleeve there.',
+    en`A raglan carries the shoulder in its sleeve, where no seam could be moved: a narrow shoulder changes nothing in these pieces. Where the sleeve stands off in the toile, pinch it out across the top of the sleeve there.`,
   'shoulder-too-short': (s) =>
     `The shoulder (${s.len('length')}) cannot be changed by ${s.len('by')} about a pin on the armhole. Take less, or redraw it.`,
   'shoulder-too-steep': (s) => `A shoulder cannot drop by ${s.len('by')} over its own length. Take less.`,
@@ -213,7 +214,7 @@ export const ERROR_WORDS = {
     `A line at that height does not run across “${s.text('piece')}” from one seam to another. Place it elsewhere.`,
   'wedge-too-large': (s) => `${s.len('by')} is too much for this width; ${s.len('most')} is the most. Take less.`,
   'panels-on-fold': (s) =>
-    `“${s.text('piece')}” lies on the fold and is sewn to side panels: drawn straight again it would widen the neckline or the shoulder. Give it a seam at the centre back first.`,
+    en`“${s.text('piece')}” lies on the fold and is sewn to side panels: drawn straight again it would widen the neckline or the shoulder. Give it a seam at the centre back first.`,
   'no-line-here': () => 'None of the pieces reaches that level. Choose another line.',
   'no-nest': () => 'The pattern has only one size here. Use “Wider at waist and hip” instead.',
   'size-not-in-nest': (s) => `The pattern has no pieces in size “${s.text('size')}”. Choose one it has.`,
@@ -226,7 +227,7 @@ export const ERROR_WORDS = {
   'neck-missing': (s) => `“${s.text('piece')}” has no neckline.`,
   'neck-too-wide': (s) => `The neckline can begin ${s.len('most')} farther out at most, not ${s.len('wanted')}.`,
   'centre-is-fold': (s) =>
-    `The centre of “${s.text('piece')}” is a fold: there is no seam to pin out. Use the shoulders.`,
+    en`The centre of “${s.text('piece')}” is a fold: there is no seam to pin out. Use the shoulders.`,
   'band-not-found': () => 'There is no band among the pieces.',
   'band-too-narrow': (s) => `The band can lose ${s.len('most')} at most, not ${s.len('wanted')}.`,
   'edge-not-found': () => 'No piece has such an edge.',
@@ -236,11 +237,11 @@ export const ERROR_WORDS = {
   'step-makes-fault': (s) =>
     `This step was not carried out, and the pieces stay as they were: ${FAULT_TEXT[s.text('fault') as FaultCode]?.(s) ?? s.text('fault')} Take less, put its lines elsewhere, or choose another way.`,
   'piece-is-whole': (s) =>
-    `“${s.text('piece')}” is drawn opened out, both sides in one. Alterations are worked out on half a piece: draw it along its centre line, on the fold, and name that edge.`,
+    en`“${s.text('piece')}” is drawn opened out, both sides in one. Alterations are worked out on half a piece: draw it along its centre line, on the fold, and name that edge.`,
   'beyond-centre-changed': (s) =>
-    `Extension and facing are cut in one with “${s.text('piece')}” and fold back along a straight centre; this step would leave none. Put the dart or the line elsewhere.`,
+    en`Extension and facing are cut in one with “${s.text('piece')}” and fold back along a straight centre; this step would leave none. Put the dart or the line elsewhere.`,
   'centre-not-inside': (s) =>
-    `“${s.text('piece')}” cannot be parted there: the centre line must cross the neckline and the lower edge only, clear of darts. Take another distance.`,
+    en`“${s.text('piece')}” cannot be parted there: the centre line must cross the neckline and the lower edge only, clear of darts. Take another distance.`,
   'step-failed': () =>
     'This step could not be carried out on these pieces, and they stay as they were. Take another amount or another way; the rest of the plan goes on.',
   'pieces-not-fit': (s) =>
@@ -259,7 +260,7 @@ const PROBLEMS: Readonly<Record<ProblemCode, Sentence>> = {
   'outline-open': (s) =>
     `the outline of “${s.text('piece')}” is not closed: “${s.text('edge')}” ends ${s.len('gap')} away from “${s.text('next')}”.`,
   'beyond-off-centre': (s) =>
-    `extension and facing of “${s.text('piece')}” do not meet its centre at “${s.text('edge')}”.`,
+    en`extension and facing of “${s.text('piece')}” do not meet its centre at “${s.text('edge')}”.`,
   'outline-crosses': (s) => `the outline of “${s.text('piece')}” crosses itself.`,
   'outline-anticlockwise': (s) => `the outline of “${s.text('piece')}” runs the wrong way round.`,
   'edge-repeated': (s) => `“${s.text('piece')}” has two edges called “${s.text('edge')}”.`,

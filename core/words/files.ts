@@ -4,6 +4,7 @@ import type { Coded, Refusal, RefusalCode } from '../units/index.ts';
 import { ERROR_WORDS, PROBLEM_WORDS } from './errors.ts';
 import { sentence } from './refusal.ts';
 import type { Sentence, Units } from '../speech/index.ts';
+import { en } from '../speech/index.ts';
 
 const place: Sentence = (s) => `${s.len('x')} from the left and ${s.len('y')} from the top`;
 const times = (n: string): string => (n === '1' ? 'once' : `${n} times`);
@@ -21,7 +22,7 @@ export const FILE_WORDS = {
   'pieces-not-read': (s) =>
     `The pieces could not be read all at once (${s.text('detail')}). Pick them one by one instead.`,
   'fold-no-centre': () =>
-    'No straight centre was found that could lie on the fold. Put the piece right by hand: click its edge and say that it is the fold.',
+    en`No straight centre was found that could lie on the fold. Put the piece right by hand: click its edge and say that it is the fold.`,
   'file-no-piece': () =>
     'No closed outline of a piece was found in this file. Look at its pages and outlines with “bring” alone.',
   'file-no-size': (s) => `The file has no size ${s.text('size')}. It has ${s.text('sizes')}.`,
@@ -110,11 +111,11 @@ const NOTES: Readonly<Record<TraceNote['code'], Sentence>> = {
   'no-bust-point': () => 'The bust point is not known yet. Place it: bust alterations need it.',
   'looks-whole': () => 'The piece is the same on both sides: it is a whole one, not a half.',
   'centre-found': (s) =>
-    `Two lines run beside the outer edge: the fold ${s.len('fold')} and the centre ${s.len('centre')} inside it. What lies beyond the centre is taken for extension and facing, and is not measured.`,
+    en`Two lines run beside the outer edge: the fold ${s.len('fold')} and the centre ${s.len('centre')} inside it. What lies beyond the centre is taken for extension and facing, and is not measured.`,
   'centre-or-fold': (s) =>
-    `A line runs ${s.len('inside')} inside the outer edge. If it is the centre, say so under “Where the centre lies”: girths are measured from there.`,
+    en`A line runs ${s.len('inside')} inside the outer edge. If it is the centre, say so under “Where the centre lies”: girths are measured from there.`,
   'centre-not-inside': () =>
-    'The piece cannot be parted at that centre: the line must cross the neckline and the lower edge only, clear of darts. The outer edge is taken for the centre.',
+    en`The piece cannot be parted at that centre: the line must cross the neckline and the lower edge only, clear of darts. The outer edge is taken for the centre.`,
 };
 export const sayTraceNote = (n: TraceNote, units: Units): string => sentence(NOTES, n.code, n.data, units);
 

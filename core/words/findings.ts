@@ -1,6 +1,7 @@
 import type { FindingCode } from '../paper/truing/index.ts';
 import { FAULT_WORDS_ALONE } from './faults.ts';
 import type { Sentence } from '../speech/index.ts';
+import { en } from '../speech/index.ts';
 
 /** What was found on the table, and what to do about it. */
 export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
@@ -18,13 +19,13 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
   'dart-past-bust-point': (s) =>
     `The ${s.text('dart')} dart reaches ${s.len('by')} past the bust point. Bring its tip back.`,
   'corner-not-square': (s) =>
-    `The corner at the ${s.text('where')} is ${s.num('angle', 1)}°; on a centre line it must be square, or the two halves meet in a point.`,
+    en`The corner at the ${s.text('where')} is ${s.num('angle', 1)}°; on a centre line it must be square, or the two halves meet in a point.`,
   'centre-not-straight': (s) => `The fold is not straight: ${s.len('by')} longer than a straight line.`,
   'notches-differ': (s) => `The notches of the ${s.text('kind')} seam are ${s.len('by')} apart.`,
   'large-spread': (s) =>
     `A spread of ${s.len('s')} on each half makes a dart too big for one. Ways on: two darts, a cut-away dart, the change in two steps, or a princess line; each is one step on the plan.`,
   'small-amount': (s) =>
-    `A change of ${s.len('total')} over the whole front is small; many would leave the pattern alone and look at the toile first.`,
+    en`A change of ${s.len('total')} over the whole front is small; many would leave the pattern alone and look at the toile first.`,
   'tip-moved': (s) =>
     `The tip of the ${s.text('dart')} dart was moved ${s.len('by')} sideways so that both legs are equal.`,
   'waist-grew': (s) =>
@@ -47,12 +48,12 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
       ? `${s.text('name')} has to follow: the seam its opening is sewn into has changed by ${s.len('by')}, and nothing has been done to it yet.`
       : `${s.text('name')} has to follow: its ${s.text('kind')} seam is ${s.len('second')} against ${s.len('first')}${s.text('touched') === '1' ? '' : ', and nothing has been done to it yet'}.`,
   'swayback-large': (s) =>
-    `${s.len('by')} at the centre back is much for a swayback. The back is likely too long as well: shorten all round first, and fold out what is left.`,
+    en`${s.len('by')} at the centre back is much for a swayback. The back is likely too long as well: shorten all round first, and fold out what is left.`,
   'cap-follows': (s) =>
     `The armholes together are ${s.signed('by')} different: the sleeve cap has to change by as much.`,
   'band-follows': (s) => `The neckline is ${s.signed('by')} different: the band has to follow.`,
   'halves-differ': (s) =>
-    `Left and right of ${s.text('name')} miss each other by ${s.len('by')} at the centre. Draw the hem or neck across from one half to the other.`,
+    en`Left and right of ${s.text('name')} miss each other by ${s.len('by')} at the centre. Draw the hem or neck across from one half to the other.`,
   'drafted-seam-differs': (s) =>
     `As drafted, the ${s.text('kind')} seam is ${s.len('first')} on ${s.text('name')} and ${s.len('second')} on ${s.text('other')}${s.text('ease') === '0' ? '' : `, where ${s.signed('ease')} is meant`}: ${s.signed('by')} that nothing explains. If it is meant to be eased in there, leave it; if not, look at the two edges before you alter anything.`,
   'grain-turned': (s) =>

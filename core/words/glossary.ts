@@ -1,10 +1,12 @@
+import { inWords } from '../speech/index.ts';
+
 /** One word, one meaning: what the app, the paper, the terminal and the code call things. */
 export interface Term {
   readonly term: string;
   readonly meaning: string;
 }
 
-export const GLOSSARY: readonly Term[] = [
+export const GLOSSARY: readonly Term[] = inWords([
   { term: 'allowance', meaning: 'Paper and cloth beyond the seam line, to sew and to let out by.' },
   { term: 'alteration', meaning: 'A change to the paper pattern that makes it fit one body; a step of the plan.' },
   { term: 'apex', meaning: 'The fullest place of a princess seam; on a front without one it is the bust point.' },
@@ -44,4 +46,4 @@ export const GLOSSARY: readonly Term[] = [
   { term: 'true', meaning: 'To redraw lines after paper has moved, so that seams match and curves run on.' },
   { term: 'walk', meaning: 'To lay one seam line along another, a little at a time, to see whether they match.' },
   { term: 'worksheet', meaning: 'Body and ease against the pattern, measurement by measurement, with the difference.' },
-];
+]);

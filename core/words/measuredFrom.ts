@@ -1,7 +1,7 @@
 import { underarmDropOf } from '../fitting/fit/index.ts';
 import { buttonsOf, neckAway, type Pattern, type Piece } from '../pattern/index.ts';
 import { ADVICE, formatLength } from '../units/index.ts';
-import { counted, type Units } from '../speech/index.ts';
+import { counted, type Units, en } from '../speech/index.ts';
 
 /**
  * Where the body lies in the pieces of a size, as far as it lies elsewhere than their edges: the neck inside a neckline,
@@ -35,7 +35,7 @@ function sayNeck(front: Piece | undefined, back: Piece | undefined, { unit, frac
 }
 
 const sayCentre = (p: Piece): string =>
-  `The centre of “${p.name}” lies inside the paper: girths are measured from there. Extension and facing beyond it go along with every step.`;
+  en`The centre of “${p.name}” lies inside the paper: girths are measured from there. Extension and facing beyond it go along with every step.`;
 
 function sayButtons(piece: Piece, { unit, fraction }: Units): readonly string[] {
   const at = buttonsOf(piece);
@@ -55,7 +55,7 @@ function sayButtons(piece: Piece, { unit, fraction }: Units): readonly string[] 
     ...(buttons.atWaist ? ['one at the waist'] : []),
   ];
   const where = places.length === 0 ? '' : `, ${places.join(' and ')}`;
-  return [`${counted(at.length, 'button')} on the centre${apart}${where}; they follow when lengths change.`];
+  return [en`${counted(at.length, 'button')} on the centre${apart}${where}; they follow when lengths change.`];
 }
 
 function sayUnderarm(pattern: Pattern, size: string | null, pieces: readonly Piece[], units: Units): readonly string[] {

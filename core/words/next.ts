@@ -1,7 +1,8 @@
 import type { NextAction } from '../fitting/toile/index.ts';
+import { inWords } from '../speech/index.ts';
 
 /** What comes next in a job. By itself, so that the rail need not load every other sentence. */
-export const NEXT_WORDS: Readonly<Record<NextAction['code'], string>> = {
+export const NEXT_WORDS: Readonly<Record<NextAction['code'], string>> = inWords({
   'next.measure': 'Measure the body',
   'next.size': 'See the size, plan the changes',
   'next.table': 'Carry out the plan, sew a toile',
@@ -11,4 +12,4 @@ export const NEXT_WORDS: Readonly<Record<NextAction['code'], string>> = {
   'next.cut': 'Print and cut the good cloth',
   'next.again': 'Finished: make it again',
   'next.master': 'Look over what to check again',
-};
+});

@@ -1,8 +1,9 @@
 import type { Dart, EdgeRole, SnapKind } from '../pattern/index.ts';
+import { inWords } from '../speech/index.ts';
 
 export * from './alterations.ts';
 
-export const PARAM_WORDS: Readonly<Record<string, string>> = {
+export const PARAM_WORDS: Readonly<Record<string, string>> = inWords({
   total: 'Amount over the whole front',
   whose: 'Bust point from',
   bustPoint: 'Bust point',
@@ -55,9 +56,9 @@ export const PARAM_WORDS: Readonly<Record<string, string>> = {
   wide: 'Wider at the shoulder by',
   out: 'Farther out by',
   edge: 'Along',
-};
+});
 
-export const CHOICE_WORDS: Readonly<Record<string, string>> = {
+export const CHOICE_WORDS: Readonly<Record<string, string>> = inWords({
   'whose.wearer': 'the wearer',
   'whose.waist': 'the wearer, from the waist up',
   'whose.pattern': 'the pattern’s mark',
@@ -134,7 +135,7 @@ export const CHOICE_WORDS: Readonly<Record<string, string>> = {
   'waistWidth.straight': 'as drafted, straight side',
   'waistWidth.curved': 'as drafted, curved side',
   'waistWidth.keep': 'leave the change in',
-};
+});
 
 export const SEAM_WORDS: Readonly<Record<string, string>> = {
   shoulder: 'Shoulder seam',
@@ -169,7 +170,7 @@ export const GRIP_WORDS: Readonly<Record<string, string>> = {
 };
 
 /** Names of edges by their role, as a sewist says them. */
-export const ROLE_WORDS: Readonly<Record<EdgeRole, string>> = {
+export const ROLE_WORDS: Readonly<Record<EdgeRole, string>> = inWords({
   centreFront: 'centre front',
   centreBack: 'centre back',
   neck: 'neck',
@@ -185,7 +186,7 @@ export const ROLE_WORDS: Readonly<Record<EdgeRole, string>> = {
   cap: 'cap',
   dart: 'dart',
   other: 'edge',
-};
+});
 
 /** What a drag was drawn to. */
 export function saySnap(snap: { readonly kind: SnapKind; readonly role?: EdgeRole }): string {

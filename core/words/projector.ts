@@ -2,11 +2,12 @@ import { CONTRADICTION_MOST, SKEW_MOST, type Calibrated, type CalibrateError } f
 import type { Refusal } from '../units/index.ts';
 import { sentence } from './refusal.ts';
 import type { Sentence, Units } from '../speech/index.ts';
+import { en } from '../speech/index.ts';
 
 export const CALIBRATE_WORDS: Readonly<Record<CalibrateError, Sentence>> = {
   'square-unread': () => 'Measure the square both ways on the table and type both readings.',
   'square-unlikely': (s) =>
-    `No projector throws this square ${s.len('across')} by ${s.len('down')} large. Is it centimetres or inches? Measure again and type the readings with their unit.`,
+    en`No projector throws this square ${s.len('across')} by ${s.len('down')} large. Is it centimetres or inches? Measure again and type the readings with their unit.`,
   'square-uneven': (s) =>
     `${s.len('across')} across and ${s.len('down')} down differ by more than a projector stretches. Measure both sides again.`,
 };
@@ -22,7 +23,7 @@ export function sayStand({ skew, contradiction }: Calibrated): readonly string[]
     );
   else if (skew !== null && Math.abs(skew) > SKEW_MOST)
     out.push(
-      `The picture leans ${Math.abs(skew).toFixed(1)}° from square. Turn the projector until both diagonals are the same, then measure again; pieces cut now would be ${(1000 * Math.tan((Math.abs(skew) * Math.PI) / 180)).toFixed(0)} mm out on a metre.`,
+      en`The picture leans ${Math.abs(skew).toFixed(1)}° from square. Turn the projector until both diagonals are the same, then measure again; pieces cut now would be ${(1000 * Math.tan((Math.abs(skew) * Math.PI) / 180)).toFixed(0)} mm out on a metre.`,
     );
   return out;
 }

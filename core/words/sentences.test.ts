@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { sampleSpeaker, type Sentence } from '../speech/index.ts';
+import { sampleSpeaker, speakEnglish, type Sentence } from '../speech/index.ts';
 import * as words from './index.ts';
 
 /** Every sentence of every table the words export, with the name of the table and its code. */
@@ -53,6 +53,26 @@ describe('every sentence', () => {
       .flatMap(([table, value]) => plain(value, table))
       .flatMap(([path, text]) => (fault.test(text) ? [`${path}: ${text}`] : []));
     expect([...new Set([...faulty, ...named])]).toEqual([]);
+  });
+
+  it('is said in American without a British word', () => {
+    const british = /\b(?:toile|centre|metre|centimetre|millimetre|colour|grey|neighbour|towards|levelled)s?\b/i;
+    // Codes before the colon are no words of a sentence.
+    const isBritish = (line: string): boolean => british.test(line.slice(line.indexOf(': ')));
+    const all = (): readonly string[] => [
+      ...found.map(([name, say]) => `${name}: ${say(sampleSpeaker({ unit: 'in', fraction: 8 }))}`),
+      ...Object.entries(words)
+        .filter(([table]) => table !== 'ENGLISHES')
+        .flatMap(([table, value]) => plain(value, table))
+        .map(([path, text]) => `${path.split(' ')[0]}: ${text}`),
+    ];
+    try {
+      expect(all().filter(isBritish).length).toBeGreaterThan(50);
+      speakEnglish('american');
+      expect(all().filter(isBritish)).toEqual([]);
+    } finally {
+      speakEnglish('british');
+    }
   });
 
   it('is a sentence: it begins with a capital, a figure or a quotation, and ends with a stop', () => {

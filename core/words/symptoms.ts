@@ -1,8 +1,9 @@
 import type { SymptomId, TissueCheckId, View, Zone } from '../fitting/fit/index.ts';
 import type { FollowUp } from '../documents/schema.ts';
+import { inWords } from '../speech/index.ts';
 
 /** What a fitting may show, as one says it; `pin` is what its amount counts. */
-export const SYMPTOM_WORDS: Readonly<Record<SymptomId, { readonly name: string; readonly pin: string }>> = {
+export const SYMPTOM_WORDS: Readonly<Record<SymptomId, { readonly name: string; readonly pin: string }>> = inWords({
   'neck-gapes': { name: 'The neckline gapes in front', pin: 'pinned out at the neckline, both sides together' },
   'neck-tight': { name: 'The neckline is tight', pin: 'still missing around the neck' },
   'neck-pulls-back': {
@@ -47,7 +48,7 @@ export const SYMPTOM_WORDS: Readonly<Record<SymptomId, { readonly name: string; 
   'hem-rises-back': { name: 'The hem rises at the back', pin: 'how much higher than at the side' },
   'sleeve-binds': { name: 'The sleeve binds when the arms come forward', pin: 'still missing' },
   'sleeve-tight': { name: 'The sleeve is tight around the upper arm', pin: 'still missing around the arm' },
-};
+});
 
 export const ZONE_WORDS: Readonly<Record<Zone, string>> = {
   neck: 'neck',
@@ -76,12 +77,12 @@ export const VERDICT_WORDS = {
   alter: 'To be altered',
   good: 'Right: cut the good cloth',
 } as const;
-export const FITTING_WORDS = { tissue: 'Tissue-fit', toile: 'Toile', garment: 'The garment itself' } as const;
+export const FITTING_WORDS = inWords({ tissue: 'Tissue-fit', toile: 'Toile', garment: 'The garment itself' } as const);
 
 /** The tissue-fit, look by look: how to hold the paper, what lines up, and what to mark where it does not. */
 export const TISSUE_WORDS: Readonly<
   Record<TissueCheckId, { readonly name: string; readonly hold: string; readonly look: string; readonly mark: string }>
-> = {
+> = inWords({
   anchor: {
     name: 'Anchor the paper',
     hold: 'Allowances pinned out of the way, darts pinned shut, side and shoulder pinned. Put the half on and fasten centre front and centre back to a close top with a pin each, or with tape.',
@@ -160,4 +161,4 @@ export const TISSUE_WORDS: Readonly<
     look: 'The side seam hangs straight down, and the lower edge is level.',
     mark: 'Mark where it swings to, and how much the edge rises.',
   },
-};
+});

@@ -81,7 +81,7 @@ describe('what is said', () => {
       }
     expect(Object.keys(STEP_WORDS).filter((c) => !heard.has(c))).toEqual([]);
     // Every example of the catalogue is run: longer than one test usually takes, more so on a busy machine.
-  }, 120_000);
+  }, 600_000);
 
   it('why an alteration suits a pattern, or does not', () => {
     for (const id of SAMPLE_IDS)

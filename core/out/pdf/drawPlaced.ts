@@ -7,6 +7,7 @@ import type { PdfInput, PdfLabel } from './input.ts';
 import type { Layers } from './layers.ts';
 import { nth } from '../../units/index.ts';
 import { COLOURS } from '../colours.ts';
+import { en } from '../../speech/index.ts';
 
 const PAPER_ADDED = COLOURS.insert;
 const CENTRE_DASH = [10, 2, 2, 2];
@@ -90,7 +91,7 @@ function foldWords(c: MmCanvas, drawing: PieceDrawing): void {
     c.doc.restore();
   };
   if (drawing.foldLine) along(drawing.foldLine, 'place on the fold');
-  if (drawing.centreLine) along(drawing.centreLine, drawing.piece.part === 'back' ? 'centre back' : 'centre front');
+  if (drawing.centreLine) along(drawing.centreLine, drawing.piece.part === 'back' ? en`centre back` : en`centre front`);
   for (const fold of drawing.folds) along(fold, 'fold line');
 }
 

@@ -4,6 +4,7 @@ import { nameOnMap } from '../mapNames.ts';
 import { placedAt, type PageMap, type PaperSize } from '../pages.ts';
 import { BLUE, GREY, INK, POINT, type MmCanvas } from './canvas.ts';
 import type { PdfInput } from './input.ts';
+import { en } from '../../speech/index.ts';
 
 /** Side of the test squares, mm. */
 export const TEST_SQUARE = 100;
@@ -39,7 +40,7 @@ export function firstPage(c: MmCanvas, input: PdfInput, paper: PaperSize): void 
     bold: true,
   });
   c.text(
-    'Trim or fold each page along its thin frame at the right and the bottom, lay it over its neighbour so that the joining marks meet, and tape. Close the blade of a rotary cutter when you put it down.',
+    en`Trim or fold each page along its thin frame at the right and the bottom, lay it over its neighbour so that the joining marks meet, and tape. Close the blade of a rotary cutter when you put it down.`,
     beside.x,
     top + 18,
     3.9,

@@ -1,5 +1,7 @@
 import { Dialog } from 'radix-ui';
 import { lazy, Suspense } from 'react';
+import { ENGLISHES, type English } from '@ample/core/speech';
+import { usePrefs } from '../store/prefs.ts';
 import { HOTKEYS, PLACES } from '../lib/hotkeys.ts';
 
 // The words come when Help is opened: the first screen has no need of them.
@@ -34,6 +36,7 @@ export function Help({ open, onClose }: { readonly open: boolean; readonly onClo
               </tbody>
             </table>
           ))}
+          <EnglishChoice />
           <details className="mt-4 border-t border-line pt-3">
             <summary className="link">Glossary</summary>
             <Suspense>
@@ -50,5 +53,30 @@ export function Help({ open, onClose }: { readonly open: boolean; readonly onClo
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>
+  );
+}
+
+/** The page is taken anew, since everything on it is said otherwise; the work is saved as it is on every leaving. */
+function EnglishChoice() {
+  const english = usePrefs((s) => s.english);
+  return (
+    <fieldset className="mt-4 border-t border-line pt-3">
+      <legend className="sr-only">English</legend>
+      {(Object.keys(ENGLISHES) as English[]).map((id) => (
+        <label key={id} className="mr-6 inline-flex min-h-[40px] items-center gap-2">
+          <input
+            type="radio"
+            name="english"
+            className="size-5 accent-carbon"
+            checked={english === id}
+            onChange={() => {
+              usePrefs.setState({ english: id });
+              window.location.reload();
+            }}
+          />
+          {ENGLISHES[id].name}
+        </label>
+      ))}
+    </fieldset>
   );
 }

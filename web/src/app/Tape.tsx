@@ -3,7 +3,7 @@ import { NavLink, useLocation, useParams } from 'react-router';
 import { useDraft } from '../store/draft.ts';
 import { useJob } from '../store/job.ts';
 import { pins, reached } from './progress.ts';
-import { STATIONS } from './stations.ts';
+import { STATIONS, type StationId } from './stations.ts';
 import { COLOURS } from '@ample/core/out';
 
 /** The job's stations along a tape measure. Filled as far as the work has come; a pin with a count asks for attention. */
@@ -38,22 +38,11 @@ function StationOnTape({
   far,
   pinned,
 }: {
-  readonly s:
-    | { readonly id: 'body'; readonly name: 'Body' }
-    | { readonly id: 'pattern'; readonly name: 'Pattern' }
-    | { readonly id: 'size'; readonly name: 'Size' }
-    | { readonly id: 'compare'; readonly name: 'Compare' }
-    | { readonly id: 'plan'; readonly name: 'Plan' }
-    | { readonly id: 'table'; readonly name: 'Table' }
-    | { readonly id: 'check'; readonly name: 'Check' }
-    | { readonly id: 'toile'; readonly name: 'Toile' }
-    | { readonly id: 'print'; readonly name: 'Print' };
+  readonly s: (typeof STATIONS)[number];
   readonly job: string | undefined;
   readonly i: number;
   readonly far: number;
-  readonly pinned: Readonly<
-    Partial<Record<'check' | 'pattern' | 'body' | 'size' | 'toile' | 'compare' | 'plan' | 'table' | 'print', number>>
-  >;
+  readonly pinned: Readonly<Partial<Record<StationId, number>>>;
 }) {
   return (
     <li className="relative min-w-max flex-1 border-r border-ink/60 last:border-r-0">

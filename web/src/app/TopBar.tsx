@@ -8,6 +8,7 @@ import { exportWork } from '../store/export.ts';
 import { saveNow, useJob, useSave } from '../store/job.ts';
 import { redoHere, undoHere, useStationHistory } from '../store/stationHistory.ts';
 import { switchUnits, useUnits } from '../store/prefs.ts';
+import { en } from '@ample/core/speech';
 
 function Saved() {
   const { state, at, trouble } = useSave();
@@ -97,8 +98,8 @@ export function TopBar({ onHelp, onFind }: { readonly onHelp: () => void; readon
       <button
         className="btn num"
         onClick={switchUnits}
-        title="Switch between centimetres and inches (key U)"
-        aria-label={`Units: ${unit === 'cm' ? 'centimetres' : 'inches'}. Switch.`}
+        title={en`Switch between centimetres and inches (key U)`}
+        aria-label={`Units: ${unit === 'cm' ? en`centimetres` : 'inches'}. Switch.`}
       >
         <span className={unit === 'cm' ? 'font-semibold underline underline-offset-4' : 'text-quiet'}>cm</span>
         <span className={unit === 'in' ? 'font-semibold underline underline-offset-4' : 'text-quiet'}>in</span>

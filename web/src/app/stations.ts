@@ -1,3 +1,5 @@
+import { en } from '@ample/core/speech';
+
 /** The stations of a job in the order of the work; the numbers are the keys that go there. */
 export const STATIONS = [
   { id: 'body', name: 'Body' },
@@ -7,7 +9,12 @@ export const STATIONS = [
   { id: 'plan', name: 'Plan' },
   { id: 'table', name: 'Table' },
   { id: 'check', name: 'Check' },
-  { id: 'toile', name: 'Toile' },
+  {
+    id: 'toile',
+    get name() {
+      return en`Toile`;
+    },
+  },
   { id: 'print', name: 'Print' },
 ] as const;
 export type StationId = (typeof STATIONS)[number]['id'];

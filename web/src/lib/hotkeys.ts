@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import { isTyping } from './typing.ts';
+import { inWords } from '@ample/core/speech';
 
 /** Where keys are live; `fields` are seen to by the field, list or handle that has the focus. */
 export const PLACES = {
@@ -20,7 +21,7 @@ export interface Hotkey {
 const ARROWS = ['ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'] as const;
 
 /** Every key there is. The handlers, the help and the finder all read this list. */
-export const HOTKEYS = {
+export const HOTKEYS = inWords({
   station: {
     where: 'anywhere',
     keys: ['1', '2', '3', '4', '5', '6', '7', '8', '9'],
@@ -87,7 +88,7 @@ export const HOTKEYS = {
   thinner: { where: 'projector', keys: ['-'], shown: '−', does: 'thinner lines' },
   middle: { where: 'projector', keys: ['0'], shown: '0', does: 'back to the middle' },
   leave: { where: 'projector', keys: ['Escape'], shown: 'Esc', does: 'leave the projector view' },
-} as const satisfies Readonly<Record<string, Hotkey>>;
+} as const satisfies Readonly<Record<string, Hotkey>>);
 
 export type HotkeyId = keyof typeof HOTKEYS;
 type Actions = Readonly<Partial<Record<HotkeyId, (e: KeyboardEvent) => void>>>;

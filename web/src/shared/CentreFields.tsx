@@ -1,5 +1,6 @@
 import type { CentreInside } from '@ample/core/pattern';
 import { LengthField } from './LengthField.tsx';
+import { en } from '@ample/core/speech';
 
 /** Where the centre lies inside the outer edge of an extension or a facing, and where that folds. */
 export function CentreFields({
@@ -12,7 +13,7 @@ export function CentreFields({
   return (
     <>
       <LengthField
-        label="Centre inside the edge"
+        label={en`Centre inside the edge`}
         value={at.centre}
         min={0}
         max={300}

@@ -2,9 +2,11 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { PaperId } from '@ample/core/out';
 import { USUAL_LINES, type PdfLayer } from '@ample/core/out/pdf';
+import { englishOf, speakEnglish, type English } from '@ample/core/speech';
 import type { Units } from '@ample/core/words';
 
 interface Prefs {
+  readonly english: English;
   readonly units: Units;
   readonly paper: PaperId;
   /** Pieces may be turned a quarter on the paper. */
@@ -45,6 +47,7 @@ export function usualUnit(language = globalThis.navigator?.language ?? ''): 'cm'
 export const usePrefs = create<Prefs>()(
   persist(
     (): Prefs => ({
+      english: englishOf(globalThis.navigator?.language ?? ''),
       units: { unit: usualUnit(), fraction: 8 },
       paper: 'a4',
       turn: false,
@@ -58,6 +61,9 @@ export const usePrefs = create<Prefs>()(
     { name: 'ample-draft.prefs' },
   ),
 );
+
+// Everything said on this page is said in the English chosen last; another one takes the page anew.
+speakEnglish(usePrefs.getState().english);
 
 export const useUnits = (): Units => usePrefs((s) => s.units);
 export const switchUnits = (): void => {

@@ -13,6 +13,7 @@ import {
   type Request,
   type SolveRequest,
 } from './protocol.ts';
+import { spokenEnglish } from '@ample/core/speech';
 
 export type WorkerFactory = () => Worker;
 /** A replay takes milliseconds; one that takes this long will not end. */
@@ -113,7 +114,10 @@ export function draftClient(
 
 /** Makes one PDF; its worker, with the fonts in it, is let go with the file. */
 async function fromPdfWorker(request: Request): Promise<Uint8Array> {
-  const worker = new Worker(new URL('./pdf.worker.ts', import.meta.url), { type: 'module' });
+  const worker = new Worker(new URL('./pdf.worker.ts', import.meta.url), {
+    type: 'module',
+    name: spokenEnglish(),
+  });
   const made = await askOnce(worker, request, 60_000, 'it took longer than a minute');
   worker.terminate();
   return made as Uint8Array;

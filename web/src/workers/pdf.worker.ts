@@ -1,9 +1,13 @@
 import PDFDocument from 'pdfkit';
 import { layPages } from '@ample/core/out';
 import { writePdf, writeRecordPdf, type PdfConstructor } from '@ample/core/out/pdf';
+import { speakEnglish, type English } from '@ample/core/speech';
 import { PROTOCOL, type Reply, type Request } from './protocol.ts';
 
 const bytes = async (url: string): Promise<Uint8Array> => new Uint8Array(await (await fetch(url)).arrayBuffer());
+
+// The page that starts the worker names it by the English it speaks.
+speakEnglish(self.name as English);
 
 /** Makes the pages of a pattern, or the record of a job; used once for each file, then let go. */
 self.onmessage = async (event: MessageEvent<Request>) => {

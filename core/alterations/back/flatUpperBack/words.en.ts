@@ -2,8 +2,9 @@ import type { Words } from '../../../speech/index.ts';
 import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
 import { pin, panels, pinned, falls, seamLine, neckBack, walked } from '../../kit/phrases/back.ts';
 import { same } from '../../kit/phrases/names.ts';
+import { en, inWords } from '../../../speech/index.ts';
 
-export const words = {
+export const words = inWords({
   names: {
     'flat-upper-back': same(
       'Flat upper back',
@@ -16,13 +17,13 @@ export const words = {
   },
   steps: {
     'flatBack.mark': (s) =>
-      `Draw a line straight across the back through the fold of cloth, from the centre back to the ${pinned(s)}.${panels(s, `the ${pinned(s)}`)} Put a pin where it meets the ${seamLine(s)}.`,
-    'flatBack.cut': (s) => `Cut along the line from the centre back to the ${pinned(s)}, ${pin}. ${CUT_A_TRACING}`,
+      en`Draw a line straight across the back through the fold of cloth, from the centre back to the ${pinned(s)}.${panels(s, `the ${pinned(s)}`)} Put a pin where it meets the ${seamLine(s)}.`,
+    'flatBack.cut': (s) => en`Cut along the line from the centre back to the ${pinned(s)}, ${pin}. ${CUT_A_TRACING}`,
     'flatBack.lap': (s) =>
-      `Turn the upper part down about the pin until the centre back laps by ${s.both('by')}: ${s.num('degrees', 1)}°.${falls(s)}`,
-    'flatBack.true.fold': (s) => `Rule the centre back straight along the fold${neckBack(s)}`,
-    'flatBack.true.seam': () => 'Smooth the bend in the centre back seam.',
+      en`Turn the upper part down about the pin until the centre back laps by ${s.both('by')}: ${s.num('degrees', 1)}°.${falls(s)}`,
+    'flatBack.true.fold': (s) => en`Rule the centre back straight along the fold${neckBack(s)}`,
+    'flatBack.true.seam': () => en`Smooth the bend in the centre back seam.`,
     'flatBack.true.pin': (s) => `Smooth the ${pinned(s)} at the pin; its length stays.`,
     'flatBack.match': (s) => walked(s),
   },
-} satisfies Words;
+} satisfies Words);

@@ -1,8 +1,9 @@
 import type { Words } from '../../../speech/index.ts';
 import { FRONT, lap, wedge } from '../../kit/phrases/back.ts';
 import { same } from '../../kit/phrases/names.ts';
+import { inWords } from '../../../speech/index.ts';
 
-export const words = {
+export const words = inWords({
   names: {
     'swayback-fold': same(
       'Swayback, folded at the waist',
@@ -19,4 +20,4 @@ export const words = {
       match: FRONT,
     }),
   },
-} satisfies Words;
+} satisfies Words);

@@ -1,7 +1,8 @@
 import type { Words } from '../../../speech/index.ts';
 import { bust } from '../../kit/phrases/namesBust.ts';
+import { inWords } from '../../../speech/index.ts';
 
-export const words = {
+export const words = inWords({
   names: {
     'full-bust-princess-armhole': bust(
       'princess from the armhole',
@@ -11,4 +12,4 @@ export const words = {
   why: {
     'why.princess-armhole': () => 'The front is in two panels whose seam begins at the armhole.',
   },
-} satisfies Words;
+} satisfies Words);

@@ -1,7 +1,8 @@
 import type { Words } from '../../../speech/index.ts';
 import { bust } from '../../kit/phrases/namesBust.ts';
+import { inWords } from '../../../speech/index.ts';
 
-export const words = {
+export const words = inWords({
   names: {
     'full-bust-princess-shoulder': bust(
       'princess from the shoulder',
@@ -11,4 +12,4 @@ export const words = {
   why: {
     'why.princess-shoulder': () => 'The front is in two panels whose seam begins at the shoulder.',
   },
-} satisfies Words;
+} satisfies Words);

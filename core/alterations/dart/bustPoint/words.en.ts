@@ -1,13 +1,14 @@
 import type { Words } from '../../../speech/index.ts';
+import { inWords } from '../../../speech/index.ts';
 
-const SOURCES: Readonly<Record<string, string>> = {
+const SOURCES: Readonly<Record<string, string>> = inWords({
   placed: 'where you put it',
   wearer: 'from the wearer’s own bust height and span',
   waist: 'up from the waist and half the span from the centre, as the wearer measures',
   pattern: 'where the pattern marks it',
   darts: 'where the middle lines of the darts cross',
   tip: 'just beyond the tip of the dart',
-};
+});
 
 export const words = {
   names: {

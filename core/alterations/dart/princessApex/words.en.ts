@@ -1,4 +1,5 @@
 import type { Words } from '../../../speech/index.ts';
+import { en } from '../../../speech/index.ts';
 
 export const words = {
   names: {
@@ -14,7 +15,7 @@ export const words = {
   },
   steps: {
     'apex.mark': () =>
-      'Draw a box around the apex on centre front and side front, level at top and bottom, straight at the inner edge.',
+      en`Draw a box around the apex on centre front and side front, level at top and bottom, straight at the inner edge.`,
     'apex.cut': () => 'Cut both boxes out of a tracing.',
     'apex.up': (s) => `Slide both boxes up by ${s.both('by')}, straight along the grain. Tape paper behind the gap.`,
     'apex.down': (s) =>

@@ -1,6 +1,7 @@
 import type { Words } from '../../../speech/index.ts';
+import { en, inWords } from '../../../speech/index.ts';
 
-export const words = {
+export const words = inWords({
   names: {
     'princess-line': {
       name: 'Into a princess line',
@@ -19,8 +20,8 @@ export const words = {
     'princessLine.turn': (s) =>
       `Cut along the line to the bust point and fold the ${s.text('dart')} dart shut: the armhole opens.`,
     'princessLine.divide': () =>
-      'Cut along the legs, from the armhole over the bust point to the waist: centre front and side front. Round off the corner at the bust point on both.',
+      en`Cut along the legs, from the armhole over the bust point to the waist: centre front and side front. Round off the corner at the bust point on both.`,
     'princessLine.match': () =>
       'Walk the two princess seams against each other from the notch both ways. Add seam allowance to both edges.',
   },
-} satisfies Words;
+} satisfies Words);

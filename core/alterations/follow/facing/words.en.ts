@@ -1,5 +1,6 @@
 import type { Words } from '../../../speech/index.ts';
 import { same } from '../../kit/phrases/names.ts';
+import { en } from '../../../speech/index.ts';
 
 export const words = {
   names: {
@@ -13,7 +14,7 @@ export const words = {
   },
   steps: {
     'facing.mark': () => 'Lay paper over the altered front and back, darts at the neck folded shut.',
-    'facing.draw': (s) => `Trace neckline, shoulder and centre, and draw the facing ${s.both('depth')} deep.`,
+    'facing.draw': (s) => en`Trace neckline, shoulder and centre, and draw the facing ${s.both('depth')} deep.`,
     'facing.match': () => 'Walk the facing along the neckline, and its shoulders along each other.',
   },
 } satisfies Words;

@@ -1,5 +1,6 @@
 import { CUT_A_TRACING } from './caution.ts';
 import type { Sentence, Speaker } from '../../../speech/index.ts';
+import { en, inEnglish } from '../../../speech/index.ts';
 
 export const pin = 'leaving a thread of paper at the pin; clip the allowance from outside to it';
 
@@ -14,7 +15,7 @@ export const panels = (s: Speaker, seam: string): string =>
 export const falls = (s: Speaker): string =>
   onePiece(s)
     ? ''
-    : ` It falls evenly from the centre to nothing at the pin: ${s.both('left')} where the first panel ends. The panels turn together, by the same angle.`;
+    : en` It falls evenly from the centre to nothing at the pin: ${s.both('left')} where the first panel ends. The panels turn together, by the same angle.`;
 
 /** The seam in which the pin of a wedge in the upper back sits. */
 export const pinned = (s: Speaker): string => {
@@ -51,17 +52,17 @@ export const wedge = <W extends string>(
 ): WedgeWords<W> =>
   ({
     [`${words}.mark`]: (s: Speaker) =>
-      `${where}${panels(s, 'the side seam')} Put a pin where it meets the side seam line.`,
-    [`${words}.cut`]: () => `Cut along the line from the centre back to the side, ${pin}. ${CUT_A_TRACING}`,
+      `${inEnglish(where)}${panels(s, 'the side seam')} Put a pin where it meets the side seam line.`,
+    [`${words}.cut`]: () => en`Cut along the line from the centre back to the side, ${pin}. ${CUT_A_TRACING}`,
     ...(done.open ? { [`${words}.open`]: done.open } : {}),
     ...(done.lap ? { [`${words}.lap`]: done.lap } : {}),
     [`${words}.true.fold`]: () =>
-      'Rule the centre back straight along the fold again and square the hem to it. Below the line the back has become narrower by what stood over.',
+      en`Rule the centre back straight along the fold again and square the hem to it. Below the line the back has become narrower by what stood over.`,
     [`${words}.true.side`]: () =>
       'Give that width back at the side seam, from nothing at the pin to the hem; the side seam keeps its length. Level the hem.',
-    [`${words}.true.seam`]: () => 'Keep the bend in the centre back seam as shaping and smooth it.',
+    [`${words}.true.seam`]: () => en`Keep the bend in the centre back seam as shaping and smooth it.`,
     ...(done.lap
-      ? { [`${words}.true.hem`]: () => 'Draw the hem again, square to the centre back and to the side.' }
+      ? { [`${words}.true.hem`]: () => en`Draw the hem again, square to the centre back and to the side.` }
       : {}),
     [`${words}.match`]: () => done.match,
   }) as Partial<WedgeWords<W>> as WedgeWords<W>;
@@ -69,4 +70,4 @@ export const wedge = <W extends string>(
 export const FRONT = 'Walk the side seam along the front: it has kept its length, and the front needs nothing.';
 
 export const lap = (s: Speaker): string =>
-  `Turn the lower part up about the pin until the centre back laps by ${s.both('by')}, measured along the centre back: ${s.num('degrees', 1)}°.${falls(s)}`;
+  en`Turn the lower part up about the pin until the centre back laps by ${s.both('by')}, measured along the centre back: ${s.num('degrees', 1)}°.${falls(s)}`;

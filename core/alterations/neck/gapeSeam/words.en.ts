@@ -1,5 +1,6 @@
 import type { Words } from '../../../speech/index.ts';
 import { same } from '../../kit/phrases/names.ts';
+import { en } from '../../../speech/index.ts';
 
 export const words = {
   names: {
@@ -18,7 +19,7 @@ export const words = {
     'pinned.shoulder': (s) =>
       `Take it from the neck end of both shoulders and draw each seam to nothing over ${s.len('over')}; share it so that both stay equally long.`,
     'pinned.centre': (s) =>
-      `Take half of it, ${s.both('each')}, from the centre back at the neck and draw the seam to nothing over ${s.len('over')}.`,
+      en`Take half of it, ${s.both('each')}, from the centre back at the neck and draw the seam to nothing over ${s.len('over')}.`,
     'pinned.neck': () => 'Square the neckline to the seam again.',
     'pinned.match': () => 'Walk shoulders and neckline; band or facing lose what the neckline lost.',
   },

@@ -1,5 +1,6 @@
 import type { Words } from '../../../speech/index.ts';
 import { same } from '../../kit/phrases/names.ts';
+import { en } from '../../../speech/index.ts';
 
 export const words = {
   names: {
@@ -14,7 +15,7 @@ export const words = {
   },
   steps: {
     'spare.mark': () => 'Leave the seam line where it is.',
-    'spare.match': () => 'Sew on the seam line as always; trim what is left over once the toile has told.',
+    'spare.match': () => en`Sew on the seam line as always; trim what is left over once the toile has told.`,
     'spare.true': (s) => `Cut ${s.both('by')} farther out there, and write on the piece that this is to fit by.`,
   },
 } satisfies Words;

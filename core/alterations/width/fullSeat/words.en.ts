@@ -1,8 +1,9 @@
 import type { Words } from '../../../speech/index.ts';
 import { falls, wedge } from '../../kit/phrases/back.ts';
 import { same } from '../../kit/phrases/names.ts';
+import { en, inWords } from '../../../speech/index.ts';
 
-export const words = {
+export const words = inWords({
   names: {
     'full-seat': same(
       'Full seat',
@@ -16,8 +17,8 @@ export const words = {
   steps: {
     ...wedge('seat', 'Draw a line straight across the back over the seat, from the centre back to the side seam.', {
       open: (s) =>
-        `Open the line about the pin until the centre back is ${s.both('by')} longer: ${s.num('degrees', 1)}°.${falls(s)} Tape paper behind the gap.`,
+        en`Open the line about the pin until the centre back is ${s.both('by')} longer: ${s.num('degrees', 1)}°.${falls(s)} Tape paper behind the gap.`,
       match: 'Walk the side seam along the front: it has kept its length. The waist is as wide as before.',
     }),
   },
-} satisfies Words;
+} satisfies Words);

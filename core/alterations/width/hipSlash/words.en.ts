@@ -1,6 +1,7 @@
 import type { Words } from '../../../speech/index.ts';
 import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
 import { both } from '../../kit/phrases/names.ts';
+import { en } from '../../../speech/index.ts';
 
 export const words = {
   names: {
@@ -22,7 +23,7 @@ export const words = {
       `Open the upright line by ${s.both('each')} at hip level and let the part below hang straight: the same from hip to hem. Tape paper behind.`,
     'hip.lap': (s) =>
       `Lap the upright line by ${s.both('each')} at hip level and let the part below hang straight: the same from hip to hem.`,
-    'hip.hem': () => 'Level the hem: draw it square to the centre and to the side.',
+    'hip.hem': () => en`Level the hem: draw it square to the centre and to the side.`,
     'hip.side': () => 'Smooth the side seam at the pin; its length stays.',
     'hip.match': () => 'Walk side seams and waist: they are as long as before.',
   },

@@ -8,6 +8,7 @@ import { tableOf, tapeReads, USUAL_STAND, type Stand } from './stand.ts';
 import { squareNow, type Picture } from './state.ts';
 import { Thrown } from './Thrown.tsx';
 import type { PieceDrawing } from '@ample/core/out';
+import { en } from '@ample/core/speech';
 
 const TABLE = { width: 1500, height: 900 };
 const CM = 10;
@@ -94,7 +95,7 @@ function TableFromAbove({
       className="min-h-[320px] w-full flex-1 bg-mat"
       viewBox={`0 0 ${TABLE.width} ${TABLE.height}`}
       role="img"
-      aria-label="The cutting table with a grid of centimetres"
+      aria-label={en`The cutting table with a grid of centimetres`}
     >
       {t && picture && (
         <g transform={`matrix(${t.join(' ')})`}>

@@ -3,6 +3,7 @@ import { formatLength } from '@ample/core/units';
 import { longDate } from '../../lib/time.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { COLOURS } from '@ample/core/out';
+import { shortMonth } from '../../lib/time.ts';
 
 /** A measurement over time, with its dates to scale. */
 export function HistoryChart({
@@ -14,8 +15,6 @@ export function HistoryChart({
 }) {
   const { unit, fraction } = useUnits();
   const data = history.map((h) => ({ at: Date.parse(h.date), value: h.value }));
-  const short = (at: number): string =>
-    new Date(at).toLocaleDateString('en-GB', { month: 'short', year: '2-digit', timeZone: 'UTC' });
   const say = (v: number): string => formatLength(v, unit, { fraction, bare: true });
   const first = history[0];
   const last = history.at(-1);
@@ -43,7 +42,7 @@ export function HistoryChart({
               type="number"
               domain={['dataMin', 'dataMax']}
               ticks={[...new Set([data[0]?.at ?? 0, data.at(-1)?.at ?? 0])]}
-              tickFormatter={short}
+              tickFormatter={shortMonth}
               tick={tick}
               stroke={COLOURS.ink}
             />

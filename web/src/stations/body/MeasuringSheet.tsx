@@ -6,6 +6,7 @@ import { useJob } from '../../store/job.ts';
 import { useLibrary } from '../../store/library.ts';
 import { patternOf } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { en } from '@ample/core/speech';
 
 /** A sheet to fill in with a pencil beside the body: numbered figures, how to, two readings, a date. */
 export function MeasuringSheet() {
@@ -29,7 +30,7 @@ export function MeasuringSheet() {
         </div>
         <h1>Measuring sheet{wearer && `, ${wearer.name}`}</h1>
         <p className="mt-1">
-          Date ______________ Measured by ______________ In {unit === 'cm' ? 'centimetres' : 'inches'}, over the
+          Date ______________ Measured by ______________ In {unit === 'cm' ? en`centimetres` : 'inches'}, over the
           underwear meant for the garment.
         </p>
         <p className="mt-1 text-sm">

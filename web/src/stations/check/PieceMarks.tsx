@@ -5,6 +5,7 @@ import { cornerAngle, measureDart } from '@ample/core/paper/truing';
 import { degrees, TOL } from '@ample/core/units';
 import { DART_WORDS, ROLE_WORDS } from '@ample/core/words';
 import { Length } from '../../shared/parts.tsx';
+import { en } from '@ample/core/speech';
 
 /** Darts, grainline and the corners at the centre of every altered piece. */
 export function PieceMarks({ draft }: { readonly draft: Draft }) {
@@ -13,7 +14,7 @@ export function PieceMarks({ draft }: { readonly draft: Draft }) {
   return (
     <table className="sheet w-full">
       <caption className="px-3 pt-2 text-left font-head font-semibold">
-        Darts, grain and centre of the altered pieces
+        {en`Darts, grain and centre of the altered pieces`}
       </caption>
       <tbody>
         {altered.flatMap((piece) =>

@@ -3,6 +3,7 @@ import { setHanging } from '../../store/compare.ts';
 import { useJob } from '../../store/job.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { Length } from '../../shared/parts.tsx';
+import { en } from '@ample/core/speech';
 
 /** No skirt weighs more, grams. */
 const MOST_GRAMS = 20_000;
@@ -22,8 +23,8 @@ export function HangingSkirt() {
     <details className="sheet mt-4 p-3" open={hanging !== null}>
       <summary className="min-h-[40px] cursor-pointer py-2">A skirt hangs from this bodice</summary>
       <p className="mb-3 max-w-[60ch]">
-        Stretchy cloth gives under the weight of a skirt, and the waist sinks. Weigh the skirt. Hang {TRIED_WITH} g from
-        the waist of the toile, or of a tube of the same cloth as wide and as long, and measure how much longer it gets.
+        Stretchy cloth gives under the weight of a skirt, and the waist sinks. Weigh the skirt. Hang {TRIED_WITH}{' '}
+        {en`g from the waist of the toile, or of a tube of the same cloth as wide and as long, and measure how much longer it gets.`}
       </p>
       <div className="flex flex-wrap items-end gap-4">
         <label className="flex flex-col gap-1">

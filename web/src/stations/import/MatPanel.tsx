@@ -8,6 +8,7 @@ import { inOneStep } from '../../store/drawnHistory.ts';
 import { readRows, useTyped, type Typed, type TypedRow } from '../../store/typed.ts';
 import { Notice } from '../../shared/parts.tsx';
 import { PLACE_WORDS } from './placeWords.ts';
+import { en } from '@ample/core/speech';
 
 const BLANK: TypedRow = { x: '', y: '', kind: 'corner' };
 
@@ -39,9 +40,7 @@ export function MatPanel() {
   return (
     <section className="sheet space-y-3 p-4" aria-label="Mat coordinates">
       <p>
-        Lay the piece on the mat and read off every corner, and on curves a place every few centimetres, going round one
-        way. Enter goes on; the letters C, K, N, D, L, G and B make a row a corner, on a curve, a notch, a dart tip, a
-        dart leg, a grain end or the bust point. A dart is its tip and then both legs where they meet the outline.
+        {en`Lay the piece on the mat and read off every corner, and on curves a place every few centimetres, going round one way. Enter goes on; the letters C, K, N, D, L, G and B make a row a corner, on a curve, a notch, a dart tip, a dart leg, a grain end or the bust point. A dart is its tip and then both legs where they meet the outline.`}
       </p>
       <MatFacts typed={typed} />
       <table className="w-full">
@@ -89,7 +88,7 @@ function MatFacts({ typed }: { readonly typed: Typed }) {
           value={typed.unit}
           onChange={(e) => useTyped.setState({ unit: e.target.value === 'in' ? 'in' : 'cm' })}
         >
-          <option value="cm">centimetres</option>
+          <option value="cm">{en`centimetres`}</option>
           <option value="in">inches</option>
         </select>
       </label>

@@ -26,6 +26,7 @@ import { Edges } from './PieceEdges.tsx';
 import { Marks } from './PieceMarks.tsx';
 import { useSheet } from './SheetView.tsx';
 import { TOOLS } from './tools.ts';
+import { en } from '@ample/core/speech';
 
 /** A part's own name goes into the name as long as none was typed. */
 const named = (choices: TraceChoices, part: Piece['part']): Partial<TraceChoices> => {
@@ -200,7 +201,7 @@ function CentreInside({ choices, traced }: { readonly choices: TraceChoices; rea
   const set = (now: CentreInside): void => choose({ centreInside: now.centre > 0 ? now : 'edge' });
   return (
     <fieldset>
-      <legend className="mb-1 text-sm">Where the centre lies</legend>
+      <legend className="mb-1 text-sm">{en`Where the centre lies`}</legend>
       <div className="flex flex-wrap items-end gap-3">
         <CentreFields at={at} onChange={set} />
       </div>

@@ -1,3 +1,4 @@
+import { inWords } from '@ample/core/speech';
 import { useMemo } from 'react';
 import { MM_PER, doubtSize, findSquares, type Lines, type UnitName } from '@ample/core/in/tracing';
 import { useImport } from '../../store/import.ts';
@@ -6,13 +7,13 @@ import { Measured } from './Measured.tsx';
 import type { FoundSquare } from '@ample/core/in/tracing';
 import type { Point } from '@ample/core/geometry';
 
-const UNITS: readonly (readonly [UnitName, string])[] = [
+const UNITS: readonly (readonly [UnitName, string])[] = inWords([
   ['mm', 'millimetres'],
   ['cm', 'centimetres'],
   ['in', 'inches'],
   ['pt', 'points, 72 to the inch'],
   ['px', 'pixels, 96 to the inch'],
-];
+]);
 
 export function Scale({ lines }: { readonly lines: Lines }) {
   const { raw, unit, scale, tool } = useImport();

@@ -8,6 +8,7 @@ import { useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../shared/parts.tsx';
 import type { PastedChart } from '@ample/core/fitting/fit';
 import type { Units } from '@ample/core/speech';
+import { en } from '@ample/core/speech';
 
 /** A chart from a spreadsheet: pasted, read, shown with what is odd about it, and only then taken. */
 export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
@@ -48,7 +49,7 @@ export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
           <label className="mt-2 flex items-center gap-2">
             Numbers without a unit are in
             <select className="field" value={unit} onChange={(e) => setUnit(e.target.value === 'in' ? 'in' : 'cm')}>
-              <option value="cm">centimetres</option>
+              <option value="cm">{en`centimetres`}</option>
               <option value="in">inches</option>
             </select>
           </label>

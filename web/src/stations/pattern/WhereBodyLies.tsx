@@ -18,6 +18,7 @@ import { useUnits } from '../../store/prefs.ts';
 import { CentreFields } from '../../shared/CentreFields.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { Notice } from '../../shared/parts.tsx';
+import { en } from '@ample/core/speech';
 
 interface Props {
   readonly pattern: Pattern;
@@ -32,15 +33,15 @@ export function WhereBodyLies({ pattern, size, own, pieces }: Props) {
   const told = sayMeasuredFrom(pattern, size, units);
   if (pieces.length === 0 || (told.length === 0 && !own)) return null;
   return (
-    <section className="mb-5" aria-label="Where neck, centre and underarm lie">
-      <h2 className="mb-1">Where neck, centre and underarm lie</h2>
+    <section className="mb-5" aria-label={en`Where neck, centre and underarm lie`}>
+      <h2 className="mb-1">{en`Where neck, centre and underarm lie`}</h2>
       {told.map((t) => (
         <p key={t} className="max-w-[76ch]">
           {t}
         </p>
       ))}
       {told.length === 0 && (
-        <p className="text-quiet">The neckline lies on the neck, and the centre is the edge of the paper.</p>
+        <p className="text-quiet">{en`The neckline lies on the neck, and the centre is the edge of the paper.`}</p>
       )}
       {own && <PutRight pattern={pattern} size={size} pieces={pieces} />}
     </section>
@@ -136,7 +137,7 @@ function Centre({ piece }: { readonly piece: Piece }) {
     );
   };
   return (
-    <div className="border-t border-line py-3" role="group" aria-label={`Centre of ${piece.name}`}>
+    <div className="border-t border-line py-3" role="group" aria-label={en`Centre of ${piece.name}`}>
       <h3 className="mb-2">{piece.name}</h3>
       {piece.beyond ? (
         <ButtonFields piece={piece} />
@@ -144,7 +145,7 @@ function Centre({ piece }: { readonly piece: Piece }) {
         <div className="flex flex-wrap items-end gap-3">
           <CentreFields at={at} onChange={setAt} />
           <button className="btn" disabled={at.centre <= 0} onClick={part}>
-            Measure from this centre
+            {en`Measure from this centre`}
           </button>
         </div>
       )}
@@ -164,7 +165,7 @@ function ButtonFields({ piece }: { readonly piece: Piece }) {
   if (!buttons)
     return (
       <button className="btn" onClick={() => set(NO_BUTTONS)}>
-        Put buttons on the centre
+        {en`Put buttons on the centre`}
       </button>
     );
   return (

@@ -5,6 +5,7 @@ import { useDraft } from '../../store/draft.ts';
 import { setValue } from '../../store/job.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
 import type { Point } from '@ample/core/geometry';
+import { en } from '@ample/core/speech';
 
 interface FieldProps {
   readonly param: Param;
@@ -106,7 +107,10 @@ function PointFields({
 }) {
   return (
     <fieldset>
-      <legend className="mb-1 text-sm">{label}, from the centre front and the neck</legend>
+      <legend className="mb-1 text-sm">
+        {label}
+        {en`, from the centre front and the neck`}
+      </legend>
       <div className="flex gap-2">
         <LengthField
           label={`${label} across`}

@@ -3,6 +3,7 @@ import type { Draft } from '@ample/core/fitting/plan';
 import { stepAmount, stepName, TISSUE_WORDS } from '@ample/core/words';
 import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';
 import { useUnits } from '../../store/prefs.ts';
+import { en } from '@ample/core/speech';
 
 const VIEWS = ['front', 'back'] as const;
 
@@ -15,9 +16,7 @@ export function FirstLook({ draft }: { readonly draft: Draft | null }) {
       <section className="space-y-3" aria-labelledby="begin">
         <h2 id="begin">No fitting yet</h2>
         <p>
-          Begin with a tissue-fit, the paper pinned to the body in front of a mirror; or sew a toile: the altered pieces
-          in cheap cloth of the same weight, long stitches, the waist marked, one sleeve, the skirt left off if you
-          like.
+          {en`Begin with a tissue-fit, the paper pinned to the body in front of a mirror; or sew a toile: the altered pieces in cheap cloth of the same weight, long stitches, the waist marked, one sleeve, the skirt left off if you like.`}
         </p>
         <p>
           Judge it standing, sitting and with the arms forward. Note what you see on the figure; the likely causes stand

@@ -3,6 +3,7 @@ import type { Fitting } from '@ample/core/documents';
 import { FITTING_WORDS } from '@ample/core/words';
 import { longDate, today } from '../../lib/time.ts';
 import { addFitting } from '../../store/fittings.ts';
+import { en } from '@ample/core/speech';
 
 /** Every fitting by date, and the three ways to begin one. */
 export function FittingList({
@@ -44,7 +45,7 @@ export function FittingList({
           New tissue-fit
         </button>
         <button className="btn" onClick={() => begin('toile')}>
-          New toile
+          {en`New toile`}
         </button>
         <button className="btn" onClick={() => begin('garment')}>
           Fit the garment

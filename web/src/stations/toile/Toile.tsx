@@ -11,6 +11,7 @@ import { FittingView } from './FittingView.tsx';
 import { Pair } from './Pair.tsx';
 import { Versions } from './Versions.tsx';
 import { Again } from '../../shared/Again.tsx';
+import { en } from '@ample/core/speech';
 
 const TAB =
   'btn border-b-0 data-[state=active]:bg-ink data-[state=active]:text-white focus-visible:outline-offset-[-3px]';
@@ -27,7 +28,7 @@ export function Toile() {
   const chosen = sorted.find((f) => f.id === asked) ?? sorted.at(-1);
   const choose = (fitting: string) => setQuery({ fitting }, { replace: true });
   return (
-    <Station title="Toile" wide>
+    <Station title={en`Toile`} wide>
       <Tabs.Root value={view} onValueChange={setView}>
         <Tabs.List className="mb-4 flex flex-wrap gap-2 border-b border-ink" aria-label="What to look at">
           <Tabs.Trigger className={TAB} value="fittings">

@@ -14,6 +14,7 @@ import { DiagramView } from '../../ui/DiagramView.tsx';
 import { TextBox } from '../../ui/TextBox.tsx';
 import { draftOnce } from '../../workers/client.ts';
 import type { Job } from '@ample/core/documents';
+import { en } from '@ample/core/speech';
 
 const NOW = 'now';
 /** The pattern before any step. */
@@ -38,8 +39,7 @@ export function Versions({ draft }: { readonly draft: Draft | null }) {
           Versions
         </h2>
         <p className="mb-2 text-sm text-quiet">
-          Every toile keeps the plan it was sewn from. Going back changes size and steps; fittings, measurements and the
-          other versions stay.
+          {en`Every toile keeps the plan it was sewn from. Going back changes size and steps; fittings, measurements and the other versions stay.`}
         </p>
         {job.versions.length === 0 && (
           <p className="mb-3">No version is kept yet. Save one before you try something else; it costs nothing.</p>

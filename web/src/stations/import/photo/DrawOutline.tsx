@@ -5,6 +5,7 @@ import { dropLast, usePicture } from '../../../store/picture.ts';
 import { Notice } from '../../../shared/parts.tsx';
 import { PLACE_WORDS } from '../placeWords.ts';
 import { HowJoined } from './JoinPictures.tsx';
+import { en } from '@ample/core/speech';
 
 /** Places clicked around a piece, and its marks; a piece done waits with the others. */
 export function DrawOutline() {
@@ -46,7 +47,7 @@ export function DrawOutline() {
       </fieldset>
       <p role="status">
         {clicks.length === 0
-          ? 'Click around the piece: every corner, and on curves a place every few centimetres.'
+          ? en`Click around the piece: every corner, and on curves a place every few centimetres.`
           : kind === 'dartTip' || kind === 'dartLeg'
             ? 'A dart is its tip, and then the two places where its legs meet the outline.'
             : kind === 'grain'
