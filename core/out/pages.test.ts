@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { draftSample, SAMPLE_IDS } from '../blocks/index.ts';
 import { distance, flatten, insidePolygon, lerp, type Point } from '../geometry/index.ts';
+import { rectangle } from '../testing/shapes.ts';
 import { pageMap, rowLabel, type PageMap } from './pages.ts';
 
 const boxes = (map: PageMap) =>
@@ -16,6 +17,21 @@ const dense = (ring: readonly Point[]): readonly Point[] =>
     const n = Math.max(1, Math.ceil(distance(a, b) / 5));
     return Array.from({ length: n }, (_, k) => lerp(a, b, k / n));
   });
+
+describe('how many pages', () => {
+  const a4 = pageMap([rectangle(50, 50)], 'a4');
+  const { area, step } = a4;
+  // The cutting line of a box lies 15 mm outside it, and the map leaves the same room around all it places.
+  const around = Math.max(...boxes(a4).map((b) => b.maxX)) - 50;
+  const across = (width: number): number =>
+    new Set(pageMap([rectangle(width, 50)], 'a4').tiles.map((t) => t.at.x)).size;
+  it('are taken: one as long as all fits into its frame, and each further one adds a page less the overlap', () => {
+    expect([across(area.width - around - 1), across(area.width - around + 1)]).toEqual([1, 2]);
+    expect([across(area.width + step.width - around - 1), across(area.width + step.width - around + 1)]).toEqual([
+      2, 3,
+    ]);
+  });
+});
 
 const WAYS = SAMPLE_IDS.flatMap((id) => [
   { id, how: 'together', options: {} },

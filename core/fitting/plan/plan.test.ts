@@ -170,6 +170,10 @@ describe('the order of work', () => {
     'cap-follows',
     'swayback-fold',
   ].map((a, i) => step(`s${i}`, a));
+  it('leaves steps of one kind as they stand', () => {
+    const alike = ['x', 'y', 'z'].map((id) => step(id, 'side-add'));
+    expect(inOrder(alike, 'topDown').map((s) => s.id)).toEqual(['x', 'y', 'z']);
+  });
   it('goes top down, or begins with the bust', () => {
     expect(inOrder(steps, 'topDown').map((s) => s.alteration)).toEqual([
       'length-line',

@@ -132,8 +132,8 @@ describe('the amounts of a plan, found together', () => {
       Math.hypot(...all.filter((r) => rows.includes(r.key)).map((r) => (r.left ?? 0) / r.share.parts));
     expect(off(found.after)).toBeLessThan(off(found.before));
     expect(found.unreached.length).toBeGreaterThan(0);
-    // Eight amounts: fewer than taking their slopes through the whole plan twice would need.
-    expect(found.evaluations).toBeLessThan(16);
+    // The slopes taken step by step point the right way from the start: with a wrong sign it takes four times as many.
+    expect(found.evaluations).toBeLessThan(6);
   });
 
   it('changes only the chosen steps', () => {

@@ -128,6 +128,31 @@ describe('what a fitting shows', () => {
     expect(rank('fullBust').change).toEqual({ kind: 'station', station: 'size' });
   });
 
+  it('halves and more the odds of a cause for a sign that contradicts it', () => {
+    const odds = (signs: readonly SymptomId[]): number => {
+      const { score } = find(
+        rankCauses(
+          signs.map((s) => seenAs(s)),
+          drafted(),
+          by,
+        ),
+        'fuller-bust',
+      );
+      return score / (1 - score);
+    };
+    expect(odds(['tight-bust', 'folds-over-bust']) / odds(['tight-bust'])).toBeCloseTo(0.4, 9);
+  });
+
+  it('takes a measurement for evidence from 5 mm on, for as against', () => {
+    const says = (napeToWaist: number): string | undefined =>
+      find(
+        rankCauses([seenAs('cloth-above-seat')], drafted([], { napeToWaist: [napeToWaist], sideWaist: [196] }), by),
+        'swayback',
+      ).because.find((e) => e.key === 'napeToWaist')?.says;
+    // The pattern's centre back is 404.
+    expect([398, 400, 404, 408, 410].map(says)).toEqual(['for', 'right', 'right', 'right', 'against']);
+  });
+
   it('finds nothing where nothing was seen', () => {
     expect(rankCauses([], drafted(), by)).toEqual([]);
   });

@@ -106,6 +106,23 @@ describe('the guard', () => {
     expect(inspectPiece({ ...narrow }, 'quick')).toEqual([]);
   });
 
+  it('sees a leg that leaves the piece right beside its mouth', () => {
+    // A wedge cut out beside the mouth, from (70, 0) in to (96, 12) and back to the leg's end at (90, 0).
+    const slit = {
+      ...rectangle(200, 100),
+      edges: [
+        edge('top', 'neck', line([0, 0], [70, 0], [96, 12], [90, 0])),
+        edge('mouth', 'dart', line([90, 0], [110, 0])),
+        edge('rest', 'neck', line([110, 0], [200, 0])),
+        edge('right', 'side', line([200, 0], [200, 100])),
+        edge('bottom', 'hem', line([200, 100], [0, 100])),
+        edge('left', 'centreFront', line([0, 100], [0, 0])),
+      ],
+      darts: [{ id: 'd', kind: 'neck', mouth: 'mouth', tip: { x: 100, y: 80 }, foldToward: 'end' } as const],
+    };
+    expect(inspectPiece(slit, 'quick').map((f) => f.code)).toContain('dart-leaves-piece');
+  });
+
   it('names seams whose edges or notches are gone', () => {
     const front = pieceOf('front');
     const side = { piece: 'front', edges: ['sideUpper', 'gone'], reversed: false };
