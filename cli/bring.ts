@@ -29,7 +29,7 @@ const KINDS = { '.pdf': 'pdf', '.svg': 'svg', '.dxf': 'dxf' } as const;
 /** Outlines smaller than this are signs and letters, mm. */
 const LEAST = 60;
 
-/** The lines of a file, by what its name ends in. Refuses what is no PDF, SVG or DXF, or too large. */
+/** The lines of a file, by what its name ends in. Refuses what is not a PDF, SVG or DXF, or too large. */
 export async function linesOfFile(file: string): Promise<Result<Lines>> {
   const kind = KINDS[extname(file).toLowerCase() as keyof typeof KINDS];
   if (!kind) return refuse('file-kind-unknown', { name: file });

@@ -38,7 +38,7 @@ function whyNotRead(error: unknown, file: string): Refusal {
 }
 
 /**
- * The bytes of a file. Refuses what is no plain file (a folder, a pipe, a device), what is empty, and more than `most`
+ * The bytes of a file. Refuses what is not a plain file (a folder, a pipe, a device), what is empty, and more than `most`
  * bytes before they are read; a file that grows meanwhile is read no further.
  */
 export function bytesOf(file: string, most: number): Result<Uint8Array> {
@@ -109,7 +109,7 @@ export function writeOut(
     part: join(folder, `.${name}.${process.pid}.part`),
     data,
   }));
-  // Whoever started this thread takes them away if it is stopped.
+  // The parent thread removes them if this one is stopped.
   parentPort?.postMessage({ parts: parts.map((p) => p.part) });
   try {
     mkdirSync(folder, { recursive: true });

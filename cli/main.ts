@@ -134,7 +134,7 @@ async function alterCommand(argument: string, flags: Flags, date: string, usage:
 /** Seam allowances that are no slip of the hand, mm. */
 const WIDEST_ALLOWANCE = 100;
 
-/** All pieces of a file in one size; what is asked about is no failure, but not done either. */
+/** All pieces of a file in one size; what is asked about is not a failure, but not done either. */
 async function takeCommand(file: string, flags: Flags, usage: Answer): Promise<Answer> {
   const allowance = flags.allowance === undefined ? undefined : Number(flags.allowance);
   if (allowance !== undefined && !(allowance >= 0 && allowance <= WIDEST_ALLOWANCE)) return usage;
@@ -148,7 +148,7 @@ async function takeCommand(file: string, flags: Flags, usage: Answer): Promise<A
   return answer.code === 0 && done.ok && done.value.asked ? { ...answer, code: 3 } : answer;
 }
 
-/** A piece with a fault is told, left out of the files, and makes the command fail. */
+/** A piece with a fault is reported, left out of the files, and makes the command fail. */
 function answerWritten(done: Result<Written>): Answer {
   if (!done.ok) return { code: 1, out: '', err: `${done.error.code}: ${says(done.error)}\n` };
   const { report, faults, leftOut } = done.value;

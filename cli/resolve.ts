@@ -57,7 +57,7 @@ function liesIn(folder: string, file: string): boolean {
   try {
     return within(realpathSync(folder), realpathSync(resolve(folder, file)));
   } catch {
-    // It is not there: that is said by who reads it.
+    // Missing files are reported by the reader.
     return true;
   }
 }

@@ -60,7 +60,7 @@ export function createApp(dist: string, options: AppOptions = {}): Express {
   return app;
 }
 
-/** The page, told that every path of the app is answered with it: addresses then need no `#`. */
+/** The page, marked as served for every path of the app, so that addresses need no `#`. */
 const page =
   (dist: string): RequestHandler =>
   async (_request, response) => {

@@ -156,7 +156,7 @@ export interface Context {
   readonly untold?: readonly MeasurementKey[];
   /** What a tape cannot tell, mm: a difference within it is none. */
   readonly within?: Readonly<Partial<Record<MeasurementKey, number>>>;
-  /** With paper only: what the pattern measures, as told. The pieces then are only like it and are not measured. */
+  /** With paper only: the pattern's measurements as entered. The pieces then are a similar draft and are not measured. */
   readonly flat?: Readonly<Partial<Record<MeasurementKey, number>>>;
 }
 
@@ -209,7 +209,7 @@ export interface AlterationDefinition {
   readonly reads?: readonly MeasurementKey[];
   /** The values this body asks for on these pieces; null where nothing is measured that would tell. */
   readonly fits?: (context: Context) => Fit | null;
-  /** What it would do is told and offered, not asked for: another school leaves it. */
+  /** Offered with an explanation, never recommended: other methods leave it alone. */
   readonly offered?: true;
   readonly plan: (context: Context, values: Values) => Result<Program>;
   /** What must hold afterwards; a finding is returned for each promise broken. */

@@ -141,7 +141,7 @@ describe('what one does one can undo', () => {
       fc.property(fc.constantFrom('2', '4', '7'), fc.integer({ min: 4, max: 30 }), (size, total) => {
         const open = { newBustPoint: 'moved', waistWidth: 'keep' };
         const out = expectOk(runOn(d, on, size, { ...open, total }), 'out');
-        // A front that has a side dart by now is taken in through it.
+        // A front that has a side dart now is taken in through it.
         const back = d.id === 'full-bust-no-dart' ? CATALOGUE.find((x) => x.id === 'full-bust-side-dart')! : d;
         const point = primary(out).bustPoint!;
         const values = { ...open, total: -total, bustPoint: point };

@@ -1,6 +1,6 @@
 import { nth } from '../units/index.ts';
 
-/** A place both had changed: mine stands, the other's value is told. */
+/** A field changed on both sides: mine wins, the other value is reported. */
 export interface Clash {
   readonly path: string;
   readonly theirs: unknown;
@@ -18,7 +18,7 @@ type Fields = Readonly<Record<string, Json>>;
 /**
  * Three-way merge of plain JSON: what only one side changed is taken from it; lists of things with ids are merged thing
  * by thing, so that two windows may each add a step or a set, and lists of words word by word. Where both changed the
- * same value mine is kept, and told.
+ * same value mine is kept, and reported.
  */
 export function merge3<T>(base: T, mine: T, theirs: T): Merged<T> {
   const clashes: Clash[] = [];

@@ -87,7 +87,7 @@ export const jsonSchema = (kind: DocumentKind): unknown => z.toJSONSchema(DOCUME
 /** JSON text to a value; a position in the text when it is broken. */
 export function parseJson(text: string): Result<unknown, DocumentError> {
   try {
-    // A mark that some editors put first is no part of the document.
+    // A mark that some editors put first is not part of the document.
     return ok(JSON.parse(text.replace(/^\uFEFF/, '')) as unknown);
   } catch (error) {
     return refuse('document-not-json', { detail: error instanceof Error ? error.message : '' });

@@ -113,7 +113,7 @@ export const versionSchema = z.object({
   pattern: patternSchema.nullable().default(null),
 });
 
-/** The job this one was made again from: what to look at anew is worked out from it. */
+/** The job this one was copied from; what needs checking again is worked out from it. */
 export const againSchema = z.object({
   job: id,
   title: z.string().max(160),

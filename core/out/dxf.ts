@@ -102,7 +102,7 @@ function pointsOf(path: Path): readonly Point[] {
   const points: Point[] = [];
   for (const s of spans) {
     const run = flatten(pathFromSpans([s]), TOL.fit / 2);
-    // Close enough together that whoever draws a curve through them again finds the same one.
+    // Dense enough that a curve fitted through them matches the original.
     const n = s.kind === 'line' ? 1 : Math.max(run.length - 1, Math.ceil(spanLength(s) / CLOSE));
     for (let i = 0; i < n; i++) points.push(pointOn(s, i / n));
   }

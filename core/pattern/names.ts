@@ -32,7 +32,7 @@ export const daySchema = z
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'a date like 2026-11-23 is needed')
   .refine(isDay, 'there is no such day, a date like 2026-11-23 is needed');
 
-/** Whether every id of a list stands in it once; with what is said where not. */
+/** Checks that the ids of a list are unique; reports the message given where one is repeated. */
 export const onceEach = [
   (all: readonly { readonly id: string }[]): boolean => new Set(all.map((x) => x.id)).size === all.length,
   'two of them have the same id, each needs its own',

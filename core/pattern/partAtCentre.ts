@@ -4,7 +4,7 @@ import { centreEdgeOf, middleX, uprightAt } from './access.ts';
 import type { BeyondError } from './beyond.ts';
 import type { Edge, Mark, Piece } from './types.ts';
 
-/** Where the centre of a piece lies inside its paper, and where it folds, as told by hand: mm from the outer edge. */
+/** Where the centre of a piece lies inside its paper, and where it folds, as entered by hand: mm from the outer edge. */
 export interface CentreInside {
   /** From the outer edge to the centre line. */
   readonly centre: number;

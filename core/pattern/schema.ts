@@ -272,7 +272,7 @@ export const patternSchema = z.object({
   finished: z.record(id, z.object({ bust: z.number().positive().max(4000) })).default({}),
   /** Flat measurements taken by hand on paper pieces, size by size, as the body is measured, mm. */
   flat: z.record(id, z.partialRecord(measurementKeySchema, z.number().positive().max(4000))).default({}),
-  /** By size, how far the underarm is drafted below the body's, mm, where it is told by hand; else the chart tells. */
+  /** By size, how far the underarm is drafted below the body's, mm, where entered by hand; otherwise taken from the chart. */
   underarmDrop: z.record(id, z.number().min(-60).max(400)).default({}),
   seams: z
     .array(seamSchema)

@@ -99,7 +99,7 @@ export function validatePattern(pattern: Pattern): readonly Problem[] {
   return out;
 }
 
-/** What a draft may have and still be altered: it is told, and held back from print where it must be. */
+/** Defects that do not stop a draft from being altered: they are reported, and block printing where they must. */
 const BEARABLE: ReadonlySet<ProblemCode> = new Set<ProblemCode>([
   'outline-crosses',
   'outline-anticlockwise',

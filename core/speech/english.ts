@@ -24,7 +24,7 @@ const DIFFERS = new RegExp(`\\b(${Object.keys(AMERICAN).join('|')})(s?)\\b`, 'gi
 
 let spoken: English = 'british';
 
-/** Chooses the English that everything is said in from now on: once, when a page, a worker or a command begins. */
+/** Sets the English for all text from now on. Called once, when a page, a worker or a command starts. */
 export function speakEnglish(english: English): void {
   spoken = english;
 }
@@ -45,7 +45,7 @@ const inCase = (word: string, like: string): string =>
       ? `${word[0]?.toUpperCase()}${word.slice(1)}`
       : word;
 
-/** Our own words in the English that is spoken. Never to be given words of the user's. */
+/** Translates our own text into the English in use. Never pass it text the user typed. */
 export const inEnglish = (text: string): string =>
   spoken === 'british'
     ? text
@@ -54,11 +54,11 @@ export const inEnglish = (text: string): string =>
         (_, word: string, s: string) => `${inCase(AMERICAN[word.toLowerCase()] ?? word, word)}${s}`,
       );
 
-/** A sentence of ours: what is put into its holes stays as it is, since it may be the user's. */
+/** Translates the fixed parts of a sentence; interpolated values stay as they are, since they may be the user's. */
 export const en = (texts: TemplateStringsArray, ...holes: readonly (string | number)[]): string =>
   texts.map((text, i) => `${inEnglish(text)}${i < holes.length ? holes[i] : ''}`).join('');
 
-/** A table of words that is made before anyone has chosen: each text is said in the English of whoever reads it. */
+/** Wraps a table of words so that its texts are translated when read, since tables are built before the choice is known. */
 export function inWords<const T extends object>(table: T): T {
   return new Proxy(table, {
     get(target, key, receiver) {

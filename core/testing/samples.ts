@@ -17,7 +17,7 @@ export function sampleIn(id: string, size: string) {
   return made;
 }
 
-/** A drafted piece of a sample, of the dress in size 5 unless told otherwise. */
+/** A drafted piece of a sample, by default of the dress in size 5. */
 export const pieceOf = (id: string, size = '5', sample = 'causeway'): Piece => {
   const piece = sampleIn(sample, size).pieces.find((p) => p.id === id);
   if (!piece) throw new Error(`no ${id}`);

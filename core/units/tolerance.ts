@@ -129,7 +129,7 @@ export const ADVICE = {
   tipNear: 15,
   /** A difference below this is not worth a step. */
   worthAsking: 5,
-  /** A change at a measurement that another step made is told from here. */
+  /** A change that another step made to a measurement is reported from this size up. */
   worthTelling: 1,
   /** More than this at the centre back waist is likely a back that is too long as well. */
   swayLarge: 38,

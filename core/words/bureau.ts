@@ -45,7 +45,7 @@ export function sayTicket({ state, ahead, number }: Ticket): string {
   }
 }
 
-/** What the stand-in may be told to do wrong. */
+/** Faults the stand-in can be set to simulate. */
 export const FAULT_WORDS: Readonly<Record<Fault, string>> = {
   none: 'nothing goes wrong',
   drops: 'the connection is lost in the middle',

@@ -23,7 +23,7 @@ const HEIGHT: Readonly<Record<string, string>> = {
   legs: 'all of it in the legs, so the bodice takes none of it; the hem may',
 };
 
-/** All that is said of sizes and amounts. */
+/** Sentences about sizes and amounts. */
 export type FitReason = FitCode | SizeReason | AmountReason | LeaveReason | 'plan.meets';
 
 /** Why this size, why this amount. */

@@ -47,7 +47,7 @@ const ifThere = (line: string, code: string): string =>
 
 /**
  * The hand sheet of a step; null where the step is off or refused. On paper only it is worked out on a piece like one's
- * own, so that what only some such pieces have is said with an “if”.
+ * own, so features only some of those pieces have are introduced with “if”.
  */
 export function handSheet(step: DraftStep, units: Units, onPaper = false): HandSheet | null {
   if (!step.step.on || !step.outcome.ok) return null;

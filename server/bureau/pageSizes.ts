@@ -2,7 +2,7 @@ import { Worker } from 'node:worker_threads';
 import { PDF_OPEN } from '@ample/core/in/readers';
 import { refuse, type Result } from '@ample/core/units';
 
-/** A file that takes longer to open is no pattern, ms, counted once the thread is there; and how much memory, MB. */
+/** A file that takes longer to open is not a pattern, ms, counted once the thread is there; and how much memory, MB. */
 const PATIENCE = 10_000;
 const MEMORY = 400;
 /** A machine so busy that a thread does not begin within this, ms, is left in peace. */

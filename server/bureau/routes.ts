@@ -10,7 +10,7 @@ export interface BureauOptions {
   readonly pace?: number;
 }
 
-/** Where a piece belongs; what is no whole number belongs nowhere. */
+/** Where a piece belongs; what is not a whole number belongs nowhere. */
 const fromOf = (text: unknown): number => (typeof text === 'string' && /^\d{1,12}$/.test(text) ? Number(text) : -1);
 
 /** A busy bureau says so this often before it has time. */

@@ -23,7 +23,7 @@ import { asksNothing, readValues } from './values.ts';
 export const GUARD_REFUSALS = ['step-makes-fault', 'piece-is-whole', 'beyond-centre-changed'] as const;
 
 export interface RunOptions {
-  /** Leaves out what is only told, for a search that asks for the pieces many times. */
+  /** Skips reports, for a search that evaluates the pieces many times. */
   readonly brief?: boolean;
   /** How closely the pieces are inspected before they are handed back; `complete` unless said. */
   readonly care?: Care;
@@ -147,7 +147,7 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
   });
 }
 
-/** The piece as it lies by now, what is cut in one with its centre along with it. */
+/** The piece as it lies now, what is cut in one with its centre along with it. */
 function asFar({ original, piece }: PieceState): Piece {
   const carried = piece === original ? null : carryBeyond(original, piece);
   return carried?.ok ? carried.value : piece;

@@ -3,7 +3,7 @@ import type { Context, Fit, Values } from '../contract.ts';
 import { difference } from './define.ts';
 import { flatOf } from './flat.ts';
 
-/** What the pattern measures there: as told with paper only, else on the pieces as they are by now. */
+/** What the pattern measures there: as entered with paper only, otherwise on the pieces as they are now. */
 export function drafted(context: Context, key: MeasurementKey): number | null {
   if (context.flat) return context.flat[key] ?? null;
   return context.untold?.includes(key) ? null : (flatOf(context, key)?.value ?? null);

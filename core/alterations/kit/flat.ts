@@ -177,7 +177,7 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
   armhole: alongRole('armhole', 1),
   // Ease or a dart of the back is not counted.
   shoulder: shoulderLength,
-  // The body's drop is told over its own shoulder; the pattern's is the mean of front and back over theirs.
+  // The body's drop is measured over its own shoulder length; the pattern's is the mean of front and back over theirs.
   shoulderSlope: shoulderDrop,
   crossBack: across('back'),
   crossFront: across('front'),

@@ -11,7 +11,7 @@ export interface GradeTargets {
   readonly hip: (piece: Piece) => number | null;
 }
 
-/** What is said of sides that are graded. */
+/** Messages for graded sides. */
 type GradeWord = 'mark' | 'waist' | 'skirt' | 'side' | 'match';
 
 function onWaistSeam(
@@ -123,7 +123,7 @@ function onPanels({ panels, each }: Shares, shape: string): readonly Instruction
   );
 }
 
-/** What the panels of a half are to measure together, told once they are drawn if it is not reached. */
+/** Target for the panels of a half together; reported once they are drawn if it is not reached. */
 const reached = (shares: Shares, { piece }: SideOn, wanted: Wanted): readonly Instruction[] =>
   (['waist', 'hip'] as const).flatMap((level): readonly Instruction[] => {
     const of = level === 'waist' ? waistOf : hipOf;

@@ -17,7 +17,7 @@ export interface LengthLine {
   readonly by: number;
 }
 
-/** What is said of a line to lengthen at. */
+/** Messages for a lengthen-or-shorten line. */
 export type LineWord = 'mark' | 'cut' | 'open' | 'lap' | 'true.straight' | 'true.curve';
 
 const isStraight = ({ path }: Edge): boolean => pathLength(path) - distance(path.start, endOf(path)) < TOL.legs;

@@ -16,7 +16,7 @@ export interface TurnSpec {
   readonly row: Row;
   readonly by: number;
   readonly turns: 'upper' | 'lower';
-  /** What is said when it is marked, cut, and turned. */
+  /** Messages for marking, cutting and turning. */
   readonly say: { readonly mark: StepCode; readonly cut: StepCode; readonly turn: StepCode };
   readonly share: number;
 }

@@ -74,7 +74,7 @@ function toOverarm({ chart, size }: Pick<Context, 'chart' | 'size'>, piece: Piec
  * above nothing) or sunk; across panels as if they lay side by side. With a seam the centre keeps the curve; on a fold
  * it is drawn straight, the neckline put back in its shape and the seam beside it made as long as it was.
  */
-/** A round back is opened, a flat one lapped; the rest is said alike. */
+/** A round back is opened, a flat one lapped; everything else is the same. */
 type UpperBackWord = 'round' | 'flatBack';
 
 export function upperBackTurn(context: Context, by: number, below: number, words: UpperBackWord): Result<Program> {

@@ -26,7 +26,7 @@ export interface WedgeSpec {
   readonly y: number;
   /** Spread at the centre (mm); below nothing it is folded out. */
   readonly by: number;
-  /** Which sentences are said: `sway`, `seat`. */
+  /** Prefix of the sentences to use: `sway`, `seat`. */
   readonly words: WedgeWord;
   readonly limits: Param;
   /** Where the centre is a seam, the part above the line may turn instead, so that hem and grain stay. */

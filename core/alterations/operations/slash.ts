@@ -14,7 +14,7 @@ import { operation, type At } from './operation.ts';
 import type { PieceState } from './state.ts';
 
 interface Slash extends At {
-  /** What is said at each stage it reaches. */
+  /** The message for each stage it reaches. */
   readonly messages: Readonly<Partial<Record<Stage, Message>>>;
   readonly spec: SlashSpec;
   readonly dimensions: readonly Dimension[];

@@ -6,7 +6,7 @@ import type { Message } from '../message.ts';
 import { operation, type At, type Place } from './operation.ts';
 import { note, piecesNow } from './state.ts';
 
-/** A waist or hip measured again over these pieces: told where it is not what was wanted, mm. */
+/** A waist or hip re-measured over these pieces; reported where it misses the target, mm. */
 interface Level {
   readonly level: 'waist' | 'hip';
   readonly pieces: readonly string[];

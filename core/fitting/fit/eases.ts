@@ -51,7 +51,7 @@ function flatAsSold(pattern: Pattern, size: string | null, sewn: Sewn | null, ke
 const AT_UNDERARM: Readonly<Partial<Record<MeasurementKey, 1 | -1>>> = { napeToUnderarm: 1, sideWaist: -1 };
 
 /**
- * How far the underarm of a size is drafted below the body's, mm: as told by hand, else what the pieces measure to it
+ * How far the underarm of a size is drafted below the body's, mm: as entered by hand, otherwise what the pieces measure to it
  * beyond the chart body. Null where neither tells: a low underarm then looks like any other.
  */
 export function underarmDropOf(pattern: Pattern, size: string | null, sewn: Sewn | null): number | null {

@@ -65,7 +65,7 @@ export interface SizeChoice {
   readonly smaller: SizeOption | null;
   readonly larger: SizeOption | null;
   readonly options: readonly SizeOption[];
-  /** Codes of the reasons, in the order they are said. */
+  /** Codes of the reasons, in display order. */
   readonly reasons: readonly Coded<SizeReason>[];
 }
 

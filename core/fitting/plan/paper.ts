@@ -51,7 +51,7 @@ export function standInFor(pattern: Pattern, size: string): StandIn | null {
   return { sample, size: as, pieces: made.pieces, seams: made.seams };
 }
 
-/** What the paper measures by now: as told, and what the steps so far changed on the stand-in. */
+/** What the paper measures now: as entered, plus what the steps so far changed on the stand-in. */
 export function toldNow(
   told: ToldFlat,
   before: SidePieces,

@@ -231,7 +231,7 @@ describe('a page of what is cut', () => {
 
 describe('a step for both sides that one side cannot take', () => {
   it('is refused and leaves both as they were', () => {
-    // On the right the front is cut into panels: there is no side dart in one front any more.
+    // On the right the front is cut into panels: no single front has a side dart any more.
     const d = draft(
       job([
         step('a', 'princess-line', { side: 'right' }),

@@ -115,7 +115,7 @@ function asksOn(
   return sorted.filter((a, i) => key(a) === undefined || sorted.findIndex((b) => key(b) === key(a)) === i);
 }
 
-/** What another school would do besides: told and offered, never proposed. What the plan has already is left out. */
+/** What another method would do as well: offered with an explanation, never recommended. Steps already in the plan are left out. */
 export function offersOf(
   context: Context,
   planned: readonly string[],

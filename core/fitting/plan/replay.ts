@@ -119,7 +119,7 @@ function doStep(step: Step, start: Setup, lanes: BothSides, how: RunOptions): Dr
   const other =
     step.side === 'both' && !alike(lanes) ? runStep(step, total, values, contextOf(lanes.right), problems, how) : null;
   const own = runStep(step, total, values, context, problems, how);
-  // A step for both sides is done on both or on neither: what stops it on the right is said like any refusal.
+  // A step for both sides is done on both or on neither: a refusal on the right is reported like any other.
   const outcome = own.ok && other && !other.ok ? other : own;
   return { step, total, values, amounts, fit, before: lane.pieces, outcome, other };
 }

@@ -79,7 +79,7 @@ export function startingPieces(own: readonly Piece[], body: Body): readonly Piec
 
 export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
   const broken = brokenIn(given);
-  // Nothing is drafted of what is no pattern: what is wrong with it is said instead.
+  // An invalid pattern is not drafted; its problem is reported instead.
   const sold = broken ? { ...given, sizes: {}, seams: [] } : given;
   const body = bodyFrom(wearer.sets);
   const framed = startingSize(body, sold, methodFor(sold, job.sizeMethod));

@@ -58,7 +58,7 @@ const DIFFERENCE = 1;
 const ANSWERS = 0.02;
 const tenth = (v: number): number => Math.round(v * 10) / 10;
 
-/** A step asked for nothing does nothing: that is no hindrance. */
+/** A step asked for nothing does nothing: that is not a hindrance. */
 const works = (outcome: DraftStep['outcome'] | undefined): boolean => outcome?.ok === true;
 
 /** The values of a step that say how much; none where it takes its amount from its neighbours. */

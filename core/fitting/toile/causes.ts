@@ -17,7 +17,7 @@ export type Remedy =
     }
   /** Another station decides. */
   | { readonly kind: 'station'; readonly station: 'size' | 'body' }
-  /** Nothing the plan knows: told in words. */
+  /** Not a step of a plan: explained in words. */
   | { readonly kind: 'advice' };
 
 /** A likely reason for what a fitting shows. */

@@ -38,7 +38,7 @@ export type Change =
 
 type StepRemedy = Extract<Remedy, { readonly kind: 'step' }>;
 
-/** The largest amount told by what was pinned, as the step counts it: the same cause seen twice is not added up. */
+/** The largest pinned amount, as the step counts it: the same cause seen twice is not added up. */
 export function pinnedFor(
   remedy: StepRemedy,
   seen: readonly Pick<Observation, 'sign' | 'pinned'>[],

@@ -70,7 +70,7 @@ function coverRow(polygon: readonly Point[], y: number, cover: Float32Array): vo
   }
 }
 
-/** What else lies on the table, and how much of it the camera sees; the usual where nothing is said. */
+/** What else lies on the table, and how much of it the camera sees; each has a default. */
 export interface Scene {
   /** Crosses drawn on the paper, by which pictures are joined. */
   readonly crosses?: readonly Point[];

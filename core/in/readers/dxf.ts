@@ -51,7 +51,7 @@ interface Parsed {
   readonly tooMany: boolean;
 }
 
-/** Pairs of a code and a value, one after the other; stops quietly where a code is no number. */
+/** Pairs of a code and a value, one after the other; stops quietly where a code is not a number. */
 function* tagsOf(text: string): Generator<readonly [number, string]> {
   let at = 0;
   const line = (): string | null => {

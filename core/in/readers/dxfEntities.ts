@@ -36,7 +36,7 @@ function drawBulge(pen: Pen, a: Point, b: Point, bulge: number): void {
   const angle = 4 * Math.atan(bulge);
   const [dx, dy] = [b.x - a.x, b.y - a.y];
   const chord = Math.hypot(dx, dy);
-  // An arc of more than ten kilometres is straight, and what has no radius at all is no arc.
+  // An arc of more than ten kilometres is straight, and what has no radius at all is not an arc.
   const radius = (chord * (1 + bulge * bulge)) / (4 * Math.abs(bulge));
   if (!(chord > 0) || !(radius < LARGEST_RADIUS)) return pen.line(b.x, b.y);
   const r = chord / (2 * Math.sin(angle / 2));

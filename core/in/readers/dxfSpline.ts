@@ -4,7 +4,7 @@ import type { Pen } from './pen.ts';
 import { nth } from '../../units/index.ts';
 
 const MOST_POINTS = 4000;
-/** Points taken between two knots where a spline is no chain of cubics. */
+/** Points taken between two knots where a spline is not a chain of cubics. */
 const SAMPLES = 48;
 
 interface Net {

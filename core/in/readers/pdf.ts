@@ -289,7 +289,7 @@ function boxOfDrawn(drawn: ReturnType<Pen['done']>): Window | null {
  * Takes every page of an open PDF apart into lines: layer, colour, width and dashes kept, curves as curves, each
  * page's coordinates in mm from its upper left corner as it is shown (rotation and user unit applied). Lines outside
  * the window a page shows are left out, others are not cut to it: a drawing repeated on every tile stays whole.
- * Refuses a file that holds pictures only. `onPage` is told the share done.
+ * Refuses a file that holds pictures only. `onPage` is called with the share done.
  */
 export async function readPdf(
   document: PdfDocument,

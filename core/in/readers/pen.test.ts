@@ -16,7 +16,7 @@ describe('Pen', () => {
     nowhere.move(NaN, 1);
     nowhere.line(9, 1);
     nowhere.close();
-    // No line may begin at a place that is no number.
+    // No line may begin at a place that is not a number.
     nowhere.line(1, 9);
     expect(nowhere.done()).toEqual([]);
     expect(nowhere.broken).toBeGreaterThan(0);

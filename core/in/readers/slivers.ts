@@ -68,7 +68,7 @@ function betweenRings(one: Path, two: Path): Drawn {
   return { path: polyline(points), closed: true };
 }
 
-/** The middle of a shape that runs out along one rim and back along the other; null where it is no line. */
+/** The middle of a shape that runs out along one rim and back along the other; null where it is not a line. */
 function outAndBack(path: Path): Drawn | null {
   const size = pathLength(path);
   const whole = spansOf(path);

@@ -9,7 +9,7 @@ const NEST = 90;
 /** Boxes that differ by less belong to one outline drawn twice, mm. */
 const SAME_BOX = 0.5;
 
-/** How a line is told from those of other sizes: by its layer and its look. */
+/** What distinguishes a line from those of other sizes: its layer and its style. */
 export const lookOf = (s: Stroke): string => `${s.layer}|${s.style}`;
 
 export interface OtherSize {

@@ -35,7 +35,7 @@ export function withPiece(pattern: Pattern, piece: Piece, size: string): Pattern
     ? there.map((p) => (p.id === made.id ? made : p))
     : [...there, made];
   const known = pattern.chart.some((r) => r.size === size);
-  // The nameless row a pattern on paper begins with is this size's, as long as nothing else was said of it.
+  // The unnamed first row of a paper pattern belongs to this size unless it has been named.
   const blank = !known && pattern.chart.length === 1 && Object.keys(pattern.chart[0]?.body ?? {}).length === 0;
   const empty = blank && (pattern.sizes[pattern.chart[0]?.size ?? ''] ?? []).length === 0;
   const chart = known

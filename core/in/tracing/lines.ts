@@ -65,7 +65,7 @@ export const dashOf = (list: readonly number[], mm: number): readonly number[] =
   const dash = list.map((v) => Math.round(v * mm * 10) / 10);
   return dash.every((v) => Number.isFinite(v)) && dash.some((v) => v > 0) ? dash.slice(0, MOST_DASHES) : [];
 };
-/** A pattern of more dashes is told by its beginning. */
+/** Only the first dashes of a pattern are kept; they identify it. */
 const MOST_DASHES = 8;
 
 export type UnitName = 'mm' | 'cm' | 'in' | 'pt' | 'px';
@@ -111,7 +111,7 @@ export type RepairCode =
   | 'repair-no-end'
   | 'repair-nested';
 
-/** More is no drawing of a pattern, and would stop the page. */
+/** More is not a drawing of a pattern, and would stop the page. */
 export const MOST_SPANS = 400_000;
 /** Bytes of a file that is still opened. */
 export const MOST_BYTES = { pdf: 120_000_000, svg: 40_000_000, dxf: 60_000_000 } as const;

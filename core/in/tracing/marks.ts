@@ -26,9 +26,9 @@ const GRAIN_SHORTEST = 50;
 /** Drill holes and crosses are no larger than this, mm. */
 const DOT_SIZE = 11;
 
-/** What lies inside or on an outline, told apart. */
+/** Marks inside or on an outline, by kind. */
 export interface FoundMarks {
-  /** Small lines that may be notches: told by whether they reach the outline or the seam line. */
+  /** Short lines that may be notches: they are if they reach the outline or the seam line. */
   readonly small: readonly Stroke[];
   readonly grain: { readonly from: Point; readonly to: Point } | null;
   readonly dots: readonly Point[];
@@ -159,7 +159,7 @@ export function findMarks(ring: Path, others: readonly Stroke[], reach: number):
   });
   const inside = around.filter((s) => insidePolygon(middleOf(boxOf(s.path)), polygon));
   const grain = grainAmong(inside, ring);
-  // The head of an arrow that points at an edge is no notch there.
+  // The head of an arrow that points at an edge is not a notch there.
   const isHead = (s: Stroke): boolean =>
     grain !== null &&
     [s.path.start, endOf(s.path)].some((p) => [grain.from, grain.to].some((g) => distance(p, g) < TOL.touches));

@@ -80,7 +80,7 @@ export function matchCorners(
   return { pairs, worst: Math.sqrt((best?.cost ?? 0) / n) };
 }
 
-/** Corners of an outline as tracing finds them, those set and taken away by hand included. */
+/** Corners of an outline as tracing finds them, those added and removed by hand included. */
 function cornerPoints(ring: Path, turned: TraceChoices['turned']): readonly Point[] {
   const near = (p: Point, q: Point): boolean => distance(p, q) <= MEANT;
   const found = cornersOf(cleanRing(ring).ring).map((c) => c.at);
@@ -191,7 +191,7 @@ export function traceLike(
   const on = carryBetween(cleanRing(base.ring.path).ring, cleanRing(other.path).ring, matched.pairs);
   const inside = carryInside(matched.pairs);
   const { choices, traced } = base;
-  // Roles are not guessed anew: every edge is told by its counterpart.
+  // Roles are not guessed again: each edge takes its counterpart's.
   const edges = traced.edges
     .filter((e) => e.role !== 'dart')
     .map((e) => ({

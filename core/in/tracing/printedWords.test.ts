@@ -23,7 +23,7 @@ describe('what a house prints on a piece', () => {
       expect(printedWords([text]), text).toMatchObject({ cut: 1, onFold: true });
     for (const text of ['cut 2', '2x zuschneiden', 'Couper 2 fois', 'Cortar 2'])
       expect(printedWords([text]), text).toMatchObject({ cut: 2, onFold: false });
-    // What folds on the paper, or is pressed, is no fold of the cloth; a square is no number of pieces.
+    // What folds on the paper, or is pressed, is not a fold of the cloth; a square is not a number of pieces.
     for (const text of ['fold line of the facing', 'press on the fold line'])
       expect(printedWords([text]).onFold, text).toBe(false);
     for (const text of ['Test square 10 x 10 cm', '10 cm x 10 cm', '4 x 4 in'])

@@ -49,7 +49,7 @@ const WITHOUT = new RegExp(
   `${ALLOWANCE}\\s+(?:is\\s+|are\\s+)?not\\s+included|without\\s+${ALLOWANCE}|no\\s+${ALLOWANCE}|ohne\\s+${ALLOWANCE}|sans\\s+${ALLOWANCE}|sin\\s+${ALLOWANCE}`,
   'i',
 );
-/** More is no seam allowance but something else that stands beside the words, mm. */
+/** More is not a seam allowance but something else that stands beside the words, mm. */
 const MOST = 60;
 
 /** A number as written: 1,5 or 5/8 or 1 1/4. */

@@ -173,7 +173,7 @@ export function gridOf(lines: Lines, pages: readonly number[], window: Box): Til
   const places = new Set(labels.map((l) => (l ? `${l.row} ${l.column}` : '')));
   const told = labels.every((l) => l !== null) && places.size === pages.length;
   const ways = told ? [labels, labels.map(turned)] : inEveryNumber(pages.length);
-  // Pages with labels may come in any order: then the next in the file is no neighbour, and every overlap is tried.
+  // Pages with labels may come in any order: then the next in the file is not a neighbour, and every overlap is tried.
   const overlaps = told ? OVERLAPS : joins.overlaps();
   let best: TileGrid | null = null;
   for (const cells of ways) {

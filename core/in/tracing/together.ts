@@ -15,7 +15,7 @@ export interface Laid {
   readonly full: Box | null;
 }
 
-/** The frame of a page, which is no part of the drawing. */
+/** The frame of a page, which is not part of the drawing. */
 export const isFrame = (s: Stroke, frame: Box): boolean => {
   const b = boxOf(s.path);
   return (

@@ -56,7 +56,7 @@ function withoutKinks(ring: Path, corners: readonly Corner[], allowance: number)
 }
 
 /**
- * Corners as found, with those the file names, and those set and taken away by hand; on a cutting line without the
+ * Corners as found, with those the file names, and those added and removed by hand; on a cutting line without the
  * kinks its allowance makes.
  */
 export function cornersWith(
@@ -74,7 +74,7 @@ export function cornersWith(
   return [...[...found, ...told].filter((p) => !near(off, p, MEANT)), ...on];
 }
 
-/** What was said of the edge that a said point lies nearest to. */
+/** The choices for each edge: those whose point lies nearest to it. */
 export function saidOf(paths: readonly Path[], said: TraceChoices['said']): readonly TraceChoices['said'][number][][] {
   const out: TraceChoices['said'][number][][] = paths.map(() => []);
   for (const one of said) {

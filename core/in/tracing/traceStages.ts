@@ -212,7 +212,7 @@ export function marksMeant(
     // What shows a dart's legs is the dart, not a mark of its own.
     .filter((n) => !legs.some((p) => distance(p, n.at) < reach + MEANT));
   const grain = choices.grain ?? marks.grain;
-  // One hole or cross alone on a front, that is no dart's tip, marks the bust point.
+  // One hole or cross alone on a front, that is not a dart's tip, marks the bust point.
   const dots = marks.dots.filter((d) => !found.some((f) => distance(f.tip, d) < 5));
   const lone = choices.part === 'front' && dots.length === 1 ? (dots[0] ?? null) : null;
   const bustPoint = choices.bustPoint ?? lone;

@@ -14,7 +14,7 @@ export interface TraceChoices {
   readonly half: boolean;
   /** Which line the outline is. */
   readonly line: 'cutting' | 'sewing';
-  /** Seam allowance where nothing else is said of an edge, mm. */
+  /** Default seam allowance of an edge, mm. */
   readonly allowance: number;
   /** Bevels and roundings at the corners of a cutting line: left out, or kept. */
   readonly corners: 'mitred' | 'asDrawn';
@@ -22,7 +22,7 @@ export interface TraceChoices {
   readonly orientation: Orientation | null;
   /** Corners set (`on`) or taken away by hand. */
   readonly turned: readonly { readonly at: Point; readonly on: boolean }[];
-  /** What was said of edges, each by a point on or near its middle. */
+  /** Choices for edges, keyed by a point on or near the middle, so that they survive re-tracing. */
   readonly said: readonly {
     readonly at: Point;
     readonly role?: EdgeRole;

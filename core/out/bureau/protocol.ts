@@ -2,7 +2,7 @@ import { z } from 'zod';
 
 /** What client and print bureau say to each other. Sizes in bytes and mm, money in cents, times in ms since 1970. */
 
-/** What the stand-in can be told to do wrong, once for each upload. */
+/** Faults the stand-in can be set to simulate, once per upload. */
 export const FAULTS = ['none', 'drops', 'busy', 'damages', 'down', 'refuses'] as const;
 export type Fault = (typeof FAULTS)[number];
 

@@ -138,7 +138,7 @@ function shuffled<T>(items: readonly T[], seed: number): readonly T[] {
 
 /**
  * Lays pieces on cloth: grain along it, halves on its fold, each at the first place where it does not touch another.
- * Several orders are tried and the shortest kept; `onTry` is told after each. The same pieces always give the same layout.
+ * Several orders are tried and the shortest kept; `onTry` is called after each. The same pieces always give the same layout.
  */
 export function layOut(
   pieces: readonly Piece[],

@@ -5,7 +5,7 @@ import { centreEdgeOf, middleX, paperOutline, requireEdge, type Piece } from '..
 import { TOL, nth } from '../../units/index.ts';
 import { common, FLAT, grow, regionOf, unite, without, type Region } from './regions.ts';
 
-/** The tissue one has, by piece: where it lies by now, within the seam lines. */
+/** The tissue one has, by piece: where it lies now, within the seam lines. */
 type Tissue = Map<string, Region>;
 
 /** Slivers narrower than this are where curves were faired, not paper to add. */

@@ -11,7 +11,7 @@ export const PDF_LAYERS = {
   patch: 'Edge of the patch',
 } as const;
 export type PdfLayer = keyof typeof PDF_LAYERS;
-/** What one cuts by; the paper a step taped in matters to whoever alters the tissue itself. */
+/** The lines needed for cutting. Added paper is left out: it matters only to someone altering the tissue itself. */
 export const USUAL_LINES: readonly PdfLayer[] = ['original', 'cutting', 'seam', 'marks', 'words', 'patch'];
 
 /**

@@ -15,7 +15,7 @@ interface Page {
   readonly height: number;
 }
 
-/** Prints a record on the page at hand: the largest text that lets all of it stand there; at the smallest, what is over is told. */
+/** Prints a record on the current page in the largest text that fits; at the smallest, says what was left out. */
 export function printRecord(c: MmCanvas, record: PrintedRecord, page: Page): void {
   const size =
     SIZES.find((s) => bottomOf(c, record, page, s) <= page.height - BOTTOM) ?? SIZES[SIZES.length - 1] ?? 2.8;

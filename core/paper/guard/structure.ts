@@ -17,7 +17,7 @@ export function edgeFaults(piece: Piece, say: Say): void {
     if (pathLength(edge.path) < TOL.join) say('edge-without-length', { role: edge.role }, edge.path.start);
     if (!next) return;
     const gap = distance(endOf(edge.path), next.path.start);
-    // Not "greater than": a place that is no number must not pass.
+    // Not "greater than": a place that is not a number must not pass.
     if (!(gap <= TOL.join)) say('edges-do-not-join', { role: edge.role, next: next.role, gap }, endOf(edge.path));
   });
   for (const [what, ids] of [

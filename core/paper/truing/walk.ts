@@ -36,7 +36,7 @@ export interface Walk {
   readonly second: WalkedSide;
   /** second − first − intended ease: 0 when they match. */
   readonly difference: number;
-  /** How far the two lines lie apart when laid on one another: told only of a piece set into part of a seam, mm. */
+  /** How far the two lines lie apart when laid on one another: given only for a piece set into part of a seam, mm. */
   readonly apart: number;
 }
 

@@ -99,7 +99,7 @@ export function mutateDocument(chance: Chance, document: unknown): Mutation {
 const found = (value: unknown, path: Path): unknown =>
   path.reduce<unknown>((v, key) => (v as Record<string | number, unknown>)[key], value);
 function scaled(value: unknown, by: number): unknown {
-  // What is no number to JSON is written as null.
+  // What is not a number to JSON is written as null.
   if (typeof value === 'number') return Number.isNaN(by) ? null : value * by;
   if (Array.isArray(value)) return value.map((v) => scaled(v, by));
   if (value === null || typeof value !== 'object') return value;

@@ -227,7 +227,7 @@ export function sideSum(pieces: readonly Piece[], side: SeamSide): number | null
   return edges.reduce((sum, e) => sum + (e ? chordSum(e.path) : 0), 0);
 }
 
-/** Second side less first, less the ease: how far a seam is from matching; null where it cannot be told. */
+/** Second side less first, less the ease: how far a seam is from matching; null where it cannot be determined. */
 export function mismatch(pieces: readonly Piece[], seam: Seam): number | null {
   if (seam.first.between || seam.second.between) return null;
   const [a, b] = [sideSum(pieces, seam.first), sideSum(pieces, seam.second)];

@@ -83,7 +83,7 @@ const jobOf = ({ pattern, size, steps }: Case): ResolvedJob => ({
   pattern,
 });
 
-/** Carries a plan out and looks at everything that would be cut; null when nothing is wrong, or when it is said. */
+/** Carries a plan out and looks at everything that would be cut; null when nothing is wrong, or when the fault was reported. */
 export function judged(one: Case, tally?: Tally): string | null {
   const start = setupOf(jobOf(one));
   const { steps, lanes } = replay(start, one.steps);

@@ -3,7 +3,7 @@ import { pagesPdf } from '../handPdf.ts';
 import { stroke, word, type Pen, type ToPage } from './pen.ts';
 import { arrow, type DrawnPiece } from './sheet.ts';
 
-/** How a file is made: on which pages, and how sizes are told apart. */
+/** How a file is made: on which pages, and how sizes are distinguished. */
 export interface Making extends Pen {
   readonly page: 'a4' | 'letter' | 'a0';
   /** How far neighbouring pages run over one another, mm; the drawing is cut off at the frame. */

@@ -18,6 +18,7 @@ export function Help({ open, onClose }: { readonly open: boolean; readonly onClo
             Measure the body, see the size to start from, decide the amount, then carry the alteration out on the table
             a stage at a time, as you would on paper. Check, print, and trace; never cut your only original.
           </Dialog.Description>
+          <EnglishChoice />
           {Object.entries(PLACES).map(([where, title]) => (
             <table key={where} className="mt-4 w-full">
               <caption className="pb-1 text-left font-medium">{title}</caption>
@@ -36,7 +37,6 @@ export function Help({ open, onClose }: { readonly open: boolean; readonly onClo
               </tbody>
             </table>
           ))}
-          <EnglishChoice />
           <details className="mt-4 border-t border-line pt-3">
             <summary className="link">Glossary</summary>
             <Suspense>
@@ -56,7 +56,7 @@ export function Help({ open, onClose }: { readonly open: boolean; readonly onClo
   );
 }
 
-/** The page is taken anew, since everything on it is said otherwise; the work is saved as it is on every leaving. */
+/** Reloads the page, since all its text changes; work is saved as it is whenever the page is left. */
 function EnglishChoice() {
   const english = usePrefs((s) => s.english);
   return (

@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
 
-/** An address that leads nowhere is said to, with the way on. */
+/** Shown for an unknown address, with a way back. */
 export function NoSuchPlace() {
   const { job } = useParams();
   return (

@@ -53,7 +53,7 @@ function nearest({ element, stops }: Held): HTMLElement | null {
 
 /**
  * Keeps the keyboard's place. A browser drops the focus on the page's body when what had it is taken away, hidden or
- * switched off; whoever works by keyboard would begin at the top again. Returns what stops it.
+ * switched off; keyboard users would start from the top again. Returns a function that stops it.
  */
 export function keepFocus(): () => void {
   const held: Held[] = [];
@@ -63,7 +63,7 @@ export function keepFocus(): () => void {
     const element = e.target;
     if (!(element instanceof HTMLElement) || element === document.body) return;
     const over = element.closest(OVER);
-    // Within the station: when all of it goes, its bar is no heir of it.
+    // Within the station: when all of it goes, the bar does not inherit the focus.
     const place = over ?? element.closest('main') ?? document;
     held.push({ element, stops: stopsIn(place), over: over !== null, says: saysOf(element) });
     if (held.length > REMEMBERED) held.shift();

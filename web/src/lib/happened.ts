@@ -4,7 +4,7 @@ import type { Job } from '@ample/core/documents';
 const MEASURES = /\d+[.,]\d+|\d{3,}/g;
 
 /**
- * What went wrong, to be handed to whoever mends it: the version, where it was, which steps the plan has, and the error.
+ * A report of what went wrong, for whoever fixes it: the version, where it was, which steps the plan has, and the error.
  * No name, no measurement, no amount.
  */
 export function whatHappened(error: unknown, where: string, job: Job | null): string {

@@ -29,7 +29,7 @@ const EMPTY: Contact = {
   inHand: null,
 };
 
-/** What stays out whatever is said: it would be cut wrong, or is no piece. */
+/** Always left out: it would be cut wrong, or is not a piece. */
 const FATAL: ReadonlySet<Question['code']> = new Set<Question['code']>(['no-outline', 'allowance-off']);
 /** What one press on “right” cannot answer: it must be said. */
 const MUST_BE_SAID: ReadonlySet<Question['code']> = new Set<Question['code']>([
@@ -170,7 +170,7 @@ export function takeInHand(id: string): void {
     chosenEdge: null,
   });
 }
-/** Lays the piece in hand back among the others, as it is now: whoever looked at it has answered what was asked. */
+/** Lays the piece in hand back among the others, as it is now: its questions count as answered. */
 export function layBack(): void {
   const { contact, picked, choices } = useImport.getState();
   const before = contact?.pieces.find((p) => p.choices.id === contact.inHand);

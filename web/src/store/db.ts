@@ -30,7 +30,7 @@ export interface Touched {
 export interface Before {
   key: 'import';
   at: string;
-  /** `written` is what the file put there: what differs from it by now, one has worked on since. */
+  /** `written` is what the file put there: what differs from it now, one has worked on since. */
   documents: { kind: Kind; id: string; raw: unknown; written: unknown }[];
   photos: { id: string; raw: PhotoFile | null }[];
 }

@@ -37,7 +37,7 @@ function look(): void {
   steps.made(before);
 }
 useDrawn.subscribe(look);
-// Typing is no step here, but what was typed stands when the next one is made.
+// Typing is not a step here, but what was typed stands when the next one is made.
 useTyped.subscribe(() => {
   if (!quiet) last = now();
 });

@@ -262,7 +262,7 @@ const sameLine = (s: Stroke, of: Stroke | undefined): boolean =>
   of !== undefined && s.closed && s.style === of.style && s.layer === of.layer && s.path.segments.length > 3;
 
 let drawn: { readonly of: readonly [Picked, TraceChoices]; readonly traced: Result<Traced> } | null = null;
-/** Traced once for each choice, whoever asks. */
+/** Memoised per choices. */
 function tracedWith(picked: Picked, choices: TraceChoices): Result<Traced> {
   if (drawn?.of[0] !== picked || drawn.of[1] !== choices)
     drawn = { of: [picked, choices], traced: traceSafely(picked.ring, picked.others, choices) };

@@ -22,7 +22,7 @@ export const standingOf = (s: ImportState): Standing =>
   Object.fromEntries(KEYS.map((k) => [k, s[k]])) as unknown as Standing;
 
 let quiet = false;
-/** A reading that goes on or comes in is no step of anyone's: it belongs to the one that asked for it. */
+/** A reading that goes on or comes in is not a step of anyone's: it belongs to the one that asked for it. */
 const comesIn = (s: ImportState, before: ImportState): boolean =>
   s.contact !== before.contact &&
   KEYS.every((k) => k === 'contact' || s[k] === before[k]) &&

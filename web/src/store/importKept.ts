@@ -8,7 +8,7 @@ const MOST_KEPT = 60_000_000;
 const PAUSE = 400;
 
 let timer: ReturnType<typeof setTimeout> | undefined;
-/** The file that lies in the browser by now: it is large, and written once. */
+/** The file that lies in the browser now: it is large, and written once. */
 let written: File | null = null;
 
 async function write(): Promise<void> {

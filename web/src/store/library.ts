@@ -199,7 +199,7 @@ export function wearerOf(job: Job, wearers: readonly Wearer[]): Wearer | undefin
   return 'id' in ref ? wearers.find((w) => w.id === ref.id) : undefined;
 }
 
-/** A job that is not open, with its wearer: on the rail at once, saved, its trouble told. */
+/** A job that is not open, with its wearer: shown on the rail at once and saved; failures are reported. */
 export async function saveNew(job: Job, wearer: Wearer): Promise<void> {
   putInLibrary(job, wearer);
   const saved = await saveTogether({ job, wearer });

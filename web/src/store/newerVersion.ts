@@ -3,7 +3,7 @@ type Registration = Pick<ServiceWorkerRegistration, 'waiting'>;
 type Container = Pick<ServiceWorkerContainer, 'addEventListener'>;
 
 /**
- * How a waiting version is taken: the work is saved, the worker that waits is told to take over, and the page is loaded
+ * How a waiting version is taken: the work is saved, the waiting worker is told to take over, and the page is loaded
  * anew once it has. A page that no worker controls yet is not told of a new controller, so the waiting worker itself is
  * watched as well; where it has taken over already, from another window, the page is loaded anew at once. When another
  * window takes it, this one follows after saving: its own old parts are no longer kept. Reloads once at most.

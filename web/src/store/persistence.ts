@@ -20,7 +20,7 @@ export const forgetKnown = (): void => known.clear();
 export const touch = (kind: Kind, ids: readonly string[]): Promise<unknown> =>
   db.touched.bulkPut(ids.map((id) => ({ key: keyOf(kind, id), tab: TAB, at: Date.now(), write: freshId('') })));
 
-/** What became of a save: the documents as they now stand, and what has to be told about them. */
+/** The result of a save: the documents as they now stand, and anything to report about them. */
 export interface Saved {
   readonly job: Job;
   readonly wearer: Wearer;

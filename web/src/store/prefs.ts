@@ -62,7 +62,7 @@ export const usePrefs = create<Prefs>()(
   ),
 );
 
-// Everything said on this page is said in the English chosen last; another one takes the page anew.
+// The page speaks the English chosen last; choosing another reloads it.
 speakEnglish(usePrefs.getState().english);
 
 export const useUnits = (): Units => usePrefs((s) => s.units);

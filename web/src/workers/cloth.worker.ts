@@ -1,7 +1,7 @@
 import { layOutAll } from '@ample/core/out/layout';
 import { PROTOCOL, type ClothRequest } from './protocol.ts';
 
-/** Lays pieces on cloth and tells how far it is; ended by whoever asked when it is no longer wanted. */
+/** Lays pieces on cloth and reports progress; the caller terminates it when it is no longer needed. */
 self.onmessage = (event: MessageEvent<ClothRequest>) => {
   const { v, id, input } = event.data;
   if (v !== PROTOCOL) return;

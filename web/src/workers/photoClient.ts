@@ -10,7 +10,7 @@ export interface Shrunk {
 
 const PATIENCE = 30_000;
 
-/** Makes a picture smaller in a worker that is let go with it. Rejects what is no picture, or takes too long. */
+/** Makes a picture smaller in a worker that is let go with it. Rejects what is not a picture, or takes too long. */
 export function shrinkPhoto(file: Blob): Promise<Shrunk> {
   return new Promise((resolve, reject) => {
     const worker = new Worker(new URL('./photo.worker.ts', import.meta.url), { type: 'module' });

@@ -26,7 +26,7 @@ async function read(input: ReadRequest['input'], onShare: (share: number) => voi
   return open.ok ? readPdf(open.value.document, open.value.ops, onShare) : open;
 }
 
-/** Reads one file into lines; ended by whoever asked when it takes too long or is no longer wanted. */
+/** Reads one file into lines; the caller terminates it when it takes too long or is no longer needed. */
 self.onmessage = async (event: MessageEvent<ReadRequest>) => {
   const { v, id, input } = event.data;
   if (v !== PROTOCOL) return;

@@ -2,7 +2,7 @@ import '../lib/zodSetup.ts';
 import { readWhole } from '@ample/core/in/tracing';
 import { PROTOCOL, type Reply, type WholeRequest } from './protocol.ts';
 
-/** Reads all pieces of one sheet; ended by whoever asked when the sheet is no longer wanted. */
+/** Reads all pieces of one sheet; the caller terminates it when the sheet is no longer needed. */
 self.onmessage = (event: MessageEvent<WholeRequest>) => {
   const { v, id, input } = event.data;
   if (v !== PROTOCOL) return;

@@ -41,7 +41,7 @@ export type HeightFrom = 'neck' | 'waist';
 
 /**
  * Where the wearer's own bust point lies on a front: half the span from the centre, and down from the neck base or up
- * from the waist. Unless told from which, from the neck where she is measured so, else from the waist. Null where she is
+ * from the waist. By default from the neck where that was measured, otherwise from the waist. Null where she is
  * not measured, or the front does not show where to measure from.
  */
 export function wearerBustPoint(

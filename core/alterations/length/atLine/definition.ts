@@ -91,7 +91,7 @@ export const lengthLine: AlterationDefinition = define({
   reads: ['sideWaist', 'napeToWaist'],
   fits,
   plan,
-  // The centre stays straight, and as much longer as the line asked for: told by the check of each piece.
+  // The centre stays straight, and gains exactly what the line asked for; the check of each piece reports it.
   holds: (before, after) =>
     after.flatMap((p) => {
       const was = before.find((b) => b.id === p.id);

@@ -27,7 +27,7 @@ export function knotsFor(
   const at = place();
   if (at === null) return null;
   const before = at <= 1 ? null : Math.max(notchBefore(side, at, besides) ?? at - RUN_OUT, 0);
-  // From the hip the addition goes straight on to the hem: a bulge there is no skirt.
+  // From the hip the addition goes straight on to the hem: a bulge there is not a skirt.
   const after =
     at >= size - 1 || level === 'hip' ? null : Math.min(notchAlong(side, at + 20, size, besides) ?? at + RUN_OUT, size);
   const knots: SideKnot[] = [

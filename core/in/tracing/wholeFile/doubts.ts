@@ -2,7 +2,7 @@ import { pathLength } from '../../../geometry/index.ts';
 import { validatePiece, type EdgeRole, type Piece } from '../../../pattern/index.ts';
 import type { TraceNote } from '../traceTypes.ts';
 
-/** What a piece that came in leaves open; each is one question to whoever knows the paper. */
+/** What an imported piece leaves uncertain; each doubt is one question to the user. */
 export type Question =
   | { readonly code: 'which-part'; readonly data: Record<string, never> }
   | { readonly code: 'on-fold'; readonly data: Record<string, never> }

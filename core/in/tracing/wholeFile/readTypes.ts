@@ -15,9 +15,9 @@ export interface Alike {
 
 /** What is known beforehand; everything else is read off the file. */
 export interface Wanted {
-  /** The size taken, as the file names it; the middle one where nothing is said. */
+  /** The size taken, as the file names it; by default the middle one. */
   readonly size?: string;
-  /** Seam allowance of all pieces, mm; told, it goes before what is printed. */
+  /** Seam allowance of all pieces, mm; overrides what is printed in the file. */
   readonly allowance?: number;
   /** True length over drawn length, where it is known; 1, the sheet is true. Left out, the sheet's own square is asked. */
   readonly scale?: number;

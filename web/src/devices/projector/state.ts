@@ -9,7 +9,7 @@ export interface Screen {
   readonly width: number;
   readonly height: number;
 }
-/** Everything the thrown picture is made of; also what a stand-in table is told. */
+/** Everything the projected picture is made of; also sent to the stand-in table. */
 export interface Picture {
   readonly piece: string | null;
   readonly view: ProjectorView;
@@ -68,7 +68,7 @@ export function slide(x: number, y: number): void {
   changeView({ slid: { x: useProjector.getState().view.slid.x + x, y: useProjector.getState().view.slid.y + y } });
 }
 
-/** What a stand-in table is told: everything but the screen the scale was made on. */
+/** What is sent to the stand-in table: everything but the screen the scale was set on. */
 export const pictureOf = ({ madeOn: _madeOn, ...picture }: Projector): Picture => picture;
 
 /** The square that is thrown now. */

@@ -19,7 +19,7 @@ export function Check() {
   const units = useUnits();
   const { job } = useParams();
   if (!draft) return <Station title="Check">Walking the seams…</Station>;
-  // What a step said of a seam is said again of the finished pieces: later steps may have changed it.
+  // A step's findings about seams are recomputed on the finished pieces, since later steps may have changed them.
   const fromSteps = draft.steps.flatMap((s) =>
     s.step.on && s.outcome.ok ? s.outcome.value.findings.filter((f) => f.data['seam'] === undefined) : [],
   );

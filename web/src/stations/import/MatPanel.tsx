@@ -23,7 +23,7 @@ export function MatPanel() {
     useTyped.setState({
       rows: rows.map((r, k) => (k === i ? { ...r, ...change } : r)).slice(0, Math.max(typed.rows.length, i + 1)),
     });
-  // At once: whoever types quickly is already at the next number.
+  // Synchronously: a fast typist is already at the next number.
   const focus = (i: number, column: 'x' | 'y') =>
     document.querySelector<HTMLInputElement>(`[data-mat="${i} ${column}"]`)?.focus();
   const onKey = (e: KeyboardEvent, i: number, column: 'x' | 'y') => {

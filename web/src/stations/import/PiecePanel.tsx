@@ -41,7 +41,7 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
   const inHand = useImport((s) => s.contact?.inHand ?? null);
   const [failed, setFailed] = useState<Refusal | null>(null);
   const problems = useMemo(() => validatePiece(traced.piece), [traced]);
-  // A piece whose allowance could not be taken off would be cut wrong: that stands apart from what is only told.
+  // A piece whose allowance could not be taken off would be cut wrong: so it is shown apart from mere notes.
   const wrong = traced.notes.filter((n) => n.code === 'allowance-missed');
   const told = traced.notes.filter((n) => n.code !== 'allowance-missed');
   const take = () => {

@@ -7,7 +7,7 @@ import { isOwn, patternOf } from '../../store/patterns.ts';
 import { takeOut } from '../../store/takePiece.ts';
 import { Length } from '../../shared/parts.tsx';
 
-/** What the pattern holds by now, and whether its seams walk. */
+/** What the pattern holds now, and whether its seams walk. */
 export function Taken() {
   const job = useJob((s) => s.job);
   const patterns = useLibrary((s) => s.patterns);

@@ -1,6 +1,6 @@
 import type { Viewport } from '../../lib/viewport.ts';
 
-/** Nearer, farther, all in view: for whoever has no wheel. */
+/** Zoom in, zoom out and show all, for people without a wheel. */
 export function ViewButtons({ fit, nearer, farther }: Pick<Viewport, 'fit' | 'nearer' | 'farther'>) {
   return (
     <div className="absolute top-2 right-2 flex flex-col gap-1" role="group" aria-label="View">

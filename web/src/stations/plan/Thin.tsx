@@ -22,7 +22,7 @@ export function useThinned(draft: Draft | null): Thinned | null {
       if (!job) return;
       const work = startThinning(job);
       cancel = work.cancel;
-      // Without an answer nothing is said: the plan works without it.
+      // Without an answer nothing is shown: the plan works without it.
       work.done.then((thinned) => setFound({ of: steps, thinned })).catch(() => undefined);
     }, STILL);
     return () => {

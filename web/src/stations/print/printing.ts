@@ -43,7 +43,7 @@ export function pdfRequest(
     drawings,
     original: onPaper ? [] : untouchedFor(draft.pieces, draft.original),
     added: prefs.lines.includes('added') && !onPaper ? Object.fromEntries(addedPaper(draft)) : {},
-    // The edge of a patch is always drawn: without it there is no patch.
+    // The edge of a patch is always drawn: a patch cannot be cut without it.
     show: [...prefs.lines.filter((l) => l !== 'patch'), 'patch'],
     paper: prefs.paper,
     turn: prefs.turn,

@@ -183,7 +183,7 @@ export function MatView({ job, original, whole, shows, before, active, stage }: 
   );
 }
 
-/** A ring around a place one was sent to look at. */
+/** A ring around the place another station asked to show. */
 function Here({ at, offset, k }: { readonly at: Point; readonly offset: Point; readonly k: number }) {
   return (
     <g transform={`translate(${at.x + offset.x} ${at.y + offset.y}) scale(${1 / k})`} pointerEvents="none">

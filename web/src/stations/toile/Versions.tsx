@@ -231,6 +231,6 @@ function useStateOf(versions: readonly Version[], id: string, now: Draft | null)
   }, [version, pattern]);
   if (id === DRAFTED) return now && { ...now, steps: [], pieces: now.original };
   if (!version) return now;
-  // A new name is no new state.
+  // A new name is not a new state.
   return made && made.of.id === version.id ? made.draft : null;
 }

@@ -5,7 +5,7 @@ import { useUnits } from '../../../store/prefs.ts';
 import { LengthField } from '../../../shared/LengthField.tsx';
 import { Notice } from '../../../shared/parts.tsx';
 
-/** The size one wants, of those in the file, and the allowance where it must be told. */
+/** Chooses one of the sizes in the file, and the allowance where it has to be entered. */
 export function SizeChoice() {
   const contact = useImport((s) => s.contact);
   const units = useUnits();
