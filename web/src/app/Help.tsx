@@ -3,56 +3,53 @@ import { lazy, Suspense } from 'react';
 import { ENGLISHES, type English } from '@ample/core/speech';
 import { usePrefs } from '../store/prefs.ts';
 import { HOTKEYS, PLACES } from '../lib/hotkeys.ts';
+import { Radio } from '../ui/Radio.tsx';
+import { Modal } from '../ui/Modal.tsx';
 
 // The words come when Help is opened: the first screen has no need of them.
 const Glossary = lazy(async () => ({ default: (await import('./Glossary.tsx')).Glossary }));
 
 export function Help({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   return (
-    <Dialog.Root open={open} onOpenChange={(o) => !o && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
-        <Dialog.Content className="fixed top-1/2 left-1/2 max-h-[90vh] w-[640px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-page p-6">
-          <Dialog.Title className="text-xl">Getting started and shortcuts</Dialog.Title>
-          <Dialog.Description className="mt-2">
-            Measure the body, see the size to start from, decide the amount, then carry the alteration out on the table
-            a stage at a time, as you would on paper. Check, print, and trace; never cut your only original.
-          </Dialog.Description>
-          <EnglishChoice />
-          {Object.entries(PLACES).map(([where, title]) => (
-            <table key={where} className="mt-4 w-full">
-              <caption className="pb-1 text-left font-medium">{title}</caption>
-              <tbody>
-                {Object.entries(HOTKEYS).map(
-                  ([id, key]) =>
-                    key.where === where && (
-                      <tr key={id} className="border-t border-line">
-                        <th scope="row" className="num w-48 py-1 pr-4 text-left font-medium">
-                          {key.shown}
-                        </th>
-                        <td>{key.does}</td>
-                      </tr>
-                    ),
-                )}
-              </tbody>
-            </table>
-          ))}
-          <details className="mt-4 border-t border-line pt-3">
-            <summary className="link">Glossary</summary>
-            <Suspense>
-              <Glossary />
-            </Suspense>
-          </details>
-          <p className="mt-4 text-sm">
-            Work safely: close the blade of a rotary cutter when you put it down and cut away from you; keep pins out of
-            your mouth; tape and some papers scorch under an iron. Measure snug, never tight. For garments worn for
-            medical reasons, or where something hurts, ask a clinician first; for children’s wear follow your local
-            safety rules.
-          </p>
-          <Dialog.Close className="btn btn-main mt-4">Close</Dialog.Close>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Modal
+      title="Getting started and shortcuts"
+      about="Measure the body, see the size to start from, decide the amount, then carry the alteration out on the table a stage at a time, as you would on paper. Check, print, and trace; never cut your only original."
+      open={open}
+      onOpenChange={(o) => !o && onClose()}
+      width="w-[640px]"
+    >
+      <EnglishChoice />
+      {Object.entries(PLACES).map(([where, title]) => (
+        <table key={where} className="mt-4 w-full">
+          <caption className="pb-1 text-left font-medium">{title}</caption>
+          <tbody>
+            {Object.entries(HOTKEYS).map(
+              ([id, key]) =>
+                key.where === where && (
+                  <tr key={id} className="border-t border-line">
+                    <th scope="row" className="num w-48 py-1 pr-4 text-left font-medium">
+                      {key.shown}
+                    </th>
+                    <td>{key.does}</td>
+                  </tr>
+                ),
+            )}
+          </tbody>
+        </table>
+      ))}
+      <details className="mt-4 border-t border-line pt-3">
+        <summary className="link">Glossary</summary>
+        <Suspense>
+          <Glossary />
+        </Suspense>
+      </details>
+      <p className="mt-4 text-sm">
+        Work safely: close the blade of a rotary cutter when you put it down and cut away from you; keep pins out of
+        your mouth; tape and some papers scorch under an iron. Measure snug, never tight. For garments worn for medical
+        reasons, or where something hurts, ask a clinician first; for children’s wear follow your local safety rules.
+      </p>
+      <Dialog.Close className="btn btn-main mt-4">Close</Dialog.Close>
+    </Modal>
   );
 }
 
@@ -63,19 +60,18 @@ function EnglishChoice() {
     <fieldset className="mt-4 border-t border-line pt-3">
       <legend className="sr-only">English</legend>
       {(Object.keys(ENGLISHES) as English[]).map((id) => (
-        <label key={id} className="mr-6 inline-flex min-h-[40px] items-center gap-2">
-          <input
-            type="radio"
-            name="english"
-            className="size-5 accent-carbon"
-            checked={english === id}
-            onChange={() => {
-              usePrefs.setState({ english: id });
-              window.location.reload();
-            }}
-          />
+        <Radio
+          key={id}
+          name="english"
+          on={english === id}
+          set={() => {
+            usePrefs.setState({ english: id });
+            window.location.reload();
+          }}
+          className="mr-6 inline-flex min-h-[40px] items-center gap-2"
+        >
           {ENGLISHES[id].name}
-        </label>
+        </Radio>
       ))}
     </fieldset>
   );

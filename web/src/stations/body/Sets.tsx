@@ -1,6 +1,7 @@
 import type { MeasurementSet } from '@ample/core/fitting/fit';
 import { longDate, today } from '../../lib/time.ts';
 import { addSet, removeSet, setDate } from '../../store/body.ts';
+import { Select } from '../../ui/Select.tsx';
 
 const DATE = /^\d{4}-\d{2}-\d{2}$/;
 
@@ -16,17 +17,14 @@ export function Sets({
 }) {
   return (
     <section className="mb-4 flex flex-wrap items-end gap-3" aria-label="Sets of measurements">
-      <label>
-        <span className="mb-1 block text-sm">Set</span>
-        <select className="field" value={current.id} onChange={(e) => onChoose(e.target.value)}>
-          {sets.map((s, i) => (
-            <option key={s.id} value={s.id}>
-              {longDate(s.date)}
-              {i === 0 ? ', in use' : ''}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select label="Set" value={current.id} set={onChoose}>
+        {sets.map((s, i) => (
+          <option key={s.id} value={s.id}>
+            {longDate(s.date)}
+            {i === 0 ? ', in use' : ''}
+          </option>
+        ))}
+      </Select>
       <label>
         <span className="mb-1 block text-sm">Taken on</span>
         <input

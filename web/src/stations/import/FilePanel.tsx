@@ -10,6 +10,7 @@ import { Notice } from '../../shared/parts.tsx';
 import { Kinds } from './Kinds.tsx';
 import type { RefObject } from 'react';
 import { Scale } from './Scale.tsx';
+import { Check } from '../../ui/Check.tsx';
 
 /** Chooses a file, by the button or by dropping it here; shows how far reading is, and why it was refused. */
 export function FileChoice() {
@@ -172,21 +173,19 @@ function Pages({ lines }: { readonly lines: Lines }) {
         <summary className="min-h-[40px] cursor-pointer py-2">Which pages carry the drawing</summary>
         <div className="flex flex-wrap gap-x-4">
           {lines.pages.map((_, i) => (
-            <label key={i} className="flex min-h-[40px] items-center gap-2">
-              <input
-                type="checkbox"
-                className="size-5 accent-carbon"
-                checked={placing[i] !== null}
-                onChange={(e) =>
-                  put(
-                    e.target.checked ? [...used, i].sort((a, b) => a - b) : used.filter((u) => u !== i),
-                    Math.max(1, columns),
-                    overlap,
-                  )
-                }
-              />
+            <Check
+              key={i}
+              on={placing[i] !== null}
+              set={(on) =>
+                put(
+                  on ? [...used, i].sort((a, b) => a - b) : used.filter((u) => u !== i),
+                  Math.max(1, columns),
+                  overlap,
+                )
+              }
+            >
               <span className="num">{i + 1}</span>
-            </label>
+            </Check>
           ))}
         </div>
       </details>

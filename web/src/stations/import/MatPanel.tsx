@@ -9,6 +9,7 @@ import { readRows, useTyped, type Typed, type TypedRow } from '../../store/typed
 import { Notice } from '../../shared/parts.tsx';
 import { PLACE_WORDS } from './placeWords.ts';
 import { en } from '@ample/core/speech';
+import { Select } from '../../ui/Select.tsx';
 
 const BLANK: TypedRow = { x: '', y: '', kind: 'corner' };
 
@@ -81,28 +82,22 @@ export function MatPanel() {
 function MatFacts({ typed }: { readonly typed: Typed }) {
   return (
     <div className="flex flex-wrap gap-4">
-      <label>
-        <span className="mb-1 block text-sm">The mat counts in</span>
-        <select
-          className="field"
-          value={typed.unit}
-          onChange={(e) => useTyped.setState({ unit: e.target.value === 'in' ? 'in' : 'cm' })}
-        >
-          <option value="cm">{en`centimetres`}</option>
-          <option value="in">inches</option>
-        </select>
-      </label>
-      <label>
-        <span className="mb-1 block text-sm">from its</span>
-        <select
-          className="field"
-          value={typed.from}
-          onChange={(e) => useTyped.setState({ from: e.target.value === 'upperLeft' ? 'upperLeft' : 'lowerLeft' })}
-        >
-          <option value="lowerLeft">lower left corner</option>
-          <option value="upperLeft">upper left corner</option>
-        </select>
-      </label>
+      <Select
+        label="The mat counts in"
+        value={typed.unit}
+        set={(chosen) => useTyped.setState({ unit: chosen === 'in' ? 'in' : 'cm' })}
+      >
+        <option value="cm">{en`centimetres`}</option>
+        <option value="in">inches</option>
+      </Select>
+      <Select
+        label="from its"
+        value={typed.from}
+        set={(chosen) => useTyped.setState({ from: chosen === 'upperLeft' ? 'upperLeft' : 'lowerLeft' })}
+      >
+        <option value="lowerLeft">lower left corner</option>
+        <option value="upperLeft">upper left corner</option>
+      </Select>
     </div>
   );
 }

@@ -27,6 +27,8 @@ import { Marks } from './PieceMarks.tsx';
 import { useSheet } from './SheetView.tsx';
 import { TOOLS } from './tools.ts';
 import { en } from '@ample/core/speech';
+import { Radio } from '../../ui/Radio.tsx';
+import { Check } from '../../ui/Check.tsx';
 
 /** A part's own name goes into the name as long as none was typed. */
 const named = (choices: TraceChoices, part: Piece['part']): Partial<TraceChoices> => {
@@ -151,16 +153,9 @@ function Line({ choices }: { readonly choices: TraceChoices }) {
       <legend className="mb-1 text-sm">The outline drawn is the</legend>
       <div className="flex flex-wrap gap-x-5">
         {(['cutting', 'sewing'] as const).map((line) => (
-          <label key={line} className="flex min-h-[40px] items-center gap-2">
-            <input
-              type="radio"
-              name="line"
-              className="size-5 accent-carbon"
-              checked={choices.line === line}
-              onChange={() => choose({ line })}
-            />
-            {line} line
-          </label>
+          <Radio key={line} name="line" on={choices.line === line} set={() => choose({ line })}>
+            {line}line
+          </Radio>
         ))}
       </div>
       <div className="flex flex-wrap items-end gap-3">
@@ -173,15 +168,9 @@ function Line({ choices }: { readonly choices: TraceChoices }) {
           onCommit={(v) => v !== null && choose({ allowance: v })}
         />
         {choices.line === 'cutting' && (
-          <label className="flex min-h-[40px] items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-carbon"
-              checked={choices.corners === 'mitred'}
-              onChange={(e) => choose({ corners: e.target.checked ? 'mitred' : 'asDrawn' })}
-            />
+          <Check on={choices.corners === 'mitred'} set={(on) => choose({ corners: on ? 'mitred' : 'asDrawn' })}>
             bevelled corners are only trimmed
-          </label>
+          </Check>
         )}
       </div>
     </fieldset>

@@ -6,6 +6,7 @@ import { Length, Notice } from '../../shared/parts.tsx';
 import { Measured } from './Measured.tsx';
 import type { FoundSquare } from '@ample/core/in/tracing';
 import type { Point } from '@ample/core/geometry';
+import { Select } from '../../ui/Select.tsx';
 
 const UNITS: readonly (readonly [UnitName, string])[] = inWords([
   ['mm', 'millimetres'],
@@ -70,24 +71,18 @@ export function Scale({ lines }: { readonly lines: Lines }) {
 
 function UnitChoice({ raw, unit }: { readonly raw: Lines; readonly unit: UnitName }) {
   return (
-    <label>
-      <span className="mb-1 block text-sm">
-        Numbers in the file are {raw.unit.stated ? '(the file says so)' : '(not said; taken by the size)'}
-      </span>
-      <select
-        className="field w-full"
-        value={unit}
-        onChange={(e) =>
-          useImport.setState({ unit: e.target.value as UnitName, picked: null, choices: null, clicks: [] })
-        }
-      >
-        {UNITS.map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Select
+      label={<>Numbers in the file are {raw.unit.stated ? '(the file says so)' : '(not said; taken by the size)'}</>}
+      value={unit}
+      set={(chosen) => useImport.setState({ unit: chosen as UnitName, picked: null, choices: null, clicks: [] })}
+      wide
+    >
+      {UNITS.map(([id, name]) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </Select>
   );
 }
 

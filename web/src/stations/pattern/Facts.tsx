@@ -7,6 +7,7 @@ import { CupFields } from './CupFields.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { Length } from '../../shared/parts.tsx';
+import { Select } from '../../ui/Select.tsx';
 
 /** What is known of a sample, to read. */
 export function ReadFacts({ pattern, allowance }: { readonly pattern: Pattern; readonly allowance: number }) {
@@ -170,15 +171,12 @@ function Choice<T extends string>({
   readonly onChange: (v: T) => void;
 }) {
   return (
-    <label>
-      <span className="mb-1 block text-sm">{label}</span>
-      <select className="field w-full" value={value} onChange={(e) => onChange(e.target.value as T)}>
-        {options.map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Select label={label} value={value} set={(chosen) => onChange(chosen as T)} wide>
+      {options.map(([id, name]) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </Select>
   );
 }

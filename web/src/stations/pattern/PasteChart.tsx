@@ -9,6 +9,7 @@ import { Notice } from '../../shared/parts.tsx';
 import type { PastedChart } from '@ample/core/fitting/fit';
 import type { Units } from '@ample/core/speech';
 import { en } from '@ample/core/speech';
+import { Modal } from '../../ui/Modal.tsx';
 
 /** A chart from a spreadsheet: pasted, read, shown with what is odd about it, and only then taken. */
 export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
@@ -29,46 +30,47 @@ export function PasteChart({ pattern }: { readonly pattern: Pattern }) {
     setOpen(false);
   };
   return (
-    <Dialog.Root open={open} onOpenChange={setOpen}>
-      <Dialog.Trigger className="btn">Paste a chart</Dialog.Trigger>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
-        <Dialog.Content className="fixed top-1/2 left-1/2 max-h-[90vh] w-[720px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-page p-6">
-          <Dialog.Title className="text-xl">Paste a chart</Dialog.Title>
-          <Dialog.Description className="mt-1">
-            Copy the cells with their headings from a spreadsheet: sizes down the side or along the top. The chart of “
-            {pattern.name}” is replaced; undo brings it back.
-          </Dialog.Description>
-          <textarea
-            className="field num mt-3 h-40 w-full"
-            aria-label="The copied cells"
-            value={text}
-            onChange={(e) => setText(e.target.value)}
-            placeholder={'Size\tHigh bust\tBust\tWaist\tHip\n1\t75\t80\t62\t87'}
-          />
-          <label className="mt-2 flex items-center gap-2">
-            Numbers without a unit are in
-            <select className="field" value={unit} onChange={(e) => setUnit(e.target.value === 'in' ? 'in' : 'cm')}>
-              <option value="cm">{en`centimetres`}</option>
-              <option value="in">inches</option>
-            </select>
-          </label>
-          {read && (
-            <p className="mt-3" role="status">
-              {counted(read.rows.length, 'size')} read
-              {read.rows.length > 0 && `: ${read.rows.map((r) => r.size).join(', ')}`}.
-            </p>
-          )}
-          {read && read.problems.length > 0 && <PasteProblems read={read} units={units} setUnit={setUnit} />}
-          <div className="mt-4 flex gap-3">
-            <button className="btn btn-main" disabled={!read || read.rows.length === 0 || doubted} onClick={take}>
-              Use this chart
-            </button>
-            <Dialog.Close className="btn">Cancel</Dialog.Close>
-          </div>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Modal
+      title="Paste a chart"
+      about={
+        <>
+          Copy the cells with their headings from a spreadsheet: sizes down the side or along the top. The chart of “
+          {pattern.name}” is replaced; undo brings it back.
+        </>
+      }
+      open={open}
+      onOpenChange={setOpen}
+      trigger="Paste a chart"
+      width="w-[720px]"
+    >
+      <textarea
+        className="field num mt-3 h-40 w-full"
+        aria-label="The copied cells"
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        placeholder={'Size\tHigh bust\tBust\tWaist\tHip\n1\t75\t80\t62\t87'}
+      />
+      <label className="mt-2 flex items-center gap-2">
+        Numbers without a unit are in
+        <select className="field" value={unit} onChange={(e) => setUnit(e.target.value === 'in' ? 'in' : 'cm')}>
+          <option value="cm">{en`centimetres`}</option>
+          <option value="in">inches</option>
+        </select>
+      </label>
+      {read && (
+        <p className="mt-3" role="status">
+          {counted(read.rows.length, 'size')} read
+          {read.rows.length > 0 && `: ${read.rows.map((r) => r.size).join(', ')}`}.
+        </p>
+      )}
+      {read && read.problems.length > 0 && <PasteProblems read={read} units={units} setUnit={setUnit} />}
+      <div className="mt-4 flex gap-3">
+        <button className="btn btn-main" disabled={!read || read.rows.length === 0 || doubted} onClick={take}>
+          Use this chart
+        </button>
+        <Dialog.Close className="btn">Cancel</Dialog.Close>
+      </div>
+    </Modal>
   );
 }
 

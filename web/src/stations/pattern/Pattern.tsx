@@ -15,6 +15,7 @@ import { Allowances } from './Allowances.tsx';
 import { ChartEditor } from './ChartEditor.tsx';
 import { OwnFacts, ReadFacts } from './Facts.tsx';
 import { WhereBodyLies } from './WhereBodyLies.tsx';
+import { Select } from '../../ui/Select.tsx';
 
 /** What the pattern was drafted for, to read; the pieces laid out small. */
 export function PatternStation() {
@@ -93,22 +94,20 @@ const PAPER = 'paper';
 /** Another pattern for the same job: the plan stays, and is taken out where it cannot be carried out. */
 function ChangePattern({ current }: { readonly current: string }) {
   return (
-    <label className="mb-4 block w-full max-w-[460px]">
-      <span className="mb-1 block text-sm">Pattern of this job</span>
-      <select
-        className="field w-full"
-        value={current}
-        onChange={(e) => {
-          const id = e.target.value;
-          if (id === PAPER)
-            editJob((j) => ({ ...j, pattern: paperPattern('My pattern') as Job['pattern'], size: null }));
-          else editJob((j) => ({ ...j, pattern: { id }, size: null, steps: followPattern(j.steps, id) }));
-        }}
-      >
-        <PatternOptions />
-        <option value={PAPER}>A pattern of my own, on paper only</option>
-      </select>
-    </label>
+    <Select
+      label="Pattern of this job"
+      value={current}
+      set={(chosen) => {
+        const id = chosen;
+        if (id === PAPER) editJob((j) => ({ ...j, pattern: paperPattern('My pattern') as Job['pattern'], size: null }));
+        else editJob((j) => ({ ...j, pattern: { id }, size: null, steps: followPattern(j.steps, id) }));
+      }}
+      wide
+      className="mb-4 block w-full max-w-[460px]"
+    >
+      <PatternOptions />
+      <option value={PAPER}>A pattern of my own, on paper only</option>
+    </Select>
   );
 }
 

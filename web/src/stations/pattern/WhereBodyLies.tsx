@@ -19,6 +19,7 @@ import { CentreFields } from '../../shared/CentreFields.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { Notice } from '../../shared/parts.tsx';
 import { en } from '@ample/core/speech';
+import { Check } from '../../ui/Check.tsx';
 
 interface Props {
   readonly pattern: Pattern;
@@ -206,15 +207,9 @@ function ButtonFields({ piece }: { readonly piece: Piece }) {
           ['atWaist', 'one at the waist'],
         ] as const
       ).map(([key, name]) => (
-        <label key={key} className="flex min-h-[40px] items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-5 accent-carbon"
-            checked={buttons[key]}
-            onChange={(e) => set({ ...buttons, [key]: e.target.checked })}
-          />
+        <Check key={key} on={buttons[key]} set={(on) => set({ ...buttons, [key]: on })}>
           {name}
-        </label>
+        </Check>
       ))}
       <button className="btn" onClick={() => set(undefined)}>
         Remove the buttons

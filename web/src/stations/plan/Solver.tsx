@@ -19,6 +19,7 @@ import { Length, Notice } from '../../shared/parts.tsx';
 import { startSolver, type Solver as SolverWorker } from '../../workers/client.ts';
 import { BusyButton } from '../../ui/BusyButton.tsx';
 import type { Row } from '@ample/core/fitting/compare';
+import { Check } from '../../ui/Check.tsx';
 
 /** Steps act on one another: this finds the amounts that bring the chosen differences to nothing together. */
 export function Solver({ draft }: { readonly draft: Draft }) {
@@ -123,15 +124,13 @@ function WhatMayChange({
       </summary>
       <div className="mb-2 grid grid-cols-2 gap-x-3">
         {rows.map((r) => (
-          <label key={r.key} className="flex min-h-[40px] items-center gap-2">
-            <input
-              type="checkbox"
-              className="size-5 accent-carbon"
-              checked={chosen.includes(r.key)}
-              onChange={(e) => setWish(e.target.checked ? [...chosen, r.key] : chosen.filter((k) => k !== r.key))}
-            />
+          <Check
+            key={r.key}
+            on={chosen.includes(r.key)}
+            set={(on) => setWish(on ? [...chosen, r.key] : chosen.filter((k) => k !== r.key))}
+          >
             {MEASUREMENT_WORDS[r.key].name}
-          </label>
+          </Check>
         ))}
       </div>
     </details>

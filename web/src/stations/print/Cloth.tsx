@@ -9,6 +9,8 @@ import { startCloth, type ClothWork } from '../../workers/client.ts';
 import type { ClothPrefs } from '../../store/prefs.ts';
 import type { Wider } from '@ample/core/out/layout';
 import { type Found, ToBuy, LaidOut } from './ToBuy.tsx';
+import { Check } from '../../ui/Check.tsx';
+import { Select } from '../../ui/Select.tsx';
 
 /** Which pieces need more cloth, how much to buy in three widths, and how the pieces lie on it. */
 export function Cloth({ draft }: { readonly draft: Draft }) {
@@ -112,34 +114,19 @@ function ClothWishes({
 }) {
   return (
     <div className="mt-3 flex flex-wrap items-end gap-4">
-      <label className="flex min-h-[40px] items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5 accent-carbon"
-          checked={cloth.fold}
-          onChange={(e) => set({ fold: e.target.checked })}
-        />
+      <Check on={cloth.fold} set={(on) => set({ fold: on })}>
         folded lengthways
-      </label>
-      <label className="flex min-h-[40px] items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-5 accent-carbon"
-          checked={cloth.oneWay}
-          onChange={(e) => set({ oneWay: e.target.checked })}
-        />
+      </Check>
+      <Check on={cloth.oneWay} set={(on) => set({ oneWay: on })}>
         nap, or a print with one way up
-      </label>
-      <label>
-        <span className="mb-1 block text-sm">May shrink by</span>
-        <select className="field" value={cloth.shrink} onChange={(e) => set({ shrink: Number(e.target.value) })}>
-          {[0, 0.03, 0.05, 0.08, 0.1].map((s) => (
-            <option key={s} value={s}>
-              {Math.round(s * 100)} %
-            </option>
-          ))}
-        </select>
-      </label>
+      </Check>
+      <Select label="May shrink by" value={cloth.shrink} set={(chosen) => set({ shrink: Number(chosen) })}>
+        {[0, 0.03, 0.05, 0.08, 0.1].map((s) => (
+          <option key={s} value={s}>
+            {Math.round(s * 100)} %
+          </option>
+        ))}
+      </Select>
       {share === null ? (
         <button className="btn" onClick={() => void lay()}>
           Lay the pieces

@@ -1,6 +1,7 @@
 import { PAPERS, type PaperId } from '@ample/core/out';
 import { usePrefs } from '../../store/prefs.ts';
 import { Check } from '../../ui/Check.tsx';
+import { Radio } from '../../ui/Radio.tsx';
 
 /** Which paper the pages are for. */
 export function PaperChoice() {
@@ -11,19 +12,12 @@ export function PaperChoice() {
     <fieldset className="sheet p-4">
       <legend className="bg-page px-1 text-sm">Paper</legend>
       {(Object.keys(PAPERS) as PaperId[]).map((id) => (
-        <label key={id} className="flex min-h-[40px] items-center gap-2">
-          <input
-            type="radio"
-            name="paper"
-            className="size-5 accent-carbon"
-            checked={paper === id}
-            onChange={() => usePrefs.setState({ paper: id })}
-          />
+        <Radio key={id} name="paper" on={paper === id} set={() => usePrefs.setState({ paper: id })}>
           {PAPERS[id].name}
           <span className="num text-sm text-quiet">
             {id === 'roll' ? 'as long as needed' : `${PAPERS[id].width} × ${PAPERS[id].height} mm`}
           </span>
-        </label>
+        </Radio>
       ))}
       <div className="border-t border-line pt-1">
         <Check on={turn} set={(on) => usePrefs.setState({ turn: on })}>

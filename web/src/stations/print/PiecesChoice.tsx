@@ -3,6 +3,7 @@ import type { PdfLayer } from '@ample/core/out/pdf';
 import type { Piece } from '@ample/core/pattern';
 import { usePrefs } from '../../store/prefs.ts';
 import { Check } from '../../ui/Check.tsx';
+import { Radio } from '../../ui/Radio.tsx';
 
 const WHAT = [
   ['pieces', 'whole pieces'],
@@ -40,16 +41,9 @@ export function PiecesChoice({
       <fieldset className="sheet p-4">
         <legend className="bg-page px-1 text-sm">Print</legend>
         {WHAT.map(([id, name]) => (
-          <label key={id} className="flex min-h-[40px] items-center gap-2">
-            <input
-              type="radio"
-              name="printed"
-              className="size-5 shrink-0 accent-carbon"
-              checked={printed === id}
-              onChange={() => usePrefs.setState({ printed: id })}
-            />
+          <Radio key={id} name="printed" on={printed === id} set={() => usePrefs.setState({ printed: id })}>
             {name}
-          </label>
+          </Radio>
         ))}
         <div className="border-t border-line pt-1">
           {pieces.map((p) => (

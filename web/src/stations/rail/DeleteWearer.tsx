@@ -1,7 +1,7 @@
 import type { Wearer } from '@ample/core/documents';
 import { useLibrary } from '../../store/library.ts';
 import { deleteWearer, jobsOf } from '../../store/privacy.ts';
-import { Ask } from './TagDialogs.tsx';
+import { Ask } from '../../ui/Ask.tsx';
 
 /** Asked once, plainly: what goes, and what is not reached. */
 export function DeleteWearer({ wearer, onClose }: { readonly wearer: Wearer; readonly onClose: () => void }) {

@@ -6,10 +6,11 @@ import { z } from 'zod';
 import { today } from '../../lib/time.ts';
 import { startOwn } from '../../store/library.ts';
 import { paperPattern } from '../../store/patterns.ts';
-import { Ask, DIALOG } from './TagDialogs.tsx';
+import { Ask } from '../../ui/Ask.tsx';
 import { PatternOptions } from '../../shared/PatternOptions.tsx';
 import type { FieldErrors } from 'react-hook-form';
 import type { UseFormRegister } from 'react-hook-form';
+import { Modal } from '../../ui/Modal.tsx';
 
 const startSchema = z.object({
   name: z
@@ -29,60 +30,51 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
   });
   const { errors } = formState;
   return (
-    <Dialog.Root open={open} onOpenChange={(o) => !o && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
-        <Dialog.Content className={DIALOG}>
-          <Dialog.Title className="text-xl">Start my own</Dialog.Title>
-          <Dialog.Description className="mt-1">
-            Who is it for, what will it be, and from which pattern? The pattern can be changed later under Pattern.
-          </Dialog.Description>
-          <form
-            className="mt-4 space-y-4"
-            noValidate
-            onSubmit={(e) =>
-              void handleSubmit(async ({ name, title, pattern }) => {
-                const id = await startOwn(
-                  name,
-                  title,
-                  today(),
-                  pattern === 'paper' ? paperPattern('My pattern') : pattern,
-                );
-                reset();
-                onClose();
-                await navigate(`/job/${id}/${pattern === 'paper' ? 'pattern' : 'body'}`);
-              })(e)
-            }
-          >
-            <WearerField errors={errors} register={register} />
-            <div>
-              <label htmlFor="own-title" className="mb-1 block text-sm">
-                What it will be (may stay empty)
-              </label>
-              <input id="own-title" className="field w-full" autoComplete="off" {...register('title')} />
-              <p className="mt-1 text-sm text-pencil">{errors.title?.message}</p>
-            </div>
-            <div>
-              <label htmlFor="own-pattern" className="mb-1 block text-sm">
-                Pattern
-              </label>
-              <select id="own-pattern" className="field w-full" {...register('pattern')}>
-                <PatternOptions />
-                <option value="paper">A pattern of my own, on paper only</option>
-              </select>
-            </div>
-            <div className="flex gap-3">
-              <button className="btn btn-main" type="submit">
-                Hang it on the rail
-              </button>
-              <Dialog.Close className="btn" type="button">
-                Cancel
-              </Dialog.Close>
-            </div>
-          </form>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Modal
+      title="Start my own"
+      about="Who is it for, what will it be, and from which pattern? The pattern can be changed later under Pattern."
+      open={open}
+      onOpenChange={(o) => !o && onClose()}
+    >
+      <form
+        className="mt-4 space-y-4"
+        noValidate
+        onSubmit={(e) =>
+          void handleSubmit(async ({ name, title, pattern }) => {
+            const id = await startOwn(name, title, today(), pattern === 'paper' ? paperPattern('My pattern') : pattern);
+            reset();
+            onClose();
+            await navigate(`/job/${id}/${pattern === 'paper' ? 'pattern' : 'body'}`);
+          })(e)
+        }
+      >
+        <WearerField errors={errors} register={register} />
+        <div>
+          <label htmlFor="own-title" className="mb-1 block text-sm">
+            What it will be (may stay empty)
+          </label>
+          <input id="own-title" className="field w-full" autoComplete="off" {...register('title')} />
+          <p className="mt-1 text-sm text-pencil">{errors.title?.message}</p>
+        </div>
+        <div>
+          <label htmlFor="own-pattern" className="mb-1 block text-sm">
+            Pattern
+          </label>
+          <select id="own-pattern" className="field w-full" {...register('pattern')}>
+            <PatternOptions />
+            <option value="paper">A pattern of my own, on paper only</option>
+          </select>
+        </div>
+        <div className="flex gap-3">
+          <button className="btn btn-main" type="submit">
+            Hang it on the rail
+          </button>
+          <Dialog.Close className="btn" type="button">
+            Cancel
+          </Dialog.Close>
+        </div>
+      </form>
+    </Modal>
   );
 }
 

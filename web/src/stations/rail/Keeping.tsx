@@ -19,10 +19,11 @@ import { useHanded } from '../../store/handed.ts';
 import { useLibrary } from '../../store/library.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../shared/parts.tsx';
-import { Ask } from './TagDialogs.tsx';
+import { Ask } from '../../ui/Ask.tsx';
 import { BusyButton } from '../../ui/BusyButton.tsx';
 import type { RefObject } from 'react';
 import type { Units } from '@ample/core/speech';
+import { Check } from '../../ui/Check.tsx';
 
 /** Everything to a file and back: with a reminder, a look before anything is replaced, and a way back. */
 export function Keeping() {
@@ -253,15 +254,10 @@ function TakeIn({
           <ul className="max-h-[24vh] overflow-auto">
             {differs.map((i) => (
               <li key={key(i)}>
-                <label className="flex min-h-[40px] items-center gap-2">
-                  <input
-                    type="checkbox"
-                    className="size-5 accent-carbon"
-                    checked={!leave.has(key(i))}
-                    onChange={() => toggle(i)}
-                  />
-                  replace {i.name} <span className="text-quiet">({KINDS[i.kind]})</span>
-                </label>
+                <Check on={!leave.has(key(i))} set={() => toggle(i)}>
+                  replace {i.name}
+                  <span className="text-quiet">({KINDS[i.kind]})</span>
+                </Check>
               </li>
             ))}
           </ul>

@@ -1,4 +1,4 @@
-import { AlertDialog, Dialog } from 'radix-ui';
+import { Dialog } from 'radix-ui';
 import { useState, type ReactNode } from 'react';
 import type { Job } from '@ample/core/documents';
 import { exportJob } from '../../store/backup.ts';
@@ -7,9 +7,8 @@ import { editStored, useLibrary, wearerOf } from '../../store/library.ts';
 import { deleteJob } from '../../store/privacy.ts';
 import { shareJob, waysToShare } from '../../store/share.ts';
 import type { TagDialog } from './Tag.tsx';
-
-export const DIALOG =
-  'fixed top-1/2 left-1/2 max-h-[92vh] w-[520px] max-w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-page p-6';
+import { Modal } from '../../ui/Modal.tsx';
+import { Ask } from '../../ui/Ask.tsx';
 
 /** What the menu of a tag opens. */
 export function TagDialogs({
@@ -42,53 +41,51 @@ function Details({ job, onClose }: { readonly job: Job; readonly onClose: () => 
     </label>
   );
   return (
-    <Dialog.Root open onOpenChange={(o) => !o && onClose()}>
-      <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 bg-ink/40" />
-        <Dialog.Content className={DIALOG}>
-          <Dialog.Title className="text-xl">Title, date and cloth</Dialog.Title>
-          <Dialog.Description className="sr-only">What stands on the tag of this job.</Dialog.Description>
-          <form
-            className="mt-4 space-y-4"
-            onSubmit={(e) => {
-              e.preventDefault();
-              void editStored(job.id, (j) => ({ ...j, ...form, title: form.title.trim(), due: form.due || null }));
-              onClose();
-            }}
-          >
-            {field('title', 'What it will be', 160)}
-            <label className="block">
-              <span className="mb-1 block text-sm">Due (may stay empty)</span>
-              <input
-                type="date"
-                className="field num"
-                value={form.due}
-                onChange={(e) => setForm((f) => ({ ...f, due: e.target.value }))}
-              />
-            </label>
-            {field('fabric', 'Cloth', 400)}
-            <label className="block">
-              <span className="mb-1 block text-sm">Notes</span>
-              <textarea
-                className="field w-full"
-                rows={3}
-                maxLength={4000}
-                value={form.notes}
-                onChange={(e) => setForm((f) => ({ ...f, notes: e.target.value }))}
-              />
-            </label>
-            <div className="flex gap-3">
-              <button className="btn btn-main" type="submit">
-                Write it on the tag
-              </button>
-              <Dialog.Close className="btn" type="button">
-                Cancel
-              </Dialog.Close>
-            </div>
-          </form>
-        </Dialog.Content>
-      </Dialog.Portal>
-    </Dialog.Root>
+    <Modal
+      title="Title, date and cloth"
+      about="What stands on the tag of this job."
+      quiet
+      onOpenChange={(o) => !o && onClose()}
+    >
+      <form
+        className="mt-4 space-y-4"
+        onSubmit={(e) => {
+          e.preventDefault();
+          void editStored(job.id, (j) => ({ ...j, ...form, title: form.title.trim(), due: form.due || null }));
+          onClose();
+        }}
+      >
+        {field('title', 'What it will be', 160)}
+        <label className="block">
+          <span className="mb-1 block text-sm">Due (may stay empty)</span>
+          <input
+            type="date"
+            className="field num"
+            value={form.due}
+            onChange={(e) => setForm((f) => ({ ...f, due: e.target.value }))}
+          />
+        </label>
+        {field('fabric', 'Cloth', 400)}
+        <label className="block">
+          <span className="mb-1 block text-sm">Notes</span>
+          <textarea
+            className="field w-full"
+            rows={3}
+            maxLength={4000}
+            value={form.notes}
+            onChange={(e) => setForm((f) => ({ ...f, notes: e.target.value }))}
+          />
+        </label>
+        <div className="flex gap-3">
+          <button className="btn btn-main" type="submit">
+            Write it on the tag
+          </button>
+          <Dialog.Close className="btn" type="button">
+            Cancel
+          </Dialog.Close>
+        </div>
+      </form>
+    </Modal>
   );
 }
 
@@ -141,51 +138,5 @@ function Delete({ job, onClose }: { readonly job: Job; readonly onClose: () => v
       The job goes with its plan, fittings, versions and pictures, and does not come back. The wearer and the pattern
       stay. To keep it out of the way instead, put it away.
     </Ask>
-  );
-}
-
-/** A question with one way on and one back. */
-export function Ask({
-  title,
-  action,
-  onAction,
-  onClose,
-  stay,
-  cancel = 'Keep it as it is',
-  children,
-}: {
-  readonly title: string;
-  readonly action: string;
-  readonly onAction: () => void;
-  readonly onClose: () => void;
-  /** The action closes it itself, once it is done. */
-  readonly stay?: boolean;
-  readonly cancel?: string;
-  readonly children: ReactNode;
-}) {
-  return (
-    <AlertDialog.Root open onOpenChange={(o) => !o && onClose()}>
-      <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 bg-ink/40" />
-        <AlertDialog.Content className={DIALOG}>
-          <AlertDialog.Title className="text-xl">{title}</AlertDialog.Title>
-          <AlertDialog.Description asChild>
-            <div className="mt-2">{children}</div>
-          </AlertDialog.Description>
-          <div className="mt-5 flex gap-3">
-            <AlertDialog.Action
-              className="btn btn-main"
-              onClick={(e) => {
-                if (stay) e.preventDefault();
-                onAction();
-              }}
-            >
-              {action}
-            </AlertDialog.Action>
-            <AlertDialog.Cancel className="btn">{cancel}</AlertDialog.Cancel>
-          </div>
-        </AlertDialog.Content>
-      </AlertDialog.Portal>
-    </AlertDialog.Root>
   );
 }

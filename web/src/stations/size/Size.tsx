@@ -11,6 +11,8 @@ import { Ladder, type Rule } from './Ladder.tsx';
 import type { Job } from '@ample/core/documents';
 import type { SizeChoice } from '@ample/core/fitting/fit';
 import type { Units } from '@ample/core/speech';
+import { Select } from '../../ui/Select.tsx';
+import { Radio } from '../../ui/Radio.tsx';
 
 /** Each measurement as a rule with the sizes as rungs and the wearer as a marker. */
 function rules(draft: Draft, pattern: Pattern): readonly Rule[] {
@@ -76,21 +78,20 @@ function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pat
         <p className="mt-1">Measure full and high bust to choose the cup.</p>
       )}
       {shared.length > 0 && <p className="mt-1">The same for every cup: {shared.join(', ')}.</p>}
-      <label className="mt-2 block">
-        <span className="mb-1 block text-sm">Choose a cup by hand</span>
-        <select
-          className="field w-full"
-          value={job?.cup ?? ''}
-          onChange={(e) => editJob((j) => ({ ...j, cup: e.target.value || null }))}
-        >
-          <option value="">by the rule</option>
-          {pattern.cups.map((c) => (
-            <option key={c.name} value={c.name}>
-              cup {c.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select
+        label="Choose a cup by hand"
+        value={job?.cup ?? ''}
+        set={(chosen) => editJob((j) => ({ ...j, cup: chosen || null }))}
+        wide
+        className="mt-2 block"
+      >
+        <option value="">by the rule</option>
+        {pattern.cups.map((c) => (
+          <option key={c.name} value={c.name}>
+            cup {c.name}
+          </option>
+        ))}
+      </Select>
     </section>
   );
 }
@@ -250,32 +251,29 @@ function ChooseBy({ pattern, job }: { readonly pattern: Pattern; readonly job: J
         <p>This pattern hangs from the waist: the hip decides, and the waist is graded to it.</p>
       )}
       {(pattern.garment === 'bottom' ? [] : (['highBust', 'fullBust'] as const)).map((m) => (
-        <label key={m} className="flex min-h-[40px] items-center gap-2">
-          <input
-            type="radio"
-            name="method"
-            className="size-5 accent-carbon"
-            checked={job.sizeMethod === m}
-            onChange={() => editJob((j) => ({ ...j, sizeMethod: m, size: null }))}
-          />
-          {m === 'highBust' ? 'high bust' : 'full bust (where cups do not matter)'}
-        </label>
-      ))}
-      <label className="mt-2 block">
-        <span className="mb-1 block text-sm">Or choose a size by hand</span>
-        <select
-          className="field w-full"
-          value={job.size ?? ''}
-          onChange={(e) => editJob((j) => ({ ...j, size: e.target.value || null }))}
+        <Radio
+          key={m}
+          name="method"
+          on={job.sizeMethod === m}
+          set={() => editJob((j) => ({ ...j, sizeMethod: m, size: null }))}
         >
-          <option value="">by the rule</option>
-          {pattern.chart.map((r) => (
-            <option key={r.size} value={r.size}>
-              size {r.size}
-            </option>
-          ))}
-        </select>
-      </label>
+          {m === 'highBust' ? 'high bust' : 'full bust (where cups do not matter)'}
+        </Radio>
+      ))}
+      <Select
+        label="Or choose a size by hand"
+        value={job.size ?? ''}
+        set={(chosen) => editJob((j) => ({ ...j, size: chosen || null }))}
+        wide
+        className="mt-2 block"
+      >
+        <option value="">by the rule</option>
+        {pattern.chart.map((r) => (
+          <option key={r.size} value={r.size}>
+            size {r.size}
+          </option>
+        ))}
+      </Select>
     </fieldset>
   );
 }

@@ -7,6 +7,7 @@ import { useUnits } from '../../store/prefs.ts';
 import { SNAP_PIXELS } from './onMat.ts';
 import { useHotkeys } from '../../lib/hotkeys.ts';
 import { COLOURS } from '@ample/core/out';
+import { Select } from '../../ui/Select.tsx';
 
 /** One end of the tape: a place on the mat, on which piece, and what it was laid to. */
 interface TapeEnd {
@@ -167,25 +168,24 @@ function PlaceList({
       })),
   );
   return (
-    <label className="block w-[260px]">
-      <span className="mb-1 block text-sm">{label}</span>
-      <select
-        className="field w-full"
-        value=""
-        onChange={(e) => {
-          const place = places[Number(e.target.value)];
-          if (place) onChoose(place);
-        }}
-      >
-        <option value="" disabled>
-          choose a place
+    <Select
+      label={label}
+      value=""
+      set={(chosen) => {
+        const place = places[Number(chosen)];
+        if (place) onChoose(place);
+      }}
+      wide
+      className="block w-[260px]"
+    >
+      <option value="" disabled>
+        choose a place
+      </option>
+      {places.map((p, i) => (
+        <option key={`${p.name}${i}`} value={i}>
+          {p.name}
         </option>
-        {places.map((p, i) => (
-          <option key={`${p.name}${i}`} value={i}>
-            {p.name}
-          </option>
-        ))}
-      </select>
-    </label>
+      ))}
+    </Select>
   );
 }

@@ -6,6 +6,7 @@ import { setValue } from '../../store/job.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
 import type { Point } from '@ample/core/geometry';
 import { en } from '@ample/core/speech';
+import { Select } from '../../ui/Select.tsx';
 
 interface FieldProps {
   readonly param: Param;
@@ -34,38 +35,36 @@ export function ParamField({ param, step, value, draft }: FieldProps) {
     );
   if (param.kind === 'choice')
     return (
-      <label className="block">
-        <span className="mb-1 block text-sm">{label}</span>
-        <select
-          className="field w-full"
-          value={String(value)}
-          onChange={(e) => setValue(id, param.key, e.target.value)}
-        >
-          {param.options.map((o) => (
-            <option key={o} value={o}>
-              {CHOICE_WORDS[`${param.key}.${o}`] ?? o}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select
+        label={label}
+        value={String(value)}
+        set={(chosen) => setValue(id, param.key, chosen)}
+        wide
+        className="block"
+      >
+        {param.options.map((o) => (
+          <option key={o} value={o}>
+            {CHOICE_WORDS[`${param.key}.${o}`] ?? o}
+          </option>
+        ))}
+      </Select>
     );
   if (param.kind === 'size')
     return (
-      <label className="block">
-        <span className="mb-1 block text-sm">{label}</span>
-        <select
-          className="field w-full"
-          value={typeof value === 'string' ? value : (draft.size ?? '')}
-          onChange={(e) => setValue(id, param.key, e.target.value)}
-        >
-          {Object.keys(pattern?.sizes ?? {}).map((size) => (
-            <option key={size} value={size}>
-              {size}
-              {size === draft.size ? ' (as at the bust)' : ''}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select
+        label={label}
+        value={typeof value === 'string' ? value : (draft.size ?? '')}
+        set={(chosen) => setValue(id, param.key, chosen)}
+        wide
+        className="block"
+      >
+        {Object.keys(pattern?.sizes ?? {}).map((size) => (
+          <option key={size} value={size}>
+            {size}
+            {size === draft.size ? ' (as at the bust)' : ''}
+          </option>
+        ))}
+      </Select>
     );
   if (param.kind === 'share') {
     const share = typeof value === 'number' ? value : param.initial;

@@ -11,6 +11,7 @@ import {
 import type { Point } from '@ample/core/geometry';
 import { SYMPTOM_WORDS, ZONE_WORDS } from '@ample/core/words';
 import { addObservation } from '../../store/fittings.ts';
+import { Select } from '../../ui/Select.tsx';
 
 /** As many as one reads at a glance. */
 const NEAREST = 6;
@@ -54,32 +55,34 @@ export function AddSeen({
         </div>
       )}
       <div className="flex flex-wrap items-end gap-2">
-        <label className="min-w-0 flex-1 basis-[110px]">
-          <span className="mb-1 block text-sm">Where</span>
-          <select className="field w-full" value={zone} onChange={(e) => setZone(e.target.value as Zone | 'all')}>
-            <option value="all">anywhere</option>
-            {ZONES.map((z) => (
-              <option key={z} value={z}>
-                {ZONE_WORDS[z]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="min-w-0 flex-[2] basis-[180px]">
-          <span className="mb-1 block text-sm">Note what you see</span>
-          <select
-            className="field w-full"
-            value=""
-            onChange={(e) => e.target.value && add(e.target.value as SymptomId)}
-          >
-            <option value="">choose…</option>
-            {listed.map((s) => (
-              <option key={s.id} value={s.id}>
-                {SYMPTOM_WORDS[s.id].name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select
+          label="Where"
+          value={zone}
+          set={(chosen) => setZone(chosen as Zone | 'all')}
+          wide
+          className="min-w-0 flex-1 basis-[110px]"
+        >
+          <option value="all">anywhere</option>
+          {ZONES.map((z) => (
+            <option key={z} value={z}>
+              {ZONE_WORDS[z]}
+            </option>
+          ))}
+        </Select>
+        <Select
+          label="Note what you see"
+          value=""
+          set={(chosen) => chosen && add(chosen as SymptomId)}
+          wide
+          className="min-w-0 flex-[2] basis-[180px]"
+        >
+          <option value="">choose…</option>
+          {listed.map((s) => (
+            <option key={s.id} value={s.id}>
+              {SYMPTOM_WORDS[s.id].name}
+            </option>
+          ))}
+        </Select>
       </div>
     </section>
   );

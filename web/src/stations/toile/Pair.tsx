@@ -10,6 +10,7 @@ import { useUnits } from '../../store/prefs.ts';
 import { usePicture } from './Photos.tsx';
 import type { FittingPair } from '@ample/core/fitting/toile';
 import type { Units } from '@ample/core/speech';
+import { Select } from '../../ui/Select.tsx';
 
 /** Two fittings beside each other: the figures, what went, what stayed, what is new. */
 export function Pair({ fittings }: { readonly fittings: readonly Fitting[] }) {
@@ -23,36 +24,31 @@ export function Pair({ fittings }: { readonly fittings: readonly Fitting[] }) {
     v === null || v === undefined ? '' : formatLength(v, units.unit, { fraction: units.fraction });
   const name = (f: Fitting): string => `${FITTING_WORDS[f.kind]}, ${longDate(f.date)}`;
   const pick = (at: 0 | 1) => (
-    <label>
-      <span className="mb-1 block text-sm">{at === 0 ? 'Before' : 'After'}</span>
-      <select
-        className="field w-full"
-        value={ids[at]}
-        onChange={(e) => setIds(at === 0 ? [e.target.value, ids[1]] : [ids[0], e.target.value])}
-      >
-        {fittings.map((f) => (
-          <option key={f.id} value={f.id}>
-            {name(f)}
-          </option>
-        ))}
-      </select>
-    </label>
+    <Select
+      label={at === 0 ? 'Before' : 'After'}
+      value={ids[at]}
+      set={(chosen) => setIds(at === 0 ? [chosen, ids[1]] : [ids[0], chosen])}
+      wide
+    >
+      {fittings.map((f) => (
+        <option key={f.id} value={f.id}>
+          {name(f)}
+        </option>
+      ))}
+    </Select>
   );
   return (
     <div>
       <div className="mb-3 flex flex-wrap items-end gap-4">
         {pick(0)}
         {pick(1)}
-        <label>
-          <span className="mb-1 block text-sm">View</span>
-          <select className="field" value={view} onChange={(e) => setView(e.target.value as View)}>
-            {VIEWS.map((v) => (
-              <option key={v} value={v}>
-                {VIEW_WORDS[v]}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Select label="View" value={view} set={(chosen) => setView(chosen as View)}>
+          {VIEWS.map((v) => (
+            <option key={v} value={v}>
+              {VIEW_WORDS[v]}
+            </option>
+          ))}
+        </Select>
       </div>
       <div className="grid gap-5 min-[1000px]:grid-cols-[230px_230px_minmax(0,1fr)]">
         {[first, second].map((f, i) => (

@@ -15,6 +15,7 @@ import { TextBox } from '../../ui/TextBox.tsx';
 import { draftOnce } from '../../workers/client.ts';
 import type { Job } from '@ample/core/documents';
 import { en } from '@ample/core/speech';
+import { Select } from '../../ui/Select.tsx';
 
 const NOW = 'now';
 /** The pattern before any step. */
@@ -146,22 +147,15 @@ function Overlay({
   const units = useUnits();
   const [before, after] = [useStateOf(versions, pair[0], now), useStateOf(versions, pair[1], now)];
   const pick = (at: 0 | 1, label: string) => (
-    <label>
-      <span className="mb-1 block text-sm">{label}</span>
-      <select
-        className="field"
-        value={pair[at]}
-        onChange={(e) => onPair(at === 0 ? [e.target.value, pair[1]] : [pair[0], e.target.value])}
-      >
-        {versions.map((v) => (
-          <option key={v.id} value={v.id}>
-            {v.name}
-          </option>
-        ))}
-        <option value={DRAFTED}>as drafted</option>
-        <option value={NOW}>as it is now</option>
-      </select>
-    </label>
+    <Select label={label} value={pair[at]} set={(chosen) => onPair(at === 0 ? [chosen, pair[1]] : [pair[0], chosen])}>
+      {versions.map((v) => (
+        <option key={v.id} value={v.id}>
+          {v.name}
+        </option>
+      ))}
+      <option value={DRAFTED}>as drafted</option>
+      <option value={NOW}>as it is now</option>
+    </Select>
   );
   const changes = before && after && before !== 'failed' && after !== 'failed' ? differences(before, after) : [];
   const drawn = changes.length > 0 && before && before !== 'failed' && after && after !== 'failed' ? after.pieces : [];

@@ -8,6 +8,8 @@ import { callIt, isTaken, leaveOut, onFold, takeInHand } from '../../../store/co
 import { useUnits } from '../../../store/prefs.ts';
 import { PartSelect } from '../../../ui/PartSelect.tsx';
 import { ContactDrawing } from './ContactDrawing.tsx';
+import { Select } from '../../../ui/Select.tsx';
+import { Check } from '../../../ui/Check.tsx';
 
 /** One piece as it was read: what it is, how sure that is and why, and one click to put each thing right. */
 export function ContactCard({ read }: { readonly read: ReadPiece }) {
@@ -42,18 +44,16 @@ export function ContactCard({ read }: { readonly read: ReadPiece }) {
       <div className="grid grid-cols-[1.3fr_1fr] gap-2">
         <PartSelect part={unnamed ? null : choices.part} onChange={(part) => setFailed(callIt(choices.id, part))} />
         {HALVES.has(choices.part) && (
-          <label>
-            <span className="mb-1 block text-sm">It is cut</span>
-            <select
-              className="field w-full"
-              value={open ? '' : piece.fold !== null ? 'fold' : 'pair'}
-              onChange={(e) => setFailed(onFold(choices.id, e.target.value === 'fold'))}
-            >
-              {open && <option value="">say how</option>}
-              <option value="fold">on the fold</option>
-              <option value="pair">as a pair</option>
-            </select>
-          </label>
+          <Select
+            label="It is cut"
+            value={open ? '' : piece.fold !== null ? 'fold' : 'pair'}
+            set={(chosen) => setFailed(onFold(choices.id, chosen === 'fold'))}
+            wide
+          >
+            {open && <option value="">say how</option>}
+            <option value="fold">on the fold</option>
+            <option value="pair">as a pair</option>
+          </Select>
         )}
       </div>
       <p className="text-sm text-quiet">{told(read, why.map(sayBasis))}</p>
@@ -62,10 +62,9 @@ export function ContactCard({ read }: { readonly read: ReadPiece }) {
           <Pencil size={18} aria-hidden="true" />
           Correct it
         </button>
-        <label className="flex min-h-[40px] items-center gap-2">
-          <input type="checkbox" className="size-5 accent-carbon" checked={out} onChange={() => leaveOut(choices.id)} />
+        <Check on={out} set={() => leaveOut(choices.id)}>
           leave it out
-        </label>
+        </Check>
       </div>
     </li>
   );

@@ -6,6 +6,7 @@ import { Notice } from '../../../shared/parts.tsx';
 import { PLACE_WORDS } from '../placeWords.ts';
 import { HowJoined } from './JoinPictures.tsx';
 import { en } from '@ample/core/speech';
+import { Radio } from '../../../ui/Radio.tsx';
 
 /** Places clicked around a piece, and its marks; a piece done waits with the others. */
 export function DrawOutline() {
@@ -32,16 +33,9 @@ export function DrawOutline() {
         <legend className="mb-1 text-sm">The next place is</legend>
         <div className="grid grid-cols-2 gap-x-3">
           {PLACE_WORDS.map(([id, name]) => (
-            <label key={id} className="flex min-h-[40px] items-center gap-2">
-              <input
-                type="radio"
-                name="place"
-                className="size-5 accent-carbon"
-                checked={kind === id}
-                onChange={() => usePicture.setState({ kind: id })}
-              />
+            <Radio key={id} name="place" on={kind === id} set={() => usePicture.setState({ kind: id })}>
               {name}
-            </label>
+            </Radio>
           ))}
         </div>
       </fieldset>

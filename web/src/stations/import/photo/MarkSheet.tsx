@@ -1,5 +1,6 @@
 import { flatten, openPage, SHEETS, usePicture, type SheetId } from '../../../store/picture.ts';
 import { LengthField } from '../../../shared/LengthField.tsx';
+import { Select } from '../../../ui/Select.tsx';
 
 const CORNERS = ['upper left', 'upper right', 'lower right', 'lower left'] as const;
 
@@ -39,17 +40,20 @@ export function MarkSheet() {
   return (
     <>
       <Pages />
-      <label className="block">
-        <span className="mb-1 block text-sm">What is of known size is</span>
-        <select className="field w-full" value={sheet} onChange={(e) => take(e.target.value as SheetId)}>
-          {page && <option value="page">the whole page, as the file says</option>}
-          {SHEETS.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.name}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Select
+        label="What is of known size is"
+        value={sheet}
+        set={(chosen) => take(chosen as SheetId)}
+        wide
+        className="block"
+      >
+        {page && <option value="page">the whole page, as the file says</option>}
+        {SHEETS.map((s) => (
+          <option key={s.id} value={s.id}>
+            {s.name}
+          </option>
+        ))}
+      </Select>
       <div className="flex gap-3">
         <LengthField
           label="Across"
