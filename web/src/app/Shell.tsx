@@ -10,13 +10,13 @@ import { switchUnits, useUnits } from '../store/prefs.ts';
 import { takeUpUndo } from '../store/undoKept.ts';
 import { followWindows } from '../store/windows.ts';
 import { focusWork } from '../lib/focus.ts';
-import { Help } from './Help.tsx';
 import { useHotkeys } from '../lib/hotkeys.ts';
 import { NewVersion } from './NewVersion.tsx';
 import { STATIONS } from './stations.ts';
 import { Tape } from './Tape.tsx';
 import { TopBar } from './TopBar.tsx';
 
+const Help = lazy(async () => ({ default: (await import('./Help.tsx')).Help }));
 /** The finder knows every alteration and measurement: it comes when it is first asked for. */
 const Finder = lazy(async () => ({ default: (await import('./Finder.tsx')).Finder }));
 /** After the first screen stands, so that letters typed right after the key are not lost. */
@@ -88,7 +88,7 @@ export function Shell() {
   useEffect(startAutosave, []);
   useEffect(followWindows, []);
   useEffect(() => {
-    const timer = setTimeout(() => void import('./Finder.tsx'), FETCH_FINDER);
+    const timer = setTimeout(() => void Promise.all([import('./Finder.tsx'), import('./Help.tsx')]), FETCH_FINDER);
     return () => clearTimeout(timer);
   }, []);
   const working = id !== undefined;
@@ -139,7 +139,7 @@ export function Shell() {
           )
         )}
       </div>
-      <Help open={help} onClose={() => setHelp(false)} />
+      <Suspense>{help && <Help open onClose={() => setHelp(false)} />}</Suspense>
       {finding && (
         <Suspense>
           <Finder open onClose={() => setFinding(false)} />
