@@ -47,6 +47,8 @@ const BEHIND_OWN_PATH = ['out/pdf', 'documents/bundle', 'in/readers'];
 
 /** The packages a room is built on, besides Zod; all others are plain TypeScript. */
 const PACKAGES = {
+  numeric: ['ml-matrix'],
+  geometry: ['polylabel'],
   'documents/bundle': ['fflate', '@noble/hashes'],
   'in/readers': ['saxes', 'xmlchars', 'svgpath'],
   'out/patch': ['@countertype/clipper2-ts'],

@@ -1,4 +1,5 @@
-import { DAMPING, TOL, nth } from '../units/index.ts';
+import { DAMPING, TOL } from '../units/index.ts';
+import { solvePositive } from './linear.ts';
 
 /** A quantity to find, and how far it may go. */
 export interface Bound {
@@ -31,33 +32,6 @@ interface Options {
 
 const cost = (r: readonly number[] | null): number => (r ? r.reduce((n, v) => n + v * v, 0) : Infinity);
 const clamp = (v: number, { min, max }: Bound): number => Math.min(max, Math.max(min, v));
-
-/** Solves a symmetric positive definite system by Cholesky's method; null where it is not one. */
-function cholesky(a: readonly (readonly number[])[], b: readonly number[]): number[] | null {
-  const n = b.length;
-  const l = a.map((row) => [...row]);
-  const at = (i: number, j: number): number => l[i]?.[j] ?? 0;
-  for (let i = 0; i < n; i++)
-    for (let j = 0; j <= i; j++) {
-      let sum = a[i]?.[j] ?? 0;
-      for (let k = 0; k < j; k++) sum -= at(i, k) * at(j, k);
-      if (i === j && sum <= 0) return null;
-      nth(l, i)[j] = i === j ? Math.sqrt(sum) : sum / at(j, j);
-    }
-  const y: number[] = [];
-  for (let i = 0; i < n; i++) {
-    let sum = b[i] ?? 0;
-    for (let k = 0; k < i; k++) sum -= at(i, k) * (y[k] ?? 0);
-    y.push(sum / at(i, i));
-  }
-  const x = new Array<number>(n).fill(0);
-  for (let i = n - 1; i >= 0; i--) {
-    let sum = y[i] ?? 0;
-    for (let k = i + 1; k < n; k++) sum -= at(k, i) * (x[k] ?? 0);
-    x[i] = sum / at(i, i);
-  }
-  return x;
-}
 
 /**
  * Least squares by damped Gauss-Newton steps within bounds (Levenberg and Marquardt's damping). Slopes are taken by
@@ -112,7 +86,7 @@ export function leastSquares(
     const normal = free.map((p) =>
       free.map((q) => jacobian.reduce((n, row) => n + (row[p] ?? 0) * (row[q] ?? 0), 0) + (p === q ? damping : 0)),
     );
-    const move = cholesky(
+    const move = solvePositive(
       normal,
       free.map((p) => -(gradient[p] ?? 0)),
     );

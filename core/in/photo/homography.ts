@@ -1,5 +1,6 @@
 import type { Point } from '../../geometry/index.ts';
 import { TOL, ok, refuse, type Result, nth } from '../../units/index.ts';
+import { solveSquare } from '../../numeric/index.ts';
 
 /** A perspective of the plane, row by row; the last number is not always 1. */
 export type Homography = readonly [number, number, number, number, number, number, number, number, number];
@@ -50,33 +51,6 @@ function centred(points: readonly Point[]): { readonly to: Homography; readonly 
   };
 }
 
-/** Solves a square system by elimination with pivoting; null where it has no one solution. */
-function solve(m: number[][], v: number[]): number[] | null {
-  const n = v.length;
-  for (let i = 0; i < n; i++) {
-    let best = i;
-    for (let r = i + 1; r < n; r++)
-      if (Math.abs(nth(m, r)[i] as number) > Math.abs(nth(m, best)[i] as number)) best = r;
-    [m[i], m[best]] = [nth(m, best), nth(m, i)];
-    [v[i], v[best]] = [nth(v, best), nth(v, i)];
-    const row = nth(m, i);
-    const pivot = nth(row, i);
-    if (Math.abs(pivot) < TOL.singular) return null;
-    for (let r = i + 1; r < n; r++) {
-      const other = nth(m, r);
-      const k = nth(other, i) / pivot;
-      for (let c = i; c < n; c++) other[c] = nth(other, c) - k * nth(row, c);
-      v[r] = nth(v, r) - k * nth(v, i);
-    }
-  }
-  for (let i = n - 1; i >= 0; i--) {
-    let sum = nth(v, i);
-    for (let c = i + 1; c < n; c++) sum -= (nth(m, i)[c] as number) * nth(v, c);
-    v[i] = sum / (nth(m, i)[i] as number);
-  }
-  return v;
-}
-
 const inLine = (points: readonly Point[]): boolean =>
   points.some((a, i) =>
     points.some((b, j) =>
@@ -116,7 +90,7 @@ export function findHomography(known: readonly KnownPoint[]): Result<Homography,
         for (let b = 0; b < 8; b++) line[b] = nth(line, b) + nth(row, a) * nth(row, b);
       }
   });
-  const found = solve(m, v);
+  const found = solveSquare(m, v);
   if (!found) return refuse('photo-points-in-line');
   const plain = [...found, 1] as unknown as Homography;
   return ok(multiply(inverse(truth.to), multiply(plain, seen.to)));
