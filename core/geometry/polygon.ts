@@ -1,8 +1,7 @@
-import { TOL } from '../units/tolerance.ts';
 import { spansOf, type Path } from './path.ts';
 import { pointOn, type Box, type Span } from './span.ts';
 import { cross, distance, norm, sub, type Point } from './vec.ts';
-import { cyclic, nth } from '../units/index.ts';
+import { cyclic, nth, pairs, TOL } from '../units/index.ts';
 
 /** Steps that keep the chord within `flat` of a cubic, from the bound on its second derivative. */
 function stepsFor(s: Span, flat: number): number {
@@ -84,6 +83,10 @@ export function boxAround(boxes: readonly Box[]): Box {
 }
 
 /** True when a closed ring of points does not cross itself (shared neighbours aside). */
+/** Signed area of a closed ring of points: positive where it runs clockwise as seen, y down. */
+export const ringArea = (ring: readonly Point[]): number =>
+  pairs(ring, true).reduce((sum, [a, b]) => sum + a.x * b.y - b.x * a.y, 0) / 2;
+
 export function isSimplePolygon(points: readonly Point[]): boolean {
   const ring = points.filter((p, i) => distance(p, cyclic(points, i + 1)) > TOL.same);
   const n = ring.length;

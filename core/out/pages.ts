@@ -1,6 +1,6 @@
 import { flatten, insidePolygon, lineMeet, sub, type Box, type Point } from '../geometry/index.ts';
 import type { Piece } from '../pattern/index.ts';
-import { ok, refuse, type Result, cyclic } from '../units/index.ts';
+import { ok, refuse, type Result, pairs } from '../units/index.ts';
 import { drawPiece, paperEdge, type PieceDrawing } from './drawing.ts';
 
 export const PAPERS = {
@@ -140,12 +140,10 @@ function touches(ring: readonly Point[], x: number, y: number, w: number, h: num
     { x: x + w, y: y + h },
     { x, y: y + h },
   ];
-  return ring.some((a, i) => {
-    const b = cyclic(ring, i + 1);
+  return pairs(ring, true).some(([a, b]) => {
     if (Math.max(a.x, b.x) < x || Math.min(a.x, b.x) > x + w || Math.max(a.y, b.y) < y || Math.min(a.y, b.y) > y + h)
       return false;
-    return corners.some((c, k) => {
-      const d = cyclic(corners, k + 1);
+    return pairs(corners, true).some(([c, d]) => {
       const meet = lineMeet(a, sub(b, a), c, sub(d, c));
       return meet !== null && meet.s >= 0 && meet.s <= 1 && meet.r >= 0 && meet.r <= 1;
     });

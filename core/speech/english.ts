@@ -1,7 +1,7 @@
 /** The two Englishes the app speaks. Sentences are written in British; what American calls otherwise stands below. */
 export const ENGLISHES = {
-  british: { name: 'British: toile, centre', locale: 'en-GB' },
-  american: { name: 'American: muslin, center', locale: 'en-US' },
+  british: { name: 'British English (toile, centre)', locale: 'en-GB' },
+  american: { name: 'American English (muslin, center)', locale: 'en-US' },
 } as const;
 
 export type English = keyof typeof ENGLISHES;

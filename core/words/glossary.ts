@@ -42,7 +42,7 @@ export const GLOSSARY: readonly Term[] = inWords([
   { term: 'spread', meaning: 'To open paper along a cut, so that the piece becomes larger.' },
   { term: 'symptom', meaning: 'What a fitting shows: a fold, a pull, a hollow, a seam that hangs.' },
   { term: 'tissue-fit', meaning: 'The paper pieces pinned to the body, before any cloth is cut.' },
-  { term: 'toile', meaning: 'A trial garment in cheap cloth of the same weight; a muslin.' },
+  { term: 'toile', meaning: 'A trial garment sewn in cheap cloth of the same weight.' },
   { term: 'true', meaning: 'To redraw lines after paper has moved, so that seams match and curves run on.' },
   { term: 'walk', meaning: 'To lay one seam line along another, a little at a time, to see whether they match.' },
   { term: 'worksheet', meaning: 'Body and ease against the pattern, measurement by measurement, with the difference.' },

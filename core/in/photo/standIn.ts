@@ -1,5 +1,5 @@
 import { boundsOf, flatten, type Box, type Path, type Point } from '../../geometry/index.ts';
-import { expectOk, nth, cyclic } from '../../units/index.ts';
+import { expectOk, nth, pairs } from '../../units/index.ts';
 import { findHomography, inverse, through, type Homography, type KnownPoint } from './homography.ts';
 import type { Grey } from './image.ts';
 
@@ -55,9 +55,7 @@ function coverRow(polygon: readonly Point[], y: number, cover: Float32Array): vo
   for (let k = 0; k < lines; k++) {
     const at = y + (k + 0.5) / lines;
     const xs: number[] = [];
-    for (let i = 0; i < polygon.length; i++) {
-      const a = nth(polygon, i);
-      const b = cyclic(polygon, i + 1);
+    for (const [a, b] of pairs(polygon, true)) {
       if (a.y > at !== b.y > at) xs.push(a.x + ((at - a.y) * (b.x - a.x)) / (b.y - a.y));
     }
     xs.sort((p, q) => p - q);
@@ -163,10 +161,9 @@ export function partScene(outline: Path, part: 'upper' | 'lower'): Scene {
     [0.45, 40],
   ].map(([share = 0, down = 0]) => {
     const y = middle + down;
-    const xs = ring.flatMap((a, i) => {
-      const b = cyclic(ring, i + 1);
-      return a.y > y === b.y > y ? [] : [a.x + ((y - a.y) * (b.x - a.x)) / (b.y - a.y)];
-    });
+    const xs = pairs(ring, true).flatMap(([a, b]) =>
+      a.y > y === b.y > y ? [] : [a.x + ((y - a.y) * (b.x - a.x)) / (b.y - a.y)],
+    );
     const [from, to] = [Math.min(...xs), Math.max(...xs)];
     return { x: from + share * (to - from), y };
   });

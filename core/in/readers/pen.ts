@@ -14,6 +14,10 @@ export class Budget {
   get spent(): boolean {
     return this.left < 0;
   }
+  /** Uses it up: what comes next is known to be too much. */
+  spend(): void {
+    this.left = -1;
+  }
 }
 
 /**

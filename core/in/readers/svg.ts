@@ -16,7 +16,7 @@ import {
 import { ok, refuse, type Coded, type Result, nth } from '../../units/index.ts';
 import { pieceOfSvg } from './svgPieces.ts';
 import { Budget, Pen } from './pen.ts';
-import { sendSvg } from './svgSend.ts';
+import { sendSvg, spansAtLeast } from './svgSend.ts';
 import { attribute, readXml, type Element, type XmlError } from './xml.ts';
 
 export type SvgError = XmlError | 'svg-not-a-drawing' | 'lines-none' | 'lines-too-many';
@@ -208,6 +208,7 @@ export function readSvg(text: string): Result<Lines, SvgError> {
   const shape = (e: Element, look: Look): void => {
     const data = dataOf(e);
     if (data === '' || data.length > 5_000_000) return;
+    if (spansAtLeast(data) > budget.left) return budget.spend();
     let path = svgpath(data).abs().unarc();
     const flawed = Boolean((path as unknown as { err?: string }).err) || /nan|infinity/i.test(data);
     if (flawed) tell('repair-not-a-number');

@@ -15,3 +15,6 @@ export function sendSvg(path: ReturnType<typeof svgpath>, pen: Pen): void {
     else pen.close();
   });
 }
+
+/** The fewest spans that path data can draw: one for each of its letters. Parsing a million of them takes seconds. */
+export const spansAtLeast = (data: string): number => data.match(/[lhvcsqta]/gi)?.length ?? 0;

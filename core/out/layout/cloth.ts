@@ -1,6 +1,6 @@
-import { flatten, type Point } from '../../geometry/index.ts';
+import { flatten, ringArea, type Point } from '../../geometry/index.ts';
 import { cuttingLine, mirrorPiece, requireEdge, unfoldPiece, type Piece } from '../../pattern/index.ts';
-import { TOL, ok, refuse, type Result, nth, cyclic } from '../../units/index.ts';
+import { TOL, ok, refuse, type Result, nth } from '../../units/index.ts';
 import { CELL, Ground, maskOf, type Mask } from './mask.ts';
 
 /** Cloth widths one meets in shops, mm. */
@@ -67,13 +67,7 @@ function toOrigin(ring: readonly Point[]): readonly Point[] {
 const turnRound = (ring: readonly Point[]): readonly Point[] => toOrigin(ring.map((p) => ({ x: -p.x, y: -p.y })));
 const turnOver = (ring: readonly Point[]): readonly Point[] => toOrigin(ring.map((p) => ({ x: -p.x, y: p.y })));
 
-const areaOf = (ring: readonly Point[]): number =>
-  Math.abs(
-    ring.reduce((sum, p, i) => {
-      const q = cyclic(ring, i + 1);
-      return sum + p.x * q.y - q.x * p.y;
-    }, 0),
-  ) / 2;
+const areaOf = (ring: readonly Point[]): number => Math.abs(ringArea(ring));
 
 /** What is to be laid of a piece: on the double cloth a pair once, a half on the fold; on open cloth every one whole. */
 function itemsOf(piece: Piece, { fold, oneWay }: ClothWish): readonly Item[] {

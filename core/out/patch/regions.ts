@@ -8,8 +8,8 @@ import {
   unionD,
   xorD,
 } from '@countertype/clipper2-ts';
-import { flatten, type Path, type Point } from '../../geometry/index.ts';
-import { TOL, cyclic } from '../../units/index.ts';
+import { flatten, ringArea, type Path, type Point } from '../../geometry/index.ts';
+import { TOL } from '../../units/index.ts';
 
 /**
  * Paper by its outlines: closed rings of points, holes wound the other way round. Regions say where paper lies; the
@@ -44,16 +44,7 @@ export const either = (a: Region, b: Region): Region => clean(xorD(plain(a), pla
 export const grow = (region: Region, by: number): Region =>
   clean(inflatePathsD(plain(region), by, JoinType.Round, EndType.Polygon, 2, DECIMALS, FLAT));
 
-/** Area of one ring: positive for paper, negative for a hole, as the library winds them. */
-export const ringArea = (ring: Ring): number => {
-  let sum = 0;
-  ring.forEach((a, i) => {
-    const b = cyclic(ring, i + 1);
-    sum += a.x * b.y - b.x * a.y;
-  });
-  return sum / 2;
-};
-/** mm², holes taken off. */
+/** mm², holes taken off: the library winds them the other way. */
 export const areaOf = (region: Region): number => Math.abs(region.reduce((sum, r) => sum + ringArea(r), 0));
 /** A strip of paper about a line between two points. */
 export function about(a: Point, b: Point, by: number): Region {

@@ -9,7 +9,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import { cuttingEdges, cuttingLine, type Piece } from '../../pattern/index.ts';
-import { TOL, nth, cyclic } from '../../units/index.ts';
+import { TOL, nth, cyclic, pairs } from '../../units/index.ts';
 import type { Fault, FaultCode } from './fault.ts';
 import { ringFrom, toChord, type Ring } from './ring.ts';
 
@@ -45,9 +45,7 @@ export function cuttingFaults(piece: Piece, say: Say): void {
 }
 
 function* samples(points: readonly Point[]): Generator<Point> {
-  for (let i = 0; i + 1 < points.length; i++) {
-    const a = nth(points, i);
-    const b = nth(points, i + 1);
+  for (const [a, b] of pairs(points)) {
     const n = Math.max(1, Math.ceil(Math.hypot(b.x - a.x, b.y - a.y) / STRIDE));
     for (let k = 0; k < n; k++) yield lerp(a, b, k / n);
   }

@@ -24,7 +24,7 @@ export function Tape() {
     <nav aria-label="Stations of this job" className="border-b border-ink bg-tape">
       <ol ref={tape} className="flex h-[58px] overflow-x-auto">
         {STATIONS.map((s, i) => (
-          <StationOnTape key={s.id} s={s} job={job} i={i} far={far} pinned={pinned} />
+          <StationOnTape key={s.id} station={s} job={job} index={i} far={far} pinned={pinned} />
         ))}
       </ol>
     </nav>
@@ -32,24 +32,24 @@ export function Tape() {
 }
 
 function StationOnTape({
-  s,
+  station,
   job,
-  i,
+  index,
   far,
   pinned,
 }: {
-  readonly s: (typeof STATIONS)[number];
+  readonly station: (typeof STATIONS)[number];
   readonly job: string | undefined;
-  readonly i: number;
+  readonly index: number;
   readonly far: number;
   readonly pinned: Readonly<Partial<Record<StationId, number>>>;
 }) {
   return (
     <li className="relative min-w-max flex-1 border-r border-ink/60 last:border-r-0">
       <NavLink
-        to={`/job/${job}/${s.id}`}
+        to={`/job/${job}/${station.id}`}
         className={({ isActive }) =>
-          `relative flex h-full flex-col justify-end px-2 pb-1 focus-visible:-outline-offset-4 ${i < far ? 'bg-tape' : 'bg-ahead'} ${isActive ? '!bg-ink text-white' : ''}`
+          `relative flex h-full flex-col justify-end px-2 pb-1 focus-visible:-outline-offset-4 ${index < far ? 'bg-tape' : 'bg-ahead'} ${isActive ? '!bg-ink text-white' : ''}`
         }
       >
         {({ isActive }) => (
@@ -75,20 +75,20 @@ function StationOnTape({
             </svg>
             <span className="flex items-baseline gap-1.5 max-[900px]:flex-col max-[900px]:gap-0 max-[900px]:leading-tight">
               <span className="num text-lg font-medium max-[900px]:text-sm" aria-hidden="true">
-                {i + 1}
+                {index + 1}
               </span>
-              <span className="text-sm min-[901px]:text-base">{s.name}</span>
+              <span className="text-sm min-[901px]:text-base">{station.name}</span>
             </span>
-            {pinned[s.id] !== undefined && (
+            {pinned[station.id] !== undefined && (
               <span
                 className="absolute top-2 right-1.5 flex items-center gap-0.5 bg-white px-1 text-sm leading-5 text-ink"
-                title={`${pinned[s.id]} to look at`}
+                title={`${pinned[station.id]} to look at`}
               >
                 <svg width="8" height="14" viewBox="0 0 8 14" aria-hidden="true">
                   <circle cx="4" cy="4" r="3.5" fill={COLOURS.pencil} />
                   <line x1="4" y1="7" x2="4" y2="14" stroke={COLOURS.ink} />
                 </svg>
-                <span className="num">{pinned[s.id]}</span>
+                <span className="num">{pinned[station.id]}</span>
                 <span className="sr-only"> to look at</span>
               </span>
             )}

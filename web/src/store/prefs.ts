@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { PaperId } from '@ample/core/out';
 import { USUAL_LINES, type PdfLayer } from '@ample/core/out/pdf';
-import { englishOf, speakEnglish, type English } from '@ample/core/speech';
+import { ENGLISHES, englishOf, speakEnglish, type English } from '@ample/core/speech';
 import type { Units } from '@ample/core/words';
 
 interface Prefs {
@@ -63,7 +63,8 @@ export const usePrefs = create<Prefs>()(
 );
 
 // The page speaks the English chosen last; choosing another reloads it.
-speakEnglish(usePrefs.getState().english);
+const { english } = usePrefs.getState();
+speakEnglish(Object.hasOwn(ENGLISHES, english) ? english : 'british');
 
 export const useUnits = (): Units => usePrefs((s) => s.units);
 export const switchUnits = (): void => {

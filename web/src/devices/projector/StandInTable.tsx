@@ -39,7 +39,7 @@ export function StandInTable() {
           No projector is on. Open the projector view of this job in another window and leave it open.
         </p>
       )}
-      <TableFromAbove t={t} picture={picture} drawing={drawing} />
+      <TableFromAbove toTable={t} picture={picture} drawing={drawing} />
     </main>
   );
 }
@@ -82,11 +82,11 @@ function StandInKnobs({
 }
 
 function TableFromAbove({
-  t,
+  toTable,
   picture,
   drawing,
 }: {
-  readonly t: readonly [number, number, number, number, number, number] | null;
+  readonly toTable: readonly [number, number, number, number, number, number] | null;
   readonly picture: Picture | null;
   readonly drawing: PieceDrawing | null;
 }) {
@@ -97,8 +97,8 @@ function TableFromAbove({
       role="img"
       aria-label={en`The cutting table with a grid of centimetres`}
     >
-      {t && picture && (
-        <g transform={`matrix(${t.join(' ')})`}>
+      {toTable && picture && (
+        <g transform={`matrix(${toTable.join(' ')})`}>
           <Thrown picture={picture} drawing={drawing} />
         </g>
       )}

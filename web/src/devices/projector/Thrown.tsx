@@ -71,7 +71,7 @@ function ThrownPiece({
   const { ink, soft } = colours;
   return (
     <>
-      <ThrownLines t={t} drawing={drawing} ink={ink} line={line} soft={soft} weight={weight} />
+      <ThrownLines toScreen={t} drawing={drawing} ink={ink} line={line} soft={soft} weight={weight} />
       {/* Words stand upright however the piece is turned, clear of its lines. */}
       <g textAnchor="middle" fill={ink} stroke={colours.ground} strokeWidth="8" paintOrder="stroke">
         <text x={middle.x} y={middle.y} fontSize="22">
@@ -86,14 +86,14 @@ function ThrownPiece({
 }
 
 function ThrownLines({
-  t,
+  toScreen,
   drawing,
   ink,
   line,
   soft,
   weight,
 }: {
-  readonly t: Throw;
+  readonly toScreen: Throw;
   readonly drawing: PieceDrawing;
   readonly ink: string;
   readonly line: { readonly vectorEffect: 'non-scaling-stroke'; readonly fill: 'none'; readonly strokeWidth: number };
@@ -102,7 +102,7 @@ function ThrownLines({
 }) {
   return (
     <g
-      transform={`matrix(${t.a} ${t.b} ${t.c} ${t.d} ${t.e} ${t.f})`}
+      transform={`matrix(${toScreen.a} ${toScreen.b} ${toScreen.c} ${toScreen.d} ${toScreen.e} ${toScreen.f})`}
       strokeLinejoin="round"
       data-thrown={drawing.piece.id}
     >

@@ -17,7 +17,7 @@ export function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameO
   const say = (v: number, sign = false) =>
     formatLength(v, unit, { fraction: unit === 'in' ? 16 : fraction, digits: 1, sign });
   const side = (s: WalkedSide, y: number, up: boolean) => (
-    <SeamStrip x={x} s={s} y={y} up={up} nameOf={nameOf} longest={longest} say={say} />
+    <SeamStrip along={x} side={s} y={y} up={up} nameOf={nameOf} longest={longest} say={say} />
   );
   return (
     <figure className="sheet m-0 p-4">
@@ -55,16 +55,16 @@ export function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameO
 }
 
 function SeamStrip({
-  x,
-  s,
+  along,
+  side,
   y,
   up,
   nameOf,
   longest,
   say,
 }: {
-  readonly x: (v: number) => number;
-  readonly s: WalkedSide;
+  readonly along: (v: number) => number;
+  readonly side: WalkedSide;
   readonly y: number;
   readonly up: boolean;
   readonly nameOf: (id: string) => string;
@@ -73,34 +73,41 @@ function SeamStrip({
 }) {
   return (
     <g>
-      <line x1={x(0)} x2={x(s.length)} y1={y} y2={y} stroke={COLOURS.carbon} strokeWidth="5" />
-      {[0, s.length].map((v) => (
-        <line key={v} x1={x(v)} x2={x(v)} y1={y - 9} y2={y + 9} stroke={COLOURS.carbon} strokeWidth="2" />
+      <line x1={along(0)} x2={along(side.length)} y1={y} y2={y} stroke={COLOURS.carbon} strokeWidth="5" />
+      {[0, side.length].map((v) => (
+        <line key={v} x1={along(v)} x2={along(v)} y1={y - 9} y2={y + 9} stroke={COLOURS.carbon} strokeWidth="2" />
       ))}
-      {s.joints.map((v) => (
+      {side.joints.map((v) => (
         <g key={v}>
           <line
-            x1={x(v)}
-            x2={x(v)}
+            x1={along(v)}
+            x2={along(v)}
             y1={y - 8}
             y2={y + 8}
             stroke={COLOURS.ink}
             strokeDasharray="3 2"
             strokeWidth="1.5"
           />
-          <text x={x(v) + 6} y={up ? y - 12 : y + 24} fontSize="15" fill={COLOURS.ink}>
+          <text x={along(v) + 6} y={up ? y - 12 : y + 24} fontSize="15" fill={COLOURS.ink}>
             dart, closed
           </text>
         </g>
       ))}
-      {s.notches.map((n) => (
-        <path key={n.id} d={`M${x(n.at) - 6} ${up ? y - 10 : y + 10}h12L${x(n.at)} ${y}z`} fill={COLOURS.ink} />
+      {side.notches.map((n) => (
+        <path key={n.id} d={`M${along(n.at) - 6} ${up ? y - 10 : y + 10}h12L${along(n.at)} ${y}z`} fill={COLOURS.ink} />
       ))}
-      <text x={x(0)} y={up ? y - 32 : y + 46} fontSize="16" fill={COLOURS.ink}>
-        {nameOf(s.piece)}
+      <text x={along(0)} y={up ? y - 32 : y + 46} fontSize="16" fill={COLOURS.ink}>
+        {nameOf(side.piece)}
       </text>
-      <text x={x(longest)} y={up ? y - 32 : y + 46} fontSize="16" className="num" textAnchor="end" fill={COLOURS.ink}>
-        {say(s.length)}
+      <text
+        x={along(longest)}
+        y={up ? y - 32 : y + 46}
+        fontSize="16"
+        className="num"
+        textAnchor="end"
+        fill={COLOURS.ink}
+      >
+        {say(side.length)}
       </text>
     </g>
   );

@@ -1,3 +1,4 @@
+import type { MeasurementKey } from '@ample/core/pattern';
 import { Difference } from './Difference.tsx';
 import { usualEase } from '@ample/core/fitting/fit';
 import { type Row } from '@ample/core/fitting/compare';
@@ -16,7 +17,7 @@ export function EaseCell({
   name,
   row,
   garment,
-  measured,
+  measurement,
   own,
   definition,
   pattern,
@@ -25,39 +26,7 @@ export function EaseCell({
   readonly name: string;
   readonly row: Row;
   readonly garment: Garment;
-  readonly measured:
-    | 'highBust'
-    | 'fullBust'
-    | 'underbust'
-    | 'waist'
-    | 'highHip'
-    | 'hip'
-    | 'hipDepth'
-    | 'neck'
-    | 'shoulder'
-    | 'shoulderSlope'
-    | 'crossBack'
-    | 'crossFront'
-    | 'napeToWaist'
-    | 'napeToBustPoint'
-    | 'napeToFrontWaist'
-    | 'frontWaistLength'
-    | 'neckPointToBustPoint'
-    | 'bustPointToWaist'
-    | 'bustSpan'
-    | 'napeToUnderarm'
-    | 'sideWaist'
-    | 'armhole'
-    | 'upperArm'
-    | 'wrist'
-    | 'shoulderToElbow'
-    | 'shoulderToWrist'
-    | 'crotchDepth'
-    | 'crotchLength'
-    | 'thigh'
-    | 'knee'
-    | 'skirtLength'
-    | 'height';
+  readonly measurement: MeasurementKey;
   readonly own: number | undefined;
   readonly definition: MeasurementDefinition | undefined;
   readonly pattern: Pattern;
@@ -75,13 +44,13 @@ export function EaseCell({
             max={800}
             width="w-[104px]"
             value={row.ease}
-            onCommit={(v) => setEase(garment, measured, v)}
+            onCommit={(v) => setEase(garment, measurement, v)}
             onEnter={goDown}
           />
           {own !== undefined && definition && (
             <button
               className="min-h-[40px] text-sm whitespace-nowrap underline"
-              onClick={() => setEase(garment, measured, null)}
+              onClick={() => setEase(garment, measurement, null)}
             >
               {row.design === null ? 'usual' : 'design’s'}{' '}
               <Length bare value={row.design ?? usualEase(pattern, definition)} />
@@ -93,7 +62,7 @@ export function EaseCell({
               {row.design - row.ease > row.within && (
                 <button
                   className="block min-h-[40px] text-ink underline"
-                  onClick={() => setEase(garment, measured, row.design)}
+                  onClick={() => setEase(garment, measurement, row.design)}
                 >
                   keep all <Length bare value={row.design} />
                 </button>
@@ -113,45 +82,13 @@ export function PatternCell({
   name,
   row,
   size,
-  measured,
+  measurement,
 }: {
   readonly paper: boolean;
   readonly name: string;
   readonly row: Row;
   readonly size: string;
-  readonly measured:
-    | 'highBust'
-    | 'fullBust'
-    | 'underbust'
-    | 'waist'
-    | 'highHip'
-    | 'hip'
-    | 'hipDepth'
-    | 'neck'
-    | 'shoulder'
-    | 'shoulderSlope'
-    | 'crossBack'
-    | 'crossFront'
-    | 'napeToWaist'
-    | 'napeToBustPoint'
-    | 'napeToFrontWaist'
-    | 'frontWaistLength'
-    | 'neckPointToBustPoint'
-    | 'bustPointToWaist'
-    | 'bustSpan'
-    | 'napeToUnderarm'
-    | 'sideWaist'
-    | 'armhole'
-    | 'upperArm'
-    | 'wrist'
-    | 'shoulderToElbow'
-    | 'shoulderToWrist'
-    | 'crotchDepth'
-    | 'crotchLength'
-    | 'thigh'
-    | 'knee'
-    | 'skirtLength'
-    | 'height';
+  readonly measurement: MeasurementKey;
 }) {
   return (
     <td className={`px-1.5 ${paper ? 'text-left' : ''}`}>
@@ -165,7 +102,7 @@ export function PatternCell({
             max={4000}
             width="w-[112px]"
             value={row.from === 'typed' ? row.pattern : null}
-            onCommit={(v) => setFlat(size, measured, v)}
+            onCommit={(v) => setFlat(size, measurement, v)}
             onEnter={goDown}
           />
           {row.from !== 'typed' && row.pattern !== null && (

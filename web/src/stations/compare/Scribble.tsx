@@ -119,7 +119,7 @@ function OnPiece({
           const on = n.key === focused;
           const at = place(n.at);
           const x = WIDTH - LABEL + 4;
-          return <PieceNumber key={n.key} n={n} onFocus={onFocus} place={place} on={on} at={at} x={x} />;
+          return <PieceNumber key={n.key} note={n} onFocus={onFocus} place={place} on={on} at={at} x={x} />;
         })}
       </svg>
       <figcaption className="text-sm">{piece.name}</figcaption>
@@ -128,14 +128,14 @@ function OnPiece({
 }
 
 function PieceNumber({
-  n,
+  note,
   onFocus,
   place,
   on,
   at,
   x,
 }: {
-  readonly n: Note & { readonly y: number };
+  readonly note: Note & { readonly y: number };
   readonly onFocus: (key: MeasurementKey) => void;
   readonly place: (p: Point) => Point;
   readonly on: boolean;
@@ -146,24 +146,24 @@ function PieceNumber({
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${MEASUREMENT_WORDS[n.key].name} ${n.text}`}
+      aria-label={`${MEASUREMENT_WORDS[note.key].name} ${note.text}`}
       className="cursor-pointer"
-      onClick={() => onFocus(n.key)}
-      onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && onFocus(n.key)}
+      onClick={() => onFocus(note.key)}
+      onKeyDown={(e) => (e.key === 'Enter' || e.key === ' ') && onFocus(note.key)}
     >
       <polyline
-        points={n.points.map((p) => `${place(p).x},${place(p).y}`).join(' ')}
+        points={note.points.map((p) => `${place(p).x},${place(p).y}`).join(' ')}
         stroke={COLOURS.pencil}
         strokeWidth={on ? 3 : 1.6}
         strokeDasharray={on ? undefined : '5 3'}
         fill="none"
       />
-      <path d={`M${at.x} ${at.y}L${x - 6} ${n.y - 5}`} stroke={COLOURS.grey} strokeWidth="0.8" fill="none" />
-      <text x={x} y={n.y} fontSize={TEXT} fill={COLOURS.ink} fontWeight={on ? 700 : 400}>
-        {MEASUREMENT_WORDS[n.key].name}
+      <path d={`M${at.x} ${at.y}L${x - 6} ${note.y - 5}`} stroke={COLOURS.grey} strokeWidth="0.8" fill="none" />
+      <text x={x} y={note.y} fontSize={TEXT} fill={COLOURS.ink} fontWeight={on ? 700 : 400}>
+        {MEASUREMENT_WORDS[note.key].name}
       </text>
-      <text x={x} y={n.y + 16} fontSize={TEXT} fill={COLOURS.pencil} className="num" fontWeight="700">
-        {n.text}
+      <text x={x} y={note.y + 16} fontSize={TEXT} fill={COLOURS.pencil} className="num" fontWeight="700">
+        {note.text}
       </text>
     </g>
   );

@@ -72,11 +72,11 @@ function Line({
   readonly on: boolean;
   readonly onFocus: () => void;
 }) {
-  const { key: measured } = row;
-  const name = MEASUREMENT_WORDS[measured].name;
-  const definition = MEASUREMENT_CATALOGUE.find((d) => d.key === measured);
+  const { key: measurement } = row;
+  const name = MEASUREMENT_WORDS[measurement].name;
+  const definition = MEASUREMENT_CATALOGUE.find((d) => d.key === measurement);
   const garment = garmentOf(pattern);
-  const own = useJob((s) => s.wearer?.eases[garment]?.[measured]);
+  const own = useJob((s) => s.wearer?.eases[garment]?.[measurement]);
   // A length has no ease of its own, but a design may end away from where the body does.
   const shaped = Math.abs(row.design ?? 0) >= TOL.seam;
   const eased = definition !== undefined && (takesEase(definition) || shaped) && (row.from !== 'chart' || paper);
@@ -109,13 +109,13 @@ function Line({
         name={name}
         row={row}
         garment={garment}
-        measured={measured}
+        measurement={measurement}
         own={own}
         definition={definition}
         pattern={pattern}
       />
       <td className="px-1.5">{row.wanted !== null && <Length bare value={row.wanted} />}</td>
-      <PatternCell paper={paper} name={name} row={row} size={size} measured={measured} />
+      <PatternCell paper={paper} name={name} row={row} size={size} measurement={measurement} />
       <td className={`px-1.5 ${isTold(row) ? 'font-bold' : 'text-quiet'}`}>
         {row.difference !== null && <Difference value={row.difference} />}
       </td>

@@ -55,7 +55,7 @@ export function MatPanel() {
         </thead>
         <tbody>
           {rows.map((r, i) => (
-            <PlaceRow key={i} i={i} wrong={wrong} typed={typed} r={r} set={set} onKey={onKey} />
+            <PlaceRow key={i} index={i} wrong={wrong} typed={typed} row={r} set={set} onKey={onKey} />
           ))}
         </tbody>
       </table>
@@ -103,45 +103,45 @@ function MatFacts({ typed }: { readonly typed: Typed }) {
 }
 
 function PlaceRow({
-  i,
+  index,
   wrong,
   typed,
-  r,
+  row,
   set,
   onKey,
 }: {
-  readonly i: number;
+  readonly index: number;
   readonly wrong: readonly number[];
   readonly typed: Typed;
-  readonly r: TypedRow;
+  readonly row: TypedRow;
   readonly set: (i: number, change: Partial<TypedRow>) => unknown;
   readonly onKey: (e: KeyboardEvent, i: number, column: 'x' | 'y') => unknown;
 }) {
   return (
-    <tr className={wrong.includes(i) ? 'bg-tissue' : ''}>
-      <td className="num text-sm">{i + 1}</td>
+    <tr className={wrong.includes(index) ? 'bg-tissue' : ''}>
+      <td className="num text-sm">{index + 1}</td>
       {(['x', 'y'] as const).map((column) => (
         <td key={column} className="py-0.5 pr-1">
           <input
             className="field num w-[84px]"
-            data-mat={`${i} ${column}`}
-            aria-label={`Row ${i + 1}, ${column === 'x' ? 'across' : typed.from === 'lowerLeft' ? 'up' : 'down'}`}
+            data-mat={`${index} ${column}`}
+            aria-label={`Row ${index + 1}, ${column === 'x' ? 'across' : typed.from === 'lowerLeft' ? 'up' : 'down'}`}
             inputMode="decimal"
             autoComplete="off"
             maxLength={20}
-            value={r[column]}
-            aria-invalid={wrong.includes(i)}
-            onChange={(e) => set(i, { [column]: e.target.value })}
-            onKeyDown={(e) => onKey(e, i, column)}
+            value={row[column]}
+            aria-invalid={wrong.includes(index)}
+            onChange={(e) => set(index, { [column]: e.target.value })}
+            onKeyDown={(e) => onKey(e, index, column)}
           />
         </td>
       ))}
       <td>
         <select
           className="field !px-1"
-          aria-label={`Row ${i + 1} is`}
-          value={r.kind}
-          onChange={(e) => set(i, { kind: e.target.value as PlaceKind })}
+          aria-label={`Row ${index + 1} is`}
+          value={row.kind}
+          onChange={(e) => set(index, { kind: e.target.value as PlaceKind })}
         >
           {PLACE_WORDS.map(([id, name]) => (
             <option key={id} value={id}>
@@ -151,12 +151,12 @@ function PlaceRow({
         </select>
       </td>
       <td>
-        {i < typed.rows.length && (
+        {index < typed.rows.length && (
           <button
             className="link px-1 text-sm"
-            onClick={() => useTyped.setState({ rows: typed.rows.filter((_, k) => k !== i) })}
+            onClick={() => useTyped.setState({ rows: typed.rows.filter((_, k) => k !== index) })}
           >
-            out<span className="sr-only"> with row {i + 1}</span>
+            out<span className="sr-only"> with row {index + 1}</span>
           </button>
         )}
       </td>

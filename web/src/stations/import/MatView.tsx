@@ -74,7 +74,7 @@ export function MatView() {
             )
           )}
           {read.map((p) => (
-            <PlaceMark key={p.row} p={p} px={px} />
+            <PlaceMark key={p.row} place={p} px={px} />
           ))}
         </g>
       </svg>
@@ -82,13 +82,13 @@ export function MatView() {
   );
 }
 
-function PlaceMark({ p, px }: { readonly p: ReadRow; readonly px: (n: number) => number }) {
+function PlaceMark({ place, px }: { readonly place: ReadRow; readonly px: (n: number) => number }) {
   return (
     <g>
-      {p.kind === 'corner' ? (
+      {place.kind === 'corner' ? (
         <rect
-          x={p.x - px(4)}
-          y={p.y - px(4)}
+          x={place.x - px(4)}
+          y={place.y - px(4)}
           width={px(8)}
           height={px(8)}
           fill={COLOURS.white}
@@ -97,24 +97,24 @@ function PlaceMark({ p, px }: { readonly p: ReadRow; readonly px: (n: number) =>
         />
       ) : (
         <circle
-          cx={p.x}
-          cy={p.y}
+          cx={place.x}
+          cy={place.y}
           r={px(4.5)}
-          fill={p.kind === 'curve' ? COLOURS.white : COLOURS.brass}
+          fill={place.kind === 'curve' ? COLOURS.white : COLOURS.brass}
           stroke={COLOURS.ink}
           strokeWidth={px(1.5)}
         />
       )}
       <text
-        x={p.x + px(8)}
-        y={p.y - px(7)}
+        x={place.x + px(8)}
+        y={place.y - px(7)}
         fontSize={px(15)}
         fill={COLOURS.ink}
         stroke={COLOURS.tissue}
         strokeWidth={px(4)}
         paintOrder="stroke"
       >
-        {p.row + 1}
+        {place.row + 1}
       </text>
     </g>
   );

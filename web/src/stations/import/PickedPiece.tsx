@@ -27,7 +27,7 @@ export function PickedPiece({ k }: { readonly k: number }) {
         pointerEvents="none"
       />
       {traced.edges.map((e, i) => (
-        <PickedEdge key={i} i={i} e={e} chosen={chosen} tool={tool} />
+        <PickedEdge key={i} index={i} edge={e} chosen={chosen} tool={tool} />
       ))}
       {traced.darts.map((d, i) => (
         <path
@@ -55,40 +55,40 @@ export function PickedPiece({ k }: { readonly k: number }) {
 }
 
 function PickedEdge({
-  i,
-  e,
+  index,
+  edge,
   chosen,
   tool,
 }: {
-  readonly i: number;
-  readonly e: TracedEdge;
+  readonly index: number;
+  readonly edge: TracedEdge;
   readonly chosen: number | null;
   readonly tool: Tool;
 }) {
   return (
     <g>
       <path
-        d={pathData(e.path)}
+        d={pathData(edge.path)}
         fill="none"
-        stroke={i === chosen ? COLOURS.pencil : e.fold ? COLOURS.ink : COLOURS.carbon}
-        strokeWidth={i === chosen ? 4 : 2}
-        strokeDasharray={e.fold ? '10 4 2 4' : undefined}
+        stroke={index === chosen ? COLOURS.pencil : edge.fold ? COLOURS.ink : COLOURS.carbon}
+        strokeWidth={index === chosen ? 4 : 2}
+        strokeDasharray={edge.fold ? '10 4 2 4' : undefined}
         vectorEffect="non-scaling-stroke"
         pointerEvents="none"
       />
       {tool === 'edge' && (
         <path
-          d={pathData(e.path)}
+          d={pathData(edge.path)}
           fill="none"
           stroke="transparent"
           strokeWidth={22}
           vectorEffect="non-scaling-stroke"
           className="cursor-pointer"
           data-handle=""
-          data-edge={i}
+          data-edge={index}
           onClick={(event) => {
             event.stopPropagation();
-            useImport.setState({ chosenEdge: i });
+            useImport.setState({ chosenEdge: index });
           }}
         />
       )}

@@ -63,7 +63,7 @@ export function Rail() {
           </div>
         )}
         {damaged.map((d) => (
-          <Damaged key={d.id} d={d} units={units} />
+          <Damaged key={d.id} document={d} units={units} />
         ))}
         {!told && <PrivacyNote />}
         {(wearers.length > 1 || put > 0 || away) && (
@@ -97,21 +97,25 @@ export function Rail() {
   );
 }
 
-function Damaged({ d, units }: { readonly d: Damaged; readonly units: Units }) {
+function Damaged({ document, units }: { readonly document: Damaged; readonly units: Units }) {
   return (
     <div className="mb-3">
       <Notice grade="look">
-        <p>{sayRefusal({ code: 'document-damaged', data: { kind: d.kind, detail: d.detail } }, units)}</p>
+        <p>{sayRefusal({ code: 'document-damaged', data: { kind: document.kind, detail: document.detail } }, units)}</p>
         <div className="mt-2 flex gap-2">
           <button
             className="btn"
             onClick={() =>
-              download(`${d.kind}-${d.key}.damaged.json`, JSON.stringify(d.raw, null, 2), 'application/json')
+              download(
+                `${document.kind}-${document.key}.damaged.json`,
+                JSON.stringify(document.raw, null, 2),
+                'application/json',
+              )
             }
           >
             Export it as it is
           </button>
-          <button className="btn" onClick={() => void forgetDamaged(d.id)}>
+          <button className="btn" onClick={() => void forgetDamaged(document.id)}>
             Delete it
           </button>
         </div>

@@ -72,13 +72,13 @@ export function Ladder({
         return (
           <LadderRow
             key={r.key}
-            r={r}
+            rule={r}
             y={y}
             width={width}
             sizeAt={sizeAt}
             x={x}
             named={named}
-            wx={wx}
+            wearerAt={wx}
             anchor={anchor}
             unit={unit}
             fraction={fraction}
@@ -90,24 +90,24 @@ export function Ladder({
 }
 
 function LadderRow({
-  r,
+  rule,
   y,
   width,
   sizeAt,
   x,
   named,
-  wx,
+  wearerAt,
   anchor,
   unit,
   fraction,
 }: {
-  readonly r: Rule;
+  readonly rule: Rule;
   readonly y: number;
   readonly width: number;
   readonly sizeAt: (r: Rule) => string | null;
   readonly x: (v: number) => number;
   readonly named: ReadonlySet<string>;
-  readonly wx: number | null;
+  readonly wearerAt: number | null;
   readonly anchor: 'start' | 'end' | 'middle';
   readonly unit: LengthUnit;
   readonly fraction: InchFraction;
@@ -115,11 +115,11 @@ function LadderRow({
   return (
     <g>
       <text x={LEFT - 24} y={y - 42} fontSize="17" fontFamily="Bitter, serif" fontWeight="600" fill={COLOURS.ink}>
-        {MEASUREMENT_WORDS[r.key].name}
+        {MEASUREMENT_WORDS[rule.key].name}
       </text>
       <line x1={LEFT - 18} x2={width - RIGHT + 18} y1={y} y2={y} stroke={COLOURS.ink} strokeWidth="1.5" />
-      {r.rungs.map((g) => {
-        const on = g.size === sizeAt(r);
+      {rule.rungs.map((g) => {
+        const on = g.size === sizeAt(rule);
         return (
           <g key={g.size}>
             <line
@@ -146,18 +146,18 @@ function LadderRow({
           </g>
         );
       })}
-      {wx !== null ? (
+      {wearerAt !== null ? (
         <g>
-          <path d={`M${wx} ${y - 2}l-8 -15h16z`} fill={COLOURS.pencil} />
+          <path d={`M${wearerAt} ${y - 2}l-8 -15h16z`} fill={COLOURS.pencil} />
           <text
-            x={wx + (anchor === 'start' ? -8 : anchor === 'end' ? 8 : 0)}
+            x={wearerAt + (anchor === 'start' ? -8 : anchor === 'end' ? 8 : 0)}
             y={y - 23}
             textAnchor={anchor}
             fontSize="17"
             className="num"
             fill={COLOURS.pencil}
           >
-            {formatLength(r.wearer ?? 0, unit, { fraction })}
+            {formatLength(rule.wearer ?? 0, unit, { fraction })}
           </text>
         </g>
       ) : (

@@ -33,10 +33,10 @@ interface Props {
 
 const NOWHERE = { x: 0, y: 0 };
 
-/** The cutting mat with the pieces on it. */
 /** Room for the numbers of the mat beside and below it, pixels. */
 const NUMBERS = { left: 46, below: 26 };
 
+/** The cutting mat with the pieces on it. */
 export function MatView({ job, original, whole, shows, before, active, stage }: Props) {
   const run = active?.step.on && active.outcome.ok ? active.outcome.value : null;
   const born = useMemo(
