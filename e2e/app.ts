@@ -31,7 +31,8 @@ export const STATIONS = ['body', 'pattern', 'size', 'compare', 'plan', 'table', 
 export async function openMarit(page: Page, station: string): Promise<void> {
   await page.goto(`/job/marit-causeway/${station}`);
   await expect(page.getByRole('link', { name: 'Ample Draft' })).toBeVisible();
-  await expect(page.getByText('size 4').first()).toBeVisible();
+  // The first draft waits for its worker, which a busy machine is slow to start.
+  await expect(page.getByText('size 4').first()).toBeVisible({ timeout: 60_000 });
 }
 
 /** The job as the database holds it. */

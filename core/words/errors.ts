@@ -249,7 +249,8 @@ export const ERROR_WORDS = {
   stopped: () => 'Stopped, as you asked.',
   'worker-crashed': () =>
     'The drawing stopped and was started again. Nothing is lost; the last change is tried once more.',
-  'worker-slow': () => 'The drawing took too long and was stopped. Make the last change smaller, or undo it.',
+  'worker-slow': () =>
+    'The drawing took too long and was stopped. Try again; if it stops again, make the last change smaller, or undo it.',
   'pdf-failed': (s) => `The pages could not be made: ${s.text('detail')}. Try another paper, or report what you did.`,
   'paper-unknown': (s) => `There is no paper “${s.text('paper')}”. Choose a4 or letter.`,
 } satisfies Partial<Record<RefusalCode, Sentence>>;

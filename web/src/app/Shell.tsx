@@ -50,12 +50,16 @@ function useKeys(job: string | undefined, help: () => void, find: () => void): v
 
 function WorkerTrouble() {
   const trouble = useDraft((s) => s.trouble);
+  const again = useDraft((s) => s.again);
   const units = useUnits();
   if (!trouble) return null;
   return (
-    <p role="alert" className="border-b border-pencil bg-white px-4 py-2">
-      {sayRefusal(trouble, units)}
-    </p>
+    <div className="flex items-center gap-4 border-b border-pencil bg-white px-4 py-2">
+      <p role="alert">{sayRefusal(trouble, units)}</p>
+      <button className="btn" onClick={again}>
+        Try again
+      </button>
+    </div>
   );
 }
 

@@ -54,6 +54,7 @@ export function startDrafting(make: () => Worker = makeWorker): () => void {
   const released = useGesture.subscribe((s) => {
     if (!s.dragging) ask();
   });
+  useDraft.setState({ again: ask });
   ask();
   return () => {
     off();

@@ -85,13 +85,33 @@ describe('the drafting worker', () => {
     expect(troubles.at(-1)).toBeNull();
   });
 
-  it('ends a worker that hangs', () => {
+  it('ends a worker that hangs, once it has shown that it can answer', () => {
     vi.useFakeTimers();
     const { client, troubles, made } = setup(100);
     client.ask(job(1));
-    vi.advanceTimersByTime(150);
+    made[0]!.answer('one');
+    client.ask(job(2));
+    vi.advanceTimersByTime(90);
+    expect(made[0]!.ended).toBe(false);
+    vi.advanceTimersByTime(20);
     expect(made[0]!.ended).toBe(true);
-    expect(troubles[0]).toBe('worker-slow');
+    expect(troubles).toEqual([null, 'worker-slow']);
+    vi.useRealTimers();
+  });
+
+  it('gives a new worker on a busy machine longer for its first answer, and then ends it too', () => {
+    vi.useFakeTimers();
+    const { client, drafts, troubles, made } = setup(100);
+    client.ask(job(1));
+    vi.advanceTimersByTime(300);
+    expect(made[0]!.ended).toBe(false);
+    made[0]!.answer('late');
+    expect(drafts).toEqual(['late']);
+    client.stop();
+    client.ask(job(2));
+    vi.advanceTimersByTime(450);
+    expect(made[1]!.ended).toBe(true);
+    expect(troubles.at(-1)).toBe('worker-slow');
     vi.useRealTimers();
   });
 });

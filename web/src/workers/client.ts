@@ -18,6 +18,8 @@ import { spokenEnglish } from '@ample/core/speech';
 export type WorkerFactory = () => Worker;
 /** A replay takes milliseconds; one that takes this long will not end. */
 const PATIENCE = 8000;
+/** A new worker has its code to load and a whole job to draft; on a busy machine it is given so many times as long. */
+const STARTING = 4;
 
 /** A job to be drafted, and how closely its pieces are to be inspected. */
 export type DraftWish = ResolvedJob & { readonly care?: Care };
@@ -43,6 +45,8 @@ export function draftClient(
   let busy: DraftWish | null = null;
   let waiting: DraftWish | null = null;
   let failures = 0;
+  /** Whether this worker has answered yet. */
+  let started = false;
   /** What this worker already holds. */
   let sent: ResolvedJob['pattern'] | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -51,6 +55,7 @@ export function draftClient(
     clearTimeout(timer);
     worker?.terminate();
     worker = null;
+    started = false;
     sent = null;
     const again = waiting ?? busy;
     busy = null;
@@ -70,6 +75,7 @@ export function draftClient(
       busy = null;
       if (!reply.ok) return fail('worker-crashed');
       failures = 0;
+      started = true;
       if (of) onDraft(reply.value as Draft, of);
       onTrouble(null);
       const next = waiting;
@@ -87,7 +93,7 @@ export function draftClient(
     worker ??= start();
     busy = input;
     id += 1;
-    timer = setTimeout(() => fail('worker-slow'), patience);
+    timer = setTimeout(() => fail('worker-slow'), started ? patience : STARTING * patience);
     const request: Request = {
       v: PROTOCOL,
       id,
@@ -108,6 +114,9 @@ export function draftClient(
       clearTimeout(timer);
       worker?.terminate();
       worker = null;
+      started = false;
+      busy = null;
+      sent = null;
     },
   };
 }
@@ -179,7 +188,7 @@ export function startCloth(input: ClothRequest['input'], onProgress: (share: num
 export async function draftOnce(input: ResolvedJob): Promise<Draft> {
   const worker = new Worker(new URL('./draft.worker.ts', import.meta.url), { type: 'module' });
   const request: Request = { v: PROTOCOL, id: 1, kind: 'draft', input };
-  const made = await askOnce(worker, request, PATIENCE, 'it took longer than eight seconds');
+  const made = await askOnce(worker, request, STARTING * PATIENCE, 'it took longer than half a minute');
   worker.terminate();
   return made as Draft;
 }

@@ -4,12 +4,16 @@ import type { Result } from '@ample/core/units';
 import { PROTOCOL, type ReadRequest } from './protocol.ts';
 
 /** The PDF library parses in a worker of this worker: ending this one ends both. */
-async function openPdf(data: Uint8Array): Promise<Result<{ document: PdfDocument; ops: Record<string, number> }>> {
+async function openPdf(
+  data: Uint8Array,
+  onLoaded: () => void,
+): Promise<Result<{ document: PdfDocument; ops: Record<string, number> }>> {
   const [{ getDocument, GlobalWorkerOptions, OPS }, { default: Parser }] = await Promise.all([
     import('pdfjs-dist'),
     import('pdfjs-dist/build/pdf.worker.mjs?worker'),
   ]);
   GlobalWorkerOptions.workerPort = new Parser();
+  onLoaded();
   try {
     const document = await getDocument({ data, ...PDF_OPEN }).promise;
     return { ok: true, value: { document: document as unknown as PdfDocument, ops: OPS } };
@@ -20,9 +24,12 @@ async function openPdf(data: Uint8Array): Promise<Result<{ document: PdfDocument
 
 async function read(input: ReadRequest['input'], onShare: (share: number) => void): Promise<Result<Lines>> {
   const { bytes, kind } = input;
+  // Patience is counted from here: what comes before is the loading of code.
+  const loaded = () => onShare(0);
+  if (kind !== 'pdf') loaded();
   if (kind === 'svg') return readSvg(textOf(bytes));
   if (kind === 'dxf') return readDxf(textOf(bytes));
-  const open = await openPdf(bytes);
+  const open = await openPdf(bytes, loaded);
   return open.ok ? readPdf(open.value.document, open.value.ops, onShare) : open;
 }
 

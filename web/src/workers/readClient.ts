@@ -8,6 +8,8 @@ export type FileKind = ReadRequest['input']['kind'];
 
 /** A file that is still being read after this long holds more than a pattern, ms. */
 const PATIENCE = 8_000;
+/** Before it starts to read, a worker has its code to load: on a busy machine that takes a while, ms. */
+const LOADING = 24_000;
 /** Long files are given more, as long as pages keep coming. */
 const LONGEST = 60_000;
 
@@ -42,7 +44,7 @@ export function startReading(file: File, onShare: (share: number) => void): Read
     if (cancelled) return new Promise(() => undefined);
     worker = new Worker(new URL('./read.worker.ts', import.meta.url), { type: 'module' });
     const request: ReadRequest = { v: PROTOCOL, id: 1, kind: 'read', input: { bytes, kind } };
-    let last = performance.now();
+    let last = performance.now() + LOADING;
     let slow = false;
     const watch = setInterval(() => {
       if (performance.now() - last < PATIENCE) return;
@@ -57,7 +59,7 @@ export function startReading(file: File, onShare: (share: number) => void): Read
         'slow',
         (share) => {
           last = performance.now();
-          onShare(share);
+          if (share > 0) onShare(share);
         },
         [bytes.buffer],
       );
