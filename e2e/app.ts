@@ -14,7 +14,8 @@ export const test = base.extend<{ page: Page }>({
       // The stand-in bureau refuses as bureaus do; the browser writes every refusal down.
       const refused = m.location().url.includes('/api/bureau/');
       // A test that takes a part of the app away says so.
-      const missing = base.info().annotations.some((a) => a.type === 'part taken away') && /404/.test(m.text());
+      const missing =
+        base.info().annotations.some((a) => a.type === 'part taken away') && /404|dynamically imported/.test(m.text());
       if (m.type() === 'error' && !refused && !missing && !/ERR_FILE_NOT_FOUND/.test(m.text())) faults.push(m.text());
     });
     await use(page);

@@ -21,10 +21,20 @@ test('what lies over the page gives the focus back when it is put away', async (
   const more = page.getByRole('button', { name: 'More for Rehearsal top, Marit Quell' });
   await more.focus();
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('menuitem', { name: 'Title, date and cloth…' })).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(more).toBeFocused();
+  // Shut without a choice, it gives the focus back too; its own button opens and shuts it.
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('menu')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(more).toBeFocused();
+  await more.click();
+  await expect(page.getByRole('menu')).toBeVisible();
+  await more.click();
+  await expect(page.getByRole('menu')).toBeHidden();
 });
 
 test('a row that goes leaves the focus beside it, and a step taken out does not begin the page again', async ({

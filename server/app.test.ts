@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { request, type Server } from 'node:http';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { createApp } from './app.ts';
 
@@ -13,6 +14,7 @@ beforeAll(async () => {
   mkdirSync(join(dist, 'assets'));
   writeFileSync(join(dist, 'index.html'), '<!doctype html><title>Ample Draft</title>');
   writeFileSync(join(dist, 'assets', 'a.js'), 'export {};');
+  writeFileSync(join(dist, 'assets', 'a.js.br'), brotliCompressSync('export {};'));
   await new Promise<void>((resolve) => {
     server = createApp(dist, { names: ['sewing.test'] }).listen(0, '127.0.0.1', () => resolve());
   });
@@ -50,6 +52,17 @@ describe('the server', () => {
     expect((await fetch(`${base}/assets/gone.js`)).status).toBe(404);
     expect((await fetch(`${base}/api/nothing`)).status).toBe(404);
     expect(await (await fetch(`${base}/api/health`)).json()).toEqual({ ok: true });
+  });
+
+  it('sends what was compressed at the build, to those who read it', async () => {
+    const dense = await fetch(`${base}/assets/a.js`, { headers: { 'accept-encoding': 'br' } });
+    expect(dense.headers.get('content-encoding')).toBe('br');
+    expect(dense.headers.get('content-type')).toMatch(/javascript/);
+    expect(dense.headers.get('cache-control')).toContain('immutable');
+    expect(await dense.text()).toBe('export {};');
+    const plain = await fetch(`${base}/assets/a.js`, { headers: { 'accept-encoding': 'identity' } });
+    expect(plain.headers.get('content-encoding')).toBeNull();
+    expect(await plain.text()).toBe('export {};');
   });
 
   it.each(['/%', '/%E0%A4%A', '/assets/%00', '/assets/..%2f..%2fpackage.json', '/api/%'])(

@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import compression from 'compression';
+import expressStaticGzip from 'express-static-gzip';
 import express, { type Express, type NextFunction, type Request, type RequestHandler, type Response } from 'express';
 import helmet from 'helmet';
 import { bureau, type BureauOptions } from './bureau/routes.ts';
@@ -37,7 +38,15 @@ export function createApp(dist: string, options: AppOptions = {}): Express {
     response.json({ ok: true });
   });
   site.use('/api/bureau', bureau(options.bureau));
-  site.use('/assets', express.static(`${dist}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }));
+  site.use(
+    '/assets',
+    // Built files lie there compressed already.
+    expressStaticGzip(`${dist}/assets`, {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+    }),
+  );
   site.get('/index.html', page(dist));
   site.use(express.static(dist, { index: false, maxAge: 0 }));
   site.use('/api', (_request, response) => {

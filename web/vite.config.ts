@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type Plugin } from 'vite';
+import { compression } from 'vite-plugin-compression2';
 import { VitePWA } from 'vite-plugin-pwa';
 import { policyLine } from '../server/policy.ts';
 
@@ -34,6 +35,8 @@ export default defineConfig({
     react(),
     tailwindcss(),
     policyInPage(),
+    // The densest a browser can read, made once here: compressing at every request would have to be quick instead.
+    compression({ algorithms: ['brotliCompress', 'gzip'], include: /\.(js|css|svg)$/ }),
     VitePWA({
       strategies: 'injectManifest',
       srcDir: 'src/offline',
@@ -67,6 +70,7 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es' },
-  build: { target: 'es2023', chunkSizeWarningLimit: 900 },
+  // Every browser that runs this target preloads modules by itself.
+  build: { target: 'es2023', chunkSizeWarningLimit: 900, modulePreload: { polyfill: false } },
   server: { port: 5173, strictPort: true },
 });

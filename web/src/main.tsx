@@ -13,8 +13,8 @@ import { DEMO } from '@ample/samples';
 import { openLibrary, setDemo } from './store/library.ts';
 import { followStations, keepFocus } from './lib/focus.ts';
 import { takeOnLeaving } from './app/leaving.ts';
+import { useOffline } from './store/update.ts';
 import { router } from './app/router.tsx';
-import { watchForUpdates } from './store/update.ts';
 
 const root = document.getElementById('root');
 if (!root) throw new Error('main: expected an element #root');
@@ -26,7 +26,11 @@ void openLibrary().then(() =>
     </StrictMode>,
   ),
 );
-watchForUpdates();
+// Not needed for the first screen.
+void import('./store/watchUpdates.ts').then(
+  (m) => m.watchForUpdates(),
+  () => useOffline.setState({ state: 'never' }),
+);
 keepFocus();
 takeOnLeaving();
 followStations(router);

@@ -12,7 +12,13 @@ interface DraftState {
   /** Asks for the draft once more. */
   readonly again: () => void;
 }
-export const useDraft = create<DraftState>(() => ({ jobId: null, draft: null, pattern: null, trouble: null, again: () => undefined }));
+export const useDraft = create<DraftState>(() => ({
+  jobId: null,
+  draft: null,
+  pattern: null,
+  trouble: null,
+  again: () => undefined,
+}));
 
 /** The pieces before a step: what the carried-out steps before it made of them; after all steps for none. */
 export const piecesBefore = (draft: Draft, step: string | null): readonly Piece[] =>

@@ -1,12 +1,28 @@
 import { MoreHorizontal } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { Job, Wearer } from '@ample/core/documents';
 import { inOrderOfDate, nextAction } from '@ample/core/fitting/toile';
 import { NEXT_WORDS } from '@ample/core/words';
 import { longDate, today } from '../../lib/time.ts';
-import { editStored } from '../../store/library.ts';
 import { COLOURS } from '@ample/core/out';
+
+/** Fetched once the first screen stands. Until it is here a press only opens it, so that a second one does not shut it. */
+let menuIsHere = false;
+const TagMenu = lazy(async () => {
+  const menu = await import('./TagMenu.tsx').then(
+    (m) => m.TagMenu,
+    () => MenuMissing,
+  );
+  menuIsHere = true;
+  return { default: menu };
+});
+const MenuMissing = ({ open }: { readonly open: boolean }) =>
+  open && (
+    <p role="alert" className="absolute right-1 bottom-12 z-10 border border-ink bg-white p-2">
+      This menu could not be fetched. Load the page again.
+    </p>
+  );
 
 export type TagDialog = 'details' | 'friend' | 'delete';
 
@@ -22,6 +38,9 @@ export function Tag({
   readonly pattern: string | undefined;
   readonly onDialog: (job: Job, dialog: TagDialog) => void;
 }) {
+  const [open, setOpen] = useState(false);
+  const [byKeys, setByKeys] = useState(false);
+  const button = useRef<HTMLButtonElement>(null);
   const next = nextAction(job, wearer);
   const last = inOrderOfDate(job.fittings).at(-1);
   const late = job.due !== null && job.finished === null && job.due < today();
@@ -57,34 +76,23 @@ export function Tag({
           </span>
           <span className="mt-auto block border-t border-ink/40 pt-2 pr-10 underline">{NEXT_WORDS[next.code]}</span>
         </Link>
-        {/* Not modal, and within the page: the rest stays within reach of a screen reader while a small menu is open. */}
-        <DropdownMenu.Root modal={false}>
-          <DropdownMenu.Trigger
-            className="btn btn-plain absolute right-1 bottom-1 !px-2"
-            aria-label={`More for ${job.title || 'this job'}, ${wearer?.name ?? 'unknown wearer'}`}
-          >
-            <MoreHorizontal size={20} aria-hidden="true" />
-          </DropdownMenu.Trigger>
-
-          <DropdownMenu.Content align="end" className="z-10 min-w-[240px] border border-ink bg-white py-1">
-            <Item onSelect={() => onDialog(job, 'details')}>Title, date and cloth…</Item>
-            <Item onSelect={() => void editStored(job.id, (j) => ({ ...j, archived: !j.archived }))}>
-              {job.archived ? 'Hang it back' : 'Put it away'}
-            </Item>
-            <Item onSelect={() => onDialog(job, 'friend')}>A file for a friend…</Item>
-            <Item onSelect={() => onDialog(job, 'delete')}>Delete the job…</Item>
-          </DropdownMenu.Content>
-        </DropdownMenu.Root>
+        <button
+          ref={button}
+          className="btn btn-plain absolute right-1 bottom-1 !px-2"
+          aria-label={`More for ${job.title || 'this job'}, ${wearer?.name ?? 'unknown wearer'}`}
+          aria-haspopup="menu"
+          aria-expanded={open}
+          onClick={(e) => {
+            setByKeys(e.detail === 0);
+            setOpen(!open || !menuIsHere);
+          }}
+        >
+          <MoreHorizontal size={20} aria-hidden="true" />
+        </button>
+        <Suspense>
+          <TagMenu job={job} button={button} open={open} byKeys={byKeys} onOpen={setOpen} onDialog={onDialog} />
+        </Suspense>
       </div>
     </li>
   );
 }
-
-const Item = ({ onSelect, children }: { readonly onSelect: () => void; readonly children: string }) => (
-  <DropdownMenu.Item
-    className="flex min-h-[40px] cursor-pointer items-center px-4 outline-none data-[highlighted]:bg-tissue"
-    onSelect={onSelect}
-  >
-    {children}
-  </DropdownMenu.Item>
-);
