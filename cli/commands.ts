@@ -123,19 +123,19 @@ export function amounts(file: string): Result<unknown> {
   if (!found) return d.refusal ? { ok: false, error: d.refusal } : refuse('size-needs-high-bust');
   return ok({
     size: found.size,
-    chosen: found.chosen?.school ?? null,
+    chosen: found.chosen?.method ?? null,
     why: { code: found.why, says: sayFit({ code: found.why, data: {} }, UNITS) },
     verdict: found.verdict,
     large: found.large,
     missing: found.missing,
     schools: found.all.map((a) => ({
-      school: a.school,
+      school: a.method,
       total: a.total,
       perHalf: a.half,
       terms: a.terms,
       factor: a.factor,
       overshoot: a.overshoot,
-      chosen: a.school === found.chosen?.school,
+      chosen: a.method === found.chosen?.method,
     })),
   });
 }

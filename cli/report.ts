@@ -1,5 +1,5 @@
-import type { PieceChange, Run } from '@ample/core/alterations';
-import { waysOn, type Draft, type DraftStep } from '@ample/core/fitting/plan';
+import { alterationById, isByBust, type PieceChange, type Run } from '@ample/core/alterations';
+import { amountOf, waysOn, type Draft, type DraftStep } from '@ample/core/fitting/plan';
 import type { Rigid } from '@ample/core/geometry';
 import { edgeLengths, type Finding } from '@ample/core/paper/truing';
 import { TOL, degrees } from '@ample/core/units';
@@ -63,7 +63,8 @@ function runReport(run: Run, units: Units) {
 }
 
 export function stepReport(drafted: DraftStep, units: Units) {
-  const { step, total, values, outcome, fit } = drafted;
+  const { step, values, outcome, fit } = drafted;
+  const total = isByBust(alterationById(step.alteration)) ? amountOf(drafted) : null;
   const ways = waysOn(drafted);
   return {
     id: step.id,

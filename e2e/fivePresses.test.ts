@@ -78,6 +78,20 @@ for (const [name, making] of [
     }
   });
 
+/** What the browser keeps of the import, as JSON. */
+const keptStanding = (page: Page) =>
+  page.evaluate(
+    () =>
+      new Promise<string>((resolve, reject) => {
+        const open = indexedDB.open('ample-draft');
+        open.onerror = () => reject(new Error('no database'));
+        open.onsuccess = () => {
+          const get = open.result.transaction('sheet').objectStore('sheet').get('standing');
+          get.onsuccess = () => resolve(JSON.stringify(get.result ?? null));
+        };
+      }),
+  );
+
 test('what is doubtful stands first, is answered with one click, and taken back with one key', async ({ page }) => {
   await openBring(page);
   const file = bought('causeway-side', { sizesBy: 'same' }, { front: 'Front' });
@@ -101,7 +115,9 @@ test('what is doubtful stands first, is answered with one click, and taken back 
   await page.getByRole('button', { name: 'Put it back with the others' }).click();
   await expect(page.getByRole('listitem', { name: 'Bodice front' })).toHaveCount(1);
   // After a reload one stands where one stood.
-  await page.waitForTimeout(900);
+  await expect
+    .poll(() => keptStanding(page), { message: 'what was done is written down' })
+    .toContain('"name":"Bodice front"');
   await page.reload();
   await expect(cards(page)).toHaveCount(2);
   await expect(page.getByRole('listitem', { name: 'Bodice front' })).toHaveCount(1);

@@ -23,7 +23,7 @@ describe('the demo scenario', () => {
     expect(d.size).toBe(size);
     expect(d.bodyProblems).toEqual([]);
     expect(d.steps.every((s) => s.outcome.ok)).toBe(true);
-    if (total !== null) expect(Math.abs((d.steps[0]?.total ?? 0) - total)).toBeLessThan(0.6);
+    if (total !== null) expect(Math.abs(Number(d.steps[0]?.values['total'] ?? 0) - total)).toBeLessThan(0.6);
     expect(d.check.findings.filter((f) => f.grade === 'fault')).toEqual([]);
   });
 

@@ -215,3 +215,7 @@ export interface AlterationDefinition {
   /** What must hold afterwards; a finding is returned for each promise broken. */
   readonly holds: (before: readonly Piece[], after: readonly Piece[]) => readonly Finding[];
 }
+
+/** Whether the amount is the bust's, which several methods work out, mm over the whole front. */
+export const isByBust = (definition: Pick<AlterationDefinition, 'amount'> | undefined): boolean =>
+  definition?.amount === 'total';

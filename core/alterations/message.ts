@@ -17,6 +17,8 @@ export type Under<Word extends string> = StepCode extends infer Code
 /** The stages of the hands' work, in order. `open` reads "Lap" where paper overlaps. */
 export const STAGES = ['mark', 'cut', 'open', 'level', 'dart', 'true', 'match'] as const;
 export type Stage = (typeof STAGES)[number];
+/** Whether a stage is done before another. */
+export const isBefore = (stage: Stage, other: Stage): boolean => STAGES.indexOf(stage) < STAGES.indexOf(other);
 
 /** A sentence by code, with what it says: lengths in mm, angles in degrees. The sentences stand in the words files. */
 export interface Message<Code extends string = StepCode> {

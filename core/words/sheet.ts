@@ -1,4 +1,4 @@
-import { STAGES, type Frame, type Run } from '../alterations/index.ts';
+import { isBefore, type Frame, type Run } from '../alterations/index.ts';
 import type { DraftStep } from '../fitting/plan/index.ts';
 import { diagramOf, type Diagram } from '../out/index.ts';
 import { movePath } from '../geometry/index.ts';
@@ -83,7 +83,7 @@ export const stageName = (frame: Pick<Frame, 'stage' | 'laps'>): string => {
 export function diagramsOf(run: Run, index: number, units: Units): readonly Diagram[] {
   const frame = run.frames[index];
   if (!frame) return [];
-  const early = STAGES.indexOf(frame.stage) < 2;
+  const early = isBefore(frame.stage, 'open');
   return frame.pieces
     .filter((p, i) => i === 0 || p.lines.length > 0 || p.panels.length > 0 || !early)
     .map((p) =>

@@ -5,7 +5,7 @@ import { ALTERATION_WORDS, alterationName } from './alterations.ts';
 import { CUT_TO, type Units } from '../speech/index.ts';
 
 /** What a step is called, with the direction of its amount. */
-export function stepName(step: Pick<DraftStep, 'step' | 'total' | 'values'>): string {
+export function stepName(step: Pick<DraftStep, 'step' | 'values'>): string {
   const name = alterationName(step.step.alteration, amountOf(step));
   return step.step.side === 'both' ? name : `${name}, ${step.step.side} side`;
 }
@@ -14,7 +14,7 @@ export function stepName(step: Pick<DraftStep, 'step' | 'total' | 'values'>): st
  * How much, as slips, labels and hand sheets write it: to a sixteenth, as it is cut, so that the same amount reads the
  * same everywhere; empty where nothing is counted.
  */
-export function stepAmount(step: Pick<DraftStep, 'step' | 'total' | 'values'>, { unit }: Units): string {
+export function stepAmount(step: Pick<DraftStep, 'step' | 'values'>, { unit }: Units): string {
   const amount = amountOf(step);
   if (amount === null) return '';
   const key = alterationById(step.step.alteration)?.amount;

@@ -15,7 +15,7 @@ export interface Term {
 
 /** One way of computing the bust amount. Lengths mm; `total` for the whole front, `half` on a half piece. */
 export interface Amount {
-  readonly school: AmountMethod;
+  readonly method: AmountMethod;
   readonly total: number;
   readonly half: number;
   readonly terms: readonly Term[];
@@ -74,9 +74,9 @@ export function bustAmounts(
   const row = pattern.chart.find((r) => r.size === size);
   const { fullBust, highBust } = body;
   const all: Amount[] = [];
-  const push = (school: AmountMethod, terms: readonly Term[], factor = 1) => {
+  const push = (method: AmountMethod, terms: readonly Term[], factor = 1) => {
     const total = sumOf(terms) * factor;
-    all.push({ school, total, half: total / 2, terms, factor, overshoot: null });
+    all.push({ method, total, half: total / 2, terms, factor, overshoot: null });
   };
   const full: Term | null = fullBust === undefined ? null : { code: 'body.fullBust', value: fullBust, sign: 1 };
   const sold = finishedBust(pattern, size);
@@ -98,11 +98,11 @@ export function bustAmounts(
   }
   const order: readonly AmountMethod[] =
     pattern.fabric.kind === 'knit' ? ['knit', 'finished', 'cup'] : ['finished', 'chart', 'cup'];
-  const base = all.find((a) => a.school === 'finished') ?? all.find((a) => a.school === 'cup');
+  const base = all.find((a) => a.method === 'finished') ?? all.find((a) => a.method === 'cup');
   if (pattern.fabric.kind === 'knit' && base) push('knit', base.terms, KNIT_SHARE);
-  const chosen = order.map((s) => all.find((a) => a.school === s)).find((a) => a !== undefined) ?? null;
+  const chosen = order.map((s) => all.find((a) => a.method === s)).find((a) => a !== undefined) ?? null;
   const withOvershoot = all.map((a) =>
-    a.school === 'whole' && chosen ? { ...a, overshoot: a.total - chosen.total } : a,
+    a.method === 'whole' && chosen ? { ...a, overshoot: a.total - chosen.total } : a,
   );
   const roomy =
     enough !== undefined && finished !== null && fullBust !== undefined && fullBust + enough <= finished.value + grown;
@@ -112,9 +112,9 @@ export function bustAmounts(
     all: withOvershoot,
     chosen,
     why: chosen
-      ? chosen.school === 'finished'
+      ? chosen.method === 'finished'
         ? `amount.why.finished.${finished?.from ?? 'pieces'}`
-        : `amount.why.${chosen.school}`
+        : `amount.why.${chosen.method}`
       : 'amount.why.nothing',
     verdict: size_ < ADVICE.smallBust ? 'none' : size_ <= ADVICE.optionalBust ? 'optional' : 'yes',
     missing: [...(fullBust === undefined ? ['fullBust'] : []), ...(highBust === undefined ? ['highBust'] : [])],

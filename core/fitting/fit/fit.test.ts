@@ -98,7 +98,7 @@ describe('the starting size', () => {
 
 describe('the amount, by every school', () => {
   const body = { highBust: 873, fullBust: 968 };
-  const total = (school: string, p = pattern) => bustAmounts(body, p, '4').all.find((a) => a.school === school)?.total;
+  const total = (school: string, p = pattern) => bustAmounts(body, p, '4').all.find((a) => a.method === school)?.total;
 
   it('gives the sums one does by hand', () => {
     expect(total('cup')).toBe(968 - 873 - 50);
@@ -109,31 +109,31 @@ describe('the amount, by every school', () => {
 
   it('prefers the garment, then the chart, then the cup, and says why', () => {
     expect(bustAmounts(body, pattern, '4')).toMatchObject({
-      chosen: { school: 'finished' },
+      chosen: { method: 'finished' },
       why: 'amount.why.finished.pieces',
       verdict: 'yes',
     });
     const printed: Pattern = { ...pattern, sizes: {}, finished: { '4': { bust: 970 } } };
     expect(bustAmounts(body, printed, '4')).toMatchObject({
-      chosen: { school: 'finished', total: 48 },
+      chosen: { method: 'finished', total: 48 },
       why: 'amount.why.finished.printed',
     });
     const chartOnly: Pattern = { ...pattern, sizes: {}, finished: {} };
-    expect(bustAmounts(body, chartOnly, '4').chosen?.school).toBe('chart');
+    expect(bustAmounts(body, chartOnly, '4').chosen?.method).toBe('chart');
     const noChart: Pattern = { ...chartOnly, chart: [{ size: '4', body: { highBust: 870 } }] };
-    expect(bustAmounts(body, noChart, '4').chosen?.school).toBe('cup');
+    expect(bustAmounts(body, noChart, '4').chosen?.method).toBe('cup');
   });
 
   it('warns by how much the whole difference overshoots', () => {
     const a = bustAmounts(body, pattern, '4');
-    expect(a.all.find((x) => x.school === 'whole')?.overshoot).toBeCloseTo(95 - (a.chosen?.total ?? 0), 9);
+    expect(a.all.find((x) => x.method === 'whole')?.overshoot).toBeCloseTo(95 - (a.chosen?.total ?? 0), 9);
   });
 
   it('spreads half for a knit, once, whatever it stretches; the whole stands beside it', () => {
     const knit = (stretch: number): Pattern => ({ ...pattern, fabric: { kind: 'knit', stretch } });
     const base = bustAmounts(body, knit(0), '4');
-    const finished = base.all.find((a) => a.school === 'finished')!.total;
-    expect(base.chosen).toMatchObject({ school: 'knit' });
+    const finished = base.all.find((a) => a.method === 'finished')!.total;
+    expect(base.chosen).toMatchObject({ method: 'knit' });
     expect(base.chosen?.total).toBeCloseTo(finished / 2, 9);
     expect(bustAmounts(body, knit(0.3), '4').chosen?.total).toBeCloseTo(finished / 2, 9);
     // Drafted 30 below the body: what is negative there is the stretch already. 48 over the chart, half of it spread.
@@ -186,7 +186,7 @@ describe('two ranges of sizes in one chart', () => {
     expect(sizeOf(832, 930).reasons.map((r) => r.code)).not.toContain('size.cup');
   });
   it('compares a cup with that of its row', () => {
-    const cup = bustAmounts({ highBust: 872, fullBust: 972 }, ranges, '14W').all.find((a) => a.school === 'cup');
+    const cup = bustAmounts({ highBust: 872, fullBust: 972 }, ranges, '14W').all.find((a) => a.method === 'cup');
     // 100 on the body, 80 in the row.
     expect(cup?.total).toBe(20);
   });

@@ -68,7 +68,7 @@ describe('several cups', () => {
     expect(inCup(inCups, 'D')).toBe(d);
     expect(inCup(inCups, null)).toBe(inCups);
     // 130 of difference less a cup of 100: the rest.
-    expect(bustAmounts({ highBust: 870, fullBust: 1000 }, d, '4').all.find((a) => a.school === 'cup')?.total).toBe(30);
+    expect(bustAmounts({ highBust: 870, fullBust: 1000 }, d, '4').all.find((a) => a.method === 'cup')?.total).toBe(30);
   });
   it('leaves nobody short on pieces that were not drawn for the cup', () => {
     const cups = [{ name: 'D', cup: 100, sizesUp: null }];

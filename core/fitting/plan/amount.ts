@@ -1,14 +1,16 @@
-import { alterationById, type Fit } from '../../alterations/index.ts';
+import { alterationById, isByBust, type Fit } from '../../alterations/index.ts';
+import type { Amount, Amounts } from '../fit/index.ts';
 import type { Step } from '../../documents/schema.ts';
 import type { DraftStep } from './step.ts';
 
 /** The value that says how much a step does: its own, or what it runs with. Null where nothing is counted. */
-export function amountOf({ step, total, values }: Pick<DraftStep, 'step' | 'total' | 'values'>): number | null {
+export function amountOf({ step, values }: Pick<DraftStep, 'step' | 'values'>): number | null {
   const definition = alterationById(step.alteration);
   if (!definition?.amount) return null;
-  if (definition.amount === 'total') return total;
   const param = definition.params.find((p) => p.key === definition.amount);
-  const value = values[definition.amount] ?? (param && 'initial' in param ? param.initial : null);
+  // What no method can work out for the bust is unknown: the place where its field begins is no amount.
+  const initial = !isByBust(definition) && param && 'initial' in param ? param.initial : null;
+  const value = values[definition.amount] ?? initial;
   return typeof value === 'number' ? value : null;
 }
 
@@ -27,3 +29,7 @@ export function computed(step: Step, fit: Fit | null): Step {
   const said = new Set([...amountsOf(step), ...Object.keys(fit?.values ?? {})]);
   return { ...step, values: Object.fromEntries(Object.entries(step.values).filter(([key]) => !said.has(key))) };
 }
+
+/** The sum that gives a step its amount: of the method chosen by hand, else of the one that suits; null where none does. */
+export const methodOf = ({ school }: Pick<Step, 'school'>, amounts: Amounts | null): Amount | null =>
+  (school === 'auto' ? amounts?.chosen : amounts?.all.find((a) => a.method === school)) ?? null;

@@ -33,16 +33,16 @@ describe('the draft of a job', () => {
   it('chooses size and amount, alters the front and leaves the back', () => {
     const d = draft(job([step()]));
     expect(d.size).toBe('4');
-    expect(d.steps[0]?.total).toBeCloseTo(968 - 920, 6);
+    expect(d.steps[0]?.values['total']).toBeCloseTo(968 - 920, 6);
     expect(d.pieces[1]).toBe(d.original[1]);
     expect(d.pieces[0]).not.toBe(d.original[0]);
     expect(d.check.findings).toEqual([]);
   });
 
   it('follows the school, a typed amount, and setback by cups unless typed', () => {
-    expect(draft(job([step({ school: 'cup' })])).steps[0]?.total).toBe(45);
+    expect(draft(job([step({ school: 'cup' })])).steps[0]?.values['total']).toBe(45);
     const own = draft(job([step({ values: { total: 75 } })])).steps[0];
-    expect(own?.total).toBe(75);
+    expect(own?.values['total']).toBe(75);
     expect(own?.values['setback']).toBe(40);
     expect(draft(job([step({ values: { total: 75, setback: 22 } })])).steps[0]?.values['setback']).toBe(22);
     expect(alterationById('full-bust-side-dart')?.suggest(500)).toEqual({ setback: 50 });

@@ -139,12 +139,12 @@ function placedBy(steps: readonly DraftStep[], body: Body): readonly Measurement
 /** What the steps of a plan were asked to change, by measurement, mm. */
 function askedBy(steps: readonly DraftStep[]): Readonly<Partial<Record<MeasurementKey, number>>> {
   const out: Partial<Record<MeasurementKey, number>> = {};
-  for (const { step, outcome, values, total } of steps) {
+  for (const { step, outcome, values } of steps) {
     const d = alterationById(step.alteration);
     if (!step.on || !outcome.ok || !d) continue;
     const reads = d.family === 'bust' ? (['fullBust'] as const) : (d.reads ?? []);
     for (const key of reads) {
-      const own = values[key] ?? (d.family === 'bust' ? total : (values['by'] ?? values['total']));
+      const own = values[key] ?? values['by'] ?? values['total'];
       if (typeof own === 'number') out[key] = (out[key] ?? 0) + own;
     }
   }

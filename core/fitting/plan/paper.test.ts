@@ -69,7 +69,7 @@ describe('paper only', () => {
       : null;
     expect(said?.data['wanted']).toBe(120);
     // Bust by the chart: 980 − 910.
-    expect(stepOf(d, 'b').total).toBe(70);
+    expect(stepOf(d, 'b').values['total']).toBe(70);
     expect(d.steps.every((s) => s.outcome.ok)).toBe(true);
     expect(d.worksheet.find((r) => r.key === 'shoulder')).toMatchObject({ from: 'typed', pattern: 126 });
     expect(d.worksheet.find((r) => r.key === 'shoulder')?.left).toBeCloseTo(0, 1);

@@ -74,7 +74,7 @@ function bustAsk(lane: SidePieces, amounts: Amounts | null): Recommendation | nu
     fit: {
       values: { ...definition.suggest(chosen.total), total: chosen.total },
       sum: {
-        code: pattern === undefined ? 'fit.bust.cup' : chosen.school === 'knit' ? 'fit.bust.knit' : 'fit.bust',
+        code: pattern === undefined ? 'fit.bust.cup' : chosen.method === 'knit' ? 'fit.bust.knit' : 'fit.bust',
         data: {
           key: 'fullBust',
           body: term('body.fullBust'),

@@ -8,13 +8,14 @@ import {
   type Run,
   type RunOptions,
   type Values,
+  isByBust,
 } from '../../alterations/index.ts';
 import type { Amounts, BodyProblem } from '../fit/index.ts';
 import type { Step } from '../../documents/schema.ts';
 import { inspectPiece, newFaults, type Care } from '../../paper/guard/index.ts';
 import type { Piece } from '../../pattern/index.ts';
 import { refuse, TOL, type Result } from '../../units/index.ts';
-import { isTyped } from './amount.ts';
+import { isTyped, amountOf, methodOf } from './amount.ts';
 import type { Setup } from './setup.ts';
 import { alike, cutPieces, type SidePieces, type BothSides } from './sides.ts';
 import type { DraftStep } from './step.ts';
@@ -114,14 +115,14 @@ function doStep(step: Step, start: Setup, lanes: BothSides, how: RunOptions): Dr
   const lane = step.side === 'right' ? lanes.right : lanes.left;
   const context = contextOf(lane);
   const fit = fitOf(step, context);
-  const amounts = alterationById(step.alteration)?.amount === 'total' ? amountsOn(lane, start) : null;
-  const { total, values } = valuesOf(step, amounts, fit);
+  const amounts = isByBust(alterationById(step.alteration)) ? amountsOn(lane, start) : null;
+  const values = valuesOf(step, amounts, fit);
   const other =
-    step.side === 'both' && !alike(lanes) ? runStep(step, total, values, contextOf(lanes.right), problems, how) : null;
-  const own = runStep(step, total, values, context, problems, how);
+    step.side === 'both' && !alike(lanes) ? runStep(step, values, contextOf(lanes.right), problems, how) : null;
+  const own = runStep(step, values, context, problems, how);
   // A step for both sides is done on both or on neither: a refusal on the right is reported like any other.
   const outcome = own.ok && other && !other.ok ? other : own;
-  return { step, total, values, amounts, fit, before: lane.pieces, outcome, other };
+  return { step, values, amounts, fit, before: lane.pieces, outcome, other };
 }
 
 /** The bust amounts on the pieces as earlier steps have left them: what those gave is not given again. */
@@ -151,7 +152,6 @@ function fitOf(step: Step, context: Context): Fit | null {
 
 function runStep(
   step: Step,
-  total: number | null,
   values: Values,
   context: Context,
   problems: readonly BodyProblem[],
@@ -162,32 +162,31 @@ function runStep(
   if (definition.revision !== step.revision)
     return refuse('alteration-revision', { alteration: step.alteration, revision: step.revision });
   if (context.pieces.length === 0) return refuse('no-pieces');
-  if (definition.amount === 'total') {
+  if (isByBust(definition)) {
     const stop = problems.find((p) => p.grade === 'stop');
     if (stop && !isTyped(step)) return refuse('body-impossible', { key: stop.key });
-    if (total === null) return refuse('amount-unknown', { school: step.school });
+    if (amountOf({ step, values }) === null) return refuse('amount-unknown', { school: step.school });
   }
   return runAlteration(definition, context, values, how);
 }
 
-/** The values a step runs with: its own, over what the fit suggests. */
-export function valuesOf(
-  step: Step,
-  amounts: Amounts | null,
-  fit: Fit | null = null,
-): { readonly total: number | null; readonly values: Values } {
-  const chosen = step.school === 'auto' ? amounts?.chosen : amounts?.all.find((a) => a.school === step.school);
+/** The values a step runs with: its own, over what body and pieces suggest. */
+export function valuesOf(step: Step, amounts: Amounts | null, fit: Fit | null = null): Values {
   const definition = alterationById(step.alteration);
-  // What is not measured by the bust has its amount among its own values.
-  if (definition && definition.amount !== 'total')
-    return { total: null, values: { ...inRange(definition, fit), ...step.values } };
-  const typed = typeof step.values['total'] === 'number' ? step.values['total'] : null;
+  if (!definition) return step.values;
+  if (!isByBust(definition)) return { ...inRange(definition, fit), ...step.values };
+  const total = step.values['total'] ?? totalOf(step, amounts);
+  if (typeof total !== 'number') return step.values;
+  return { ...definition.suggest(total), ...step.values, total };
+}
+
+/** What the method chosen for a step makes of the bust, mm over the whole front. */
+function totalOf(step: Step, amounts: Amounts | null): number | null {
+  const chosen = methodOf(step, amounts);
+  if (!chosen) return null;
   // A knit takes the share asked for instead of the usual one.
-  const share =
-    chosen?.school === 'knit' && step.knitFactor !== null && chosen.factor > 0 ? step.knitFactor / chosen.factor : 1;
-  const total = typed ?? (chosen ? chosen.total * share : null);
-  const suggested = definition && total !== null ? definition.suggest(total) : {};
-  return { total, values: { ...suggested, ...step.values, ...(total !== null ? { total } : {}) } };
+  const asked = chosen.method === 'knit' && chosen.factor > 0 ? step.knitFactor : null;
+  return chosen.total * (asked === null ? 1 : asked / chosen.factor);
 }
 
 /** A body far from the pattern never asks for more than the alteration can do; the slip shows what is left. */

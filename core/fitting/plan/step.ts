@@ -7,8 +7,7 @@ import type { Result } from '../../units/index.ts';
 /** One step of the plan, carried out. */
 export interface DraftStep {
   readonly step: Step;
-  /** Which sum gave the amount, and the amount used, mm for the whole front. */
-  readonly total: number | null;
+  /** What it runs with: what is worked out, and over it what is set by hand. */
   readonly values: Values;
   /** Every way of computing a bust amount, on the pieces the step began with; null for other steps. */
   readonly amounts: Amounts | null;

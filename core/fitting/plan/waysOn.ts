@@ -1,3 +1,4 @@
+import { amountOf } from './amount.ts';
 import { alterationById } from '../../alterations/index.ts';
 import { stepSchema, type Step } from '../../documents/schema.ts';
 import { distance } from '../../geometry/index.ts';
@@ -19,7 +20,8 @@ const step = (id: string, alteration: string, values: Step['values']): Step =>
 
 /** The ways on from a bust step that one dart cannot take: let out by too much, or lapped by more than the dart has. */
 export function waysOn(drafted: DraftStep): readonly WayOn[] {
-  const { step: bust, total, outcome } = drafted;
+  const { step: bust, outcome } = drafted;
+  const total = amountOf(drafted);
   const definition = alterationById(bust.alteration);
   if (definition?.family === 'bust' && !outcome.ok) return pastTheDart(drafted);
   if (definition?.family !== 'bust' || total === null || !outcome.ok || total / 2 <= ADVICE.largeSpread) return [];
@@ -58,7 +60,9 @@ const KEPT = 0.2;
 const WAIST_GIVES = 0.3;
 
 /** A bust smaller than the dart has room for: the dart closed, and the rest lapped elsewhere. */
-function pastTheDart({ step: bust, total, outcome, before }: DraftStep): readonly WayOn[] {
+function pastTheDart(drafted: DraftStep): readonly WayOn[] {
+  const { step: bust, outcome, before } = drafted;
+  const total = amountOf(drafted);
   if (outcome.ok || outcome.error.code !== 'overlap-larger-than-dart' || total === null) return [];
   const { most, dart } = outcome.error.data;
   if (typeof most !== 'number' || most < KEPT * 2) return [];

@@ -100,11 +100,11 @@ export function solve(resolved: ResolvedJob, wish: SolveWish = {}): Result<Solut
   const cache = emptyCache();
   const begun = replay(start, plan, cache, { brief: true });
   const before = worksheetOf(start, begun);
-  const quantities = begun.steps.flatMap(({ step, outcome, values, total }): readonly Quantity[] => {
+  const quantities = begun.steps.flatMap(({ step, outcome, values }): readonly Quantity[] => {
     if (!step.on || !works(outcome) || step.side === 'right') return [];
     if (wish.steps && !wish.steps.includes(step.id)) return [];
     return amountKeys(step.alteration).map((key) => {
-      const value = key === 'total' ? total : values[key];
+      const value = values[key];
       return { step: step.id, key, ...boundOf(step.alteration, key), from: typeof value === 'number' ? value : 0 };
     });
   });

@@ -1,4 +1,4 @@
-import { alterationById } from '../../alterations/index.ts';
+import { alterationById, isByBust } from '../../alterations/index.ts';
 import { setupOf, emptyCache, replay, worksheetOf, type ResolvedJob } from '../plan/index.ts';
 import type { Row } from '../compare/index.ts';
 import type { Step } from '../../documents/schema.ts';
@@ -27,7 +27,7 @@ export interface Thinned {
 /** A step that is there for a measurement; what follows, or shapes a dart, is worth what it is worth on the table. */
 function isMeasured({ alteration }: Step): boolean {
   const d = alterationById(alteration);
-  return d !== undefined && (d.amount === 'total' || d.fits !== undefined);
+  return d !== undefined && (isByBust(d) || d.fits !== undefined);
 }
 
 /**

@@ -1,4 +1,4 @@
-import { alterationById, propose } from '../../alterations/index.ts';
+import { alterationById, propose, isByBust } from '../../alterations/index.ts';
 import { amountOf, kinOf, type Draft, type DraftStep } from '../plan/index.ts';
 import type { Observation, Step } from '../../documents/schema.ts';
 import type { SymptomId } from '../fit/index.ts';
@@ -163,9 +163,8 @@ function added(remedy: StepRemedy, told: ReturnType<typeof pinnedFor>, side: Ste
 
 /** What the body asks of an alteration on the pieces as they are, where it goes the same way. */
 function askedOf(alteration: string, key: string, remedy: StepRemedy, draft: Draft): number | null {
-  const value =
-    alterationById(alteration)?.amount === 'total'
-      ? (draft.amounts?.chosen?.total ?? null)
-      : (draft.asks.find((a) => kinOf(alteration).includes(a.alteration))?.fit.values[key] ?? null);
+  const value = isByBust(alterationById(alteration))
+    ? (draft.amounts?.chosen?.total ?? null)
+    : (draft.asks.find((a) => kinOf(alteration).includes(a.alteration))?.fit.values[key] ?? null);
   return typeof value === 'number' && value * remedy.way >= ADVICE.worthAsking ? value : null;
 }

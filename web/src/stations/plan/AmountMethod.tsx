@@ -18,7 +18,7 @@ export function AmountMethodChoice({
   readonly on: boolean;
   readonly suggested: boolean;
 }) {
-  const words = METHOD_WORDS[amount.school];
+  const words = METHOD_WORDS[amount.method];
   const { overshoot } = amount;
   return (
     <label className={`workings flex cursor-pointer flex-col p-3 ${on ? 'outline-2 outline-carbon' : ''}`}>
@@ -28,7 +28,7 @@ export function AmountMethodChoice({
           className="size-5 accent-carbon"
           name={`school-${step.id}`}
           checked={on}
-          onChange={() => takeComputed(step.id, null, suggested ? 'auto' : amount.school)}
+          onChange={() => takeComputed(step.id, null, suggested ? 'auto' : amount.method)}
         />
         <span className="font-head font-semibold">{words?.name}</span>
       </span>
@@ -37,7 +37,7 @@ export function AmountMethodChoice({
         {suggested && <strong> Suggested.</strong>}
       </span>
       <AmountSum amount={amount} />
-      {amount.school === 'knit' && (
+      {amount.method === 'knit' && (
         <span className="mt-2 block text-sm">
           <span className="block">
             Share taken: <span className="num">{Math.round((step.knitFactor ?? amount.factor) * 100)} %</span>

@@ -1,8 +1,8 @@
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { Switch } from 'radix-ui';
 import { Link, useParams } from 'react-router';
-import { alterationById } from '@ample/core/alterations';
-import { isTyped, type Draft, type DraftStep } from '@ample/core/fitting/plan';
+import { alterationById, isByBust } from '@ample/core/alterations';
+import { isTyped, type Draft, type DraftStep, methodOf, amountOf } from '@ample/core/fitting/plan';
 import type { Worth } from '@ample/core/fitting/solve';
 import { ALTERATION_WORDS, sayFit, sayRefusal, stepAmount, stepName } from '@ample/core/words';
 import { piecesBefore } from '../../store/draft.ts';
@@ -35,7 +35,7 @@ export function Slip({
   readonly draft: Draft;
   readonly worth?: Worth | undefined;
 }) {
-  const { step: drafted, total, outcome } = whole;
+  const { step: drafted, outcome } = whole;
   // Choices show at once, as the job has them; the sums follow with the draft.
   const step = useJob((s) => s.job?.steps.find((x) => x.id === drafted.id)) ?? drafted;
   const { job } = useParams();
@@ -43,7 +43,7 @@ export function Slip({
   const words = ALTERATION_WORDS[step.alteration];
   const amounts = whole.amounts;
   const typed = isTyped(step);
-  const active = typed ? null : step.school === 'auto' ? amounts?.chosen?.school : step.school;
+  const active = typed ? null : methodOf(step, amounts)?.method;
   const definition = alterationById(step.alteration);
   const before = piecesBefore(draft, step.id);
   return (
@@ -69,11 +69,11 @@ export function Slip({
           <WaysOn step={whole} />
         </div>
       )}
-      {definition?.amount !== 'total' && <OwnAmount whole={whole} step={step} />}
+      {!isByBust(definition) && <OwnAmount whole={whole} step={step} />}
       <Meets step={step.id} draft={draft} />
       {definition?.family === 'bust' && <BustProposals pieces={before} step={step.id} current={step.alteration} />}
-      {definition?.amount === 'total' && (
-        <SlipAmount amounts={amounts} units={units} step={step} active={active} typed={typed} total={total} />
+      {isByBust(definition) && (
+        <SlipAmount amounts={amounts} units={units} step={step} active={active} typed={typed} total={amountOf(whole)} />
       )}
     </section>
   );
@@ -104,7 +104,7 @@ function SlipHead({
       <div className="min-w-0 flex-1 basis-[240px]">
         <h2>
           {stepName(whole)}
-          {definition?.amount !== 'total' && <span className="num ml-3 text-lg">{stepAmount(whole, units)}</span>}
+          {!isByBust(definition) && <span className="num ml-3 text-lg">{stepAmount(whole, units)}</span>}
         </h2>
         <p className="max-w-[76ch] text-sm">{words?.about}</p>
       </div>
@@ -173,11 +173,11 @@ function SlipAmount({
       <div className="grid gap-4 min-[700px]:grid-cols-2" role="radiogroup" aria-label="Ways of computing the amount">
         {amounts?.all.map((a) => (
           <AmountMethodChoice
-            key={a.school}
+            key={a.method}
             amount={a}
             step={step}
-            on={active === a.school}
-            suggested={amounts.chosen?.school === a.school}
+            on={active === a.method}
+            suggested={amounts.chosen?.method === a.method}
           />
         ))}
       </div>

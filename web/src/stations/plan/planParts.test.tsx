@@ -156,10 +156,10 @@ describe('at the table', () => {
     const d = opened([step('a', 'shoulder-redraw', { values: { by: -6 } })]);
     const outcome = d.steps[0]!.outcome;
     if (!outcome.ok) throw new Error('expected the step to run');
-    expect(nextStage(outcome.value, 0, 1)).toBe(5);
-    expect(nextStage(outcome.value, 5, -1)).toBe(0);
-    expect(nextStage(outcome.value, 6, 1)).toBe(6);
-    expect(nextStage(null, 2, 1)).toBe(3);
+    expect(nextStage(outcome.value, 'mark', 1)).toBe('true');
+    expect(nextStage(outcome.value, 'true', -1)).toBe('mark');
+    expect(nextStage(outcome.value, 'match', 1)).toBe('match');
+    expect(nextStage(null, 'open', 1)).toBe('level');
   });
   it('lets a size of the pattern be chosen', () => {
     const d = opened([step('a', 'grade-between-sizes', { values: { waistSize: '5' } })]);

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import type { PieceFrame, Run } from '@ample/core/alterations';
+import { isBefore, type PieceFrame, type Run, type Stage } from '@ample/core/alterations';
 import { COLOURS, labelPlace, pathData } from '@ample/core/out';
 import { polyline } from '@ample/core/geometry';
 import type { Piece } from '@ample/core/pattern';
@@ -16,15 +16,12 @@ interface Props extends OnMat {
   readonly stepId: string;
   readonly total: number | null;
   readonly frame: PieceFrame;
-  readonly stage: number;
+  readonly stage: Stage;
   /** How far the paper of this stage has come. */
   readonly t: number;
 }
 
 const thin = { vectorEffect: 'non-scaling-stroke' as const };
-const MARKING = 2;
-const OPEN = 2;
-const LEVEL = 3;
 const mix = (a: Progress, b: Progress, t: number): Progress => ({
   open: a.open + (b.open - a.open) * t,
   level: a.level + (b.level - a.level) * t,
@@ -43,7 +40,7 @@ export function AlteredPiece(props: Props) {
     const moved = divided && moves && t < 1 ? movePanels(divided, moves.spec, mix(moves.before, moves.after, t)) : null;
     return moved?.ok ? moved.value : null;
   }, [divided, moves, t]);
-  const marking = stage < MARKING;
+  const marking = isBefore(stage, 'open');
   const piece: Piece = live?.piece ?? frame.piece;
   const gaps = (live?.gaps ?? (marking ? [] : frame.gaps)).filter((g) => !g.fold);
   const original = run.changes.find((c) => c.piece === frame.piece.id)?.original;
@@ -62,8 +59,8 @@ export function AlteredPiece(props: Props) {
           {...thin}
         />
       ))}
-      {marking && <Lines frame={frame} k={k} dashed={stage === 0} />}
-      {(stage === OPEN || stage === LEVEL) && <Dimensions frame={frame} k={k} />}
+      {marking && <Lines frame={frame} k={k} dashed={stage === 'mark'} />}
+      {(stage === 'open' || stage === 'level') && <Dimensions frame={frame} k={k} />}
       <Points frame={frame} run={run} k={k} />
       <GripHandles {...props} piece={piece} />
     </>

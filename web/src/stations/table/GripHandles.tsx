@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { STAGES, type Grip, type Run } from '@ample/core/alterations';
+import { isBefore, type Grip, type Run, type Stage } from '@ample/core/alterations';
 import { distance, nearestLength, pathLength, type Point } from '@ample/core/geometry';
 import { bustPointOf, type Piece, type Snap } from '@ample/core/pattern';
 import { formatLength } from '@ample/core/units';
@@ -9,13 +9,14 @@ import { useUnits } from '../../store/prefs.ts';
 import { nudgeOf, valueFromDrag } from './gestures/grip.ts';
 import { CrossShape, GapShape, Handle, PinShape, TargetShape, TipShape } from './Handle.tsx';
 import { SNAP_PIXELS, type OnMat } from './onMat.ts';
+import { frameAt } from './stages.ts';
 import { COLOURS } from '@ample/core/out';
 
 interface Props extends OnMat {
   readonly run: Run;
   readonly stepId: string;
   readonly total: number | null;
-  readonly stage: number;
+  readonly stage: Stage;
   /** As it is shown now. */
   readonly piece: Piece;
 }
@@ -33,14 +34,13 @@ export function GripHandles({ run, stepId, total, stage, piece, offset, k, toMat
   const { unit, fraction } = useUnits();
   const [snap, setSnap] = useState<Snap | null>(null);
   const original = run.changes.find((c) => c.piece === piece.id)?.original ?? piece;
-  const name = STAGES[stage] ?? 'mark';
   const say = (v: number) => formatLength(v, unit, { fraction: unit === 'in' ? 16 : fraction });
-  const late = stage > 3;
+  const late = isBefore('level', stage);
   const bust = run.changes.find((c) => c.piece === piece.id)?.bustPoint;
   const was = bustPointOf(original);
-  const points = run.frames[stage]?.pieces.find((f) => f.piece.id === piece.id)?.points ?? [];
+  const points = frameAt(run, stage)?.pieces.find((f) => f.piece.id === piece.id)?.points ?? [];
   const pinOf = (grip: Grip): Point | undefined => points.find((p) => p.kind === 'hinge' && p.id === grip.id)?.at;
-  const grips = run.grips.filter((g) => g.piece === piece.id && g.stages.includes(name));
+  const grips = run.grips.filter((g) => g.piece === piece.id && g.stages.includes(stage));
   const set = (grip: Grip, to: Point, free: boolean) => {
     const radius = free ? 0 : SNAP_PIXELS / k;
     const dragged = valueFromDrag(grip, to, { unit, piece: original, radius });

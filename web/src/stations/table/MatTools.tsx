@@ -1,7 +1,6 @@
 import { Maximize2, Minus, Plus, Ruler, Scan, Undo2 } from 'lucide-react';
-import type { Point } from '@ample/core/geometry';
 import type { Piece } from '@ample/core/pattern';
-import { tidyPieces } from '../../store/places.ts';
+import { tidyPieces, usePlaces } from '../../store/places.ts';
 import type { Viewport } from '../../lib/viewport.ts';
 import type { Measuring } from './Measure.tsx';
 
@@ -12,7 +11,6 @@ export function MatTools({
   measuring,
   showing,
   setShowing,
-  moved,
   job,
 }: {
   readonly viewport: Viewport;
@@ -21,9 +19,9 @@ export function MatTools({
   readonly measuring: Measuring;
   readonly showing: boolean;
   readonly setShowing: (value: boolean) => void;
-  readonly moved: Readonly<Record<string, Point>> | undefined;
   readonly job: string;
 }) {
+  const moved = usePlaces((s) => s.moved[job]);
   return (
     <div className="absolute top-2 right-2 flex w-[66px] flex-col gap-1 [&>button]:justify-center">
       <Tool name="Nearer" keys="+" onClick={viewport.nearer} icon={Plus} />

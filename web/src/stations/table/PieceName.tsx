@@ -1,4 +1,4 @@
-import { STAGES, type PieceFrame } from '@ample/core/alterations';
+import { isBefore, type PieceFrame, type Stage } from '@ample/core/alterations';
 import { COLOURS, drawPiece } from '@ample/core/out';
 import type { Piece } from '@ample/core/pattern';
 
@@ -8,9 +8,9 @@ export function stateOf(
   piece: Piece,
   original: readonly Piece[],
   frame: PieceFrame | undefined,
-  stage: number,
+  stage: Stage,
 ): PieceState {
-  if (frame && stage >= STAGES.indexOf('open')) return 'altered';
+  if (frame && !isBefore(stage, 'open')) return 'altered';
   return original.includes(piece) ? 'as drafted' : 'altered';
 }
 

@@ -1,9 +1,8 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
-import { STAGES, type Run, type Stage } from '@ample/core/alterations';
-import { cautionsFor, sayFinding, sayStep, STAGE_WORDS } from '@ample/core/words';
-import { nextStage } from './stages.ts';
+import { isBefore, STAGES, type Frame, type Run, type Stage } from '@ample/core/alterations';
+import { cautionsFor, sayFinding, sayStep, stageName } from '@ample/core/words';
+import { frameAt, nextStage } from './stages.ts';
 import { useUnits } from '../../store/prefs.ts';
-import type { Frame } from '@ample/core/alterations';
 import type { Units } from '@ample/core/speech';
 
 /** Where a blade or an iron is at work. */
@@ -11,18 +10,15 @@ const CARE: Readonly<Partial<Record<Stage, 'cut' | 'press'>>> = { cut: 'cut', tr
 
 interface Props {
   readonly run: Run;
-  readonly stage: number;
-  readonly onStage: (stage: number) => void;
+  readonly stage: Stage;
+  readonly onStage: (stage: Stage) => void;
 }
 
 /** The hands' steps: what to do now, and the strip of stages to go along. */
 export function StageStrip({ run, stage, onStage }: Props) {
   const units = useUnits();
-  const frame = run.frames[stage];
-  const name = (i: number): string => {
-    const words = STAGE_WORDS[STAGES[i] ?? 'mark'];
-    return (run.frames[i]?.laps ? words?.lapName : undefined) ?? words?.name ?? '';
-  };
+  const frame = frameAt(run, stage);
+  const nameOf = (s: Stage): string => stageName(frameAt(run, s) ?? { stage: s, laps: false });
   return (
     <section aria-label="Stages" className="border-t border-ink bg-page">
       <StageText frame={frame} units={units} stage={stage} run={run} />
@@ -40,14 +36,14 @@ export function StageStrip({ run, stage, onStage }: Props) {
           {STAGES.map((s, i) => (
             <li key={s} className="min-w-max flex-1 border-l border-line">
               <button
-                className={`flex h-full w-full min-w-[44px] items-center justify-center gap-1.5 px-1.5 focus-visible:-outline-offset-4 ${i === stage ? 'bg-ink text-white' : i < stage ? 'bg-tissue' : 'bg-white'} ${run.frames[i]?.messages.length === 0 && i !== stage ? 'text-quiet' : ''}`}
-                aria-current={i === stage ? 'step' : undefined}
-                onClick={() => onStage(i)}
+                className={`flex h-full w-full min-w-[44px] items-center justify-center gap-1.5 px-1.5 focus-visible:-outline-offset-4 ${s === stage ? 'bg-ink text-white' : isBefore(s, stage) ? 'bg-tissue' : 'bg-white'} ${frameAt(run, s)?.messages.length === 0 && s !== stage ? 'text-quiet' : ''}`}
+                aria-current={s === stage ? 'step' : undefined}
+                onClick={() => onStage(s)}
               >
                 <span className="num text-sm max-[1100px]:hidden" aria-hidden="true">
                   {i + 1}
                 </span>
-                {name(i)}
+                {nameOf(s)}
               </button>
             </li>
           ))}
@@ -74,7 +70,7 @@ function StageText({
 }: {
   readonly frame: Frame | undefined;
   readonly units: Units;
-  readonly stage: number;
+  readonly stage: Stage;
   readonly run: Run;
 }) {
   return (
@@ -89,7 +85,7 @@ function StageText({
         {frame?.messages.map((m) => (
           <li key={m.code}>{sayStep(m, units)}</li>
         ))}
-        {STAGES[stage] === 'match' &&
+        {stage === 'match' &&
           run.findings
             .filter((f) => f.grade !== 'note')
             .map((f, i) => (

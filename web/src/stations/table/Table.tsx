@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { STAGES } from '@ample/core/alterations';
+import type { Stage } from '@ample/core/alterations';
 import { alike } from '@ample/core/fitting/plan';
 import type { Piece } from '@ample/core/pattern';
 import { piecesBefore, useDraft } from '../../store/draft.ts';
@@ -37,7 +37,7 @@ export function Table() {
     draft?.steps[0] ??
     null;
   const run = active?.outcome.ok ? active.outcome.value : null;
-  const [stage, setStage] = useState(shows ? STAGES.length - 1 : 0);
+  const [stage, setStage] = useState<Stage>(shows ? 'match' : 'mark');
   useHotkeys({
     nextStage: () => setStage((s) => nextStage(run, s, 1)),
     stageBefore: () => setStage((s) => nextStage(run, s, -1)),
@@ -55,7 +55,7 @@ export function Table() {
     );
   const open = (id: string) => {
     setSearch({ step: id }, { replace: true });
-    setStage(0);
+    setStage('mark');
   };
   return (
     <main className="flex h-full flex-col overflow-auto min-[1000px]:grid min-[1000px]:overflow-hidden min-[1000px]:grid-cols-[220px_minmax(0,1fr)_316px] min-[1000px]:grid-rows-[minmax(0,1fr)]">

@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router';
-import { alterationById, dartReports, type PieceChange } from '@ample/core/alterations';
-import { isTyped, type Draft, type DraftStep } from '@ample/core/fitting/plan';
+import { alterationById, dartReports, type PieceChange, isByBust } from '@ample/core/alterations';
+import { isTyped, type Draft, type DraftStep, methodOf, amountOf } from '@ample/core/fitting/plan';
 import { ALTERATION_WORDS, DART_WORDS, METHOD_WORDS, sayFinding, sayRefusal, stepName } from '@ample/core/words';
 import { setValue, useJob } from '../../store/job.ts';
 import { takeComputed } from '../../store/plan.ts';
@@ -29,21 +29,18 @@ export function WorkingsPanel({ draft, active }: { readonly draft: Draft; readon
 function StepWorkings({ draft, active }: { readonly draft: Draft; readonly active: DraftStep }) {
   const units = useUnits();
   const { job } = useParams();
-  const { total, outcome } = active;
+  const { outcome } = active;
+  const amount = amountOf(active);
   // Choices show at once, as the job has them; the numbers follow with the draft.
   const step = useJob((s) => s.job?.steps.find((x) => x.id === active.step.id)) ?? active.step;
   const values = { ...active.values, ...step.values };
   const definition = alterationById(step.alteration);
-  const sum = isTyped(step)
-    ? null
-    : step.school === 'auto'
-      ? active.amounts?.chosen
-      : active.amounts?.all.find((a) => a.school === step.school);
+  const sum = isTyped(step) ? null : methodOf(step, active.amounts);
   const run = outcome.ok ? outcome.value : null;
   const darts = run?.changes.flatMap((c) => changedDarts(c).map((d) => ({ ...d, piece: c.piece }))) ?? [];
   const several = new Set(darts.map((d) => d.piece)).size > 1;
   const nameOf = (id: string): string => run?.pieces.find((p) => p.id === id)?.name.toLowerCase() ?? id;
-  const counted = definition?.amount === 'total';
+  const counted = isByBust(definition);
   return (
     <aside className="shrink-0 border-l border-line p-3 min-[1000px]:overflow-auto" aria-label="Workings">
       <PaperNote draft={draft} />
@@ -59,10 +56,10 @@ function StepWorkings({ draft, active }: { readonly draft: Draft; readonly activ
           <FitSum step={step} fit={active.fit} />
         </div>
       )}
-      {counted && <TotalField total={total} step={step} />}
+      {counted && <TotalField total={amount} step={step} />}
       {counted && <WorkingsSum sum={sum} step={step} active={active} job={job} />}
       <WaysOn step={active} />
-      {darts.length > 0 && total !== 0 && <DartTable darts={darts} several={several} nameOf={nameOf} />}
+      {darts.length > 0 && amount !== 0 && <DartTable darts={darts} several={several} nameOf={nameOf} />}
       <div className="space-y-3">
         {definition?.params
           .filter((p) => p.key !== 'total' && p.key !== 'hingePoint')
@@ -131,7 +128,7 @@ function WorkingsSum({
 }) {
   return (
     <div className="workings mb-3 p-3">
-      <h2 className="mb-1 !text-base">{sum ? `${METHOD_WORDS[sum.school]?.name ?? ''}` : 'Your own amount'}</h2>
+      <h2 className="mb-1 !text-base">{sum ? `${METHOD_WORDS[sum.method]?.name ?? ''}` : 'Your own amount'}</h2>
       {sum ? (
         <AmountSum amount={sum} />
       ) : (

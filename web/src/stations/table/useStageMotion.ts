@@ -1,11 +1,13 @@
 import { useEffect, useRef, useState } from 'react';
+import { isBefore, type Stage } from '@ample/core/alterations';
+import { areNeighbours } from './stages.ts';
 
 const LASTS = 340;
 
 /** A stage on its way in: which one's paper moves, and how far it has come. */
 export interface StageMotion {
   /** The stage whose movement is shown; its own frame at `t` = 1. */
-  readonly stage: number;
+  readonly stage: Stage;
   readonly t: number;
 }
 
@@ -13,18 +15,18 @@ export interface StageMotion {
  * Moves the paper over a third of a second when the stage goes one on or one back, at once for reduced motion
  * and for jumps. Going back, the paper of the stage left behind moves back.
  */
-export function useStageMotion(stage: number): StageMotion {
+export function useStageMotion(stage: Stage): StageMotion {
   const [motion, setMotion] = useState<StageMotion>({ stage, t: 1 });
   const before = useRef(stage);
   useEffect(() => {
     const from = before.current;
     before.current = stage;
     const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
-    if (still || Math.abs(stage - from) !== 1) {
+    if (still || !areNeighbours(stage, from)) {
       setMotion({ stage, t: 1 });
       return;
     }
-    const on = stage > from;
+    const on = isBefore(from, stage);
     let frame = 0;
     const begun = performance.now();
     const step = (now: number) => {
