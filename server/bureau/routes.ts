@@ -1,4 +1,4 @@
-import express, { Router, type Request, type Response } from 'express';
+import express, { Router, type NextFunction, type Request, type Response } from 'express';
 import { CHUNK, orderSchema, priceOf, uploadAskSchema, type BureauError, type Estimate } from '@ample/core/out/bureau';
 import { pageSizes } from './pageSizes.ts';
 import { Tickets } from './tickets.ts';
@@ -31,34 +31,41 @@ const STATUS: Readonly<Record<BureauError, number>> = {
   'bureau-too-late': 409,
 };
 
-/**
- * A stand-in for a print bureau: takes a PDF in pieces, says what it would cost, gives a ticket and moves it through a
- * queue. Nothing is printed and nothing leaves this machine. Each upload may ask for one thing to go wrong.
- */
-export function bureau({ now = Date.now, pace = 5000 }: BureauOptions = {}): Router {
-  const uploads = new Uploads(now);
-  const tickets = new Tickets(now, pace);
-  const router = Router();
-  const no = (response: Response, code: BureauError, data: Readonly<Record<string, string | number>> = {}): void => {
-    if (code === 'bureau-busy') response.set('Retry-After', '1');
-    response.status(STATUS[code]).json({ code, data });
-  };
-  /** The upload a request is about, unless its fault answers first. */
-  const uploadFor = (request: Request, response: Response): Stored | null => {
+/** Answers with what is wrong, in the bureau's own words. */
+function no(response: Response, code: BureauError, data: Readonly<Record<string, string | number>> = {}): void {
+  if (code === 'bureau-busy') response.set('Retry-After', '1');
+  response.status(STATUS[code]).json({ code, data });
+}
+
+/** Gives a request the upload it is about, unless that is not there or its fault answers first. */
+const withUpload =
+  (uploads: Uploads, handle: (stored: Stored, request: Request, response: Response) => unknown) =>
+  (request: Request, response: Response): unknown => {
     const stored = uploads.find(String(request.params['id']));
-    if (!stored) {
-      no(response, 'bureau-unknown-upload');
-      return null;
-    }
-    if (stored.fault === 'down') {
-      no(response, 'bureau-down');
-      return null;
-    }
-    return stored;
+    if (!stored) return no(response, 'bureau-unknown-upload');
+    if (stored.fault === 'down') return no(response, 'bureau-down');
+    return handle(stored, request, response);
   };
 
-  router.use(express.json({ limit: '16kb' }));
+/** The faults that strike before a piece of a file is read: the connection is lost in the middle, once, or it is busy. */
+const faultsOfPut =
+  (uploads: Uploads) =>
+  (request: Request, response: Response, next: NextFunction): void => {
+    const stored = uploads.find(String(request.params['id']));
+    if (stored?.fault === 'drops' && stored.struck === 0 && stored.received * 2 >= stored.bytes) {
+      stored.struck = 1;
+      request.socket.destroy();
+      return;
+    }
+    if (stored?.fault === 'busy' && stored.struck < BUSY) {
+      stored.struck++;
+      return no(response, 'bureau-busy');
+    }
+    next();
+  };
 
+/** Takes files in pieces. */
+function routeUploads(router: Router, uploads: Uploads): void {
   router.post('/uploads', (request, response) => {
     const ask = uploadAskSchema.safeParse(request.body);
     if (!ask.success) return no(response, 'bureau-not-so', { what: ask.error.issues[0]?.path.join('.') ?? '' });
@@ -67,61 +74,50 @@ export function bureau({ now = Date.now, pace = 5000 }: BureauOptions = {}): Rou
     response.status(201).json(tellUpload(stored));
   });
 
-  router.get('/uploads/:id', (request, response) => {
-    const stored = uploadFor(request, response);
-    if (stored) response.json(tellUpload(stored));
-  });
+  router.get(
+    '/uploads/:id',
+    withUpload(uploads, (stored, _request, response) => response.json(tellUpload(stored))),
+  );
 
   router.put(
     '/uploads/:id',
-    (request, response, next) => {
-      const stored = uploads.find(String(request.params['id']));
-      // The connection is lost in the middle of the file, once.
-      if (stored?.fault === 'drops' && stored.struck === 0 && stored.received * 2 >= stored.bytes) {
-        stored.struck = 1;
-        request.socket.destroy();
-        return;
-      }
-      if (stored?.fault === 'busy' && stored.struck < BUSY) {
-        stored.struck++;
-        return no(response, 'bureau-busy');
-      }
-      next();
-    },
+    faultsOfPut(uploads),
     express.raw({ type: () => true, limit: CHUNK }),
-    (request, response) => {
-      const stored = uploadFor(request, response);
-      if (!stored) return;
+    withUpload(uploads, (stored, request, response) => {
       const piece = request.body instanceof Uint8Array ? Uint8Array.from(request.body) : new Uint8Array();
       if (stored.fault === 'damages' && stored.struck === 0 && piece.length > 0) {
         stored.struck = 1;
-        piece[0] = (piece[0] as number) ^ 0xff;
+        piece[0] = (piece[0] ?? 0) ^ 0xff;
       }
       if (!uploads.put(stored, fromOf(request.query['from']), piece))
         return no(response, 'bureau-wrong-place', { received: stored.received });
-      response.json(tellUpload(stored));
-    },
+      return response.json(tellUpload(stored));
+    }),
   );
+}
 
-  router.post('/uploads/:id/estimate', async (request, response) => {
-    const stored = uploadFor(request, response);
-    if (!stored) return;
-    if (stored.estimate) {
-      response.json(stored.estimate);
-      return;
-    }
-    if (stored.received < stored.bytes) return no(response, 'bureau-incomplete', { received: stored.received });
-    if (!uploads.sound(stored)) return no(response, 'bureau-damaged');
-    const pages = await pageSizes(stored.data.slice());
-    if (!pages.ok) return no(response, pages.error.code);
-    const price = priceOf(pages.value);
-    if (!price.ok) return no(response, price.error.code, price.error.data);
-    stored.estimate = { upload: stored.id, pages: [...pages.value], ...price.value } satisfies Estimate;
-    // A real bureau would print from it; the stand-in lets it go.
-    stored.data = new Uint8Array();
-    response.json(stored.estimate);
-  });
+/** Says what a file would cost, once it is there whole. */
+function routeEstimates(router: Router, uploads: Uploads): void {
+  router.post(
+    '/uploads/:id/estimate',
+    withUpload(uploads, async (stored, _request, response) => {
+      if (stored.estimate) return response.json(stored.estimate);
+      if (stored.received < stored.bytes) return no(response, 'bureau-incomplete', { received: stored.received });
+      if (!uploads.sound(stored)) return no(response, 'bureau-damaged');
+      const pages = await pageSizes(stored.data.slice());
+      if (!pages.ok) return no(response, pages.error.code);
+      const price = priceOf(pages.value);
+      if (!price.ok) return no(response, price.error.code, price.error.data);
+      stored.estimate = { upload: stored.id, pages: [...pages.value], ...price.value } satisfies Estimate;
+      // A real bureau would print from it; the stand-in lets it go.
+      stored.data = new Uint8Array();
+      return response.json(stored.estimate);
+    }),
+  );
+}
 
+/** Orders, each with a ticket that goes through the queue. */
+function routeTickets(router: Router, uploads: Uploads, tickets: Tickets): void {
   router.post('/tickets', (request, response) => {
     const order = orderSchema.safeParse(request.body);
     if (!order.success) return no(response, 'bureau-not-so', { what: order.error.issues[0]?.path.join('.') ?? '' });
@@ -147,7 +143,19 @@ export function bureau({ now = Date.now, pace = 5000 }: BureauOptions = {}): Rou
     if (ticket === 'too-late') return no(response, 'bureau-too-late');
     response.json(ticket);
   });
+}
 
+/**
+ * A stand-in for a print bureau: takes a PDF in pieces, says what it would cost, gives a ticket and moves it through a
+ * queue. Nothing is printed and nothing leaves this machine. Each upload may ask for one thing to go wrong.
+ */
+export function bureau({ now = Date.now, pace = 5000 }: BureauOptions = {}): Router {
+  const uploads = new Uploads(now);
+  const router = Router();
+  router.use(express.json({ limit: '16kb' }));
+  routeUploads(router, uploads);
+  routeEstimates(router, uploads);
+  routeTickets(router, uploads, new Tickets(now, pace));
   // What the body parsers refuse is refused in the bureau's own words.
   router.use((_error: unknown, _request: Request, response: Response, _next: unknown) => {
     no(response, 'bureau-not-so', { what: 'body' });

@@ -6,9 +6,18 @@ import { choiceOf, numberOf } from '../../engine/values.ts';
 import { BUST_PARAMS } from './params.ts';
 import { advice } from './promises.ts';
 import { ends } from './centreSpread.ts';
-import { findPanels } from './panels.ts';
-import { openedFor, topOfNotch } from './princessLayout.ts';
+import { findPanels, type Panels } from './panels.ts';
+import { openedFor, topOfNotch, type LaidOut } from './princessLayout.ts';
 import { fair, landmark, mark, match, restoreWidth, slash, smooth, splitEdge, tell } from '../../operations/index.ts';
+
+/** The panels as they were found, what was worked out on them, and what the steps say of it. */
+interface Work {
+  readonly found: Panels;
+  readonly laid: LaidOut;
+  readonly data: Message['data'];
+  readonly values: Values;
+  readonly total: number;
+}
 
 /**
  * The full or small bust of a princess line. The side front opens along the inside of its princess seam and at
@@ -19,30 +28,41 @@ import { fair, landmark, mark, match, restoreWidth, slash, smooth, splitEdge, te
 export function princessProgram(context: Context, values: Values, top: 'armhole' | 'shoulder'): Result<Program> {
   const found = findPanels(context.pieces, top);
   if (!found.ok) return found;
-  const f = found.value;
-  const { side, dir, apex } = f;
   const total = numberOf(values, 'total');
-  const laid = openedFor(f, total / 2, values);
-  if (!laid.ok) return laid;
-  const { s, p, hinge, armhole, moved, turn, junction, spec, run, spread, dy, atApex, grown } = laid.value;
-  const { foot, low, mouth, levelAt, sideEdge, along } = laid.value.lines;
-  const data = {
-    s: Math.abs(s),
-    more: Math.max(0, Math.abs(s) - Math.abs(total / 2)),
-    total,
-    dy: Math.abs(dy),
-    drop: dy,
-    degrees: Math.abs(degrees(turn)),
-    apex: Math.abs(atApex),
-    grown: Math.abs(grown),
-    below: numberOf(values, 'below'),
-  };
+  const opened = openedFor(found.value, total / 2, values);
+  if (!opened.ok) return opened;
+  const laid = opened.value;
+  const work: Work = { found: found.value, laid, data: dataOf(laid, values, total), values, total };
+  const steps = [...opening(work), ...truing(work)];
+  const still = steps.filter((i) => i.stage === 'mark' || i.stage === 'cut' || i.op === 'match');
+  return ok({
+    piece: found.value.side.id,
+    instructions: laid.s === 0 ? still.filter((i) => i.op !== 'slash' || i.piece === undefined) : steps,
+    grips: gripsOf(work),
+  });
+}
+
+/** What the sentences of the steps say: lengths mm, angles in degrees. */
+const dataOf = ({ s, dy, turn, atApex, grown }: LaidOut, values: Values, total: number): Message['data'] => ({
+  s: Math.abs(s),
+  more: Math.max(0, Math.abs(s) - Math.abs(total / 2)),
+  total,
+  dy: Math.abs(dy),
+  drop: dy,
+  degrees: Math.abs(degrees(turn)),
+  apex: Math.abs(atApex),
+  grown: Math.abs(grown),
+  below: numberOf(values, 'below'),
+});
+
+/** The side front is opened and closed again, the centre front spread. */
+function opening({ found, laid, data }: Work): readonly Instruction[] {
+  const { side, apex } = found;
+  const { s, p, hinge, moved, junction, spec, spread } = laid;
+  const { foot, mouth, levelAt } = laid.lines;
   const lap = s < 0;
-  const shape = choiceOf(values, 'waistWidth');
-  const role: 'waist' | 'hem' = edgesWithRole(side, 'waist').length > 0 ? 'waist' : 'hem';
-  const centre = f.centre.id;
-  const bustPoint = { x: (apex.x + moved.x) / 2, y: moved.y };
-  const steps: Instruction[] = [
+  const centre = found.centre.id;
+  return [
     mark({
       message: { code: 'princess.mark.side', data },
       lines: [
@@ -75,60 +95,88 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
       stage: 'dart',
       piece: side.id,
       message: { code: 'princess.apex', data },
-      bustPoint,
+      bustPoint: { x: (apex.x + moved.x) / 2, y: moved.y },
       levels: { bust: moved.y },
       keepGrain: true,
     }),
+  ];
+}
+
+/** Seams and edges are drawn again where the paper has turned, the notches put where they meet, the waist made. */
+function truing(work: Work): readonly Instruction[] {
+  const { found, laid, data, total } = work;
+  const { side } = found;
+  const { hinge, armhole, run, spread } = laid;
+  const role = edgesWithRole(side, 'waist').length > 0 ? 'waist' : 'hem';
+  const seam: Message = { code: 'princess.true.seam', data };
+  const edge: Message = { code: 'fba.true.waist', data: { ...data, role } };
+  return [
     smooth({
       message: { code: 'fba.true.hinge', data: { ...data, hinge: 'armhole' } },
       reach: 30,
       at: { edge: armhole.id, near: hinge },
     }),
-    fair({ message: { code: 'princess.true.seam', data }, edge: f.seam.id, ...ends(run) }),
-    fair({ piece: centre, message: { code: 'princess.true.seam', data }, edge: f.centreSeam.id, ...ends(spread.run) }),
-  ];
-  steps.push(fair({ message: { code: 'fba.true.waist', data: { ...data, role } }, edge: low, from: 0, to: Infinity }));
-  // The notch goes to the middle of what opened, as far from the top on one seam as on the other.
-  const fromTop = topOfNotch(f, spread);
-  for (const [on, seam] of [
-    [side, f.seam],
-    [f.centre, f.centreSeam],
-  ] as const) {
-    const notch = apexMark(on, seam);
-    if (notch && s !== 0)
-      steps.push(
-        landmark({
-          stage: 'true',
-          piece: on.id,
-          message: { code: 'princess.notch', data },
-          notch: { id: notch.id, edge: seam.id, fromTop },
-        }),
-      );
-  }
-  if (shape === 'keep')
-    steps.push(
-      tell({ stage: 'true', message: { code: 'fba.true.keep', data: { ...data, role } }, what: { widthOf: role } }),
-    );
-  else {
-    const taper: Message = { code: lap ? 'fba.true.addBack' : 'fba.true.taper', data: { ...data, shape, role } };
-    steps.push(
-      splitEdge({ message: taper, edge: sideEdge, at: along }),
-      restoreWidth({
-        belowBust: true,
-        message: taper,
-        side: sideEdge,
-        role,
-        shape: shape === 'curved' ? 'curved' : 'straight',
-      }),
-    );
-  }
-  steps.push(
-    smooth({ message: { code: 'fba.true.waist', data: { ...data, role } }, reach: 25, at: { kinksOf: role } }),
+    fair({ message: seam, edge: found.seam.id, ...ends(run) }),
+    fair({ piece: found.centre.id, message: seam, edge: found.centreSeam.id, ...ends(spread.run) }),
+    fair({ message: edge, edge: laid.lines.low, from: 0, to: Infinity }),
+    ...apexNotches(work),
+    ...waistWidth(work, role),
+    smooth({ message: edge, reach: 25, at: { kinksOf: role } }),
     match({ message: { code: 'princess.match', data }, kinds: ['princess', 'side', 'shoulder'] }),
-  );
-  for (const finding of advice(side, total, false)) steps.push(tell({ what: { finding } }));
-  const { min, max } = BUST_PARAMS.total;
-  const grips: readonly Grip[] = [
+    ...advice(side, total, false).map((finding) => tell({ what: { finding } })),
+  ];
+}
+
+/** The notch goes to the middle of what opened, as far from the top on one seam as on the other. */
+function apexNotches({ found, laid, data }: Work): readonly Instruction[] {
+  if (laid.s === 0) return [];
+  const fromTop = topOfNotch(found, laid.spread);
+  const seams = [
+    { on: found.side, seam: found.seam },
+    { on: found.centre, seam: found.centreSeam },
+  ];
+  return seams.flatMap(({ on, seam }) => {
+    const notch = apexMark(on, seam);
+    if (!notch) return [];
+    return landmark({
+      stage: 'true',
+      piece: on.id,
+      message: { code: 'princess.notch', data },
+      notch: { id: notch.id, edge: seam.id, fromTop },
+    });
+  });
+}
+
+/** Waist or hem keeps its new width, or is brought back to what it was at the side seam. */
+function waistWidth({ laid, data, values }: Work, role: 'waist' | 'hem'): readonly Instruction[] {
+  const shape = choiceOf(values, 'waistWidth');
+  if (shape === 'keep')
+    return [
+      tell({ stage: 'true', message: { code: 'fba.true.keep', data: { ...data, role } }, what: { widthOf: role } }),
+    ];
+  const { sideEdge, along } = laid.lines;
+  const taper: Message = {
+    code: laid.s < 0 ? 'fba.true.addBack' : 'fba.true.taper',
+    data: { ...data, shape, role },
+  };
+  return [
+    splitEdge({ message: taper, edge: sideEdge, at: along }),
+    restoreWidth({
+      belowBust: true,
+      message: taper,
+      side: sideEdge,
+      role,
+      shape: shape === 'curved' ? 'curved' : 'straight',
+    }),
+  ];
+}
+
+/** What can be taken hold of: the hinge along the armhole, and the gap. */
+function gripsOf({ found, laid }: Work): readonly Grip[] {
+  const { side, dir } = found;
+  const { hinge, armhole, moved, p } = laid;
+  const { total, hinge: reach } = BUST_PARAMS;
+  return [
     {
       kind: 'along',
       id: 'hinge',
@@ -137,8 +185,8 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
       stages: ['mark', 'cut', 'open', 'level', 'dart', 'true', 'match'],
       at: hinge,
       path: dir === 1 ? armhole.path : reversePath(armhole.path),
-      min: BUST_PARAMS.hinge.min,
-      max: BUST_PARAMS.hinge.max,
+      min: reach.min,
+      max: reach.max,
     },
     {
       kind: 'amount',
@@ -150,14 +198,8 @@ export function princessProgram(context: Context, values: Values, top: 'armhole'
       from: p,
       axis: { x: dir, y: 0 },
       per: 2,
-      min,
-      max,
+      min: total.min,
+      max: total.max,
     },
   ];
-  const still = steps.filter((i) => i.stage === 'mark' || i.stage === 'cut' || i.op === 'match');
-  return ok({
-    piece: side.id,
-    instructions: s === 0 ? still.filter((i) => i.op !== 'slash' || i.piece === undefined) : steps,
-    grips,
-  });
 }
