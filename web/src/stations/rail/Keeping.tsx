@@ -21,66 +21,71 @@ import { useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../shared/parts.tsx';
 import { Ask } from '../../ui/Ask.tsx';
 import { BusyButton } from '../../ui/BusyButton.tsx';
-import type { RefObject } from 'react';
-import type { Units } from '@ample/core/speech';
+import type { Refusal } from '@ample/core/units';
 import { Check } from '../../ui/Check.tsx';
 
-/** Everything to a file and back: with a reminder, a look before anything is replaced, and a way back. */
-export function Keeping() {
-  const units = useUnits();
+interface Kept {
+  readonly since: string | null;
+  readonly exported: string | null;
+  readonly undo: string | null;
+  readonly persisted: boolean;
+}
+const NOTHING_KNOWN: Kept = { since: null, exported: null, undo: null, persisted: false };
+
+/** When one's work was last exported, and what the browser has agreed to; asked again when work or `busy` changes. */
+function useKept(own: boolean, busy: string | null): Kept {
   const jobs = useLibrary((s) => s.jobs);
-  const file = useRef<HTMLInputElement>(null);
-  const [busy, setBusy] = useState<string | null>(null);
-  const [offered, setOffered] = useState<Offered | null>(null);
-  const [trouble, setTrouble] = useState<string | null>(null);
-  const [state, setState] = useState<{
-    since: string | null;
-    exported: string | null;
-    undo: string | null;
-    persisted: boolean;
-  }>({
-    since: null,
-    exported: null,
-    undo: null,
-    persisted: false,
-  });
-  const own = jobs.some((j) => !j.demo);
+  const [kept, setKept] = useState<Kept>(NOTHING_KNOWN);
   useEffect(() => {
     let left = false;
     // Only what is one's own is worth asking the browser to keep.
     void Promise.all([backupState(jobs, new Date()), undoable(), own ? askToPersist() : false])
-      .then(([s, undo, persisted]) => !left && setState({ ...s, undo, persisted }))
+      .then(([s, undo, persisted]) => !left && setKept({ ...s, undo, persisted }))
       .catch(() => undefined);
     return () => {
       left = true;
     };
   }, [jobs, own, busy]);
-  const offline = useOffline((s) => s.state);
-  const due = backupDue(jobs, state.since, state.exported, new Date());
-  const run = async (what: string, work: () => Promise<string | null>) => {
+  return kept;
+}
+
+/** One piece of work at a time, with what is being done and what went wrong. */
+function useWork() {
+  const units = useUnits();
+  const [busy, setBusy] = useState<string | null>(null);
+  const [trouble, setTrouble] = useState<string | null>(null);
+  const run = async (what: string, work: () => Promise<Refusal | null>) => {
     setBusy(what);
     setTrouble(null);
-    try {
-      setTrouble(await work());
-    } catch (error) {
-      setTrouble(
-        sayRefusal({ code: 'storage-failed', data: { detail: error instanceof Error ? error.message : '' } }, units),
-      );
-    }
+    const failed = await work().catch((error: unknown) => ({
+      code: 'storage-failed' as const,
+      data: { detail: error instanceof Error ? error.message : '' },
+    }));
+    setTrouble(failed && sayRefusal(failed, units));
     setBusy(null);
   };
-  const everything = () =>
-    run('Packing…', async () => {
-      const now = new Date();
-      const bytes = await exportAll(now);
-      download(`ample-draft-${now.toISOString().slice(0, 10)}.ample`, bytes as BlobPart, AMPLE);
-      return null;
-    });
+  return { busy, trouble, run };
+}
+
+async function exportEverything(): Promise<null> {
+  const now = new Date();
+  const bytes = await exportAll(now);
+  download(`ample-draft-${now.toISOString().slice(0, 10)}.ample`, bytes as BlobPart, AMPLE);
+  return null;
+}
+
+/** Everything to a file and back: with a reminder, a look before anything is replaced, and a way back. */
+export function Keeping() {
+  const jobs = useLibrary((s) => s.jobs);
+  const own = jobs.some((j) => !j.demo);
+  const { busy, trouble, run } = useWork();
+  const kept = useKept(own, busy);
+  const [offered, setOffered] = useState<Offered | null>(null);
   const look = (chosen: File | undefined) =>
     chosen &&
     run('Reading…', async () => {
       const read = await offer(chosen);
-      if (!read.ok) return sayRefusal(read.error, units);
+      if (!read.ok) return read.error;
       setOffered(read.value);
       return null;
     });
@@ -96,48 +101,21 @@ export function Keeping() {
       <h2 id="keeping" className="border-b border-ink pb-1">
         Keep a copy
       </h2>
-      {due !== null && (
-        <div className="mt-3">
-          <Notice grade="look">
-            Your work has stood in this browser alone for {due} days. Export everything to a file and keep that file
-            elsewhere.
-          </Notice>
-        </div>
-      )}
+      <Reminder due={backupDue(jobs, kept.since, kept.exported, new Date())} />
       {trouble && (
         <div className="mt-3">
           <Notice grade="fault">{trouble}</Notice>
         </div>
       )}
-      <KeepingButtons
-        busy={busy}
-        everything={everything}
-        file={file}
-        look={look}
-        state={state}
-        run={run}
-        units={units}
-      />
-      <p className="mt-2 text-sm text-quiet">
-        {state.exported ? `Last exported ${longDate(state.exported.slice(0, 10))}. ` : 'Never exported yet. '}
-        {own &&
-          (state.persisted
-            ? 'This browser has agreed not to clear it when room runs short.'
-            : 'This browser may clear it when room runs short, so keep a file elsewhere.')}
-      </p>
-      <p className="mt-1 text-sm text-quiet" role="status">
-        {OFFLINE[offline]}
-      </p>
+      <KeepingButtons busy={busy} look={look} kept={kept} run={run} />
+      <WhereItIsKept own={own} kept={kept} />
       {offered && (
         <TakeIn
           offered={offered}
           onClose={() => setOffered(null)}
           onTake={(leave) => {
             setOffered(null);
-            void run('Importing it…', async () => {
-              const failed = await takeIn(offered.bundle, leave, new Date());
-              return failed && sayRefusal(failed, units);
-            });
+            void run('Importing it…', () => takeIn(offered.bundle, leave, new Date()));
           }}
         />
       )}
@@ -145,26 +123,49 @@ export function Keeping() {
   );
 }
 
+const Reminder = ({ due }: { readonly due: number | null }) =>
+  due !== null && (
+    <div className="mt-3">
+      <Notice grade="look">
+        Your work has stood in this browser alone for {due} days. Export everything to a file and keep that file
+        elsewhere.
+      </Notice>
+    </div>
+  );
+
+function WhereItIsKept({ own, kept }: { readonly own: boolean; readonly kept: Kept }) {
+  const offline = useOffline((s) => s.state);
+  return (
+    <>
+      <p className="mt-2 text-sm text-quiet">
+        {kept.exported ? `Last exported ${longDate(kept.exported.slice(0, 10))}. ` : 'Never exported yet. '}
+        {own &&
+          (kept.persisted
+            ? 'This browser has agreed not to clear it when room runs short.'
+            : 'This browser may clear it when room runs short, so keep a file elsewhere.')}
+      </p>
+      <p className="mt-1 text-sm text-quiet" role="status">
+        {OFFLINE[offline]}
+      </p>
+    </>
+  );
+}
+
 function KeepingButtons({
   busy,
-  everything,
-  file,
   look,
-  state,
+  kept,
   run,
-  units,
 }: {
   readonly busy: string | null;
-  readonly everything: () => Promise<void>;
-  readonly file: RefObject<HTMLInputElement | null>;
   readonly look: (chosen: File | undefined) => Promise<void> | undefined;
-  readonly state: { since: string | null; exported: string | null; undo: string | null; persisted: boolean };
-  readonly run: (what: string, work: () => Promise<string | null>) => Promise<void>;
-  readonly units: Units;
+  readonly kept: Kept;
+  readonly run: (what: string, work: () => Promise<Refusal | null>) => Promise<void>;
 }) {
+  const file = useRef<HTMLInputElement>(null);
   return (
     <div className="mt-3 flex flex-wrap items-center gap-3">
-      <BusyButton busy={busy !== null} onClick={() => void everything()}>
+      <BusyButton busy={busy !== null} onClick={() => void run('Packing…', exportEverything)}>
         Export everything
       </BusyButton>
       <BusyButton busy={busy !== null} onClick={() => file.current?.click()}>
@@ -181,18 +182,9 @@ function KeepingButtons({
           e.target.value = '';
         }}
       />
-      {state.undo && (
-        <button
-          className="btn"
-          disabled={busy !== null}
-          onClick={() =>
-            void run('Putting it back…', async () => {
-              const failed = await undoImport();
-              return failed && sayRefusal(failed, units);
-            })
-          }
-        >
-          Undo the import of {longDate(state.undo.slice(0, 10))}
+      {kept.undo && (
+        <button className="btn" disabled={busy !== null} onClick={() => void run('Putting it back…', undoImport)}>
+          Undo the import of {longDate(kept.undo.slice(0, 10))}
         </button>
       )}
       {busy && <span role="status">{busy}</span>}
