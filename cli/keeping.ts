@@ -71,12 +71,12 @@ export function versions(file: string): Result<unknown> {
 export function cloth(file: string, open: boolean, oneWay: boolean): Result<unknown> {
   const d = drafted(file);
   if (!d.ok) return d;
-  const { pieces, original, lanes, paper } = d.value.draft;
+  const { pieces, original, sides, paper } = d.value.draft;
   if (paper) return refuse('cloth-nothing-to-lay', {});
   const wishes = CLOTH_WIDTHS.map((width) => ({ width, fold: !open, oneWay }));
   const [altered, before] = [layOutAll(pieces, wishes), layOutAll(original, wishes)];
   return ok({
-    wider: widerPieces(original, lanes.left.pieces, lanes.right.pieces),
+    wider: widerPieces(original, sides.left.pieces, sides.right.pieces),
     cloth: wishes.map((wish, i) => {
       const [now, was] = [altered[i], before[i]];
       if (!now?.ok) return { ...wish, refused: now ? says(now.error) : '' };

@@ -62,9 +62,9 @@ const job = (plan: readonly Step[], body: Readonly<Record<string, number>>): Res
 /** Eight steps and fifteen measurements, begun at three tenths of the amounts; refuses to time a search that fails. */
 export function solveBench(): () => unknown {
   const start = setupOf(job([], { fullBust: 920 }));
-  const { lanes } = replay(start, steps(1));
+  const { sides } = replay(start, steps(1));
   const body = Object.fromEntries(
-    ROWS.map((key) => [key, (flatOf(lanes.left, key)?.value ?? 0) - (start.ease[key] ?? 0)]),
+    ROWS.map((key) => [key, (flatOf(sides.left, key)?.value ?? 0) - (start.ease[key] ?? 0)]),
   );
   const asked = job(steps(0.3), body);
   const run = () => solve(asked, { rows: ROWS });

@@ -115,5 +115,5 @@ export const MUTATIONS: readonly Mutation[] = [
     'if (station?.forth) station.undo();',
     'web/src/store',
   ),
-  at('web/src/store/adopt.ts', 'alike(lanes) ? left : laneBack(lanes.right)', 'laneBack(lanes.right)', 'web/src/store'),
+  at('web/src/store/adopt.ts', 'alike(sides) ? left : laneBack(sides.right)', 'laneBack(sides.right)', 'web/src/store'),
 ];

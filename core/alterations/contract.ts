@@ -10,7 +10,7 @@ import type { Family, Phase } from './order.ts';
 export * from './message.ts';
 export type { Instruction } from './operations/index.ts';
 
-/** One value a user may set. The form, the parser and the file all read this. */
+/** A parameter the user may set. Forms, validation and files are all derived from it. */
 export type Param =
   | {
       readonly kind: 'length';
@@ -31,13 +31,13 @@ export type Param =
   | { readonly kind: 'choice'; readonly key: string; readonly options: readonly string[]; readonly initial: string }
   /** A size of the pattern; null keeps the one in hand, or lets the fit choose. */
   | { readonly kind: 'size'; readonly key: string; readonly initial: null }
-  /** A place on the piece; null lets the program find it. */
+  /** A point on the piece; null lets the program choose it. */
   | { readonly kind: 'point'; readonly key: string; readonly initial: null };
 
 export type Value = number | string | Point | null;
 export type Values = Readonly<Record<string, Value>>;
 
-/** Something on the table one may take hold of, and the value it sets. */
+/** A handle on the mat, and the parameter that dragging it sets. */
 export type Grip = {
   readonly id: string;
   readonly piece: string;
@@ -62,7 +62,7 @@ export type Grip = {
 );
 
 export interface Program {
-  /** The piece being altered first of all. */
+  /** The piece the alteration is mainly about. */
   readonly piece: string;
   readonly instructions: readonly Instruction[];
   readonly grips?: readonly Grip[];
@@ -76,7 +76,7 @@ export interface PieceFrame {
   readonly panels: readonly Panel[];
   readonly gaps: readonly Gap[];
   readonly dimensions: readonly Dimension[];
-  /** The paper that moves on entering the stage: from how far to how far. */
+  /** The paper that moves during the stage, with its progress before and after. */
   readonly moves: {
     readonly from: Piece;
     readonly spec: SlashSpec;
@@ -85,7 +85,7 @@ export interface PieceFrame {
   } | null;
 }
 
-/** What the table looks like at the end of a stage. */
+/** The pieces as they lie at the end of a stage. */
 export interface Frame {
   readonly stage: Stage;
   /** True where paper overlaps instead of opening: the stage reads "Lap". */
@@ -105,7 +105,7 @@ export interface DartReport {
   readonly openingDegrees: number;
 }
 
-/** What became of one piece. */
+/** What one piece was and has become. */
 export interface PieceChange {
   readonly piece: string;
   readonly original: Piece;
@@ -129,14 +129,14 @@ export interface Run {
   readonly findings: readonly Finding[];
 }
 
-/** What an alteration may look at: the pieces as they are after the steps before it. */
+/** What an alteration works on: the pieces as the steps before it left them. */
 export interface Context {
   readonly pieces: readonly Piece[];
   readonly seams: readonly Seam[];
   /** The untouched pieces, so that a check blames a step only for what it did. */
   readonly original: readonly Piece[];
   readonly originalSeams: readonly Seam[];
-  /** From the wearer, where measured: mm. */
+  /** The wearer's own measurements, where taken, mm. */
   readonly wearer: Readonly<Partial<Record<MeasurementKey, number>>>;
   /** The pattern's sizes drawn inside each other, what each was drafted for, and the one in hand. */
   readonly nest?: Readonly<Record<string, readonly Piece[]>>;
@@ -144,23 +144,23 @@ export interface Context {
   readonly size?: string | null;
   /** The height the pattern was drafted for, mm. */
   readonly draftedHeight?: number | null;
-  /** Where the difference in height lies; left out, all over. */
+  /** Where a difference in height lies; omitted, evenly along the body. */
   readonly heightLies?: HeightLies;
   /** How far what hangs from the waist will pull it down, mm. */
   readonly hung?: number;
-  /** Ease wanted at a measurement, whole body, mm; left out, the usual of the alteration. */
+  /** Ease wanted at a measurement, whole body, mm; omitted, the alteration's usual ease. */
   readonly ease?: Readonly<Partial<Record<MeasurementKey, number>>>;
-  /** Where the design hangs loose: the ease that will do, so that a body with room is asked for nothing, mm. */
+  /** For loose designs: the least ease that will do, mm, so that a body with room needs no change. */
   readonly enough?: Readonly<Partial<Record<MeasurementKey, number>>>;
-  /** Where the pattern does not tell what it was drafted for, so that nothing can be compared. */
+  /** Measurements the pattern states no standard for, so that nothing can be compared. */
   readonly untold?: readonly MeasurementKey[];
-  /** What a tape cannot tell, mm: a difference within it is none. */
+  /** The precision of a tape at each measurement, mm: a smaller difference is ignored. */
   readonly within?: Readonly<Partial<Record<MeasurementKey, number>>>;
   /** With paper only: the pattern's measurements as entered. The pieces then are a similar draft and are not measured. */
   readonly flat?: Readonly<Partial<Record<MeasurementKey, number>>>;
 }
 
-/** What body and pieces ask for: the values, and the sum that gave them. */
+/** What this body needs on these pieces: the values, and the sum behind them. */
 export interface Fit {
   readonly values: Values;
   readonly sum: Message<FitCode>;
@@ -171,48 +171,48 @@ export interface Example {
   /** Id of the sample pattern it is shown on. */
   readonly on: string;
   readonly values: Values;
-  /** What has been done before, where the alteration only follows. */
+  /** Steps done first, for alterations that only follow others. */
   readonly after?: readonly { readonly alteration: string; readonly values: Values }[];
 }
 
 /** One alteration: everything views, hand sheets, checks and docs need to know of it. */
 export interface AlterationDefinition {
-  /** Saved in files; never reused for another procedure. */
+  /** Stored in files, so never reused for another procedure. */
   readonly id: string;
   readonly revision: number;
   readonly family: Family;
-  /** When in the order of work it is done; left out, with its family. */
+  /** Its place in the order of work; omitted, that of its family. */
   readonly phase?: Phase;
   readonly params: readonly Param[];
   /** The value that says how much, shown on slips and labels; null where there is none. */
   readonly amount: 'total' | 'by' | 'setback' | 'share' | 'allowance' | 'waist' | null;
   /**
-   * The lengths that together say how much is changed; left out, the amount alone. Where all of them are nothing, the
-   * pieces stay exactly as they are: an alteration by nothing is the identity, and is not refused.
+   * The lengths that together make up the amount; omitted, `amount` alone. Where all of them are nothing, the pieces
+   * stay exactly as they are: an alteration by nothing is the identity, and is not refused.
    */
   readonly amounts?: readonly string[];
   /** Edge roles a piece must have. */
   readonly requires: readonly string[];
   readonly refusals: readonly RefusalCode[];
-  /** Each on a sample pattern: they drive tests and the page of the docs. */
+  /** Runs on sample patterns, used by the tests and the docs page. */
   readonly examples: readonly Example[];
   /** Where the method comes from. */
   readonly source: string;
-  /** Values that go with an amount (mm, whole body) unless the user sets them. */
+  /** Defaults of the other parameters for an amount (mm, whole body). */
   readonly suggest: (total: number) => Values;
   /** How well it suits a pattern, and why: `best` is proposed, `possible` is offered. */
   readonly suits: (
     pieces: readonly Piece[],
     seams?: readonly Seam[],
   ) => { readonly grade: 'best' | 'possible' | 'no'; readonly why: Message<WhyCode | RefusalCode> };
-  /** Body measurements it is worked out from: they are asked for first. */
+  /** Body measurements it is computed from; they are asked for first. */
   readonly reads?: readonly MeasurementKey[];
   /** The values this body asks for on these pieces; null where nothing is measured that would tell. */
   readonly fits?: (context: Context) => Fit | null;
   /** Offered with an explanation, never recommended: other methods leave it alone. */
   readonly offered?: true;
   readonly plan: (context: Context, values: Values) => Result<Program>;
-  /** What must hold afterwards; a finding is returned for each promise broken. */
+  /** Checks what must hold afterwards; one finding for each broken promise. */
   readonly holds: (before: readonly Piece[], after: readonly Piece[]) => readonly Finding[];
 }
 

@@ -58,14 +58,14 @@ describe('a side seam with a dart in it', () => {
       ['side-add', { by: 20, level: 'underarm' }],
     ]);
     expect(twice.codes).toEqual(['ran', 'ran']);
-    expect(Math.abs(mismatch(twice.drafted.lanes.left.pieces, sideOf(twice.drafted.seams)) ?? 9)).toBeLessThan(0.5);
+    expect(Math.abs(mismatch(twice.drafted.sides.left.pieces, sideOf(twice.drafted.seams)) ?? 9)).toBeLessThan(0.5);
   });
   const sideOf = (seams: readonly { readonly kind: string }[]) => seams.find((s) => s.kind === 'side') as never;
 
   it('keeps its length when only the dart’s tip is moved', () => {
     const { codes, drafted } = carriedOut('causeway-side', [['dart-raise', { dart: 'side', by: 25.4, way: 'retip' }]]);
     expect(codes).toEqual(['ran']);
-    expect(Math.abs(mismatch(drafted.lanes.left.pieces, sideOf(drafted.seams)) ?? 9)).toBeLessThan(0.1);
+    expect(Math.abs(mismatch(drafted.sides.left.pieces, sideOf(drafted.seams)) ?? 9)).toBeLessThan(0.1);
   });
 });
 
@@ -311,12 +311,12 @@ describe('armhole built out', () => {
     const { codes, drafted } = carriedOut('causeway', [['armhole-depth', { by: 0, out: 20 }]]);
     expect(codes).toEqual(['ran']);
     for (const seam of drafted.seams.filter((s) => s.kind === 'side'))
-      expect(Math.abs(mismatch(drafted.lanes.left.pieces, seam) ?? 0)).toBeLessThan(0.1);
+      expect(Math.abs(mismatch(drafted.sides.left.pieces, seam) ?? 0)).toBeLessThan(0.1);
   });
 });
 
 it('a step that would make a wrong piece leaves the pieces as they were', () => {
   const job = jobOf('causeway', '4', [['dart-rotate', { dart: 'side', to: 'centreFront' }]]);
   const start = setupOf(job);
-  expect(replay(start, job.job.steps).lanes.left.pieces).toBe(start.sewn.pieces);
+  expect(replay(start, job.job.steps).sides.left.pieces).toBe(start.sewn.pieces);
 });

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 
-/** What a value should be, as one says it. */
+/** What a value should be, in words. */
 const KINDS: Readonly<Record<string, string>> = {
   string: 'a text is needed',
   number: 'a number is needed',
@@ -42,11 +42,13 @@ export function sayIssue(issue: z.core.$ZodIssue): string {
 }
 const unit = (origin: string): string => (UNITS[origin] ? ` ${UNITS[origin]}` : '');
 
-/** No object of ours has more entries than this, no list is longer, and no document holds more values. */
+/**
+ * Limits on the entries of one object, the items of one list and the values of one document; ours stay far below them.
+ */
 const MOST_ENTRIES = 4_000;
 const MOST_VALUES = 5_000_000;
 
-/** Whether a value is larger than any document of ours, found before it is looked at piece by piece. */
+/** Whether a value exceeds those limits, checked before it is parsed. */
 export function isTooLarge(value: unknown): boolean {
   const left: unknown[] = [value];
   for (let count = 0; left.length > 0; count++) {

@@ -6,7 +6,7 @@ export interface Clash {
   readonly theirs: unknown;
 }
 
-/** Two changed copies of one document brought together. */
+/** The result of merging two changed copies of one document. */
 export interface Merged<T> {
   readonly merged: T;
   readonly clashes: readonly Clash[];
@@ -27,7 +27,7 @@ export function merge3<T>(base: T, mine: T, theirs: T): Merged<T> {
 
 const same = (a: Json, b: Json): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 const isFields = (v: Json): v is Fields => typeof v === 'object' && v !== null && !Array.isArray(v);
-/** What a thing in a list is known by; null where it has no name of its own. */
+/** The id of a list item; null when it has none. */
 const nameOf = (x: Json): string | null => {
   const name = isFields(x) ? (x['id'] ?? x['job'] ?? x['observation']) : null;
   return typeof name === 'string' ? name : null;
@@ -42,11 +42,11 @@ function merge(base: Json, mine: Json, theirs: Json, path: string, clashes: Clas
   if (isWords(base) && isWords(mine) && isWords(theirs)) return mergeWords(base, mine, theirs);
   if (isList(base) && isList(mine) && isList(theirs)) return mergeLists(base, mine, theirs, path, clashes);
   clashes.push({ path, theirs });
-  // What one took away and the other wrote stays.
+  // An item deleted on one side and edited on the other is kept.
   return mine === undefined ? theirs : mine;
 }
 
-/** Words both have, less what either took away, and what each has added. */
+/** Strings both sides have, minus what either removed, plus what either added. */
 function mergeWords(base: readonly string[], mine: readonly string[], theirs: readonly string[]): readonly string[] {
   const stays = (w: string): boolean => !base.includes(w) || (mine.includes(w) && theirs.includes(w));
   return [...new Set([...mine, ...theirs])].filter(stays);
@@ -71,7 +71,7 @@ function mergeLists(
   const [b, m, t] = [base, mine, theirs].map((list) => new Map(list.map((x) => [nameOf(x) ?? '', x])));
   if (!b || !m || !t) return mine;
   const ids = (list: readonly Fields[]): readonly string[] => list.map((x) => nameOf(x) ?? '');
-  // The order of the one who changed it; what the other has added goes behind what it stood behind there.
+  // The order of the side that changed it; items the other side added follow the item they followed there.
   const moved = !same(
     ids(mine).filter((id) => b.has(id)),
     ids(base).filter((id) => m.has(id)),
@@ -87,7 +87,7 @@ function mergeLists(
     const [was, own, its] = [b.get(id), m.get(id), t.get(id)];
     if (own && its) return [merge(was, own, its, `${path}.${id}`, clashes)];
     const left = own ?? its;
-    // Gone on one side: gone, unless the other had worked on it.
+    // Deleted on one side: deleted, unless the other side edited it.
     if (!was) return [left];
     if (same(was, left)) return [];
     if (own) return [own];

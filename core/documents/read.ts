@@ -23,16 +23,16 @@ export type DocumentError =
 export const DOCUMENT_SCHEMAS = { wearer: wearerSchema, pattern: patternSchema, job: jobSchema } as const;
 const VERSIONS: Readonly<Record<DocumentKind, number>> = { wearer: 1, pattern: PATTERN_VERSION, job: JOB_VERSION };
 
-/** From each older version to the next; every one is tested on a stored document of its time. */
+/** Migrations from each version to the next; each is tested on a stored document of that version. */
 const MIGRATIONS: Readonly<Partial<Record<DocumentKind, Readonly<Record<number, (old: object) => object>>>>> = {
-  // Fittings, versions and labels came; their defaults fill in.
+  // Added fittings, versions and labels; defaults fill them in.
   job: { 1: (old) => ({ ...old, version: 2 }), 2: amountsTyped, 3: patternsOfJob },
   pattern: { 1: neckLooked },
 };
 
 /**
- * Until 2 a step said `own` when its amount was typed, and could keep an amount that no longer counted. Now an amount
- * that stands among the values is typed.
+ * Up to version 2 a step was marked `own` when its amount was typed, and could keep a stale amount. Since 3 an amount
+ * among the values is typed.
  */
 function amountsTyped(old: object): object {
   const step = (s: unknown): unknown => {
@@ -51,14 +51,17 @@ function amountsTyped(old: object): object {
   return { ...steps(old), ...versions, version: 3 };
 }
 
-/** Until 1 a neckline was taken to lie on the neck. Now each pattern tells where the neck of its body lies: it is looked for. */
+/**
+ * Up to version 1 a neckline was assumed to lie on the neck. Since 2 each pattern records where the body's neck lies,
+ * so it is searched for.
+ */
 function neckLooked(old: object): object {
   const now = { ...old, version: 2 };
   const read = patternSchema.safeParse(now);
   return read.success ? withNecksFound(normalisePattern(read.data)) : now;
 }
 
-/** A job may carry its pattern, and its versions theirs. */
+/** A job may contain its pattern, and so may each of its versions. */
 function patternsOfJob(old: object): object {
   return { ...withPatterns(old), version: 4 };
 }
@@ -87,7 +90,7 @@ export const jsonSchema = (kind: DocumentKind): unknown => z.toJSONSchema(DOCUME
 /** JSON text to a value; a position in the text when it is broken. */
 export function parseJson(text: string): Result<unknown, DocumentError> {
   try {
-    // A mark that some editors put first is not part of the document.
+    // Some editors write a byte order mark first; it is not part of the document.
     return ok(JSON.parse(text.replace(/^\uFEFF/, '')) as unknown);
   } catch (error) {
     return refuse('document-not-json', { detail: error instanceof Error ? error.message : '' });
@@ -143,7 +146,7 @@ export function readJob(value: unknown): Result<Job, DocumentError> {
   return readDocument(value !== null && typeof value === 'object' ? withPatterns(value) : value, 'job', jobSchema);
 }
 
-/** A pattern that the kernel can take: validated, outlines clockwise, joins exact. The first problem is named. */
+/** A pattern the kernel can work on: validated, outlines clockwise, joins exact. Refuses with the first problem. */
 export function readPattern(value: unknown): Result<Pattern, DocumentError> {
   const read = readDocument(value, 'pattern', patternSchema);
   if (!read.ok) return read;

@@ -15,18 +15,18 @@ import { fittingSchema, MOST } from './schemaFitting.ts';
 
 export * from './schemaFitting.ts';
 
-/** 2 brought fittings, versions and labels; since 3 an amount among a step's values is typed, and only such. */
+/** Version 2 added fittings, versions and labels; since 3 a step's values hold an amount only when it was typed. */
 export const JOB_VERSION = 4;
-/** Readings are kept as typed: bounds are wide, the fit asks about what is unlikely. */
+/** Readings are kept as typed: bounds are wide, and the fit queries what is unlikely. */
 const reading = z.number().min(-10_000).max(100_000);
 
 export const measurementSetSchema = z.object({
   id,
   date,
   readings: z.partialRecord(measurementKeySchema, z.array(reading).min(1).max(2)),
-  /** A word on one value: how the tape lay, what was worn. */
+  /** A note on one reading: how the tape lay, what was worn. */
   remarks: z.partialRecord(measurementKeySchema, z.string().max(400)).default({}),
-  /** Copied from the set before and not taken again. */
+  /** Copied from the previous set, not measured again. */
   carried: z.array(measurementKeySchema).max(40).default([]),
   notes: z.string().max(2000).default(''),
 });
@@ -55,7 +55,7 @@ export const wearerSchema = z.object({
     .default({}),
   /** Where the difference in height lies, when the wearer knows. */
   heightLies: z.enum(HEIGHT_LIES).default('allOver'),
-  /** What finished jobs have taught, one entry a job. */
+  /** What was learnt from finished jobs, one entry per job. */
   learnt: z.array(lessonSchema).max(200).default([]),
   notes: z.string().max(2000).default(''),
 });
@@ -66,7 +66,7 @@ export const stepSchema = z.object({
   id,
   alteration: id,
   revision: z.number().int().min(1),
-  /** Which sum gives a bust amount; an amount among `values` is typed and goes before it. */
+  /** The method that computes the bust amount; a typed amount in `values` takes precedence. */
   school: z.enum(['auto', 'finished', 'chart', 'cup', 'whole', 'knit']).default('auto'),
   /** Share of the amount a knit takes, chosen by hand; null takes the usual half. */
   knitFactor: z.number().min(0).max(1).nullable().default(null),
@@ -75,7 +75,7 @@ export const stepSchema = z.object({
   on: z.boolean().default(true),
 });
 
-// Strict, so that an inline document with a mistake is never mistaken for a reference to one.
+// Strict, so that a faulty inline document is never taken for a reference.
 const fileRef = z.strictObject({ file: z.string().min(1).max(400) });
 const idRef = z.strictObject({ id });
 const sampleRef = z.strictObject({ sample: id });
@@ -87,7 +87,10 @@ const choices = {
   sizeMethod: z.enum(['highBust', 'fullBust', 'hip']).default('highBust'),
   /** The cup taken of a pattern sold in several; null follows the rule. */
   cup: z.string().max(20).nullable().default(null),
-  /** What hangs from a bodice that stretches, grams, and how much longer 100 g make it, mm; null where nothing does. */
+  /**
+   * The weight of the skirt hanging from a stretch bodice, grams, and how much 100 g lengthen it, mm; null when none
+   * hangs.
+   */
   hanging: z
     .object({ grams: z.number().min(0).max(20_000), stretch: z.number().min(0).max(200) })
     .nullable()
@@ -138,7 +141,7 @@ export const jobSchema = z.object({
   /** A word on the label of a piece, by piece id. */
   labels: z.record(keySchema, z.string().max(200)).default({}),
   again: againSchema.nullable().default(null),
-  /** Taken off the rail, kept in the drawer. */
+  /** Archived: hidden from the rail but kept. */
   archived: z.boolean().default(false),
   fabric: z.string().max(400).default(''),
   notes: z.string().max(4000).default(''),

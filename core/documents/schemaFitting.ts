@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { SYMPTOM_IDS, TISSUE_CHECK_IDS, VIEWS } from '../fitting/fit/index.ts';
 import { daySchema as date, idSchema as id, pointSchema } from '../pattern/index.ts';
 
-/** What was done to the plan about something seen. Amounts in mm; null where the step counts none. */
+/** What was changed in the plan because of an observation. Amounts in mm; null for a step without an amount. */
 export const answerSchema = z.object({
   did: z.enum(['add', 'edit', 'undo']),
   cause: id,
@@ -13,21 +13,21 @@ export const answerSchema = z.object({
   date,
 });
 
-/** Something seen at a fitting: what, where, on which side, and how much was pinned. */
+/** An observation at a fitting: what, where, on which side, and how much was pinned. */
 export const observationSchema = z.object({
   id,
   sign: z.enum(SYMPTOM_IDS),
   view: z.enum(VIEWS),
-  /** On the figure, 200 × 420, as one looks at it. */
+  /** Position on the figure, 200 × 420, as seen by the viewer. */
   at: pointSchema,
   side: z.enum(['both', 'left', 'right']).default('both'),
-  /** As the sign counts it, mm; null where nothing was pinned. */
+  /** Signed as the symptom counts it, mm; null when nothing was pinned. */
   pinned: z.number().min(0).max(400).nullable().default(null),
   note: z.string().max(1000).default(''),
   answers: z.array(answerSchema).max(12).default([]),
 });
 
-/** As many as a document takes: no more may be added. */
+/** The most a document may hold. */
 export const MOST = { fittings: 60, versions: 60, observations: 80, photos: 40 } as const;
 
 export const RESULTS = ['gone', 'less', 'same', 'more'] as const;
@@ -48,10 +48,10 @@ export const fittingSchema = z.object({
   kind: z.enum(FITTING_KINDS).default('toile'),
   /** The version of the plan it was sewn or pinned from. */
   version: id.nullable().default(null),
-  /** Of the tissue-fit: what has been looked at. */
+  /** For a tissue-fit: the checks already made. */
   checks: z.partialRecord(z.enum(TISSUE_CHECK_IDS), z.enum(['lines-up', 'differs', 'skipped'])).default({}),
   observations: z.array(observationSchema).max(MOST.observations).default([]),
-  /** What became of what an earlier fitting showed. */
+  /** What became of the observations of earlier fittings. */
   followed: z
     .array(z.object({ observation: id, result: z.enum(RESULTS) }))
     .max(200)

@@ -1,7 +1,7 @@
 import { DAMPING, TOL } from '../units/index.ts';
 import { solvePositive } from './linear.ts';
 
-/** A quantity to find, and how far it may go. */
+/** The bounds of one unknown. */
 export interface Bound {
   readonly min: number;
   readonly max: number;
@@ -9,12 +9,12 @@ export interface Bound {
 
 export interface LeastSquares {
   readonly x: readonly number[];
-  /** What is left of each equation there. */
+  /** The residual of each equation at `x`. */
   readonly r: readonly number[];
-  /** How each equation answers to each quantity there. */
+  /** The Jacobian at `x`: rows are equations, columns are unknowns. */
   readonly jacobian: readonly (readonly number[])[];
   readonly evaluations: number;
-  /** The last steps tried led where nothing can be computed: it would go on, and cannot. */
+  /** The last steps tried led to places where `f` is null: a better place may exist but cannot be reached. */
   readonly blocked: boolean;
 }
 
@@ -22,11 +22,11 @@ interface Options {
   readonly bounds: readonly Bound[];
   /** Step for the differences the slopes are taken from. */
   readonly h: number;
-  /** Done when every equation is met this nearly, or nothing moves further than this. */
+  /** Stops when every residual is below `close`, or no unknown moves by more than `still`. */
   readonly close: number;
   readonly still: number;
   readonly rounds: number;
-  /** Slopes near enough to begin with, where they are cheaper than differences; they are kept up and mended. */
+  /** An approximate Jacobian to start from, where one is cheaper than differences. */
   readonly about?: () => readonly (readonly number[])[] | null;
 }
 
@@ -74,7 +74,7 @@ export function leastSquares(
   let blocked = false;
   for (let round = 0; round < rounds && Math.max(0, ...r.map(Math.abs)) > close; round++) {
     const gradient = x.map((_, j) => r.reduce((n, v, i) => n + v * (jacobian[i]?.[j] ?? 0), 0));
-    // What stands at its limit and wants beyond it is left out of this step.
+    // Unknowns at a bound whose gradient points beyond it are held fixed for this step.
     const free = x
       .map((_, j) => j)
       .filter((j) => {
@@ -100,7 +100,7 @@ export function leastSquares(
     });
     const went = next.map((v, j) => v - (x[j] ?? 0));
     const length = went.reduce((n, v) => n + v * v, 0);
-    // Where not everything can be had, the best is reached when the slopes promise next to nothing more.
+    // With no exact solution, stop once the model predicts almost no further improvement.
     const promised = cost(r) - cost(r.map((v, i) => v + went.reduce((n, w, j) => n + (jacobian[i]?.[j] ?? 0) * w, 0)));
     if (promised < TOL.worth * cost(r)) break;
     if (Math.sqrt(length) < still) {

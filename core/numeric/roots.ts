@@ -14,7 +14,8 @@ export function bernsteinRoots(coefficients: readonly number[], zero = TOL.root)
 }
 
 function search(c: readonly number[], lo: number, hi: number, zero: number, depth: number, out: number[]): void {
-  // Within the noise throughout: a touching root; going on would only find it again in every smaller part.
+  // All coefficients are within rounding noise: a double root. Subdividing further would only find it again in every
+  // part.
   if (c.every((v) => Math.abs(v) < zero)) {
     out.push((lo + hi) / 2);
     return;

@@ -14,7 +14,7 @@ import type { Dart, Edge, EdgeRole, LevelName, Piece } from './types.ts';
 
 export const edgeOf = (piece: Piece, id: string): Edge | undefined => piece.edges.find((e) => e.id === id);
 
-/** The edge, where the document has been validated; throws naming what was expected. */
+/** The edge with this id; throws when it is missing, which a validated document rules out. */
 export function requireEdge(piece: Piece, id: string): Edge {
   const edge = edgeOf(piece, id);
   if (!edge)
@@ -49,7 +49,7 @@ export const outlineSpans = (piece: Piece): readonly Span[] => piece.edges.flatM
 export const pieceArea = (piece: Piece): number => signedArea(outlineSpans(piece));
 export const isInside = (piece: Piece, p: Point): boolean => insidePolygon(p, flatten(outlineOf(piece), 0.5));
 
-/** A dart seen as its three points: `start` and `end` are the leg ends in outline order. */
+/** A dart's three points: `start` and `end` are the leg ends in outline order. */
 export interface DartShape {
   readonly start: Point;
   readonly end: Point;

@@ -20,13 +20,13 @@ import { centreEdgeOf, levelOf, outlineOf, uprightAt } from './access.ts';
 import { LEVELS } from './schema.ts';
 import type { Beyond, Edge, Piece } from './types.ts';
 
-/** A level so near to the centre tells how the paper there has moved, mm. */
+/** A level mark this close to the centre shows how the paper there has moved, mm. */
 const NEAR_CENTRE = 60;
 
 const cutOut = new WeakMap<Piece, Piece>();
 /**
  * A piece as it is cut: what lies beyond its centre is part of the outline, in place of the centre edge. Notches on the
- * centre are inside the paper then and are left out. A piece with nothing beyond its centre is itself.
+ * centre are inside the paper then and are left out. A piece with nothing beyond its centre is returned as it is.
  */
 export function asCut(piece: Piece): Piece {
   const { beyond, ...rest } = piece;
@@ -52,7 +52,7 @@ export function mapBeyond(beyond: Beyond, to: (p: Point) => Point, turned: boole
   };
 }
 
-/** The same for what a piece may carry. */
+/** The same for the optional extension and facing of a piece. */
 export const mappedBeyond = (piece: Piece, to: (p: Point) => Point, turned: boolean): { readonly beyond?: Beyond } =>
   piece.beyond ? { beyond: mapBeyond(piece.beyond, to, turned) } : {};
 
@@ -68,7 +68,7 @@ export function carryBeyond(before: Piece, after: Piece): Result<Piece, BeyondEr
   if (!beyond) return ok(after);
   const [was, now] = [centreEdgeOf(before), centreEdgeOf(after)];
   if (!now) {
-    // What was divided off at the side has no centre.
+    // A side panel has no centre.
     const { beyond: _none, ...rest } = after;
     return ok(rest);
   }
@@ -78,7 +78,7 @@ export function carryBeyond(before: Piece, after: Piece): Result<Piece, BeyondEr
   const first = beyond.edges.length - 1;
   const edges = beyond.edges.map((e, i): Edge => {
     const path = mapPath(e.path, to);
-    // The ends are the centre's own, to the last digit.
+    // The end points are the centre's own, bit for bit.
     return {
       ...e,
       path: withEnds(path, i === 0 ? now.path.start : path.start, i === first ? endOf(now.path) : endOf(path)),
@@ -113,7 +113,7 @@ function carrier(before: Piece, was: Edge, after: Piece, now: Edge): (p: Point) 
     return a && b && inside ? [[a, b] as const] : [];
   });
   const all = [...ends, ...levels].sort(([p], [q]) => p.y - q.y);
-  // Levels that changed places tell nothing of the centre.
+  // Levels that swapped places say nothing about the centre.
   const known = all.every(([, q], i) => i === 0 || q.y >= (all[i - 1]?.[1].y ?? q.y))
     ? all
     : [...ends].sort(([p], [q]) => p.y - q.y);
@@ -124,7 +124,7 @@ function carrier(before: Piece, was: Edge, after: Piece, now: Edge): (p: Point) 
     if (!a || !b || b.y === a.y) return (a ?? b)?.by ?? 0;
     return a.by + ((b.by - a.by) * (y - a.y)) / (b.y - a.y);
   };
-  // A level mark stands a little inside: across, only the ends of the centre tell.
+  // A level mark lies slightly inside the piece, so sideways only the ends of the centre count.
   const across = (y: number): number => {
     const [a, b] = [...ends].sort(([p], [q]) => p.y - q.y) as [(typeof ends)[number], (typeof ends)[number]];
     const t = high === low ? 0 : Math.min(1, Math.max(0, (y - low) / (high - low)));

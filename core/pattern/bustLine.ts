@@ -6,10 +6,10 @@ import type { BustStretch, Edge, Piece } from './types.ts';
 
 const FRONTS: readonly Piece['part'][] = ['front', 'sideFront'];
 const BODICE: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack'];
-/** Beyond every piece, and how far below the underarm the side seam is sure to be there, mm. */
+/** A coordinate beyond every piece, and how far below the underarm there is certain to be side seam, mm. */
 const FAR = 20_000;
 const BESIDE = 1;
-/** How far a seam drawn again may lie from where the tape ended, mm. */
+/** How far a redrawn seam may lie from where the bust line ended, mm. */
 const REACH = 120;
 
 const laid = new WeakMap<Piece, readonly BustStretch[]>();
@@ -103,14 +103,14 @@ export function layBustLine(before: Piece, after: Piece): Piece {
   return line.length > 0 ? { ...after, bustLine: line } : after;
 }
 
-/** Three points of a dart: what lies within is folded away. */
+/** A dart as a triangle: what lies inside is folded away. */
 type Wedge = readonly [Point, Point, Point];
 const inWedge = (p: Point, [a, b, c]: Wedge): boolean => {
   const sides = [cross(sub(b, a), sub(p, a)), cross(sub(c, b), sub(p, b)), cross(sub(a, c), sub(p, c))];
   return sides.every((s) => s > 0) || sides.every((s) => s < 0);
 };
 
-/** The share of a straight line that lies on cloth one sees when the darts are sewn. */
+/** The share of a straight line that is visible cloth once the darts are sewn. */
 function seen(from: Point, to: Point, wedges: readonly Wedge[]): number {
   const way = sub(to, from);
   const places = new Set([0, 1]);

@@ -19,11 +19,11 @@ import { slashAt } from '../operations/slash.ts';
 import { settlePieces, stateFor, type PieceState, type TableState } from '../operations/state.ts';
 import { asksNothing, readValues } from './values.ts';
 
-/** What any alteration may be refused with, besides its own refusals: the guard has the last word. */
+/** Refusals any alteration may give besides its own: the guard inspects every result. */
 export const GUARD_REFUSALS = ['step-makes-fault', 'piece-is-whole', 'beyond-centre-changed'] as const;
 
 export interface RunOptions {
-  /** Skips reports, for a search that evaluates the pieces many times. */
+  /** Skips reports, for searches that run the plan many times. */
   readonly brief?: boolean;
   /** How closely the pieces are inspected before they are handed back; `complete` unless said. */
   readonly care?: Care;
@@ -108,7 +108,7 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
     for (const p of table.pieces.values()) p.moves = null;
     for (const step of program.instructions) {
       const state = stateFor(table, step.piece ?? program.piece);
-      // A slash goes on at later stages than the one it begins at.
+      // A slash continues in later stages.
       const said = step.op === 'slash' ? step.messages[stage] : step.stage === stage ? step.message : undefined;
       const done =
         step.op === 'slash'
@@ -123,7 +123,7 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
   if (!settled.ok) return settled;
   const pieces = placed(context.pieces, table);
   const touched = [...table.pieces.values()];
-  // A box that slides adds on one side what it doubles on the other: that is no lap.
+  // A sliding box opens on one side as much as it overlaps on the other: not a lap.
   const paper = touched.flatMap((p) => (p.slashed ? p.gaps.filter((g) => !g.fold) : []));
   const doubled = paper.reduce((sum, g) => sum + Math.max(0, -g.area), 0);
   const laps = doubled > 1.5 * paper.reduce((sum, g) => sum + Math.max(0, g.area), 0);

@@ -4,7 +4,7 @@ import { nth } from '../../units/index.ts';
 
 const known = new WeakMap<readonly Piece[], WeakMap<readonly Seam[], ReturnType<typeof canonical>>>();
 
-/** Worked out once for every list of pieces: a plan's steps look at the same ones again and again. */
+/** Cached per list of pieces: the steps of a plan share them. */
 function plainOf(pieces: readonly Piece[], seams: readonly Seam[]): ReturnType<typeof canonical> {
   const bySeams = known.get(pieces) ?? new WeakMap<readonly Seam[], ReturnType<typeof canonical>>();
   known.set(pieces, bySeams);
@@ -18,12 +18,12 @@ export function plainContext(context: Context): Context {
   const now = plainOf(context.pieces, context.seams);
   const then = plainOf(context.original, context.originalSeams);
   if (now.pieces === context.pieces && then.pieces === context.original) return context;
-  // One piece, one plain piece: that it is untouched is seen by it being the same object.
+  // Always the same plain piece for a piece, so that untouched pieces can be told by identity.
   const original = then.pieces.map((p, i) => {
     const at = context.pieces.indexOf(nth(context.original, i));
     return at >= 0 ? nth(now.pieces, at) : p;
   });
-  // Not spread: the flat measurements are worked out when asked for.
+  // Copied with its getters, not spread: flat measurements stay lazy.
   return Object.assign(Object.create(Object.getPrototypeOf(context)) as object, definedOn(context), {
     pieces: now.pieces,
     seams: now.seams,
@@ -32,7 +32,7 @@ export function plainContext(context: Context): Context {
   }) as Context;
 }
 
-/** The properties of an object, getters among them left as getters would be: read only when asked for. */
+/** The properties of an object with getters kept as getters. */
 function definedOn(context: Context): Context {
   return Object.defineProperties({}, Object.getOwnPropertyDescriptors(context)) as Context;
 }

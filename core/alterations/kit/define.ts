@@ -83,7 +83,7 @@ export const held =
         : [];
     });
 
-/** A difference worked out the way one writes it: what is wanted less what the pattern has, and each piece's share. */
+/** A difference written as a sum: what is wanted, less what the pattern has, and each piece's share. */
 export function difference(
   key: MeasurementKey,
   body: number,
@@ -100,5 +100,5 @@ export function difference(
   return { values: values(by, by * share), sum };
 }
 
-/** An amount is set to a tenth of a millimetre: no paper is cut finer. */
+/** Amounts are rounded to a tenth of a millimetre: paper is not cut finer. */
 export const tenth = (v: number): number => Math.round(v * 10) / 10;

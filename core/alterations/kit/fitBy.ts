@@ -9,7 +9,7 @@ export function drafted(context: Context, key: MeasurementKey): number | null {
   return context.untold?.includes(key) ? null : (flatOf(context, key)?.value ?? null);
 }
 
-/** Ease at waist and hip where neither design nor wearer says, whole body, mm. */
+/** Default ease at waist and hip, whole body, mm. */
 export const USUAL_EASE = { waist: 30, hip: 50 } as const;
 
 /** The ease this wearer wants there, else the usual. */

@@ -2,12 +2,12 @@ import type { Job, Wearer } from '../schema.ts';
 import { writeDocument } from '../read.ts';
 import type { Kept } from './types.ts';
 
-/** What taking in one document would do here. */
+/** What importing one document would do here. */
 export interface ImportItem {
   readonly kind: 'wearer' | 'pattern' | 'job';
   readonly id: string;
   readonly name: string;
-  /** `same` stands here already, letter for letter; `differs` would be replaced. */
+  /** `same` is already here, byte for byte; `differs` would be replaced. */
   readonly what: 'new' | 'same' | 'differs';
 }
 
@@ -40,7 +40,7 @@ export function planImport(here: Documents, there: Documents): readonly ImportIt
   ];
 }
 
-/** Everything that belongs to one job: for a friend, or to keep apart. Null where its wearer is not here. */
+/** Everything that belongs to one job, to give to a friend or to keep. Null when its wearer is missing. */
 export function keptOfJob(all: Kept, id: string): Kept | null {
   const job = all.jobs.find((j) => j.id === id);
   if (!job) return null;

@@ -8,7 +8,7 @@ import { HOSTILE, beginsAsDocument, bundleOfJob } from './single.ts';
 import { LIMITS, type Bundle, type BundleError, type Kept, type PhotoFile } from './types.ts';
 
 const VERSION = 1;
-/** The only names a bundle of ours has: nothing that leads out of it, nothing hidden. */
+/** The only file names a bundle may have: no path leads out of it, nothing is hidden. */
 const PATH = /^(manifest\.json|photos\.json|(wearers|patterns|jobs)\/\d{5}\.json|photos\/\d{5}\.(jpg|png|webp))$/;
 
 const manifestSchema = z.object({
@@ -43,8 +43,8 @@ const stop = (code: BundleError, data: Refusal['data'] = {}): never => {
 };
 
 /**
- * Reads a bundle. Sizes are judged before anything is unpacked, names against the few that there are, every file against
- * its checksum, every document by its own reader. Refused whole or read whole. A single job written as text is read as a
+ * Reads a bundle. Sizes are checked before anything is unpacked, names against the list above, every file against its
+ * checksum, every document by its own reader. Refused whole or read whole. A single job written as text is read as a
  * bundle of one.
  */
 export function readBundle(bytes: Uint8Array): Result<Bundle, BundleError> {
@@ -92,7 +92,7 @@ function read(bytes: Uint8Array): Bundle {
   return { kind: manifest.kind, made: manifest.made, kept };
 }
 
-/** Unpacks at most what the limits allow; what a file claims to hold is what is set aside for it. */
+/** Unpacks no more than the limits allow; the size a file claims is the size counted. */
 function unpack(bytes: Uint8Array): Files {
   let count = 0;
   let total = 0;
@@ -143,7 +143,7 @@ function jsonOf(files: Files, path: string): unknown {
   }
 }
 
-/** The first bytes of the pictures a browser draws. */
+/** The first bytes of the picture formats browsers can show. */
 const MAGIC: Readonly<Record<PhotoFile['type'], readonly (number | null)[]>> = {
   'image/jpeg': [0xff, 0xd8, 0xff],
   'image/png': [0x89, 0x50, 0x4e, 0x47],

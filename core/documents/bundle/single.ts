@@ -3,13 +3,13 @@ import { ok, refuse, type Result } from '../../units/index.ts';
 import { textOf } from '../../in/text.ts';
 import { LIMITS, type Bundle, type BundleError } from './types.ts';
 
-/** Names that would reach into every object there is. */
+/** Keys that would change the prototype of every object. */
 export const HOSTILE = new Set(['__proto__', 'constructor', 'prototype']);
 
-/** Where a single job is named in what is refused. */
+/** The name a single job goes by in a refusal. */
 const HERE = 'the job';
 
-/** Whether bytes begin as a document does that was written as text: past a mark and blanks, with a brace. */
+/** Whether bytes look like a JSON document: a brace after an optional byte order mark and whitespace. */
 export const beginsAsDocument = (bytes: Uint8Array): boolean => textOf(bytes.slice(0, 64)).trimStart().startsWith('{');
 
 /**
@@ -38,7 +38,7 @@ export function bundleOfJob(bytes: Uint8Array): Result<Bundle, BundleError> {
   });
 }
 
-/** The first forbidden name anywhere in a text that is known to be JSON; null where there is none. */
+/** The first forbidden key anywhere in valid JSON text, or null. */
 function hostileIn(text: string): string | null {
   let found: string | null = null;
   JSON.parse(text, (key, value: unknown) => {

@@ -23,7 +23,7 @@ export interface Sewn {
 /** Where the pattern's figure comes from. `chart` compares body with body: no ease is added to either. */
 export type FlatSource = 'pieces' | 'typed' | 'printed' | 'chart';
 
-/** What one edge, piece or seam takes of a difference. */
+/** The share of a difference that one edge, piece or seam takes. */
 export interface Share {
   /** The difference is divided by this. */
   readonly parts: number;
@@ -133,11 +133,14 @@ export interface Compared {
 
 const valueOf = (on: Sewn, key: MeasurementKey): number | null => flatOf(on, key)?.value ?? null;
 
-/** The ease a loose design leaves a body, where that is enough; null where it is not, or the design is not loose there. */
+/**
+ * The ease a loose design leaves this body, when that is enough; null when it is not, or when the design is not loose
+ * there.
+ */
 const roomLeft = (ease: EaseAt, body: number, pattern: number): number | null =>
   ease.loose && body + ease.wearing <= pattern ? pattern - body : null;
 
-/** What a step changed on a draft like the paper is near to what was typed for it, as a share. */
+/** How closely a change on the stand-in draft must match the typed amount to count as the same, as a share. */
 const NEAR = 0.15;
 /**
  * With paper only, what a step changes is what was typed for it; the draft like it tells the way it goes, and the amount

@@ -44,7 +44,7 @@ export type BodyProblemCode =
   | 'value-moved'
   | 'value-carried';
 
-/** Something about the measurements: `stop` cannot be computed with, `ask` goes on with a question. */
+/** A problem with the measurements: `stop` prevents computing, `ask` is a question that does not. */
 export interface BodyProblem {
   readonly code: BodyProblemCode;
   readonly grade: 'stop' | 'ask';
@@ -64,7 +64,7 @@ export function checkBody(body: Body, set?: MeasurementSet): readonly BodyProble
     const readings = set?.readings[key];
     const [first, second] = readings ?? [];
     const least = Math.min(value, ...(readings ?? []));
-    // Their mean may look like a body while neither of them is one.
+    // The mean may look plausible when neither reading is.
     if (!(least > 0)) out.push({ code: 'measure-not-positive', grade: 'stop', key, data: { value: least } });
     else if (
       first !== undefined &&
@@ -104,7 +104,7 @@ export function checkBody(body: Body, set?: MeasurementSet): readonly BodyProble
   return out;
 }
 
-/** A set older than this is asked about, days; a value that moved further than this between two sets too, mm. */
+/** Limits beyond which a question is asked: the age of a set, days, and a change between two sets, mm. */
 const OLD = 183;
 const MOVED = 20;
 

@@ -15,7 +15,7 @@ export type ChartProblemCode =
   | 'chart-impossible'
   | 'chart-empty';
 
-/** Something about a size chart, at a named cell. What was typed is never thrown away for it. */
+/** A problem in a size chart, at a named cell. The typed value is kept all the same. */
 export interface ChartProblem {
   readonly code: ChartProblemCode;
   readonly data: Readonly<Record<string, string | number>>;

@@ -1,6 +1,6 @@
 import type { MeasurementKey } from '../../pattern/index.ts';
 
-/** What hangs from a bodice that stretches, as weighed and as tried out on the toile. */
+/** The weight hanging from a stretch bodice, and how it stretched on the toile. */
 export interface Hanging {
   /** What hangs from the waist: the skirt, grams. */
   readonly grams: number;
@@ -8,7 +8,7 @@ export interface Hanging {
   readonly stretch: number;
 }
 
-/** The weight one tries it out with, grams: about one newton. */
+/** The weight used for the trial, grams: about one newton. */
 export const TRIED_WITH = 100;
 
 /** How far the waist will be pulled down, mm: the weight times the stretch per weight, as knits give evenly while little is asked of them. */

@@ -23,8 +23,8 @@ export const LIES = ['across', 'down', 'slanting'] as const;
 export type Lie = (typeof LIES)[number];
 
 /**
- * One thing a fitting may show. `counts` says what a pinned amount is: `out` what was pinned out, `in` what is missing,
- * `shift` how far something should lie elsewhere; null where nothing is pinned.
+ * A symptom a fitting may show. `counts` says what a pinned amount means: `out` what was pinned out, `in` what is
+ * missing, `shift` how far something should lie elsewhere; null where nothing is pinned.
  */
 export interface Symptom {
   readonly id: SymptomId;
@@ -81,7 +81,7 @@ const s = (
   y: number,
 ): Symptom => ({ id, zone, view, kind, lie, counts, at: { x, y } });
 
-/** Everything a fitting may show, from the neck down. */
+/** All symptoms, from the neck down. */
 export const SYMPTOMS: readonly Symptom[] = [
   s('neck-gapes', ['neck', 'front', 'gape', null], 'out', 112, 86),
   s('neck-tight', ['neck', 'front', 'tight', null], 'in', 100, 80),
@@ -122,9 +122,9 @@ export const symptomOf = (id: SymptomId): Symptom => {
   if (!found) throw new Error(`signOf: expected one of the signs, got "${id}"`);
   return found;
 };
-/** Signs seen in a view, those of the place pointed at first. */
+/** Symptoms visible in a view, those nearest the point first. */
 export const symptomsNear = (view: View, at: Point): readonly Symptom[] =>
   SYMPTOMS.filter((x) => x.view === view).sort((a, b) => apart(a.at, at) - apart(b.at, at));
-/** The wearer's two sides look alike: the nearer of a sign's two places counts. */
+/** Both sides of the wearer count: the nearer of a symptom's two places is used. */
 const apart = (place: Point, at: Point): number =>
   Math.min(Math.hypot(place.x - at.x, place.y - at.y), Math.hypot(200 - place.x - at.x, place.y - at.y));

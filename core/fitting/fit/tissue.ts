@@ -17,7 +17,7 @@ export const TISSUE_CHECK_IDS = [
 ] as const;
 export type TissueCheckId = (typeof TISSUE_CHECK_IDS)[number];
 
-/** One look in the mirror with the pinned paper on; `signs` are what one may see when it does not line up. */
+/** One check in the mirror with the pinned paper on; `signs` are the symptoms seen when it does not line up. */
 export interface TissueCheck {
   readonly id: TissueCheckId;
   readonly signs: readonly SymptomId[];

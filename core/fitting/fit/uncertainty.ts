@@ -3,12 +3,12 @@ import type { MeasurementSet } from './body.ts';
 import { newestFirst } from './body.ts';
 import { MEASUREMENT_CATALOGUE } from './catalogue.ts';
 
-/** What lies below these nobody can tell with a tape, mm. */
+/** Differences smaller than these are beyond what a tape can show, mm. */
 const PAPER = 1;
 /** Half a notch of ease: lengths are read closer than girths, which breathe. */
 const LENGTH = 3;
 const GIRTH = 5;
-/** A knit gives way: so much more for cloth that stretches to twice its width. */
+/** Added for a knit that stretches to twice its width; less in proportion. */
 const GIVES = 20;
 
 export type Uncertainty = Readonly<Record<MeasurementKey, number>>;

@@ -8,7 +8,7 @@ import type { Refusal } from '../../units/index.ts';
 import { recommendationsOf, fitsOn, offersOf, type Recommendation } from './recommendations.ts';
 import { setupOf, type Setup, type ResolvedJob } from './setup.ts';
 import { followers, type Follower } from './followers.ts';
-import { checkLanes, cutPieces, halvesApart, type BothSides, type SideCheck } from './sides.ts';
+import { checkSides, cutPieces, halvesApart, type BothSides, type SideCheck } from './sides.ts';
 import { meetingsOf, type Meeting } from './order.ts';
 import type { StandIn } from './paper.ts';
 import { amountsOn, replay, type DraftCache, type Replayed } from './replay.ts';
@@ -31,30 +31,30 @@ export interface Draft extends Pick<Setup, 'body' | 'bodyProblems' | 'sizeChoice
   /** What is cut: where a step was for one side only, opened out or one for each side. */
   readonly pieces: readonly Piece[];
   /** The two sides of the body; one and the same while no step was for one side. */
-  readonly lanes: BothSides;
+  readonly sides: BothSides;
   /** The seams, naming the edges as the steps left them. */
   readonly seams: readonly Seam[];
   readonly check: CheckReport;
   /** The same side by side, where the sides differ. */
   readonly checks: readonly SideCheck[];
   /**
-   * What makes pieces unfit to be cut: faults of the pieces themselves, and sewn edges that do not match. Nothing of
-   * them is printed or written until they are mended, or the user says so.
+   * What makes pieces unfit to cut: their own faults, and sewn edges that do not match. Such pieces are not printed or
+   * exported until fixed, unless the user insists.
    */
   readonly faults: readonly Finding[];
   /** Seams that differ in the draft as it came. */
   readonly drafted: readonly Finding[];
-  /** Pieces that have to follow, and what would make them. */
+  /** Pieces that have to follow, and the steps that would make them. */
   readonly followers: readonly Follower[];
   /** Steps that change the same seam. */
   readonly meetings: readonly Meeting[];
-  /** What the measurements still ask for. */
+  /** Alterations the measurements still call for. */
   readonly asks: readonly Recommendation[];
-  /** What another school would do besides. */
+  /** What another method would add. */
   readonly offers: readonly Recommendation[];
   /** Body against pattern, measurement by measurement, and what is left on the altered pieces. */
   readonly worksheet: readonly Row[];
-  /** What finished jobs of this wearer had done. */
+  /** Alterations usual in this wearer's finished jobs. */
   readonly usual: readonly Habit[];
   readonly refusal: Refusal | null;
 }
@@ -63,17 +63,17 @@ export interface Draft extends Pick<Setup, 'body' | 'bodyProblems' | 'sizeChoice
 export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'complete'): Draft {
   const start = setupOf(resolved);
   const { job, body, bodyProblems, size, amounts, original, contextOf, standIn, sewn } = start;
-  const { steps, lanes } = replay(start, job.steps, cache, { care });
-  const checks = checkLanes(lanes, original, sewn.seams);
-  const pieces = cutPieces(lanes);
+  const { steps, sides } = replay(start, job.steps, cache, { care });
+  const checks = checkSides(sides, original, sewn.seams);
+  const pieces = cutPieces(sides);
   const unfit = standIn
     ? []
-    : [...pieces.flatMap((p) => inspectPiece(p, care)), ...inspectSeams(lanes.left.pieces, lanes.left.seams)];
+    : [...pieces.flatMap((p) => inspectPiece(p, care)), ...inspectSeams(sides.left.pieces, sides.left.seams)];
   const drafted = standIn || inspectSeams(original, sewn.seams).length > 0 ? [] : seamsAsDrafted(original, sewn.seams);
-  const findings = [...unfit, ...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(lanes), ...drafted];
+  const findings = [...unfit, ...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(sides), ...drafted];
   const left = checks[0]?.report;
   const planned = job.steps.map((x) => x.alteration);
-  const fitOfLeft = fitsOn(contextOf(lanes.left));
+  const fitOfLeft = fitsOn(contextOf(sides.left));
   return {
     body,
     bodyProblems,
@@ -89,31 +89,31 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
     original,
     steps,
     pieces,
-    lanes,
-    seams: lanes.left.seams,
+    sides,
+    seams: sides.left.seams,
     checks,
     check: { walks: left?.walks ?? [], findings },
     drafted,
     faults: standIn ? [] : [...unfit, ...findings.filter((f) => SEWN.includes(f.code) && f.grade === 'fault')],
-    followers: followers(findings, lanes.left.pieces),
+    followers: followers(findings, sides.left.pieces),
     meetings: meetingsOf(steps),
     asks:
       original.length === 0
         ? []
         : recommendationsOf(
-            lanes.left,
+            sides.left,
             {
               contextOf,
-              amountsOn: (lane) => (bodyProblems.some((p) => p.grade === 'stop') ? null : amountsOn(lane, start)),
+              amountsOn: (side) => (bodyProblems.some((p) => p.grade === 'stop') ? null : amountsOn(side, start)),
               planned,
               order: job.order ?? 'topDown',
               uncertainty: start.uncertainty,
             },
             care === 'quick',
           ),
-    offers: original.length === 0 ? [] : offersOf(contextOf(lanes.left), planned, start.uncertainty),
-    usual: habitsFor(resolved.wearer.learnt ?? [], body, lanes.left, fitOfLeft, planned),
-    worksheet: worksheetOf(start, { lanes, steps }),
+    offers: original.length === 0 ? [] : offersOf(contextOf(sides.left), planned, start.uncertainty),
+    usual: habitsFor(resolved.wearer.learnt ?? [], body, sides.left, fitOfLeft, planned),
+    worksheet: worksheetOf(start, { sides, steps }),
     refusal: start.refusal,
   };
 }
@@ -164,7 +164,7 @@ function apartOf({ original, body }: Setup): number {
 /** The worksheet of a job with its pieces as they are by then. */
 export const worksheetOf = (
   start: Setup,
-  { lanes, steps }: Replayed,
+  { sides, steps }: Replayed,
   only?: readonly MeasurementKey[],
 ): readonly Row[] =>
   start.size === null
@@ -177,11 +177,11 @@ export const worksheetOf = (
           pattern: start.pattern,
           size: start.size,
           before: start.sewn,
-          after: lanes.left,
+          after: sides.left,
           told: start.told,
           ...(start.told ? { asked: askedBy(steps) } : {}),
           placed: placedBy(steps, start.body),
-          fallen: fallenOf(start, lanes),
+          fallen: fallenOf(start, sides),
           apart: apartOf(start),
         },
         only,

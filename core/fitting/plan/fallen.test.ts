@@ -30,7 +30,7 @@ describe('a bust point that falls with its paper', () => {
     const back = drawn('causeway', [step('full-bust-side-dart'), step('dart-raise')]);
     expect(Math.abs(height(back)?.fallen ?? NaN)).toBeLessThan(0.1);
     expect(back.offers).toEqual([]);
-    const at = (d: ReturnType<typeof drawn>) => bustPointOf(d.lanes.left.pieces.find((p) => p.part === 'front')!)!.y;
+    const at = (d: ReturnType<typeof drawn>) => bustPointOf(d.sides.left.pieces.find((p) => p.part === 'front')!)!.y;
     const fell = drawn('causeway', [step('full-bust-side-dart')]);
     expect(at(fell) - at(back)).toBeCloseTo(height(fell)?.fallen ?? 0, 1);
     // The box slides along the slant of the side: 20 mm up, 2.1 in on each half, and told as left.

@@ -5,12 +5,12 @@ import { kinOf, type FitsOf } from './recommendations.ts';
 import type { SidePieces } from './sides.ts';
 import type { DraftStep } from './step.ts';
 
-/** A body that moved further than this since is a reason to look again, mm. */
+/** A measurement that changed by more than this since is a reason to check again, mm. */
 const MOVED = 20;
 
-/** What a wearer's finished jobs had done, proposed for the pattern in hand. */
+/** An alteration usual in the wearer's finished jobs, proposed for this pattern. */
 export interface Habit {
-  /** As it is done on these pieces; null where they do not allow it. */
+  /** The alteration that suits these pieces; null when none does. */
   readonly alteration: string | null;
   /** As it was done last. */
   readonly done: string;
@@ -20,7 +20,7 @@ export interface Habit {
   readonly side: Step['side'];
   /** By how much it was done, where it has an amount, mm. */
   readonly by: number | null;
-  /** What goes into the step: nothing where the amount is worked out anew for this pattern. */
+  /** Values for the step; empty when the amount is computed anew for this pattern. */
   readonly values: Step['values'];
   /** The sum for this pattern, where one can be made. */
   readonly fit: Fit | null;
@@ -67,7 +67,7 @@ export function lessonOf(
 export function habitsFor(
   learnt: readonly Lesson[],
   body: Body,
-  lane: SidePieces,
+  side: SidePieces,
   fitOf: FitsOf,
   planned: readonly string[],
 ): readonly Habit[] {
@@ -84,9 +84,9 @@ export function habitsFor(
       }
       const by = step.values['total'] ?? step.values['by'];
       const bust = key === 'bust';
-      const suits = (id: string): boolean => alterationById(id)?.suits(lane.pieces, lane.seams).grade !== 'no';
+      const suits = (id: string): boolean => alterationById(id)?.suits(side.pieces, side.seams).grade !== 'no';
       const able = bust
-        ? propose(lane.pieces, 'bust')
+        ? propose(side.pieces, 'bust')
             .filter((p) => p.grade !== 'no')
             .map((p) => p.id)
         : [step.alteration, ...kin].filter((id) => alterationById(id) && suits(id));

@@ -115,7 +115,7 @@ describe('one side only', () => {
   const left = step('a', 'shoulder-slash', { side: 'left', values: { by: -10 } });
   it('parts the two sides: the fold opened out to a whole, the rest cut once for each', () => {
     const d = draft(job([left]));
-    expect(alike(d.lanes)).toBe(false);
+    expect(alike(d.sides)).toBe(false);
     expect(d.pieces.map((p) => p.name).slice(0, 4)).toEqual([
       'Bodice front, whole',
       'Bodice back, left',
@@ -134,8 +134,8 @@ describe('one side only', () => {
   });
   it('lets later steps go on for both, each side from where it is', () => {
     const d = draft(job([left, step('b', 'shoulder-slash', { values: { by: 4 } })]));
-    expect(shoulder(pieceOf(d.lanes.left.pieces, 'front'))).toBeCloseTo(116, 6);
-    expect(shoulder(pieceOf(d.lanes.right.pieces, 'front'))).toBeCloseTo(126, 6);
+    expect(shoulder(pieceOf(d.sides.left.pieces, 'front'))).toBeCloseTo(116, 6);
+    expect(shoulder(pieceOf(d.sides.right.pieces, 'front'))).toBeCloseTo(126, 6);
     expect(d.steps[1]?.other?.ok).toBe(true);
   });
   it('says where the halves no longer meet', () => {
@@ -146,8 +146,8 @@ describe('one side only', () => {
     const d = draft(job([full]));
     const found = d.check.findings.find((f) => f.code === 'halves-differ');
     const drop =
-      pathLength(requireEdge(pieceOf(d.lanes.right.pieces, 'front'), 'centreFront').path) -
-      pathLength(requireEdge(pieceOf(d.lanes.left.pieces, 'front'), 'centreFront').path);
+      pathLength(requireEdge(pieceOf(d.sides.right.pieces, 'front'), 'centreFront').path) -
+      pathLength(requireEdge(pieceOf(d.sides.left.pieces, 'front'), 'centreFront').path);
     expect(found?.data['by']).toBeCloseTo(drop, 3);
     expect(draft(job([left])).check.findings.map((f) => f.code)).not.toContain('halves-differ');
   });
@@ -241,6 +241,6 @@ describe('a step for both sides that one side cannot take', () => {
     expect(d.steps[0]?.outcome.ok).toBe(true);
     expect(d.steps[1]?.other?.ok).toBe(false);
     expect(d.steps[1]?.outcome).toEqual(d.steps[1]?.other);
-    expect(pieceOf(d.lanes.left.pieces, 'front')).toBe(pieceOf(d.original, 'front'));
+    expect(pieceOf(d.sides.left.pieces, 'front')).toBe(pieceOf(d.original, 'front'));
   });
 });

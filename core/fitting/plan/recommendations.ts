@@ -19,14 +19,14 @@ export interface Recommendation {
   readonly fit: Fit;
 }
 
-/** One question is asked once: the first of each group that suits the pieces. */
+/** Of each group of alternatives only the first that suits the pieces is recommended. */
 const SAME: readonly (readonly string[])[] = [
   ['shoulder-slash', 'shoulder-slide', 'shoulder-redraw'],
   ['swayback-waist-seam', 'swayback-fold', 'swayback-lower'],
   ['grade-between-sizes', 'grade-by-chart', 'hip-slash'],
 ];
 
-/** More than a tape may be wrong by: within that nothing is asked. */
+/** Beyond the precision of a tape; within it nothing is recommended. */
 function isWorthAsking({ values, sum }: Fit, uncertainty: Uncertainty): boolean {
   const amounts = Object.entries(values).filter((v): v is [string, number] => typeof v[1] === 'number');
   if (amounts.length === 0) return true;
@@ -61,10 +61,10 @@ const isBust = (id: string): boolean => CATALOGUE.find((d) => d.id === id)?.fami
  * The bust as one of the things that are asked for: by the way that suits the pieces best, and the amount that body and
  * pieces come to. Null where it may be left alone, or nothing can be worked out.
  */
-function bustAsk(lane: SidePieces, amounts: Amounts | null): Recommendation | null {
+function bustAsk(side: SidePieces, amounts: Amounts | null): Recommendation | null {
   const chosen = amounts?.chosen;
   if (!amounts || !chosen || amounts.verdict === 'none') return null;
-  const way = propose(lane.pieces, 'bust', lane.seams).find((p) => p.grade !== 'no');
+  const way = propose(side.pieces, 'bust', side.seams).find((p) => p.grade !== 'no');
   const definition = CATALOGUE.find((d) => d.id === way?.id);
   if (!definition) return null;
   const term = (code: string): number => chosen.terms.find((t) => t.code === code)?.value ?? 0;
@@ -110,7 +110,8 @@ function asksOn(
     return d ? rankOf(phaseOf(d), order) : 0;
   };
   const sorted = out.sort((a, b) => rank(a) - rank(b));
-  // A difference is asked for once, by what comes first; what that leaves of it is asked when it is planned.
+  // Each difference is recommended once, by the first alteration that reads it; any remainder follows when that is
+  // planned.
   const key = (a: Recommendation): unknown => a.fit.sum.data['key'];
   return sorted.filter((a, i) => key(a) === undefined || sorted.findIndex((b) => key(b) === key(a)) === i);
 }
@@ -130,9 +131,9 @@ export function offersOf(
 
 /** What the measurements ask for is worked out against. */
 export interface Recommendations {
-  readonly contextOf: (lane: SidePieces) => Context;
+  readonly contextOf: (side: SidePieces) => Context;
   /** The bust amounts on pieces as far as they have come. */
-  readonly amountsOn: (lane: SidePieces) => Amounts | null;
+  readonly amountsOn: (side: SidePieces) => Amounts | null;
   /** The alterations the plan has already. */
   readonly planned: readonly string[];
   readonly order: WorkOrder;
@@ -144,15 +145,15 @@ export interface Recommendations {
  * would leave them, so that what one of them settles is not proposed again. `haste` looks at the pieces once only.
  */
 export function recommendationsOf(
-  lane: SidePieces,
+  side: SidePieces,
   { contextOf, amountsOn, planned, order, uncertainty }: Recommendations,
   haste = false,
 ): readonly Recommendation[] {
   const on = (now: SidePieces, known: readonly string[]): readonly Recommendation[] =>
     asksOn(fitsOn(contextOf(now)), bustAsk(now, amountsOn(now)), known, order, uncertainty);
-  if (haste) return on(lane, planned);
+  if (haste) return on(side, planned);
   const out: Recommendation[] = [];
-  let now = lane;
+  let now = side;
   while (out.length < CATALOGUE.length) {
     const next = on(now, [...planned, ...out.map((a) => a.alteration)])[0];
     const definition = next && CATALOGUE.find((d) => d.id === next.alteration);

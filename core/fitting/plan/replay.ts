@@ -36,13 +36,15 @@ export const emptyCache = (): DraftCache => ({ steps: [] });
 
 export interface Replayed {
   readonly steps: readonly DraftStep[];
-  readonly lanes: BothSides;
+  readonly sides: BothSides;
 }
 
 export interface ReplayOptions {
   /** For the pieces alone. */
   readonly brief?: boolean;
-  /** How closely every piece is inspected; what was only looked at in haste is looked at again when asked for more. */
+  /**
+   * How thoroughly pieces are inspected; a result inspected quickly is inspected again when `complete` is asked for.
+   */
   readonly care?: Care;
 }
 
@@ -60,7 +62,7 @@ export function replay(
   const quick = carryOut(start, plan, cache, { brief, care: 'quick' });
   if (care === 'quick') return quick;
   const came = start.original.flatMap((p) => inspectPiece(p));
-  const left = cutPieces(quick.lanes).flatMap((p) => inspectPiece(p));
+  const left = cutPieces(quick.sides).flatMap((p) => inspectPiece(p));
   return newFaults(came, left).length === 0 ? quick : carryOut(start, plan, cache, { brief, care });
 }
 
@@ -71,25 +73,25 @@ function carryOut(
   { brief, care }: Required<ReplayOptions>,
 ): Replayed {
   const { body, size, amounts, ease, told, sewn } = start;
-  let lanes: BothSides = oneLane(sewn);
+  let sides: BothSides = sameOnBoth(sewn);
   const steps: DraftStep[] = [];
   const key = JSON.stringify([body, size, amounts?.chosen, ease, told]);
   for (const [i, step] of plan.entries()) {
     const own = JSON.stringify(step) + key;
     const kept = cache?.steps[i];
-    const { left, right } = lanes;
+    const { left, right } = sides;
     const same = kept?.left === left.pieces && kept.right === right.pieces && kept.key === own;
     const reuse = same && (kept.care === 'complete' || care === 'quick') ? kept : null;
-    const next = reuse ?? cutAlike(lanes, doStep(step, start, lanes, { brief, care }), care);
+    const next = reuse ?? cutAlike(sides, doStep(step, start, sides, { brief, care }), care);
     if (cache && !reuse) cache.steps[i] = { left: left.pieces, right: right.pieces, key: own, care, ...next };
     steps.push(next.done);
-    lanes = next.after;
+    sides = next.after;
   }
-  return { steps, lanes };
+  return { steps, sides };
 }
 
 /**
- * The lanes after a step. Where the sides differ, what is cut is opened out or cut once for each side: that is
+ * The sides after a step. Where the sides differ, what is cut is opened out or cut once for each side: that is
  * inspected too, and a step that would make it unfit to be cut is refused like any other.
  */
 function cutAlike(
@@ -97,9 +99,9 @@ function cutAlike(
   done: DraftStep,
   care: Care,
 ): { readonly done: DraftStep; readonly after: BothSides } {
-  const after = lanesAfter(before, done);
+  const after = sidesAfter(before, done);
   if (alike(after) || after === before) return { done, after };
-  const faults = (lanes: BothSides) => cutPieces(lanes).flatMap((p) => inspectPiece(p, care));
+  const faults = (sides: BothSides) => cutPieces(sides).flatMap((p) => inspectPiece(p, care));
   const now = faults(after);
   const [fault] = now.length > 0 ? newFaults(faults(before), now) : [];
   if (!fault) return { done, after };
@@ -107,44 +109,44 @@ function cutAlike(
   return { done: { ...done, outcome, other: done.other && outcome }, after: before };
 }
 
-const oneLane = (lane: SidePieces): BothSides => ({ left: lane, right: lane });
+const sameOnBoth = (side: SidePieces): BothSides => ({ left: side, right: side });
 
 /** One step on the side it is for, and on both where they already differ. */
-function doStep(step: Step, start: Setup, lanes: BothSides, how: RunOptions): DraftStep {
+function doStep(step: Step, start: Setup, sides: BothSides, how: RunOptions): DraftStep {
   const { contextOf, bodyProblems: problems } = start;
-  const lane = step.side === 'right' ? lanes.right : lanes.left;
-  const context = contextOf(lane);
+  const side = step.side === 'right' ? sides.right : sides.left;
+  const context = contextOf(side);
   const fit = fitOf(step, context);
-  const amounts = isByBust(alterationById(step.alteration)) ? amountsOn(lane, start) : null;
+  const amounts = isByBust(alterationById(step.alteration)) ? amountsOn(side, start) : null;
   const values = valuesOf(step, amounts, fit);
   const other =
-    step.side === 'both' && !alike(lanes) ? runStep(step, values, contextOf(lanes.right), problems, how) : null;
+    step.side === 'both' && !alike(sides) ? runStep(step, values, contextOf(sides.right), problems, how) : null;
   const own = runStep(step, values, context, problems, how);
   // A step for both sides is done on both or on neither: a refusal on the right is reported like any other.
   const outcome = own.ok && other && !other.ok ? other : own;
-  return { step, values, amounts, fit, before: lane.pieces, outcome, other };
+  return { step, values, amounts, fit, before: side.pieces, outcome, other };
 }
 
 /** The bust amounts on the pieces as earlier steps have left them: what those gave is not given again. */
-export function amountsOn(lane: SidePieces, { sewn, amounts, amountsAfter }: Setup): Amounts | null {
-  if (lane.pieces === sewn.pieces) return amounts;
-  const [was, now] = [flatOf(sewn, 'fullBust'), flatOf(lane, 'fullBust')];
+export function amountsOn(side: SidePieces, { sewn, amounts, amountsAfter }: Setup): Amounts | null {
+  if (side.pieces === sewn.pieces) return amounts;
+  const [was, now] = [flatOf(sewn, 'fullBust'), flatOf(side, 'fullBust')];
   const grown = was && now ? now.value - was.value : 0;
   return Math.abs(grown) < TOL.legs ? amounts : amountsAfter(grown);
 }
 
-/** The lanes after a step: a step for one side parts them. */
-function lanesAfter(lanes: BothSides, { step, outcome, other }: DraftStep): BothSides {
-  if (!step.on || !outcome.ok) return lanes;
+/** The sides after a step: a step for one side parts them. */
+function sidesAfter(sides: BothSides, { step, outcome, other }: DraftStep): BothSides {
+  if (!step.on || !outcome.ok) return sides;
   const { pieces, seams } = outcome.value;
-  const lane = { pieces, seams };
-  if (step.side === 'left') return { ...lanes, left: lane };
-  if (step.side === 'right') return { ...lanes, right: lane };
-  if (alike(lanes)) return oneLane(lane);
-  return { left: lane, right: other?.ok ? { pieces: other.value.pieces, seams: other.value.seams } : lanes.right };
+  const side = { pieces, seams };
+  if (step.side === 'left') return { ...sides, left: side };
+  if (step.side === 'right') return { ...sides, right: side };
+  if (alike(sides)) return sameOnBoth(side);
+  return { left: side, right: other?.ok ? { pieces: other.value.pieces, seams: other.value.seams } : sides.right };
 }
 
-/** What this body asks of a step that is not the bust, on the pieces as they are by then; null where it was set by hand. */
+/** What this body needs of a step other than the bust, on the pieces as they are by then; null when nothing tells. */
 function fitOf(step: Step, context: Context): Fit | null {
   const definition = alterationById(step.alteration);
   return definition?.fits && context.pieces.length > 0 ? definition.fits(context) : null;
@@ -170,7 +172,7 @@ function runStep(
   return runAlteration(definition, context, values, how);
 }
 
-/** The values a step runs with: its own, over what body and pieces suggest. */
+/** The values a step runs with: those set by hand, over the computed ones. */
 export function valuesOf(step: Step, amounts: Amounts | null, fit: Fit | null = null): Values {
   const definition = alterationById(step.alteration);
   if (!definition) return step.values;
@@ -189,7 +191,7 @@ function totalOf(step: Step, amounts: Amounts | null): number | null {
   return chosen.total * (asked === null ? 1 : asked / chosen.factor);
 }
 
-/** A body far from the pattern never asks for more than the alteration can do; the slip shows what is left. */
+/** Clamped to what the alteration can do; the slip shows what is left. */
 function inRange(definition: AlterationDefinition, fit: Fit | null): Values {
   if (!fit) return {};
   return Object.fromEntries(

@@ -63,7 +63,7 @@ export interface Setup {
   readonly told: ToldFlat | null;
   readonly original: readonly Piece[];
   readonly sewn: SidePieces;
-  readonly contextOf: (lane: SidePieces) => Context;
+  readonly contextOf: (side: SidePieces) => Context;
   readonly refusal: Refusal | null;
 }
 
@@ -97,8 +97,8 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
   const enough = enoughOf(eases);
   const uncertainty = uncertaintyOf(wearer.sets, pattern);
   const told = standIn && size !== null ? toldFlat(pattern, size, ease) : null;
-  const contextOf = (lane: SidePieces): Context => ({
-    ...lane,
+  const contextOf = (side: SidePieces): Context => ({
+    ...side,
     original,
     originalSeams: sewn.seams,
     wearer: body,
@@ -116,7 +116,7 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
     ...(told
       ? {
           get flat() {
-            return toldNow(told, sewn, lane);
+            return toldNow(told, sewn, side);
           },
         }
       : {}),

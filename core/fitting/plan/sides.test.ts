@@ -42,8 +42,8 @@ describe('steps for one side, over sizes and sides', () => {
           const both = plan(size, [step('a', id, values, 'both')]);
           const one = plan(size, [step('a', id, values, side)]);
           const other = side === 'left' ? 'right' : 'left';
-          expect(one.lanes[side].pieces).toEqual(both.lanes.left.pieces);
-          expect(one.lanes[other].pieces).toBe(one.original);
+          expect(one.sides[side].pieces).toEqual(both.sides.left.pieces);
+          expect(one.sides[other].pieces).toBe(one.original);
         },
       ),
       { numRuns: 40, seed: 71 },
@@ -67,13 +67,13 @@ describe('steps for one side, over sizes and sides', () => {
           for (const id of ['front', 'skirtFront']) {
             if (!d.pieces.some((p) => p.id === `${id} whole`)) continue;
             expect(areaOf(d.pieces, `${id} whole`)).toBeCloseTo(
-              areaOf(d.lanes.left.pieces, id) + areaOf(d.lanes.right.pieces, id),
+              areaOf(d.sides.left.pieces, id) + areaOf(d.sides.right.pieces, id),
               2,
             );
           }
           for (const id of ['back', 'skirtBack'])
             if (d.pieces.some((p) => p.id === `${id} right`))
-              expect(areaOf(d.pieces, `${id} right`)).toBeCloseTo(areaOf(d.lanes.right.pieces, id), 6);
+              expect(areaOf(d.pieces, `${id} right`)).toBeCloseTo(areaOf(d.sides.right.pieces, id), 6);
           const parted = steps.some((s) => s.side !== 'both');
           expect(d.checks).toHaveLength(parted ? 2 : 1);
         },

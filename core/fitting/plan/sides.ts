@@ -12,19 +12,19 @@ export type Side = 'left' | 'right';
 /** What the id of a cut piece ends on, where the sides differ. */
 export const CUT_AS = { whole: ' whole', left: ' left', right: ' right' } as const;
 export const SIDES = ['left', 'right'] as const;
-/** One lane while both sides of the body are alike; two once a step was for one side only. */
+/** One side while both sides of the body are alike; two once a step was for one side only. */
 export type BothSides = { readonly left: SidePieces; readonly right: SidePieces };
-export const alike = (lanes: BothSides): boolean => lanes.left.pieces === lanes.right.pieces;
+export const alike = (sides: BothSides): boolean => sides.left.pieces === sides.right.pieces;
 
 /**
  * What is cut when the sides differ: a piece on the fold opened out to a whole, any other one for each side; what
  * is alike on both sides stays as it was. The drawn half is the wearer's left.
  */
-export function cutPieces(lanes: BothSides): readonly Piece[] {
-  const known = cut.get(lanes);
+export function cutPieces(sides: BothSides): readonly Piece[] {
+  const known = cut.get(sides);
   if (known) return known;
-  const made = cutFrom(lanes);
-  cut.set(lanes, made);
+  const made = cutFrom(sides);
+  cut.set(sides, made);
   return made;
 }
 const cut = new WeakMap<BothSides, readonly Piece[]>();
@@ -58,16 +58,16 @@ export interface SideCheck {
   readonly report: CheckReport;
 }
 
-export function checkLanes(
-  lanes: BothSides,
+export function checkSides(
+  sides: BothSides,
   original: readonly Piece[],
   originalSeams: readonly Seam[],
 ): readonly SideCheck[] {
-  const check = (lane: SidePieces): CheckReport => checkPieces(lane.pieces, lane.seams, original, originalSeams);
-  if (alike(lanes)) return [{ side: 'both', report: check(lanes.left) }];
+  const check = (side: SidePieces): CheckReport => checkPieces(side.pieces, side.seams, original, originalSeams);
+  if (alike(sides)) return [{ side: 'both', report: check(sides.left) }];
   return [
-    { side: 'left', report: check(lanes.left) },
-    { side: 'right', report: check(lanes.right) },
+    { side: 'left', report: check(sides.left) },
+    { side: 'right', report: check(sides.right) },
   ];
 }
 

@@ -7,7 +7,7 @@ import type { Result } from '../../units/index.ts';
 /** One step of the plan, carried out. */
 export interface DraftStep {
   readonly step: Step;
-  /** What it runs with: what is worked out, and over it what is set by hand. */
+  /** The values it runs with: computed ones, overridden by those set by hand. */
   readonly values: Values;
   /** Every way of computing a bust amount, on the pieces the step began with; null for other steps. */
   readonly amounts: Amounts | null;

@@ -105,7 +105,7 @@ describe('a bust smaller than the dart can give up', () => {
         const d = draftOf(id, steps);
         expect(d.steps.map((s) => (s.outcome.ok ? 'ok' : s.outcome.error.code))).toEqual(steps.map(() => 'ok'));
         const was = flatOf({ pieces: d.original, seams: samplePattern(id, ['4']).seams }, 'fullBust')!.value;
-        return flatOf(d.lanes.left, 'fullBust')!.value - was;
+        return flatOf(d.sides.left, 'fullBust')!.value - was;
       };
       const by = (code: string) => ways.find((w) => w.code === code)!.steps;
       expect(grown(by('restSide')!)).toBeGreaterThan(-46);
@@ -121,7 +121,7 @@ describe('a bust smaller than the dart can give up', () => {
     const d = draftOf('causeway', steps);
     expect(d.steps.map((s) => (s.outcome.ok ? 'ok' : s.outcome.error.code))).toEqual(['ok', 'ok', 'ok']);
     const bustOf = (pieces: Draft['original']) => flatOf({ pieces, seams: d.seams }, 'fullBust')!.value;
-    expect(Math.abs(bustOf(d.lanes.left.pieces) - bustOf(d.original) + 32)).toBeLessThan(4);
+    expect(Math.abs(bustOf(d.sides.left.pieces) - bustOf(d.original) + 32)).toBeLessThan(4);
     expect(d.check.findings.filter((f) => f.grade === 'fault')).toEqual([]);
   });
 

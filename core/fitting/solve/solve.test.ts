@@ -57,9 +57,9 @@ const planWith = (values: readonly Step['values'][]): Step[] =>
 /** A body for which exactly these amounts are right: what the altered pieces measure, less the ease. */
 function bodyFor(values: readonly Step['values'][]): Partial<Record<MeasurementKey, number>> {
   const start = setupOf(jobOf([], { fullBust: 920 }));
-  const { lanes, steps } = replay(start, planWith(values));
+  const { sides, steps } = replay(start, planWith(values));
   expect(steps.flatMap((s) => (s.outcome.ok ? [] : [[s.step.alteration, s.values, s.outcome.error.code]]))).toEqual([]);
-  return Object.fromEntries(ROWS.map((key) => [key, (flatOf(lanes.left, key)?.value ?? 0) - (start.ease[key] ?? 0)]));
+  return Object.fromEntries(ROWS.map((key) => [key, (flatOf(sides.left, key)?.value ?? 0) - (start.ease[key] ?? 0)]));
 }
 
 describe('the amounts of a plan, found together', () => {

@@ -126,7 +126,7 @@ function lessOf(there: DraftStep, remedy: Remedy, seen: readonly Observation[]):
 }
 
 function added(remedy: StepRemedy, told: ReturnType<typeof pinnedFor>, side: Step['side'], draft: Draft): Change {
-  const { pieces, seams } = draft.lanes[side === 'right' ? 'right' : 'left'];
+  const { pieces, seams } = draft.sides[side === 'right' ? 'right' : 'left'];
   const bust = remedy.alterations.includes('bust');
   const able = bust
     ? propose(pieces, 'bust').flatMap((p) => (p.grade === 'no' ? [] : [p.id]))

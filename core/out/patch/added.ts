@@ -88,18 +88,18 @@ const flipped = (region: Region, to: (p: Point) => Point): Region => region.map(
  * Paper to tape in or on, by the id of the cut piece: where the altered piece lies within its seam lines and the
  * tissue, cut and moved through every step, does not. Slits and redrawn edges alike. Empty for untouched pieces.
  */
-export function addedPaper(draft: Pick<Draft, 'original' | 'steps' | 'pieces' | 'lanes'>): ReadonlyMap<string, Region> {
+export function addedPaper(draft: Pick<Draft, 'original' | 'steps' | 'pieces' | 'sides'>): ReadonlyMap<string, Region> {
   const start: Tissue = new Map(draft.original.map((p) => [p.id, regionOf(paperOutline(p), FLAT)]));
   const end = (side: Side): Tissue =>
     draft.steps.reduce<Tissue>((tissue, step) => {
       const run = runOn(step, side);
       return run ? afterRun(tissue, run) : tissue;
     }, start);
-  const lying = { left: end('left'), right: alike(draft.lanes) ? new Map() : end('right') };
+  const lying = { left: end('left'), right: alike(draft.sides) ? new Map() : end('right') };
   const out = new Map<string, Region>();
   for (const piece of draft.pieces) {
     if (draft.original.includes(piece)) continue;
-    const tissue = tissueOf(piece, draft.lanes, lying);
+    const tissue = tissueOf(piece, draft.sides, lying);
     if (!tissue) continue;
     const bare = without(regionOf(paperOutline(piece), FLAT), tissue);
     const added = grow(grow(bare, -SLIVER / 2), SLIVER / 2);
@@ -110,7 +110,7 @@ export function addedPaper(draft: Pick<Draft, 'original' | 'steps' | 'pieces' | 
 
 function tissueOf(
   piece: Piece,
-  lanes: Draft['lanes'],
+  sides: Draft['sides'],
   lying: { readonly left: Tissue; readonly right: Tissue },
 ): Region | undefined {
   const plain = (end: string): string | null => (piece.id.endsWith(end) ? piece.id.slice(0, -end.length) : null);
@@ -124,8 +124,8 @@ function tissueOf(
     return flipped(lying.right.get(right) ?? [], ({ x, y }) => ({ x: 2 * axis - x, y }));
   }
   const whole = plain(CUT_AS.whole);
-  const l = lanes.left.pieces.find((p) => p.id === whole);
-  const r = lanes.right.pieces.find((p) => p.id === whole);
+  const l = sides.left.pieces.find((p) => p.id === whole);
+  const r = sides.right.pieces.find((p) => p.id === whole);
   if (whole === null || !l?.fold || !r?.fold) return undefined;
   const sum = requireEdge(l, l.fold).path.start.x + requireEdge(r, r.fold).path.start.x;
   return unite(

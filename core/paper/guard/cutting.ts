@@ -15,15 +15,17 @@ import { ringFrom, toChord, type Ring } from './ring.ts';
 
 type Say = (code: FaultCode, data?: Fault['data'], at?: Fault['at']) => void;
 
-/** Chords of the cutting line, mm, and the longest stretch of it that is looked at by one point. */
+/** Flatness of the cutting line's chords, and the spacing of the points checked along it, mm. */
 const CHORD = 0.25;
 const STRIDE = 12;
-/** How much nearer a step between two allowances may come, mm. */
+/**
+ * How much closer to the seam line the cutting line may come where the allowance steps from one width to another, mm.
+ */
 const STEP = 1;
 
 /**
- * The cutting line is looked at from outside its own making: it must be simple, lie outside the seam line, and at
- * every place be as far from it as the allowance of the seam it lies beside; at a corner between two allowances no
+ * Checks the cutting line without relying on the code that drew it: it must be simple, lie outside the seam line, and
+ * at every place be as far from it as the allowance of the seam it lies beside; at a corner between two allowances no
  * nearer than the smaller and no farther than its mitre reaches.
  */
 export function cuttingFaults(piece: Piece, say: Say): void {
@@ -51,7 +53,7 @@ function* samples(points: readonly Point[]): Generator<Point> {
   }
 }
 
-/** By how much a place on the cutting line misses its allowance, mm; nothing where it is right. */
+/** By how much a point on the cutting line misses its allowance, mm; 0 where it is right. */
 function offBy(p: Point, seam: Ring, allowances: readonly number[], largest: number): number {
   const { points } = seam;
   const near = nearestChord(p, points);
@@ -71,7 +73,7 @@ function offBy(p: Point, seam: Ring, allowances: readonly number[], largest: num
   return liesOnAnother(p, seam, allowances) ? 0 : near.distance - most;
 }
 
-/** The chord of a ring nearest to a place. Gone through for every place of a cutting line: it makes nothing new. */
+/** The chord of a ring nearest to a point. Called for every point of a cutting line, so it allocates nothing. */
 function nearestChord(p: Point, points: readonly Point[]) {
   let best = Infinity;
   let chord = 0;

@@ -7,7 +7,7 @@ import { cyclic } from '../../units/index.ts';
 
 type Say = (code: FaultCode, data?: Fault['data'], at?: Fault['at']) => void;
 
-/** A leg is looked at from this far inside its end: at the end itself it touches the seam, mm. */
+/** Legs are checked from this far inside their ends, mm: at the end itself a leg touches the seam. */
 const INSIDE = 0.3;
 
 interface Legs {

@@ -20,8 +20,8 @@ export const FAULT_CODES = [
 export type FaultCode = (typeof FAULT_CODES)[number];
 
 /**
- * Something that must not be cut: what is wrong, on which piece, where. It has the shape of a finding, so that
- * everything that shows findings shows faults.
+ * Something that makes a piece unfit to cut: what, on which piece, where. Shaped like a finding, so every view of
+ * findings shows faults too.
  */
 export interface Fault {
   readonly code: FaultCode;
@@ -32,5 +32,5 @@ export interface Fault {
   readonly data: Readonly<Record<string, string | number>>;
 }
 
-/** How closely a piece is looked at: `quick` while something is dragged, `complete` before anything is kept. */
+/** How thoroughly a piece is checked: `quick` during a drag, `complete` before anything is saved. */
 export type Care = 'quick' | 'complete';

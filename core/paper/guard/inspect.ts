@@ -8,8 +8,8 @@ import { edgeFaults, LEAST_AREA, notchFaults, outlineFaults } from './structure.
 const looked = { quick: new WeakMap<Piece, readonly Fault[]>(), complete: new WeakMap<Piece, readonly Fault[]>() };
 
 /**
- * Everything that makes a piece unfit to be cut. An empty list means it may be printed. `quick` leaves out the
- * cutting line, which is looked at before anything is kept. A piece never changes, so each is inspected once.
+ * Everything that makes a piece unfit to be cut. An empty list means it may be printed. `quick` leaves out the cutting
+ * line. Pieces are immutable, so each is inspected once and the result kept.
  */
 export function inspectPiece(piece: Piece, care: Care = 'complete'): readonly Fault[] {
   const known = looked.complete.get(piece) ?? (care === 'quick' ? looked.quick.get(piece) : undefined);
@@ -27,7 +27,7 @@ function inspect(drawn: Piece, care: Care): readonly Fault[] {
   };
   edgeFaults(piece, say);
   notchFaults(piece, say);
-  // What follows walks the outline: it must be one line first.
+  // The checks below walk the outline, so it must be one closed line first.
   if (out.some((f) => f.code !== 'notch-off-edge')) return out;
   outlineFaults(piece, say);
   dartFaults(piece, say);
@@ -35,7 +35,7 @@ function inspect(drawn: Piece, care: Care): readonly Fault[] {
   try {
     cuttingFaults(piece, say);
   } catch {
-    // A seam line so odd that none can be drawn beside it has no cutting line.
+    // Some seam lines are too irregular to offset: they have no cutting line.
     say('cutting-line-crosses');
   }
   return out;
@@ -61,7 +61,7 @@ export function inspectSeams(pieces: readonly Piece[], seams: readonly Seam[]): 
   );
 }
 
-/** What is wrong now and was not before: a step answers for its own faults only. */
+/** The faults that were not there before: a step is blamed only for its own. */
 export function newFaults(before: readonly Fault[], after: readonly Fault[]): readonly Fault[] {
   const known = new Set(before.map((f) => `${f.piece} ${f.code}`));
   return after.filter((f) => !known.has(`${f.piece} ${f.code}`));

@@ -34,7 +34,7 @@ export function ringFrom(paths: readonly Path[], chord = CHORD): Ring {
   return { points, edge, box: boundsOf(points) };
 }
 
-/** Whether the outline as a whole crosses itself is asked of the curves' chords. */
+/** Self-crossing is tested on chords of the curves. */
 export const outlineRing = (piece: Piece): readonly Point[] => flatten(outlineOf(piece), CHORD);
 
 /** Distance from a point to the chord from `a` to `b`, and how far along it the nearest place lies (0..1). */

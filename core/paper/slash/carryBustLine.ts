@@ -13,7 +13,7 @@ import {
 import type { BustStretch } from '../../pattern/index.ts';
 import { TOL, nth, cyclic } from '../../units/index.ts';
 
-/** Part of the paper at rest, and where it goes. */
+/** A panel before the motion, and its motion. */
 interface Panel {
   readonly outline: Path;
   readonly motion: Rigid;
@@ -33,8 +33,8 @@ function crossings(from: Point, to: Point, ring: readonly Point[]): readonly num
 }
 
 /**
- * The tape around the bust cut where the paper is cut, each stretch carried by the panel it lies on. What opens
- * between two stretches is not part of the line: it is measured there.
+ * The bust line, cut where the paper is cut; each part moves with its panel. The gap that opens between two parts
+ * counts towards the measured length but is not part of the line.
  */
 export function carryBustLine(line: readonly BustStretch[], panels: readonly Panel[]): readonly BustStretch[] {
   const rings = panels.map((p) => flatten(p.outline, TOL.meets));

@@ -38,7 +38,7 @@ export function cutPiece(piece: Piece, spec: Pick<SlashSpec, 'cuts' | 'panels'>)
   });
 }
 
-/** The faces on both sides of every mark: one and the same but for a mark that lies on a cut. */
+/** The faces on both sides of every mark; the same face twice unless the mark lies on a cut. */
 function facesOfMarks(
   piece: Piece,
   graph: SlashGraph,

@@ -19,7 +19,7 @@ export interface Gap {
   readonly outline: Path;
   /** mm², positive for paper to add, negative for paper that doubles. */
   readonly area: number;
-  /** A dart's wedge folded away, or what is left of it: no paper is added or doubled there. */
+  /** True for a dart's folded wedge: no paper is added or overlapped there. */
   readonly fold?: boolean;
 }
 
@@ -64,7 +64,7 @@ export function gapsOf(
     const closing = closings.get(node);
     push(null, closing ? [closing, polyline([endOf(closing), ...ring])] : [polyline([...ring, nth(ring, 0)])]);
   });
-  // A folded wedge goes; what is left of it lies between its legs as its neighbours carry them.
+  // A folded wedge disappears; its remaining gap lies between its legs as the neighbouring panels move them.
   for (const f of folds) {
     const face = nth(graph.faces, f).map((i) => nth(graph.halfEdges, i));
     const was = joinPaths(face.map((h) => h.path));

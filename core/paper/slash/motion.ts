@@ -11,8 +11,8 @@ import {
 } from '../../geometry/index.ts';
 
 /**
- * What a panel does, said the way one says it at the table, so that the same words give every moment of
- * the movement. `carry` goes with a point of another panel, so panels that share it never tear apart.
+ * A panel's motion as it is described at the table. Motions are parametric: they can be evaluated at any progress from
+ * 0 to 1. `carry` follows a point of another panel, so panels that share the point stay attached.
  */
 export type Motion =
   | { readonly kind: 'rest' }
@@ -30,7 +30,7 @@ export interface PanelSpec {
   readonly seed: Point;
   readonly motion: Motion;
   readonly stage: SlashStage;
-  /** What the panel does later on, from where it lies by then. */
+  /** A second motion in a later stage, starting from where the first one ended. */
   readonly after?: { readonly motion: Motion; readonly stage: SlashStage };
   /** Paper folded out of sight (a dart's wedge): its edge becomes a straight line between its neighbours. */
   readonly fold?: boolean;
@@ -41,7 +41,7 @@ export type Progress = Readonly<Record<SlashStage, number>>;
 export const NOT_YET: Progress = { open: 0, level: 0, close: 0 };
 export const DONE: Progress = { open: 1, level: 1, close: 1 };
 
-/** The rigid motion of one panel at a moment. Throws on a panel that is not there or carries itself. */
+/** The rigid motion of one panel at a given progress. Throws on an unknown panel and on a cycle of `carry`. */
 export function motionOf(panels: readonly PanelSpec[], id: string, at: Progress, depth = 0): Rigid {
   const panel = panels.find((p) => p.id === id);
   if (!panel || depth > panels.length) throw new Error(`slash: expected a panel "${id}" that does not carry itself`);
@@ -62,11 +62,12 @@ export function motionOf(panels: readonly PanelSpec[], id: string, at: Progress,
       case 'carry': {
         const leader = panels.find((p) => p.id === m.panel);
         if (!leader) throw new Error(`slash: expected a panel "${m.panel}" to go with`);
-        // What the leader does later on is its own affair.
+        // A follower ignores its leader's second motion.
         const { after: _later, ...led } = leader;
         const others = panels.map((p) => (p === leader ? led : p));
         const by = sub(move(motionOf(others, m.panel, at, depth + 1), m.point), m.point);
-        // Within one stage the follower goes exactly with its leader; in a later stage it catches up by its own t.
+        // In the leader's own stage the follower moves exactly with it; in a later stage it catches up by that stage's
+        // progress.
         const k = leader.stage === stage ? 1 : t;
         return translation({ x: m.axis === 'y' ? 0 : by.x * k, y: m.axis === 'x' ? 0 : by.y * k });
       }

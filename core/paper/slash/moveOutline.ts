@@ -43,7 +43,7 @@ export function moveOutline(
   const { graph, names } = divided;
   const folds = new Set(spec.panels.flatMap((p) => (p.fold ? [names.indexOf(p.id)] : [])));
   const faceOf = facesOfPortions(graph);
-  // On the way to a later stage paper may lap farther than it will in the end; that is shown as it lies.
+  // Mid-motion, paper may overlap further than it finally will; it is drawn as it lies.
   const between = at.close < 1 && spec.panels.some((p) => p.after);
   const folded = graph.portions.map((_, i) => folds.has(faceOf.get(i) ?? -1));
   const moved = graph.portions.map((p, i) => movePath(p.path, nth(motions, faceOf.get(i) ?? 0)));
@@ -112,7 +112,7 @@ function drawAcrossFolds({ piece }: Divided, joined: Joined, folded: readonly bo
   return ok({ ...joined, paths, lengths });
 }
 
-/** The edges of the piece drawn by what has become of their portions. */
+/** The edges of the piece, rebuilt from their moved portions. */
 export function edgesOf({ piece, graph }: Divided, { paths, bridges, folds }: MovedOutline): readonly Edge[] {
   return piece.edges.flatMap((edge): readonly Edge[] => {
     const parts = graph.portions.flatMap((p, i) => {

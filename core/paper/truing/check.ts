@@ -54,7 +54,10 @@ export type FindingCode =
   | 'grain-turned'
   | 'drafted-seam-differs';
 
-/** What was found: where, by how much. `fault` must be mended, `look` deserves a look, `note` is good to know. */
+/**
+ * What was found: where, by how much. `fault` must be fixed, `look` should be checked by eye, `note` is for
+ * information.
+ */
 export interface Finding {
   readonly code: FindingCode;
   readonly grade: 'fault' | 'look' | 'note';
@@ -107,7 +110,7 @@ function checkAim(piece: Piece, dart: Dart): Finding | null {
 }
 
 const looked = new WeakMap<Piece, readonly Finding[]>();
-/** Everything the table would look at on one piece. A piece never changes, so each is looked over once. */
+/** Everything to check on one piece. Pieces are immutable, so each is checked once and the result kept. */
 export function checkPiece(piece: Piece): readonly Finding[] {
   const known = looked.get(piece);
   if (known) return known;
@@ -235,7 +238,7 @@ export function checkPieces(
   baseline?: readonly Piece[],
   baselineSeams: readonly Seam[] = seams,
 ): CheckReport {
-  // A piece that is the baseline's own was looked over when it was drafted.
+  // A piece unchanged from the baseline was checked when it was drafted.
   const findings: Finding[] = pieces.flatMap((p) => (baseline?.includes(p) ? [] : checkPiece(p)));
   const has = (seam: Seam) => [seam.first, seam.second].every((s) => pieces.some((p) => p.id === s.piece));
   const walks = seams.filter(has).map((seam) => walkSeam(pieces, seam));
@@ -265,7 +268,7 @@ export function checkPieces(
     const a = walk.first.notches;
     const b = walk.second.notches;
     if (a.length > 0 && a.length === b.length) {
-      // Ease may lie on either side of a notch, so that far apart they may be drafted.
+      // The ease may lie on either side of a notch, so notches may be drafted that far apart.
       const [least, most] = [Math.min(0, seam.ease), Math.max(0, seam.ease)];
       const off = (by: number): number => Math.max(0, by - most, least - by);
       const worst = Math.max(...a.map((n, i) => off((b[i]?.at ?? n.at) - n.at)));

@@ -14,7 +14,7 @@ import {
 import { dartShape, replaceDart, type Dart, type Edge, type Piece } from '../../pattern/index.ts';
 import { TOL } from '../../units/index.ts';
 
-/** Times the mouth is drawn again until the seam beside it is as long as it was. */
+/** Iterations to bring the seam beside the dart back to its length. */
 const ROUNDS = 4;
 
 /**

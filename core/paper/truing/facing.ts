@@ -25,16 +25,16 @@ export interface FacingEdges {
 }
 
 /**
- * A neck facing as one draws it on the piece: the neckline, `depth` along the shoulder and down the centre, and a
- * line at that distance between. The piece's neck must run from the centre to the shoulder (fronts as drawn;
- * mirrored backs are turned over and back by `facingOn`). Throws without neck, shoulder and centre.
+ * A neck facing drawn on the piece: the neckline, `depth` along the shoulder and down the centre, and a line at that
+ * distance between. The piece's neck must run from the centre to the shoulder (fronts as drawn; mirrored backs are
+ * turned over and back by `facingOn`). Throws without neck, shoulder and centre.
  */
 function edgesOf(piece: Piece, depth: number): FacingEdges {
   const neck = edgesWithRole(piece, 'neck')[0];
   const shoulder = edgesWithRole(piece, 'shoulder')[0];
   const centre = [...edgesWithRole(piece, 'centreFront'), ...edgesWithRole(piece, 'centreBack')].at(-1);
   if (!neck || !shoulder || !centre) throw new Error(`facing: expected neck, shoulder and centre on ${piece.id}`);
-  // Past a dart, which is folded shut for it, the shoulder runs straight on.
+  // The dart is folded shut first, so the shoulder runs straight past it.
   const along =
     depth < pathLength(shoulder.path)
       ? splitAtLength(shoulder.path, depth)[0]

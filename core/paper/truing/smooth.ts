@@ -98,7 +98,7 @@ export function smoothKinks(path: Path, least: number, reach: number): Path {
     if (last && at - reach <= last.to) last.to = at + reach;
     else runs.push({ from: at - reach, to: at + reach });
   }
-  // From the far end, so that what is drawn anew does not move the places still to come.
+  // Works from the far end, so that redrawing one kink does not shift those still to come.
   return runs.reduceRight((out, run) => fairRun(out, run.from, run.to), path);
 }
 

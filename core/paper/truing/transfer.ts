@@ -34,7 +34,7 @@ export interface Transferred {
   readonly given: Path;
 }
 
-/** Runs from the neck to the armhole; a half turned over is turned back for the work. */
+/** Runs from the neck to the armhole; mirrored halves are mirrored back first. */
 function canonical(on: SeamOn): { readonly on: SeamOn; readonly turned: boolean } {
   const before = on.piece.edges.find((e) => e.id === edgeBefore(on.piece, on.edges[0] ?? ''));
   if (before?.role === 'neck') return { on, turned: false };

@@ -36,7 +36,7 @@ export interface Walk {
   readonly second: WalkedSide;
   /** second − first − intended ease: 0 when they match. */
   readonly difference: number;
-  /** How far the two lines lie apart when laid on one another: given only for a piece set into part of a seam, mm. */
+  /** Greatest distance between the two lines laid on each other, mm; only for a piece set into part of a seam. */
   readonly apart: number;
 }
 

@@ -229,7 +229,7 @@ function stretchedEnd(whole: Path, last: Path, before: readonly Path[], goal: nu
   if (Math.abs(pathLength(whole) - goal) < TOL.zero) return whole;
   const off = (k: number): number => rest + pathLength(by(k)) - goal;
   const [low, high] = [0.5, 1.6];
-  // Beyond these a seam would be drawn with another character: it stays as it comes.
+  // Beyond these factors the seam would lose its shape, so its length is left as it comes.
   if (off(low) > 0 === off(high) > 0) return whole;
   return joinPaths([...before, by(solveBetween(off, low, high, TOL.same / 100))]);
 }

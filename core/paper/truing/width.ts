@@ -53,7 +53,7 @@ export function restoreWidth(
 ): Result<{ readonly piece: Piece; readonly moved: number }, 'width-not-restored'> {
   const sideEdge = requireEdge(piece, spec.side).path;
   const waistEdge = requireEdge(piece, spec.waist).path;
-  // Work as if the side ran down into the waist; a mirrored half runs the other way round its outline.
+  // Works in the orientation where the side runs down into the waist; mirrored halves run the other way.
   const sideFirst = distance(endOf(sideEdge), waistEdge.start) < distance(sideEdge.start, endOf(waistEdge));
   const flip = (p: Path): Path => (sideFirst ? p : reversePath(p));
   const whole = flip(sideEdge);
@@ -123,7 +123,7 @@ function inParts(span: Span, n: number): readonly Span[] {
   return [head, ...inParts(rest, n - 1)];
 }
 
-/** The smallest turn either way, up to 30°, that leaves nothing over; null when none does. */
+/** The smallest turn either way, up to 30°, that makes the widths match; null when there is none. */
 function turnThatFits(excess: (angle: number) => number, first: 1 | -1): number | null {
   const step = Math.PI / 180;
   const over = excess(0) > 0;

@@ -1,4 +1,4 @@
-import { setupOf, checkLanes, cutPieces, replay, type ResolvedJob } from '../../fitting/plan/index.ts';
+import { setupOf, checkSides, cutPieces, replay, type ResolvedJob } from '../../fitting/plan/index.ts';
 import { SAMPLE_IDS, SAMPLE_SIZES, samplePattern } from '../../blocks/index.ts';
 import type { Step } from '../../documents/schema.ts';
 import { inspectPiece, inspectSeams } from '../../paper/guard/index.ts';
@@ -86,7 +86,7 @@ const jobOf = ({ pattern, size, steps }: Case): ResolvedJob => ({
 /** Carries a plan out and looks at everything that would be cut; null when nothing is wrong, or when the fault was reported. */
 export function judged(one: Case, tally?: Tally): string | null {
   const start = setupOf(jobOf(one));
-  const { steps, lanes } = replay(start, one.steps);
+  const { steps, sides } = replay(start, one.steps);
   if (tally) {
     tally.drafts += 1;
     for (const s of steps) {
@@ -101,16 +101,16 @@ export function judged(one: Case, tally?: Tally): string | null {
   for (const s of steps)
     if (!s.outcome.ok && s.outcome.error.code === 'step-failed')
       return `${s.step.alteration} broke: ${String(s.outcome.error.data['detail'])}`;
-  for (const piece of cutPieces(lanes)) {
+  for (const piece of cutPieces(sides)) {
     const wrong = start.original.includes(piece) ? [] : wrongWith(piece);
     if (wrong[0] && inspectPiece(piece).length === 0) return `${piece.id}: ${wrong[0].what}`;
   }
-  const checks = checkLanes(lanes, start.original, start.sewn.seams);
-  for (const [i, lane] of [lanes.left, lanes.right].entries()) {
-    if (inspectSeams(lane.pieces, lane.seams).length > 0) return 'a seam names what is gone';
+  const checks = checkSides(sides, start.original, start.sewn.seams);
+  for (const [i, side] of [sides.left, sides.right].entries()) {
+    if (inspectSeams(side.pieces, side.seams).length > 0) return 'a seam names what is gone';
     const told = (checks[i] ?? checks[0])?.report.findings ?? [];
-    for (const seam of lane.seams) {
-      const now = mismatch(lane.pieces, seam);
+    for (const seam of side.seams) {
+      const now = mismatch(side.pieces, seam);
       const was = start.sewn.seams.find((s) => s.id === seam.id);
       const drafted = was ? mismatch(start.original, was) : 0;
       const slack = seam.kind === 'princess' ? 1.1 : 0.6;

@@ -18,7 +18,7 @@ kept.addToCacheList([...files]);
 
 async function keepAll(event: ExtendableEvent): Promise<void> {
   const left = [...files];
-  const lane = async (): Promise<void> => {
+  const worker = async (): Promise<void> => {
     for (let file = left.shift(); file; file = left.shift()) {
       const { href } = new URL(file.url, self.location.href);
       // A name that carries its content never changes; the others are asked for anew.
@@ -30,7 +30,7 @@ async function keepAll(event: ExtendableEvent): Promise<void> {
       await Promise.all(kept.strategy.handleAll({ event, request, params: { cacheKey } }));
     }
   };
-  await Promise.all(Array.from({ length: TOGETHER }, lane));
+  await Promise.all(Array.from({ length: TOGETHER }, worker));
 }
 
 self.addEventListener('install', (event) => event.waitUntil(keepAll(event)));

@@ -5,7 +5,7 @@ import { addStep } from '../store/plan.ts';
 
 /** Where a finding can be put right by a step, that step, one press away. */
 export function FindingFix({ finding, draft }: { readonly finding: Finding; readonly draft: Draft }) {
-  const fix = followFor(finding, draft.lanes.left.pieces);
+  const fix = followFor(finding, draft.sides.left.pieces);
   const still = draft.followers.some((f) => f.alteration === fix);
   if (!fix || !still) return null;
   return (

@@ -29,10 +29,10 @@ describe('a draft that came from the worker', () => {
     if (!first?.ok) throw new Error('expected the step to run');
     expect(first.value.pieces.filter((p) => own.includes(p)).map((p) => p.id)).toEqual(['sideBack', 'back']);
   });
-  it('keeps one lane one, and two sides apart', () => {
+  it('keeps one side one, and two sides apart', () => {
     const same = adopt(structuredClone(made), pattern);
-    expect(alike(same.lanes)).toBe(true);
-    expect(same.lanes.left.pieces.map((p) => (pattern.sizes['4'] ?? []).includes(p))).toEqual([
+    expect(alike(same.sides)).toBe(true);
+    expect(same.sides.left.pieces.map((p) => (pattern.sizes['4'] ?? []).includes(p))).toEqual([
       false,
       false,
       true,
@@ -51,8 +51,8 @@ describe('a draft that came from the worker', () => {
       pattern: dress,
     });
     const adopted = adopt(structuredClone(parted), dress);
-    expect(alike(adopted.lanes)).toBe(false);
-    expect(adopted.lanes.right.pieces.map((p, i) => p === dress.sizes['4']?.[i])).not.toContain(false);
+    expect(alike(adopted.sides)).toBe(false);
+    expect(adopted.sides.right.pieces.map((p, i) => p === dress.sizes['4']?.[i])).not.toContain(false);
     expect(adopted.pieces.map((p) => p.id)).toEqual(parted.pieces.map((p) => p.id));
   });
   it('keeps the tape where it lies through the wearer’s own bust point', () => {

@@ -12,17 +12,17 @@ export function adopt(draft: Draft, pattern: Pattern): Draft {
   const own = startingPieces(sold, draft.body);
   const known = new Map(draft.original.map((copy, i) => [copy, nth(own, i)]));
   const back = (pieces: readonly Piece[]): readonly Piece[] => pieces.map((p) => known.get(p) ?? p);
-  const laneBack = (lane: SidePieces): SidePieces => ({ ...lane, pieces: back(lane.pieces) });
-  // One lane for both sides stays one.
-  const lanesBack = (lanes: BothSides): BothSides => {
-    const left = laneBack(lanes.left);
-    return { left, right: alike(lanes) ? left : laneBack(lanes.right) };
+  const sideBack = (side: SidePieces): SidePieces => ({ ...side, pieces: back(side.pieces) });
+  // One side for both sides stays one.
+  const sidesBack = (sides: BothSides): BothSides => {
+    const left = sideBack(sides.left);
+    return { left, right: alike(sides) ? left : sideBack(sides.right) };
   };
   return {
     ...draft,
     original: own,
     pieces: back(draft.pieces),
-    lanes: lanesBack(draft.lanes),
+    sides: sidesBack(draft.sides),
     steps: draft.steps.map((s) => ({
       ...s,
       before: back(s.before),

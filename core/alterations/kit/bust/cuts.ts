@@ -16,7 +16,7 @@ export type Closing = 'open' | 'hem' | 'goal';
 
 const TURN = 2 * Math.PI;
 
-/** A line from the bust point outwards, and where it ends. */
+/** A cut from the bust point outwards, named by what it leads to. */
 interface Ray {
   readonly name: string;
   readonly to: Point;

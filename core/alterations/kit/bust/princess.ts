@@ -10,7 +10,7 @@ import { findPanels, type Panels } from './panels.ts';
 import { openedFor, topOfNotch, type LaidOut } from './princessLayout.ts';
 import { fair, landmark, mark, match, restoreWidth, slash, smooth, splitEdge, tell } from '../../operations/index.ts';
 
-/** The panels as they were found, what was worked out on them, and what the steps say of it. */
+/** The panels, the geometry computed on them, and the data for the sentences of the steps. */
 interface Work {
   readonly found: Panels;
   readonly laid: LaidOut;
@@ -171,7 +171,7 @@ function waistWidth({ laid, data, values }: Work, role: 'waist' | 'hem'): readon
   ];
 }
 
-/** What can be taken hold of: the hinge along the armhole, and the gap. */
+/** Handles: the hinge along the armhole, and the gap. */
 function gripsOf({ found, laid }: Work): readonly Grip[] {
   const { side, dir } = found;
   const { hinge, armhole, moved, p } = laid;

@@ -150,7 +150,7 @@ function tapeGrows(f: Panels, side: Piece, run: ReturnType<typeof runAround>, sp
   );
 }
 
-/** So near the tape must come to what was asked, on the half, mm; and how often the spread is tried for it. */
+/** How closely the bust line must match the amount, on the half, mm, and the most spreads tried. */
 const NEAR = 0.2;
 const TRIES = 8;
 
@@ -170,7 +170,7 @@ export function openedFor(f: Panels, half: number, values: Values): Result<LaidO
     // Too far, or farther than the paper reaches: half as far.
     step = nearer ? half - best.bust : step / 2;
   }
-  // A seam that is trimmed otherwise from some amount on grows by a leap there: what lies beyond it may come nearer.
+  // Where a different trim sets in, the seam's length jumps; amounts beyond the jump may come closer.
   for (let i = 1; i <= TRIES && Math.abs(half - best.bust) > NEAR; i++) {
     const next = layOut(f, half + Math.sign(half) * i, values);
     if (next.ok && Math.abs(half - next.value.bust) < Math.abs(half - best.bust)) best = next.value;

@@ -165,7 +165,7 @@ function FindingList({
 
 const SIDES = { both: 'Both sides', left: 'Left side', right: 'Right side' } as const;
 const nameOf = (draft: Draft, id: string): string =>
-  [...draft.lanes.left.pieces, ...draft.pieces].find((p) => p.id === id)?.name ?? id;
+  [...draft.sides.left.pieces, ...draft.pieces].find((p) => p.id === id)?.name ?? id;
 
 /** What is left between the body and the altered pieces, measured again. */
 function Remaining({ draft }: { readonly draft: Draft }) {
@@ -203,7 +203,7 @@ function Remaining({ draft }: { readonly draft: Draft }) {
 /** The seam lines of every altered piece, by what they are called, before and after the whole plan; darts left out. */
 function seamLengths(draft: Draft) {
   return draft.original.flatMap((before) => {
-    const after = draft.lanes.left.pieces.find((p) => p.id === before.id);
+    const after = draft.sides.left.pieces.find((p) => p.id === before.id);
     if (!after || after === before) return [];
     const roles = [...new Set(before.edges.map((e) => e.role))].filter((r) => r !== 'dart');
     const sum = (edges: typeof before.edges, role: string) =>

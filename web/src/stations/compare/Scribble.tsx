@@ -40,7 +40,7 @@ export function Scribble({
 }) {
   const { unit, fraction } = useUnits();
   const notes = useMemo(() => {
-    const on = { pieces: draft.original, seams: draft.lanes.left.seams };
+    const on = { pieces: draft.original, seams: draft.sides.left.seams };
     const out = new Map<string, Note[]>();
     for (const row of draft.worksheet) {
       // The row in hand is always shown: there one sees where to lay the tape.

@@ -64,7 +64,7 @@ export function Plan() {
           <UsualAlterations draft={draft} />
           {draft.original.length > 0 && (
             <AddStep
-              pieces={draft.lanes.left.pieces}
+              pieces={draft.sides.left.pieces}
               seams={draft.seams}
               hasBust={draft.steps.some((s) => alterationById(s.step.alteration)?.family === 'bust')}
             />

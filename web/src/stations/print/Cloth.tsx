@@ -22,7 +22,7 @@ export function Cloth({ draft }: { readonly draft: Draft }) {
   const [shown, setShown] = useState(1);
   const work = useRef<ClothWork | null>(null);
   useEffect(() => () => work.current?.cancel(), []);
-  const wider = useMemo(() => widerPieces(draft.original, draft.lanes.left.pieces, draft.lanes.right.pieces), [draft]);
+  const wider = useMemo(() => widerPieces(draft.original, draft.sides.left.pieces, draft.sides.right.pieces), [draft]);
   const asked = `${cloth.fold} ${cloth.oneWay}`;
   const stale = found !== null && (found.of !== asked || found.by !== draft);
   const set = (change: Partial<typeof cloth>) => usePrefs.setState((s) => ({ cloth: { ...s.cloth, ...change } }));

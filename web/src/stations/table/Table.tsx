@@ -66,7 +66,7 @@ export function Table() {
           key={`${job} ${active?.step.id ?? ''}`}
           job={job ?? ''}
           original={draft.original}
-          whole={alike(draft.lanes) ? NONE : draft.pieces.filter((p) => !draft.original.some((o) => o.id === p.id))}
+          whole={alike(draft.sides) ? NONE : draft.pieces.filter((p) => !draft.original.some((o) => o.id === p.id))}
           shows={shows}
           before={piecesBefore(draft, active?.step.id ?? null)}
           active={active}
