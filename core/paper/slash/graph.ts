@@ -103,92 +103,25 @@ function mayTouch(path: Path, p: Point): boolean {
   });
 }
 
+interface CutSegment {
+  readonly from: number;
+  readonly to: number;
+  readonly cut: string;
+}
+type OnOutline = ReadonlyMap<number, { readonly edge: number; readonly place: PathPlace }>;
+
 /** Divides a piece by cuts into panels. Cuts that leave the piece or divide nothing are refused. */
 export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, GraphError> {
-  const segments = brokenCuts(cuts);
-  if (segments.length === 0) return refuse('cut-too-short');
-  const nodes: Point[] = [];
-  const nodeAt = (p: Point): number => {
-    const found = nodes.findIndex((n) => distance(n, p) < 2 * TOL.node);
-    if (found >= 0) return found;
-    return nodes.push(p) - 1;
-  };
-  const ends = segments.map((s) => ({ from: nodeAt(s.a), to: nodeAt(s.b), cut: s.cut })).filter((s) => s.from !== s.to);
+  const broken = brokenCuts(cuts);
+  if (broken.length === 0) return refuse('cut-too-short');
+  const { nodes, segments } = sharedNodes(broken);
+  const onOutline = nodesOnOutline(piece, nodes);
+  const leaves = leavingCut(piece, nodes, segments, onOutline);
+  if (leaves) return refuse('cut-leaves-piece', leaves);
 
-  // Which nodes lie on the seam line, and where.
-  const onOutline = new Map<number, { edge: number; place: PathPlace }>();
-  nodes.forEach((p, n) => {
-    piece.edges.forEach((edge, e) => {
-      if (onOutline.has(n) || !mayTouch(edge.path, p)) return;
-      const near = nearestOnPath(edge.path, p);
-      if (near.distance < TOL.join) onOutline.set(n, { edge: e, place: near });
-    });
-  });
-  for (const s of ends)
-    for (const edge of piece.edges)
-      for (const hit of intersectPaths(polyline([nth(nodes, s.from), nth(nodes, s.to)]), edge.path)) {
-        const nearEnd = [s.from, s.to].some(
-          (n) => onOutline.has(n) && distance(nth(nodes, n), hit.point) < 5 * TOL.join,
-        );
-        if (!nearEnd) return refuse('cut-leaves-piece', { cut: s.cut, edge: edge.id, piece: piece.name });
-      }
-
-  // The outline, edge by edge, split where cuts end. A cut at a corner splits nothing.
-  const portions: Portion[] = [];
-  piece.edges.forEach((edge, e) => {
-    const here = [...onOutline]
-      .filter(([, at]) => at.edge === e)
-      .map(([node, at]) => ({ node, ...at.place }))
-      .sort((a, b) => a.span - b.span || a.t - b.t);
-    let rest = edge.path;
-    for (const stop of here) {
-      const p = nth(nodes, stop.node);
-      if (distance(p, edge.path.start) < TOL.join) {
-        const last = portions.at(-1);
-        if (last) portions[portions.length - 1] = { ...last, node: stop.node };
-        continue;
-      }
-      const near = nearestOnPath(rest, p);
-      const [head, tail] = splitPath(rest, near);
-      nodes[stop.node] = near.point;
-      portions.push({ edge: edge.id, path: head, node: stop.node });
-      rest = tail;
-    }
-    if (rest.segments.length > 0) portions.push({ edge: edge.id, path: rest, node: -1 });
-  });
-  // A node at the very start of the outline is the end of the last portion.
-  const first = piece.edges[0];
-  for (const [node, at] of onOutline) {
-    const last = portions.at(-1);
-    if (last && first && at.edge === 0 && distance(nth(nodes, node), first.path.start) < TOL.join)
-      portions[portions.length - 1] = { ...last, node };
-  }
-
-  const halfEdges: HalfEdge[] = [];
-  const stops = portions.flatMap((p, i) => (p.node >= 0 ? [i] : []));
-  stops.forEach((stop, k) => {
-    const next = cyclic(stops, k + 1);
-    const run: number[] = [];
-    for (let i = (stop + 1) % portions.length; ; i = (i + 1) % portions.length) {
-      run.push(i);
-      if (i === next) break;
-    }
-    halfEdges.push({
-      from: nth(portions, stop).node,
-      to: nth(portions, next).node,
-      path: joinPaths(run.map((i) => nth(portions, i).path)),
-      portions: run,
-      twin: -1,
-      cut: null,
-    });
-  });
-  for (const s of ends) {
-    const at = halfEdges.length;
-    const a = nth(nodes, s.from);
-    const b = nth(nodes, s.to);
-    halfEdges.push({ from: s.from, to: s.to, path: polyline([a, b]), portions: [], twin: at + 1, cut: s.cut });
-    halfEdges.push({ from: s.to, to: s.from, path: polyline([b, a]), portions: [], twin: at, cut: s.cut });
-  }
+  const portions = portionsOf(piece, nodes, onOutline);
+  const halfEdges = [...outlineHalves(portions)];
+  for (const s of segments) halfEdges.push(...cutHalves(s, nodes, halfEdges.length));
   const { faceOf, faces } = traceFaces(halfEdges);
   if (faces.length < 2) return refuse('cut-divides-nothing', { piece: piece.name });
   const outlines = faces.map((f) => joinPaths(f.map((h) => nth(halfEdges, h).path)));
@@ -198,8 +131,118 @@ export function divide(piece: Piece, cuts: readonly Cut[]): Result<SlashGraph, G
     const edge = grazed.flatMap((h) => halfEdges[h]?.portions ?? []).map((p) => portions[p]?.edge ?? '')[0] ?? '';
     return refuse('cut-leaves-piece', { cut, edge, piece: piece.name });
   }
-  const rings = faces.map((f) => flatten(joinPaths(f.map((h) => nth(halfEdges, h).path)), 0.5));
-  return ok({ nodes, portions, halfEdges, faceOf, faces, rings });
+  return ok({ nodes, portions, halfEdges, faceOf, faces, rings: outlines.map((o) => flatten(o, RING)) });
+}
+
+/** Chords of a panel's ring lie this near to it, mm: enough to tell which panel holds a point. */
+const RING = 0.5;
+
+/** The ends of the cuts as nodes, ends that lie together as one; a segment without length is none. */
+function sharedNodes(broken: ReturnType<typeof brokenCuts>): { nodes: Point[]; segments: readonly CutSegment[] } {
+  const nodes: Point[] = [];
+  const nodeAt = (p: Point): number => {
+    const found = nodes.findIndex((n) => distance(n, p) < 2 * TOL.node);
+    return found >= 0 ? found : nodes.push(p) - 1;
+  };
+  const segments = broken.map((s) => ({ from: nodeAt(s.a), to: nodeAt(s.b), cut: s.cut }));
+  return { nodes, segments: segments.filter((s) => s.from !== s.to) };
+}
+
+/** Which nodes lie on the seam line, and where. */
+function nodesOnOutline(piece: Piece, nodes: readonly Point[]): OnOutline {
+  const out = new Map<number, { edge: number; place: PathPlace }>();
+  nodes.forEach((p, n) => {
+    piece.edges.forEach((edge, e) => {
+      if (out.has(n) || !mayTouch(edge.path, p)) return;
+      const near = nearestOnPath(edge.path, p);
+      if (near.distance < TOL.join) out.set(n, { edge: e, place: near });
+    });
+  });
+  return out;
+}
+
+/** The first cut that crosses the seam line elsewhere than at its ends, as a refusal names it. */
+function leavingCut(
+  piece: Piece,
+  nodes: readonly Point[],
+  segments: readonly CutSegment[],
+  onOutline: OnOutline,
+): { readonly cut: string; readonly edge: string; readonly piece: string } | null {
+  for (const s of segments)
+    for (const edge of piece.edges)
+      for (const hit of intersectPaths(polyline([nth(nodes, s.from), nth(nodes, s.to)]), edge.path)) {
+        const ends = [s.from, s.to].filter((n) => onOutline.has(n));
+        if (!ends.some((n) => distance(nth(nodes, n), hit.point) < 5 * TOL.join))
+          return { cut: s.cut, edge: edge.id, piece: piece.name };
+      }
+  return null;
+}
+
+/**
+ * The outline, edge by edge, split where cuts end; the nodes there are moved exactly onto it. A cut at a corner splits
+ * nothing: it ends the portion before.
+ */
+function portionsOf(piece: Piece, nodes: Point[], onOutline: OnOutline): readonly Portion[] {
+  const portions: Portion[] = [];
+  const endLastAt = (node: number): void => {
+    const last = portions.at(-1);
+    if (last) portions[portions.length - 1] = { ...last, node };
+  };
+  piece.edges.forEach((edge, e) => {
+    const here = [...onOutline]
+      .filter(([, at]) => at.edge === e)
+      .map(([node, at]) => ({ node, ...at.place }))
+      .sort((a, b) => a.span - b.span || a.t - b.t);
+    let rest = edge.path;
+    for (const { node } of here) {
+      const p = nth(nodes, node);
+      if (distance(p, edge.path.start) < TOL.join) {
+        endLastAt(node);
+        continue;
+      }
+      const near = nearestOnPath(rest, p);
+      const [head, tail] = splitPath(rest, near);
+      nodes[node] = near.point;
+      portions.push({ edge: edge.id, path: head, node });
+      rest = tail;
+    }
+    if (rest.segments.length > 0) portions.push({ edge: edge.id, path: rest, node: -1 });
+  });
+  // A node at the very start of the outline is the end of the last portion.
+  const first = piece.edges[0];
+  for (const [node, at] of onOutline)
+    if (first && at.edge === 0 && distance(nth(nodes, node), first.path.start) < TOL.join) endLastAt(node);
+  return portions;
+}
+
+/** The outline from each node on it to the next. */
+function outlineHalves(portions: readonly Portion[]): readonly HalfEdge[] {
+  const stops = portions.flatMap((p, i) => (p.node >= 0 ? [i] : []));
+  return stops.map((stop, k) => {
+    const next = cyclic(stops, k + 1);
+    const run: number[] = [];
+    for (let i = (stop + 1) % portions.length; ; i = (i + 1) % portions.length) {
+      run.push(i);
+      if (i === next) break;
+    }
+    return {
+      from: nth(portions, stop).node,
+      to: nth(portions, next).node,
+      path: joinPaths(run.map((i) => nth(portions, i).path)),
+      portions: run,
+      twin: -1,
+      cut: null,
+    };
+  });
+}
+
+/** Both sides of a cut, the first of which gets the index `at`. */
+function cutHalves({ from, to, cut }: CutSegment, nodes: readonly Point[], at: number): readonly HalfEdge[] {
+  const [a, b] = [nth(nodes, from), nth(nodes, to)];
+  return [
+    { from, to, path: polyline([a, b]), portions: [], twin: at + 1, cut },
+    { from: to, to: from, path: polyline([b, a]), portions: [], twin: at, cut },
+  ];
 }
 
 /** Walks every face with its interior on the right: at each node take the sharpest turn to the right. */

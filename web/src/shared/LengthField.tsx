@@ -1,5 +1,5 @@
 import { useId, useState, type KeyboardEvent } from 'react';
-import { formatLength, parseLength, roundToUnit } from '@ample/core/units';
+import { formatLength, parseLength, roundToUnit, type LengthUnit, type Refusal } from '@ample/core/units';
 import { sayRefusal } from '@ample/core/words';
 import { useUnits } from '../store/prefs.ts';
 
@@ -23,25 +23,9 @@ interface Props {
   readonly describedBy?: string;
 }
 
-/** A length as people write it. Kept exact; only the display is rounded. A wrong entry stays and says why. */
-export function LengthField({
-  label,
-  bare,
-  value,
-  onCommit,
-  min,
-  max,
-  signed,
-  optional,
-  big,
-  width = 'w-28',
-  steps,
-  onFocus,
-  onEnter,
-  describedBy,
-}: Props) {
+/** What is typed into a length field until it is taken or dropped, and why it could not be taken. */
+function useEntry({ label, value, onCommit, min, max, signed, optional }: Props) {
   const units = useUnits();
-  const id = useId();
   // What is being typed belongs to the value it would replace: when that changes elsewhere, the entry is dropped.
   const [entry, setEntry] = useState<{
     readonly text: string;
@@ -51,39 +35,55 @@ export function LengthField({
   const of = `${String(value)} ${units.unit}`;
   const text = entry?.of === of ? entry.text : null;
   const error = entry?.of === of ? entry.error : null;
-  const setText = (next: string | null) => setEntry(next === null ? null : { text: next, error: null, of });
-  const fail = (says: string) => setEntry({ text: text ?? '', error: says, of });
-  const show =
+  const drop = () => setEntry(null);
+  const fail = (refusal: Refusal) => setEntry({ text: text ?? '', error: sayRefusal(refusal, units), of });
+  const shown =
     value === null
       ? ''
       : formatLength(value, units.unit, { fraction: units.fraction, bare: true, sign: signed === true });
   const commit = () => {
-    if (text === null || text === show) return setText(null);
+    if (text === null || text === shown) return drop();
     if (text.trim() === '' && optional) {
-      setText(null);
+      drop();
       return onCommit(null);
     }
     const read = parseLength(text, units.unit);
-    if (!read.ok) return fail(sayRefusal(read.error, units));
+    if (!read.ok) return fail(read.error);
     if ((min !== undefined && read.value < min) || (max !== undefined && read.value > max))
-      return fail(
-        sayRefusal({ code: 'value-out-of-range', data: { key: label, min: min ?? -10000, max: max ?? 10000 } }, units),
-      );
-    setText(null);
+      return fail({ code: 'value-out-of-range', data: { key: label, min: min ?? -10000, max: max ?? 10000 } });
+    drop();
     onCommit(read.value);
   };
+  return {
+    text: text ?? shown,
+    error,
+    commit,
+    drop,
+    type: (next: string) => setEntry({ text: next, error: null, of }),
+  };
+}
+
+/** The value one step up or down, five with the shift key, within its limits. */
+function stepped({ value, min = -Infinity, max = Infinity }: Props, e: KeyboardEvent, unit: LengthUnit): number {
+  const step = (unit === 'in' ? 25.4 / 16 : 1) * (e.shiftKey ? 5 : 1) * (e.key === 'ArrowUp' ? 1 : -1);
+  return Math.min(max, Math.max(min, roundToUnit((value ?? 0) + step, unit, 16)));
+}
+
+/** A length as people write it. Kept exact; only the display is rounded. A wrong entry stays and says why. */
+export function LengthField(props: Props) {
+  const { label, bare, value, onCommit, big, width = 'w-28', steps, onFocus, onEnter, describedBy } = props;
+  const { unit } = useUnits();
+  const id = useId();
+  const { text, error, commit, drop, type } = useEntry(props);
   const onKey = (e: KeyboardEvent<HTMLInputElement>) => {
     if (e.key === 'Enter') {
       commit();
       onEnter?.(e.currentTarget);
     }
-    if (e.key === 'Escape') {
-      setText(null);
-    }
+    if (e.key === 'Escape') drop();
     if (steps && value !== null && (e.key === 'ArrowUp' || e.key === 'ArrowDown')) {
       e.preventDefault();
-      const step = (units.unit === 'in' ? 25.4 / 16 : 1) * (e.shiftKey ? 5 : 1) * (e.key === 'ArrowUp' ? 1 : -1);
-      onCommit(Math.min(max ?? Infinity, Math.max(min ?? -Infinity, roundToUnit(value + step, units.unit, 16))));
+      onCommit(stepped(props, e, unit));
     }
   };
   return (
@@ -97,8 +97,8 @@ export function LengthField({
           className={`field num w-full pr-9 ${big ? '!text-xl' : ''} ${error ? '!border-pencil' : ''}`}
           inputMode="text"
           autoComplete="off"
-          value={text ?? show}
-          onChange={(e) => setText(e.target.value)}
+          value={text}
+          onChange={(e) => type(e.target.value)}
           onBlur={commit}
           onKeyDown={onKey}
           onFocus={onFocus}
@@ -109,7 +109,7 @@ export function LengthField({
           className="pointer-events-none absolute top-1/2 right-2.5 -translate-y-1/2 text-sm text-quiet"
           aria-hidden="true"
         >
-          {units.unit}
+          {unit}
         </span>
       </div>
       {error && (

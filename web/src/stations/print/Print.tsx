@@ -12,6 +12,7 @@ import { PaperNote } from '../../shared/PaperNote.tsx';
 import { Length, Notice, Station } from '../../shared/parts.tsx';
 import { UnfitNotice } from '../../shared/UnfitNotice.tsx';
 import { makePdf } from '../../workers/client.ts';
+import type { PdfRequest } from '../../workers/protocol.ts';
 import { Bureau } from './Bureau.tsx';
 import { Cloth } from './Cloth.tsx';
 import { Files } from './Files.tsx';
@@ -33,6 +34,32 @@ import type { Wearer } from '@ample/core/documents';
 const NONE: Readonly<Record<string, string>> = {};
 const NOTHING: ToPrint = { drawings: [], plan: null };
 
+type Making = 'idle' | 'busy' | { readonly failed: string };
+
+/** Makes a PDF and hands it to the user, one at a time. */
+function useMaking() {
+  const units = useUnits();
+  const [state, setState] = useState<Making>('idle');
+  const make = async (name: string, request: PdfRequest) => {
+    setState('busy');
+    try {
+      download(name, (await makePdf(request)) as BlobPart, 'application/pdf');
+      setState('idle');
+    } catch (error) {
+      const detail = error instanceof Error ? error.message : String(error);
+      setState({ failed: sayRefusal({ code: 'pdf-failed', data: { detail } }, units) });
+    }
+  };
+  return { state, make };
+}
+
+const LEADS = {
+  paper:
+    'With paper only the hand sheets are printed: what to draw, cut, open and check on a tracing of your own pieces, in the order of the plan.',
+  pieces:
+    'True scale, tiled. Print at 100 %, measure the square on the first page, then join the pages by their marks. The pieces carry wearer, pattern, size, date and what was changed.',
+};
+
 /** Page map at scale, paper, pieces; the files; the record; projector and print bureau; how much cloth. */
 export function Print() {
   const { draft, pattern } = useDraft();
@@ -43,7 +70,7 @@ export function Print() {
   const units = useUnits();
   const { job } = useParams();
   const [left, setLeft] = useState<readonly string[]>([]);
-  const [state, setState] = useState<'idle' | 'busy' | { readonly failed: string }>('idle');
+  const { state, make } = useMaking();
   const printable = usePrintable(draft);
   const held = useMemo(() => (printable.despite ? [] : printable.unfit.map((p) => p.id)), [printable]);
   const without = useMemo(() => [...left, ...held], [left, held]);
@@ -55,33 +82,14 @@ export function Print() {
   const name = fileName(`${wearer.name} ${pattern.name} ${draft.size ?? ''}`);
   const request = (wish = prefs, of = what) =>
     pdfRequest({ wearer: wearer.name, pattern, draft, words: labels }, of, wish, units);
-  const pdf = async () => {
-    setState('busy');
-    try {
-      const ending = printed === 'patches' && !onPaper ? '-patches' : '';
-      download(`${name}${ending}.pdf`, (await makePdf(request())) as BlobPart, 'application/pdf');
-      setState('idle');
-    } catch (error) {
-      const detail = error instanceof Error ? error.message : String(error);
-      setState({ failed: sayRefusal({ code: 'pdf-failed', data: { detail } }, units) });
-    }
-  };
-  const empty = onPaper ? draft.steps.length === 0 : what.drawings.length === 0;
+  const ending = printed === 'patches' && !onPaper ? '-patches' : '';
   return (
-    <Station
-      title="Print"
-      lead={
-        onPaper
-          ? 'With paper only the hand sheets are printed: what to draw, cut, open and check on a tracing of your own pieces, in the order of the plan.'
-          : 'True scale, tiled. Print at 100 %, measure the square on the first page, then join the pages by their marks. The pieces carry wearer, pattern, size, date and what was changed.'
-      }
-      wide
-    >
+    <Station title="Print" lead={LEADS[onPaper ? 'paper' : 'pieces']} wide>
       <div className="grid gap-6 min-[900px]:grid-cols-[320px_minmax(0,1fr)]">
         <PrintChoices
           state={state}
-          empty={empty}
-          pdf={pdf}
+          empty={onPaper ? draft.steps.length === 0 : what.drawings.length === 0}
+          pdf={() => make(`${name}${ending}.pdf`, request())}
           onPaper={onPaper}
           map={map}
           withSheet={withSheet}
@@ -100,16 +108,7 @@ export function Print() {
           <HandSheets draft={draft} units={units} onPaper={onPaper} />
         ) : (
           <div className="space-y-6">
-            <figure className="sheet p-4">
-              <figcaption className="mb-2 space-y-1">
-                <MapWords map={map} />
-                {what.plan && sayPatches(what.plan).map((line) => <p key={line}>{line}</p>)}
-                {what.plan && what.drawings.length === 0 && pieces.length > 0 && (
-                  <p>Nothing has changed on these pieces: the tissue serves as it is.</p>
-                )}
-              </figcaption>
-              <MapView map={map} />
-            </figure>
+            <Pages map={map} what={what} none={pieces.length === 0} />
             <ProjectorLinks />
             <Bureau
               name={`${name}-roll.pdf`}
@@ -131,6 +130,22 @@ export function Print() {
   );
 }
 
+/** The map of the pages, with how much paper it is. */
+function Pages({ map, what, none }: { readonly map: PageMap; readonly what: ToPrint; readonly none: boolean }) {
+  return (
+    <figure className="sheet p-4">
+      <figcaption className="mb-2 space-y-1">
+        <MapWords map={map} />
+        {what.plan && sayPatches(what.plan).map((line) => <p key={line}>{line}</p>)}
+        {what.plan && what.drawings.length === 0 && !none && (
+          <p>Nothing has changed on these pieces: the tissue serves as it is.</p>
+        )}
+      </figcaption>
+      <MapView map={map} />
+    </figure>
+  );
+}
+
 function PrintChoices({
   state,
   empty,
@@ -149,7 +164,7 @@ function PrintChoices({
   name,
   wearer,
 }: {
-  readonly state: 'idle' | 'busy' | { readonly failed: string };
+  readonly state: Making;
   readonly empty: boolean;
   readonly pdf: () => Promise<void>;
   readonly onPaper: boolean;
