@@ -47,6 +47,7 @@ const BEHIND_OWN_PATH = ['out/pdf', 'documents/bundle', 'in/readers'];
 
 /** The packages a room is built on, besides Zod; all others are plain TypeScript. */
 const PACKAGES = {
+  units: ['memoize'],
   numeric: ['ml-matrix'],
   geometry: ['polylabel'],
   'documents/bundle': ['fflate', '@noble/hashes'],

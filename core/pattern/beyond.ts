@@ -15,7 +15,7 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import { ok, refuse, TOL, type Result, nth, cyclic } from '../units/index.ts';
+import { ok, refuse, TOL, type Result, nth, cyclic, once } from '../units/index.ts';
 import { centreEdgeOf, levelOf, outlineOf, uprightAt } from './access.ts';
 import { LEVELS } from './schema.ts';
 import type { Beyond, Edge, Piece } from './types.ts';
@@ -23,22 +23,17 @@ import type { Beyond, Edge, Piece } from './types.ts';
 /** A level mark this close to the centre shows how the paper there has moved, mm. */
 const NEAR_CENTRE = 60;
 
-const cutOut = new WeakMap<Piece, Piece>();
 /**
  * A piece as it is cut: what lies beyond its centre is part of the outline, in place of the centre edge. Notches on the
  * centre are inside the paper then and are left out. A piece with nothing beyond its centre is returned as it is.
  */
-export function asCut(piece: Piece): Piece {
+export const asCut = once((piece: Piece): Piece => {
   const { beyond, ...rest } = piece;
   const centre = centreEdgeOf(piece);
   if (!beyond || !centre) return piece;
-  const known = cutOut.get(piece);
-  if (known) return known;
   const edges = piece.edges.flatMap((e) => (e === centre ? beyond.edges : [e]));
-  const made: Piece = { ...rest, edges, marks: piece.marks.filter((m) => m.kind !== 'notch' || m.edge !== centre.id) };
-  cutOut.set(piece, made);
-  return made;
-}
+  return { ...rest, edges, marks: piece.marks.filter((m) => m.kind !== 'notch' || m.edge !== centre.id) };
+});
 
 /** The seam line of a piece as it is cut, extension and facing with it. */
 export const paperOutline = (piece: Piece): Path => outlineOf(asCut(piece));

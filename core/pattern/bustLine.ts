@@ -1,5 +1,5 @@
 import { cross, distance, endOf, intersectPaths, lerp, pointAt, polyline, sub, type Point } from '../geometry/index.ts';
-import { TOL, nth, cyclic } from '../units/index.ts';
+import { TOL, nth, cyclic, once } from '../units/index.ts';
 import { bustPointOf, dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
 import { sideDirection } from './measure.ts';
 import type { BustStretch, Edge, Piece } from './types.ts';
@@ -12,21 +12,14 @@ const BESIDE = 1;
 /** How far a redrawn seam may lie from where the bust line ended, mm. */
 const REACH = 120;
 
-const laid = new WeakMap<Piece, readonly BustStretch[]>();
-
 /**
  * Where a tape lies around the bust on one piece. On a piece as drafted: square from the centre to the bust point and on
  * to the side seam level with it, to a leg of a dart whose mouth lies there; on panels from and to the apex
  * notch; without a bust point straight across at the bust level. On an altered piece where that paper has gone. Empty where the piece does not reach the bust.
  */
-export function bustLineOf(piece: Piece): readonly BustStretch[] {
-  if (piece.bustLine) return piece.bustLine;
-  const known = laid.get(piece);
-  if (known) return known;
-  const line = BODICE.includes(piece.part) ? layLine(piece) : [];
-  laid.set(piece, line);
-  return line;
-}
+export const bustLineOf = once(
+  (piece: Piece): readonly BustStretch[] => piece.bustLine ?? (BODICE.includes(piece.part) ? layLine(piece) : []),
+);
 
 /** The same through another bust point than the pattern's own: the wearer's. */
 export const bustLineThrough = (piece: Piece, bust: Point): readonly BustStretch[] => layLine(piece, bust);

@@ -18,7 +18,7 @@ import {
   type Point,
   type Span,
 } from '../geometry/index.ts';
-import { TOL } from '../units/index.ts';
+import { TOL, once } from '../units/index.ts';
 import type { Edge, Mark, Piece, Seam, SeamSide } from './types.ts';
 
 /**
@@ -50,7 +50,7 @@ const MERGED: readonly Edge['role'][] = [
 export function canonical(pieces: readonly Piece[], seams: readonly Seam[]): Canonical {
   // Edges first: a curve cut in two is put together before any part of it is looked at by itself.
   const plain = pieces.map((piece) => {
-    const { piece: whole, gone } = mergedOnce(piece, seams);
+    const { piece: whole, gone } = mergedOnce(piece)(seams);
     return { piece: plainPaths(whole), gone };
   });
   if (plain.every((p, i) => p.piece === pieces[i])) return { pieces, seams };
@@ -161,15 +161,8 @@ interface Merged {
   readonly gone: ReadonlySet<string>;
 }
 
-const known = new WeakMap<Piece, WeakMap<readonly Seam[], Merged>>();
-/** Worked out once for a piece among its seams: a plan's steps look at the same ones again and again. */
-function mergedOnce(piece: Piece, seams: readonly Seam[]): Merged {
-  const bySeams = known.get(piece) ?? new WeakMap<readonly Seam[], Merged>();
-  known.set(piece, bySeams);
-  const found = bySeams.get(seams) ?? merged(piece, seams);
-  bySeams.set(seams, found);
-  return found;
-}
+/** Once for a piece among its seams: the steps of a plan share them. */
+const mergedOnce = once((piece: Piece) => once((seams: readonly Seam[]) => merged(piece, seams)));
 
 /** Edges of one role that run on, are sewn to the same and carry the same allowance, as one edge. */
 function merged(piece: Piece, seams: readonly Seam[]): Merged {

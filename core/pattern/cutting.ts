@@ -1,3 +1,4 @@
+import { once } from '../units/index.ts';
 import { dropLoops, flatten, isSimplePolygon, joinPaths, offsetEdges, polyline, type Path } from '../geometry/index.ts';
 import { dartShape } from './access.ts';
 import { asCut } from './beyond.ts';
@@ -8,16 +9,7 @@ import type { Piece } from './types.ts';
  * included because they are edges; a dart cut away is followed along its legs. The fold has no allowance.
  * Closed; derived, never stored in a file. A piece never changes, so its line is drawn once.
  */
-export function cuttingLine(piece: Piece): Path {
-  const known = drawn.get(piece);
-  if (known) return known;
-  const line = drawCuttingLine(piece);
-  drawn.set(piece, line);
-  return line;
-}
-const drawn = new WeakMap<Piece, Path>();
-
-function drawCuttingLine(piece: Piece): Path {
+export const cuttingLine = once((piece: Piece): Path => {
   const lines = cuttingEdges(piece);
   const line = joinPaths(
     offsetEdges(
@@ -28,7 +20,7 @@ function drawCuttingLine(piece: Piece): Path {
   );
   // A dart's end narrower than the allowance beside it would fold the line over itself.
   return isSimplePolygon(flatten(line, 0.25)) ? line : dropLoops(line);
-}
+});
 
 /** The seam lines that the cutting line lies beside, in outline order, each with its allowance, mm. */
 export function cuttingEdges(piece: Piece): readonly { readonly path: Path; readonly allowance: number }[] {

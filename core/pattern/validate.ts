@@ -1,5 +1,5 @@
 import { distance, endOf, flatten, isSimplePolygon, pathLength } from '../geometry/index.ts';
-import { TOL } from '../units/index.ts';
+import { TOL, once } from '../units/index.ts';
 import { centreEdgeOf, edgeOf, isInside, pieceArea } from './access.ts';
 import { paperOutline } from './beyond.ts';
 import type { Pattern, Piece } from './types.ts';
@@ -107,16 +107,10 @@ const BEARABLE: ReadonlySet<ProblemCode> = new Set<ProblemCode>([
   'size-without-pieces',
   'chart-size-repeated',
 ]);
-const broken = new WeakMap<Pattern, Problem | null>();
-
 /**
  * The first thing that makes a pattern no pattern: names of what is not there, edges that do not join. Whoever drafts
- * asks, since a job may carry its pattern with it. Remembered for each pattern.
+ * asks, since a job may carry its pattern with it.
  */
-export function brokenIn(pattern: Pattern): Problem | null {
-  const known = broken.get(pattern);
-  if (known !== undefined) return known;
-  const found = validatePattern(pattern).find((p) => !BEARABLE.has(p.code)) ?? null;
-  broken.set(pattern, found);
-  return found;
-}
+export const brokenIn = once(
+  (pattern: Pattern): Problem | null => validatePattern(pattern).find((p) => !BEARABLE.has(p.code)) ?? null,
+);

@@ -1,5 +1,6 @@
 export * from './brand.ts';
 export * from './lists.ts';
+export * from './once.ts';
 export * from './length.ts';
 export * from './result.ts';
 export * from './tolerance.ts';

@@ -1,22 +1,14 @@
 import { canonical, type Piece, type Seam, type SeamSide } from '../../pattern/index.ts';
 import type { Context, Run } from '../contract.ts';
-import { nth } from '../../units/index.ts';
+import { nth, once } from '../../units/index.ts';
 
-const known = new WeakMap<readonly Piece[], WeakMap<readonly Seam[], ReturnType<typeof canonical>>>();
-
-/** Cached per list of pieces: the steps of a plan share them. */
-function plainOf(pieces: readonly Piece[], seams: readonly Seam[]): ReturnType<typeof canonical> {
-  const bySeams = known.get(pieces) ?? new WeakMap<readonly Seam[], ReturnType<typeof canonical>>();
-  known.set(pieces, bySeams);
-  const found = bySeams.get(seams) ?? canonical(pieces, seams);
-  bySeams.set(seams, found);
-  return found;
-}
+/** Once for a list of pieces and their seams: the steps of a plan share them. */
+const plainOf = once((pieces: readonly Piece[]) => once((seams: readonly Seam[]) => canonical(pieces, seams)));
 
 /** The context with every piece in its plainest writing; the context itself where all of them are plain. */
 export function plainContext(context: Context): Context {
-  const now = plainOf(context.pieces, context.seams);
-  const then = plainOf(context.original, context.originalSeams);
+  const now = plainOf(context.pieces)(context.seams);
+  const then = plainOf(context.original)(context.originalSeams);
   if (now.pieces === context.pieces && then.pieces === context.original) return context;
   // Always the same plain piece for a piece, so that untouched pieces can be told by identity.
   const original = then.pieces.map((p, i) => {

@@ -1,6 +1,6 @@
 import { middleX, mirrorPiece, unfoldPiece, type Piece, type Seam } from '../../pattern/index.ts';
 import { checkPieces, type CheckReport, type Finding } from '../../paper/truing/index.ts';
-import { TOL } from '../../units/index.ts';
+import { TOL, once } from '../../units/index.ts';
 
 /** Pieces and seams as far as the steps have brought them. */
 export interface SidePieces {
@@ -20,16 +20,7 @@ export const alike = (sides: BothSides): boolean => sides.left.pieces === sides.
  * What is cut when the sides differ: a piece on the fold opened out to a whole, any other one for each side; what
  * is alike on both sides stays as it was. The drawn half is the wearer's left.
  */
-export function cutPieces(sides: BothSides): readonly Piece[] {
-  const known = cut.get(sides);
-  if (known) return known;
-  const made = cutFrom(sides);
-  cut.set(sides, made);
-  return made;
-}
-const cut = new WeakMap<BothSides, readonly Piece[]>();
-
-function cutFrom({ left, right }: BothSides): readonly Piece[] {
+export const cutPieces = once(({ left, right }: BothSides): readonly Piece[] => {
   if (left.pieces === right.pieces) return left.pieces;
   const ids = [...new Set([...left.pieces, ...right.pieces].map((p) => p.id))];
   return ids.flatMap((id): readonly Piece[] => {
@@ -48,7 +39,7 @@ function cutFrom({ left, right }: BothSides): readonly Piece[] {
       { ...mirrorPiece(r, middleX(r)), id: r.id + CUT_AS.right, cut: 1, name: `${r.name}, right` },
     ];
   });
-}
+});
 
 const same = (a: Piece, b: Piece): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 

@@ -1,3 +1,4 @@
+import { once } from '../../units/index.ts';
 import { boundsOf, boxAround, hullBox, spansOf, type Box, type Path, type Point } from '../../geometry/index.ts';
 import type { Piece } from '../../pattern/index.ts';
 import type { Coded } from '../../units/index.ts';
@@ -116,16 +117,11 @@ export const MOST_SPANS = 400_000;
 /** Bytes of a file that is still opened. */
 export const MOST_BYTES = { pdf: 120_000_000, svg: 40_000_000, dxf: 60_000_000 } as const;
 
-const boxes = new WeakMap<Path, Box>();
 /** Box of a path's control points: contains it, not tight. Kept, since lines are asked often and never change. */
-export function boxOf(path: Path): Box {
-  const known = boxes.get(path);
-  if (known) return known;
+export const boxOf = once((path: Path): Box => {
   const all = spansOf(path).map(hullBox);
-  const box = all.length === 0 ? boundsOf([path.start]) : boxAround(all);
-  boxes.set(path, box);
-  return box;
-}
+  return all.length === 0 ? boundsOf([path.start]) : boxAround(all);
+});
 
 export function boundsOfStrokes(strokes: readonly Stroke[]): Box | null {
   if (strokes.length === 0) return null;

@@ -1,3 +1,4 @@
+import { once } from '../../units/index.ts';
 import { boundsOf, flatten, type Box, type Path, type Point } from '../../geometry/index.ts';
 import { outlineOf, type Piece } from '../../pattern/index.ts';
 
@@ -12,15 +13,8 @@ export interface Ring {
   readonly box: Box;
 }
 
-const rings = new WeakMap<Piece, Ring>();
 /** The seam line of a piece as chords. A piece never changes, so it is flattened once. */
-export function ringOf(piece: Piece): Ring {
-  const known = rings.get(piece);
-  if (known) return known;
-  const made = ringFrom(piece.edges.map((e) => e.path));
-  rings.set(piece, made);
-  return made;
-}
+export const ringOf = once((piece: Piece): Ring => ringFrom(piece.edges.map((e) => e.path)));
 
 export function ringFrom(paths: readonly Path[], chord = CHORD): Ring {
   const points: Point[] = [];

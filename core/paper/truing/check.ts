@@ -20,7 +20,7 @@ import {
   type Piece,
   type Seam,
 } from '../../pattern/index.ts';
-import { ADVICE, degrees, TOL } from '../../units/index.ts';
+import { ADVICE, degrees, TOL, once } from '../../units/index.ts';
 import { measureDart } from './dart.ts';
 import { cornerAngle, straightness, walkSeam, type Walk } from './walk.ts';
 
@@ -109,17 +109,8 @@ function checkAim(piece: Piece, dart: Dart): Finding | null {
     : null;
 }
 
-const looked = new WeakMap<Piece, readonly Finding[]>();
 /** Everything to check on one piece. Pieces are immutable, so each is checked once and the result kept. */
-export function checkPiece(piece: Piece): readonly Finding[] {
-  const known = looked.get(piece);
-  if (known) return known;
-  const found = lookOver(piece);
-  looked.set(piece, found);
-  return found;
-}
-
-function lookOver(piece: Piece): readonly Finding[] {
+export const checkPiece = once((piece: Piece): readonly Finding[] => {
   const out: Finding[] = [];
   for (const dart of piece.darts) {
     const aim = checkAim(piece, dart);
@@ -185,7 +176,7 @@ function lookOver(piece: Piece): readonly Finding[] {
       out.push({ code: 'grain-turned', grade: 'look', piece: piece.id, at: m.from, data: { by, name: piece.name } });
   }
   return out;
-}
+});
 
 /** Which parts follow the piece they are sewn to, by the kind of seam. */
 const FOLLOWING: Readonly<Partial<Record<Seam['kind'], readonly Piece['part'][]>>> = {

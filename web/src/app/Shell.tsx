@@ -13,10 +13,11 @@ import { focusWork } from '../lib/focus.ts';
 import { useHotkeys } from '../lib/hotkeys.ts';
 import { NewVersion } from './NewVersion.tsx';
 import { STATIONS } from './stations.ts';
-import { Tape } from './Tape.tsx';
 import { TopBar } from './TopBar.tsx';
 
 const Help = lazy(async () => ({ default: (await import('./Help.tsx')).Help }));
+/** A job's own; the rail does without it. */
+const Tape = lazy(async () => ({ default: (await import('./Tape.tsx')).Tape }));
 /** The finder knows every alteration and measurement: it comes when it is first asked for. */
 const Finder = lazy(async () => ({ default: (await import('./Finder.tsx')).Finder }));
 /** After the first screen stands, so that letters typed right after the key are not lost. */
@@ -92,7 +93,10 @@ export function Shell() {
   useEffect(startAutosave, []);
   useEffect(followWindows, []);
   useEffect(() => {
-    const timer = setTimeout(() => void Promise.all([import('./Finder.tsx'), import('./Help.tsx')]), FETCH_FINDER);
+    const ahead = (): unknown =>
+      // Asked for again when they are opened: without a connection nothing is lost here.
+      Promise.all([import('./Finder.tsx'), import('./Help.tsx')]).catch(() => undefined);
+    const timer = setTimeout(ahead, FETCH_FINDER);
     return () => clearTimeout(timer);
   }, []);
   const working = id !== undefined;
@@ -121,7 +125,12 @@ export function Shell() {
         <>
           <SkipToWork />
           <TopBar onHelp={showHelp} onFind={showFinder} />
-          {id !== undefined && <Tape />}
+          {id !== undefined && (
+            // As high as the tape, so that nothing moves when it comes.
+            <Suspense fallback={<div className="h-[59px] border-b border-ink bg-tape" />}>
+              <Tape />
+            </Suspense>
+          )}
           <NewVersion />
         </>
       )}

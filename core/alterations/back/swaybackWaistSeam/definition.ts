@@ -22,8 +22,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const edge = centreEdge(piece);
   if (!edge) return refuse('back-not-found', {});
   const at = lowerEnd(edge);
-  const data = { by, panels: row.value.length };
-  const say = (code: StepCode): Message => ({ code, data });
+  const say = (code: StepCode): Message => ({ code, data: { by, panels: row.value.length } });
   const to = { x: at.x, y: at.y - by };
   const raised = (on: readonly OnWaist[], stage: 'true' | 'match', code: StepCode): readonly Instruction[] =>
     on.map((o) => redraw({ stage, piece: o.piece.id, message: say(code), as: raiseCentre(o.piece, by, o.panel) }));

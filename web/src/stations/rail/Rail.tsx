@@ -9,6 +9,7 @@ import { bringDemoBack, clearDemo, forgetDamaged, useLibrary, wearerOf } from '.
 import { download } from '../../store/export.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { longDate } from '../../lib/time.ts';
+import { Boundary } from '../../shared/Boundary.tsx';
 import { Notice } from '../../shared/parts.tsx';
 import { Tag, type TagDialog } from './Tag.tsx';
 import type { Damaged } from '../../store/db.ts';
@@ -252,9 +253,12 @@ function Drawers({
           ))}
         </ul>
       </section>
-      <Suspense>
-        <Keeping />
-      </Suspense>
+      {/* Not to be fetched, it leaves the rail standing. */}
+      <Boundary where="Keep a copy">
+        <Suspense>
+          <Keeping />
+        </Suspense>
+      </Boundary>
     </div>
   );
 }
