@@ -151,7 +151,7 @@ export interface AlterOptions {
   readonly apart?: boolean;
   /** Writes pieces with faults too. */
   readonly despiteFaults?: boolean;
-  /** Kinds of line in the PDF; left out, the usual ones. */
+  /** Kinds of line in the PDF; omitted, the usual ones. */
   readonly lines?: readonly PdfLayer[] | undefined;
 }
 export const isLayer = (text: string): text is PdfLayer => text in PDF_LAYERS;

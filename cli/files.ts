@@ -14,14 +14,14 @@ import { parentPort } from 'node:worker_threads';
 import { textOf } from '@ample/core/in/readers';
 import { ok, refuse, type Refusal, type Result } from '@ample/core/units';
 
-/** A document larger than this is none of ours, bytes. */
+/** Our documents are never larger than this, bytes. */
 const MOST_DOCUMENT = 60_000_000;
 const BLOCK = 1 << 20;
 
 const codeOf = (error: unknown): string =>
   error instanceof Error && 'code' in error && typeof error.code === 'string' ? error.code : 'unknown';
 
-/** Why a file could not be read, by what the system says. */
+/** Turns a system error on reading into a refusal. */
 function whyNotRead(error: unknown, file: string): Refusal {
   switch (codeOf(error)) {
     case 'ENOENT':
@@ -44,7 +44,7 @@ function whyNotRead(error: unknown, file: string): Refusal {
 export function bytesOf(file: string, most: number): Result<Uint8Array> {
   let at: number;
   try {
-    // A pipe that nobody writes to would be waited for.
+    // Opening a pipe without a writer would block.
     at = openSync(file, constants.O_RDONLY | constants.O_NONBLOCK);
   } catch (error) {
     return { ok: false, error: whyNotRead(error, file) };
@@ -77,7 +77,7 @@ export function documentText(file: string): Result<string> {
   return bytes.ok ? ok(textOf(bytes.value)) : bytes;
 }
 
-/** Why nothing could be written, by what the system says. */
+/** Turns a system error on writing into a refusal. */
 function whyNotWritten(error: unknown, folder: string): Refusal {
   switch (codeOf(error)) {
     case 'EEXIST':
@@ -128,6 +128,6 @@ function removeIfThere(path: string): void {
   try {
     rmSync(path, { force: true });
   } catch {
-    // The folder may be no folder: then nothing was written either.
+    // The path may not be a folder; then nothing was written either.
   }
 }

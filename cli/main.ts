@@ -131,7 +131,7 @@ async function alterCommand(argument: string, flags: Flags, date: string, usage:
   return answerWritten(done);
 }
 
-/** Seam allowances that are no slip of the hand, mm. */
+/** Plausible seam allowances, mm. */
 const WIDEST_ALLOWANCE = 100;
 
 /** All pieces of a file in one size; what is asked about is not a failure, but not done either. */

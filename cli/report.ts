@@ -14,7 +14,7 @@ export interface Written {
 }
 
 const round = (value: number): number => Math.round(value * 1e6) / 1e6;
-/** Numbers rounded to a millionth, so that a report reads the same on every machine. */
+/** Numbers rounded to a millionth, so that reports are the same on every machine. */
 export const tidy = (value: unknown): unknown => {
   if (typeof value === 'number') return round(value);
   if (Array.isArray(value)) return value.map(tidy);
@@ -23,7 +23,7 @@ export const tidy = (value: unknown): unknown => {
   return value;
 };
 
-/** A rigid motion the way one says it: a turn about a point, or a shift. */
+/** A rigid motion in words: a turn about a point, or a shift. */
 export function describeMotion(m: Rigid) {
   if (Math.abs(m.angle) < TOL.singular) return { turnDegrees: 0, about: null, shift: { x: m.x, y: m.y } };
   // The fixed point c solves R·c + d = c.

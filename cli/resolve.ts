@@ -47,7 +47,10 @@ function loadPart<T>(ref: object, folder: string, kind: string, read: (value: un
   return read(value.value);
 }
 
-/** Whether a file named in a job lies in the job's folder, links followed: a job from elsewhere reads nothing else. */
+/**
+ * Whether a file named in a job lies in the job's folder, links followed: a job from elsewhere can read nothing outside
+ * its folder.
+ */
 function liesIn(folder: string, file: string): boolean {
   const within = (from: string, to: string): boolean => {
     const way = relative(from, to);

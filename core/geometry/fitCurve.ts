@@ -76,7 +76,7 @@ const worstOf = (s: CubicSpan, points: readonly Point[], at: readonly number[]):
   return { far, index };
 };
 
-/** A bend of more than a degree and a half at a point is meant. */
+/** A bend of more than this at a point is taken as intended: a degree and a half. */
 const SMOOTH_ON = Math.cos((1.5 * Math.PI) / 180);
 /** Directions that differ by less than a hundredth of a degree are one. */
 const STRAIGHT_ON = Math.cos(1.7e-4);
@@ -87,7 +87,7 @@ function fit(points: readonly Point[], u: Point, v: Point, within: number, bendi
   if (points.length === 2) {
     const chord = unit(sub(b, a));
     const h = distance(a, b) / 3;
-    // Two points of a longer curve: no more than its directions are known there.
+    // Only two points of a longer curve: use its end directions.
     const straight = dot(chord, u) > STRAIGHT_ON && dot(chord, v) < -STRAIGHT_ON;
     out.push(
       straight ? { kind: 'line', a, b } : { kind: 'cubic', a, c1: add(a, scale(u, h)), c2: add(b, scale(v, h)), b },

@@ -59,7 +59,7 @@ function outOfReach(s: Span, p: Point, best: number): boolean {
   return dx * dx + dy * dy > best * best;
 }
 
-/** The point of a path nearest to p. An empty path answers with its start. */
+/** The point of a path nearest to p. For an empty path, its start. */
 export function nearestOnPath(path: Path, p: Point): Nearest {
   let best: Nearest = { span: 0, t: 0, point: path.start, distance: distance(path.start, p) };
   spansOf(path).forEach((s, span) => {

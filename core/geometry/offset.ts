@@ -27,7 +27,7 @@ import {
 import { add, cross, distance, dot, left, lineMeet, scale, sub, type Point } from './vec.ts';
 import { nth } from '../units/index.ts';
 
-/** A mitre longer than this many allowances is cut off square: a spike is no use on a table. */
+/** Mitres longer than this many allowances are cut off square. */
 export const MITRE_LIMIT = 4;
 
 const offsetPoint = (s: Span, t: number, d: number): Point => add(pointOn(s, t), scale(left(tangentOn(s, t)), d));
@@ -59,7 +59,7 @@ function offsetSpan(s: Span, d: number, depth = 0): readonly Span[] {
     worst = Math.max(worst, Math.abs(cross(sub(p, true_), tangentOn(s, t))));
     worst = Math.max(worst, Math.max(0, distance(p, true_) - 2));
   }
-  // Where a hollow is tighter than the offset, the offset runs backwards; a pencil would not draw that part.
+  // Where a hollow is tighter than the offset, the offset runs backwards; that part is dropped.
   if (worst < TOL.offset || depth >= 7) return 1 + curvatureOn(s, 0.5) * d < 0 ? [] : [candidate];
   const [x, y] = splitSpan(s, 0.5);
   return [...offsetSpan(x, d, depth + 1), ...offsetSpan(y, d, depth + 1)];
@@ -193,7 +193,7 @@ interface SeamCorner {
  */
 function corner(p: Path, q: Path, seam: SeamCorner): readonly [Path, Path] {
   if (distance(endOf(p), q.start) < TOL.reach) return [p, q];
-  // What is left of an edge between two others may be nothing: its neighbours then meet without it.
+  // An edge between two others may vanish in the offset; its neighbours then meet directly.
   if (p.segments.length === 0 || q.segments.length === 0) return [joinPaths([p, polyline([endOf(p), q.start])]), q];
   const reach = Math.max(Math.abs(seam.before), Math.abs(seam.after));
   const a = add(seam.at, scale(left(seam.arrives), seam.before));
@@ -243,7 +243,7 @@ function runOn(path: Path, end: Point, along: Point, by: number): Path {
 const runFrom = (path: Path, start: Point, along: Point, by: number): Path =>
   reversePath(runOn(reversePath(path), start, scale(along, -1), by));
 
-/** A span this short has no direction of its own: where files round, crumbs are left at the joints. */
+/** Spans this short have no reliable direction: rounding in files leaves such crumbs at joints. */
 const CRUMB = 5 * TOL.join;
 function withoutCrumbs(path: Path): Path {
   const spans = spansOf(path);

@@ -70,7 +70,7 @@ export function boundsOf(points: readonly Point[]): Box {
   return { minX, minY, maxX, maxY };
 }
 
-/** The box around boxes; of none, one that holds nothing. Counts by a loop: there may be a million. */
+/** The box around boxes; an empty box for none. A loop, not a spread: there may be a million. */
 export function boxAround(boxes: readonly Box[]): Box {
   let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
   for (const b of boxes) {

@@ -1,6 +1,6 @@
 export type Cell = string | number | null;
 
-/** Spreadsheets take a cell that begins so for a sum to be carried out. */
+/** Spreadsheets run cells that begin with these as formulas. */
 const ACTS = /^[=+\-@\t\r]/;
 
 const cell = (value: Cell): string => {

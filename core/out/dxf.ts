@@ -41,7 +41,7 @@ export interface SizedPieces {
 const GAP = 40;
 /** Points of a curve lie no farther apart, mm. */
 const CLOSE = 5;
-/** R12 is not UTF-8, and its names take few signs: what it cannot hold is written without its marks, or as a dash. */
+/** R12 is not UTF-8 and allows few characters in names: accents are dropped, other characters become a dash. */
 const plain = (text: string): string =>
   text
     .normalize('NFD')

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 
-/** What client and print bureau say to each other. Sizes in bytes and mm, money in cents, times in ms since 1970. */
+/** Messages between client and print bureau. Sizes in bytes and mm, money in cents, times in ms since 1970. */
 
 /** Faults the stand-in can be set to simulate, once per upload. */
 export const FAULTS = ['none', 'drops', 'busy', 'damages', 'down', 'refuses'] as const;
@@ -14,7 +14,7 @@ const count = z.number().int().min(0);
 export const uploadAskSchema = z.object({
   name: z.string().min(1).max(200),
   bytes: z.number().int().min(1).max(UPLOAD_MOST),
-  /** Of the whole file, in hexadecimal: the bureau knows by it what it already has, and that nothing was damaged. */
+  /** SHA-256 of the whole file, hexadecimal: identifies uploads the bureau already has, and detects damage. */
   sha256: z.string().regex(/^[0-9a-f]{64}$/),
   fault: z.enum(FAULTS).default('none'),
 });
@@ -34,7 +34,7 @@ export const estimateSchema = z.object({
 export const orderSchema = z.object({
   upload: z.string().max(80),
   copies: z.number().int().min(1).max(20),
-  /** Made by the client: the same order sent twice is one order. */
+  /** Chosen by the client as an idempotency key: the same order sent twice counts once. */
   key: z.string().min(8).max(80),
 });
 export const TICKET_STATES = ['waiting', 'printing', 'ready', 'refused', 'cancelled'] as const;
@@ -50,7 +50,7 @@ export const ticketSchema = z.object({
   reason: z.enum(['roll-ran-out']).nullable(),
 });
 
-/** Why the bureau says no. */
+/** Reasons for a refusal. */
 export const BUREAU_ERRORS = [
   'bureau-busy',
   'bureau-down',

@@ -3,7 +3,7 @@ import { cuttingLine, mirrorPiece, requireEdge, unfoldPiece, type Piece } from '
 import { TOL, ok, refuse, type Result, nth } from '../../units/index.ts';
 import { CELL, Ground, maskOf, type Mask } from './mask.ts';
 
-/** Cloth widths one meets in shops, mm. */
+/** Common cloth widths, mm. */
 export const CLOTH_WIDTHS = [1150, 1400, 1500] as const;
 
 export interface ClothWish {
@@ -11,7 +11,7 @@ export interface ClothWish {
   readonly width: number;
   /** Folded along its length, both selvedges together; or laid open. */
   readonly fold: boolean;
-  /** Nap or a pattern with one way up: nothing is turned round. */
+  /** Cloth with a nap or a one-way print: pieces are not turned round. */
   readonly oneWay: boolean;
 }
 
@@ -122,7 +122,7 @@ function shuffled<T>(items: readonly T[], seed: number): readonly T[] {
     return state / 2 ** 32;
   };
   const out = [...items];
-  // Neighbours change places: what is large still comes early.
+  // Swaps neighbours, so that large pieces still come early.
   for (let i = 0; i + 1 < out.length; i++) {
     const j = Math.min(out.length - 1, i + Math.floor(random() * 3));
     [out[i], out[j]] = [nth(out, j), nth(out, i)];

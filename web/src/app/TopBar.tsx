@@ -32,7 +32,7 @@ function Saved() {
   );
 }
 
-/** What another window has done to the open job. */
+/** Says what another window did to the open job. */
 function OtherWindow() {
   const notice = useSave((s) => s.notice);
   const units = useUnits();

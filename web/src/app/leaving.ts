@@ -1,8 +1,8 @@
 import { keepUndo } from '../store/undoKept.ts';
 
 /**
- * When the page is left, loaded anew or put away by a telephone, a value that was typed and not yet left is taken as if it
- * had been, and the steps to take back are kept. The field keeps the focus: one may come back to it.
+ * When the page is left, reloaded or put in the background, a value still being typed is committed and the undo history
+ * saved. The field keeps the focus, for a return to it.
  */
 export function takeOnLeaving(): () => void {
   const take = (): void => {

@@ -3,7 +3,7 @@ import type { Job } from '@ample/core/documents';
 import { inOrderOfDate } from '@ample/core/fitting/toile';
 import type { StationId } from './stations.ts';
 
-/** How far along the tape a job has come: the number of stations whose work is there. */
+/** How far a job has come along the tape: the number of stations whose work is done. */
 export function reached(draft: Draft | null, job: Pick<Job, 'fittings'> | null = null): number {
   if (!draft || draft.size === null) return 1;
   const last = job && inOrderOfDate(job.fittings).at(-1);

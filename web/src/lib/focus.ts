@@ -1,9 +1,9 @@
 /** What the Tab key stops at. */
 const STOPS =
   'a[href], button:enabled, input:enabled, select:enabled, textarea:enabled, summary, [tabindex]:not([tabindex="-1"])';
-/** What is laid over the rest and takes the focus for itself. */
+/** Overlays, which take the focus for themselves. */
 const OVER = '[role="dialog"], [role="alertdialog"], [role="menu"]';
-/** Places the focus has been that are remembered. */
+/** How many earlier places of the focus are remembered. */
 const REMEMBERED = 20;
 
 interface Held {
@@ -11,7 +11,7 @@ interface Held {
   /** The stops around it as they were, it among them. */
   readonly stops: readonly HTMLElement[];
   readonly over: boolean;
-  /** What it says, by which one that took its place is known. */
+  /** Its text, which identifies the element that replaces it. */
   readonly says: string;
 }
 

@@ -1,6 +1,6 @@
 /**
- * A new id: a letter that says what of, and so many random bytes. `crypto.randomUUID` is missing where the app is
- * reached over plain HTTP on the home network; random values are there everywhere.
+ * A new id: a prefix for its kind, and random bytes. `crypto.randomUUID` is missing where the app is reached over plain
+ * HTTP on the home network; random values are there everywhere.
  */
 export function freshId(letter: string, bytes = 4): string {
   const values = crypto.getRandomValues(new Uint8Array(bytes));

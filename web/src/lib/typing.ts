@@ -1,6 +1,6 @@
 const TAKES_LETTERS =
   'input:not([type="checkbox"], [type="radio"], [type="range"]), textarea, select, [contenteditable="true"]';
 
-/** Whether letters and digits are meant for what has the focus; a box, a choice or a slider takes none. */
+/** Whether the focused element takes letters and digits; check boxes, selects and sliders do not. */
 export const isTyping = (target: EventTarget | null): boolean =>
   target instanceof Element && target.matches(TAKES_LETTERS);

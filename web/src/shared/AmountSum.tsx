@@ -3,7 +3,7 @@ import { formatLength } from '@ample/core/units';
 import { TERM_WORDS } from '@ample/core/words';
 import { useUnits } from '../store/prefs.ts';
 
-/** The sum of an amount as one writes it in pencil, each term with its source. */
+/** The sum behind an amount, written out in pencil, each term with its source. */
 export function AmountSum({ amount }: { readonly amount: Amount }) {
   const { unit, fraction } = useUnits();
   const say = (v: number, sign = false) => formatLength(v, unit, { fraction, sign, bare: true });

@@ -6,7 +6,7 @@ import { sayFit } from '@ample/core/words';
 import { takeComputed } from '../store/plan.ts';
 import { useUnits } from '../store/prefs.ts';
 
-/** The sum behind an amount, and the way back to it once another was typed. */
+/** The sum behind an amount, and a button to return to it once another was typed. */
 export function FitSum({ step, fit }: { readonly step: Step; readonly fit: Fit | null }) {
   const units = useUnits();
   const { job } = useParams();

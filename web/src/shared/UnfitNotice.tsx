@@ -5,7 +5,7 @@ import type { Printable } from '../store/unfit.ts';
 import { Check } from '../ui/Check.tsx';
 import { Notice } from './parts.tsx';
 
-/** Why pieces are held back, the way to mend them, and the way past. Nothing where every piece is sound. */
+/** Why pieces are held back, how to fix them, and how to print them anyway. Empty when every piece is sound. */
 export function UnfitNotice({ printable }: { readonly printable: Printable }) {
   const { job } = useParams();
   const units = useUnits();

@@ -20,7 +20,7 @@ export type Progress =
   | { readonly kind: 'waiting'; readonly share: number; readonly seconds: number; readonly why: 'lost' | 'busy' }
   | { readonly kind: 'again'; readonly share: 0 };
 
-/** How the client waits and how often it tries; tests wait shorter. */
+/** Timing and retries; shorter in tests. */
 export interface Patience {
   /** Pauses before trying again, s; the last stands for all further ones. */
   readonly pauses: readonly number[];
@@ -50,7 +50,7 @@ export async function isThere(): Promise<boolean> {
     return false;
   }
 }
-/** A request that nobody answers for so long is lost, ms. */
+/** Requests time out after this, ms. */
 const UNANSWERED = 15_000;
 
 /** Asks the bureau; a lost connection and an answer that cannot be read are refusals like any other. */
@@ -141,7 +141,7 @@ export async function sendFile(
       most = -1;
       tell({ kind: 'again', share: 0 });
     } else if (code === 'bureau-unknown-upload' || code === 'bureau-wrong-place' || code === 'bureau-incomplete') {
-      // The bureau knows better what it has: asked again by the file itself.
+      // Asks the bureau what it has, by the file's checksum.
       upload = null;
       if (++failures >= patience.tries) return result;
     } else if (PASSING.has(code)) {

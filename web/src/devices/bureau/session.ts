@@ -9,7 +9,7 @@ export type Stage =
   | { readonly kind: 'idle' }
   | { readonly kind: 'making' }
   | Progress
-  /** Given up, or stopped by hand; can be gone on with. */
+  /** Given up, or stopped by hand; can be resumed. */
   | { readonly kind: 'stopped'; readonly error: Refusal | null }
   | { readonly kind: 'offered'; readonly estimate: Estimate; readonly error: Refusal | null }
   | { readonly kind: 'ordering'; readonly estimate: Estimate };

@@ -6,7 +6,7 @@ import { SYMPTOM_WORDS, VIEW_WORDS } from '@ample/core/words';
 import { Outline } from './Figure.tsx';
 import { COLOURS } from '@ample/core/out';
 
-/** A plain garment over the figure, so that one points at cloth: bodice, short sleeves, skirt. */
+/** A plain garment over the figure, so that users point at cloth: bodice, short sleeves, skirt. */
 const GARMENT: Readonly<Record<View, string>> = {
   front:
     'M85 77Q100 100 115 77L146 91L167 150L149 156L141 132Q139 170 134 197Q152 232 154 262L158 338H42L46 262Q48 232 66 197Q61 170 59 132L51 156L33 150L54 91Z',

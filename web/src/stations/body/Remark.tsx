@@ -3,7 +3,7 @@ import type { Wearer } from '@ample/core/documents';
 import type { MeasurementKey } from '@ample/core/pattern';
 import { setRemark } from '../../store/body.ts';
 
-/** A word on one value: how the tape lay, what was worn. */
+/** A note on one reading: how the tape lay, what was worn. */
 export function Remark({ set, of }: { readonly set: Wearer['sets'][number]; readonly of: MeasurementKey }) {
   const [text, setText] = useState<string | null>(null);
   return (

@@ -13,8 +13,8 @@ export function HangingSkirt() {
   const hanging = useJob((s) => s.job?.hanging ?? null);
   const drop = dropBy(hanging);
   const stretch = hanging?.stretch ?? 0;
-  // Nothing typed and no stretch are one, so weighing the skirt writes no 0 where one is about to type.
-  // Taken when one leaves the field, so that typing it is one step to undo; emptied, nothing hangs there.
+  // An empty field and no stretch mean the same, so entering the weight writes no 0 into the other field. Committed on
+  // leaving the field, so typing is one undo step; cleared, nothing hangs there.
   const weigh = (typed: number) => {
     const grams = Number.isNaN(typed) ? 0 : Math.min(MOST_GRAMS, Math.max(0, Math.round(typed)));
     if (grams !== (hanging?.grams ?? 0)) setHanging(grams === 0 && stretch === 0 ? null : { grams, stretch });

@@ -1,6 +1,6 @@
 import type { PlaceKind } from '@ample/core/in/tracing';
 
-/** What a place clicked or typed is, as one says it, and the letter that says it in the table. */
+/** Kinds of point, clicked or typed: the word, and the letter that stands for it in the table. */
 export const PLACE_WORDS: readonly (readonly [kind: PlaceKind, name: string, letter: string])[] = [
   ['corner', 'corner', 'c'],
   ['curve', 'on a curve', 'k'],
