@@ -50,6 +50,16 @@ async function check(name, work) {
   if (code === 0) passed += 1;
   else failed += 1;
 }
+const QUIET = { quiet: true };
+/** A check beside others: what it printed comes in one go, once it is done. */
+async function quietly(name, work) {
+  const begun = Date.now();
+  const { code, out } = await work();
+  const seconds = ((Date.now() - begun) / 1000).toFixed(0);
+  process.stdout.write(`\n── ${name}\n${out}── ${name}: ${code === 0 ? 'passed' : 'FAILED'} (${seconds} s)\n`);
+  if (code === 0) passed += 1;
+  else failed += 1;
+}
 /** A step that counts tests of its own; a run that counted none has failed. */
 async function count(name, work) {
   const { code, out } = await step(name, work);
@@ -66,10 +76,17 @@ async function count(name, work) {
 
 await ensureInstalled();
 await ensureDebianPackages();
-await check('types', () => run(process.execPath, [join(root, 'scripts/typecheck.mjs')]));
-await check('lint', () => tool('eslint/bin/eslint.js', ['.', '--cache', '--cache-location', '.cache/eslint']));
-await check('format', () => tool('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']));
-await check('imports', () => run(process.execPath, [join(root, 'scripts/imports.mjs')]));
+// Each of these uses one core: two go side by side.
+await Promise.all([
+  quietly('types', () => run(process.execPath, [join(root, 'scripts/typecheck.mjs')], QUIET)),
+  (async () => {
+    await quietly('lint', () =>
+      tool('eslint/bin/eslint.js', ['.', '--cache', '--cache-location', '.cache/eslint'], QUIET),
+    );
+    await quietly('format', () => tool('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn'], QUIET));
+    await quietly('imports', () => run(process.execPath, [join(root, 'scripts/imports.mjs')], QUIET));
+  })(),
+]);
 await count('unit tests', () => tool('vitest/vitest.mjs', ['run', '--reporter=dot']));
 await check('build', () => tool('vite/bin/vite.js', ['build', join(root, 'web'), '--logLevel', 'warn']));
 await count('browser tests', () => tool('@playwright/test/cli.js', ['test', '--config', 'e2e/playwright.config.ts']));

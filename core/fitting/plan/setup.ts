@@ -27,7 +27,7 @@ import {
 } from '../fit/index.ts';
 import { toldFlat, type ToldFlat } from '../compare/index.ts';
 import type { Job, Wearer } from '../../documents/schema.ts';
-import { brokenIn, type Pattern, type Piece } from '../../pattern/index.ts';
+import { brokenIn, type Pattern, type Piece, type Problem } from '../../pattern/index.ts';
 import type { Refusal, Result } from '../../units/index.ts';
 import type { SidePieces } from './sides.ts';
 import { standInFor, toldNow, type StandIn } from './paper.ts';
@@ -77,21 +77,35 @@ export function startingPieces(own: readonly Piece[], body: Body): readonly Piec
   return made;
 }
 
-export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
-  const broken = brokenIn(given);
-  // An invalid pattern is not drafted; its problem is reported instead.
-  const sold = broken ? { ...given, sizes: {}, seams: [] } : given;
-  const body = bodyFrom(wearer.sets);
+/** The size a job starts in, and the pattern as it is sold in the cup taken. */
+function sizeAndCup(job: ResolvedJob['job'], body: Body, sold: Pattern) {
   const framed = startingSize(body, sold, methodFor(sold, job.sizeMethod));
   const cups = cupChoice(body, sold, job.size ?? (framed.ok ? framed.value.chosen.size : null));
   const cup = job.cup ?? cups?.chosen.name ?? null;
   const pattern = inCup(sold, cup);
   const sizeChoice = startingSize(body, pattern, methodFor(pattern, job.sizeMethod));
   const size = job.size ?? (sizeChoice.ok ? sizeChoice.value.chosen.size : null);
+  return { cup, cupChoice: cups, pattern, sizeChoice, size };
+}
+
+/** The pieces a job starts from: its own in the size, else a sample draft that stands in for pieces on paper. */
+function piecesAtStart(pattern: Pattern, size: string | null, body: Body, sound: boolean) {
   const own = (size !== null ? pattern.sizes[size] : undefined) ?? [];
-  const standIn = own.length === 0 && size !== null && !broken ? standInFor(pattern, size) : null;
+  const standIn = own.length === 0 && size !== null && sound ? standInFor(pattern, size) : null;
   const original = standIn?.pieces ?? startingPieces(own, body);
   const sewn: SidePieces = { pieces: original, seams: standIn?.seams ?? pattern.seams };
+  return { standIn, original, sewn };
+}
+
+/** Computes what a job starts from: the body, the size and cup, the pieces, the eases, and the bust amounts. */
+export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
+  const broken = brokenIn(given);
+  // An invalid pattern is not drafted; its problem is reported instead.
+  const sold = broken ? { ...given, sizes: {}, seams: [] } : given;
+  const body = bodyFrom(wearer.sets);
+  const chosen = sizeAndCup(job, body, sold);
+  const { pattern, size, sizeChoice } = chosen;
+  const { standIn, original, sewn } = piecesAtStart(pattern, size, body, broken === null);
   const eases = easesFor(pattern, size, standIn ? null : sewn, wearer.eases, wearer.bustEase, job.hanging);
   const ease = easeOf(eases);
   const enough = enoughOf(eases);
@@ -134,11 +148,7 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
     job,
     body,
     bodyProblems: checkBody(body, newestFirst(wearer.sets)[0]),
-    sizeChoice,
-    size,
-    cup,
-    cupChoice: cups,
-    pattern,
+    ...chosen,
     ease,
     eases,
     uncertainty,
@@ -149,14 +159,17 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
     original,
     sewn,
     contextOf,
-    refusal: broken
-      ? { code: 'pattern-invalid', data: { problem: broken.code, ...broken.data } }
-      : size === null
-        ? sizeChoice.ok
-          ? null
-          : sizeChoice.error
-        : original.length === 0
-          ? { code: 'size-has-no-pieces', data: { size } }
-          : null,
+    refusal: refusalOf(broken, size, sizeChoice, original),
   };
+}
+
+function refusalOf(
+  broken: Problem | null,
+  size: string | null,
+  sizeChoice: Setup['sizeChoice'],
+  original: readonly Piece[],
+): Refusal | null {
+  if (broken) return { code: 'pattern-invalid', data: { problem: broken.code, ...broken.data } };
+  if (size === null) return sizeChoice.ok ? null : sizeChoice.error;
+  return original.length === 0 ? { code: 'size-has-no-pieces', data: { size } } : null;
 }

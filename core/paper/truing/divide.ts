@@ -56,55 +56,14 @@ export function divideAtDarts(
   const up = [...meet].reverse();
   const after = run(i, j);
   const before = run(j, i);
-  const isCentre = (edges: readonly Edge[]): boolean =>
-    edges.some((e) => e.role === 'centreFront' || e.role === 'centreBack');
   const allowance = piece.edges[i]?.allowance ?? 15;
-  /** The notch stands where the seam passes the first of `meet`. */
-  const make = (
-    edges: readonly Edge[],
-    corners: readonly Point[],
-    middle: number,
-  ): { readonly edges: readonly Edge[]; readonly notch: number } => {
-    const straight = polyline(corners);
-    const path = fairCorners(straight, reach);
-    const notch = pathLength(polyline(corners.slice(0, middle + 1))) * (pathLength(path) / pathLength(straight));
-    return { edges: [...edges, { id: 'princess', role: 'princess', path, allowance }], notch };
-  };
-  const first = make(after, [b.start, ...up, a.end], meet.length);
-  const second = make(before, [a.start, ...down, b.end], 1);
-  const [centre, side] = isCentre(after) ? [first, second] : [second, first];
-  const keep = (
-    part: { readonly edges: readonly Edge[]; readonly notch: number },
-    isCentrePiece: boolean,
-  ): Omit<Piece, 'id' | 'name' | 'part' | 'fold' | 'cut'> => {
-    const has = (edge: string): boolean => part.edges.some((e) => e.id === edge);
-    const marks = piece.marks.flatMap((m): readonly Mark[] => {
-      if (m.kind === 'notch') return has(m.edge) ? [m] : [];
-      if (m.kind === 'level') return [isCentrePiece ? m : { ...m, at: { x: insideX(part.edges), y: m.at.y } }];
-      if (m.kind === 'grain' && !isCentrePiece) {
-        const x = insideX(part.edges);
-        const ys = part.edges.map((e) => e.path.start.y);
-        const height = Math.max(...ys) - Math.min(...ys);
-        const top = Math.min(...ys);
-        return [{ ...m, from: { x, y: top + 0.5 * height }, to: { x, y: top + 0.85 * height } }];
-      }
-      return [m];
-    });
-    const id = freshId(
-      marks.map((m) => m.id),
-      'apex',
-    );
-    return {
-      half: piece.half,
-      notes: piece.notes,
-      edges: part.edges,
-      darts: piece.darts.filter((d) => d !== upper && d !== lower && has(d.mouth)),
-      marks: [...marks, { kind: 'notch', id, edge: 'princess', at: part.notch, count: 2 }],
-    };
-  };
+  const first = withSeam(after, [b.start, ...up, a.end], meet.length, { reach, allowance });
+  const second = withSeam(before, [a.start, ...down, b.end], 1, { reach, allowance });
+  const [centre, side] = holdsCentre(after) ? [first, second] : [second, first];
+  const darts = piece.darts.filter((d) => d !== upper && d !== lower);
   return {
     centre: {
-      ...keep(centre, true),
+      ...panelOf(piece, centre, darts, true),
       id: piece.id,
       name: names.centre.name,
       part: piece.part,
@@ -113,8 +72,66 @@ export function divideAtDarts(
       ...(piece.buttons ? { buttons: piece.buttons } : {}),
       cut: piece.cut,
     },
-    side: { ...keep(side, false), ...names.side, fold: null, cut: 2 },
+    side: { ...panelOf(piece, side, darts, false), ...names.side, fold: null, cut: 2 },
   };
+}
+
+/** The edges of one panel, the new seam among them, and where the notch lies on that seam, mm from its start. */
+interface Panel {
+  readonly edges: readonly Edge[];
+  readonly notch: number;
+}
+
+const holdsCentre = (edges: readonly Edge[]): boolean =>
+  edges.some((e) => e.role === 'centreFront' || e.role === 'centreBack');
+
+/** Closes a run of edges with a smooth seam through `corners`; the notch stands where it passes the one numbered `middle`. */
+function withSeam(
+  edges: readonly Edge[],
+  corners: readonly Point[],
+  middle: number,
+  { reach, allowance }: { readonly reach: number; readonly allowance: number },
+): Panel {
+  const straight = polyline(corners);
+  const path = fairCorners(straight, reach);
+  const notch = pathLength(polyline(corners.slice(0, middle + 1))) * (pathLength(path) / pathLength(straight));
+  return { edges: [...edges, { id: 'princess', role: 'princess', path, allowance }], notch };
+}
+
+/** What of a piece lies on one panel: its darts and marks, and a notch on the new seam. */
+function panelOf(
+  piece: Piece,
+  { edges, notch }: Panel,
+  darts: readonly Dart[],
+  isCentre: boolean,
+): Omit<Piece, 'id' | 'name' | 'part' | 'fold' | 'cut'> {
+  const has = (edge: string): boolean => edges.some((e) => e.id === edge);
+  const marks = piece.marks.flatMap((m): readonly Mark[] => {
+    if (m.kind === 'notch') return has(m.edge) ? [m] : [];
+    if (isCentre) return [m];
+    if (m.kind === 'level') return [{ ...m, at: { x: insideX(edges), y: m.at.y } }];
+    return [m.kind === 'grain' ? { ...m, ...grainDownMiddle(edges) } : m];
+  });
+  const id = freshId(
+    marks.map((m) => m.id),
+    'apex',
+  );
+  return {
+    half: piece.half,
+    notes: piece.notes,
+    edges,
+    darts: darts.filter((d) => has(d.mouth)),
+    marks: [...marks, { kind: 'notch', id, edge: 'princess', at: notch, count: 2 }],
+  };
+}
+
+/** A grainline in the lower half of a side panel. */
+function grainDownMiddle(edges: readonly Edge[]): { readonly from: Point; readonly to: Point } {
+  const x = insideX(edges);
+  const ys = edges.map((e) => e.path.start.y);
+  const top = Math.min(...ys);
+  const height = Math.max(...ys) - top;
+  return { from: { x, y: top + 0.5 * height }, to: { x, y: top + 0.85 * height } };
 }
 
 /** A line down the middle of a side panel, for its grain and its levels. */

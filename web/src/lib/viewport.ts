@@ -37,6 +37,31 @@ function filled(at: number, from: number, to: number, room: number): number {
   return Math.min(at - Math.max(0, at + from), at + Math.max(0, room - (at + to)));
 }
 
+/** The view that fits a box into a picture of some size, and shows what lies beside it rather than empty ground. */
+function viewOf(box: Box, whole: Box, width: number, height: number, left: number): View {
+  const { minX, minY, maxX, maxY } = box;
+  const k = Math.min(width / (maxX - minX), height / (maxY - minY));
+  const x = (width - (maxX - minX) * k) / 2 - minX * k;
+  const y = (height - (maxY - minY) * k) / 2 - minY * k;
+  return {
+    x: left + filled(x, whole.minX * k, whole.maxX * k, width),
+    y: filled(y, whole.minY * k, whole.maxY * k, height),
+    k,
+  };
+}
+
+/** The view with a box in its middle, as near as it fits with a little room around it. */
+function viewOn(box: Box, width: number, height: number): View {
+  const k = Math.min(width / (box.maxX - box.minX), height / (box.maxY - box.minY)) * 0.92;
+  return { x: width / 2 - ((box.minX + box.maxX) / 2) * k, y: height / 2 - ((box.minY + box.maxY) / 2) * k, k };
+}
+
+/** Handles and pieces keep their own drags; two fingers always mean the mat, the wheel too. */
+function meansTheMat(e: Event): boolean {
+  if (e.type === 'wheel' || ('touches' in e && (e as TouchEvent).touches.length > 1)) return true;
+  return !(e.target as Element).closest('[data-handle], [data-piece]') && !(e as MouseEvent).button;
+}
+
 /** Pan and zoom of the mat: wheel, pinch and drag on the empty mat; handles keep their own drags. */
 export function useViewport(content: Box, { left = 0, below = 0 }: Margins = {}): Viewport {
   const svg = useRef<SVGSVGElement | null>(null);
@@ -50,19 +75,14 @@ export function useViewport(content: Box, { left = 0, below = 0 }: Margins = {})
 
   const part = useRef<Box | null>(null);
   const refit = useCallback(() => {
-    const { minX, minY, maxX, maxY } = part.current ?? whole;
     const el = svg.current;
     if (!el || !behaviour.current) return;
     const { width: across, height: down } = el.getBoundingClientRect();
     // The tools keep a strip of their own at the right.
     const [width, height] = [across - TOOLS - left, down - below];
     if (width <= 0 || height <= 0) return;
-    const k = Math.min(width / (maxX - minX), height / (maxY - minY));
-    const x = (width - (maxX - minX) * k) / 2 - minX * k;
-    const y = (height - (maxY - minY) * k) / 2 - minY * k;
-    const toRight = filled(x, whole.minX * k, whole.maxX * k, width);
-    const toBottom = filled(y, whole.minY * k, whole.maxY * k, height);
-    select(el).call(behaviour.current.transform, zoomIdentity.translate(left + toRight, toBottom).scale(k));
+    const { x, y, k } = viewOf(part.current ?? whole, whole, width, height, left);
+    select(el).call(behaviour.current.transform, zoomIdentity.translate(x, y).scale(k));
   }, [whole, left, below]);
   const fit = useCallback(
     (box?: Box) => {
@@ -77,11 +97,7 @@ export function useViewport(content: Box, { left = 0, below = 0 }: Margins = {})
     if (!el) return;
     const z = zoom<SVGSVGElement, unknown>()
       .scaleExtent([0.2, 12])
-      // Handles and pieces keep their own drags; two fingers always mean the mat, the wheel too.
-      .filter((e: Event) => {
-        if (e.type === 'wheel' || ('touches' in e && (e as TouchEvent).touches.length > 1)) return true;
-        return !(e.target as Element).closest('[data-handle], [data-piece]') && !(e as MouseEvent).button;
-      })
+      .filter(meansTheMat)
       .on('zoom', (e: { transform: View }) => {
         const next = { x: e.transform.x, y: e.transform.y, k: e.transform.k };
         at.current = next;
@@ -107,9 +123,7 @@ export function useViewport(content: Box, { left = 0, below = 0 }: Margins = {})
     const el = svg.current;
     if (!el || !behaviour.current) return;
     const { width, height } = el.getBoundingClientRect();
-    const k = Math.min(width / (box.maxX - box.minX), height / (box.maxY - box.minY)) * 0.92;
-    const x = width / 2 - ((box.minX + box.maxX) / 2) * k;
-    const y = height / 2 - ((box.minY + box.maxY) / 2) * k;
+    const { x, y, k } = viewOn(box, width, height);
     select(el).call(behaviour.current.transform, zoomIdentity.translate(x, y).scale(k));
   }, []);
 

@@ -1,4 +1,4 @@
-import { Fragment, lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import {
   bodyFrom,
@@ -10,6 +10,9 @@ import {
   meanOf,
   neededFor,
   newestFirst,
+  type Body as BodyMeasured,
+  type BodyProblem,
+  type MeasurementDefinition,
 } from '@ample/core/fitting/fit';
 import type { MeasurementKey } from '@ample/core/pattern';
 import { MEASUREMENT_WORDS, sayBodyProblem } from '@ample/core/words';
@@ -25,64 +28,44 @@ import { HeightLies } from './HeightLies.tsx';
 import { Measured } from './Measured.tsx';
 import { Remark } from './Remark.tsx';
 import { Sets } from './Sets.tsx';
-import type { JSX } from 'react';
-import type { MeasurementDefinition } from '@ample/core/fitting/fit';
-import type { Change } from '@ample/core/fitting/fit';
 import type { Wearer } from '@ample/core/documents';
 
 const HistoryChart = lazy(async () => ({ default: (await import('./HistoryChart.tsx')).HistoryChart }));
+
+type MeasurementSet = Wearer['sets'][number];
+
+/** The set in hand, the one before it, and the body as all of them up to it tell. */
+function useSetInHand(wearer: Wearer | null) {
+  const [chosen, setChosen] = useState<string | null>(null);
+  const sets = useMemo(() => newestFirst(wearer?.sets ?? []), [wearer]);
+  const index = Math.max(
+    0,
+    sets.findIndex((s) => s.id === chosen),
+  );
+  const upTo = useMemo(() => sets.slice(index), [sets, index]);
+  const problems = useMemo(
+    () => (upTo[0] ? [...checkBody(bodyFrom(upTo), upTo[0]), ...checkAge(upTo, today())] : []),
+    [upTo],
+  );
+  return { sets, set: upTo[0], older: upTo[1], upTo, problems, setChosen };
+}
 
 /** Measurements in measuring order, two readings each, beside the figure with the tape of the one in hand. */
 export function Body() {
   const { job, wearer } = useJob();
   const patterns = useLibrary((s) => s.patterns);
   const units = useUnits();
-  const { job: id } = useParams();
   const [search] = useSearchParams();
   const asked = MEASUREMENT_CATALOGUE.find((d) => d.key === search.get('take'))?.key;
   const [focused, setFocused] = useState<MeasurementKey>(asked ?? 'highBust');
-  const [all, setAll] = useState(asked !== undefined);
   const [tape, setTape] = useState(false);
-  const [chosen, setChosen] = useState<string | null>(null);
-  const sets = useMemo(() => newestFirst(wearer?.sets ?? []), [wearer]);
-  const set = sets.find((s) => s.id === chosen) ?? sets[0];
-  const older = sets[sets.findIndex((s) => s.id === set?.id) + 1];
-  const upTo = useMemo(() => sets.slice(sets.findIndex((s) => s.id === set?.id)), [sets, set]);
+  const { sets, set, older, upTo, problems, setChosen } = useSetInHand(wearer);
   const needed = useMemo(() => neededFor(patternOf(job, patterns), job?.steps ?? []), [job, patterns]);
-  const problems = useMemo(
-    () => (set ? [...checkBody(bodyFrom(upTo), set), ...checkAge(upTo, today())] : []),
-    [upTo, set],
-  );
   useEffect(() => {
     if (asked) document.querySelector<HTMLInputElement>(`[data-measure="${asked}"] input`)?.focus();
   }, [asked]);
   if (!wearer || !set) return <Station title="Body">There is no set of measurements in this record.</Station>;
-  const words = MEASUREMENT_WORDS[focused];
-  const first = MEASUREMENT_CATALOGUE.filter((d) => needed.includes(d.key));
-  const rest = MEASUREMENT_CATALOGUE.filter((d) => !needed.includes(d.key));
-  const history = historyOf(wearer.sets, focused);
-  const moved = older ? changesBetween(bodyFrom([older]), bodyFrom([set])) : [];
-  const missing = first.filter((d) => bodyFrom(upTo)[d.key] === undefined).length;
   const old = problems.find((p) => p.code === 'set-old');
-  const row = (d: (typeof MEASUREMENT_CATALOGUE)[number]) => (
-    <Fragment key={d.key}>
-      <Measured
-        definition={d}
-        set={set}
-        before={meanOf(older?.readings[d.key])}
-        needed={needed.includes(d.key)}
-        onFocus={() => setFocused(d.key)}
-        problems={problems
-          .filter((p) => p.key === d.key && p.code !== 'set-old' && p.code !== 'value-carried')
-          .map((p) => ({
-            grade: p.grade,
-            says: sayBodyProblem(p, units),
-            meant: typeof p.data['meant'] === 'number' ? p.data['meant'] : null,
-          }))}
-      />
-      {d.key === 'height' && bodyFrom(upTo).height !== undefined && <HeightLies value={wearer.heightLies} />}
-    </Fragment>
-  );
   return (
     <Station
       title={`${wearer.name}, measured ${longDate(set.date)}`}
@@ -97,63 +80,92 @@ export function Body() {
       )}
       <div className="grid gap-6 min-[900px]:grid-cols-[minmax(0,1fr)_360px]">
         <MeasurementsOfSet
-          setTape={setTape}
-          tape={tape}
-          id={id}
-          missing={missing}
+          wearer={wearer}
+          set={set}
           older={older}
-          first={first}
-          row={row}
-          all={all}
-          rest={rest}
-          setAll={setAll}
-          moved={moved}
+          body={bodyFrom(upTo)}
+          needed={needed}
+          problems={problems}
+          showAll={asked !== undefined}
+          onFocus={setFocused}
+          tape={tape}
+          onTape={() => setTape(true)}
         />
-        <WhereItRuns words={words} focused={focused} set={set} history={history} />
+        <WhereItRuns
+          words={MEASUREMENT_WORDS[focused]}
+          focused={focused}
+          set={set}
+          history={historyOf(wearer.sets, focused)}
+        />
       </div>
       {tape && <TapeWindow onClose={() => setTape(false)} />}
     </Station>
   );
 }
 
-function MeasurementsOfSet({
-  setTape,
-  tape,
-  id,
-  missing,
+interface OfSet {
+  readonly wearer: Wearer;
+  readonly set: MeasurementSet;
+  readonly older: MeasurementSet | undefined;
+  readonly body: BodyMeasured;
+  readonly needed: readonly MeasurementKey[];
+  readonly problems: readonly BodyProblem[];
+  readonly onFocus: (key: MeasurementKey) => void;
+}
+
+function Row({
+  definition,
+  wearer,
+  set,
   older,
-  first,
-  row,
-  all,
-  rest,
-  setAll,
-  moved,
-}: {
-  readonly setTape: (value: boolean) => void;
+  body,
+  needed,
+  problems,
+  onFocus,
+}: OfSet & { readonly definition: MeasurementDefinition }) {
+  const units = useUnits();
+  const { key } = definition;
+  // A set that is old, or a value carried over from it, is told once, above.
+  const own = problems.filter((p) => p.key === key && p.code !== 'set-old' && p.code !== 'value-carried');
+  return (
+    <>
+      <Measured
+        definition={definition}
+        set={set}
+        before={meanOf(older?.readings[key])}
+        needed={needed.includes(key)}
+        onFocus={() => onFocus(key)}
+        problems={own.map((p) => ({
+          grade: p.grade,
+          says: sayBodyProblem(p, units),
+          meant: typeof p.data['meant'] === 'number' ? p.data['meant'] : null,
+        }))}
+      />
+      {key === 'height' && body.height !== undefined && <HeightLies value={wearer.heightLies} />}
+    </>
+  );
+}
+
+function MeasurementsOfSet({
+  showAll,
+  tape,
+  onTape,
+  ...of
+}: OfSet & {
+  /** Also what this job does not need. */
+  readonly showAll: boolean;
   readonly tape: boolean;
-  readonly id: string | undefined;
-  readonly missing: number;
-  readonly older:
-    | {
-        id: string;
-        date: string;
-        readings: Partial<Record<MeasurementKey, number[]>>;
-        remarks: Partial<Record<MeasurementKey, string>>;
-        carried: MeasurementKey[];
-        notes: string;
-      }
-    | undefined;
-  readonly first: MeasurementDefinition[];
-  readonly row: (d: (typeof MEASUREMENT_CATALOGUE)[number]) => JSX.Element;
-  readonly all: boolean;
-  readonly rest: MeasurementDefinition[];
-  readonly setAll: (value: boolean) => void;
-  readonly moved: readonly Change[];
+  readonly onTape: () => void;
 }) {
+  const { job: id } = useParams();
+  const [all, setAll] = useState(showAll);
+  const first = MEASUREMENT_CATALOGUE.filter((d) => of.needed.includes(d.key));
+  const rest = MEASUREMENT_CATALOGUE.filter((d) => !of.needed.includes(d.key));
+  const missing = first.filter((d) => of.body[d.key] === undefined).length;
   return (
     <div>
       <div className="mb-2 flex flex-wrap items-center gap-3">
-        <button className="btn" onClick={() => setTape(true)} aria-expanded={tape}>
+        <button className="btn" onClick={onTape} aria-expanded={tape}>
           Measure with a tape that sends
         </button>
         <Link className="btn" to={`/job/${id}/measuring-sheet`}>
@@ -170,12 +182,13 @@ function MeasurementsOfSet({
             <th className="py-2 font-normal">First</th>
             <th className="py-2 font-normal">Second</th>
             <th className="px-3 py-2 text-right font-normal">Used</th>
-            <th className="px-3 py-2 text-right font-normal max-[700px]:hidden">{older ? 'Since last' : ''}</th>
+            <th className="px-3 py-2 text-right font-normal max-[700px]:hidden">{of.older ? 'Since last' : ''}</th>
           </tr>
         </thead>
         <tbody>
-          {first.map(row)}
-          {all && rest.map(row)}
+          {[...first, ...(all ? rest : [])].map((d) => (
+            <Row key={d.key} definition={d} {...of} />
+          ))}
         </tbody>
       </table>
       {rest.length > 0 && (
@@ -183,19 +196,26 @@ function MeasurementsOfSet({
           {all ? 'Hide what this job does not need' : `Show ${rest.length} more measurements`}
         </button>
       )}
-      {moved.length > 0 && older && (
-        <p className="mt-4">
-          Changed since {longDate(older.date)}:{' '}
-          {moved.map((c, i) => (
-            <span key={c.key}>
-              {i > 0 && ', '}
-              {MEASUREMENT_WORDS[c.key].name.toLowerCase()} <Length value={c.by} sign />
-            </span>
-          ))}
-          .
-        </p>
-      )}
+      {of.older && <ChangedSince older={of.older} set={of.set} />}
     </div>
+  );
+}
+
+/** Which values differ from the set before. */
+function ChangedSince({ older, set }: { readonly older: MeasurementSet; readonly set: MeasurementSet }) {
+  const moved = changesBetween(bodyFrom([older]), bodyFrom([set]));
+  if (moved.length === 0) return null;
+  return (
+    <p className="mt-4">
+      Changed since {longDate(older.date)}:{' '}
+      {moved.map((c, i) => (
+        <span key={c.key}>
+          {i > 0 && ', '}
+          {MEASUREMENT_WORDS[c.key].name.toLowerCase()} <Length value={c.by} sign />
+        </span>
+      ))}
+      .
+    </p>
   );
 }
 

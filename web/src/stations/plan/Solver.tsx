@@ -21,8 +21,8 @@ import { BusyButton } from '../../ui/BusyButton.tsx';
 import type { Row } from '@ample/core/fitting/compare';
 import { Check } from '../../ui/Check.tsx';
 
-/** Steps act on one another: this finds the amounts that bring the chosen differences to nothing together. */
-export function Solver({ draft }: { readonly draft: Draft }) {
+/** Asks a worker for the amounts, one question at a time; the worker lives as long as the component. */
+function useSolving(draft: Draft) {
   const units = useUnits();
   const solver = useRef<SolverWorker | null>(null);
   useEffect(() => {
@@ -35,23 +35,14 @@ export function Solver({ draft }: { readonly draft: Draft }) {
   const [busy, setBusy] = useState(false);
   const [found, setFound] = useState<{ readonly solution: Solution; readonly of: Draft['steps'] } | null>(null);
   const [trouble, setTrouble] = useState<string | null>(null);
-  const [wish, setWish] = useState<readonly MeasurementKey[] | null>(null);
-  const rows = draft.worksheet.filter((r) => r.left !== null);
-  const meant = [...new Set(draft.steps.filter((s) => s.step.on).flatMap((s) => aimsOf(s.step, draft.worksheet)))];
-  const chosen = wish ?? meant;
-  if (rows.length === 0 || draft.steps.length === 0) return null;
-  const nameOf = (id: string): string => {
-    const step = draft.steps.find((s) => s.step.id === id);
-    return step ? stepName(step) : id;
-  };
-  const run = async () => {
+  const run = async (rows: readonly MeasurementKey[]) => {
     const job = resolvedJob();
     if (!job) return;
     setBusy(true);
     setTrouble(null);
     try {
       solver.current ??= startSolver();
-      const result = await solver.current.find({ job, wish: { rows: chosen } });
+      const result = await solver.current.find({ job, wish: { rows } });
       if (result.ok) setFound({ solution: result.value, of: draft.steps });
       else setTrouble(sayRefusal(result.error, units));
     } catch (error) {
@@ -63,6 +54,17 @@ export function Solver({ draft }: { readonly draft: Draft }) {
   };
   // Amounts found for another plan are not shown beside this one.
   const solution = found?.of === draft.steps ? found.solution : null;
+  return { busy, solution, trouble, run, drop: () => setFound(null) };
+}
+
+/** Steps act on one another: this finds the amounts that bring the chosen differences to nothing together. */
+export function Solver({ draft }: { readonly draft: Draft }) {
+  const { busy, solution, trouble, run, drop } = useSolving(draft);
+  const [wish, setWish] = useState<readonly MeasurementKey[] | null>(null);
+  const rows = draft.worksheet.filter((r) => r.left !== null);
+  const meant = [...new Set(draft.steps.filter((s) => s.step.on).flatMap((s) => aimsOf(s.step, draft.worksheet)))];
+  const chosen = wish ?? meant;
+  if (rows.length === 0 || draft.steps.length === 0) return null;
   return (
     <section className="sheet p-3" aria-label="All amounts together">
       <h2>All amounts together</h2>
@@ -71,7 +73,12 @@ export function Solver({ draft }: { readonly draft: Draft }) {
         together, measured on the altered pieces.
       </p>
       <WhatMayChange chosen={chosen} rows={rows} setWish={setWish} />
-      <BusyButton className="btn btn-main mt-3" busy={busy} disabled={chosen.length === 0} onClick={() => void run()}>
+      <BusyButton
+        className="btn btn-main mt-3"
+        busy={busy}
+        disabled={chosen.length === 0}
+        onClick={() => void run(chosen)}
+      >
         {busy ? 'Measuring…' : 'Find the amounts'}
       </BusyButton>
       {trouble && (
@@ -79,32 +86,50 @@ export function Solver({ draft }: { readonly draft: Draft }) {
           <Notice grade="fault">{trouble}</Notice>
         </div>
       )}
-      {solution && (
-        <div className="mt-3" role="status">
-          <p>{saySolved(solution)}</p>
-          <AmountsFound solution={solution} nameOf={nameOf} />
-          <h3 className="mt-3">Left after</h3>
-          <DifferencesLeft solution={solution} />
-          {solution.unreached.length > 0 && (
-            <ul className="mt-2 space-y-2">
-              {solution.unreached.map((u) => (
-                <li key={u.key}>
-                  <Notice grade="look">{sayUnreached(u, units, nameOf)}</Notice>
-                </li>
-              ))}
-            </ul>
-          )}
-          <div className="mt-3 flex gap-2">
-            <button className="btn btn-main" onClick={() => takeAmounts(solution.amounts)}>
-              Use these amounts
-            </button>
-            <button className="btn" onClick={() => setFound(null)}>
-              Keep the old amounts
-            </button>
-          </div>
-        </div>
-      )}
+      {solution && <Found solution={solution} draft={draft} onDrop={drop} />}
     </section>
+  );
+}
+
+/** The amounts found, what they leave, and whether to take them. */
+function Found({
+  solution,
+  draft,
+  onDrop,
+}: {
+  readonly solution: Solution;
+  readonly draft: Draft;
+  readonly onDrop: () => void;
+}) {
+  const units = useUnits();
+  const nameOf = (id: string): string => {
+    const step = draft.steps.find((s) => s.step.id === id);
+    return step ? stepName(step) : id;
+  };
+  return (
+    <div className="mt-3" role="status">
+      <p>{saySolved(solution)}</p>
+      <AmountsFound solution={solution} nameOf={nameOf} />
+      <h3 className="mt-3">Left after</h3>
+      <DifferencesLeft solution={solution} />
+      {solution.unreached.length > 0 && (
+        <ul className="mt-2 space-y-2">
+          {solution.unreached.map((u) => (
+            <li key={u.key}>
+              <Notice grade="look">{sayUnreached(u, units, nameOf)}</Notice>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="mt-3 flex gap-2">
+        <button className="btn btn-main" onClick={() => takeAmounts(solution.amounts)}>
+          Use these amounts
+        </button>
+        <button className="btn" onClick={onDrop}>
+          Keep the old amounts
+        </button>
+      </div>
+    </div>
   );
 }
 

@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { COLOURS, drawPiece, pathData } from '@ample/core/out';
+import { COLOURS, drawPiece, pathData, type PieceDrawing } from '@ample/core/out';
 import { paperOutline, type Piece } from '@ample/core/pattern';
 import type { Gap } from '@ample/core/paper/slash';
 
@@ -13,12 +13,13 @@ interface Props {
 
 const thin = { vectorEffect: 'non-scaling-stroke' as const };
 
+type Line = readonly [{ readonly x: number; readonly y: number }, { readonly x: number; readonly y: number }];
+const line = ([a, b]: Line): string => `M${a.x} ${a.y}L${b.x} ${b.y}`;
+
 /** One piece of tissue on the mat: cutting line, seam line, darts, notches, grain; inserts and overlaps on it. */
 export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quiet }: Props) {
-  const d = drawPiece(piece);
-  const cutting = pathData(d.cutting, true);
-  const line = ([a, b]: readonly [{ x: number; y: number }, { x: number; y: number }]) =>
-    `M${a.x} ${a.y}L${b.x} ${b.y}`;
+  const drawing = drawPiece(piece);
+  const cutting = pathData(drawing.cutting, true);
   return (
     <g>
       {/* A plain second outline: a blurred shadow would have to be painted anew in every frame of a drag. */}
@@ -31,17 +32,7 @@ export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quie
         {...thin}
         opacity={quiet ? 0.92 : 1}
       />
-      {gaps.map((g, i) => (
-        <path
-          key={i}
-          d={pathData(g.outline, true)}
-          fill={g.area > 0 ? COLOURS.insert : 'url(#hatch)'}
-          stroke={g.area > 0 ? COLOURS.brass : COLOURS.pencil}
-          strokeWidth="0.8"
-          strokeOpacity="0.7"
-          {...thin}
-        />
-      ))}
+      <Gaps gaps={gaps} />
       {ghost && (
         <path
           d={pathData(paperOutline(ghost), true)}
@@ -52,36 +43,66 @@ export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quie
           {...thin}
         />
       )}
-      {d.levels.map((l) => (
+      <Seams drawing={drawing} />
+      <Marks drawing={drawing} />
+      <CentreAndFold drawing={drawing} />
+    </g>
+  );
+});
+
+/** Paper put in, and paper lapping over paper. */
+const Gaps = ({ gaps }: { readonly gaps: readonly Gap[] }) =>
+  gaps.map((g, i) => (
+    <path
+      key={i}
+      d={pathData(g.outline, true)}
+      fill={g.area > 0 ? COLOURS.insert : 'url(#hatch)'}
+      stroke={g.area > 0 ? COLOURS.brass : COLOURS.pencil}
+      strokeWidth="0.8"
+      strokeOpacity="0.7"
+      {...thin}
+    />
+  ));
+
+interface Drawn {
+  readonly drawing: PieceDrawing;
+}
+
+function Seams({ drawing }: Drawn) {
+  return (
+    <>
+      {drawing.levels.map((l) => (
         <path key={l.name} d={line(l.line)} stroke={COLOURS.grey} strokeWidth="0.8" strokeDasharray="8 4" {...thin} />
       ))}
-      <path d={pathData(d.seam, true)} fill="none" stroke={COLOURS.carbon} strokeWidth="1.6" {...thin} />
-      {d.darts.map((t) => (
+      <path d={pathData(drawing.seam, true)} fill="none" stroke={COLOURS.carbon} strokeWidth="1.6" {...thin} />
+      {drawing.darts.map((t) => (
         <g key={t.id} stroke={COLOURS.carbon} fill="none">
           <path d={pathData(t.legs)} strokeWidth="1.4" {...thin} />
           <path d={pathData(t.centre)} strokeWidth="0.8" strokeDasharray="4 3" {...thin} />
         </g>
       ))}
-      {d.notches.map((n) => (
+    </>
+  );
+}
+
+/** Notches, grain, buttons, and where the neck of the body lies. */
+function Marks({ drawing }: Drawn) {
+  return (
+    <>
+      {drawing.notches.map((n) => (
         <path key={n.id} d={n.lines.map(line).join('')} stroke={COLOURS.ink} strokeWidth="1.6" {...thin} />
       ))}
-      {d.grain.map((g, i) => (
+      {drawing.grain.map(([a, b], i) => (
         <path
           key={i}
-          d={`${line(g)}M${g[0].x - 2.5} ${g[0].y + 5}L${g[0].x} ${g[0].y}L${g[0].x + 2.5} ${g[0].y + 5}M${g[1].x - 2.5} ${g[1].y - 5}L${g[1].x} ${g[1].y}L${g[1].x + 2.5} ${g[1].y - 5}`}
+          d={`${line([a, b])}M${a.x - 2.5} ${a.y + 5}L${a.x} ${a.y}L${a.x + 2.5} ${a.y + 5}M${b.x - 2.5} ${b.y - 5}L${b.x} ${b.y}L${b.x + 2.5} ${b.y - 5}`}
           stroke={COLOURS.ink}
           strokeWidth="0.9"
           fill="none"
           {...thin}
         />
       ))}
-      {d.centreLine && (
-        <path d={line(d.centreLine)} stroke={COLOURS.ink} strokeWidth="1.2" strokeDasharray="16 4 3 4" {...thin} />
-      )}
-      {d.folds.map((f, i) => (
-        <path key={i} d={line(f)} stroke={COLOURS.ink} strokeWidth="1" strokeDasharray="8 4" {...thin} />
-      ))}
-      {d.buttons.map((p, i) => (
+      {drawing.buttons.map((p, i) => (
         <path
           key={i}
           d={`M${p.x - 5} ${p.y}a5 5 0 1 0 10 0a5 5 0 1 0 -10 0h10`}
@@ -91,7 +112,7 @@ export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quie
           {...thin}
         />
       ))}
-      {d.neck.map((n) => (
+      {drawing.neck.map((n) => (
         <path
           key={n.id}
           d={`M${n.at.x - 4} ${n.at.y}L${n.at.x} ${n.at.y - 4}L${n.at.x + 4} ${n.at.y}L${n.at.x} ${n.at.y + 4}Z`}
@@ -101,9 +122,20 @@ export const PieceView = memo(function PieceView({ piece, ghost, gaps = [], quie
           <title>{n.id === 'neckBase' ? 'The neck begins here' : 'Nape, or pit of the neck'}</title>
         </path>
       ))}
-      {d.foldLine && (
-        <path d={line(d.foldLine)} stroke={COLOURS.ink} strokeWidth="2.4" strokeDasharray="12 4" {...thin} />
-      )}
-    </g>
+    </>
   );
-});
+}
+
+function CentreAndFold({ drawing: { centreLine, folds, foldLine } }: Drawn) {
+  return (
+    <>
+      {centreLine && (
+        <path d={line(centreLine)} stroke={COLOURS.ink} strokeWidth="1.2" strokeDasharray="16 4 3 4" {...thin} />
+      )}
+      {folds.map((f, i) => (
+        <path key={i} d={line(f)} stroke={COLOURS.ink} strokeWidth="1" strokeDasharray="8 4" {...thin} />
+      ))}
+      {foldLine && <path d={line(foldLine)} stroke={COLOURS.ink} strokeWidth="2.4" strokeDasharray="12 4" {...thin} />}
+    </>
+  );
+}
