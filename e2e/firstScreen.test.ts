@@ -21,7 +21,29 @@ test('the first screen stays within its weight, and needs nothing else to show t
     return first.includes(pathname) ? route.continue() : route.fulfill({ status: 404 });
   });
   await page.goto('/');
+  const rail = page.getByRole('link', { name: /Marit Quell/ }).first();
+  // What would keep a copy says so in its place, what would lie over the page over it.
+  const said = page.getByRole('alert').filter({ hasText: 'A part of the app did not arrive.' });
+  await expect(said).toHaveCount(1);
   await page.getByRole('button', { name: 'More for Rehearsal top, Marit Quell' }).click();
-  await expect(page.getByText('This menu could not be fetched. Load the page again.')).toBeVisible();
-  await expect(page.getByRole('link', { name: /Marit Quell/ }).first()).toBeVisible();
+  await expect(said).toHaveCount(2);
+  await page.keyboard.press('?');
+  await expect(said).toHaveCount(3);
+  await page.getByRole('button', { name: 'Start my own' }).click();
+  await expect(said).toHaveCount(4);
+  await expect(rail).toBeVisible();
+  await page.unrouteAll();
+  await said.last().getByRole('button', { name: 'Load again' }).click();
+  await expect(rail).toBeVisible();
+  await expect(said).toHaveCount(0);
+});
+
+test('a tape that cannot be fetched leaves the station standing', async ({ page }) => {
+  test.info().annotations.push({ type: 'part taken away' });
+  await page.route(/assets\/Tape-/, (route) => route.fulfill({ status: 404, body: '' }));
+  await page.goto('/job/marit-causeway/plan');
+  await expect(page.getByRole('heading', { name: 'Plan', level: 1 })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'A part of the app did not arrive.' })).toBeVisible();
+  await page.keyboard.press('7');
+  await expect(page.getByRole('heading', { name: 'Check', level: 1 })).toBeVisible();
 });

@@ -88,8 +88,8 @@ export const MUTATIONS: readonly Mutation[] = [
   ),
   at(
     'core/fitting/solve/solve.ts',
-    '-(now.value - was.value) / room',
-    '(now.value - was.value) / room',
+    '-(now.value - was.value) / by',
+    '(now.value - was.value) / by',
     'core/fitting/solve',
   ),
   // Documents and pages.
@@ -115,5 +115,5 @@ export const MUTATIONS: readonly Mutation[] = [
     'if (station?.forth) station.undo();',
     'web/src/store',
   ),
-  at('web/src/store/adopt.ts', 'alike(sides) ? left : laneBack(sides.right)', 'laneBack(sides.right)', 'web/src/store'),
+  at('web/src/store/adopt.ts', 'alike(sides) ? left : sideBack(sides.right)', 'sideBack(sides.right)', 'web/src/store'),
 ];

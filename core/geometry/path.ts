@@ -3,7 +3,7 @@ import { parameterAt, spanLength } from './length.ts';
 import { move, type Rigid } from './rigid.ts';
 import { mapSpan, pointOn, reverseSpan, splitSpan, tangentOn, type Span } from './span.ts';
 import { distance, type Point } from './vec.ts';
-import { nth } from '../units/index.ts';
+import { nth, once } from '../units/index.ts';
 
 /** A path as documents keep it: a start and segments that each say where they go. Never flattened. */
 export type Segment =
@@ -48,23 +48,12 @@ export const polyline = (points: readonly Point[]): Path => ({
 
 export const endOf = (path: Path): Point => path.segments.at(-1)?.to ?? path.start;
 
-const lengths = new WeakMap<Path, number>();
-/**
- * Arc length. Paths never change, so each is measured once. Asked so often that `once` would double the time of a walk:
- * it keeps a map of its own.
- */
-export function pathLength(path: Path): number {
-  const known = lengths.get(path);
-  if (known !== undefined) return known;
-  const length = measured(path);
-  lengths.set(path, length);
-  return length;
-}
-function measured(path: Path): number {
+/** Arc length. Paths never change, so each is measured once: seams are walked again at every step of a plan. */
+export const pathLength = once((path: Path): number => {
   let sum = 0;
   for (const s of spansOf(path)) sum += spanLength(s);
   return sum;
-}
+});
 
 /** A place on a path: which span and where on it. */
 export interface PathPlace {

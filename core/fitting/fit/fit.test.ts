@@ -98,7 +98,7 @@ describe('the starting size', () => {
 
 describe('the amount, by every school', () => {
   const body = { highBust: 873, fullBust: 968 };
-  const total = (school: string, p = pattern) => bustAmounts(body, p, '4').all.find((a) => a.method === school)?.total;
+  const total = (method: string, p = pattern) => bustAmounts(body, p, '4').all.find((a) => a.method === method)?.total;
 
   it('gives the sums one does by hand', () => {
     expect(total('cup')).toBe(968 - 873 - 50);

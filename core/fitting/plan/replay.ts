@@ -15,7 +15,7 @@ import type { Step } from '../../documents/schema.ts';
 import { inspectPiece, newFaults, type Care } from '../../paper/guard/index.ts';
 import type { Piece } from '../../pattern/index.ts';
 import { refuse, TOL, type Result } from '../../units/index.ts';
-import { isTyped, amountOf, methodOf } from './amount.ts';
+import { amountOf, isTyped, methodOf } from './amount.ts';
 import type { Setup } from './setup.ts';
 import { alike, cutPieces, type SidePieces, type BothSides } from './sides.ts';
 import type { DraftStep } from './step.ts';
@@ -177,8 +177,9 @@ export function valuesOf(step: Step, amounts: Amounts | null, fit: Fit | null = 
   const definition = alterationById(step.alteration);
   if (!definition) return step.values;
   if (!isByBust(definition)) return { ...inRange(definition, fit), ...step.values };
-  const total = step.values['total'] ?? totalOf(step, amounts);
-  if (typeof total !== 'number') return step.values;
+  const typed = step.values['total'];
+  const total = typeof typed === 'number' ? typed : totalOf(step, amounts);
+  if (total === null) return step.values;
   return { ...definition.suggest(total), ...step.values, total };
 }
 

@@ -1,5 +1,4 @@
-import type { Path, Point } from '../../geometry/index.ts';
-import { isFinitePoint } from '../../geometry/index.ts';
+import { isFinitePoint, type Path, type Point } from '../../geometry/index.ts';
 import type { Lettering, LineKind, RepairCode, Stroke } from '../tracing/index.ts';
 import { drawEntity } from './dxfEntities.ts';
 import type { Block, Parsed } from './dxfParse.ts';

@@ -1,13 +1,14 @@
 import { Dialog } from 'radix-ui';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { ENGLISHES, type English } from '@ample/core/speech';
 import { usePrefs } from '../store/prefs.ts';
 import { HOTKEYS, PLACES } from '../lib/hotkeys.ts';
+import { fetchedLater } from '../ui/fetchedLater.tsx';
 import { Radio } from '../ui/Radio.tsx';
 import { Modal } from '../ui/Modal.tsx';
 
 // The words come when Help is opened: the first screen has no need of them.
-const Glossary = lazy(async () => ({ default: (await import('./Glossary.tsx')).Glossary }));
+const Glossary = fetchedLater(async () => (await import('./Glossary.tsx')).Glossary);
 
 export function Help({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   return (

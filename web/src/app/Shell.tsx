@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { sayRefusal } from '@ample/core/words';
 import { Boundary } from '../shared/Boundary.tsx';
@@ -11,15 +11,16 @@ import { takeUpUndo } from '../store/undoKept.ts';
 import { followWindows } from '../store/windows.ts';
 import { focusWork } from '../lib/focus.ts';
 import { useHotkeys } from '../lib/hotkeys.ts';
+import { fetchedLater, NotFetchedOver } from '../ui/fetchedLater.tsx';
 import { NewVersion } from './NewVersion.tsx';
 import { STATIONS } from './stations.ts';
 import { TopBar } from './TopBar.tsx';
 
-const Help = lazy(async () => ({ default: (await import('./Help.tsx')).Help }));
+const Help = fetchedLater(async () => (await import('./Help.tsx')).Help, NotFetchedOver);
 /** A job's own; the rail does without it. */
-const Tape = lazy(async () => ({ default: (await import('./Tape.tsx')).Tape }));
+const Tape = fetchedLater(async () => (await import('./Tape.tsx')).Tape);
 /** The finder knows every alteration and measurement: it comes when it is first asked for. */
-const Finder = lazy(async () => ({ default: (await import('./Finder.tsx')).Finder }));
+const Finder = fetchedLater(async () => (await import('./Finder.tsx')).Finder, NotFetchedOver);
 /** After the first screen stands, so that letters typed right after the key are not lost. */
 const FETCH_FINDER = 1500;
 

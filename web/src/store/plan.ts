@@ -72,6 +72,6 @@ export const takeAmounts = (
     }),
   }));
 
-/** Back to the amount that is worked out, for the bust by the school named. */
+/** Back to the amount that is worked out, for the bust by the method named. */
 export const takeComputed = (step: string, fit: Fit | null, school: Step['school'] = 'auto'): void =>
   editStep(step, (s) => ({ ...computed(s, fit), school }));

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import {
   bodyFrom,
@@ -24,13 +24,14 @@ import { patternOf } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { TapeWindow } from '../../devices/tape/TapeWindow.tsx';
 import { Length, Notice, Station } from '../../shared/parts.tsx';
+import { fetchedLater } from '../../ui/fetchedLater.tsx';
 import { HeightLies } from './HeightLies.tsx';
 import { Measured } from './Measured.tsx';
 import { Remark } from './Remark.tsx';
 import { Sets } from './Sets.tsx';
 import type { Wearer } from '@ample/core/documents';
 
-const HistoryChart = lazy(async () => ({ default: (await import('./HistoryChart.tsx')).HistoryChart }));
+const HistoryChart = fetchedLater(async () => (await import('./HistoryChart.tsx')).HistoryChart);
 
 type MeasurementSet = Wearer['sets'][number];
 

@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { isSample, nameOfSample, SAMPLE_IDS, SAMPLE_SIZES, sampleName } from '@ample/core/blocks';
 import type { Job, Wearer } from '@ample/core/documents';
@@ -9,18 +9,18 @@ import { bringDemoBack, clearDemo, forgetDamaged, useLibrary, wearerOf } from '.
 import { download } from '../../store/export.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { longDate } from '../../lib/time.ts';
-import { Boundary } from '../../shared/Boundary.tsx';
 import { Notice } from '../../shared/parts.tsx';
+import { fetchedLater, NotFetchedOver } from '../../ui/fetchedLater.tsx';
 import { Tag, type TagDialog } from './Tag.tsx';
 import type { Damaged } from '../../store/db.ts';
 import type { Units } from '@ample/core/speech';
 
 /** The tags come first; what is pressed later is loaded later. */
-const StartOwn = lazy(async () => ({ default: (await import('./Dialogs.tsx')).StartOwn }));
-const ClearDemo = lazy(async () => ({ default: (await import('./Dialogs.tsx')).ClearDemo }));
-const Keeping = lazy(async () => ({ default: (await import('./Keeping.tsx')).Keeping }));
-const TagDialogs = lazy(async () => ({ default: (await import('./TagDialogs.tsx')).TagDialogs }));
-const DeleteWearer = lazy(async () => ({ default: (await import('./DeleteWearer.tsx')).DeleteWearer }));
+const StartOwn = fetchedLater(async () => (await import('./Dialogs.tsx')).StartOwn, NotFetchedOver);
+const ClearDemo = fetchedLater(async () => (await import('./Dialogs.tsx')).ClearDemo, NotFetchedOver);
+const Keeping = fetchedLater(async () => (await import('./Keeping.tsx')).Keeping);
+const TagDialogs = fetchedLater(async () => (await import('./TagDialogs.tsx')).TagDialogs, NotFetchedOver);
+const DeleteWearer = fetchedLater(async () => (await import('./DeleteWearer.tsx')).DeleteWearer, NotFetchedOver);
 
 /** What a job's pattern is called, without drafting it. */
 function patternName(job: Job, patterns: readonly Pattern[]): string | undefined {
@@ -253,12 +253,9 @@ function Drawers({
           ))}
         </ul>
       </section>
-      {/* Not to be fetched, it leaves the rail standing. */}
-      <Boundary where="Keep a copy">
-        <Suspense>
-          <Keeping />
-        </Suspense>
-      </Boundary>
+      <Suspense>
+        <Keeping />
+      </Suspense>
     </div>
   );
 }

@@ -1,28 +1,21 @@
 import { MoreHorizontal } from 'lucide-react';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { Suspense, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { Job, Wearer } from '@ample/core/documents';
 import { inOrderOfDate, nextAction } from '@ample/core/fitting/toile';
 import { NEXT_WORDS } from '@ample/core/words';
 import { longDate, today } from '../../lib/time.ts';
 import { COLOURS } from '@ample/core/out';
+import { fetchedLater, NotFetchedOver } from '../../ui/fetchedLater.tsx';
 
-/** Fetched once the first screen stands. Until it is here a press only opens it, so that a second one does not shut it. */
+/** Until the menu is here a press of its button only opens it, so that a second one does not shut it. */
 let menuIsHere = false;
-const TagMenu = lazy(async () => {
-  const menu = await import('./TagMenu.tsx').then(
-    (m) => m.TagMenu,
-    () => MenuMissing,
-  );
+const MenuMissing = ({ open }: { readonly open: boolean }) => open && <NotFetchedOver />;
+const TagMenu = fetchedLater(async () => {
+  const { TagMenu } = await import('./TagMenu.tsx');
   menuIsHere = true;
-  return { default: menu };
-});
-const MenuMissing = ({ open }: { readonly open: boolean }) =>
-  open && (
-    <p role="alert" className="absolute right-1 bottom-12 z-10 border border-ink bg-white p-2">
-      This menu could not be fetched. Load the page again.
-    </p>
-  );
+  return TagMenu;
+}, MenuMissing);
 
 export type TagDialog = 'details' | 'friend' | 'delete';
 
