@@ -267,7 +267,18 @@ const SPECS = {
 
 const specOf = (id: SampleId): SampleSpec => SPECS[id];
 
+/** A sample drafted in one size, once: a piece never changes. Throws on a size that is not in the chart. */
 function draftedIn(id: SampleId, size: string): Drafted {
+  const key = `${id} ${size}`;
+  const known = inOneSize.get(key);
+  if (known) return known;
+  const made = draftAnew(id, size);
+  inOneSize.set(key, made);
+  return made;
+}
+const inOneSize = new Map<string, Drafted>();
+
+function draftAnew(id: SampleId, size: string): Drafted {
   const row = SAMPLE_CHART.find((r) => r.size === size);
   if (!row) throw new Error(`draftSample: expected a size of ${SAMPLE_SIZES.join(', ')}, got "${size}"`);
   const { pieces, seams } = specOf(id).draft(row);
@@ -278,17 +289,17 @@ function draftedIn(id: SampleId, size: string): Drafted {
 /** The pieces of one sample pattern in one size. Throws on a size that is not in the chart. */
 export const draftSample = (id: SampleId, size: string): readonly Piece[] => draftedIn(id, size).pieces;
 
-/** A sample as a pattern document, in the sizes asked for. Deterministic: the same every time. */
-const drafted = new Map<SampleId, Pattern>();
-/** A sample in all its sizes; drafted once, when it is first asked for. */
+/** A sample in all its sizes; made once, when it is first asked for. */
 export function wholeSample(id: SampleId): Pattern {
-  const known = drafted.get(id);
+  const known = inAllSizes.get(id);
   if (known) return known;
   const pattern = samplePattern(id);
-  drafted.set(id, pattern);
+  inAllSizes.set(id, pattern);
   return pattern;
 }
+const inAllSizes = new Map<SampleId, Pattern>();
 
+/** A sample as a pattern document, in the sizes asked for. Deterministic: the same every time. */
 export function samplePattern(id: SampleId, sizes: readonly string[] = SAMPLE_SIZES): Pattern {
   const spec = specOf(id);
   const all = sizes.map((s) => [s, draftedIn(id, s)] as const);

@@ -82,28 +82,36 @@ export function boxAround(boxes: readonly Box[]): Box {
   return { minX, minY, maxX, maxY };
 }
 
-/** True when a closed ring of points does not cross itself (shared neighbours aside). */
 /** Signed area of a closed ring of points: positive where it runs clockwise as seen, y down. */
 export const ringArea = (ring: readonly Point[]): number =>
   pairs(ring, true).reduce((sum, [a, b]) => sum + a.x * b.y - b.x * a.y, 0) / 2;
 
+/**
+ * True when a closed ring of points does not cross itself (shared neighbours aside). Every pair of sides is looked at,
+ * so sides whose boxes lie apart are passed over before anything is worked out.
+ */
 export function isSimplePolygon(points: readonly Point[]): boolean {
   const ring = points.filter((p, i) => distance(p, cyclic(points, i + 1)) > TOL.same);
   const n = ring.length;
   for (let i = 0; i < n; i++) {
     const a = nth(ring, i);
     const b = cyclic(ring, i + 1);
+    const [left, right] = a.x < b.x ? [a.x, b.x] : [b.x, a.x];
+    const [top, bottom] = a.y < b.y ? [a.y, b.y] : [b.y, a.y];
     for (let j = i + 2; j < n; j++) {
       if (i === 0 && j === n - 1) continue;
       const c = nth(ring, j);
-      const d = cyclic(ring, j + 1);
-      if (Math.max(a.x, b.x) < Math.min(c.x, d.x) || Math.max(c.x, d.x) < Math.min(a.x, b.x)) continue;
-      const o1 = cross(sub(b, a), sub(c, a));
-      const o2 = cross(sub(b, a), sub(d, a));
-      const o3 = cross(sub(d, c), sub(a, c));
-      const o4 = cross(sub(d, c), sub(b, c));
-      if (o1 * o2 < 0 && o3 * o4 < 0) return false;
+      const d = nth(ring, j + 1 === n ? 0 : j + 1);
+      if ((c.x > right && d.x > right) || (c.x < left && d.x < left)) continue;
+      if ((c.y > bottom && d.y > bottom) || (c.y < top && d.y < top)) continue;
+      if (sidesCross(a, b, c, d)) return false;
     }
   }
   return true;
+}
+
+function sidesCross(a: Point, b: Point, c: Point, d: Point): boolean {
+  const ab = sub(b, a);
+  const cd = sub(d, c);
+  return cross(ab, sub(c, a)) * cross(ab, sub(d, a)) < 0 && cross(cd, sub(a, c)) * cross(cd, sub(b, c)) < 0;
 }

@@ -59,7 +59,7 @@ function offBy(p: Point, seam: Ring, allowances: readonly number[], largest: num
   const near = nearestChord(p, points);
   const beside = around(seam, near.chord, near.t, largest).map((e) => nth(allowances, e));
   const least = Math.min(...beside);
-  if (insidePolygon(p, points) && near.distance > TOL.allowance) return near.distance + least;
+  if (near.distance > TOL.allowance && insidePolygon(p, points)) return near.distance + least;
   const most = Math.max(...beside);
   // Where one allowance passes into another a step is drawn across the seam, which a bend there brings a little nearer.
   if (least > near.distance) return Math.max(0, least - near.distance - (most > least ? STEP : 0));

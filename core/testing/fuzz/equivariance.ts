@@ -1,6 +1,7 @@
 import { runAlteration, type AlterationDefinition, type Context, type Values } from '../../alterations/index.ts';
 import type { Point } from '../../geometry/index.ts';
 import type { Piece } from '../../pattern/index.ts';
+import { once } from '../../units/index.ts';
 import { points } from './oracle.ts';
 import type { Drafted, Rewriting } from './rewrite.ts';
 
@@ -86,21 +87,30 @@ export interface Broken {
   readonly what: string;
 }
 
+/** An alteration carried out on a draft as it is written. */
+export interface AsWritten {
+  readonly definition: AlterationDefinition;
+  readonly values: Values;
+  readonly drafted: Drafted;
+  readonly more: Partial<Context>;
+  readonly run: ReturnType<typeof runAlteration>;
+}
+export const asWritten = (trial: Omit<AsWritten, 'run'>): AsWritten => ({
+  ...trial,
+  run: runAlteration(trial.definition, contextOf(trial.drafted, trial.more), trial.values),
+});
+
+/** A draft rewritten, once for all the alterations that are tried on it. */
+const rewrittenBy = once((rewriting: Rewriting) => once((drafted: Drafted) => rewriting.to(drafted)));
+
 /**
- * Carries an alteration out on a draft and on the same draft rewritten, brings the second result back and lays it on
- * the first. Null where they agree within `slack`: the same pieces, or the same refusal.
+ * Carries an alteration out on the same draft rewritten, brings the result back and lays it on the first. Null where
+ * they agree within `slack`: the same pieces, or the same refusal.
  */
-export function brokenBy(
-  definition: AlterationDefinition,
-  values: Values,
-  drafted: Drafted,
-  rewriting: Rewriting,
-  more: Partial<Context> = {},
-  slack = 0.05,
-): Broken | null {
-  const written = rewriting.to(drafted);
+export function brokenBy(trial: AsWritten, rewriting: Rewriting, slack = 0.05): Broken | null {
+  const { definition, values, drafted, more, run: one } = trial;
+  const written = rewrittenBy(rewriting)(drafted);
   const nest = more.nest && more.size ? { ...more.nest, ...rewrittenNest(more.nest, drafted, rewriting) } : undefined;
-  const one = runAlteration(definition, contextOf(drafted, more), values);
   const two = runAlteration(definition, contextOf(written, nest ? { ...more, nest } : more), laidOn(values, rewriting));
   if (!one.ok || !two.ok) {
     const [a, b] = [one, two].map((r) => (r.ok ? 'carried out' : r.error.code));
