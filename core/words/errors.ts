@@ -248,7 +248,7 @@ export const ERROR_WORDS = {
     `${s.text('names')} would be cut wrong, so left out of the files. Fix what is listed below, or write all pieces with --despite-faults.`,
   stopped: () => 'Stopped, as you asked.',
   'worker-crashed': () =>
-    'The drawing stopped and was started again. Nothing is lost; the last change is tried once more.',
+    'The drawing stopped and was started again. Nothing is lost. If it stops once more, undo the last change or make it smaller.',
   'worker-slow': () =>
     'The drawing took too long and was stopped. Try again; if it stops again, make the last change smaller, or undo it.',
   'pdf-failed': (s) => `The pages could not be made: ${s.text('detail')}. Try another paper, or report what you did.`,
