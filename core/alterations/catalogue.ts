@@ -47,6 +47,7 @@ import { neckline } from './neck/neckline/definition.ts';
 import { armholeDepth } from './neck/armholeDepth/definition.ts';
 import { bandHeight } from './neck/bandHeight/definition.ts';
 import { fitAllowance } from './width/fitAllowance/definition.ts';
+import { upperArm } from './sleeve/upperArm/definition.ts';
 import { capFollows } from './follow/cap/definition.ts';
 import { skirtFollows } from './follow/skirt/definition.ts';
 import { facingFollows } from './follow/facing/definition.ts';
@@ -103,6 +104,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   armholeDepth,
   bandHeight,
   fitAllowance,
+  upperArm,
   capFollows,
   skirtFollows,
   facingFollows,

@@ -1,10 +1,10 @@
 /** What alterations are about, as they are offered. */
-export const FAMILIES = ['length', 'shoulder', 'back', 'bust', 'dart', 'width', 'neck', 'follow'] as const;
+export const FAMILIES = ['length', 'shoulder', 'back', 'bust', 'dart', 'width', 'neck', 'sleeve', 'follow'] as const;
 export type Family = (typeof FAMILIES)[number];
 
 /**
  * The order of work, top down: size, lengths, shoulder and upper back, bust point and bust, the darts they leave,
- * swayback, widths, neck and armhole, and last what must follow.
+ * swayback, widths, neck and armhole, sleeves, and last what must follow.
  */
 export const PHASES = [
   'grade',
@@ -17,6 +17,7 @@ export const PHASES = [
   'swayback',
   'width',
   'neck',
+  'sleeve',
   'follow',
   'allowance',
 ] as const;
@@ -30,6 +31,7 @@ const OF_FAMILY: Readonly<Record<Family, Phase>> = {
   dart: 'dart',
   width: 'width',
   neck: 'neck',
+  sleeve: 'sleeve',
   follow: 'follow',
 };
 

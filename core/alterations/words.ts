@@ -48,6 +48,7 @@ import { words as shoulderRedraw } from './shoulder/redraw/words.en.ts';
 import { words as shoulderSlash } from './shoulder/slash/words.en.ts';
 import { words as shoulderSlide } from './shoulder/slide/words.en.ts';
 import { words as shoulderSlope } from './shoulder/slope/words.en.ts';
+import { words as sleeveUpperArm } from './sleeve/upperArm/words.en.ts';
 import { words as widthBetweenSizes } from './width/betweenSizes/words.en.ts';
 import { words as widthFitAllowance } from './width/fitAllowance/words.en.ts';
 import { words as widthFrontWidth } from './width/frontWidth/words.en.ts';
@@ -103,6 +104,7 @@ export const NAMES = {
   ...shoulderSlash.names,
   ...shoulderSlide.names,
   ...shoulderSlope.names,
+  ...sleeveUpperArm.names,
   ...widthBetweenSizes.names,
   ...widthFitAllowance.names,
   ...widthFrontWidth.names,
@@ -153,6 +155,7 @@ export const WHY = {
   ...shoulderSlash.why,
   ...shoulderSlide.why,
   ...shoulderSlope.why,
+  ...sleeveUpperArm.why,
   ...widthBetweenSizes.why,
   ...widthFitAllowance.why,
   ...widthFrontWidth.why,
@@ -197,6 +200,7 @@ export const STEPS = {
   ...shoulder.steps,
   ...shoulderForward.steps,
   ...shoulderSlope.steps,
+  ...sleeveUpperArm.steps,
   ...widthBetweenSizes.steps,
   ...widthFitAllowance.steps,
   ...widthFullSeat.steps,

@@ -1,3 +1,4 @@
+export * from './circle.ts';
 export * from './clip.ts';
 export * from './fair.ts';
 export * from './fitCurve.ts';

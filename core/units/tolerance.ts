@@ -125,6 +125,8 @@ export const ADVICE = {
   dartSmall: 6,
   /** A side seam takes up this much as ease without a dart. */
   easeMost: 15,
+  /** A woven cap takes up this much over both armhole seams of a sleeve without puckers. */
+  capEase: 38,
   /** A dart that ends nearer to the bust point than this shows its point. */
   tipNear: 15,
   /** A difference below this is not worth a step. */

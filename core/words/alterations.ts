@@ -16,6 +16,7 @@ export const FAMILY_WORDS: Readonly<Record<Family, string>> = {
   dart: 'Darts',
   width: 'Widths',
   neck: 'Neck, armhole and bands',
+  sleeve: 'Sleeve',
   follow: 'What has to follow',
 };
 

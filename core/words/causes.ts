@@ -108,8 +108,6 @@ export const CAUSE_WORDS: Readonly<
   'sleeve-narrow': {
     name: 'A fuller upper arm than the draft',
     test: 'Slit the sleeve lengthways: if it opens and the binding goes, width is missing in the sleeve.',
-    advice:
-      'Widen the sleeve at the biceps line on paper and let the cap keep its length; the plan has no step for it yet.',
   },
   'armhole-low': {
     name: 'The armhole is too low',

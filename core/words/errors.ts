@@ -209,6 +209,11 @@ export const ERROR_WORDS = {
   'back-ends-at-waist': (s) =>
     `“${s.text('piece')}” ends at the waist, so nothing can be folded out across it there. Draw its waist seam again instead.`,
   'no-waist-seam': (s) => `“${s.text('piece')}” has no waist seam. Fold the amount out across the back instead.`,
+  'sleeve-not-found': () => 'There is no sleeve with a cap among the pieces.',
+  'sleeve-landmark-missing': (s) =>
+    `“${s.text('piece')}” has no cap between two underarm seams with a hem straight below it. Name its edges on Pattern.`,
+  'sleeve-too-wide': (s) =>
+    `The cap is too flat to give ${s.len('by')} by turning. Take less, or open the hem as well.`,
   'skirt-not-found': () => 'There is no skirt among the pieces.',
   'line-off-piece': (s) =>
     `A line at that height does not run across “${s.text('piece')}” from one seam to another. Place it elsewhere.`,
@@ -232,6 +237,8 @@ export const ERROR_WORDS = {
   'band-too-narrow': (s) => `The band can lose ${s.len('most')} at most, not ${s.len('wanted')}.`,
   'edge-not-found': () => 'No piece has such an edge.',
   'nothing-to-follow': () => 'There is nothing that would have to follow.',
+  'armhole-cannot-follow': (s) =>
+    `The armhole of “${s.text('piece')}” would have to change by ${s.len('by')}, more than moving its underarm gives. Settle the cap in another way, or take less.`,
   'cap-cannot-follow': (s) =>
     `The cap would have to change by ${s.len('by')}, more than its height allows. Change the armhole less, or the sleeve’s width.`,
   'step-makes-fault': (s) =>

@@ -51,6 +51,10 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
     en`${s.len('by')} at the centre back is much for a swayback. The back is likely too long as well: shorten all round first, and fold out what is left.`,
   'cap-follows': (s) =>
     `The armholes together are ${s.signed('by')} different: the sleeve cap has to change by as much.`,
+  'cap-ease-large': (s) =>
+    `The cap has ${s.len('by')} to ease into the armholes, more than most wovens take up without puckers. Lower the cap, or give the bodice the difference at the underarm.`,
+  'cap-ease-missing': (s) =>
+    `The cap is ${s.len('by')} shorter than the armholes it is set into. Raise the cap, or take the difference from the bodice at the underarm.`,
   'band-follows': (s) => `The neckline is ${s.signed('by')} different: the band has to follow.`,
   'halves-differ': (s) =>
     en`Left and right of ${s.text('name')} miss each other by ${s.len('by')} at the centre. Draw the hem or neck across from one half to the other.`,

@@ -56,6 +56,8 @@ export const PARAM_WORDS: Readonly<Record<string, string>> = inWords({
   wide: 'Wider at the shoulder by',
   out: 'Farther out by',
   edge: 'Along',
+  wrist: 'Open at the hem by',
+  cap: 'Cap against armhole',
 });
 
 export const CHOICE_WORDS: Readonly<Record<string, string>> = inWords({
@@ -115,6 +117,9 @@ export const CHOICE_WORDS: Readonly<Record<string, string>> = inWords({
   'level.hip': 'hip and all below',
   'seam.shoulder': 'shoulders',
   'seam.centreBack': 'centre back',
+  'cap.keep': 'the ease changes',
+  'cap.lower': 'the cap’s height changes',
+  'cap.underarm': 'the bodice’s underarm changes',
   'edge.side': 'side seams',
   'edge.hem': 'hem',
   'edge.centreBack': 'centre back seam',

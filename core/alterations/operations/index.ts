@@ -17,6 +17,7 @@ import { moveJoint } from './moveJoint.ts';
 import { openDart } from './openDart.ts';
 import type { At, Place } from './operation.ts';
 import { redraw } from './redraw.ts';
+import { restoreCap } from './restoreCap.ts';
 import { restoreNeck } from './restoreNeck.ts';
 import { restoreWidth } from './restoreWidth.ts';
 import { retip } from './retip.ts';
@@ -47,6 +48,7 @@ export {
   moveJoint,
   openDart,
   redraw,
+  restoreCap,
   restoreNeck,
   restoreWidth,
   retip,
@@ -84,6 +86,7 @@ export const OPERATIONS = {
   widen,
   restoreWidth,
   restoreNeck,
+  restoreCap,
   fitCap,
   drawAlong,
   redraw,

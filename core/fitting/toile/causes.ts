@@ -233,7 +233,7 @@ export const CAUSES: readonly Cause[] = [
     id: 'sleeve-narrow',
     signs: { 'sleeve-tight': 0.65, 'sleeve-binds': 0.25 },
     reads: [{ key: 'upperArm', way: 1 }],
-    remedy: { kind: 'advice' },
+    remedy: step(['upper-arm'], 1, { 'sleeve-tight': 1 }),
   },
   {
     id: 'armhole-low',

@@ -54,7 +54,6 @@ class Parser {
   readonly blocks = new Map<string, Block>();
   readonly entities: Entity[] = [];
   ended = false;
-  count = 0;
   #section = '';
   #variable = '';
   #wantsName = false;
@@ -103,7 +102,6 @@ class Parser {
     const entity = this.#entity;
     if (!entity) return;
     this.#entity = null;
-    this.count++;
     if (entity.type === 'VERTEX' && this.#polyline) return void this.#polyline.vertices.push(entity);
     this.#polyline = entity.type === 'POLYLINE' ? entity : null;
     if (entity.type !== 'SEQEND') (this.#block?.entities ?? this.entities).push(entity);
@@ -139,14 +137,30 @@ class Parser {
   }
 }
 
-/** Takes the text of a drawing apart. All entities are kept in memory, so reading stops where no pattern has more. */
+/** Whether more entities begin than any pattern has: counted by their code alone, before anything is kept of them. */
+function hasTooMany(text: string): boolean {
+  let count = 0;
+  for (let at = 0; at < text.length && count <= MOST_SPANS;) {
+    const code = text.indexOf('\n', at);
+    if (code < 0) break;
+    if (text.slice(at, code).trim() === '0') count++;
+    const value = text.indexOf('\n', code + 1);
+    if (value < 0) break;
+    at = value + 1;
+  }
+  return count > MOST_SPANS;
+}
+
+/** Takes the text of a drawing apart, unless there is more in it than any pattern has: all entities are kept in memory. */
 export function parseDxf(text: string): Parsed {
   const parser = new Parser();
-  for (const [code, value] of tagsOf(text)) {
-    parser.take(code, value);
-    if (parser.ended || parser.count > MOST_SPANS) break;
-  }
+  const tooMany = hasTooMany(text);
+  if (!tooMany)
+    for (const [code, value] of tagsOf(text)) {
+      parser.take(code, value);
+      if (parser.ended) break;
+    }
   parser.finish();
-  const { header, layers, blocks, entities, ended, count } = parser;
-  return { header, layers, blocks, entities, ended, tooMany: count > MOST_SPANS };
+  const { header, layers, blocks, entities, ended } = parser;
+  return { header, layers, blocks, entities, ended, tooMany };
 }

@@ -1,25 +1,38 @@
 import {
+  add,
+  circlesMeet,
   compose,
+  distance,
   move,
   REST,
   rotationAbout,
   scale,
   sub,
   translation,
+  turnBetween,
+  unit,
   type Point,
   type Rigid,
 } from '../../geometry/index.ts';
 
 /**
  * A panel's motion as it is described at the table. Motions are parametric: they can be evaluated at any progress from
- * 0 to 1. `carry` follows a point of another panel, so panels that share the point stay attached.
+ * 0 to 1. `carry` follows a point of another panel, so panels that share the point stay attached. `hang` hangs from a pin
+ * on one panel and stays joined at `at` to the paper that hangs `beside` it from another, or `apart` from it in the end, mm.
  */
 export type Motion =
   | { readonly kind: 'rest' }
   | { readonly kind: 'turn'; readonly about: Point; readonly angle: number }
   | { readonly kind: 'shift'; readonly by: Point }
   | { readonly kind: 'carry'; readonly panel: string; readonly point: Point; readonly axis: 'both' | 'x' | 'y' }
+  | { readonly kind: 'hang'; readonly from: Pin; readonly beside: Pin; readonly at: Point; readonly apart: number }
   | { readonly kind: 'chain'; readonly motions: readonly Motion[] };
+
+/** A place on a panel, where other paper hangs from it. */
+export interface Pin {
+  readonly panel: string;
+  readonly point: Point;
+}
 
 /** Opening (or lapping), levelling what drops, and closing one opening into another. */
 export type SlashStage = 'open' | 'level' | 'close';
@@ -71,10 +84,24 @@ export function motionOf(panels: readonly PanelSpec[], id: string, at: Progress,
         const k = leader.stage === stage ? 1 : t;
         return translation({ x: m.axis === 'y' ? 0 : by.x * k, y: m.axis === 'x' ? 0 : by.y * k });
       }
+      case 'hang':
+        return hung(m, t, (p) => move(motionOf(panels, p.panel, at, depth + 1), p.point));
       case 'chain':
         return m.motions.reduce((sum, one) => compose(resolve(one, stage), sum), REST);
     }
   }
+}
+
+/** Two rods between three pins: the two they hang from have moved, the one they meet in finds its place. */
+function hung({ from, beside, at, apart }: Motion & { kind: 'hang' }, t: number, moved: (p: Pin) => Point): Rigid {
+  const half = scale(unit(sub(from.point, beside.point)), (apart * t) / 2);
+  const [one, other] = [moved(from), moved(beside)];
+  const [long, otherLong] = [distance(at, from.point), distance(at, beside.point)];
+  const meets = circlesMeet(sub(one, half), long, add(other, half), otherLong, at);
+  // Out of each other's reach they hang straight, and the hinge between them is found to be torn.
+  const foot = meets ? add(meets, half) : add(one, sub(at, from.point));
+  const turned = turnBetween(sub(at, from.point), sub(foot, one));
+  return compose(rotationAbout(one, turned), translation(sub(one, from.point)));
 }
 
 export const follow = (panel: string, point: Point, axis: 'both' | 'x' | 'y' = 'both'): Motion => ({

@@ -49,6 +49,8 @@ export type FindingCode =
   | 'piece-must-follow'
   | 'swayback-large'
   | 'cap-follows'
+  | 'cap-ease-large'
+  | 'cap-ease-missing'
   | 'band-follows'
   | 'halves-differ'
   | 'grain-turned'

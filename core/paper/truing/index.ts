@@ -17,6 +17,7 @@ export * from './corner.ts';
 export * from './raiseCentre.ts';
 export * from './widen.ts';
 export * from './fitCap.ts';
+export * from './restoreCap.ts';
 export * from './restoreNeck.ts';
 export * from './transfer.ts';
 export * from './carry.ts';

@@ -102,11 +102,19 @@ describe('taking what a cause would change', () => {
   });
   it('leaves the plan alone where nothing can be done', () => {
     const id = addFitting('toile', TODAY, 'Toile 1');
-    addObservation(id, 'sleeve-tight', { pinned: 12 });
+    // The bust is let out already, and nothing was pinned that would tell by how much more.
+    addObservation(id, 'tight-bust');
     const before = job();
-    const { change: none, seen } = change(id, 'sleeve-narrow');
-    takeChange(id, 'sleeve-narrow', seen, none, TODAY);
+    const { change: none, seen } = change(id, 'fuller-bust');
+    takeChange(id, 'fuller-bust', seen, none, TODAY);
     expect(job()).toBe(before);
+  });
+  it('widens a tight sleeve by what the pin says is missing', () => {
+    const id = addFitting('toile', TODAY, 'Toile 1');
+    addObservation(id, 'sleeve-tight', { pinned: 12 });
+    const { change: widen, seen } = change(id, 'sleeve-narrow');
+    takeChange(id, 'sleeve-narrow', seen, widen, TODAY);
+    expect(job().steps.at(-1)).toMatchObject({ alteration: 'upper-arm', values: { by: 12 } });
   });
 });
 

@@ -6,7 +6,8 @@ import { fitBy } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { numberOf } from '../../engine/values.ts';
 import { fitCap, mark, match, moveCorner } from '../../operations/index.ts';
-import { capGoal, reachOf, targetOf, type Underarm, underarms } from './layout.ts';
+import { reachOf, targetOf, type Underarm, underarms } from '../../kit/underarms.ts';
+import { capGoal } from './layout.ts';
 
 const BY = length('by', -40, 40, 8, true);
 
