@@ -1,9 +1,10 @@
+import type { Point } from '../../../geometry/index.ts';
 import { ok, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
 import { choice, define, held, length, tenth } from '../../kit/define.ts';
 import { fitBy } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
-import { sleeveOn } from '../../kit/sleeve.ts';
+import { sleeveOn, type SleeveOn, type Spread } from '../../kit/sleeve.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
 import { match } from '../../operations/index.ts';
 import { capEase, layOut, settleCap, spreadSleeve } from './layout.ts';
@@ -53,11 +54,19 @@ function plan(context: Context, values: Values): Result<Program> {
         axis: { x: outward, y: 0 },
         value: by,
         limits: BY,
-        per: 2,
+        per: widthPerReach(found.value, spread, by),
         at: spread.ends[1],
       }),
     ],
   });
+}
+
+/** How much wider the sleeve is for each millimetre its front underarm point goes out; at nothing, as it would begin. */
+function widthPerReach({ top, ends }: SleeveOn, spread: Spread, by: number): number {
+  const slope = (end: Point): number => (end.y - top.y) / Math.abs(end.x - top.x);
+  return by === 0
+    ? (slope(ends[0]) + slope(ends[1])) / slope(ends[1])
+    : by / (Math.abs(spread.ends[1].x - top.x) - Math.abs(ends[1].x - top.x));
 }
 
 export const upperArm: AlterationDefinition = define({
