@@ -25,7 +25,8 @@ export const ERROR_WORDS = {
   'length-zero-denominator': (s) => `“${s.text('text')}” divides by nothing. Type a fraction such as 3/8.`,
   'front-not-found': () => 'This pattern has no front piece. Mark one piece as the front.',
   'centre-front-missing': (s) => en`“${s.text('piece')}” has no centre front edge. Name that edge before altering.`,
-  'armhole-missing': (s) => `“${s.text('piece')}” has no armhole edge to hinge on. Name that edge before altering.`,
+  'armhole-missing': (s) =>
+    `“${s.text('piece')}” has no armhole to work from. Name its edge, or its seam with the sleeve, before altering.`,
   'raglan-missing': (s) => `“${s.text('piece')}” has no raglan seam to hinge on. Name that edge before altering.`,
   'underarm-missing': (s) => `“${s.text('piece')}” has no underarm curve to hinge on: its sleeve is not cut on.`,
   'overarm-missing': (s) => `“${s.text('piece')}” has no overarm seam for the second hinge.`,
@@ -213,7 +214,7 @@ export const ERROR_WORDS = {
   'sleeve-landmark-missing': (s) =>
     `“${s.text('piece')}” has no cap between two underarm seams with a hem straight below it. Name its edges on Pattern.`,
   'sleeve-too-wide': (s) =>
-    `The cap is too flat to give ${s.len('by')} by turning. Take less, or open the hem as well.`,
+    `The cap is too flat for ${s.len('by')}, or the sleeve too short to pin at the hem. Take less, or open the hem too.`,
   'skirt-not-found': () => 'There is no skirt among the pieces.',
   'line-off-piece': (s) =>
     `A line at that height does not run across “${s.text('piece')}” from one seam to another. Place it elsewhere.`,

@@ -96,7 +96,7 @@ describe('the starting size', () => {
   });
 });
 
-describe('the amount, by every school', () => {
+describe('the amount, by every method', () => {
   const body = { highBust: 873, fullBust: 968 };
   const total = (method: string, p = pattern) => bustAmounts(body, p, '4').all.find((a) => a.method === method)?.total;
 

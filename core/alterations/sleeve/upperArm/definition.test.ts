@@ -196,6 +196,21 @@ describe('a sleeve of another hand', () => {
     }
   });
 
+  it('of which no armhole, or only one, is known gets its cap as long as before, or says that the armhole is missing', () => {
+    const cap = (p: Piece) => edgesWithRole(p, 'cap').map((e) => pathLength(e.path));
+    const { pieces, seams } = sampleIn('causeway', '4');
+    for (const known of [[], seams.filter((s) => s.kind === 'armhole').slice(0, 1)]) {
+      const context = { ...alone, pieces, original: pieces, seams: known, originalSeams: known };
+      const run = expectOk(runAlteration(upperArm, context, { by: 24, cap: 'lower' }), 'lower');
+      const now = cap(run.pieces.find((p) => p.part === 'sleeve') as Piece);
+      cap(drafted).forEach((length, i) => expect(now[i]).toBeCloseTo(length, 2));
+    }
+    const unknown = { ...alone, pieces, original: pieces };
+    expect(runAlteration(upperArm, unknown, { by: 10, cap: 'underarm' })).toMatchObject({
+      error: { code: 'armhole-missing' },
+    });
+  });
+
   it('without notches is drawn again all the same, as wide as asked', () => {
     const bare = { ...drafted, marks: drafted.marks.filter((m) => m.kind !== 'notch') };
     const width = (p: Piece) => distance(...expectOk(sleeveOn([p]), 'sleeve').ends);
@@ -240,5 +255,19 @@ describe('what cannot be done', () => {
     };
     expect(refused([low as Piece])).toBe('sleeve-too-wide');
     expect(spreadBy(expectOk(sleeveOn([low as Piece]), 'low'), 4)).toBeNull();
+    // Ten millimetres below the biceps line the halves do not reach each other at the hem, unless that opens too.
+    const cap = (y: number): number => (y > 140 ? 150 : y);
+    const short = {
+      ...sleeve,
+      edges: sleeve.edges.map((e) => ({
+        ...e,
+        path: {
+          start: { ...e.path.start, y: cap(e.path.start.y) },
+          segments: e.path.segments.map((s) => ({ ...s, to: { ...s.to, y: cap(s.to.y) } })),
+        },
+      })),
+    } as Piece;
+    expect(refused([short])).toBe('sleeve-too-wide');
+    expect(layOut(expectOk(sleeveOn([short]), 'short'), 20, 20).ok).toBe(true);
   });
 });

@@ -14,7 +14,7 @@ import { requireEdge } from '../../../pattern/index.ts';
 import { drawCorner, isStraightPath, restoredCap } from '../../../paper/truing/index.ts';
 import { ADVICE, ok, refuse, TOL, type Result } from '../../../units/index.ts';
 import type { Context, Instruction, Message, Under } from '../../contract.ts';
-import { followings, wantedLength, type Following } from '../../kit/follow.ts';
+import { followings, type Following } from '../../kit/follow.ts';
 import { capLength, spreadBy, type SleeveOn, type Spread } from '../../kit/sleeve.ts';
 import { reachOf, targetOf, underarms, type Underarm } from '../../kit/underarms.ts';
 import { fitCap, mark, matchSeam, moveCorner, restoreCap, rule, slash, smooth, tell } from '../../operations/index.ts';
@@ -156,9 +156,9 @@ export function settleCap(
   way: string,
   say: Say,
 ): Result<readonly Instruction[]> {
-  if (ease.found.length === 0) return ok([]);
-  if (way === 'lower') return ok(loweredCap(ease, say));
+  if (way === 'lower') return ok(loweredCap(laid, ease, say));
   if (way === 'underarm') return wideArmholes(context, laid, ease, say);
+  if (ease.found.length === 0) return ok([]);
   return ok([...keptAsEase(laid, ease, say), ...warned(ease, laid.on.piece.id)]);
 }
 
@@ -183,11 +183,11 @@ function warned({ now, armhole }: CapEase, piece: string): readonly Instruction[
   return [tell({ what: { finding: { code, grade: 'look', piece, data: { by: Math.abs(by) } } } })];
 }
 
-function loweredCap({ found }: CapEase, say: Say): readonly Instruction[] {
-  const goal = Object.fromEntries(found.map((f) => [f.following.edges[0] ?? '', wantedLength(f)]));
-  const piece = found[0]?.follower.id ?? '';
+/** The cap as long as before the sleeve was spread: whatever seams are known, its ease is what it was. */
+function loweredCap({ on }: LaidOut, { found }: CapEase, say: Say): readonly Instruction[] {
+  const piece = on.piece.id;
   return [
-    fitCap({ piece, message: say('lower'), goal }),
+    fitCap({ piece, message: say('lower'), goal: Object.fromEntries(on.caps.map((e) => [e.id, pathLength(e.path)])) }),
     ...found.map((f) => matchSeam({ piece, message: say('notches'), seam: f.seam.id })),
   ];
 }
@@ -202,6 +202,7 @@ function wideArmholes(
   { found }: CapEase,
   say: Say,
 ): Result<readonly Instruction[]> {
+  if (found.length === 0) return refuse('armhole-missing', { piece: on.piece.name });
   const drawn = restoredCap(on.piece, spread.ends);
   const out: Instruction[] = [];
   for (const f of found) {

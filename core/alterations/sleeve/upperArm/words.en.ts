@@ -20,7 +20,7 @@ export const words = {
     'upperArm.cut': () =>
       `Cut line 1 from the middle up to a pin at the top of the cap and down to a pin at the hem, and line 2 out to a pin at each underarm point. ${CUT_A_TRACING}`,
     'upperArm.cutThrough': () =>
-      `Cut line 1 from the hem, through it, up to a pin at the top of the cap, and line 2 out to a pin at each underarm point. ${CUT_A_TRACING}`,
+      `Cut line 1 right through the hem and up to a pin at the top of the cap, and line 2 out to a pin at each underarm point. ${CUT_A_TRACING}`,
     'upperArm.open': (s) =>
       `Spread the upper halves about the pin at the top until line 1 opens by ${s.both('opened')} at the biceps line; let the lower halves swing with them. They lap there by ${s.both('lap')} at the middle. The sleeve is ${s.both('by')} wider at the underarm. Tape paper behind.`,
     'upperArm.lap': (s) =>
@@ -33,10 +33,10 @@ export const words = {
     'upperArm.keep': (s) =>
       `Keep the difference as ease: the armholes are ${s.both('armhole')}, and the cap has ${s.both('easeNow')} to ease into them instead of ${s.both('easeWas')}.`,
     'upperArm.lower': (s) =>
-      `Change the height of the cap until its ease is ${s.both('easeWas')} again; as traced it would be ${s.both('easeNow')}.`,
+      `Change the height of the cap until it is ${s.both('was')} long again: it fits the armholes as before.`,
     'upperArm.notches': () => 'Mark the notches of the cap where the armhole’s notches meet it.',
     'upperArm.underarm': (s) =>
-      `Draw front and back from the underarm until the armholes, ${s.both('armhole')}, are as much longer or shorter as the cap: its ease stays ${s.both('easeWas')}. The side seams keep their length.`,
+      `Move the underarm points of front and back in or out and draw the armholes to them from the notch, until they have grown or shrunk by as much as the cap: its ease stays ${s.both('easeWas')}. The side seams keep their length.`,
     'upperArm.match': () =>
       'Walk the underarm seams of the sleeve: they are as long as before. Walk the cap along the armholes.',
   },
