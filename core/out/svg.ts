@@ -32,7 +32,10 @@ const CROSS = 4;
 const crossAt = (at: { x: number; y: number }): string =>
   `M${at.x - CROSS} ${at.y}L${at.x + CROSS} ${at.y}M${at.x} ${at.y - CROSS}L${at.x} ${at.y + CROSS}`;
 
-function markGroups(piece: Piece, d: PieceDrawing): readonly (readonly [string, string, readonly string[]])[] {
+/** Lines of one kind: their name, how they are drawn, and the lines. */
+type Group = readonly [name: string, style: string, lines: readonly string[]];
+
+function markGroups(piece: Piece, d: PieceDrawing): readonly Group[] {
   const of = <K extends Mark['kind']>(kind: K) =>
     piece.marks.filter((m): m is Extract<Mark, { kind: K }> => m.kind === kind);
   return [
@@ -72,71 +75,76 @@ export function writeSvg(pieces: readonly Piece[], options: SvgOptions): string 
   let height = 0;
   const groups = pieces.map((piece) => {
     const d = drawPiece(piece);
-    const before = options.original?.find((p) => p.id === piece.id);
-    const dx = x - d.bounds.minX;
-    const dy = gap - d.bounds.minY;
+    const at = { x: x - d.bounds.minX, y: gap - d.bounds.minY };
     x += d.bounds.maxX - d.bounds.minX + gap;
     height = Math.max(height, d.bounds.maxY - d.bounds.minY + 2 * gap);
-    const g = (name: string, style: string, lines: readonly string[]) =>
-      lines.length
-        ? `    <g id="${escapeXml(`${piece.id}-${name}`)}"${data({ line: name })} ${style}>${lines.join('')}</g>\n`
-        : '';
-    const facts = data({
-      piece: piece.id,
-      name: piece.name,
-      part: piece.part,
-      cut: piece.cut,
-      half: piece.half,
-      fold: piece.fold,
-      notes: piece.notes,
-      buttons: piece.buttons && JSON.stringify(piece.buttons),
-    });
-    return (
-      `  <g id="${escapeXml(piece.id)}"${facts} transform="translate(${dx.toFixed(3)} ${dy.toFixed(3)})" fill="none" stroke="${COLOURS.ink}" stroke-width="0.4">\n    <title>${escapeXml(piece.name)}</title>\n` +
-      g(
-        'original',
-        `stroke="${COLOURS.grey}" stroke-width="0.25" stroke-dasharray="1 1"`,
-        before ? [path(pathData(paperOutline(before), true))] : [],
-      ) +
-      g('cutting', 'stroke-width="0.6"', [path(pathData(d.cutting, true))]) +
-      g(
-        'seam',
-        `stroke="${COLOURS.carbon}"`,
-        piece.edges.map((e) => path(pathData(e.path), { edge: e.id, role: e.role, allowance: e.allowance })),
-      ) +
-      g(
-        'beyond',
-        `stroke="${COLOURS.carbon}"`,
-        (piece.beyond?.edges ?? []).map((e) => path(pathData(e.path), { beyond: e.id, allowance: e.allowance })),
-      ) +
-      g(
-        'folds',
-        'stroke-dasharray="6 3"',
-        (piece.beyond?.folds ?? []).map((f, i) => path(lineData([f.from, f.to]), { 'fold-line': i + 1 })),
-      ) +
-      g(
-        'buttons',
-        '',
-        d.buttons.map((p) => path(crossAt(p))),
-      ) +
-      g(
-        'darts',
-        `stroke="${COLOURS.carbon}" stroke-dasharray="3 1.5"`,
-        piece.darts.map((t) =>
-          path(pathData(d.darts.find((k) => k.id === t.id)?.legs ?? d.seam), {
-            dart: t.id,
-            kind: t.kind,
-            mouth: t.mouth,
-            fold: t.foldToward,
-            'cut-away': t.cutAway,
-          }),
-        ),
-      ) +
-      markGroups(piece, d)
-        .map(([name, style, lines]) => g(name, style, lines))
-        .join('') +
-      '  </g>\n'
-    );
+    const original = options.original?.find((p) => p.id === piece.id);
+    return pieceGroup(piece, d, at, original);
   });
   return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${x.toFixed(1)}mm" height="${height.toFixed(1)}mm" viewBox="0 0 ${x.toFixed(1)} ${height.toFixed(1)}">\n  <title>${escapeXml(options.title)}</title>\n${groups.join('')}</svg>\n`;
+}
+
+/** One piece with all its kinds of lines, from the bottom up. */
+function pieceGroup(
+  piece: Piece,
+  d: PieceDrawing,
+  at: { readonly x: number; readonly y: number },
+  original: Piece | undefined,
+): string {
+  const facts = data({
+    piece: piece.id,
+    name: piece.name,
+    part: piece.part,
+    cut: piece.cut,
+    half: piece.half,
+    fold: piece.fold,
+    notes: piece.notes,
+    buttons: piece.buttons && JSON.stringify(piece.buttons),
+  });
+  const groups = [...lineGroups(piece, d, original), ...markGroups(piece, d)].map(([name, style, lines]) =>
+    lines.length > 0
+      ? `    <g id="${escapeXml(`${piece.id}-${name}`)}"${data({ line: name })} ${style}>${lines.join('')}</g>\n`
+      : '',
+  );
+  return `  <g id="${escapeXml(piece.id)}"${facts} transform="translate(${at.x.toFixed(3)} ${at.y.toFixed(3)})" fill="none" stroke="${COLOURS.ink}" stroke-width="0.4">\n    <title>${escapeXml(piece.name)}</title>\n${groups.join('')}  </g>\n`;
+}
+
+function lineGroups(piece: Piece, d: PieceDrawing, original: Piece | undefined): readonly Group[] {
+  return [
+    [
+      'original',
+      `stroke="${COLOURS.grey}" stroke-width="0.25" stroke-dasharray="1 1"`,
+      original ? [path(pathData(paperOutline(original), true))] : [],
+    ],
+    ['cutting', 'stroke-width="0.6"', [path(pathData(d.cutting, true))]],
+    [
+      'seam',
+      `stroke="${COLOURS.carbon}"`,
+      piece.edges.map((e) => path(pathData(e.path), { edge: e.id, role: e.role, allowance: e.allowance })),
+    ],
+    [
+      'beyond',
+      `stroke="${COLOURS.carbon}"`,
+      (piece.beyond?.edges ?? []).map((e) => path(pathData(e.path), { beyond: e.id, allowance: e.allowance })),
+    ],
+    [
+      'folds',
+      'stroke-dasharray="6 3"',
+      (piece.beyond?.folds ?? []).map((f, i) => path(lineData([f.from, f.to]), { 'fold-line': i + 1 })),
+    ],
+    ['buttons', '', d.buttons.map((p) => path(crossAt(p)))],
+    [
+      'darts',
+      `stroke="${COLOURS.carbon}" stroke-dasharray="3 1.5"`,
+      piece.darts.map((t) =>
+        path(pathData(d.darts.find((k) => k.id === t.id)?.legs ?? d.seam), {
+          dart: t.id,
+          kind: t.kind,
+          mouth: t.mouth,
+          fold: t.foldToward,
+          'cut-away': t.cutAway,
+        }),
+      ),
+    ],
+  ];
 }

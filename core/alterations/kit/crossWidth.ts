@@ -53,42 +53,39 @@ function underarmHeld(block: Block, moved: Point): Point {
     : add(moved, scale(down, solveBetween(over, -most, most, TOL.solve)));
 }
 
-function crossWidth(context: Context, values: Values, half: Half): Result<Program> {
-  const found = blockOf(context, half);
-  if (!found.ok) return found;
-  const block = found.value;
-  const { on, piece, cut, foot, out } = block;
+/** Where everything of the block goes: slid by half the amount, or turned about the shoulder pin. */
+interface Way {
+  readonly slide: boolean;
+  readonly by: number;
+  /** The notch's level, where half the amount opens. */
+  readonly at: Point;
+  readonly shift: Point;
+  readonly angle: number;
+  readonly place: (p: Point) => Point;
+}
+
+function wayOf({ on, cut, out }: Block, values: Values): Way {
   const by = numberOf(values, 'by');
-  const each = by / 2;
   const slide = choiceOf(values, 'way') === 'slide';
-  const data = { by: Math.abs(by), each: Math.abs(each) };
-  const say = (code: Under<'cross'>): Message => ({ code: `cross.${code}`, data });
-  const corner: Point = { x: cut.x, y: foot.y };
-  const points = [cut, corner, foot];
-  const level = on.hinge.at.y;
-  const hingeAngle = (): number => {
-    const at = { x: cut.x, y: level };
-    return solveBetween((a) => (rotateAbout(at, cut, a).x - at.x) * out - each, -0.6, 0.6, TOL.zero);
-  };
-  const angle = slide ? 0 : hingeAngle();
-  const shift = { x: out * each, y: 0 };
-  const place = (p: Point): Point => (slide ? add(p, shift) : rotateAbout(p, cut, angle));
-  const seed = { x: cut.x + out * 6, y: level };
-  const id = piece.id;
-  const under = underarmHeld(block, place(block.underarm));
-  const truing: readonly Instruction[] = slide
-    ? // The shoulder goes back to its length: the armhole takes the step, from nothing at the notch.
-      shoulderTo(on, placeOn(on, on.length), on.hinge.reach, { stage: 'true', message: say('true.shoulder') })
-    : [rule({ piece: id, message: say('true.rule'), edges: on.edges })];
-  const instructions: Instruction[] = [
+  const at = { x: cut.x, y: on.hinge.at.y };
+  const shift = { x: (out * by) / 2, y: 0 };
+  const angle = slide ? 0 : solveBetween((a) => (rotateAbout(at, cut, a).x - at.x) * out - by / 2, -0.6, 0.6, TOL.zero);
+  return { slide, by, at, shift, angle, place: (p) => (slide ? add(p, shift) : rotateAbout(p, cut, angle)) };
+}
+
+/** The block cut out along the level of the notch and moved its way; the rest of the piece stays. */
+function cutOut({ piece, cut, foot, out }: Block, way: Way, say: Say): readonly Instruction[] {
+  const { slide, by, at, shift, angle } = way;
+  const points = [cut, { x: cut.x, y: foot.y }, foot];
+  return [
     mark({
-      piece: id,
+      piece: piece.id,
       message: say(slide ? 'mark.slide' : 'mark.hinge'),
       lines: [{ id: 'block', label: '1', points }],
       points: slide ? [] : [{ id: 'pin', kind: 'hinge', at: cut }],
     }),
     slash({
-      piece: id,
+      piece: piece.id,
       messages: {
         cut: say(slide ? 'cut.slide' : 'cut.hinge'),
         open: say(by < 0 ? (slide ? 'in' : 'turn.in') : slide ? 'out' : 'turn.out'),
@@ -99,42 +96,60 @@ function crossWidth(context: Context, values: Values, half: Half): Result<Progra
         panels: [
           {
             id: 'block',
-            seed,
+            seed: { x: cut.x + out * 6, y: at.y },
             motion: slide ? { kind: 'shift', by: shift } : { kind: 'turn', about: cut, angle },
             stage: 'open',
           },
-          { id: 'body', seed: { x: cut.x - out * 6, y: level }, motion: { kind: 'rest' }, stage: 'open' },
+          { id: 'body', seed: { x: cut.x - out * 6, y: at.y }, motion: { kind: 'rest' }, stage: 'open' },
         ],
       },
-      dimensions: [
-        { id: 'gap', from: { x: cut.x, y: level }, to: place({ x: cut.x, y: level }), value: Math.abs(each) },
-      ],
+      dimensions: [{ id: 'gap', from: at, to: way.place(at), value: Math.abs(by / 2) }],
     }),
-    asBefore({ piece: id, message: say('true.side'), what: { edges: [block.side] } }),
-    moveCorner({ piece: id, message: say('true.side'), between: [on.armhole, block.side], to: under }),
-    ...truing,
+  ];
+}
+
+type Say = (code: Under<'cross'>) => Message;
+
+/** Side, shoulder and armhole put right once the block has moved. */
+function trued(block: Block, way: Way, say: Say): readonly Instruction[] {
+  const { on, piece } = block;
+  const to = underarmHeld(block, way.place(block.underarm));
+  return [
+    asBefore({ piece: piece.id, message: say('true.side'), what: { edges: [block.side] } }),
+    moveCorner({ piece: piece.id, message: say('true.side'), between: [on.armhole, block.side], to }),
+    ...(way.slide
+      ? // The shoulder goes back to its length: the armhole takes the step, from nothing at the notch.
+        shoulderTo(on, placeOn(on, on.length), on.hinge.reach, { stage: 'true', message: say('true.shoulder') })
+      : [rule({ piece: piece.id, message: say('true.rule'), edges: on.edges })]),
     asBefore({
-      piece: id,
+      piece: piece.id,
       message: say('true.smooth'),
       what: { edge: on.armhole, at: on.neckFirst ? 'end' : 'start', reach: 45 },
     }),
     ...keepShoulderCorners(on, say('true.smooth')),
     match({ message: say('match'), kinds: ['shoulder', 'side', 'armhole'] }),
   ];
+}
+
+function crossWidth(context: Context, values: Values, half: Half): Result<Program> {
+  const found = blockOf(context, half);
+  if (!found.ok) return found;
+  const block = found.value;
+  const way = wayOf(block, values);
+  const data = { by: Math.abs(way.by), each: Math.abs(way.by / 2) };
+  const say: Say = (code) => ({ code: `cross.${code}`, data });
+  const grip = {
+    shown: 'opened',
+    from: way.at,
+    axis: { x: block.out, y: 0 },
+    value: way.by,
+    per: 2,
+    limits: WIDTH,
+  } as const;
   return ok({
-    piece: id,
-    instructions,
-    grips: [
-      amountGrip({
-        piece: id,
-        shown: 'opened',
-        from: { x: cut.x, y: level },
-        axis: { x: out, y: 0 },
-        value: by,
-        per: 2,
-        limits: WIDTH,
-      }),
-    ],
+    piece: block.piece.id,
+    instructions: [...cutOut(block, way, say), ...trued(block, way, say)],
+    grips: [amountGrip({ piece: block.piece.id, ...grip })],
   });
 }
 

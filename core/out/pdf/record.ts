@@ -26,83 +26,118 @@ export function printRecord(c: MmCanvas, record: PrintedRecord, page: Page): voi
 export const bottomOf = (c: MmCanvas, record: PrintedRecord, page: Page, size: number): number =>
   lay(c, record, page, size, false);
 
+/** Text in one size, measured or drawn. */
+interface Pen {
+  readonly c: MmCanvas;
+  readonly draw: boolean;
+  readonly size: number;
+  readonly line: number;
+  readonly width: number;
+  /** The width of one of two columns. */
+  readonly half: number;
+  /** Writes, and returns how high it stands. */
+  readonly text: (said: string, x: number, y: number, width: number, look?: Look) => number;
+  /** A rule across the page; returns where the next thing goes. */
+  readonly rule: (y: number) => number;
+}
+
+interface Look {
+  readonly bold?: boolean;
+  readonly size?: number;
+}
+
+function penFor(c: MmCanvas, page: Page, size: number, draw: boolean): Pen {
+  const width = page.width - 2 * LEFT;
+  return {
+    ...{ c, draw, size, width },
+    line: size * 1.35,
+    half: (width - GAP) / 2,
+    text: (said, x, y, w, look = {}) => {
+      const high = look.size ?? size;
+      if (draw) c.text(said, x, y, high, { width: w, bold: look.bold ?? false });
+      return c.height(said, high, w);
+    },
+    rule: (y) => {
+      if (draw) c.line({ x: LEFT, y }, { x: LEFT + width, y }).stroke(COLOURS.grey, 0.15);
+      return y + 2;
+    },
+  };
+}
+
 /** One way through the page, measured or drawn. Returns where it ends. */
 function lay(c: MmCanvas, record: PrintedRecord, page: Page, size: number, draw: boolean): number {
-  const width = page.width - 2 * LEFT;
-  const line = size * 1.35;
-  const text = (said: string, x: number, y: number, w: number, bold = false, large = size): number => {
-    if (draw) c.text(said, x, y, large, { width: w, bold });
-    return c.height(said, large, w);
-  };
-  const rule = (y: number): void => {
-    if (draw) c.line({ x: LEFT, y }, { x: LEFT + width, y }).stroke(COLOURS.grey, 0.15);
-  };
-  let y = TOP;
-  y += text(record.title, LEFT, y, width, true, 6.5) + 1;
-  // Facts in two columns.
-  const half = (width - GAP) / 2;
-  const facts = columnsOf(record.facts);
-  const heights = facts.map((column, i) =>
-    column.reduce((at, [name, value]) => {
-      text(name, LEFT + i * (half + GAP), at, 24);
-      return at + Math.max(line, text(value, LEFT + i * (half + GAP) + 25, at, half - 25, true));
-    }, y),
-  );
-  y = Math.max(y, ...heights) + 2;
-  rule(y);
-  y += 2;
-  // Body to the left, what was altered to the right.
-  let left = y + text('Measurements used', LEFT, y, half, true, size + 0.6) + 1;
-  for (const [name, value] of record.measurements) {
-    text(name, LEFT, left, half - 26);
-    text(value, LEFT + half - 25, left, 25);
-    left += line;
-  }
-  let right = y + text('What was altered', LEFT + half + GAP, y, half, true, size + 0.6) + 1;
-  if (record.steps.length === 0) right += text('Nothing: as drafted.', LEFT + half + GAP, right, half);
-  record.steps.forEach((s, i) => {
-    const x = LEFT + half + GAP;
-    right += text(`${i + 1}. ${[s.name, s.amount].filter(Boolean).join(': ')}`, x, right, half);
-    if (s.note) right += text(s.note, x + 5, right, half - 5, false, size - 0.4);
-    right += 0.6;
+  const pen = penFor(c, page, size, draw);
+  const top = TOP + pen.text(record.title, LEFT, TOP, pen.width, { bold: true, size: 6.5 }) + 1;
+  const facts = pen.rule(layFacts(pen, record, top) + 2);
+  const columns = Math.max(layMeasurements(pen, record, facts), laySteps(pen, record, facts));
+  const drawings = layDrawings(pen, record, pen.rule(columns + 2));
+  return layFittings(pen, record, drawings, page.height - BOTTOM - pen.line);
+}
+
+/** Facts in two columns. */
+function layFacts({ text, half, line }: Pen, record: PrintedRecord, y: number): number {
+  const ends = columnsOf(record.facts).map((column, i) => {
+    const x = LEFT + i * (half + GAP);
+    return column.reduce((at, [name, value]) => {
+      text(name, x, at, 24);
+      return at + Math.max(line, text(value, x + 25, at, half - 25, { bold: true }));
+    }, y);
   });
-  y = Math.max(left, right) + 2;
-  rule(y);
-  y += 2;
-  const picture = record.drawings.length === 0 ? 0 : Math.max(34, 62 - Math.max(0, record.fittings.length - 2) * 8);
-  if (picture > 0) {
-    y += text('Drawn through as altered, dashed as drafted', LEFT, y, width, false, size - 0.4) + 1;
-    if (draw) drawDiagrams(c, record.drawings, { x: LEFT, y }, { width, height: picture });
-    y += picture + 2;
-    rule(y);
-    y += 2;
+  return Math.max(y, ...ends);
+}
+
+/** The body, to the left. */
+function layMeasurements({ text, half, line, size }: Pen, record: PrintedRecord, y: number): number {
+  let at = y + text('Measurements used', LEFT, y, half, { bold: true, size: size + 0.6 }) + 1;
+  for (const [name, value] of record.measurements) {
+    text(name, LEFT, at, half - 26);
+    text(value, LEFT + half - 25, at, 25);
+    at += line;
   }
-  const most = page.height - BOTTOM - line;
+  return at;
+}
+
+/** What was altered, to the right. */
+function laySteps({ text, half, size }: Pen, record: PrintedRecord, y: number): number {
+  const x = LEFT + half + GAP;
+  let at = y + text('What was altered', x, y, half, { bold: true, size: size + 0.6 }) + 1;
+  if (record.steps.length === 0) at += text('Nothing: as drafted.', x, at, half);
+  record.steps.forEach((s, i) => {
+    at += text(`${i + 1}. ${[s.name, s.amount].filter(Boolean).join(': ')}`, x, at, half);
+    if (s.note) at += text(s.note, x + 5, at, half - 5, { size: size - 0.4 });
+    at += 0.6;
+  });
+  return at;
+}
+
+function layDrawings({ c, draw, text, rule, width, size }: Pen, record: PrintedRecord, y: number): number {
+  if (record.drawings.length === 0) return y;
+  const height = Math.max(34, 62 - Math.max(0, record.fittings.length - 2) * 8);
+  const at = y + text('Drawn through as altered, dashed as drafted', LEFT, y, width, { size: size - 0.4 }) + 1;
+  if (draw) drawDiagrams(c, record.drawings, { x: LEFT, y: at }, { width, height });
+  return rule(at + height + 2);
+}
+
+/** Fittings and notes, as far as the page holds them. */
+function layFittings({ c, draw, text, width, size }: Pen, record: PrintedRecord, from: number, most: number): number {
+  let y = from;
   let over = 0;
-  for (const { heading, lines } of record.fittings) {
-    const head = c.height(heading, size, width);
-    if (draw && y + head > most) {
+  const write = (said: string, inset: number, after: number, bold = false): boolean => {
+    if (draw && y + c.height(said, size, width - inset) > most) {
       over += 1;
-      continue;
+      return false;
     }
-    y += text(heading, LEFT, y, width, true) + 0.4;
-    for (const said of lines) {
-      const high = c.height(said, size, width - 4);
-      if (draw && y + high > most) {
-        over += 1;
-        continue;
-      }
-      y += text(said, LEFT + 4, y, width - 4) + 0.3;
-    }
+    y += text(said, LEFT + inset, y, width - inset, { bold }) + after;
+    return true;
+  };
+  for (const { heading, lines } of record.fittings) {
+    if (!write(heading, 0, 0.4, true)) continue;
+    for (const said of lines) write(said, 4, 0.3);
     y += 1;
   }
-  if (record.notes) {
-    const high = c.height(record.notes, size, width);
-    if (draw && y + high > most) over += 1;
-    else y += text(record.notes, LEFT, y, width) + 1;
-  }
+  if (record.notes) write(record.notes, 0, 1);
   // Never in silence: what a page cannot hold is in the app.
-  if (over > 0) text(`${over} more entries are kept in the app.`, LEFT, most, width, false, size - 0.4);
+  if (over > 0) text(`${over} more entries are kept in the app.`, LEFT, most, width, { size: size - 0.4 });
   return y;
 }
 

@@ -30,6 +30,52 @@ export interface WaistPanel {
   readonly whole: number;
 }
 
+/** The waist as it lies, and how far each place of it rises. */
+interface Waist {
+  readonly edges: readonly Edge[];
+  readonly centres: readonly Edge[];
+  /** The outline runs from the centre to the side. */
+  readonly starts: boolean;
+  readonly centre: Point;
+  readonly side: Point;
+  /** 1 where the side lies to the right of the centre, −1 where to its left. */
+  readonly dir: 1 | -1;
+  /** How much of the way from the centre to the side lies before `x`: 0 to 1. */
+  readonly share: (x: number) => number;
+  /** How far the waist rises at `x`, mm. */
+  readonly rise: (x: number) => number;
+  /** By how much it turns there, radians. */
+  readonly turn: (x: number) => number;
+}
+
+function waistOf(piece: Piece, by: number, panel: WaistPanel | undefined): Waist | null {
+  const edges = edgesWithRole(piece, 'waist');
+  const centres = [...edgesWithRole(piece, 'centreBack'), ...edgesWithRole(piece, 'centreFront')];
+  const first = edges[0];
+  const last = edges.at(-1);
+  if (!first || !last || (centres.length === 0 && !panel)) return null;
+  const starts = panel
+    ? edgeBefore(piece, first.id) === panel.inner
+    : centres.some((c) => near(endOf(c.path), first.path.start));
+  const centre = starts ? first.path.start : endOf(last.path);
+  const side = starts ? endOf(last.path) : first.path.start;
+  const dir = side.x > centre.x ? 1 : -1;
+  const width = panel?.whole ?? Math.abs(side.x - centre.x);
+  const share = (x: number): number => Math.min(1, ((panel?.before ?? 0) + Math.abs(x - centre.x)) / width);
+  return {
+    edges,
+    centres,
+    starts,
+    centre,
+    side,
+    dir,
+    share,
+    rise: (x) => by * (1 - share(x) ** 2 * (3 - 2 * share(x))),
+    // A line that runs to the right turns clockwise (down) where the rise falls off, and the other way round.
+    turn: (x) => Math.atan((6 * by * share(x) * (1 - share(x))) / width) * dir,
+  };
+}
+
 /**
  * Draws a waist again from `by` above (below nothing: below) where it meets the centre to nothing at the side,
  * square to the centre. Darts it crosses keep their width and their tip: both ends of the mouth rise alike. The
@@ -38,88 +84,82 @@ export interface WaistPanel {
  * match.
  */
 export function raiseCentre(piece: Piece, by: number, panel?: WaistPanel): Piece {
-  const waist = edgesWithRole(piece, 'waist');
-  const centres = [...edgesWithRole(piece, 'centreBack'), ...edgesWithRole(piece, 'centreFront')];
-  const first = waist[0];
-  const last = waist.at(-1);
-  if (!first || !last || (centres.length === 0 && !panel)) return piece;
-  const starts = panel
-    ? edgeBefore(piece, first.id) === panel.inner
-    : centres.some((c) => distance(endOf(c.path), first.path.start) < TOL.join);
-  const centre = starts ? first.path.start : endOf(last.path);
-  const side = starts ? endOf(last.path) : first.path.start;
-  const before = panel?.before ?? 0;
-  const width = panel?.whole ?? Math.abs(side.x - centre.x);
-  const share = (x: number): number => Math.min(1, (before + Math.abs(x - centre.x)) / width);
-  const rise = (x: number): number => {
-    const u = share(x);
-    return by * (1 - u * u * (3 - 2 * u));
-  };
-  // A line that runs to the right turns clockwise (down) where the rise falls off, and the other way round.
-  const turn = (x: number): number =>
-    Math.atan((6 * by * share(x) * (1 - share(x))) / width) * (side.x > centre.x ? 1 : -1);
-  let out = piece;
-  const ends = seamEnds();
-  for (const dart of piece.darts) {
-    if (!isBetween(piece, dart.mouth, waist)) continue;
-    const shape = dartShape(piece, dart);
-    const up = (p: Point): Point => ({ x: p.x, y: p.y - rise((shape.start.x + shape.end.x) / 2) });
-    out = replaceEdge(out, dart.mouth, polyline([up(shape.start), up(shape.end)]));
-  }
-  for (const edge of waist) {
-    const path = edge.path;
-    const a = ends.get(edge.path.start) ?? endAt(out, piece, edge, 'start', rise);
-    const b = ends.get(endOf(edge.path)) ?? endAt(out, piece, edge, 'end', rise);
-    const u = direction(startTangent(path), path.start, 1);
-    const v = direction(endTangent(path), endOf(path), 1);
-    out = replaceEdge(out, edge.id, curved(a, u, b, v));
-    function direction(tangent: Point, at: Point, sign: number): Point {
-      if (distance(at, side) < TOL.join && share(at.x) >= 1) return tangent;
-      const opening = distance(at, centre) < TOL.join || distance(at, side) < TOL.join ? 0 : widened(at) * sign;
-      return rotate(tangent, turn(at.x) + opening);
-    }
-    // Beyond a dart that has become shorter the line turns on by as much as the dart has opened.
-    function widened(at: Point): number {
-      const dart = piece.darts.find(
-        (d) => isBetween(piece, d.mouth, waist) && distance(farEnd(d.mouth), at) < TOL.join,
-      );
-      if (!dart) return 0;
-      const was = measureDart(dartShape(piece, dart)).opening;
-      return (measureDart(dartShape(out, dart)).opening - was) * (side.x > centre.x ? 1 : -1);
-    }
-    function farEnd(mouth: string): Point {
-      const m = requireEdge(piece, mouth).path;
-      return starts ? endOf(m) : m.start;
-    }
-  }
-  if (before === 0) out = moveCentreEnd(out, centres, centre, { x: centre.x, y: centre.y - by });
-  const darts = piece.darts.filter((d) => isBetween(piece, d.mouth, waist));
+  const waist = waistOf(piece, by, panel);
+  if (!waist) return piece;
+  const { piece: between, ends } = risenSeams(piece, waist, panel);
+  const mouths = risenMouths(between, piece, waist);
+  const drawn = redrawn(mouths, piece, waist, ends);
+  const { centre, centres } = waist;
+  const risen = panel?.before ? drawn : moveCentreEnd(drawn, centres, centre, { x: centre.x, y: centre.y - by });
+  const darts = piece.darts.filter((d) => isBetween(piece, d.mouth, waist.edges));
   // Drawn on a slant the seam is a little longer or shorter; the darts take that up, so that its partner still fits.
   const sewn = (p: Piece): number => edgesWithRole(p, 'waist').reduce((n, e) => n + pathLength(e.path), 0);
-  const over = sewn(piece) - sewn(out);
+  const over = sewn(piece) - sewn(risen);
   return darts.reduce(
     capDart,
-    darts.reduce((p, d) => narrowDart(p, d, over / darts.length), out),
+    darts.reduce((p, d) => narrowDart(p, d, over / darts.length), risen),
   );
+}
 
-  /** Where the waist now comes to the seams between panels: so far up them as it rises there. */
-  function seamEnds(): ReadonlyMap<Point, Point> {
-    const found = new Map<Point, Point>();
-    for (const [id, at] of panel
-      ? ([
-          [panel.inner, centre],
-          [panel.outer, side],
-        ] as const)
-      : []) {
-      const risen = rise(at.x);
-      if (Math.abs(risen) < TOL.same || centres.some((c) => c.id === id)) continue;
-      const was = requireEdge(piece, id).path;
-      const path = shortened(was, at, risen);
-      out = heldFromFarEnd(replaceEdge(out, id, path), id, near(at, was.start) ? -risen : 0);
-      found.set(at, near(at, was.start) ? path.start : endOf(path));
-    }
-    return found;
+/** The seams between panels, as far shortened as the waist rises at them, and where it now comes to each. */
+function risenSeams(
+  piece: Piece,
+  { centre, centres, side, rise }: Waist,
+  panel: WaistPanel | undefined,
+): { readonly piece: Piece; readonly ends: ReadonlyMap<Point, Point> } {
+  const ends = new Map<Point, Point>();
+  if (!panel) return { piece, ends };
+  let out = piece;
+  for (const [id, at] of [
+    [panel.inner, centre],
+    [panel.outer, side],
+  ] as const) {
+    const risen = rise(at.x);
+    if (Math.abs(risen) < TOL.same || centres.some((c) => c.id === id)) continue;
+    const was = requireEdge(piece, id).path;
+    const path = shortened(was, at, risen);
+    out = heldFromFarEnd(replaceEdge(out, id, path), id, near(at, was.start) ? -risen : 0);
+    ends.set(at, near(at, was.start) ? path.start : endOf(path));
   }
+  return { piece: out, ends };
+}
+
+/** Both ends of a dart's mouth rise as its middle does, so that it keeps its width. */
+const risenMouths = (now: Piece, was: Piece, waist: Waist): Piece =>
+  was.darts
+    .filter((dart) => isBetween(was, dart.mouth, waist.edges))
+    .reduce((out, dart) => {
+      const shape = dartShape(was, dart);
+      const up = (p: Point): Point => ({ x: p.x, y: p.y - waist.rise((shape.start.x + shape.end.x) / 2) });
+      return replaceEdge(out, dart.mouth, polyline([up(shape.start), up(shape.end)]));
+    }, now);
+
+/** Each stretch of the waist as one curve between its risen ends, turned with the rise. */
+function redrawn(now: Piece, was: Piece, waist: Waist, ends: ReadonlyMap<Point, Point>): Piece {
+  const direction = (tangent: Point, at: Point): Point => {
+    if (near(at, waist.side) && waist.share(at.x) >= 1) return tangent;
+    const atEnd = near(at, waist.centre) || near(at, waist.side);
+    return rotate(tangent, waist.turn(at.x) + (atEnd ? 0 : widened(now, was, waist, at)));
+  };
+  return waist.edges.reduce((out, edge) => {
+    const { path } = edge;
+    const a = ends.get(path.start) ?? endAt(out, was, edge, 'start', waist.rise);
+    const b = ends.get(endOf(path)) ?? endAt(out, was, edge, 'end', waist.rise);
+    const u = direction(startTangent(path), path.start);
+    const v = direction(endTangent(path), endOf(path));
+    return replaceEdge(out, edge.id, pathFromSpans([blend(a, u, b, v)]));
+  }, now);
+}
+
+/** Beyond a dart that has become shorter the line turns on by as much as the dart has opened, radians. */
+function widened(now: Piece, was: Piece, waist: Waist, at: Point): number {
+  const dart = was.darts.find((d) => {
+    const mouth = requireEdge(was, d.mouth).path;
+    return isBetween(was, d.mouth, waist.edges) && near(waist.starts ? endOf(mouth) : mouth.start, at);
+  });
+  if (!dart) return 0;
+  const opening = (piece: Piece): number => measureDart(dartShape(piece, dart)).opening;
+  return (opening(now) - opening(was)) * waist.dir;
 }
 
 const near = (a: Point, b: Point): boolean => distance(a, b) < TOL.join;
@@ -149,8 +189,6 @@ function endAt(now: Piece, was: Piece, edge: Edge, at: 'start' | 'end', rise: (x
   const p = at === 'start' ? edge.path.start : endOf(edge.path);
   return { x: p.x, y: p.y - rise(p.x) };
 }
-
-const curved = (a: Point, u: Point, b: Point, v: Point): Path => pathFromSpans([blend(a, u, b, v)]);
 
 const isBetween = (piece: Piece, mouth: string, waist: readonly Edge[]): boolean => {
   const n = piece.edges.length;

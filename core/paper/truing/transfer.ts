@@ -50,78 +50,90 @@ function canonical(on: SeamOn): { readonly on: SeamOn; readonly turned: boolean 
 export function transferSliver(from: SeamOn, to: SeamOn, neck: number, shoulder: number): Transferred {
   const g = canonical(from);
   const t = canonical(to);
-  const giverEdge = requireEdge(g.on.piece, g.on.edges[0] ?? '').path;
-  const n0 = giverEdge.start;
-  const s0 = endOf(giverEdge);
-  const giverNeck = edgeBefore(g.on.piece, g.on.edges[0] ?? '');
-  const giverArmhole = edgeAfter(g.on.piece, g.on.edges[0] ?? '');
-  const neckPath = requireEdge(g.on.piece, giverNeck).path;
-  const armPath = requireEdge(g.on.piece, giverArmhole).path;
-  const [neckKept, neckCut] = splitAtLength(neckPath, pathLength(neckPath) - neck);
-  const [armCut, armKept] = splitAtLength(armPath, shoulder);
-  const giver = shiftNotches(
-    replaceEdge(
-      replaceEdge(
-        replaceEdge(g.on.piece, giverNeck, neckKept),
-        g.on.edges[0] ?? '',
-        polyline([endOf(neckKept), armKept.start]),
-      ),
-      giverArmhole,
-      armKept,
-    ),
-    giverArmhole,
-    -shoulder,
-  );
+  const sliver = cutSliver(g.on, neck, shoulder);
+  const joined = joinSliver(t.on, sliver, shoulder);
+  const back = (piece: Piece, turned: boolean): Piece => (turned ? mirrorPiece(piece) : piece);
+  const flip = (path: Path, turned: boolean): Path => (turned ? mapPath(path, (p) => ({ x: -p.x, y: p.y })) : path);
+  return {
+    giver: back(sliver.giver, g.turned),
+    taker: back(joined.taker, t.turned),
+    taken: flip(ring(reversePath(sliver.neckCut), sliver.armCut), g.turned),
+    given: flip(ring(joined.neckGiven, reversePath(joined.armGiven)), t.turned),
+  };
+}
 
-  const seam = closeSeam(t.on.piece, t.on.edges);
-  const first = requireEdge(t.on.piece, t.on.edges[0] ?? '').path;
-  const last = requireEdge(t.on.piece, t.on.edges.at(-1) ?? '').path;
-  const n1 = first.start;
-  const s1 = shutPoint(seam, endOf(last));
+interface Sliver {
+  readonly giver: Piece;
+  /** The ends of the giver's seam as it was, at the neck and at the armhole. */
+  readonly neckEnd: Point;
+  readonly armEnd: Point;
+  /** What was cut off the neckline and off the armhole, as the outline ran. */
+  readonly neckCut: Path;
+  readonly armCut: Path;
+}
+
+function cutSliver({ piece, edges }: SeamOn, neck: number, shoulder: number): Sliver {
+  const seam = edges[0] ?? '';
+  const path = requireEdge(piece, seam).path;
+  const neckEdge = edgeBefore(piece, seam);
+  const armhole = edgeAfter(piece, seam);
+  const neckPath = requireEdge(piece, neckEdge).path;
+  const [neckKept, neckCut] = splitAtLength(neckPath, pathLength(neckPath) - neck);
+  const [armCut, armKept] = splitAtLength(requireEdge(piece, armhole).path, shoulder);
+  const shorter = replaceEdge(piece, neckEdge, neckKept);
+  const ruled = replaceEdge(shorter, seam, polyline([endOf(neckKept), armKept.start]));
+  const giver = shiftNotches(replaceEdge(ruled, armhole, armKept), armhole, -shoulder);
+  return { giver, neckEnd: path.start, armEnd: endOf(path), neckCut, armCut };
+}
+
+interface Joined {
+  readonly taker: Piece;
+  readonly neckGiven: Path;
+  readonly armGiven: Path;
+}
+
+function joinSliver({ piece, edges }: SeamOn, sliver: Sliver, shoulder: number): Joined {
+  const seam = closeSeam(piece, edges);
+  const firstId = edges[0] ?? '';
+  const lastId = edges.at(-1) ?? '';
+  const first = requireEdge(piece, firstId).path;
+  const last = requireEdge(piece, lastId).path;
+  const neckEnd = first.start;
+  const armEnd = shutPoint(seam, endOf(last));
   // Along the seam from the neck, and across it: into the giver becomes out of the taker.
-  const u0 = unit(sub(s0, n0));
-  const u1 = unit(sub(s1, n1));
+  const u0 = unit(sub(sliver.armEnd, sliver.neckEnd));
+  const u1 = unit(sub(armEnd, neckEnd));
   const over =
     (origin0: Point, origin1: Point) =>
     (p: Point): Point => {
       const d = sub(p, origin0);
       return add(origin1, add(scale(u1, dot(d, u0)), scale(left(u1), -dot(d, left(u0)))));
     };
-  const byNeck = over(n0, n1);
-  const byShoulder = over(s0, s1);
-  const neckGiven = mapPath(reversePath(neckCut), byNeck);
-  const armGiven = mapPath(reversePath(armCut), byShoulder);
-  const open = (p: Point): Point => openPoint(seam, p);
-  const armOpen = mapPath(armGiven, open);
-  const takerNeck = edgeBefore(t.on.piece, t.on.edges[0] ?? '');
-  const takerArmhole = edgeAfter(t.on.piece, t.on.edges.at(-1) ?? '');
+  const neckGiven = mapPath(reversePath(sliver.neckCut), over(sliver.neckEnd, neckEnd));
+  const armGiven = mapPath(reversePath(sliver.armCut), over(sliver.armEnd, armEnd));
+  const armOpen = mapPath(armGiven, (p) => openPoint(seam, p));
+  const neckEdge = edgeBefore(piece, firstId);
+  const armhole = edgeAfter(piece, lastId);
   const longer = (a: Path, b: Path): Path => joinPaths([a, b].filter((p) => p.segments.length > 0));
-  let taker = replaceEdge(t.on.piece, takerNeck, longer(requireEdge(t.on.piece, takerNeck).path, neckGiven));
-  taker = replaceEdge(taker, takerArmhole, longer(armOpen, requireEdge(t.on.piece, takerArmhole).path));
-  taker = shiftNotches(taker, takerArmhole, shoulder);
-  const whole = t.on.edges.length === 1;
-  taker = replaceEdge(taker, t.on.edges[0] ?? '', polyline([endOf(neckGiven), whole ? armOpen.start : endOf(first)]));
-  if (!whole) taker = replaceEdge(taker, t.on.edges.at(-1) ?? '', polyline([last.start, armOpen.start]));
-  taker = ruleSeam(taker, t.on.edges);
-
-  const back = (piece: Piece, turned: boolean): Piece => (turned ? mirrorPiece(piece) : piece);
-  const flip = (path: Path, turned: boolean): Path => (turned ? mapPath(path, (p) => ({ x: -p.x, y: p.y })) : path);
-  const ring = (neckPart: Path, armPart: Path): Path =>
-    joinPaths(
-      [
-        neckPart,
-        polyline([endOf(neckPart), endOf(armPart)]),
-        reversePath(armPart),
-        polyline([armPart.start, neckPart.start]),
-      ].filter((p) => distance(p.start, endOf(p)) > 0),
-    );
-  return {
-    giver: back(giver, g.turned),
-    taker: back(taker, t.turned),
-    taken: flip(ring(reversePath(neckCut), armCut), g.turned),
-    given: flip(ring(neckGiven, reversePath(armGiven)), t.turned),
-  };
+  let taker = replaceEdge(piece, neckEdge, longer(requireEdge(piece, neckEdge).path, neckGiven));
+  taker = replaceEdge(taker, armhole, longer(armOpen, requireEdge(piece, armhole).path));
+  taker = shiftNotches(taker, armhole, shoulder);
+  const whole = edges.length === 1;
+  taker = replaceEdge(taker, firstId, polyline([endOf(neckGiven), whole ? armOpen.start : endOf(first)]));
+  if (!whole) taker = replaceEdge(taker, lastId, polyline([last.start, armOpen.start]));
+  return { taker: ruleSeam(taker, edges), neckGiven, armGiven };
 }
+
+/** The outline of a sliver: along the neck, the new seam, back along the armhole and the old seam. */
+const ring = (neckPart: Path, armPart: Path): Path =>
+  joinPaths(
+    [
+      neckPart,
+      polyline([endOf(neckPart), endOf(armPart)]),
+      reversePath(armPart),
+      polyline([armPart.start, neckPart.start]),
+    ].filter((p) => distance(p.start, endOf(p)) > 0),
+  );
 
 const shiftNotches = (piece: Piece, edge: string, by: number): Piece => ({
   ...piece,

@@ -75,6 +75,54 @@ const SkipToWork = () => (
   </button>
 );
 
+/** Opens the job of the address and keeps it saved; the rail has none. */
+function useOpenJob(id: string | undefined): void {
+  useEffect(() => {
+    if (id !== undefined) {
+      if (openJob(id)) takeUpUndo();
+    } else closeJob();
+  }, [id]);
+  useEffect(startAutosave, []);
+  useEffect(followWindows, []);
+}
+
+/** Fetches what a key may ask for once the first screen stands. */
+function useFetchAhead(): void {
+  useEffect(() => {
+    const ahead = (): unknown =>
+      // Asked for again when they are opened: without a connection nothing is lost here.
+      Promise.all([import('./Finder.tsx'), import('./Help.tsx')]).catch(() => undefined);
+    const timer = setTimeout(ahead, FETCH_FINDER);
+    return () => clearTimeout(timer);
+  }, []);
+}
+
+/** The drafter comes with the first job that is opened; the rail does without it. */
+function useDrafter(working: boolean): void {
+  useEffect(() => {
+    if (!working) return;
+    let stop: (() => void) | null = null;
+    let left = false;
+    void import('../store/draftWorker.ts').then((m) => {
+      if (!left) stop = m.startDrafting();
+    });
+    return () => {
+      left = true;
+      stop?.();
+    };
+  }, [working]);
+}
+
+const NoSuchJob = () => (
+  <main className="p-6">
+    <h1>This job is not here</h1>
+    <p className="my-2">It was cleared, or it belongs to another browser.</p>
+    <Link className="btn" to="/">
+      Back to the rail
+    </Link>
+  </main>
+);
+
 /** The frame around every station. */
 export function Shell() {
   const { job: id } = useParams();
@@ -86,34 +134,9 @@ export function Shell() {
   const [finding, setFinding] = useState(false);
   const [showFinder] = useState(() => () => setFinding(true));
   useKeys(id, showHelp, showFinder);
-  useEffect(() => {
-    if (id !== undefined) {
-      if (openJob(id)) takeUpUndo();
-    } else closeJob();
-  }, [id]);
-  useEffect(startAutosave, []);
-  useEffect(followWindows, []);
-  useEffect(() => {
-    const ahead = (): unknown =>
-      // Asked for again when they are opened: without a connection nothing is lost here.
-      Promise.all([import('./Finder.tsx'), import('./Help.tsx')]).catch(() => undefined);
-    const timer = setTimeout(ahead, FETCH_FINDER);
-    return () => clearTimeout(timer);
-  }, []);
-  const working = id !== undefined;
-  useEffect(() => {
-    if (!working) return;
-    // The drafter comes with the first job that is opened; the rail does without it.
-    let stop: (() => void) | null = null;
-    let left = false;
-    void import('../store/draftWorker.ts').then((m) => {
-      if (!left) stop = m.startDrafting();
-    });
-    return () => {
-      left = true;
-      stop?.();
-    };
-  }, [working]);
+  useOpenJob(id);
+  useFetchAhead();
+  useDrafter(id !== undefined);
   // The projector lies over everything: what it covers is no stop for the Tab key.
   const covered = pathname.endsWith('/projector');
   const station = STATIONS.find((s) => pathname.endsWith(`/${s.id}`));
@@ -138,13 +161,7 @@ export function Shell() {
       <WorkerTrouble />
       <div className="min-h-0 flex-1">
         {missing && !open ? (
-          <main className="p-6">
-            <h1>This job is not here</h1>
-            <p className="my-2">It was cleared, or it belongs to another browser.</p>
-            <Link className="btn" to="/">
-              Back to the rail
-            </Link>
-          </main>
+          <NoSuchJob />
         ) : (
           (id === undefined || open) && (
             <Boundary key={pathname} where={station?.name ?? 'The rail'}>

@@ -62,6 +62,24 @@ function meansTheMat(e: Event): boolean {
   return !(e.target as Element).closest('[data-handle], [data-piece]') && !(e as MouseEvent).button;
 }
 
+const zooming = (onView: (view: View) => void): ZoomBehavior<SVGSVGElement, unknown> =>
+  zoom<SVGSVGElement, unknown>()
+    .scaleExtent([0.2, 12])
+    .filter(meansTheMat)
+    .on('zoom', ({ transform: { x, y, k } }: { transform: View }) => onView({ x, y, k }));
+
+/** Does something at once and whenever the drawing's size changes. */
+function useResized(svg: RefObject<SVGSVGElement | null>, act: () => void): void {
+  useEffect(() => {
+    const el = svg.current;
+    if (!el) return;
+    act();
+    const watch = new ResizeObserver(act);
+    watch.observe(el);
+    return () => watch.disconnect();
+  }, [svg, act]);
+}
+
 /** Pan and zoom of the mat: wheel, pinch and drag on the empty mat; handles keep their own drags. */
 export function useViewport(content: Box, { left = 0, below = 0 }: Margins = {}): Viewport {
   const svg = useRef<SVGSVGElement | null>(null);
@@ -95,14 +113,10 @@ export function useViewport(content: Box, { left = 0, below = 0 }: Margins = {})
   useLayoutEffect(() => {
     const el = svg.current;
     if (!el) return;
-    const z = zoom<SVGSVGElement, unknown>()
-      .scaleExtent([0.2, 12])
-      .filter(meansTheMat)
-      .on('zoom', (e: { transform: View }) => {
-        const next = { x: e.transform.x, y: e.transform.y, k: e.transform.k };
-        at.current = next;
-        setView(next);
-      });
+    const z = zooming((next) => {
+      at.current = next;
+      setView(next);
+    });
     behaviour.current = z;
     select(el).call(z).on('dblclick.zoom', null);
     return () => {
@@ -110,14 +124,7 @@ export function useViewport(content: Box, { left = 0, below = 0 }: Margins = {})
     };
   }, []);
 
-  useEffect(() => {
-    const el = svg.current;
-    if (!el) return;
-    refit();
-    const watch = new ResizeObserver(refit);
-    watch.observe(el);
-    return () => watch.disconnect();
-  }, [refit]);
+  useResized(svg, refit);
 
   const show = useCallback((box: Box) => {
     const el = svg.current;

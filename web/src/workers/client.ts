@@ -30,6 +30,13 @@ export interface DraftClient {
   readonly stop: () => void;
 }
 
+/** A worker, what it already holds, and whether it has answered yet. */
+interface Drafter {
+  readonly worker: Worker;
+  started: boolean;
+  sent: ResolvedJob['pattern'] | null;
+}
+
 /**
  * One worker that always works on the newest job. A crash or a hang ends it and starts another, which tries the
  * newest job once more; a second failure of the same job is reported and waits for the next change.
@@ -40,68 +47,49 @@ export function draftClient(
   onTrouble: (r: Refusal | null) => void,
   patience = PATIENCE,
 ): DraftClient {
-  let worker: Worker | null = null;
+  let drafter: Drafter | null = null;
   let id = 0;
   let busy: DraftWish | null = null;
   let waiting: DraftWish | null = null;
   let failures = 0;
-  /** Whether this worker has answered yet. */
-  let started = false;
-  /** What this worker already holds. */
-  let sent: ResolvedJob['pattern'] | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
 
-  const fail = (code: 'worker-crashed' | 'worker-slow') => {
+  const end = (): void => {
     clearTimeout(timer);
-    worker?.terminate();
-    worker = null;
-    started = false;
-    sent = null;
-    const again = waiting ?? busy;
+    drafter?.worker.terminate();
+    drafter = null;
     busy = null;
+  };
+  const fail = (code: 'worker-crashed' | 'worker-slow') => {
+    const again = waiting ?? busy;
+    end();
     waiting = null;
     failures += 1;
     onTrouble({ code, data: {} });
     if (again && failures < 2) send(again);
   };
-
-  const start = (): Worker => {
-    const w = make();
-    w.onmessage = (event: MessageEvent<Reply>) => {
-      const reply = event.data;
-      if (reply.v !== PROTOCOL || reply.id !== id) return;
-      clearTimeout(timer);
-      const of = busy;
-      busy = null;
-      if (!reply.ok) return fail('worker-crashed');
-      failures = 0;
-      started = true;
-      if (of) onDraft(reply.value as Draft, of);
-      onTrouble(null);
-      const next = waiting;
-      waiting = null;
-      if (next) send(next);
-    };
-    w.onerror = (event) => {
-      event.preventDefault();
-      fail('worker-crashed');
-    };
-    return w;
+  const take = (reply: Reply): void => {
+    if (reply.v !== PROTOCOL || reply.id !== id) return;
+    clearTimeout(timer);
+    const of = busy;
+    busy = null;
+    if (!reply.ok) return fail('worker-crashed');
+    failures = 0;
+    if (drafter) drafter.started = true;
+    if (of) onDraft(reply.value as Draft, of);
+    onTrouble(null);
+    const next = waiting;
+    waiting = null;
+    if (next) send(next);
   };
-
   function send(input: DraftWish): void {
-    worker ??= start();
+    drafter ??= { worker: listened(make(), take, () => fail('worker-crashed')), started: false, sent: null };
     busy = input;
     id += 1;
-    timer = setTimeout(() => fail('worker-slow'), started ? patience : STARTING * patience);
-    const request: Request = {
-      v: PROTOCOL,
-      id,
-      kind: 'draft',
-      input: { ...input, pattern: input.pattern === sent ? null : input.pattern },
-    };
-    sent = input.pattern;
-    worker.postMessage(request);
+    timer = setTimeout(() => fail('worker-slow'), drafter.started ? patience : STARTING * patience);
+    const pattern = input.pattern === drafter.sent ? null : input.pattern;
+    drafter.sent = input.pattern;
+    drafter.worker.postMessage({ v: PROTOCOL, id, kind: 'draft', input: { ...input, pattern } } satisfies Request);
   }
 
   return {
@@ -110,15 +98,17 @@ export function draftClient(
       if (busy) waiting = input;
       else send(input);
     },
-    stop: () => {
-      clearTimeout(timer);
-      worker?.terminate();
-      worker = null;
-      started = false;
-      busy = null;
-      sent = null;
-    },
+    stop: end,
   };
+}
+
+function listened(worker: Worker, onReply: (reply: Reply) => void, onCrash: () => void): Worker {
+  worker.onmessage = (event: MessageEvent<Reply>) => onReply(event.data);
+  worker.onerror = (event) => {
+    event.preventDefault();
+    onCrash();
+  };
+  return worker;
 }
 
 /** Makes one PDF; its worker, with the fonts in it, is let go with the file. */

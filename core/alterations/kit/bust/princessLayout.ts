@@ -57,11 +57,34 @@ function layOut(f: Panels, s: number, values: Values): Result<LaidOut> {
   const turn = turnOf(hinge, p, moved);
   const lines = findLines(f, p, inside, numberOf(values, 'below'));
   if (!lines.ok) return lines;
-  const { foot, mouth, levelAt } = lines.value;
+  const junction = { x: p.x, y: lines.value.levelAt.y };
+  const spec = cutting(f, { p, hinge, moved, turn, junction }, lines.value);
+  const opened = slashPiece(side, spec);
+  if (!opened.ok) return opened;
+  const run = runAround(opened.value.piece, f.seam.id);
+  const grown = run.length - pathLength(f.seam.path);
   const dy = moved.y - p.y;
-  const closes = { motion: { kind: 'turn' as const, about: moved, angle: turn }, stage: 'close' as const };
-  const junction = { x: p.x, y: levelAt.y };
-  const spec: SlashSpec = {
+  const below = s === 0 ? 0 : dy;
+  const spread = matchedSpread(f, grown, below);
+  if (!spread.ok) return spread;
+  const bust = tapeGrows(f, opened.value.piece, run, spread.value);
+  return ok({
+    ...{ s, p, hinge, armhole, moved, turn, junction, spec, run, dy, grown, bust },
+    lines: lines.value,
+    spread: spread.value,
+    atApex: grown - below,
+  });
+}
+
+type Places = Pick<LaidOut, 'p' | 'hinge' | 'moved' | 'turn' | 'junction'>;
+
+/** The cuts, pins and panels of the side front: opened at line 1, levelled at line 3, line 2 closed at the end. */
+function cutting({ dir, apex }: Panels, { p, hinge, moved, turn, junction }: Places, lines: Lines): SlashSpec {
+  const { foot, mouth, levelAt } = lines;
+  const rest = { kind: 'rest' } as const;
+  const closes = { motion: { kind: 'turn', about: moved, angle: turn }, stage: 'close' } as const;
+  const seed = (from: Point, x: number, y: number): Point => add(from, { x: dir * x, y });
+  return {
     cuts: [
       { id: 'line1', points: [foot, junction, p, hinge] },
       { id: 'line2', points: [mouth, p] },
@@ -73,56 +96,19 @@ function layOut(f: Panels, s: number, values: Values): Result<LaidOut> {
       { id: 'bustPoint', at: p, panels: ['upperSide', 'lowerSide'] },
     ],
     panels: [
-      { id: 'centreUpper', seed: add(p, { x: -dir * 1, y: -1.5 }), motion: { kind: 'rest' }, stage: 'open' },
-      {
-        id: 'upperSide',
-        seed: add(p, { x: dir * 3, y: -1 }),
-        motion: { kind: 'turn', about: hinge, angle: turn },
-        stage: 'open',
-      },
-      {
-        id: 'lowerSide',
-        seed: add(p, { x: dir * 2, y: 8 }),
-        motion: follow('upperSide', p),
-        stage: 'open',
-        after: closes,
-      },
-      { id: 'sliver', seed: add(p, { x: -dir * 1, y: 8 }), motion: { kind: 'rest' }, stage: 'open', after: closes },
+      { id: 'centreUpper', seed: seed(p, -1, -1.5), motion: rest, stage: 'open' },
+      { id: 'upperSide', seed: seed(p, 3, -1), motion: { kind: 'turn', about: hinge, angle: turn }, stage: 'open' },
+      { id: 'lowerSide', seed: seed(p, 2, 8), motion: follow('upperSide', p), stage: 'open', after: closes },
+      { id: 'sliver', seed: seed(p, -1, 8), motion: rest, stage: 'open', after: closes },
       {
         id: 'centreLower',
-        seed: add(junction, { x: -dir * 1, y: 3 }),
+        seed: seed(junction, -1, 3),
         motion: follow('upperSide', p, 'y'),
         stage: 'level',
         after: closes,
       },
     ],
   };
-  const opened = slashPiece(side, spec);
-  if (!opened.ok) return opened;
-  const run = runAround(opened.value.piece, f.seam.id);
-  const grown = run.length - pathLength(f.seam.path);
-  const below = s === 0 ? 0 : dy;
-  const atApex = grown - below;
-  const spread = matchedSpread(f, grown, below);
-  if (!spread.ok) return spread;
-  const bust = tapeGrows(f, opened.value.piece, run, spread.value);
-  return ok({
-    s,
-    p,
-    hinge,
-    armhole,
-    moved,
-    turn,
-    lines: lines.value,
-    junction,
-    spec,
-    run,
-    spread: spread.value,
-    dy,
-    atApex,
-    grown,
-    bust,
-  });
 }
 
 /** A panel's seam faired at the apex and its notch put in the middle of what opened. */

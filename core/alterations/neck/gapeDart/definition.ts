@@ -1,4 +1,15 @@
-import { distance, midpoint, pathLength, rotateAbout, type Point } from '../../../geometry/index.ts';
+import {
+  add,
+  distance,
+  left,
+  midpoint,
+  pathLength,
+  rotateAbout,
+  scale,
+  sub,
+  unit,
+  type Point,
+} from '../../../geometry/index.ts';
 import { requireEdge } from '../../../pattern/index.ts';
 import { slashPiece, type SlashSpec } from '../../../paper/slash/index.ts';
 import { fairRun } from '../../../paper/truing/index.ts';
@@ -8,33 +19,21 @@ import type { AlterationDefinition, Context, Message, Program, Under, Values } f
 import { define, held, length, share } from '../../kit/define.ts';
 import { numberOf } from '../../engine/values.ts';
 import { capDart, fair, mark, match, retip, slash } from '../../operations/index.ts';
-import { ALONG, bendNear, gaping } from './layout.ts';
+import { ALONG, bendNear, gaping, type Gaping } from './layout.ts';
 
 /** How far to either side of the fold the neckline is drawn again, mm. */
 const BLEND = 28;
 
-function plan(context: Context, values: Values): Result<Program> {
-  const found = gaping(context, numberOf(values, 'along'));
-  if (!found.ok) return found;
-  const { piece, neck, dart, pivot, at, neckFirst } = found.value;
-  const by = numberOf(values, 'by');
-  const reach = distance(at, pivot);
-  const way = neckFirst ? -1 : 1;
-  const angle = way * 2 * Math.asin(by / 2 / reach);
-  const mouth = dartMouthPoint(piece, dart, pivot);
-  const data = { by, degrees: (Math.abs(angle) * 180) / Math.PI, dart: dart.kind, reach };
-  const say = (code: Under<'gape'>): Message => ({ code: `gape.${code}`, data });
+/** The gape folded out from the neckline to nothing at the pin; the dart opens by the same turn. */
+function folding({ piece, dart, pivot, at, neckFirst }: Gaping, angle: number): SlashSpec {
   const side = neckFirst ? 1 : -1;
-  const seed = (sign: number): Point => {
-    // Beside the neckline, just below it.
-    const t = { x: (pivot.x - at.x) / reach, y: (pivot.y - at.y) / reach };
-    return { x: at.x + t.x * 12 - t.y * sign * -4, y: at.y + t.y * 12 + t.x * sign * -4 };
-  };
-  const setback = distance(dart.tip, pivot);
-  const spec: SlashSpec = {
+  const along = unit(sub(pivot, at));
+  // Beside the fold, just below the neckline.
+  const seed = (sign: number): Point => add(at, add(scale(along, 12), scale(left(along), 4 * sign)));
+  return {
     cuts: [
       { id: 'neck line', points: [at, pivot] },
-      { id: 'dart line', points: [mouth, pivot] },
+      { id: 'dart line', points: [dartMouthPoint(piece, dart, pivot), pivot] },
     ],
     hinges: [{ id: 'pin', at: pivot, panels: ['outer', 'centre'] }],
     panels: [
@@ -42,10 +41,23 @@ function plan(context: Context, values: Values): Result<Program> {
       { id: 'centre', seed: seed(-side), motion: { kind: 'rest' }, stage: 'open' },
     ],
   };
+}
+
+function plan(context: Context, values: Values): Result<Program> {
+  const found = gaping(context, numberOf(values, 'along'));
+  if (!found.ok) return found;
+  const { piece, neck, dart, pivot, at, neckFirst } = found.value;
+  const by = numberOf(values, 'by');
+  const reach = distance(at, pivot);
+  const angle = (neckFirst ? -1 : 1) * 2 * Math.asin(by / 2 / reach);
+  const data = { by, degrees: (Math.abs(angle) * 180) / Math.PI, dart: dart.kind, reach };
+  const say = (code: Under<'gape'>): Message => ({ code: `gape.${code}`, data });
+  const spec = folding(found.value, angle);
   const folded = slashPiece(piece, spec);
   if (!folded.ok) return folded;
+  const gone = rotateAbout(at, pivot, angle);
   const after = requireEdge(folded.value.piece, neck.id).path;
-  const bend = bendNear(after, midpoint(at, rotateAbout(at, pivot, angle)));
+  const bend = bendNear(after, midpoint(at, gone));
   const [from, to] = [Math.max(1, bend - BLEND), Math.min(pathLength(after) - 1, bend + BLEND)];
   // Folded on the slant, the neckline loses less than the fold takes.
   const shorter = pathLength(neck.path) - pathLength(fairRun(after, from, to, false));
@@ -54,33 +66,23 @@ function plan(context: Context, values: Values): Result<Program> {
     instructions: [
       mark({
         message: say('mark'),
-        lines: [
-          { id: 'neck line', label: '1', points: [at, pivot] },
-          { id: 'dart line', label: '2', points: [mouth, pivot] },
-        ],
+        lines: spec.cuts.map((c, i) => ({ ...c, label: String(i + 1) })),
         points: [{ id: 'pin', kind: 'hinge', at: pivot }],
       }),
       slash({
         messages: { cut: say('cut'), open: say('fold') },
         spec,
-        dimensions: [{ id: 'gap', from: at, to: rotateAbout(at, pivot, angle), value: by }],
+        dimensions: [{ id: 'gap', from: at, to: gone, value: by }],
       }),
-      retip({ message: say('dart'), dart: dart.id, to: { bustPoint: pivot, setback } }),
+      retip({ message: say('dart'), dart: dart.id, to: { bustPoint: pivot, setback: distance(dart.tip, pivot) } }),
       capDart({ stage: 'dart', message: { code: 'dart.cap', data }, dart: dart.id }),
       fair({ message: say('neck'), edge: neck.id, from, to, free: true }),
       match({ message: { code: 'gape.match', data: { ...data, shorter } }, kinds: ['neck', 'shoulder', 'side'] }),
     ],
     grips: [
       {
-        kind: 'along',
-        id: 'gap',
-        key: 'along',
-        piece: piece.id,
-        stages: ['mark', 'cut'],
-        at,
-        path: neck.path,
-        min: 0.2,
-        max: 0.85,
+        ...{ kind: 'along', id: 'gap', key: 'along', piece: piece.id, stages: ['mark', 'cut'] },
+        ...{ at, path: neck.path, min: 0.2, max: 0.85 },
       },
     ],
   });

@@ -8,7 +8,7 @@ import { centreEdge } from '../../kit/across.ts';
 /** Where along the neckline, from the centre, the line begins unless it is put elsewhere. */
 export const ALONG = 0.5;
 
-interface Found {
+export interface Gaping {
   readonly piece: Piece;
   readonly neck: Edge;
   readonly dart: Dart;
@@ -19,7 +19,7 @@ interface Found {
 }
 
 /** A front with a bust point and a dart that can take what the neckline gives. */
-export function gaping(context: Pick<Context, 'pieces'>, share = ALONG): Result<Found> {
+export function gaping(context: Pick<Context, 'pieces'>, share = ALONG): Result<Gaping> {
   const piece = context.pieces.find((p) => p.part === 'front' && bustPointOf(p));
   const pivot = piece ? bustPointOf(piece) : undefined;
   if (!piece || !pivot) return refuse('bust-point-not-found', {});

@@ -1,30 +1,22 @@
-import { nearestOnPath, pathLength } from '../../../geometry/index.ts';
+import { pathLength } from '../../../geometry/index.ts';
 import { edgesWithRole, type EdgeRole } from '../../../pattern/index.ts';
-import { firstGuess } from '../firstGuess.ts';
-import { boxOf, type Lettering, type Lines, type Stroke } from '../lines.ts';
-import { markedOn } from '../places.ts';
+import { last } from '../../../units/index.ts';
+import { boxOf, type Lettering, type Lines } from '../lines.ts';
 import { printedWords } from '../printedWords.ts';
 import { scaleLines } from '../scale.ts';
 import { proposeSeams } from '../seams.ts';
-import { idFrom, lettersIn } from '../told.ts';
-import type { Ring } from '../chain.ts';
-import { isBack, type Part } from '../roles.ts';
-import { middleOfEdge, traceSafely } from '../trace.ts';
-import { HALVES } from '../traceParts.ts';
-import { plainChoices, type TraceChoices } from '../traceTypes.ts';
-import { asksOf, sureness, type Question, type Why } from './doubts.ts';
-import { halved } from './halves.ts';
-import { inEverySize } from './inEverySize.ts';
-import type { Alike, ReadFile, ReadPiece, Wanted } from './readTypes.ts';
+import { lettersIn } from '../told.ts';
+import type { Part } from '../roles.ts';
+import { sureness, type Question, type Why } from './doubts.ts';
 import { lettersJoined } from './lettersJoined.ts';
-import { marksBySize } from './marksBySize.ts';
 import { nestsIn, type Nest } from './nests.ts';
 import { outlinesIn } from './outlines.ts';
+import { readNest } from './readNest.ts';
 import { readTold } from './readTold.ts';
+import type { ReadFile, ReadPiece, Wanted } from './readTypes.ts';
 import { scaleSaid } from './scaleSaid.ts';
-import { sizeNames, type SizeNames } from './sizeNames.ts';
+import { sizeNames } from './sizeNames.ts';
 import { welded } from './weld.ts';
-import { last } from '../../../units/index.ts';
 
 /** A piece below this is asked about and not taken by itself. */
 export const SURE = 0.7;
@@ -72,120 +64,6 @@ function lettersByNest(lines: Lines, nests: readonly Nest[]): (nest: Nest) => re
     if (around.length === 1 && around[0]) on.get(around[0])?.push(l);
   }
   return (nest) => on.get(nest) ?? [];
-}
-
-interface Known {
-  readonly lettersOf: (nest: Nest) => readonly Lettering[];
-  readonly allowance: number | null;
-  readonly wanted: Wanted;
-  readonly ids: Set<string>;
-}
-
-function readNest(lines: Lines, nest: Nest, names: SizeNames, size: string, known: Known): ReadPiece | null {
-  const sizes = names.of(nest);
-  const k = Math.max(0, sizes.indexOf(size));
-  const outline = nest[k];
-  if (!outline) return null;
-  const letters = known.lettersOf(nest);
-  const words = printedWords(letters.map((l) => l.text));
-  const why: Why[] = [];
-  const asks: Question[] = [];
-  const usual = usualFor(outline, known);
-  if (outline.seam) why.push('seam-drawn');
-  else if (known.wanted.allowance !== undefined) why.push('allowance-given');
-  else if (known.allowance !== null || words.allowance !== null) why.push('allowance-printed');
-  else asks.push({ code: 'which-allowance', data: {} });
-  if (words.part) why.push(lines.marked ? 'part-said' : 'part-printed');
-  else asks.push({ code: 'which-part', data: {} });
-  const part = words.part ?? 'front';
-  const back = isBack(part);
-  const whole = outline.seam?.outline.ring ?? outline.ring;
-  const half = HALVES.has(part) && !words.onFold ? halved(whole, back) : null;
-  const ring = half?.ring ?? whole;
-  const marksOf = marksBySize(nest, lines.strokes, known.allowance ?? 0);
-  const others = marksOf(outline);
-  const first = firstGuess(ring, others, { letters, file: lines.letters }, usual);
-  const named = { ...first, ...nameFor(first, words.part !== null, known.ids) };
-  const said: TraceChoices = {
-    ...named,
-    ...(known.wanted.allowance === undefined ? {} : { allowance: known.wanted.allowance, line: usual.line }),
-    ...(half ? { cut: 1, said: [...named.said, { at: half.fold, fold: true }] } : {}),
-    ...markedOn(lines, outline.ring),
-  };
-  const choices = outline.seam && !half ? withWidths(outline.ring, ring, others, said) : said;
-  const traced = traceSafely(ring, others, choices);
-  if (!traced.ok) return null;
-  const { piece } = traced.value;
-  if (half) why.push('fold-halved');
-  else if (words.onFold && piece.fold !== null) why.push('fold-printed');
-  else if (words.onFold) asks.push({ code: 'on-fold', data: {} });
-  else if (words.cut !== null) why.push('cut-printed');
-  else if (piece.half && edgesWithRole(piece, back ? 'centreBack' : 'centreFront').length > 0)
-    asks.push({ code: 'on-fold', data: {} });
-  // Of a piece nobody named, one thing is asked first: which it is.
-  asks.push(...asksOf(piece, traced.value.notes).filter((a) => words.part !== null || a.code !== 'which-edges'));
-  const alike = nest.flatMap((o, i): readonly Alike[] => {
-    const name = sizes[i];
-    if (!name || o === outline) return [];
-    const other = o.seam?.outline.ring ?? o.ring;
-    const own = half ? halved(other, back)?.ring : other;
-    return own ? [{ size: name, ring: own, others: marksOf(o) }] : [];
-  });
-  const own = sizes[k] ?? size;
-  const forAll = sizes[k] === null || nest.length === 1 ? names.names : null;
-  const graded = inEverySize({ ring, choices, traced: traced.value, size: own, alike, forAll });
-  asks.push(...graded.asks);
-  if (nest.length > 1 && (sizes.some((s) => s === null) || !sizes.includes(size)))
-    asks.push({ code: 'which-sizes', data: { drawn: nest.length, expected: names.names.length } });
-  if (nest.length > 1 && graded.sizes.length === nest.length) why.push('sizes-alike');
-  return {
-    ring,
-    look: outline.look,
-    others,
-    choices,
-    traced: traced.value,
-    size: own,
-    alike,
-    forAll,
-    sizes: graded.sizes,
-    sure: sureness(asks, why),
-    why,
-    asks,
-  };
-}
-
-/** Allowances that differ by less are one, mm. */
-const SAME_WIDTH = 1;
-
-/** Where seam and cutting line are both drawn, the allowance of each edge as it measures between them: hems are wider. */
-function withWidths(cutting: Ring, seam: Ring, others: readonly Stroke[], choices: TraceChoices): TraceChoices {
-  const traced = traceSafely(seam, others, choices);
-  if (!traced.ok) return choices;
-  const widths = traced.value.edges.flatMap((e) => {
-    if (e.role === 'dart' || e.fold) return [];
-    const at = middleOfEdge(e);
-    const allowance = Math.round(nearestOnPath(cutting.path, at).distance * 10) / 10;
-    return allowance > SAME_WIDTH && Math.abs(allowance - choices.allowance) > SAME_WIDTH ? [{ at, allowance }] : [];
-  });
-  return widths.length > 0 ? { ...choices, said: [...choices.said, ...widths] } : choices;
-}
-
-/** What an outline is taken for before its words are read. */
-function usualFor(outline: Nest[number], known: Known): TraceChoices {
-  const plain = plainChoices('piece', 'Piece');
-  if (outline.seam) return { ...plain, line: 'sewing', allowance: outline.seam.allowance };
-  if (known.allowance === null) return plain;
-  return known.allowance === 0 ? { ...plain, line: 'sewing' } : { ...plain, allowance: known.allowance };
-}
-
-/** An id no other piece of the file has. */
-function nameFor(choices: TraceChoices, known: boolean, ids: Set<string>): Pick<TraceChoices, 'id' | 'name'> {
-  const base = idFrom(choices.name);
-  let id = base;
-  for (let n = 2; ids.has(id); n++) id = `${base}-${n}`;
-  ids.add(id);
-  const nth = id === base ? '' : ` ${id.slice(base.length + 1)}`;
-  return { id, name: known && choices.name !== 'Piece' ? choices.name : `${choices.name}${nth}` };
 }
 
 /** Edges that are sewn to each other, by the pieces that may carry them, and how much they may differ, mm. */

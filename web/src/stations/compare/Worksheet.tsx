@@ -57,6 +57,24 @@ export function Worksheet({ rows, paper, size, pattern, focused, onFocus }: Prop
   );
 }
 
+/** The ease the design has, and where that is less than a body needs, how much it needs. */
+const DesignCell = ({ row }: { readonly row: Row }) => (
+  <td className="px-1.5">
+    {row.design !== null && row.from !== 'chart' ? (
+      <>
+        <Length bare value={row.design} />
+        {isTight(row) && (
+          <div className="ml-auto max-w-[88px] text-sm text-quiet">
+            a body needs <Length bare value={row.wearing} />
+          </div>
+        )}
+      </>
+    ) : (
+      <span className="text-quiet">–</span>
+    )}
+  </td>
+);
+
 function Line({
   row,
   paper,
@@ -90,20 +108,7 @@ function Line({
       <td className="px-1.5">
         {row.body !== null ? <Length bare value={row.body} /> : <span className="text-quiet">not measured</span>}
       </td>
-      <td className="px-1.5">
-        {row.design !== null && row.from !== 'chart' ? (
-          <>
-            <Length bare value={row.design} />
-            {isTight(row) && (
-              <div className="ml-auto max-w-[88px] text-sm text-quiet">
-                a body needs <Length bare value={row.wearing} />
-              </div>
-            )}
-          </>
-        ) : (
-          <span className="text-quiet">–</span>
-        )}
-      </td>
+      <DesignCell row={row} />
       <EaseCell
         eased={eased}
         name={name}

@@ -13,10 +13,23 @@ import { Scale } from './Scale.tsx';
 import { Check } from '../../ui/Check.tsx';
 
 /** Chooses a file, by the button or by dropping it here; shows how far reading is, and why it was refused. */
+function ReadSoFar() {
+  const share = useImport((s) => s.share);
+  const name = useImport((s) => s.name);
+  return (
+    <div role="status">
+      <p className="mb-2 break-words">Reading {name}…</p>
+      <progress className="mb-2 block w-full" value={share} max={1} aria-label="Read so far" />
+      <button className="btn" onClick={stopReading}>
+        Stop
+      </button>
+    </div>
+  );
+}
+
 export function FileChoice() {
   const input = useRef<HTMLInputElement | null>(null);
   const state = useImport((s) => s.state);
-  const share = useImport((s) => s.share);
   const name = useImport((s) => s.name);
   const raw = useImport((s) => s.raw);
   const refused = useImport((s) => s.refused);
@@ -44,13 +57,7 @@ export function FileChoice() {
       <HiddenInput input={input} open={open} />
       {raw && state === 'ready' && <p className="mb-2 font-bold break-words">{name}</p>}
       {state === 'reading' ? (
-        <div role="status">
-          <p className="mb-2 break-words">Reading {name}…</p>
-          <progress className="mb-2 block w-full" value={share} max={1} aria-label="Read so far" />
-          <button className="btn" onClick={stopReading}>
-            Stop
-          </button>
-        </div>
+        <ReadSoFar />
       ) : (
         <div className="flex flex-wrap gap-2">
           <button className={`btn ${raw ? '' : 'btn-main'}`} onClick={() => input.current?.click()}>

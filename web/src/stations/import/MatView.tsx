@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { COLOURS, pathData } from '@ample/core/out';
-import { boundsOf } from '@ample/core/geometry';
+import { boundsOf, type Box } from '@ample/core/geometry';
 import { outlinePlaces, outlineThrough } from '@ample/core/in/tracing';
 import { readRows, useTyped } from '../../store/typed.ts';
 import { useViewport } from '../../lib/viewport.ts';
@@ -24,12 +24,7 @@ export function MatView() {
     maxX: content.maxX + 600,
     maxY: content.maxY + 600,
   };
-  const step = typed.unit === 'in' ? 25.4 : 10;
   const px = (n: number): number => n / view.k;
-  const lines = (from: number, to: number): readonly number[] => {
-    const first = Math.floor(from / step);
-    return Array.from({ length: Math.min(600, Math.ceil(to / step) - first + 1) }, (_, i) => (first + i) * step);
-  };
   return (
     <div className="relative h-full min-h-[460px] bg-mat">
       <svg
@@ -39,28 +34,7 @@ export function MatView() {
         aria-label="What was typed so far, on the mat"
       >
         <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
-          {lines(mat.minX, mat.maxX).map((x) => (
-            <line
-              key={`x${x}`}
-              x1={x}
-              x2={x}
-              y1={mat.minY}
-              y2={mat.maxY}
-              stroke={COLOURS.grid}
-              strokeWidth={px(Math.round(x / step) % 5 === 0 ? 1.4 : 0.6)}
-            />
-          ))}
-          {lines(mat.minY, mat.maxY).map((y) => (
-            <line
-              key={`y${y}`}
-              x1={mat.minX}
-              x2={mat.maxX}
-              y1={y}
-              y2={y}
-              stroke={COLOURS.grid}
-              strokeWidth={px(Math.round(y / step) % 5 === 0 ? 1.4 : 0.6)}
-            />
-          ))}
+          <Grid mat={mat} step={typed.unit === 'in' ? 25.4 : 10} px={px} />
           {outline?.ok ? (
             <path d={pathData(outline.value, true)} fill={COLOURS.tissue} stroke={COLOURS.ink} strokeWidth={px(2)} />
           ) : (
@@ -79,6 +53,28 @@ export function MatView() {
         </g>
       </svg>
     </div>
+  );
+}
+
+/** Lines `step` mm apart, every fifth of them heavier. */
+function Grid({ mat, step, px }: { readonly mat: Box; readonly step: number; readonly px: (n: number) => number }) {
+  const lines = (from: number, to: number): readonly number[] => {
+    const first = Math.floor(from / step);
+    return Array.from({ length: Math.min(600, Math.ceil(to / step) - first + 1) }, (_, i) => (first + i) * step);
+  };
+  const look = (at: number) => ({
+    stroke: COLOURS.grid,
+    strokeWidth: px(Math.round(at / step) % 5 === 0 ? 1.4 : 0.6),
+  });
+  return (
+    <>
+      {lines(mat.minX, mat.maxX).map((x) => (
+        <line key={`x${x}`} x1={x} x2={x} y1={mat.minY} y2={mat.maxY} {...look(x)} />
+      ))}
+      {lines(mat.minY, mat.maxY).map((y) => (
+        <line key={`y${y}`} x1={mat.minX} x2={mat.maxX} y1={y} y2={y} {...look(y)} />
+      ))}
+    </>
   );
 }
 

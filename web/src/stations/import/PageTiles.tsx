@@ -110,29 +110,42 @@ function PageTile({
       }}
       onPointerCancel={() => setDrag(null)}
     >
-      <clipPath id={`page-${page}`}>
-        <rect x={window.minX} y={window.minY} width={window.maxX - window.minX} height={window.maxY - window.minY} />
-      </clipPath>
-      <rect
-        x={window.minX}
-        y={window.minY}
-        width={window.maxX - window.minX}
-        height={window.maxY - window.minY}
-        fill={COLOURS.white}
-        fillOpacity={0.85}
-        stroke={drag?.page === page ? COLOURS.pencil : COLOURS.grey}
-        vectorEffect="non-scaling-stroke"
-      />
-      <path
-        d={drawn.get(page) ?? ''}
-        clipPath={`url(#page-${page})`}
-        fill="none"
-        stroke={COLOURS.ink}
-        vectorEffect="non-scaling-stroke"
-      />
-      <text x={window.minX + 14 / k} y={window.minY + 24 / k} fontSize={18 / k} fill={COLOURS.quiet}>
-        {page + 1}
-      </text>
+      <PageDrawing page={page} window={window} d={drawn.get(page) ?? ''} held={drag?.page === page} k={k} />
     </g>
   );
 }
+
+/** What is drawn on one page, in its frame, with its number. */
+const PageDrawing = ({
+  page,
+  window,
+  d,
+  held,
+  k,
+}: {
+  readonly page: number;
+  readonly window: Box;
+  readonly d: string;
+  readonly held: boolean;
+  readonly k: number;
+}) => (
+  <>
+    <clipPath id={`page-${page}`}>
+      <rect x={window.minX} y={window.minY} width={window.maxX - window.minX} height={window.maxY - window.minY} />
+    </clipPath>
+    <rect
+      x={window.minX}
+      y={window.minY}
+      width={window.maxX - window.minX}
+      height={window.maxY - window.minY}
+      fill={COLOURS.white}
+      fillOpacity={0.85}
+      stroke={held ? COLOURS.pencil : COLOURS.grey}
+      vectorEffect="non-scaling-stroke"
+    />
+    <path d={d} clipPath={`url(#page-${page})`} fill="none" stroke={COLOURS.ink} vectorEffect="non-scaling-stroke" />
+    <text x={window.minX + 14 / k} y={window.minY + 24 / k} fontSize={18 / k} fill={COLOURS.quiet}>
+      {page + 1}
+    </text>
+  </>
+);

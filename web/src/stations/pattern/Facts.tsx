@@ -66,14 +66,7 @@ export function OwnFacts({ pattern }: { readonly pattern: Pattern }) {
   const paper = Object.values(pattern.sizes).every((pieces) => pieces.length === 0);
   return (
     <section className="sheet mb-5 grid gap-4 p-4 min-[700px]:grid-cols-3" aria-label="About the pattern">
-      <NameField label="Name" value={pattern.name} required onCommit={(name) => editPattern((p) => ({ ...p, name }))} />
-      <NameField label="House" value={pattern.house} onCommit={(house) => editPattern((p) => ({ ...p, house }))} />
-      <NameField
-        label="Number"
-        max={40}
-        value={pattern.number}
-        onCommit={(number) => editPattern((p) => ({ ...p, number }))}
-      />
+      <Names pattern={pattern} />
       <Choice
         label="Cloth"
         value={pattern.fabric.kind}
@@ -139,6 +132,19 @@ export function OwnFacts({ pattern }: { readonly pattern: Pattern }) {
     </section>
   );
 }
+
+const Names = ({ pattern }: { readonly pattern: Pattern }) => (
+  <>
+    <NameField label="Name" value={pattern.name} required onCommit={(name) => editPattern((p) => ({ ...p, name }))} />
+    <NameField label="House" value={pattern.house} onCommit={(house) => editPattern((p) => ({ ...p, house }))} />
+    <NameField
+      label="Number"
+      max={40}
+      value={pattern.number}
+      onCommit={(number) => editPattern((p) => ({ ...p, number }))}
+    />
+  </>
+);
 
 function StretchField({ pattern }: { readonly pattern: Pattern }) {
   return (

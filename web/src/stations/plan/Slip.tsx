@@ -79,6 +79,30 @@ export function Slip({
   );
 }
 
+/** Carries the step out before the one before it, or after the one after it. */
+const OrderButtons = ({
+  index,
+  of,
+  id,
+  name,
+}: {
+  readonly index: number;
+  readonly of: number;
+  readonly id: string;
+  readonly name: string;
+}) => (
+  <span className="flex gap-1">
+    <button className="btn !px-2" disabled={index === 0} onClick={() => moveStep(id, -1)} title="Earlier">
+      <ArrowUp size={20} aria-hidden="true" />
+      <span className="sr-only">{name} earlier</span>
+    </button>
+    <button className="btn !px-2" disabled={index === of - 1} onClick={() => moveStep(id, 1)} title="Later">
+      <ArrowDown size={20} aria-hidden="true" />
+      <span className="sr-only">{name} later</span>
+    </button>
+  </span>
+);
+
 function SlipHead({
   index,
   whole,
@@ -122,21 +146,7 @@ function SlipHead({
         {step.on ? 'on' : 'off'}
       </label>
       {draft.steps.length > 1 && (
-        <span className="flex gap-1">
-          <button className="btn !px-2" disabled={index === 0} onClick={() => moveStep(step.id, -1)} title="Earlier">
-            <ArrowUp size={20} aria-hidden="true" />
-            <span className="sr-only">{stepName(whole)} earlier</span>
-          </button>
-          <button
-            className="btn !px-2"
-            disabled={index === draft.steps.length - 1}
-            onClick={() => moveStep(step.id, 1)}
-            title="Later"
-          >
-            <ArrowDown size={20} aria-hidden="true" />
-            <span className="sr-only">{stepName(whole)} later</span>
-          </button>
-        </span>
+        <OrderButtons index={index} of={draft.steps.length} id={step.id} name={stepName(whole)} />
       )}
       <Link className="btn btn-main" to={`/job/${job}/table?step=${step.id}`}>
         Open the table

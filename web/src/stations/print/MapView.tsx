@@ -32,34 +32,9 @@ export function MapView({ map }: { readonly map: PageMap }) {
           vectorEffect="non-scaling-stroke"
         />
       ))}
-      {map.placed.map((p, i) => {
-        const { drawing } = p;
-        const edge = pathData(paperEdge(drawing), true);
-        return (
-          <g key={i} transform={`translate(${p.dx} ${p.dy})${p.turned ? ' rotate(90)' : ''}`} fill="none">
-            <clipPath id={`paper-${i}`}>
-              <path d={edge} />
-            </clipPath>
-            <g clipPath={drawing.patch ? `url(#paper-${i})` : undefined}>
-              <path
-                d={pathData(drawing.cutting, true)}
-                stroke={COLOURS.ink}
-                strokeWidth="1.5"
-                fill={COLOURS.tissue}
-                fillOpacity="0.6"
-                vectorEffect="non-scaling-stroke"
-              />
-              <path d={pathData(drawing.seam, true)} stroke={COLOURS.carbon} vectorEffect="non-scaling-stroke" />
-              {drawing.darts.map((t) => (
-                <path key={t.id} d={pathData(t.legs)} stroke={COLOURS.carbon} vectorEffect="non-scaling-stroke" />
-              ))}
-            </g>
-            {drawing.patch && (
-              <path d={edge} stroke={COLOURS.ink} strokeDasharray="6 3" vectorEffect="non-scaling-stroke" />
-            )}
-          </g>
-        );
-      })}
+      {map.placed.map((p, i) => (
+        <PlacedPiece key={i} placed={p} id={`paper-${i}`} />
+      ))}
       {map.tiles.map((t) => (
         <text
           key={t.label}
@@ -97,5 +72,33 @@ function PieceName({ name: { lines, at, upright, size } }: { readonly name: Name
         </tspan>
       ))}
     </text>
+  );
+}
+
+/** One piece where it lies on the paper; of a patch only the part that is printed. */
+function PlacedPiece({ placed, id }: { readonly placed: PageMap['placed'][number]; readonly id: string }) {
+  const { drawing, dx, dy, turned } = placed;
+  const edge = pathData(paperEdge(drawing), true);
+  return (
+    <g transform={`translate(${dx} ${dy})${turned ? ' rotate(90)' : ''}`} fill="none">
+      <clipPath id={id}>
+        <path d={edge} />
+      </clipPath>
+      <g clipPath={drawing.patch ? `url(#${id})` : undefined}>
+        <path
+          d={pathData(drawing.cutting, true)}
+          stroke={COLOURS.ink}
+          strokeWidth="1.5"
+          fill={COLOURS.tissue}
+          fillOpacity="0.6"
+          vectorEffect="non-scaling-stroke"
+        />
+        <path d={pathData(drawing.seam, true)} stroke={COLOURS.carbon} vectorEffect="non-scaling-stroke" />
+        {drawing.darts.map((t) => (
+          <path key={t.id} d={pathData(t.legs)} stroke={COLOURS.carbon} vectorEffect="non-scaling-stroke" />
+        ))}
+      </g>
+      {drawing.patch && <path d={edge} stroke={COLOURS.ink} strokeDasharray="6 3" vectorEffect="non-scaling-stroke" />}
+    </g>
   );
 }

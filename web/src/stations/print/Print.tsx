@@ -181,16 +181,14 @@ function PrintChoices({
   readonly name: string;
   readonly wearer: Wearer;
 }) {
+  const sheets = withSheet && draft.steps.length > 0 ? ' and hand sheet' : '';
+  const what = onPaper ? 'PDF, hand sheets' : `PDF, ${map.pageCount} pages${sheets}`;
   return (
     <div className="space-y-4">
       <div className="flex flex-wrap items-start gap-2">
         <BusyButton className="btn btn-main" busy={state === 'busy'} disabled={empty} onClick={() => void pdf()}>
           <Download size={20} aria-hidden="true" />
-          {state === 'busy'
-            ? 'Making the pages…'
-            : onPaper
-              ? 'PDF, hand sheets'
-              : `PDF, ${map.pageCount} pages${withSheet && draft.steps.length > 0 ? ' and hand sheet' : ''}`}
+          {state === 'busy' ? 'Making the pages…' : what}
         </BusyButton>
         <RecordButton draft={draft} pattern={pattern} />
       </div>
@@ -199,12 +197,7 @@ function PrintChoices({
       {pieces.length === 0 && held.length === 0 && !onPaper && <Notice grade="look">Choose at least one piece.</Notice>}
       <PaperChoice />
       {onPaper ? (
-        <div>
-          <PaperNote draft={draft} />
-          <Link className="link" to={`/job/${job}/sheet`}>
-            Read the hand sheets
-          </Link>
-        </div>
+        <ToTheHandSheets draft={draft} job={job} />
       ) : (
         <PiecesChoice pieces={draft.pieces} left={left} held={held} setLeft={setLeft} />
       )}
@@ -218,6 +211,15 @@ function PrintChoices({
     </div>
   );
 }
+
+const ToTheHandSheets = ({ draft, job }: { readonly draft: Draft; readonly job: string | undefined }) => (
+  <div>
+    <PaperNote draft={draft} />
+    <Link className="link" to={`/job/${job}/sheet`}>
+      Read the hand sheets
+    </Link>
+  </div>
+);
 
 function HandSheets({
   draft,

@@ -118,34 +118,9 @@ function LadderRow({
         {MEASUREMENT_WORDS[rule.key].name}
       </text>
       <line x1={LEFT - 18} x2={width - RIGHT + 18} y1={y} y2={y} stroke={COLOURS.ink} strokeWidth="1.5" />
-      {rule.rungs.map((g) => {
-        const on = g.size === sizeAt(rule);
-        return (
-          <g key={g.size}>
-            <line
-              x1={x(g.at)}
-              x2={x(g.at)}
-              y1={y - (on ? 12 : 7)}
-              y2={y + (on ? 12 : 7)}
-              stroke={on ? COLOURS.carbon : COLOURS.ink}
-              strokeWidth={on ? 4 : 1.5}
-            />
-            {named.has(g.size) && (
-              <text
-                x={x(g.at)}
-                y={y + 32}
-                textAnchor="middle"
-                fontSize={on ? 20 : 17}
-                fontWeight={on ? 700 : 400}
-                className="num"
-                fill={on ? COLOURS.carbon : COLOURS.quiet}
-              >
-                {g.size}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      {rule.rungs.map((g) => (
+        <Rung key={g.size} x={x(g.at)} y={y} on={g.size === sizeAt(rule)} name={named.has(g.size) ? g.size : null} />
+      ))}
       {wearerAt !== null ? (
         <g>
           <path d={`M${wearerAt} ${y - 2}l-8 -15h16z`} fill={COLOURS.pencil} />
@@ -168,6 +143,43 @@ function LadderRow({
     </g>
   );
 }
+
+/** One size on a rule: taken, it is longer and bolder. */
+const Rung = ({
+  x,
+  y,
+  on,
+  name,
+}: {
+  readonly x: number;
+  readonly y: number;
+  readonly on: boolean;
+  readonly name: string | null;
+}) => (
+  <g>
+    <line
+      x1={x}
+      x2={x}
+      y1={y - (on ? 12 : 7)}
+      y2={y + (on ? 12 : 7)}
+      stroke={on ? COLOURS.carbon : COLOURS.ink}
+      strokeWidth={on ? 4 : 1.5}
+    />
+    {name !== null && (
+      <text
+        x={x}
+        y={y + 32}
+        textAnchor="middle"
+        fontSize={on ? 20 : 17}
+        fontWeight={on ? 700 : 400}
+        className="num"
+        fill={on ? COLOURS.carbon : COLOURS.quiet}
+      >
+        {name}
+      </text>
+    )}
+  </g>
+);
 
 /** The sizes that are named on a rule: the one taken, then those along it that stay clear of every name before. */
 function namedSizes(rungs: Rule['rungs'], x: (at: number) => number, taken: string | null): ReadonlySet<string> {

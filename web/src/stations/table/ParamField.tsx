@@ -66,29 +66,41 @@ export function ParamField({ param, step, value, draft }: FieldProps) {
         ))}
       </Select>
     );
-  if (param.kind === 'share') {
-    const share = typeof value === 'number' ? value : param.initial;
-    return (
-      <label className="block">
-        <span className="mb-1 block text-sm">
-          {label}: <span className="num">{Math.round(share * 100)} %</span>
-        </span>
-        <input
-          type="range"
-          className="h-10 w-full accent-carbon"
-          min={param.min}
-          max={param.max}
-          step={0.01}
-          value={share}
-          onChange={(e) => setValue(id, param.key, Number(e.target.value))}
-        />
-      </label>
-    );
-  }
+  if (param.kind === 'share') return <ShareField label={label} param={param} id={id} value={value} />;
   const marked = step.outcome.ok ? step.outcome.value.grips.find((g) => g.key === param.key)?.at : undefined;
   const point = value !== null && typeof value === 'object' ? (value as { x: number; y: number }) : (marked ?? null);
   if (!point) return null;
   return <PointFields label={label} point={point} id={id} param={param} value={value} />;
+}
+
+function ShareField({
+  label,
+  param,
+  id,
+  value,
+}: {
+  readonly label: string;
+  readonly param: Extract<Param, { readonly kind: 'share' }>;
+  readonly id: string;
+  readonly value: unknown;
+}) {
+  const share = typeof value === 'number' ? value : param.initial;
+  return (
+    <label className="block">
+      <span className="mb-1 block text-sm">
+        {label}: <span className="num">{Math.round(share * 100)} %</span>
+      </span>
+      <input
+        type="range"
+        className="h-10 w-full accent-carbon"
+        min={param.min}
+        max={param.max}
+        step={0.01}
+        value={share}
+        onChange={(e) => setValue(id, param.key, Number(e.target.value))}
+      />
+    </label>
+  );
 }
 
 function PointFields({

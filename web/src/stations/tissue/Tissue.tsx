@@ -157,17 +157,7 @@ function LookText({
         </button>
       </div>
       {answer === 'differs' && (
-        <section className="mt-5 border-t border-ink pt-4" aria-label="What differs">
-          <p className="mb-3 text-lg">{words.mark}</p>
-          <ul className="space-y-2">
-            {check.signs.map((sign) => (
-              <SignChoice key={sign} fitting={fitting} sign={sign} />
-            ))}
-          </ul>
-          <button className="btn btn-main mt-4 !min-h-[52px]" onClick={() => onGo(at + 1)}>
-            On to the next
-          </button>
-        </section>
+        <WhatDiffers mark={words.mark} check={check} fitting={fitting} onNext={() => onGo(at + 1)} />
       )}
       <div className="mt-6 flex gap-3 text-sm">
         <button className="btn" onClick={() => onGo(at - 1)}>
@@ -180,6 +170,30 @@ function LookText({
     </div>
   );
 }
+
+const WhatDiffers = ({
+  mark,
+  check,
+  fitting,
+  onNext,
+}: {
+  readonly mark: string;
+  readonly check: TissueCheck;
+  readonly fitting: Fitting;
+  readonly onNext: () => void;
+}) => (
+  <section className="mt-5 border-t border-ink pt-4" aria-label="What differs">
+    <p className="mb-3 text-lg">{mark}</p>
+    <ul className="space-y-2">
+      {check.signs.map((sign) => (
+        <SignChoice key={sign} fitting={fitting} sign={sign} />
+      ))}
+    </ul>
+    <button className="btn btn-main mt-4 !min-h-[52px]" onClick={onNext}>
+      On to the next
+    </button>
+  </section>
+);
 
 const seenAt = (fitting: Fitting, signs: readonly SymptomId[]): readonly Observation[] =>
   fitting.observations.filter((o) => signs.includes(o.sign));

@@ -144,7 +144,6 @@ function Overlay({
   readonly onPair: (pair: readonly [string, string]) => void;
   readonly now: Draft | null;
 }) {
-  const units = useUnits();
   const [before, after] = [useStateOf(versions, pair[0], now), useStateOf(versions, pair[1], now)];
   const pick = (at: 0 | 1, label: string) => (
     <Select label={label} value={pair[at]} set={(chosen) => onPair(at === 0 ? [chosen, pair[1]] : [pair[0], chosen])}>
@@ -157,13 +156,6 @@ function Overlay({
       <option value={NOW}>as it is now</option>
     </Select>
   );
-  const changes = before && after && before !== 'failed' && after !== 'failed' ? differences(before, after) : [];
-  const drawn = changes.length > 0 && before && before !== 'failed' && after && after !== 'failed' ? after.pieces : [];
-  const asBefore = (p: Piece): boolean =>
-    before !== null &&
-    before !== 'failed' &&
-    before.pieces.some((x) => x.id === p.id && JSON.stringify(x) === JSON.stringify(p));
-  const [changed, same] = [drawn.filter((p) => !asBefore(p)), drawn.filter(asBefore)];
   return (
     <section aria-labelledby="over" className="min-w-0">
       <h2 id="over" className="mb-2">
@@ -174,36 +166,50 @@ function Overlay({
         {pick(1, 'Solid')}
       </div>
       {before === 'failed' || after === 'failed' ? (
-        <p role="alert">{sayRefusal({ code: 'version-not-drafted', data: {} }, units)}</p>
+        <NotDrafted />
       ) : !before || !after ? (
         <p>Drawing…</p>
       ) : (
-        <>
-          <ul className="mb-3 list-disc pl-6">
-            {changes.map((d, i) => (
-              <li key={i}>{sayDifference(d, units)}</li>
-            ))}
-          </ul>
-          {changes.length === 0 && <p className="mb-3">They are the same.</p>}
-          {same.length > 0 && changes.length > 0 && (
-            <p className="mb-3 text-sm text-quiet">
-              Cut as before: {same.map((p) => p.name.toLowerCase()).join(', ')}.
-            </p>
-          )}
-          <div className="flex flex-wrap gap-4">
-            {changed.map((p) => (
-              <figure key={p.id} className="sheet m-0 p-2">
-                <DiagramView
-                  diagram={diagramOf({ piece: p, ghost: before.pieces.find((x) => x.id === p.id) })}
-                  height={p.id.startsWith('skirt') ? 260 : 220}
-                />
-                <figcaption className="text-center text-sm">{p.name}</figcaption>
-              </figure>
-            ))}
-          </div>
-        </>
+        <Changes before={before} after={after} />
       )}
     </section>
+  );
+}
+
+const NotDrafted = () => <p role="alert">{sayRefusal({ code: 'version-not-drafted', data: {} }, useUnits())}</p>;
+
+/** What differs between two states, in words, and each piece that does, one over the other. */
+function Changes({ before, after }: { readonly before: Draft; readonly after: Draft }) {
+  const units = useUnits();
+  const changes = differences(before, after);
+  if (changes.length === 0) return <p className="mb-3">They are the same.</p>;
+  const was = (p: Piece): Piece | undefined => before.pieces.find((x) => x.id === p.id);
+  const isAsBefore = (p: Piece): boolean => JSON.stringify(was(p)) === JSON.stringify(p);
+  const same = after.pieces.filter(isAsBefore);
+  return (
+    <>
+      <ul className="mb-3 list-disc pl-6">
+        {changes.map((d, i) => (
+          <li key={i}>{sayDifference(d, units)}</li>
+        ))}
+      </ul>
+      {same.length > 0 && (
+        <p className="mb-3 text-sm text-quiet">Cut as before: {same.map((p) => p.name.toLowerCase()).join(', ')}.</p>
+      )}
+      <div className="flex flex-wrap gap-4">
+        {after.pieces
+          .filter((p) => !isAsBefore(p))
+          .map((p) => (
+            <figure key={p.id} className="sheet m-0 p-2">
+              <DiagramView
+                diagram={diagramOf({ piece: p, ghost: was(p) })}
+                height={p.id.startsWith('skirt') ? 260 : 220}
+              />
+              <figcaption className="text-center text-sm">{p.name}</figcaption>
+            </figure>
+          ))}
+      </div>
+    </>
   );
 }
 

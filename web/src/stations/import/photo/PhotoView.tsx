@@ -63,6 +63,36 @@ export function PhotoView() {
   );
 }
 
+/** The corners marked so far, joined; each moved with the arrow keys. */
+const CornerMarks = ({
+  marks,
+  px,
+  nudge,
+}: {
+  readonly marks: readonly Point[];
+  readonly px: (n: number) => number;
+  readonly nudge: (e: KeyboardEvent, i: number) => void;
+}) => (
+  <>
+    {marks.length > 1 && (
+      <path
+        d={`M${marks.map((m) => `${m.x} ${m.y}`).join('L')}${marks.length === 4 ? 'Z' : ''}`}
+        fill="none"
+        stroke={COLOURS.pencil}
+        strokeWidth={px(2)}
+        pointerEvents="none"
+      />
+    )}
+    {marks.map((m, i) => (
+      <g key={i} data-handle="" tabIndex={0} role="button" aria-label={`Mark ${i + 1}`} onKeyDown={(e) => nudge(e, i)}>
+        <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke={COLOURS.white} strokeWidth={px(5)} />
+        <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke={COLOURS.pencil} strokeWidth={px(2.5)} />
+        <circle cx={m.x} cy={m.y} r={px(1.5)} fill={COLOURS.pencil} />
+      </g>
+    ))}
+  </>
+);
+
 function PhotoSheet({
   svg,
   flat,
@@ -105,30 +135,7 @@ function PhotoSheet({
           height={content.maxY - content.minY}
           preserveAspectRatio="none"
         />
-        {!flat && marks.length > 1 && (
-          <path
-            d={`M${marks.map((m) => `${m.x} ${m.y}`).join('L')}${marks.length === 4 ? 'Z' : ''}`}
-            fill="none"
-            stroke={COLOURS.pencil}
-            strokeWidth={px(2)}
-            pointerEvents="none"
-          />
-        )}
-        {!flat &&
-          marks.map((m, i) => (
-            <g
-              key={i}
-              data-handle=""
-              tabIndex={0}
-              role="button"
-              aria-label={`Mark ${i + 1}`}
-              onKeyDown={(e) => nudge(e, i)}
-            >
-              <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke={COLOURS.white} strokeWidth={px(5)} />
-              <circle cx={m.x} cy={m.y} r={px(9)} fill="none" stroke={COLOURS.pencil} strokeWidth={px(2.5)} />
-              <circle cx={m.x} cy={m.y} r={px(1.5)} fill={COLOURS.pencil} />
-            </g>
-          ))}
+        {!flat && <CornerMarks marks={marks} px={px} nudge={nudge} />}
         {flat && !sharing && <DrawnOver px={px} />}
         {flat && sharing && <SharedMarks marks={shared} px={px} />}
       </g>
