@@ -1,5 +1,21 @@
+/** Refusals of saving, opening and drawing: those the frame around every screen may have to report. */
+export type KeepingCode =
+  | 'document-damaged'
+  | 'document-gone'
+  | 'storage-failed'
+  | 'storage-full'
+  | 'storage-missing'
+  | 'storage-silent'
+  | 'stored-newer'
+  | 'window-adopted'
+  | 'window-clash'
+  | 'window-merged'
+  | 'worker-crashed'
+  | 'worker-slow';
+
 /** Every code a refusal may carry. `core/words` has one sentence for each, and the compiler says which is missing or left over. */
 export type RefusalCode =
+  | KeepingCode
   | 'alteration-revision'
   | 'alteration-unknown'
   | 'amount-unknown'
@@ -59,8 +75,6 @@ export type RefusalCode =
   | 'dart-on-fold'
   | 'dart-too-narrow-to-cut'
   | 'dart-too-small'
-  | 'document-damaged'
-  | 'document-gone'
   | 'document-invalid'
   | 'document-newer'
   | 'document-not-json'
@@ -201,11 +215,6 @@ export type RefusalCode =
   | 'stitch-differs'
   | 'stitch-too-close'
   | 'stitch-too-few'
-  | 'storage-failed'
-  | 'storage-full'
-  | 'storage-missing'
-  | 'storage-silent'
-  | 'stored-newer'
   | 'svg-not-a-drawing'
   | 'too-much-to-ease'
   | 'typed-no-area'
@@ -220,12 +229,7 @@ export type RefusalCode =
   | 'version-not-drafted'
   | 'wedge-too-large'
   | 'width-not-restored'
-  | 'window-adopted'
-  | 'window-clash'
-  | 'window-merged'
   | 'stopped'
-  | 'worker-crashed'
-  | 'worker-slow'
   | 'xml-broken'
   | 'xml-entities'
   | 'xml-too-deep'

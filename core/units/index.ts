@@ -4,4 +4,4 @@ export * from './once.ts';
 export * from './length.ts';
 export * from './result.ts';
 export * from './tolerance.ts';
-export type { RefusalCode } from './codes.ts';
+export type { KeepingCode, RefusalCode } from './codes.ts';

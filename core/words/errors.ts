@@ -2,6 +2,7 @@ import type { ProblemCode } from '../pattern/index.ts';
 import type { RefusalCode } from '../units/index.ts';
 import type { FaultCode } from '../paper/guard/index.ts';
 import { FAULT_TEXT } from './faults.ts';
+import { KEEPING_WORDS } from './keeping.ts';
 import type { Sentence } from '../speech/index.ts';
 import { en } from '../speech/index.ts';
 
@@ -20,6 +21,7 @@ const DOCUMENT_WORDS = {
 
 /** Why something was refused: what is wrong, where, and what to do. */
 export const ERROR_WORDS = {
+  ...KEEPING_WORDS,
   'length-empty': () => 'Type a length, such as 92.5 or 36 1/2.',
   'length-unreadable': (s) => `“${s.text('text')}” is not a length. Type it like 92.5, 92,5 cm, 36 1/2 or 3/8.`,
   'length-zero-denominator': (s) => `“${s.text('text')}” divides by nothing. Type a fraction such as 3/8.`,
@@ -144,25 +146,6 @@ export const ERROR_WORDS = {
     `The job refers to “${s.text('ref')}”, which is not in this file. Put the ${s.text('kind')} inline or name its file.`,
   'level-not-on-piece': (s) => `No piece is marked with the ${s.text('level')} level.`,
   'size-unknown': (s) => `There is no size “${s.text('size')}”. The sizes are ${s.text('sizes')}.`,
-  'storage-full': () =>
-    'This device has no room left to save. Your work is still open: export it to a file, then free some space.',
-  'stored-newer': (s) =>
-    `${s.count('count', 'document')} kept here ${s.noun('count', 'was', 'were')} written by a newer version of the app and cannot be shown by this one. Nothing of them was changed. Load the page again to use the newer version.`,
-  'storage-silent': () =>
-    'This browser’s storage does not answer, so nothing you do now is kept. Close other windows of the app and reload; until then, export your work to a file.',
-  'storage-missing': () =>
-    'This browser keeps nothing for the app, perhaps because the window is private. Nothing you do here is kept: export your work to a file.',
-  'storage-failed': (s) => `Saving did not work (${s.text('detail')}). Your work is still open: export it to a file.`,
-  'document-damaged': (s) =>
-    `A saved ${s.text('kind')} is damaged and was set aside, not deleted: ${s.text('detail')}. You can export it as it is.`,
-  'document-gone': () =>
-    'This was taken away in another window. It is still open here: keep it after all, or export it to a file first.',
-  'window-merged': (s) =>
-    `Another window has changed this job too, at ${s.text('time')}. Both changes are kept; undo starts afresh.`,
-  'window-clash': (s) =>
-    en`Another window has changed the same thing, at ${s.text('time')}. Yours stands; the other’s is kept beside it: a plan under Toile, Versions, measurements as a set of their own, words in the notes. Undo starts afresh.`,
-  'window-adopted': (s) =>
-    `Another window has changed this job, at ${s.text('time')}. You see it as it now stands; undo starts afresh.`,
   'photo-not-a-picture': (s) => `“${s.text('name')}” is not a picture that can be read. Take a JPEG, PNG or WebP.`,
   'photo-too-large': (s) =>
     `“${s.text('name')}” is larger than ${s.text('most')}. Send a smaller copy, or take the picture again at a lower setting.`,
@@ -255,10 +238,6 @@ export const ERROR_WORDS = {
   'pieces-not-fit': (s) =>
     `${s.text('names')} would be cut wrong, so left out of the files. Fix what is listed below, or write all pieces with --despite-faults.`,
   stopped: () => 'Stopped, as you asked.',
-  'worker-crashed': () =>
-    'The drawing stopped and was started again. Nothing is lost. If it stops once more, undo the last change or make it smaller.',
-  'worker-slow': () =>
-    'The drawing took too long and was stopped. Try again; if it stops again, make the last change smaller, or undo it.',
   'pdf-failed': (s) => `The pages could not be made: ${s.text('detail')}. Try another paper, or report what you did.`,
   'paper-unknown': (s) => `There is no paper “${s.text('paper')}”. Choose a4 or letter.`,
 } satisfies Partial<Record<RefusalCode, Sentence>>;

@@ -1,4 +1,5 @@
 export * from './errors.ts';
+export { sayKeeping } from './keeping.ts';
 export * from './files.ts';
 export * from './findings.ts';
 export * from './advice.ts';

@@ -1,6 +1,6 @@
 import { Suspense, useEffect, useState } from 'react';
 import { Link, Outlet, useLocation, useNavigate, useParams } from 'react-router';
-import { sayRefusal } from '@ample/core/words';
+import { sayKeeping } from '@ample/core/words';
 import { Boundary } from '../shared/Boundary.tsx';
 import { useDraft } from '../store/draft.ts';
 import { closeJob, openJob, startAutosave, useJob } from '../store/job.ts';
@@ -57,7 +57,7 @@ function WorkerTrouble() {
   if (!trouble) return null;
   return (
     <div className="flex items-center gap-4 border-b border-pencil bg-white px-4 py-2">
-      <p role="alert">{sayRefusal(trouble, units)}</p>
+      <p role="alert">{sayKeeping(trouble, units)}</p>
       <button className="btn" onClick={again}>
         Try again
       </button>

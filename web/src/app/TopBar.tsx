@@ -2,7 +2,7 @@ import { format } from '../lib/time.ts';
 import { CircleHelp, Redo2, Search, Undo2 } from 'lucide-react';
 import { Link } from 'react-router';
 import { useStore } from 'zustand';
-import { sayRefusal } from '@ample/core/words';
+import { sayKeeping } from '@ample/core/words';
 import { useDraft } from '../store/draft.ts';
 import { exportWork } from '../store/export.ts';
 import { saveNow, useJob, useSave } from '../store/job.ts';
@@ -16,7 +16,7 @@ function Saved() {
   if (state === 'failed' && trouble)
     return (
       <div role="alert" className="flex items-center gap-2 border-l-4 border-pencil bg-white px-2 text-sm">
-        <span className="max-w-[46ch]">{sayRefusal(trouble, units)}</span>
+        <span className="max-w-[46ch]">{sayKeeping(trouble, units)}</span>
         <button className="btn" onClick={exportWork}>
           Export to a file
         </button>
@@ -39,7 +39,7 @@ function OtherWindow() {
   if (!notice) return null;
   return (
     <div role="status" className="flex w-full items-center gap-3 border-l-4 border-brass bg-white px-3 py-1">
-      <span className="flex-1">{sayRefusal(notice, units)}</span>
+      <span className="flex-1">{sayKeeping(notice, units)}</span>
       <button className="btn" onClick={() => useSave.setState({ notice: null })}>
         Put away
       </button>

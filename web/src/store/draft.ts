@@ -1,14 +1,14 @@
 import { create } from 'zustand';
 import type { Draft } from '@ample/core/fitting/plan';
 import type { Pattern, Piece } from '@ample/core/pattern';
-import type { Refusal } from '@ample/core/units';
+import type { KeepingCode, Refusal } from '@ample/core/units';
 
 /** The draft of the open job, computed in the worker; the last good one stays while the next is made. */
 interface DraftState {
   readonly jobId: string | null;
   readonly draft: Draft | null;
   readonly pattern: Pattern | null;
-  readonly trouble: Refusal | null;
+  readonly trouble: Refusal<KeepingCode> | null;
   /** Asks for the draft once more. */
   readonly again: () => void;
 }

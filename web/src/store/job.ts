@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import type { Value } from '@ample/core/alterations';
 import type { Point } from '@ample/core/geometry';
 import { merge3, type Job, type Step, type Wearer } from '@ample/core/documents';
-import type { Refusal } from '@ample/core/units';
+import type { KeepingCode, Refusal } from '@ample/core/units';
 import { clearJournal, writeJournal } from './journal.ts';
 import { putInLibrary, useLibrary, wearerOf } from './library.ts';
 import { knownText, saveTogether, type Saved } from './persistence.ts';
@@ -24,9 +24,9 @@ export const useJob = create<OpenJob>()(
 interface SaveState {
   readonly state: 'saved' | 'saving' | 'failed';
   readonly at: Date | null;
-  readonly trouble: Refusal | null;
+  readonly trouble: Refusal<KeepingCode> | null;
   /** What another window has done to the open job; read once and put away. */
-  readonly notice: Refusal | null;
+  readonly notice: Refusal<KeepingCode> | null;
 }
 export const useSave = create<SaveState>(() => ({ state: 'saved', at: null, trouble: null, notice: null }));
 

@@ -10,7 +10,7 @@ import {
   type Wearer,
 } from '@ample/core/documents';
 import type { Pattern } from '@ample/core/pattern';
-import type { Refusal, Result } from '@ample/core/units';
+import type { KeepingCode, Refusal, Result } from '@ample/core/units';
 import { db, openDatabase, tableOf, type Damaged } from './db.ts';
 import { dropJournal, readJournals } from './journal.ts';
 import { forgetKnown, knows, remove, saveTogether, storageTrouble } from './persistence.ts';
@@ -23,7 +23,7 @@ interface Library {
   readonly patterns: readonly Pattern[];
   readonly jobs: readonly Job[];
   readonly damaged: readonly Damaged[];
-  readonly trouble: Refusal | null;
+  readonly trouble: Refusal<KeepingCode> | null;
 }
 
 export const useLibrary = create<Library>(() => ({
@@ -103,7 +103,7 @@ async function setAside(found: readonly Omit<Damaged, 'id'>[]): Promise<void> {
  * writing fail apart: with a full disk the rail still shows everything there is.
  */
 export async function openLibrary(): Promise<void> {
-  let trouble: Refusal | null = null;
+  let trouble: Refusal<KeepingCode> | null = null;
   const attempt = async (write: () => Promise<unknown>) => {
     try {
       await write();

@@ -1,6 +1,6 @@
 import { merge3, readJob, readWearer, type Clash, type Job, type Wearer } from '@ample/core/documents';
 import { versionOf, withVersion } from '@ample/core/fitting/toile';
-import { ok, refuse, type Refusal, type Result } from '@ample/core/units';
+import { ok, refuse, type KeepingCode, type Refusal, type Result } from '@ample/core/units';
 import { format as clock } from '../lib/time.ts';
 import { db, isSilent, tableOf, type Kind } from './db.ts';
 import { freshId } from '../lib/ids.ts';
@@ -24,11 +24,11 @@ export const touch = (kind: Kind, ids: readonly string[]): Promise<unknown> =>
 export interface Saved {
   readonly job: Job;
   readonly wearer: Wearer;
-  readonly notice: Refusal | null;
+  readonly notice: Refusal<KeepingCode> | null;
 }
 
 /** What went wrong with storage, by kind: a full disk has its own way on. */
-export function storageTrouble(error: unknown): Refusal {
+export function storageTrouble(error: unknown): Refusal<KeepingCode> {
   const text = error instanceof Error ? `${error.name} ${error.message}` : String(error);
   if (/quota/i.test(text)) return { code: 'storage-full', data: {} };
   if (isSilent()) return { code: 'storage-silent', data: {} };
@@ -50,7 +50,7 @@ export async function saveTogether(
   mine: { readonly job: Job; readonly wearer: Wearer },
   again = false,
   bases: Bases = { job: knownText('job', mine.job.id), wearer: knownText('wearer', mine.wearer.id) },
-): Promise<Result<Saved>> {
+): Promise<Result<Saved, KeepingCode>> {
   try {
     const done = await db.transaction('rw', [db.jobs, db.wearers, db.patterns, db.touched], async () => {
       const [rawJob, rawWearer] = await Promise.all([db.jobs.get(mine.job.id), db.wearers.get(mine.wearer.id)]);

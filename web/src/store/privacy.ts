@@ -1,5 +1,5 @@
 import type { Job } from '@ample/core/documents';
-import type { Refusal } from '@ample/core/units';
+import type { KeepingCode, Refusal } from '@ample/core/units';
 import { db } from './db.ts';
 import { closeJob, saveNow, useJob } from './job.ts';
 import { forgetInJournals } from './journal.ts';
@@ -15,7 +15,7 @@ export const jobsOf = (jobs: readonly Job[], wearer: string): readonly Job[] =>
  * Deletes a wearer from this browser: measurements, jobs with their fittings and versions, pictures, what was set aside as
  * damaged, what an import kept to be undone, and what closing windows left behind. Files exported earlier are not reached.
  */
-export async function deleteWearer(id: string): Promise<Refusal | null> {
+export async function deleteWearer(id: string): Promise<Refusal<KeepingCode> | null> {
   const { jobs, wearers } = useLibrary.getState();
   const gone = jobsOf(jobs, id).map((j) => j.id);
   if (useJob.getState().wearer?.id === id) {
@@ -48,7 +48,7 @@ export async function deleteWearer(id: string): Promise<Refusal | null> {
 }
 
 /** Deletes one job with its pictures; the wearer stays. */
-export async function deleteJob(id: string): Promise<Refusal | null> {
+export async function deleteJob(id: string): Promise<Refusal<KeepingCode> | null> {
   try {
     await db.transaction('rw', [db.jobs, db.photos, db.touched], async () => {
       await db.photos.where('job').equals(id).delete();

@@ -2,7 +2,7 @@ import type { Draft, ResolvedJob } from '@ample/core/fitting/plan';
 import type { Care } from '@ample/core/paper/guard';
 import type { Layout } from '@ample/core/out/layout';
 import type { Solution, Thinned } from '@ample/core/fitting/solve';
-import type { Refusal, Result } from '@ample/core/units';
+import type { KeepingCode, Refusal, Result } from '@ample/core/units';
 import { askOnce } from './askOnce.ts';
 import {
   PROTOCOL,
@@ -44,7 +44,7 @@ interface Drafter {
 export function draftClient(
   make: WorkerFactory,
   onDraft: (d: Draft, of: DraftWish) => void,
-  onTrouble: (r: Refusal | null) => void,
+  onTrouble: (r: Refusal<KeepingCode> | null) => void,
   patience = PATIENCE,
 ): DraftClient {
   let drafter: Drafter | null = null;

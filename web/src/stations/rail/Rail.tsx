@@ -4,7 +4,7 @@ import { useSearchParams } from 'react-router';
 import { isSample, nameOfSample, SAMPLE_IDS, SAMPLE_SIZES, sampleName } from '@ample/core/blocks';
 import type { Job, Wearer } from '@ample/core/documents';
 import type { Pattern } from '@ample/core/pattern';
-import { sayRefusal } from '@ample/core/words';
+import { sayKeeping } from '@ample/core/words';
 import { bringDemoBack, clearDemo, forgetDamaged, useLibrary, wearerOf } from '../../store/library.ts';
 import { download } from '../../store/export.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
@@ -60,7 +60,7 @@ export function Rail() {
         <h1 className="sr-only">The rail</h1>
         {trouble && (
           <div className="mb-3">
-            <Notice grade="fault">{sayRefusal(trouble, units)}</Notice>
+            <Notice grade="fault">{sayKeeping(trouble, units)}</Notice>
           </div>
         )}
         {damaged.map((d) => (
@@ -102,7 +102,7 @@ function Damaged({ document, units }: { readonly document: Damaged; readonly uni
   return (
     <div className="mb-3">
       <Notice grade="look">
-        <p>{sayRefusal({ code: 'document-damaged', data: { kind: document.kind, detail: document.detail } }, units)}</p>
+        <p>{sayKeeping({ code: 'document-damaged', data: { kind: document.kind, detail: document.detail } }, units)}</p>
         <div className="mt-2 flex gap-2">
           <button
             className="btn"
