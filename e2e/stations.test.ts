@@ -36,8 +36,8 @@ test('Plan: off, out, and back; every sum adds up', async ({ page }) => {
     const signs = (await card.locator('td:nth-child(1)').allTextContents()).map((t) => t.trim());
     const sumAt = signs.indexOf('=');
     const sum = figures.slice(0, sumAt).reduce((total, v, i) => total + (signs[i] === '−' ? -v : v), 0);
-    expect(Math.abs(sum - figures[sumAt]!)).toBeLessThan(0.11);
-    expect(Math.abs(figures[sumAt]! / 2 - figures.at(-1)!)).toBeLessThan(0.11);
+    expect(sum).toBeCloseTo(figures[sumAt]!, 6);
+    expect(figures[sumAt]! / 2).toBeCloseTo(figures.at(-1)!, 6);
   }
   await page.getByRole('switch').click();
   await page.getByRole('link', { name: 'Open the table' }).click();

@@ -1,4 +1,4 @@
-import { formatLength } from '../units/index.ts';
+import { formatLength, formatShare } from '../units/index.ts';
 import { counted, noun } from './plural.ts';
 import type { Speaker, Units } from './speaker.ts';
 
@@ -32,7 +32,7 @@ const EXAMPLES: Readonly<Record<string, string>> = {
  */
 export function sampleSpeaker({ unit, fraction }: Units, { length = 20, count = 2 } = {}): Speaker {
   const len = formatLength(length, unit, { fraction });
-  return {
+  const sample: Speaker = {
     len: () => len,
     signed: () => formatLength(length, unit, { fraction, sign: true }),
     plus: () => `${length < 0 ? '−' : '+'} ${formatLength(Math.abs(length), unit, { fraction })}`,
@@ -41,5 +41,8 @@ export function sampleSpeaker({ unit, fraction }: Units, { length = 20, count = 
     count: (_key, one, other) => counted(count, one, other),
     noun: (_key, one, other) => noun(count, one, other),
     text: (key) => (EXAMPLES[key] === '2' ? String(count) : (EXAMPLES[key] ?? key)),
+    share: (_key, parts) => formatShare(length, parts, unit, { fraction, sign: true }),
+    adding: () => sample,
   };
+  return sample;
 }

@@ -1,4 +1,4 @@
-import { formatLength, type InchFraction, type LengthUnit } from '../units/index.ts';
+import { formatLength, formatShare, shownSum, type InchFraction, type LengthUnit } from '../units/index.ts';
 
 import { counted, noun } from './plural.ts';
 
@@ -22,6 +22,13 @@ export interface Speaker {
   readonly plus: (key: string) => string;
   /** A length both ways, for amounts that are cut. */
   readonly both: (key: string) => string;
+  /** One of so many parts of a length as shown, with its sign. */
+  readonly share: (key: string, parts: number) => string;
+  /**
+   * The same with these lengths shown so that they add up to the result: added or taken off, as written or, with
+   * `keep`, as typed in.
+   */
+  readonly adding: (terms: Readonly<Record<string, '+' | '−' | 'keep +' | 'keep −'>>, result: string) => Speaker;
   readonly num: (key: string, digits?: number) => string;
   readonly text: (key: string) => string;
   /** A count with its noun: "1 piece", "3 pieces". */
@@ -46,6 +53,18 @@ export function speaker(data: Data, units: Units): Speaker {
     both: (key) => {
       const other = units.unit === 'cm' ? 'in' : 'cm';
       return `${formatLength(value(key), units.unit, { fraction: CUT_TO })} (${formatLength(value(key), other, { fraction: CUT_TO })})`;
+    },
+    share: (key, parts) => formatShare(value(key), parts, units.unit, { fraction: units.fraction, sign: true }),
+    adding: (terms, result) => {
+      const signs = Object.entries(terms).map(([key, how]) => ({ key, sign: how.endsWith('+') ? 1 : -1, how }));
+      const sum = shownSum(
+        signs.map(({ key, sign, how }) => ({ value: sign * value(key), keep: how.startsWith('keep') })),
+        value(result),
+        units.unit,
+        units.fraction,
+      );
+      const shown = signs.map(({ key, sign }, i) => [key, sign * (sum.terms[i] ?? 0)] as const);
+      return speaker({ ...data, ...Object.fromEntries(shown), [result]: sum.result }, units);
     },
     num: (key, digits = 0) => value(key).toFixed(digits),
     text: (key) => String(data[key] ?? ''),

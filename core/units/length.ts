@@ -91,8 +91,12 @@ function mixedFraction(inches: number, fraction: InchFraction): string {
   return whole === 0 ? text : `${whole} ${text}`;
 }
 
+/** What the chosen unit is shown to, mm: a fraction of an inch, or a tenth of a centimetre. */
+export const stepOf = (unit: LengthUnit, fraction: InchFraction = 8): number =>
+  unit === 'in' ? MM_PER_INCH / fraction : 1;
+
 /** The nearest value that the chosen unit can show: a fraction of an inch, or a tenth of a centimetre. */
 export function roundToUnit(value: number, unit: LengthUnit, fraction: InchFraction = 8): Mm {
-  const step = unit === 'in' ? MM_PER_INCH / fraction : 1;
+  const step = stepOf(unit, fraction);
   return mm(Math.round(value / step) * step);
 }

@@ -1,5 +1,5 @@
 import type { Change, Difference, Evidence } from '../fitting/toile/index.ts';
-import { formatLength } from '../units/index.ts';
+import { formatLength, shownSum, type ShownTerm } from '../units/index.ts';
 import { alterationName } from './alterations.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import { speaker, type Data, type Sentence, type Units, en, inWords } from '../speech/index.ts';
@@ -164,9 +164,14 @@ export function sayChange(change: Change, { unit, fraction }: Units): { readonly
     }
     case 'edit': {
       const grown = change.to - change.from;
+      const signed = change.key !== 'setback';
+      const added: ShownTerm = { value: change.pinned * change.per, keep: true };
+      const { terms, result } = shownSum([{ value: change.from }, added], change.to, unit, fraction);
+      const from = most === '' ? (terms[0] ?? change.from) : change.from;
+      const to = most === '' ? result : change.to;
       return {
-        does: `Change “${alterationName(change.alteration, change.from)}” to ${len(change.to, change.key !== 'setback')}`,
-        sum: `${len(change.from, change.key !== 'setback')} ${grown < 0 ? '−' : '+'} ${pinned(change)} = ${len(change.to, change.key !== 'setback')}${most}`,
+        does: `Change “${alterationName(change.alteration, change.from)}” to ${len(to, signed)}`,
+        sum: `${len(from, signed)} ${grown < 0 ? '−' : '+'} ${pinned(change)} = ${len(to, signed)}${most}`,
       };
     }
     case 'undo':

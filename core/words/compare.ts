@@ -3,7 +3,7 @@ import { isTight, isTold, type Row, type Share } from '../fitting/compare/index.
 import { type ChartProblem, type ChartProblemCode, type Garment } from '../fitting/fit/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
 import type { Solution, Unreached } from '../fitting/solve/index.ts';
-import { formatLength, TOL } from '../units/index.ts';
+import { formatLength, formatShare, shownSum, TOL, type ShownTerm } from '../units/index.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
 import { ALTERATION_WORDS } from './alterations.ts';
 import { counted, type Speaker, speaker, type Units, en, inWords } from '../speech/index.ts';
@@ -76,15 +76,38 @@ export const whereFlat = (key: MeasurementKey): string =>
 /** One row of the worksheet as one writes the sum in pencil. */
 export function saySum(row: Row, { unit, fraction }: Units): string {
   const len = (v: number, sign = false): string => formatLength(v, unit, { fraction, sign });
-  if (row.body === null || row.pattern === null || row.difference === null || row.wanted === null) return '';
+  const { body: measured, pattern, ease, wanted, difference } = shownRow(row, { unit, fraction });
+  if (measured === null || pattern === null || difference === null || wanted === null) return '';
   if (row.easeFrom === 'room')
-    return `${len(row.pattern)} ${FLAT_WORDS[row.from ?? 'pieces']} − ${len(row.body)} = ${len(row.ease)} ease; ${len(row.wearing)} is enough`;
+    return `${len(pattern)} ${FLAT_WORDS[row.from ?? 'pieces']} − ${len(measured)} = ${len(ease)} ease; ${len(row.wearing)} is enough`;
   const body =
     Math.abs(row.ease) < TOL.seam
-      ? len(row.body)
-      : `${len(row.body)} ${withSign(row.ease, len)} ease = ${len(row.wanted)} wanted`;
-  const each = row.share.parts === 1 ? '' : ` → ÷ ${row.share.parts} = ${len(row.each ?? 0, true)}`;
-  return `${body} − ${len(row.pattern)} ${FLAT_WORDS[row.from ?? 'pieces']} = ${len(row.difference, true)}${each}`;
+      ? len(measured)
+      : `${len(measured)} ${withSign(ease, len)} ease = ${len(wanted)} wanted`;
+  const { parts } = row.share;
+  const each = parts === 1 ? '' : ` → ÷ ${parts} = ${formatShare(difference, parts, unit, { fraction, sign: true })}`;
+  return `${body} − ${len(pattern)} ${FLAT_WORDS[row.from ?? 'pieces']} = ${len(difference, true)}${each}`;
+}
+
+/** A row's lengths as they are shown: body, ease, wanted, pattern and difference add up as they stand there. */
+export function shownRow(
+  row: Row,
+  { unit, fraction }: Units,
+): Pick<Row, 'body' | 'ease' | 'wanted' | 'pattern' | 'difference'> {
+  const { body, ease, wanted, pattern, difference } = row;
+  if (body === null || wanted === null) return { body, ease, wanted, pattern, difference };
+  const sum = (terms: readonly ShownTerm[], result: number): ReturnType<typeof shownSum> =>
+    shownSum(terms, result, unit, fraction);
+  const kept = (value: number): ShownTerm => ({ value, keep: true });
+  if (row.easeFrom === 'room') {
+    const room = sum([kept(pattern ?? wanted), kept(-body)], ease);
+    const [has, less] = room.terms;
+    return { body: -(less ?? -body), ease: room.result, wanted: has ?? wanted, pattern: has ?? pattern, difference };
+  }
+  const whole = sum([kept(body), kept(ease)], wanted);
+  if (pattern === null || difference === null) return { body, ease, wanted: whole.result, pattern, difference };
+  const left = sum([kept(whole.result), row.from === 'typed' ? kept(-pattern) : { value: -pattern }], difference);
+  return { body, ease, wanted: whole.result, pattern: -(left.terms[1] ?? -pattern), difference: left.result };
 }
 
 const withSign = (v: number, len: (v: number) => string): string => `${v < 0 ? '−' : '+'} ${len(Math.abs(v))}`;

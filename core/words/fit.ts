@@ -5,12 +5,21 @@ import { MEASUREMENT_WORDS } from './measurements.ts';
 import type { Sentence, Speaker } from '../speech/index.ts';
 
 const name = (s: Speaker): string => MEASUREMENT_WORDS[s.text('key') as MeasurementKey].name;
-const SHARES: Readonly<Record<string, string>> = { '0.25': ' → ÷ 4', '0.5': ' → ÷ 2' };
+const PARTS: Readonly<Record<string, number>> = { '0.25': 4, '0.5': 2 };
 /** Each piece's share, where the whole difference is not one piece's. */
 const shared = (s: Speaker): string => {
-  const sign = SHARES[s.text('share')];
-  return sign ? `${sign} = ${s.signed('each')} each piece` : '';
+  const parts = PARTS[s.text('share')];
+  return parts ? ` → ÷ ${parts} = ${s.share('by', parts)} each piece` : '';
 };
+
+/** Body and ease as typed, the pattern as measured: shown so that they add up. */
+const less = (s: Speaker): Speaker => s.adding({ body: 'keep +', pattern: '−' }, 'by');
+const eased = (s: Speaker, result = 'by'): Speaker =>
+  s
+    .adding({ body: 'keep +', ease: 'keep +', pattern: '−' }, result)
+    .adding({ body: 'keep +', ease: 'keep +' }, 'wanted');
+const written = (s: Speaker): string =>
+  `${name(s)}: ${s.len('body')} ${s.plus('ease')} ease − ${s.len('pattern')} on the pattern`;
 
 /** A small amount at the bust is a matter of style. */
 const optional = (s: Speaker): string =>
@@ -60,24 +69,38 @@ export const FIT_WORDS = {
   'amount.why.knit': () => 'Stretch gives part of the difference, so only a share is spread.',
   'amount.why.whole': () => 'Nothing else can be computed.',
   'amount.why.nothing': () => 'Full bust and high bust are needed for the sum.',
-  'fit.length': (s) =>
-    `${name(s)}: ${s.len('body')} measured − ${s.len('pattern')} on the pattern = ${s.signed('by')}${shared(s)}.`,
-  'fit.girth': (s) =>
-    `${name(s)}: ${s.len('body')} ${s.plus('ease')} ease = ${s.len('wanted')} wanted − ${s.len('pattern')} on the pattern = ${s.signed('by')}${shared(s)}.`,
-  'fit.room': (s) =>
-    `${name(s)}: ${s.len('pattern')} on the pattern − ${s.len('body')} measured leaves ${s.len('room')} of ease; ${s.len('enough')} is enough here.`,
-  'fit.lengths': (s) =>
-    `${s.len('body')} tall asks for the lengths of size ${s.text('lengths')}; the widths are those of size ${s.text('size')}: nape to waist ${s.len('other')} − ${s.len('own')} = ${s.signed('by')}. A measured side or back beats it.`,
+  'fit.length': (given) => {
+    const s = less(given);
+    return `${name(s)}: ${s.len('body')} measured − ${s.len('pattern')} on the pattern = ${s.signed('by')}${shared(s)}.`;
+  },
+  'fit.girth': (given) => {
+    const s = eased(given);
+    return `${name(s)}: ${s.len('body')} ${s.plus('ease')} ease = ${s.len('wanted')} wanted − ${s.len('pattern')} on the pattern = ${s.signed('by')}${shared(s)}.`;
+  },
+  'fit.room': (given) => {
+    const s = given.adding({ pattern: '+', body: 'keep −' }, 'room');
+    return `${name(s)}: ${s.len('pattern')} on the pattern − ${s.len('body')} measured leaves ${s.len('room')} of ease; ${s.len('enough')} is enough here.`;
+  },
+  'fit.lengths': (given) => {
+    const s = given.adding({ other: '+', own: '−' }, 'by');
+    return `${s.len('body')} tall asks for the lengths of size ${s.text('lengths')}; the widths are those of size ${s.text('size')}: nape to waist ${s.len('other')} − ${s.len('own')} = ${s.signed('by')}. A measured side or back beats it.`;
+  },
   'fit.fallen': (s) =>
     `The bust step leaves the bust point ${s.len('far')} ${Number(s.text('by')) < 0 ? 'higher' : 'lower'} on the paper. Some leave it as it falls, others put the dart back to the wearer’s own height.`,
-  'fit.bust': (s) =>
-    `${name(s)}: ${s.len('body')} ${s.plus('ease')} ease − ${s.len('pattern')} on the pattern = ${s.signed('by')} over the whole front, ${s.signed('half')} on each half.${optional(s)}`,
-  'fit.bust.knit': (s) =>
-    `${name(s)}: ${s.len('body')} ${s.plus('ease')} ease − ${s.len('pattern')} on the pattern, and half of that for a knit: ${s.signed('by')} over the whole front, ${s.signed('half')} on each half.${optional(s)}`,
+  'fit.bust': (given) => {
+    const s = eased(given);
+    return `${written(s)} = ${s.signed('by')} over the whole front, ${s.share('by', 2)} on each half.${optional(s)}`;
+  },
+  'fit.bust.knit': (given) => {
+    const s = eased(given, 'whole');
+    return `${written(s)} = ${s.signed('whole')}, and half of that for a knit: ${s.share('whole', 2)} over the whole front, ${s.share('whole', 4)} on each half.${optional(s)}`;
+  },
   'fit.bust.cup': (s) =>
-    `${name(s)}: ${s.signed('by')} over the whole front by chart or cup, ${s.signed('half')} on each half.${optional(s)}`,
-  'fit.height': (s) =>
-    `${s.len('body')} tall − ${s.len('pattern')} drafted = ${s.signed('by')}; ${HEIGHT[s.text('lies')] ?? HEIGHT['allOver']}${s.text('lies') === 'legs' ? '' : `: ${s.signed('each')} to begin with`}${Number(s.num('hung', 3)) > 0 ? `, less ${s.len('hung')} that the skirt pulls down` : ''}. A measured side or back beats it.`,
+    `${name(s)}: ${s.signed('by')} over the whole front by chart or cup, ${s.share('by', 2)} on each half.${optional(s)}`,
+  'fit.height': (given) => {
+    const s = less(given);
+    return `${s.len('body')} tall − ${s.len('pattern')} drafted = ${s.signed('by')}; ${HEIGHT[s.text('lies')] ?? HEIGHT['allOver']}${s.text('lies') === 'legs' ? '' : `: ${s.signed('each')} to begin with`}${Number(s.num('hung', 3)) > 0 ? `, less ${s.len('hung')} that the skirt pulls down` : ''}. A measured side or back beats it.`;
+  },
   'fit.hung': (s) =>
     `What hangs from the waist will pull it down: ${s.signed('by')}, so that the waist hangs where the body has it.`,
   'fit.sizes': (s) =>

@@ -81,7 +81,8 @@ function bustAsk(side: SidePieces, amounts: Amounts | null): Recommendation | nu
           ease: term('ease.wanted'),
           pattern: (pattern ?? 0) + term('pattern.steps'),
           by: chosen.total,
-          half: chosen.half,
+          /** Before a knit takes its half. */
+          whole: chosen.total / chosen.factor,
           verdict: amounts.verdict,
         },
       },

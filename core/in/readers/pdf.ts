@@ -2,7 +2,7 @@ import { distance } from '../../geometry/index.ts';
 import { MOST_SPANS, type LineLayer, type Lines } from '../tracing/index.ts';
 import { ok, refuse, type Refusal, type Result } from '../../units/index.ts';
 import { Budget } from './pen.ts';
-import { readPage, type PdfDocument, type PdfOps, type Sheet } from './pdfPage.ts';
+import { readPage, type PdfDocument, type PdfOps, type PdfDrawing } from './pdfPage.ts';
 
 export type { PdfDocument, PdfOps, PdfPage } from './pdfPage.ts';
 export type PdfError = 'pdf-only-pictures' | 'pdf-too-many-pages' | 'lines-none' | 'lines-too-many';
@@ -48,7 +48,7 @@ export async function readPdf(
 ): Promise<Result<Lines, PdfError>> {
   if (document.numPages > MOST_PAGES)
     return refuse('pdf-too-many-pages', { pages: document.numPages, most: MOST_PAGES });
-  const sheet: Sheet = {
+  const drawing: PdfDrawing = {
     strokes: [],
     letters: [],
     styles: new Map(),
@@ -58,29 +58,29 @@ export async function readPdf(
   };
   const pages: { width: number; height: number }[] = [];
   for (let n = 1; n <= document.numPages; n++) {
-    const left = sheet.budget.left;
-    pages.push(await readPage(await document.getPage(n), n - 1, ops, sheet));
+    const left = drawing.budget.left;
+    pages.push(await readPage(await document.getPage(n), n - 1, ops, drawing));
     onPage(n / document.numPages);
     // A drawing repeated on every tile counts each time, but no page alone has more than a pattern.
-    if (left - sheet.budget.left > MOST_SPANS || sheet.budget.spent)
+    if (left - drawing.budget.left > MOST_SPANS || drawing.budget.spent)
       return refuse('lines-too-many', { most: MOST_SPANS });
   }
-  const long = sheet.strokes.filter(
+  const long = drawing.strokes.filter(
     (s) => distance(s.path.start, s.path.segments.at(-1)?.to ?? s.path.start) > 0 || s.closed,
   );
   if (long.length === 0)
-    return sheet.pictures > 0 ? refuse('pdf-only-pictures', { pages: pages.length }) : refuse('lines-none');
+    return drawing.pictures > 0 ? refuse('pdf-only-pictures', { pages: pages.length }) : refuse('lines-none');
   return ok({
     source: 'pdf',
-    strokes: sheet.strokes,
-    letters: sheet.letters,
+    strokes: drawing.strokes,
+    letters: drawing.letters,
     layers: layersOf(await document.getOptionalContentConfig()).filter((l) =>
-      sheet.strokes.some((s) => s.layer === l.id),
+      drawing.strokes.some((s) => s.layer === l.id),
     ),
-    styles: [...sheet.styles.values()],
+    styles: [...drawing.styles.values()],
     pages,
     unit: { name: 'pt', stated: true },
-    repairs: [...sheet.repairs].map(([code, count]) => ({ code, data: { count } })),
+    repairs: [...drawing.repairs].map(([code, count]) => ({ code, data: { count } })),
     pieces: [],
   });
 }

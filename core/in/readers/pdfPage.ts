@@ -102,7 +102,7 @@ function sendPath(pen: Pen, n: ArrayLike<number>): void {
 }
 
 /** What has been read so far, page by page. */
-export interface Sheet {
+export interface PdfDrawing {
   readonly strokes: Stroke[];
   readonly letters: Lettering[];
   readonly styles: Map<string, LineStyle>;
@@ -113,9 +113,9 @@ export interface Sheet {
 
 type Args = readonly unknown[];
 
-/** One page being read: the commands change the pen's state, and what they draw goes to the sheet. */
+/** One page being read: the commands change the pen's state, and what they draw goes to the drawing. */
 class PageReader {
-  readonly #sheet: Sheet;
+  readonly #drawing: PdfDrawing;
   readonly #page: number;
   readonly #base: Matrix;
   #state: State;
@@ -128,8 +128,8 @@ class PageReader {
   readonly #fills: ReadonlySet<number | undefined>;
   readonly #closes: ReadonlySet<number | undefined>;
 
-  constructor(sheet: Sheet, page: number, base: Matrix, shown: Window, ops: PdfOps) {
-    this.#sheet = sheet;
+  constructor(drawing: PdfDrawing, page: number, base: Matrix, shown: Window, ops: PdfOps) {
+    this.#drawing = drawing;
     this.#page = page;
     this.#base = base;
     this.#state = { matrix: base, color: '#000000', fill: '#000000', width: 1, dash: [], window: shown };
@@ -150,7 +150,7 @@ class PageReader {
     const layer = (): string => this.#layers.at(-1) ?? '';
     const pictures = Object.entries(ops)
       .filter(([name]) => /^paint(Inline)?Image|^paintJpeg|^paintSolidColorImageMask/.test(name))
-      .map(([, code]) => [code, () => void this.#sheet.pictures++] as const);
+      .map(([, code]) => [code, () => void this.#drawing.pictures++] as const);
     return new Map<number | undefined, (args: Args) => void>([
       ...pictures,
       [ops['save'], save],
@@ -192,14 +192,14 @@ class PageReader {
     const painted = line || this.#fills.has(paint);
     if (numbers && (painted || this.#clipNext)) {
       const { matrix } = this.#state;
-      const pen = new Pen(this.#sheet.budget, (p) => through(matrix, p));
+      const pen = new Pen(this.#drawing.budget, (p) => through(matrix, p));
       sendPath(pen, numbers);
       if (this.#closes.has(paint)) pen.close();
       const drawn = pen.done();
       const box = this.#clipNext ? boxOfDrawn(drawn) : null;
       if (box) this.#state = { ...this.#state, window: meet(this.#state.window, box) };
       if (painted) this.#keep(drawn, line);
-      if (pen.broken > 0) note(this.#sheet, 'repair-not-a-number');
+      if (pen.broken > 0) note(this.#drawing, 'repair-not-a-number');
     }
     this.#clipNext = false;
   }
@@ -215,7 +215,7 @@ class PageReader {
       if (!box || box.minX > window.maxX || box.maxX < window.minX) continue;
       if (box.minY > window.maxY || box.maxY < window.minY) continue;
       const layer = this.#layers.at(-1) ?? '';
-      this.#sheet.strokes.push({ ...d, layer, style, page: this.#page, kind: null, block: '' });
+      this.#drawing.strokes.push({ ...d, layer, style, page: this.#page, kind: null, block: '' });
     }
   }
 
@@ -225,20 +225,20 @@ class PageReader {
       ? { color, width: Math.round(width * grow * 100) / 100, dash: dashOf(dash, grow) }
       : { color: fill, width: 0, dash: [] };
     const id = `${line ? 'line' : 'filled'} ${style.color ?? ''} ${style.width}${dashId(style.dash)}`;
-    if (!this.#sheet.styles.has(id)) this.#sheet.styles.set(id, { id, ...style });
+    if (!this.#drawing.styles.has(id)) this.#drawing.styles.set(id, { id, ...style });
     return id;
   }
 
   /** Keeps a text with its place and, where that can be told, its middle. */
   letter(item: unknown): void {
     const { str, transform, width } = item as { str?: string; transform?: readonly number[]; width?: number };
-    if (!str || str.trim() === '' || !transform || this.#sheet.letters.length > MOST_TEXTS) return;
+    if (!str || str.trim() === '' || !transform || this.#drawing.letters.length > MOST_TEXTS) return;
     const [a = 1, b = 0, , , x = 0, y = 0] = transform;
     const at = through(this.#base, { x, y });
     if (!isFinitePoint(at)) return;
     const half = (width ?? 0) / 2 / (Math.hypot(a, b) || 1);
     const middle = through(this.#base, { x: x + half * a, y: y + half * b });
-    this.#sheet.letters.push({
+    this.#drawing.letters.push({
       text: str.slice(0, 400),
       at,
       ...(isFinitePoint(middle) ? { middle } : {}),
@@ -249,20 +249,20 @@ class PageReader {
   }
 }
 
-/** Reads one page into the sheet. Returns its size as it is shown, mm. */
+/** Reads one page into the drawing. Returns its size as it is shown, mm. */
 export async function readPage(
   page: PdfPage,
   number: number,
   ops: PdfOps,
-  sheet: Sheet,
+  drawing: PdfDrawing,
 ): Promise<{ width: number; height: number }> {
   const view = page.getViewport({ scale: 1 });
   const size = { width: view.width * MM, height: view.height * MM };
   const [a = 1, b = 0, c = 0, d = 1, e = 0, f = 0] = view.transform;
   const base: Matrix = [a * MM, b * MM, c * MM, d * MM, e * MM, f * MM];
-  const reader = new PageReader(sheet, number, base, { minX: 0, minY: 0, maxX: size.width, maxY: size.height }, ops);
+  const reader = new PageReader(drawing, number, base, { minX: 0, minY: 0, maxX: size.width, maxY: size.height }, ops);
   const list = await page.getOperatorList();
-  for (let i = 0; i < list.fnArray.length && !sheet.budget.spent; i++)
+  for (let i = 0; i < list.fnArray.length && !drawing.budget.spent; i++)
     reader.run(nth(list.fnArray, i), (list.argsArray[i] ?? []) as Args);
   const text = await page.getTextContent();
   for (const item of text.items) reader.letter(item);
@@ -270,7 +270,8 @@ export async function readPage(
   return size;
 }
 
-const note = (sheet: Sheet, code: RepairCode): void => void sheet.repairs.set(code, (sheet.repairs.get(code) ?? 0) + 1);
+const note = (drawing: PdfDrawing, code: RepairCode): void =>
+  void drawing.repairs.set(code, (drawing.repairs.get(code) ?? 0) + 1);
 
 function isLetter(d: Drawn): boolean {
   const box = boxOfDrawn([d]);

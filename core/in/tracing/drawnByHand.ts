@@ -16,7 +16,7 @@ const BETWEEN = 60;
 /** How far one line of lettering lies below the other, mm. */
 const LINE = 6;
 
-/** Pieces drawn by hand as one sheet, beside each other, so that they are read like those of a file. */
+/** Pieces drawn by hand as one drawing, beside each other, so that they are read like those of a file. */
 export function sheetOfDrawn(pieces: readonly DrawnByHand[], source: 'picture' | 'mat'): Lines {
   let along = BETWEEN;
   let height = 0;

@@ -78,7 +78,7 @@ export interface LineUnit {
 export const MM_PER: Readonly<Record<UnitName, number>> = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, px: 25.4 / 96 };
 
 export type LineSource = 'pdf' | 'svg' | 'dxf' | 'picture' | 'mat';
-/** Marks set by hand together with an outline, as they lie on the sheet; `on` is a place on that outline. */
+/** Marks set by hand together with an outline, as they lie on the drawing; `on` is a place on that outline. */
 export interface Marked {
   readonly on: Point;
   readonly ownNotches: readonly Point[];

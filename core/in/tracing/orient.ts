@@ -11,7 +11,7 @@ import {
 import { mappedBeyond, type Piece } from '../../pattern/index.ts';
 import { TOL } from '../../units/index.ts';
 
-/** How a piece is brought from the sheet to the table: turned by an angle (clockwise as seen), then turned over. */
+/** How a piece is brought from the drawing to the table: turned by an angle (clockwise as seen), then turned over. */
 export interface Orientation {
   readonly angle: number;
   readonly mirrored: boolean;
@@ -35,7 +35,7 @@ const place =
     return o.mirrored ? { x: -q.x, y: q.y } : q;
   };
 
-/** Paths and pieces carried from the sheet to the table. A piece comes to lie with its box at the origin, clockwise. */
+/** Paths and pieces carried from the drawing to the table. A piece comes to lie with its box at the origin, clockwise. */
 export function orient(o: Orientation): {
   readonly mirrored: boolean;
   readonly path: (path: Path) => Path;

@@ -57,7 +57,7 @@ export function markedOn(lines: Lines, ring: Ring): Partial<TraceChoices> {
   return { ownNotches, ownDarts, grain, bustPoint };
 }
 
-/** Marks as they lie once the sheet is moved or scaled. */
+/** Marks as they lie once the drawing is moved or scaled. */
 export const moveMarked = (m: Marked, to: (p: Point) => Point): Marked => ({
   on: to(m.on),
   ownNotches: m.ownNotches.map(to),

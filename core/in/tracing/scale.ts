@@ -80,7 +80,7 @@ const SHORTEST_PATTERN = 90;
 /** Numbers up to this are likelier inches than centimetres: a bodice is 17 or 43. */
 const LONGEST_INCHES = 32;
 
-/** Doubt about the unit of a drawing on one sheet; null where its size is a pattern's. */
+/** Doubt about the unit of a drawing on one drawing; null where its size is a pattern's. */
 export function doubtSize(lines: Lines): SizeDoubt | null {
   const b = boundsOfStrokes(lines.strokes);
   if (!b) return null;

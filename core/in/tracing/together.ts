@@ -84,7 +84,7 @@ function windowsOf({ placing, window, full }: Laid): readonly (Box | null)[] {
 }
 
 /**
- * The lines of all placed pages on one sheet. A line that several pages show is kept once and whole; of the others,
+ * The lines of all placed pages on one drawing. A line that several pages show is kept once and whole; of the others,
  * what lies outside its page's window is cut off, so that nothing is drawn twice where tiles overlap. The frames go.
  */
 export function layTogether(lines: Lines, laid: Laid): Lines {

@@ -36,7 +36,7 @@ import {
 } from './traceParts.ts';
 import { MEANT, type TraceChoices, type TracedEdge, type TraceNote } from './traceTypes.ts';
 
-/** How the sheet lies on the table. */
+/** How the drawing lies on the table. */
 type Table = ReturnType<typeof orient>;
 
 /** The outline brought in to the seam line, and what was found along it. */

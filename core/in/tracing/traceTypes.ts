@@ -4,7 +4,7 @@ import type { FoundDart } from './darts.ts';
 import type { Orientation } from './orient.ts';
 import type { Part } from './roles.ts';
 
-/** What is known, or was said by hand, of a piece that is being traced. Points lie where they do on the sheet. */
+/** What is known, or was said by hand, of a piece that is being traced. Points lie where they do on the drawing. */
 export interface TraceChoices {
   readonly id: string;
   readonly name: string;
@@ -18,7 +18,7 @@ export interface TraceChoices {
   readonly allowance: number;
   /** Bevels and roundings at the corners of a cutting line: left out, or kept. */
   readonly corners: 'mitred' | 'asDrawn';
-  /** How it is turned from the sheet to the table; null takes what the grain says. */
+  /** How it is turned from the drawing to the table; null takes what the grain says. */
   readonly orientation: Orientation | null;
   /** Corners set (`on`) or taken away by hand. */
   readonly turned: readonly { readonly at: Point; readonly on: boolean }[];
@@ -63,10 +63,10 @@ export interface TracedEdge {
   readonly allowance: number;
   readonly fold: boolean;
 }
-/** What tracing found, on the sheet, and the piece made of it, turned as it lies on the table. */
+/** What tracing found, on the drawing, and the piece made of it, turned as it lies on the table. */
 export interface Traced {
   readonly piece: Piece;
-  /** Edges along the seam line as they lie on the sheet, in the order of the piece's before it was turned over. */
+  /** Edges along the seam line as they lie on the drawing, in the order of the piece's before it was turned over. */
   readonly edges: readonly TracedEdge[];
   readonly corners: readonly Point[];
   readonly darts: readonly (FoundDart & { readonly mouth: number })[];
@@ -100,5 +100,5 @@ export const plainChoices = (id: string, name: string): TraceChoices => ({
   centreInside: null,
 });
 
-/** How near a click on the sheet counts as meant, mm. */
+/** How near a click on the drawing counts as meant, mm. */
 export const MEANT = 6;

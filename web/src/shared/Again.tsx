@@ -59,7 +59,7 @@ export function AgainList() {
   const source = jobs.find((j) => j.id === job.again?.job) ?? null;
   const list = againChecks(job, wearer, source, knit, today());
   return (
-    <section className="sheet mb-4 border-l-4 !border-l-brass p-4" aria-labelledby="again">
+    <section className="card mb-4 border-l-4 !border-l-brass p-4" aria-labelledby="again">
       <h2 id="again">Made again from “{job.again.title || 'an earlier job'}”: check these</h2>
       <ul className="mt-2 space-y-2">
         {list.map((c, i) => (

@@ -1,6 +1,6 @@
 import type { Draft } from '@ample/core/fitting/plan';
 import { sayPaper } from '@ample/core/words';
-import { Notice } from './parts.tsx';
+import { Notice } from './basics.tsx';
 
 /** With paper only the drawings are of a piece like one's own: said wherever one is shown. */
 export function PaperNote({ draft }: { readonly draft: Pick<Draft, 'paper'> }) {

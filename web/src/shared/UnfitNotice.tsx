@@ -3,7 +3,7 @@ import { sayFinding } from '@ample/core/words';
 import { useUnits } from '../store/prefs.ts';
 import type { Printable } from '../store/unfit.ts';
 import { Check } from '../ui/Check.tsx';
-import { Notice } from './parts.tsx';
+import { Notice } from './basics.tsx';
 
 /** Why pieces are held back, how to fix them, and how to print them anyway. Empty when every piece is sound. */
 export function UnfitNotice({ printable }: { readonly printable: Printable }) {

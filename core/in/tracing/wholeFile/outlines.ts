@@ -36,7 +36,7 @@ export interface Outline {
 const LEAST = 60;
 /** A piece has at least this area, mm². */
 const LEAST_AREA = 2000;
-/** A frame or a page reaches so near to the edges of the sheet, as a share of it. */
+/** A frame or a page reaches so near to the edges of the drawing, as a share of it. */
 const ALL_OF_IT = 0.97;
 /** More lines than this that lead nowhere are no pattern. */
 const MOST_RUNS = 400;
@@ -46,11 +46,11 @@ const large = (path: Path): boolean => {
   return Math.max(b.maxX - b.minX, b.maxY - b.minY) >= LEAST;
 };
 
-/** A rectangle around the whole sheet is its frame. */
-function framesSheet(path: Path, sheet: { readonly width: number; readonly height: number } | undefined): boolean {
+/** A rectangle around the whole drawing is its frame. */
+function framesDrawing(path: Path, drawing: { readonly width: number; readonly height: number } | undefined): boolean {
   const b = boxOf(path);
-  if (!sheet || path.segments.length > 5) return false;
-  return b.maxX - b.minX > ALL_OF_IT * sheet.width && b.maxY - b.minY > ALL_OF_IT * sheet.height;
+  if (!drawing || path.segments.length > 5) return false;
+  return b.maxX - b.minX > ALL_OF_IT * drawing.width && b.maxY - b.minY > ALL_OF_IT * drawing.height;
 }
 
 /** A square to check the printer by, in however many bits it was drawn. */
@@ -72,7 +72,7 @@ const layerNamed = (lines: Lines, look: string, what: RegExp): boolean =>
   lines.layers.some((l) => look.startsWith(`${l.id}|`) && what.test(l.name));
 
 /**
- * Closed lines of a sheet that may be pieces, look by look. Test squares and frames are left out; an outline that
+ * Closed lines of a drawing that may be pieces, look by look. Test squares and frames are left out; an outline that
  * stops at a line all sizes share, as at a fold, is closed by the part of that line between its ends.
  */
 export function outlinesIn(lines: Lines): readonly Outline[] {
@@ -93,7 +93,7 @@ export function outlinesIn(lines: Lines): readonly Outline[] {
   });
   return found.filter(
     ({ ring: { path } }) =>
-      Math.abs(signedArea(spansOf(path))) > LEAST_AREA && !isTestSquare(path) && !framesSheet(path, lines.pages[0]),
+      Math.abs(signedArea(spansOf(path))) > LEAST_AREA && !isTestSquare(path) && !framesDrawing(path, lines.pages[0]),
   );
 }
 

@@ -21,7 +21,7 @@ import { welded } from './weld.ts';
 /** A piece below this is asked about and not taken by itself. */
 export const SURE = 0.7;
 
-/** Reads every piece of a sheet in one size: outlines, sizes, words, marks, roles, and the seams between them. */
+/** Reads every piece of a drawing in one size: outlines, sizes, words, marks, roles, and the seams between them. */
 export function readWhole(drawn: Lines, wanted: Wanted = {}): ReadFile {
   const told = readTold(drawn, wanted);
   if (told) return told;

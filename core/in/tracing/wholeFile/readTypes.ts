@@ -19,7 +19,7 @@ export interface Wanted {
   readonly size?: string;
   /** Seam allowance of all pieces, mm; overrides what is printed in the file. */
   readonly allowance?: number;
-  /** True length over drawn length, where it is known; 1, the sheet is true. Left out, the sheet's own square is asked. */
+  /** True length over drawn length, where it is known; 1, the drawing is true. Left out, the drawing's own square is asked. */
   readonly scale?: number;
 }
 

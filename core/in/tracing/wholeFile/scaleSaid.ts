@@ -18,11 +18,11 @@ const lengthsIn = (text: string): readonly number[] =>
 
 /**
  * What a test square says of the scale: true length over drawn length; null where no square has a length beside it. A
- * square on a page of its own, before the pages of the drawing, tells as well as one on the sheet.
+ * square on a page of its own, before the pages of the drawing, tells as well as one on the drawing.
  */
 export const scaleOf = (raw: Lines, laid: Lines): number => (scaleSaid(laid) ?? scaleSaid(raw))?.scale ?? 1;
 
-/** The same for one drawing: a sheet, or pages each for itself. */
+/** The same for one drawing: a drawing, or pages each for itself. */
 export function scaleSaid(
   lines: Lines,
 ): { readonly scale: number; readonly square: FoundSquare; readonly said: number } | null {

@@ -4,7 +4,7 @@ import { formatLength, type Refusal } from '@ample/core/units';
 import { sayCalibrate, sayStand } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/basics.tsx';
 import { squareNow, thisScreen, useProjector } from './state.ts';
 
 const UNREAD = { across: null, down: null, rising: null, falling: null } as const;
@@ -35,7 +35,7 @@ export function CalibratePanel({ moved }: { readonly moved: boolean }) {
     useProjector.setState({ calibration: done.value.calibration, madeOn: thisScreen(), calibrating: true });
   };
   return (
-    <section className="sheet mx-auto max-w-[880px] space-y-2 p-3" aria-label="Calibrate">
+    <section className="card mx-auto max-w-[880px] space-y-2 p-3" aria-label="Calibrate">
       <p>
         {told || (calibration && calibrating && !moved)
           ? `Measure the square once more: it should be ${square.side === null ? '' : formatLength(square.side, units.unit)} both ways. If it is, go on to the pieces; if not, type what it measures.`

@@ -32,7 +32,7 @@ export function Controls({ pieces, index, step, fits, moved, onLeave, onHide }: 
   const { calibrating, calibration } = useProjector();
   const busy = calibrating || !calibration;
   return (
-    <section className="sheet mx-auto max-w-[1240px] p-2" aria-label="The picture">
+    <section className="card mx-auto max-w-[1240px] p-2" aria-label="The picture">
       {!busy && <Notes moved={moved} empty={pieces.length === 0} fits={fits} />}
       <div className="flex flex-wrap items-center gap-1.5">
         <Do name="Piece before" onClick={() => step(-1)} disabled={busy || pieces.length < 2}>

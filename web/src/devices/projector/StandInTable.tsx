@@ -2,7 +2,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { COLOURS, drawPiece } from '@ample/core/out';
 import { useDraft } from '../../store/draft.ts';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 import { watchPicture } from './channel.ts';
 import { tableOf, tapeReads, USUAL_STAND, type Stand } from './stand.ts';
 import { squareNow, type Picture } from './state.ts';

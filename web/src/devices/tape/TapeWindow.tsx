@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { X } from 'lucide-react';
 import { Check } from '../../ui/Check.tsx';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Length, Notice } from '../../shared/basics.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { connectTape, endTape, useTape } from './session.ts';
 import { StandInTape } from './standIn.ts';

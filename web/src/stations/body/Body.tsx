@@ -23,7 +23,7 @@ import { useLibrary } from '../../store/library.ts';
 import { patternOf } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { TapeWindow } from '../../devices/tape/TapeWindow.tsx';
-import { Length, Notice, Station } from '../../shared/parts.tsx';
+import { Length, Notice, Station } from '../../shared/basics.tsx';
 import { fetchedLater } from '../../ui/fetchedLater.tsx';
 import { HeightLies } from './HeightLies.tsx';
 import { Measured } from './Measured.tsx';
@@ -176,7 +176,7 @@ function MeasurementsOfSet({
           {missing === 0 ? 'All this job needs is measured.' : `${missing} still needed for this job.`}
         </span>
       </div>
-      <table className="sheet w-full self-start">
+      <table className="card w-full self-start">
         <thead>
           <tr className="border-b border-ink text-left text-sm">
             <th className="px-3 py-2 font-normal">Measurement</th>
@@ -233,7 +233,7 @@ function WhereItRuns({
 }) {
   return (
     <div className="self-start max-[899px]:order-first min-[900px]:sticky min-[900px]:top-0">
-      <div className="sheet p-4 max-[899px]:grid max-[899px]:grid-cols-[minmax(0,1fr)_150px] max-[899px]:gap-x-4">
+      <div className="card p-4 max-[899px]:grid max-[899px]:grid-cols-[minmax(0,1fr)_150px] max-[899px]:gap-x-4">
         <div>
           <h2>{words.name}</h2>
           <p className="mt-1 mb-2 min-h-[66px]">{words.how}</p>

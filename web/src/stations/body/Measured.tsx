@@ -4,7 +4,7 @@ import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { setReading } from '../../store/body.ts';
 import { aimTape } from '../../devices/tape/session.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Length, Notice } from '../../shared/basics.tsx';
 
 interface Props {
   readonly definition: MeasurementDefinition;

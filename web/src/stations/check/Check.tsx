@@ -7,7 +7,7 @@ import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { PaperNote } from '../../shared/PaperNote.tsx';
 import { FindingFix } from '../../shared/FindingFix.tsx';
-import { Length, Notice, Station } from '../../shared/parts.tsx';
+import { Length, Notice, Station } from '../../shared/basics.tsx';
 import { PieceMarks } from './PieceMarks.tsx';
 import { WalkView } from './WalkView.tsx';
 import type { Finding } from '@ample/core/paper/truing';
@@ -80,7 +80,7 @@ function SeamTable({
   ])[];
 }) {
   return (
-    <table className="sheet w-full">
+    <table className="card w-full">
       <caption className="px-3 pt-2 text-left font-head font-semibold">Seam lines of the altered pieces</caption>
       <thead>
         <tr className="border-b border-ink text-sm">
@@ -172,7 +172,7 @@ function Remaining({ draft }: { readonly draft: Draft }) {
   const rows = draft.worksheet.filter((r) => r.left !== null && r.from !== 'chart');
   if (rows.length === 0) return null;
   return (
-    <table className="sheet mt-4 w-full">
+    <table className="card mt-4 w-full">
       <caption className="px-3 pt-2 text-left font-head font-semibold">Measured again: what is left</caption>
       <thead>
         <tr className="border-b border-ink text-sm">

@@ -4,7 +4,7 @@ import { dartShape, edgesWithRole, type Piece } from '@ample/core/pattern';
 import { cornerAngle, measureDart } from '@ample/core/paper/truing';
 import { degrees, TOL } from '@ample/core/units';
 import { DART_WORDS, ROLE_WORDS } from '@ample/core/words';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 import { en } from '@ample/core/speech';
 
 /** Darts, grainline and the corners at the centre of every altered piece. */
@@ -12,7 +12,7 @@ export function PieceMarks({ draft }: { readonly draft: Draft }) {
   const altered = draft.pieces.filter((p) => !draft.original.includes(p));
   if (altered.length === 0) return null;
   return (
-    <table className="sheet w-full">
+    <table className="card w-full">
       <caption className="px-3 pt-2 text-left font-head font-semibold">
         {en`Darts, grain and centre of the altered pieces`}
       </caption>

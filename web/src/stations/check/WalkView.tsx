@@ -20,7 +20,7 @@ export function WalkView({ walk, nameOf }: { readonly walk: Walk; readonly nameO
     <SeamStrip along={x} side={s} y={y} up={up} nameOf={nameOf} longest={longest} say={say} />
   );
   return (
-    <figure className="sheet m-0 p-4">
+    <figure className="card m-0 p-4">
       <figcaption className="flex items-baseline justify-between gap-4">
         <h2>{SEAM_WORDS[walk.seam.kind] ?? 'Seam'}</h2>
         <span>

@@ -8,7 +8,7 @@ import { FLAT_WORDS } from '@ample/core/words';
 import { setEase, setFlat } from '../../store/compare.ts';
 import { goDown } from '../../lib/goDown.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 import type { Garment } from '@ample/core/fitting/fit';
 import type { MeasurementDefinition } from '@ample/core/fitting/fit';
 
@@ -81,12 +81,15 @@ export function PatternCell({
   paper,
   name,
   row,
+  shown,
   size,
   measurement,
 }: {
   readonly paper: boolean;
   readonly name: string;
   readonly row: Row;
+  /** The pattern's length so that the row adds up. */
+  readonly shown: number | null;
   readonly size: string;
   readonly measurement: MeasurementKey;
 }) {
@@ -107,13 +110,14 @@ export function PatternCell({
           />
           {row.from !== 'typed' && row.pattern !== null && (
             <span className="block text-sm whitespace-nowrap text-quiet">
-              <Length bare value={row.pattern} /> {row.from === 'chart' ? 'by chart' : row.from && FLAT_WORDS[row.from]}
+              <Length bare value={shown ?? row.pattern} />{' '}
+              {row.from === 'chart' ? 'by chart' : row.from && FLAT_WORDS[row.from]}
             </span>
           )}
         </>
       ) : row.pattern !== null ? (
         <>
-          <Length bare value={row.pattern} />
+          <Length bare value={shown ?? row.pattern} />
           {row.from !== 'pieces' && row.from && (
             <div className="text-sm whitespace-nowrap text-quiet">{FLAT_WORDS[row.from]}</div>
           )}

@@ -7,7 +7,7 @@ import { GARMENT_WORDS, sayRefusal } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice, Station } from '../../shared/parts.tsx';
+import { Notice, Station } from '../../shared/basics.tsx';
 import { HangingSkirt } from './HangingSkirt.tsx';
 import { RowDetail } from './RowDetail.tsx';
 import { Scribble } from './Scribble.tsx';

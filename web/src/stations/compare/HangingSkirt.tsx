@@ -2,7 +2,7 @@ import { dropBy, TRIED_WITH } from '@ample/core/fitting/fit';
 import { setHanging } from '../../store/compare.ts';
 import { useJob } from '../../store/job.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 import { en } from '@ample/core/speech';
 
 /** No skirt weighs more, grams. */
@@ -20,7 +20,7 @@ export function HangingSkirt() {
     if (grams !== (hanging?.grams ?? 0)) setHanging(grams === 0 && stretch === 0 ? null : { grams, stretch });
   };
   return (
-    <details className="sheet mt-4 p-3" open={hanging !== null}>
+    <details className="card mt-4 p-3" open={hanging !== null}>
       <summary className="min-h-[40px] cursor-pointer py-2">A skirt hangs from this bodice</summary>
       <p className="mb-3 max-w-[60ch]">
         Stretchy cloth gives under the weight of a skirt, and the waist sinks. Weigh the skirt. Hang {TRIED_WITH}{' '}

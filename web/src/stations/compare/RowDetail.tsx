@@ -5,7 +5,7 @@ import { effectsOf, isTold, type Row } from '@ample/core/fitting/compare';
 import { ADVICE } from '@ample/core/units';
 import { MEASUREMENT_WORDS, sayReason, saySum, sayShare, stepName, whereFlat } from '@ample/core/words';
 import { useUnits } from '../../store/prefs.ts';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 
 /** The sum of one row in words, where the tape lies for it, and what the steps of the plan do to it. */
 export function RowDetail({ row, draft }: { readonly row: Row; readonly draft: Draft }) {

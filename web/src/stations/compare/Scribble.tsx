@@ -60,7 +60,7 @@ export function Scribble({
   const pieces = draft.original.filter((p) => notes.has(p.id));
   if (pieces.length === 0) return null;
   return (
-    <section className="sheet p-3" aria-label="The differences on the pieces">
+    <section className="card p-3" aria-label="The differences on the pieces">
       <h2 className="mb-1">On the pieces</h2>
       <p className="mb-2 text-sm text-quiet">
         Each piece’s share.{draft.paper && ' Drawn on a similar piece, not on yours.'}

@@ -1,11 +1,11 @@
 import { garmentOf, MEASUREMENT_CATALOGUE, takesEase } from '@ample/core/fitting/fit';
 import { isTight, isTold, type Row } from '@ample/core/fitting/compare';
 import type { MeasurementKey, Pattern } from '@ample/core/pattern';
-import { TOL } from '@ample/core/units';
-import { MEASUREMENT_WORDS, sayShare } from '@ample/core/words';
+import { formatShare, TOL } from '@ample/core/units';
+import { MEASUREMENT_WORDS, sayShare, shownRow } from '@ample/core/words';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 import { EaseCell, PatternCell, LeftCell } from './Cells.tsx';
 import { Difference } from './Difference.tsx';
 
@@ -91,6 +91,8 @@ function Line({
   readonly onFocus: () => void;
 }) {
   const { key: measurement } = row;
+  const units = useUnits();
+  const shown = shownRow(row, units);
   const name = MEASUREMENT_WORDS[measurement].name;
   const definition = MEASUREMENT_CATALOGUE.find((d) => d.key === measurement);
   const garment = garmentOf(pattern);
@@ -106,7 +108,7 @@ function Line({
         </button>
       </th>
       <td className="px-1.5">
-        {row.body !== null ? <Length bare value={row.body} /> : <span className="text-quiet">not measured</span>}
+        {shown.body !== null ? <Length bare value={shown.body} /> : <span className="text-quiet">not measured</span>}
       </td>
       <DesignCell row={row} />
       <EaseCell
@@ -119,16 +121,22 @@ function Line({
         definition={definition}
         pattern={pattern}
       />
-      <td className="px-1.5">{row.wanted !== null && <Length bare value={row.wanted} />}</td>
-      <PatternCell paper={paper} name={name} row={row} size={size} measurement={measurement} />
+      <td className="px-1.5">{shown.wanted !== null && <Length bare value={shown.wanted} />}</td>
+      <PatternCell paper={paper} name={name} row={row} shown={shown.pattern} size={size} measurement={measurement} />
       <td className={`px-1.5 ${isTold(row) ? 'font-bold' : 'text-quiet'}`}>
-        {row.difference !== null && <Difference value={row.difference} />}
+        {shown.difference !== null && <Difference value={shown.difference} />}
       </td>
       <td className="px-1.5 whitespace-nowrap" title={sayShare(row.share)}>
         {row.each !== null && row.share.parts !== 1 && isTold(row) && (
           <>
             <span className="text-sm text-quiet">÷{row.share.parts} </span>
-            <Length bare value={row.each} sign />
+            <span className="num whitespace-nowrap">
+              {formatShare(shown.difference ?? row.each, row.share.parts, units.unit, {
+                fraction: units.fraction,
+                sign: true,
+                bare: true,
+              })}
+            </span>
           </>
         )}
       </td>

@@ -11,7 +11,7 @@ export function DrawnPieces() {
   if (pieces.length === 0) return null;
   const many = pieces.length > 1;
   return (
-    <section className="sheet space-y-3 p-4" aria-label="Pieces drawn so far">
+    <section className="card space-y-3 p-4" aria-label="Pieces drawn so far">
       <h2>{many ? `${pieces.length} pieces drawn` : 'One piece drawn'}</h2>
       <ol className="space-y-3">
         {pieces.map((p, i) => (

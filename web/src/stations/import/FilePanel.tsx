@@ -6,7 +6,7 @@ import { closeFile, layAgain, openFile, stopReading, useImport } from '../../sto
 import { openPage } from '../../store/picture.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/basics.tsx';
 import { Kinds } from './Kinds.tsx';
 import type { RefObject } from 'react';
 import { Scale } from './Scale.tsx';
@@ -41,7 +41,7 @@ export function FileChoice() {
   };
   return (
     <section
-      className={`sheet p-4 ${over ? '!border-carbon' : ''}`}
+      className={`card p-4 ${over ? '!border-carbon' : ''}`}
       aria-label="File"
       onDragOver={(e) => {
         e.preventDefault();
@@ -145,7 +145,7 @@ function Pages({ lines }: { readonly lines: Lines }) {
     layAgain({ ...inRows(lines, list, row, full, over), overlap: over, columns: row });
   };
   return (
-    <fieldset className="sheet p-4">
+    <fieldset className="card p-4">
       <legend className="bg-page px-1 text-sm">Pages</legend>
       <p>{sayTiles(tiles)}</p>
       <div className="mt-2 flex flex-wrap items-end gap-3">

@@ -2,7 +2,7 @@ import { pathLength } from '@ample/core/geometry';
 import { useMemo } from 'react';
 import type { Lines } from '@ample/core/in/tracing';
 import { useImport } from '../../store/import.ts';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 import { COLOURS } from '@ample/core/out';
 
 /** Layers of the file, and kinds of line where it has none: switched on and off, or one alone. */
@@ -48,7 +48,7 @@ function LayerChoice({
   readonly alone: (kind: 'layers' | 'styles', id: string, all: readonly string[]) => void;
 }) {
   return (
-    <fieldset className="sheet p-4">
+    <fieldset className="card p-4">
       <legend className="bg-page px-1 text-sm">Layers</legend>
       <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label="Layers, to scroll">
         {lines.layers.map((l) => (
@@ -90,7 +90,7 @@ function KindChoice({
   readonly alone: (kind: 'layers' | 'styles', id: string, all: readonly string[]) => void;
 }) {
   return (
-    <fieldset className="sheet p-4">
+    <fieldset className="card p-4">
       <legend className="bg-page px-1 text-sm">Kinds of line</legend>
       <div className="max-h-64 overflow-auto" tabIndex={0} role="group" aria-label="Kinds of line, to scroll">
         {styles.map((s) => (

@@ -6,7 +6,7 @@ import { useUnits } from '../../store/prefs.ts';
 import { addFromMat } from '../../store/drawn.ts';
 import { inOneStep } from '../../store/drawnHistory.ts';
 import { readRows, useTyped, type Typed, type TypedRow } from '../../store/typed.ts';
-import { Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/basics.tsx';
 import { PLACE_WORDS } from './placeWords.ts';
 import { en } from '@ample/core/speech';
 import { Select } from '../../ui/Select.tsx';
@@ -39,7 +39,7 @@ export function MatPanel() {
     else focus(i + 1, 'x');
   };
   return (
-    <section className="sheet space-y-3 p-4" aria-label="Mat coordinates">
+    <section className="card space-y-3 p-4" aria-label="Mat coordinates">
       <p>
         {en`Lay the piece on the mat and read off every corner, and on curves a place every few centimetres, going round one way. Enter goes on; the letters C, K, N, D, L, G and B make a row a corner, on a curve, a notch, a dart tip, a dart leg, a grain end or the bust point. A dart is its tip and then both legs where they meet the outline.`}
       </p>

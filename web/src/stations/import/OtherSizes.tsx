@@ -18,7 +18,7 @@ import { shownOf, useImport, leavePiece } from '../../store/import.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { takePieces } from '../../store/takePiece.ts';
 import { NameField } from '../../ui/NameField.tsx';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Length, Notice } from '../../shared/basics.tsx';
 import { useSheet } from './SheetView.tsx';
 import type { Result } from '@ample/core/units';
 import type { NestError } from '@ample/core/in/tracing';

@@ -15,7 +15,7 @@ import { sayFileRefusal } from '@ample/core/words';
 import { pickRing, shownOf, useImport } from '../../store/import.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Length, Notice } from '../../shared/basics.tsx';
 import { LineSample } from './Kinds.tsx';
 import { PICK_SAYS } from './tools.ts';
 import type { ToldPiece } from '@ample/core/in/tracing';
@@ -57,7 +57,7 @@ export function Outlines({ lines }: { readonly lines: Lines }) {
   const found = useMemo(() => outlines(lines, shownOf(lines, hidden), heal), [lines, hidden, heal]);
   const told = useMemo(() => toldPieces(lines), [lines]);
   return (
-    <section className="sheet p-4" aria-label="Outlines">
+    <section className="card p-4" aria-label="Outlines">
       <h2 className="mb-1">Pick a piece</h2>
       <p className="text-quiet">{PICK_SAYS}</p>
       {failed && (

@@ -2,7 +2,7 @@ import { distance, midpoint } from '@ample/core/geometry';
 import type { TraceChoices, Traced } from '@ample/core/in/tracing';
 import { ROLE_WORDS } from '@ample/core/words';
 import { choose } from '../../store/import.ts';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 
 const SIGNS = { legs: 'by its legs', notches: 'by notches and a hole', cut: 'cut out of the edge' } as const;
 

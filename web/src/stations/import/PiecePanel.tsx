@@ -17,7 +17,7 @@ import { takePieces } from '../../store/takePiece.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { CentreFields } from '../../shared/CentreFields.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Length, Notice } from '../../shared/basics.tsx';
 import { PartSelect } from '../../ui/PartSelect.tsx';
 import { NameField } from '../../ui/NameField.tsx';
 import { SmallPiece } from '../../ui/SmallPiece.tsx';
@@ -52,7 +52,7 @@ export function PiecePanel({ traced, choices }: { readonly traced: Traced; reado
     leavePiece();
   };
   return (
-    <section className="sheet space-y-4 p-4" aria-label="The piece">
+    <section className="card space-y-4 p-4" aria-label="The piece">
       <LastChoice />
       <PieceChoices choices={choices} size={size} />
       <Line choices={choices} />

@@ -2,7 +2,7 @@ import { inWords } from '@ample/core/speech';
 import { useMemo } from 'react';
 import { MM_PER, doubtSize, findSquares, type Lines, type UnitName } from '@ample/core/in/tracing';
 import { useImport } from '../../store/import.ts';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Length, Notice } from '../../shared/basics.tsx';
 import { Measured } from './Measured.tsx';
 import type { FoundSquare } from '@ample/core/in/tracing';
 import type { Point } from '@ample/core/geometry';
@@ -31,7 +31,7 @@ export function Scale({ lines }: { readonly lines: Lines }) {
   const rescale = (k: number) => useImport.setState({ scale: scale * k, picked: null, choices: null, clicks: [] });
   if (!raw) return null;
   return (
-    <fieldset className="sheet p-4">
+    <fieldset className="card p-4">
       <legend className="bg-page px-1 text-sm">Scale</legend>
       <UnitChoice raw={raw} unit={unit} />
       {doubt && (

@@ -5,7 +5,7 @@ import { useJob } from '../../store/job.ts';
 import { useLibrary } from '../../store/library.ts';
 import { isOwn, patternOf } from '../../store/patterns.ts';
 import { takeOut } from '../../store/takePiece.ts';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 
 /** What the pattern holds now, and whether its seams walk. */
 export function Taken() {
@@ -17,7 +17,7 @@ export function Taken() {
   const sizes = Object.entries(pattern.sizes).filter(([, pieces]) => pieces.length > 0);
   if (sizes.length === 0) return null;
   return (
-    <section className="sheet p-4" aria-label="In the pattern">
+    <section className="card p-4" aria-label="In the pattern">
       <h2 className="mb-1">In “{pattern.name}” by now</h2>
       {sizes.map(([size, pieces]) => (
         <div key={size} className="mb-2">

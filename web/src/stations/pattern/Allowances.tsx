@@ -21,7 +21,7 @@ const setEdge = (piece: string, edge: string, value: number): void =>
 export function Allowances({ pattern, pieces }: { readonly pattern: Pattern; readonly pieces: readonly Piece[] }) {
   if (pieces.length === 0) return null;
   return (
-    <details className="sheet mb-5 p-3">
+    <details className="card mb-5 p-3">
       <summary className="min-h-[40px] cursor-pointer py-2">
         Seam allowance edge by edge, in all sizes of {pattern.name}
       </summary>

@@ -2,7 +2,7 @@ import { MEASUREMENT_CATALOGUE, scaleChart } from '@ample/core/fitting/fit';
 import type { MeasurementKey, Pattern } from '@ample/core/pattern';
 import { MEASUREMENT_WORDS, sayChartProblem } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
-import { Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/basics.tsx';
 import { PasteChart } from './PasteChart.tsx';
 import type { ChartProblem } from '@ample/core/fitting/fit';
 import type { Units } from '@ample/core/speech';

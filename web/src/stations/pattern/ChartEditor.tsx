@@ -8,7 +8,7 @@ import { editPattern } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { goDown } from '../../lib/goDown.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 import type { ReactTable } from '@tanstack/react-table';
 import { ChartButtons, ChartProblems } from './ChartButtons.tsx';
 
@@ -148,7 +148,7 @@ function ChartTable({
 }) {
   return (
     <div className="relative overflow-x-auto" tabIndex={0} role="group" aria-label="Size chart, to scroll">
-      <table className="sheet w-full">
+      <table className="card w-full">
         <caption className="sr-only">Body measurements each size is drafted for</caption>
         <thead>
           {table.getHeaderGroups().map((group) => (

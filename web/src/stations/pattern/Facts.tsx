@@ -6,7 +6,7 @@ import { copyPattern, editPattern } from '../../store/patterns.ts';
 import { CupFields } from './CupFields.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { NameField } from '../../ui/NameField.tsx';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 import { Select } from '../../ui/Select.tsx';
 
 /** What is known of a sample, to read. */
@@ -65,7 +65,7 @@ const setAllowance = (value: number): void =>
 export function OwnFacts({ pattern }: { readonly pattern: Pattern }) {
   const paper = Object.values(pattern.sizes).every((pieces) => pieces.length === 0);
   return (
-    <section className="sheet mb-5 grid gap-4 p-4 min-[700px]:grid-cols-3" aria-label="About the pattern">
+    <section className="card mb-5 grid gap-4 p-4 min-[700px]:grid-cols-3" aria-label="About the pattern">
       <Names pattern={pattern} />
       <Choice
         label="Cloth"

@@ -5,7 +5,7 @@ import type { Pattern } from '@ample/core/pattern';
 import { counted, sayChartProblem } from '@ample/core/words';
 import { editPattern } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/basics.tsx';
 import type { PastedChart } from '@ample/core/fitting/fit';
 import type { Units } from '@ample/core/speech';
 import { en } from '@ample/core/speech';

@@ -9,7 +9,7 @@ import { useLibrary } from '../../store/library.ts';
 import { PatternOptions } from '../../shared/PatternOptions.tsx';
 import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice, Station } from '../../shared/parts.tsx';
+import { Notice, Station } from '../../shared/basics.tsx';
 import { SmallPiece } from '../../ui/SmallPiece.tsx';
 import { Allowances } from './Allowances.tsx';
 import { ChartEditor } from './ChartEditor.tsx';

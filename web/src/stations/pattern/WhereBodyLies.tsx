@@ -17,7 +17,7 @@ import { editPattern } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { CentreFields } from '../../shared/CentreFields.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/basics.tsx';
 import { en } from '@ample/core/speech';
 import { Check } from '../../ui/Check.tsx';
 
@@ -52,7 +52,7 @@ export function WhereBodyLies({ pattern, size, own, pieces }: Props) {
 function PutRight({ pattern, size, pieces }: Omit<Props, 'own'>) {
   const drop = size === null ? null : underarmDropOf(pattern, size, { pieces, seams: pattern.seams });
   return (
-    <details className="sheet mt-2 p-3">
+    <details className="card mt-2 p-3">
       <summary className="min-h-[40px] cursor-pointer py-2">Correct it by hand, in all sizes</summary>
       <div className="flex flex-wrap items-end gap-3 border-t border-line py-3">
         {(['front', 'back'] as const).map((part) => {

@@ -4,7 +4,7 @@ import { METHOD_WORDS } from '@ample/core/words';
 import { editStep } from '../../store/job.ts';
 import { takeComputed } from '../../store/plan.ts';
 import { AmountSum } from '../../shared/AmountSum.tsx';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 
 /** One way of computing the bust's amount, with its sum. */
 export function AmountMethodChoice({

@@ -12,7 +12,7 @@ export function UsualAlterations({ draft }: { readonly draft: Draft }) {
   const wearer = useJob((s) => s.wearer?.name ?? '');
   if (draft.usual.length === 0) return null;
   return (
-    <section className="sheet mb-5 p-4" aria-label="Usual alterations">
+    <section className="card mb-5 p-4" aria-label="Usual alterations">
       <h2 className="mb-2">Usual for {wearer}</h2>
       <ul className="space-y-3">
         {draft.usual.map((u) => {
@@ -48,7 +48,7 @@ export function Finish({ draft, pattern }: { readonly draft: Draft; readonly pat
   const name = useJob((s) => s.wearer?.name ?? '');
   if (draft.steps.length === 0) return null;
   return (
-    <section className="sheet mt-5 flex flex-wrap items-center gap-4 p-4" aria-label="Finished">
+    <section className="card mt-5 flex flex-wrap items-center gap-4 p-4" aria-label="Finished">
       {finished === null ? (
         <>
           <button className="btn" onClick={() => finishJob(draft, pattern, today())}>

@@ -4,7 +4,7 @@ import { TOL } from '@ample/core/units';
 import { MEASUREMENT_WORDS, sayFallen } from '@ample/core/words';
 import { addStep } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 
 /** Rows the plan is about: a difference worth asking for, before or after. */
 const told = (r: Row, paper: boolean): boolean =>
@@ -21,7 +21,7 @@ export function Left({ draft }: { readonly draft: Draft }) {
   const most = Math.max(...rows.flatMap((r) => [Math.abs(r.difference ?? 0), Math.abs(r.left ?? 0)]));
   const share = (v: number | null): string => `${(100 * Math.abs(v ?? 0)) / most}%`;
   return (
-    <section className="sheet p-3" aria-label="What is left">
+    <section className="card p-3" aria-label="What is left">
       <h2>What is left</h2>
       <p className="mb-2 text-sm text-quiet">The frame is the whole difference, the bar what the plan leaves of it.</p>
       <ul className="space-y-2">

@@ -23,7 +23,7 @@ export function Order({ draft }: { readonly draft: Draft }) {
   const steps = ids.flatMap((id) => draft.steps.find((s) => s.step.id === id) ?? []);
   if (steps.length < 2) return null;
   return (
-    <section className="sheet p-3" aria-label="The order of the plan">
+    <section className="card p-3" aria-label="The order of the plan">
       <h2>The order</h2>
       <p className="mb-2 text-sm text-quiet">Slide a slip, or take it with Space and move it with the arrow keys.</p>
       <DndContext

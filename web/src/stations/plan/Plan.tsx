@@ -5,7 +5,7 @@ import { useDraft } from '../../store/draft.ts';
 import { editJob } from '../../store/job.ts';
 import { freshStepId } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice, Station } from '../../shared/parts.tsx';
+import { Notice, Station } from '../../shared/basics.tsx';
 import { AgainList } from '../../shared/Again.tsx';
 import { Recommended, Followers } from './Recommendations.tsx';
 import { Left } from './Left.tsx';
@@ -38,7 +38,7 @@ export function Plan() {
         </div>
       )}
       {draft.steps.length === 0 && draft.asks.length === 0 && (
-        <div className="sheet mb-4 p-4">
+        <div className="card mb-4 p-4">
           <p className="mb-3">
             Nothing is planned.{' '}
             {chosen

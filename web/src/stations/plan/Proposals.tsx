@@ -107,7 +107,7 @@ export function AddStep({
   }).filter((f) => f.able.length > 0);
   if (families.length === 0) return null;
   return (
-    <section className="sheet p-4" aria-label="Add to the plan">
+    <section className="card p-4" aria-label="Add to the plan">
       <h2 className="mb-2">Add to the plan</h2>
       {families.map(({ family, able }) => (
         <details key={family} className="border-t border-line">

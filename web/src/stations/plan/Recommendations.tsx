@@ -8,7 +8,7 @@ export function Recommended({ draft }: { readonly draft: Draft }) {
   const units = useUnits();
   if (draft.asks.length === 0) return null;
   return (
-    <section className="sheet mb-5 p-4" aria-label="Recommended by the measurements">
+    <section className="card mb-5 p-4" aria-label="Recommended by the measurements">
       <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
         <h2>Recommended by the measurements</h2>
         {draft.asks.length > 1 && (

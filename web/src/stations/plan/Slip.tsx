@@ -10,7 +10,7 @@ import { editJob, editStep, setValue, useJob } from '../../store/job.ts';
 import { moveStep } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Length, Notice } from '../../shared/basics.tsx';
 import { SideChoice } from '../../shared/SideChoice.tsx';
 import { WaysOn } from '../../shared/WaysOn.tsx';
 import { Meets, OwnAmount } from './OwnAmount.tsx';
@@ -47,7 +47,7 @@ export function Slip({
   const definition = alterationById(step.alteration);
   const before = piecesBefore(draft, step.id);
   return (
-    <section className="sheet mb-5" aria-label={words?.name ?? step.alteration}>
+    <section className="card mb-5" aria-label={words?.name ?? step.alteration}>
       <SlipHead
         index={index}
         whole={whole}

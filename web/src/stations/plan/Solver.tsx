@@ -15,7 +15,7 @@ import {
 import { resolvedJob } from '../../store/draftWorker.ts';
 import { takeAmounts } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Length, Notice } from '../../shared/basics.tsx';
 import { startSolver, type Solver as SolverWorker } from '../../workers/client.ts';
 import { BusyButton } from '../../ui/BusyButton.tsx';
 import type { Row } from '@ample/core/fitting/compare';
@@ -66,7 +66,7 @@ export function Solver({ draft }: { readonly draft: Draft }) {
   const chosen = wish ?? meant;
   if (rows.length === 0 || draft.steps.length === 0) return null;
   return (
-    <section className="sheet p-3" aria-label="All amounts together">
+    <section className="card p-3" aria-label="All amounts together">
       <h2>All amounts together</h2>
       <p className="text-sm text-quiet">
         One step changes what another has to do. This finds the amounts with which the differences below vanish

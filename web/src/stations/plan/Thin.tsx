@@ -46,7 +46,7 @@ export function SmallestPlan({ draft, thinned }: { readonly draft: Draft; readon
   const drop = draft.steps.filter((s) => thinned?.drop.includes(s.step.id));
   if (drop.length === 0) return null;
   return (
-    <section className="sheet p-3" aria-label="The smallest plan">
+    <section className="card p-3" aria-label="The smallest plan">
       <h2>The smallest plan</h2>
       <p className="mb-2 text-sm text-quiet">
         Without {noun(drop.length, 'this step', 'these steps')} nothing would be left that a tape can tell:

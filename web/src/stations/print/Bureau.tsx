@@ -17,7 +17,7 @@ import {
 import { isServed } from '../../lib/served.ts';
 import { isThere } from '../../devices/bureau/client.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Length, Notice } from '../../shared/basics.tsx';
 import { BusyButton } from '../../ui/BusyButton.tsx';
 
 /** The roll printed elsewhere: a stand-in bureau on the app's own server, to see how it would go. */
@@ -47,7 +47,7 @@ export function Bureau({
   if (!there && stage.kind === 'idle' && !ticket) return null;
   const begin = () => void send(job, name, fault, make);
   return (
-    <section className="sheet space-y-3 p-4" aria-label="Print bureau">
+    <section className="card space-y-3 p-4" aria-label="Print bureau">
       <div>
         <h2 className="mb-1">Print bureau, stand-in</h2>
         <p className="max-w-[66ch]">

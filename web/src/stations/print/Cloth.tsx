@@ -4,7 +4,7 @@ import type { Draft } from '@ample/core/fitting/plan';
 import { CLOTH_WIDTHS, widerPieces, type Layout } from '@ample/core/out/layout';
 import { ADVICE, type Result } from '@ample/core/units';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Length, Notice } from '../../shared/basics.tsx';
 import { startCloth, type ClothWork } from '../../workers/client.ts';
 import type { ClothPrefs } from '../../store/prefs.ts';
 import type { Wider } from '@ample/core/out/layout';
@@ -51,7 +51,7 @@ export function Cloth({ draft }: { readonly draft: Draft }) {
     setShare(null);
   };
   return (
-    <section className="sheet mt-6 p-4" aria-labelledby="cloth">
+    <section className="card mt-6 p-4" aria-labelledby="cloth">
       <h2 id="cloth">Cloth</h2>
       {wider.length > 0 ? (
         <WiderList wider={wider} />

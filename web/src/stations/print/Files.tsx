@@ -10,7 +10,7 @@ import { useDraft } from '../../store/draft.ts';
 import { exportJob } from '../../store/backup.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
-import { Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/basics.tsx';
 import type { LengthUnit } from '@ample/core/units';
 
 /** The same pieces as files for other programs, the worksheet as a table, the job as a file. */
@@ -46,7 +46,7 @@ export function Files({
     if (sound.sizes.length > 0) download(`${name}-all-sizes.dxf`, writeDxf(sound.sizes), 'image/vnd.dxf');
   };
   return (
-    <fieldset className="sheet p-4">
+    <fieldset className="card p-4">
       <legend className="bg-page px-1 text-sm">Files</legend>
       <FileButtons
         draft={draft}

@@ -11,7 +11,7 @@ export function Labels({ pieces }: { readonly pieces: readonly Piece[] }) {
       return { ...j, labels: text.trim() === '' ? rest : { ...rest, [id]: text.trim() } };
     });
   return (
-    <details className="sheet mt-6 p-4">
+    <details className="card mt-6 p-4">
       <summary className="min-h-[40px] cursor-pointer py-1.5 font-head text-lg font-semibold">
         Note on the labels
       </summary>

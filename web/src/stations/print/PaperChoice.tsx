@@ -9,7 +9,7 @@ export function PaperChoice() {
   const turn = usePrefs((s) => s.turn);
   const apart = usePrefs((s) => s.apart);
   return (
-    <fieldset className="sheet p-4">
+    <fieldset className="card p-4">
       <legend className="bg-page px-1 text-sm">Paper</legend>
       {(Object.keys(PAPERS) as PaperId[]).map((id) => (
         <Radio key={id} name="paper" on={paper === id} set={() => usePrefs.setState({ paper: id })}>

@@ -38,7 +38,7 @@ export function PiecesChoice({
   const { job } = useParams();
   return (
     <>
-      <fieldset className="sheet p-4">
+      <fieldset className="card p-4">
         <legend className="bg-page px-1 text-sm">Print</legend>
         {WHAT.map(([id, name]) => (
           <Radio key={id} name="printed" on={printed === id} set={() => usePrefs.setState({ printed: id })}>
@@ -58,7 +58,7 @@ export function PiecesChoice({
           ))}
         </div>
       </fieldset>
-      <fieldset className="sheet p-4">
+      <fieldset className="card p-4">
         <legend className="bg-page px-1 text-sm">Lines</legend>
         {LINES.map(([id, name]) => (
           <Check

@@ -9,7 +9,7 @@ import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { usePrintable } from '../../store/unfit.ts';
 import { PaperNote } from '../../shared/PaperNote.tsx';
-import { Length, Notice, Station } from '../../shared/parts.tsx';
+import { Length, Notice, Station } from '../../shared/basics.tsx';
 import { UnfitNotice } from '../../shared/UnfitNotice.tsx';
 import { makePdf } from '../../workers/client.ts';
 import type { PdfRequest } from '../../workers/protocol.ts';
@@ -133,7 +133,7 @@ export function Print() {
 /** The map of the pages, with how much paper it is. */
 function Pages({ map, what, none }: { readonly map: PageMap; readonly what: ToPrint; readonly none: boolean }) {
   return (
-    <figure className="sheet p-4">
+    <figure className="card p-4">
       <figcaption className="mb-2 space-y-1">
         <MapWords map={map} />
         {what.plan && sayPatches(what.plan).map((line) => <p key={line}>{line}</p>)}
@@ -231,7 +231,7 @@ function HandSheets({
   readonly onPaper: true;
 }) {
   return (
-    <section className="sheet self-start p-4" aria-label="Hand sheets">
+    <section className="card self-start p-4" aria-label="Hand sheets">
       <h2 className="mb-2">Hand sheets</h2>
       {draft.steps.length === 0 && <p>Nothing is planned yet.</p>}
       <ol className="space-y-2">

@@ -5,7 +5,7 @@ import { Link, useParams } from 'react-router';
 export function ProjectorLinks() {
   const { job } = useParams();
   return (
-    <section className="sheet p-4" aria-label="Projector">
+    <section className="card p-4" aria-label="Projector">
       <h2 className="mb-1">Projector</h2>
       <p className="mb-3 max-w-[66ch]">
         Without paper: the pieces are projected onto the cutting table at true size, one after another. The scale is

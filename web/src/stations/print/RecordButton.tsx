@@ -7,7 +7,7 @@ import { today } from '../../lib/time.ts';
 import { download, fileName } from '../../store/export.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
-import { Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/basics.tsx';
 import { makeRecord } from '../../workers/client.ts';
 import { PRINT_FONTS } from './printing.ts';
 import { BusyButton } from '../../ui/BusyButton.tsx';

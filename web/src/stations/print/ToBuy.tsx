@@ -2,7 +2,7 @@ import type { Draft } from '@ample/core/fitting/plan';
 import { CLOTH_WIDTHS, clothToBuy, type Layout } from '@ample/core/out/layout';
 import { formatLength, type Result } from '@ample/core/units';
 import { sayRefusal } from '@ample/core/words';
-import { Length } from '../../shared/parts.tsx';
+import { Length } from '../../shared/basics.tsx';
 import { COLOURS } from '@ample/core/out';
 import type { Units } from '@ample/core/speech';
 import type { ClothPrefs } from '../../store/prefs.ts';

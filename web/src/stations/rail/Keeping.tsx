@@ -18,7 +18,7 @@ import { AMPLE, download } from '../../store/export.ts';
 import { useHanded } from '../../store/handed.ts';
 import { useLibrary } from '../../store/library.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/basics.tsx';
 import { Ask } from '../../ui/Ask.tsx';
 import { BusyButton } from '../../ui/BusyButton.tsx';
 import type { Refusal } from '@ample/core/units';

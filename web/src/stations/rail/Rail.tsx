@@ -9,7 +9,7 @@ import { bringDemoBack, clearDemo, forgetDamaged, useLibrary, wearerOf } from '.
 import { download } from '../../store/export.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { longDate } from '../../lib/time.ts';
-import { Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/basics.tsx';
 import { fetchedLater, NotFetchedOver } from '../../ui/fetchedLater.tsx';
 import { Tag, type TagDialog } from './Tag.tsx';
 import type { Damaged } from '../../store/db.ts';

@@ -4,7 +4,7 @@ import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { DiagramView } from '../../ui/DiagramView.tsx';
 import { PaperNote } from '../../shared/PaperNote.tsx';
-import { Station } from '../../shared/parts.tsx';
+import { Station } from '../../shared/basics.tsx';
 
 /** The plan as one does it by hand: numbered steps with small drawings, straight from the programs that were run. */
 export function Sheet() {
@@ -47,7 +47,7 @@ export function Sheet() {
 function SheetView({ sheet }: { readonly sheet: HandSheet }) {
   const firsts = sheet.stages.map((_, i) => sheet.stages.slice(0, i).reduce((n, s) => n + s.lines.length, 1));
   return (
-    <article className="sheet mb-6 p-5">
+    <article className="card mb-6 p-5">
       <h2>
         {sheet.title}
         {sheet.amount && <span className="num ml-3 text-xl">{sheet.amount}</span>}

@@ -58,7 +58,7 @@ export function Ladder({
       ref={room}
       viewBox={`0 0 ${width} ${height}`}
       height={height}
-      className="sheet block w-full"
+      className="card block w-full"
       role="img"
       aria-label={describe}
     >

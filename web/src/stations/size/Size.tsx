@@ -6,7 +6,7 @@ import { CUP_PIECE_WORDS, sayFit, sayRefusal } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { editJob, useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Length, Notice, Station } from '../../shared/parts.tsx';
+import { Length, Notice, Station } from '../../shared/basics.tsx';
 import { Ladder, type Rule } from './Ladder.tsx';
 import type { Job } from '@ample/core/documents';
 import type { SizeChoice } from '@ample/core/fitting/fit';
@@ -52,7 +52,7 @@ function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pat
   const missing = !isDrawnFor(pattern, draft);
   const shared = sharedPieces(pattern, draft.size ?? '').map((p) => p.name);
   return (
-    <section className="sheet p-4" aria-label="Cup">
+    <section className="card p-4" aria-label="Cup">
       <h2>{ready !== null ? `The ${draft.cup ?? ''} piece` : `Cup ${draft.cup ?? ''}`}</h2>
       {choice ? (
         <p className="mt-1">
@@ -102,7 +102,7 @@ const LEVEL_NAMES = { underbust: 'Band under the bust', waist: 'Waist', hip: 'Hi
 function Levels({ draft }: { readonly draft: Draft }) {
   if (draft.levels.length === 0) return null;
   return (
-    <section className="sheet p-4" aria-label="Waist and hip">
+    <section className="card p-4" aria-label="Waist and hip">
       <h2>{draft.levels.some((l) => l.key === 'underbust') ? 'Band, waist and hip' : 'Waist and hip'}</h2>
       <ul className="mt-1 space-y-2">
         {draft.levels.map((l) => (
@@ -187,7 +187,7 @@ function StartFrom({
   readonly units: Units;
 }) {
   return (
-    <div className="sheet p-4">
+    <div className="card p-4">
       <div className="text-sm">Start from</div>
       <div className="font-head text-2xl font-semibold">Size {draft.size}</div>
       {job.size !== null && job.size !== choice.value.chosen.size && (
@@ -210,7 +210,7 @@ function LevelTable({
   readonly draft: Draft;
 }) {
   return (
-    <table className="sheet w-full">
+    <table className="card w-full">
       <caption className="px-3 pt-2 text-left text-sm">
         What each size would need, and the ease it would leave unaltered
       </caption>
@@ -245,7 +245,7 @@ function LevelTable({
 
 function ChooseBy({ pattern, job }: { readonly pattern: Pattern; readonly job: Job }) {
   return (
-    <fieldset className="sheet p-4">
+    <fieldset className="card p-4">
       <legend className="bg-page px-1 text-sm">Choose by</legend>
       {pattern.garment === 'bottom' && (
         <p>This pattern hangs from the waist: the hip decides, and the waist is graded to it.</p>

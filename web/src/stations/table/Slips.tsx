@@ -23,7 +23,7 @@ export function Slips({ steps, active, onOpen }: Props) {
           return (
             <li key={s.step.id}>
               <button
-                className={`sheet block w-full px-3 py-2 text-left hover:bg-tissue ${open ? 'border-l-4 !border-l-carbon' : ''}`}
+                className={`card block w-full px-3 py-2 text-left hover:bg-tissue ${open ? 'border-l-4 !border-l-carbon' : ''}`}
                 aria-current={open ? 'true' : undefined}
                 onClick={() => onOpen(s.step.id)}
               >

@@ -14,7 +14,7 @@ import { SideChoice } from '../../shared/SideChoice.tsx';
 import { WaysOn } from '../../shared/WaysOn.tsx';
 import { TOL } from '@ample/core/units';
 import { LengthField } from '../../shared/LengthField.tsx';
-import { Length, Notice } from '../../shared/parts.tsx';
+import { Length, Notice } from '../../shared/basics.tsx';
 import type { Dart } from '@ample/core/pattern';
 import type { Point } from '@ample/core/geometry';
 import type { Amount } from '@ample/core/fitting/fit';

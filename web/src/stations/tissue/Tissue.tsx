@@ -8,7 +8,7 @@ import { addObservation, answerCheck, removeObservation, setObservation } from '
 import { useJob } from '../../store/job.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
 import { SidePick } from '../../ui/SidePick.tsx';
-import { Station } from '../../shared/parts.tsx';
+import { Station } from '../../shared/basics.tsx';
 import type { TissueCheck } from '@ample/core/fitting/fit';
 
 /** The tissue-fit alone before a mirror: one look at a time, in large words, answered with one press. */

@@ -38,7 +38,7 @@ export function AddSeen({
   return (
     <section className="mt-3" aria-label="Note what you see">
       {at && (
-        <div className="sheet mb-3 p-3" role="group" aria-label="What is it?">
+        <div className="card mb-3 p-3" role="group" aria-label="What is it?">
           <h3 className="mb-2">What is it?</h3>
           <ul className="space-y-1">
             {near.map((s) => (

@@ -55,7 +55,7 @@ function Cause({ ranked: r, fitting }: { readonly ranked: Ranked; readonly fitti
   const done = r.seen.flatMap((o) => o.answers.filter((a) => a.cause === r.cause)).at(-1);
   const others = r.seen.map((o) => SYMPTOM_WORDS[o.sign].name.toLowerCase()).join('; ');
   return (
-    <li className="sheet p-3" aria-label={words?.name}>
+    <li className="card p-3" aria-label={words?.name}>
       <div className="flex flex-wrap items-baseline gap-x-3">
         <h4 className="font-head text-lg font-semibold">{words?.name}</h4>
         <span className={r.grade === 'likely' ? 'font-semibold' : 'text-quiet'}>{GRADE_WORDS[r.grade]}</span>

@@ -168,7 +168,7 @@ function FittingFigure({
 }) {
   return (
     <div>
-      <section className="sheet p-3" aria-label="What was seen, on the figure">
+      <section className="card p-3" aria-label="What was seen, on the figure">
         <ToggleGroup.Root
           type="single"
           value={view}

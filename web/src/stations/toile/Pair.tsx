@@ -52,7 +52,7 @@ export function Pair({ fittings }: { readonly fittings: readonly Fitting[] }) {
       </div>
       <div className="grid gap-5 min-[1000px]:grid-cols-[230px_230px_minmax(0,1fr)]">
         {[first, second].map((f, i) => (
-          <figure key={i} className="sheet m-0 p-2">
+          <figure key={i} className="card m-0 p-2">
             <SeenFigure
               view={view}
               observations={f.observations.map((o, n) => ({ ...o, number: n + 1 }))}

@@ -7,7 +7,7 @@ import type { Refusal } from '@ample/core/units';
 import { db } from '../../store/db.ts';
 import { addPhotos, removePhoto, setCaption } from '../../store/photos.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice } from '../../shared/parts.tsx';
+import { Notice } from '../../shared/basics.tsx';
 import { TextBox } from '../../ui/TextBox.tsx';
 
 /** Pictures of a fitting. They stay in this browser, made smaller, without what the camera wrote about place and time. */

@@ -35,7 +35,7 @@ export function Seen({
         {observations.map((o) => (
           <li
             key={o.id}
-            className={`sheet border-l-4 p-3 ${o.id === chosen ? '!border-l-ink' : '!border-l-line'}`}
+            className={`card border-l-4 p-3 ${o.id === chosen ? '!border-l-ink' : '!border-l-line'}`}
             onFocus={() => onChoose(o.id)}
           >
             <Item fitting={fitting} observation={o} />

@@ -4,7 +4,7 @@ import { useParams, useSearchParams } from 'react-router';
 import { inOrderOfDate } from '@ample/core/fitting/toile';
 import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
-import { Station } from '../../shared/parts.tsx';
+import { Station } from '../../shared/basics.tsx';
 import { FirstLook } from './FirstLook.tsx';
 import { FittingList } from './FittingList.tsx';
 import { FittingView } from './FittingView.tsx';

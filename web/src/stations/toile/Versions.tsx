@@ -67,7 +67,7 @@ function VersionList({
   return (
     <ul className="space-y-2">
       {job.versions.map((v) => (
-        <li key={v.id} className="sheet p-3">
+        <li key={v.id} className="card p-3">
           <TextBox
             bare
             label="Name of this version"
@@ -200,7 +200,7 @@ function Changes({ before, after }: { readonly before: Draft; readonly after: Dr
         {after.pieces
           .filter((p) => !isAsBefore(p))
           .map((p) => (
-            <figure key={p.id} className="sheet m-0 p-2">
+            <figure key={p.id} className="card m-0 p-2">
               <DiagramView
                 diagram={diagramOf({ piece: p, ghost: was(p) })}
                 height={p.id.startsWith('skirt') ? 260 : 220}

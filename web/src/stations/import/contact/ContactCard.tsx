@@ -24,7 +24,7 @@ export function ContactCard({ read }: { readonly read: ReadPiece }) {
   const open = asks.some((a) => a.code === 'on-fold');
   return (
     <li
-      className={`sheet flex flex-col gap-2 border-t-4 p-3 ${out ? 'opacity-60' : ''} ${sure >= SURE ? '!border-t-carbon' : '!border-t-brass'}`}
+      className={`card flex flex-col gap-2 border-t-4 p-3 ${out ? 'opacity-60' : ''} ${sure >= SURE ? '!border-t-carbon' : '!border-t-brass'}`}
       aria-label={choices.name}
     >
       <div className="flex items-center justify-between gap-2">

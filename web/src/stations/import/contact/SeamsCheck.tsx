@@ -10,7 +10,7 @@ import type { Contact } from '../../../store/contactTypes.ts';
 import { useUnits } from '../../../store/prefs.ts';
 import { editPattern } from '../../../store/patterns.ts';
 import { takePieces } from '../../../store/takePiece.ts';
-import { Length, Notice } from '../../../shared/parts.tsx';
+import { Length, Notice } from '../../../shared/basics.tsx';
 import type { ProposedSeam } from '@ample/core/in/tracing';
 
 /** The seams between the pieces, each walked from both sides; then everything is taken into the pattern. */

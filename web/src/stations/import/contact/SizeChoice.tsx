@@ -3,7 +3,7 @@ import { useImport } from '../../../store/import.ts';
 import { chooseAllowance, chooseSize } from '../../../store/contact.ts';
 import { useUnits } from '../../../store/prefs.ts';
 import { LengthField } from '../../../shared/LengthField.tsx';
-import { Notice } from '../../../shared/parts.tsx';
+import { Notice } from '../../../shared/basics.tsx';
 
 /** Chooses one of the sizes in the file, and the allowance where it has to be entered. */
 export function SizeChoice() {
@@ -16,7 +16,7 @@ export function SizeChoice() {
   if (read.pieces.length === 0) return null;
   const printed = contact.pieces[0]?.choices;
   return (
-    <section className="sheet p-4" aria-label="Size">
+    <section className="card p-4" aria-label="Size">
       <h2 className="mb-1">{read.sizes.length > 1 ? 'Which size?' : 'All pieces at once'}</h2>
       <p className="mb-2 text-quiet">
         {state === 'reading'

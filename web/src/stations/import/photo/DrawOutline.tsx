@@ -2,7 +2,7 @@ import { outlinePlaces } from '@ample/core/in/tracing';
 import { addFromPicture } from '../../../store/drawn.ts';
 import { inOneStep } from '../../../store/drawnHistory.ts';
 import { dropLast, usePicture } from '../../../store/picture.ts';
-import { Notice } from '../../../shared/parts.tsx';
+import { Notice } from '../../../shared/basics.tsx';
 import { PLACE_WORDS } from '../placeWords.ts';
 import { HowJoined } from './JoinPictures.tsx';
 import { en } from '@ample/core/speech';

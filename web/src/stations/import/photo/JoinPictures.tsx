@@ -1,7 +1,7 @@
 import type { Joint } from '@ample/core/in/photo';
 import { usePicture } from '../../../store/picture.ts';
 import { dropShared, goOn, joinNext, stayWithFirst } from '../../../store/pictureJoin.ts';
-import { Notice } from '../../../shared/parts.tsx';
+import { Notice } from '../../../shared/basics.tsx';
 import { COLOURS } from '@ample/core/out';
 
 /** First of two pictures: marks that the next shows too. */

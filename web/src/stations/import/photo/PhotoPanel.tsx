@@ -1,7 +1,7 @@
 import { sayFileRefusal } from '@ample/core/words';
 import { putAway, usePicture } from '../../../store/picture.ts';
 import { useUnits } from '../../../store/prefs.ts';
-import { Notice } from '../../../shared/parts.tsx';
+import { Notice } from '../../../shared/basics.tsx';
 import { ChoosePicture } from './ChoosePicture.tsx';
 import { DrawOutline } from './DrawOutline.tsx';
 import { JoinNext, KeptPicture, ShareMarks } from './JoinPictures.tsx';
@@ -12,7 +12,7 @@ export function PhotoPanel() {
   const { grey, flat, base, sharing, busy, failed, name } = usePicture();
   const units = useUnits();
   return (
-    <section className="sheet space-y-4 p-4" aria-label="Photo or scan">
+    <section className="card space-y-4 p-4" aria-label="Photo or scan">
       {name !== '' && <p className="font-bold break-words">{name}</p>}
       {base && <KeptPicture />}
       {!grey && <ChoosePicture />}
