@@ -9,7 +9,7 @@ import {
 } from '@ample/core/documents';
 import type { MeasurementKey } from '@ample/core/pattern';
 
-/** The demo scenario: the Causeway Choir, its pattern and three singers. All invented. Lengths in mm. */
+/** The demo scenario: the Causeway Choir, its patterns and four singers. All invented. Lengths in mm. */
 type Readings = Readonly<Partial<Record<MeasurementKey, readonly number[]>>>;
 
 const wearer = (
@@ -82,16 +82,37 @@ export const DEMO_WEARERS: readonly Wearer[] = [
       },
     },
   ]),
+  wearer('alva', 'Alva Skern', 'Contralto. Full upper arms, and longer in the arm than the draft; all else as drafted.', [
+    {
+      date: '2026-11-07',
+      readings: {
+        neck: [364],
+        highBust: [870, 872],
+        fullBust: [921],
+        waist: [741],
+        hip: [991],
+        shoulder: [122],
+        napeToWaist: [404],
+        neckPointToBustPoint: [260],
+        bustSpan: [186],
+        sideWaist: [196],
+        upperArm: [332, 334],
+        wrist: [164],
+        shoulderToElbow: [352],
+        shoulderToWrist: [604, 606],
+      },
+    },
+  ]),
 ];
 
 /** The steps of the demo jobs, nothing set by hand yet. */
-const step = (alteration: string): Step => ({
-  id: 'bust',
+const step = (alteration: string, id = 'bust', values: Step['values'] = {}): Step => ({
+  id,
   alteration,
   revision: 1,
   school: 'auto',
   knitFactor: null,
-  values: {},
+  values,
   side: 'both',
   on: true,
 });
@@ -149,6 +170,18 @@ export const DEMO_JOBS: readonly Job[] = [
     id: 'ines-causeway',
     title: 'Concert bodice',
     wearer: { id: 'ines' },
+    due: '2026-12-14',
+    fabric: 'Midnight wool crêpe',
+  }),
+  job({
+    id: 'alva-sleeves',
+    title: 'Concert bodice, long sleeves',
+    wearer: { id: 'alva' },
+    pattern: { id: 'causeway-long-sleeve' },
+    steps: [
+      step('sleeve-length', 'length', { by: 20, upper: 10 }),
+      step('upper-arm', 'arm', { by: 35, cap: 'lower' }),
+    ],
     due: '2026-12-14',
     fabric: 'Midnight wool crêpe',
   }),

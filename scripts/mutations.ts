@@ -101,7 +101,7 @@ export const MUTATIONS: readonly Mutation[] = [
   ),
   at('core/documents/merge.ts', 'mine === undefined ? theirs : mine', 'mine', 'core/documents', 'web/src/store'),
   at('core/out/pages.ts', 'Math.ceil((length - OVERLAP) / step)', 'Math.ceil(length / step)', 'core/out/pages'),
-  at('core/alterations/kit/lengthLines.ts', 'met.length === 2 ?', 'met.length >= 2 ?', ...EVERY),
+  at('core/alterations/kit/lengthLines.ts', 'return met.length === 2', 'return met.length >= 2', ...EVERY),
   // The stores.
   at(
     'web/src/store/journal.ts',

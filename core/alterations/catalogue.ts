@@ -47,7 +47,10 @@ import { neckline } from './neck/neckline/definition.ts';
 import { armholeDepth } from './neck/armholeDepth/definition.ts';
 import { bandHeight } from './neck/bandHeight/definition.ts';
 import { fitAllowance } from './width/fitAllowance/definition.ts';
+import { cuffWidth } from './sleeve/cuff/definition.ts';
+import { sleeveLength } from './sleeve/length/definition.ts';
 import { upperArm } from './sleeve/upperArm/definition.ts';
+import { wristWidth } from './sleeve/wrist/definition.ts';
 import { capFollows } from './follow/cap/definition.ts';
 import { skirtFollows } from './follow/skirt/definition.ts';
 import { facingFollows } from './follow/facing/definition.ts';
@@ -104,7 +107,10 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   armholeDepth,
   bandHeight,
   fitAllowance,
+  sleeveLength,
   upperArm,
+  wristWidth,
+  cuffWidth,
   capFollows,
   skirtFollows,
   facingFollows,

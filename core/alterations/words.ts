@@ -48,7 +48,10 @@ import { words as shoulderRedraw } from './shoulder/redraw/words.en.ts';
 import { words as shoulderSlash } from './shoulder/slash/words.en.ts';
 import { words as shoulderSlide } from './shoulder/slide/words.en.ts';
 import { words as shoulderSlope } from './shoulder/slope/words.en.ts';
+import { words as sleeveCuff } from './sleeve/cuff/words.en.ts';
+import { words as sleeveLength } from './sleeve/length/words.en.ts';
 import { words as sleeveUpperArm } from './sleeve/upperArm/words.en.ts';
+import { words as sleeveWrist } from './sleeve/wrist/words.en.ts';
 import { words as widthBetweenSizes } from './width/betweenSizes/words.en.ts';
 import { words as widthFitAllowance } from './width/fitAllowance/words.en.ts';
 import { words as widthFrontWidth } from './width/frontWidth/words.en.ts';
@@ -104,7 +107,10 @@ export const NAMES = {
   ...shoulderSlash.names,
   ...shoulderSlide.names,
   ...shoulderSlope.names,
+  ...sleeveCuff.names,
+  ...sleeveLength.names,
   ...sleeveUpperArm.names,
+  ...sleeveWrist.names,
   ...widthBetweenSizes.names,
   ...widthFitAllowance.names,
   ...widthFrontWidth.names,
@@ -155,7 +161,10 @@ export const WHY = {
   ...shoulderSlash.why,
   ...shoulderSlide.why,
   ...shoulderSlope.why,
+  ...sleeveCuff.why,
+  ...sleeveLength.why,
   ...sleeveUpperArm.why,
+  ...sleeveWrist.why,
   ...widthBetweenSizes.why,
   ...widthFitAllowance.why,
   ...widthFrontWidth.why,
@@ -200,7 +209,10 @@ export const STEPS = {
   ...shoulder.steps,
   ...shoulderForward.steps,
   ...shoulderSlope.steps,
+  ...sleeveCuff.steps,
+  ...sleeveLength.steps,
   ...sleeveUpperArm.steps,
+  ...sleeveWrist.steps,
   ...widthBetweenSizes.steps,
   ...widthFitAllowance.steps,
   ...widthFullSeat.steps,

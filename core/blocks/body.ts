@@ -13,6 +13,9 @@ export interface Body {
   readonly bustHeight: number;
   readonly bustSpan: number;
   readonly upperArm: number;
+  readonly wrist: number;
+  readonly shoulderToElbow: number;
+  readonly shoulderToWrist: number;
 }
 
 export function bodyOf(row: ChartRow): Body {
@@ -33,6 +36,9 @@ export function bodyOf(row: ChartRow): Body {
     bustHeight: need('neckPointToBustPoint'),
     bustSpan: need('bustSpan'),
     upperArm: need('upperArm'),
+    wrist: need('wrist'),
+    shoulderToElbow: need('shoulderToElbow'),
+    shoulderToWrist: need('shoulderToWrist'),
   };
 }
 

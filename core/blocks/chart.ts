@@ -28,5 +28,8 @@ export const SAMPLE_CHART: readonly ChartRow[] = bust.map((fullBust, i) => ({
     neckPointToBustPoint: height[i] ?? 0,
     bustSpan: span[i] ?? 0,
     upperArm: 262 + 12 * i,
+    wrist: 150 + 4 * i,
+    shoulderToElbow: 336 + 2 * i,
+    shoulderToWrist: 576 + 3 * i,
   },
 }));

@@ -14,6 +14,8 @@ const NAMES = {
   'causeway-wide-neck': { number: '31', name: 'Causeway, view K: wide, low neck' },
   'causeway-buttons': { number: '31', name: 'Causeway, view L: buttoned front, facing cut on' },
   'causeway-low-armhole': { number: '31', name: 'Causeway, view M: low underarm' },
+  'causeway-long-sleeve': { number: '31', name: 'Causeway, view N: long fitted sleeve' },
+  'causeway-cuff': { number: '31', name: 'Causeway, view P: long sleeve with a cuff' },
   ebb: { number: '44', name: 'Ebb' },
   'skerry-armhole': { number: '12', name: 'Skerry, princess from the armhole' },
   'skerry-shoulder': { number: '12', name: 'Skerry, princess from the shoulder' },

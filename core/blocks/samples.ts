@@ -17,8 +17,9 @@ import { draftBack, draftFront } from './bodice.ts';
 import { SAMPLE_CHART } from './chart.ts';
 import { nameOfSample, SAMPLE_SIZES, type SampleId } from './names.ts';
 import { draftRaglan } from './raglan.ts';
+import { draftFittedSleeve, draftShirtSleeve } from './longSleeve.ts';
 import { draftSkirt } from './skirt.ts';
-import { bodiceSeams, dressSeams, raglanSeams, seam } from './seams.ts';
+import { bodiceSeams, dressSeams, fittedSleeveSeams, raglanSeams, seam, shirtSleeveSeams } from './seams.ts';
 import { draftSleeve } from './sleeve.ts';
 import { draftBand, draftFacing, draftPocket } from './trimmings.ts';
 import { draftCutOn, draftTop } from './tops.ts';
@@ -39,6 +40,16 @@ interface SampleSpec {
 function bodice(row: ChartRow): Drafted {
   const front = draftFront(row);
   return { pieces: [front, draftBack(row, front)], seams: bodiceSeams };
+}
+
+function longSleeved(row: ChartRow): Drafted {
+  const [front, back] = bodice(row).pieces as [Piece, Piece];
+  return { pieces: [front, back, draftFittedSleeve(row, front, back)], seams: fittedSleeveSeams };
+}
+
+function cuffed(row: ChartRow): Drafted {
+  const [front, back] = bodice(row).pieces as [Piece, Piece];
+  return { pieces: [front, back, ...draftShirtSleeve(row, front, back)], seams: shirtSleeveSeams };
 }
 
 /** The whole dress: bodice, set-in sleeve, A-line skirt, neck facings and a pocket in the side seam. */
@@ -246,6 +257,16 @@ const SPECS = {
       seams: topSeams(['side']),
     }),
     notes: 'Loose sleeveless top to the high hip, no darts; the armhole ends 40 mm below the underarm of the body.',
+  },
+  'causeway-long-sleeve': {
+    ...CAUSEWAY,
+    draft: longSleeved,
+    notes: 'Bodice to the waist with a long fitted sleeve: an elbow dart turns the forearm forward.',
+  },
+  'causeway-cuff': {
+    ...CAUSEWAY,
+    draft: cuffed,
+    notes: 'Bodice to the waist with a long straight sleeve, gathered into a buttoned cuff.',
   },
   ebb: {
     ease: -30,

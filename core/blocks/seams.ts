@@ -1,5 +1,6 @@
 import type { Seam } from '../pattern/index.ts';
 import { CAP_EASE } from './sleeve.ts';
+import { CUFF_EASE, CUFF_SIDE } from './longSleeve.ts';
 import { POCKET_SIDE } from './trimmings.ts';
 
 type SideOf = readonly [piece: string, edges: readonly string[], reversed?: boolean];
@@ -14,12 +15,31 @@ export const bodiceSeams: readonly Seam[] = [
   seam('side', 'side', ['front', ['sideUpper', 'sideLower']], ['back', ['side'], true]),
 ];
 
+const armholeSeams: readonly Seam[] = [
+  seam('armhole front', 'armhole', ['front', ['armhole']], ['sleeve', ['capFront']], CAP_EASE.front),
+  seam('armhole back', 'armhole', ['back', ['armhole'], true], ['sleeve', ['capBack'], true], CAP_EASE.back),
+];
+const underarmSeam = (front: readonly string[], back: readonly string[]): Seam =>
+  seam('sleeve underarm', 'other', ['sleeve', front], ['sleeve', back, true]);
+
+export const fittedSleeveSeams: readonly Seam[] = [
+  ...bodiceSeams,
+  ...armholeSeams,
+  underarmSeam(['underarmFrontUpper', 'underarmFrontLower'], ['underarmBackUpper', 'underarmBackLower']),
+];
+
+export const shirtSleeveSeams: readonly Seam[] = [
+  ...bodiceSeams,
+  ...armholeSeams,
+  underarmSeam(['underarmFront'], ['underarmBack']),
+  { ...seam('cuff', 'other', ['sleeve', ['sleeveHem']], ['cuff', ['seam']], CUFF_EASE), second: CUFF_SIDE },
+];
+
 const WAIST = ['waistCentre', 'waistSide'];
 export const dressSeams: readonly Seam[] = [
   ...bodiceSeams,
-  seam('armhole front', 'armhole', ['front', ['armhole']], ['sleeve', ['capFront']], CAP_EASE.front),
-  seam('armhole back', 'armhole', ['back', ['armhole'], true], ['sleeve', ['capBack'], true], CAP_EASE.back),
-  seam('sleeve underarm', 'other', ['sleeve', ['underarmFront']], ['sleeve', ['underarmBack'], true]),
+  ...armholeSeams,
+  underarmSeam(['underarmFront'], ['underarmBack']),
   seam('waist front', 'waist', ['front', WAIST, true], ['skirtFront', WAIST]),
   seam('waist back', 'waist', ['back', WAIST], ['skirtBack', WAIST, true]),
   seam('skirt side', 'side', ['skirtFront', ['side']], ['skirtBack', ['side'], true]),
@@ -33,5 +53,5 @@ export const raglanSeams: readonly Seam[] = [
   seam('side', 'side', ['front', ['side']], ['back', ['side'], true]),
   seam('raglan front', 'raglan', ['front', ['raglan']], ['sleeve', ['raglanFront']]),
   seam('raglan back', 'raglan', ['back', ['raglan'], true], ['sleeve', ['raglanBack'], true]),
-  seam('sleeve underarm', 'other', ['sleeve', ['underarmFront']], ['sleeve', ['underarmBack'], true]),
+  underarmSeam(['underarmFront'], ['underarmBack']),
 ];

@@ -1,6 +1,6 @@
 import { bisect } from '../numeric/index.ts';
 import { blend, pathFromSpans, pathLength, reversePath, type Path } from '../geometry/index.ts';
-import { requireEdge, type ChartRow, type Piece } from '../pattern/index.ts';
+import { requireEdge, type ChartRow, type Edge, type Mark, type Piece } from '../pattern/index.ts';
 import { bodyOf } from './body.ts';
 import { edge, line } from './parts.ts';
 import { TOL } from '../units/index.ts';
@@ -11,10 +11,19 @@ export const CAP_EASE = { front: 8, back: 10 } as const;
 const ARM_EASE = 46;
 const LENGTH = 230;
 
-/** A set-in sleeve drafted to the armhole of front and back; the front of the arm to the right, biceps line at y = 0. */
-export function draftSleeve(row: ChartRow, front: Piece, back: Piece): Piece {
-  const b = bodyOf(row);
-  const width = b.upperArm + ARM_EASE;
+/** The cap of a set-in sleeve, drafted to the armhole of front and back; its biceps line lies at y = 0. */
+export interface Cap {
+  readonly width: number;
+  readonly height: number;
+  /** From the top down to the back and to the front of the underarm. */
+  readonly back: Path;
+  readonly front: Path;
+  readonly marks: readonly Mark[];
+}
+
+/** The cap, the front of the arm to the right. */
+export function draftCap(row: ChartRow, front: Piece, back: Piece): Cap {
+  const width = bodyOf(row).upperArm + ARM_EASE;
   const goal = {
     front: pathLength(requireEdge(front, 'armhole').path) + CAP_EASE.front,
     back: pathLength(requireEdge(back, 'armhole').path) + CAP_EASE.back,
@@ -33,51 +42,62 @@ export function draftSleeve(row: ChartRow, front: Piece, back: Piece): Piece {
     );
   const topX = bisect((x) => pathLength(side(1, x, heightFor(x))) - goal.front, -60, 60, TOL.zero);
   const height = heightFor(topX);
-  const right = side(1, topX, height);
-  const left = side(-1, topX, height);
-  const cuff = width * 0.86;
-  const a = { x: width / 2, y: 0 };
-  const c = { x: -width / 2, y: 0 };
+  return {
+    ...{ width, height, back: side(-1, topX, height), front: side(1, topX, height) },
+    // Half the ease lies above the notches, half below.
+    marks: [
+      notch('capFront', notchOn(front, 'armholeFront') + CAP_EASE.front / 2, 1),
+      notch('capBack', notchOn(back, 'armholeBack') + CAP_EASE.back / 2, 2),
+    ],
+  };
+}
+
+const notch = (edge: string, at: number, count: number): Mark => ({ kind: 'notch', id: edge, edge, at, count });
+const notchOn = (piece: Piece, id: string): number => {
+  const found = piece.marks.find((m) => m.kind === 'notch' && m.id === id);
+  return found?.kind === 'notch' ? found.at : 0;
+};
+
+/** A sleeve below its cap: the rest of the outline from the front of the underarm round to the back, and its marks. */
+export const sleeveBelow = (
+  cap: Cap,
+  below: readonly Edge[],
+  grainEnd: number,
+  { marks = [], ...more }: Partial<Piece> = {},
+): Piece => ({
+  id: 'sleeve',
+  name: 'Sleeve',
+  part: 'sleeve',
+  cut: 2,
+  fold: null,
+  half: false,
+  notes: '',
+  edges: [edge('capBack', 'cap', reversePath(cap.back)), edge('capFront', 'cap', cap.front), ...below],
+  darts: [],
+  marks: [
+    { kind: 'grain', id: 'grain', from: { x: 0, y: -cap.height + 50 }, to: { x: 0, y: grainEnd } },
+    ...marks,
+    ...cap.marks,
+  ],
+  ...more,
+});
+
+/** A short set-in sleeve drafted to the armhole of front and back; the front of the arm to the right. */
+export function draftSleeve(row: ChartRow, front: Piece, back: Piece): Piece {
+  const cap = draftCap(row, front, back);
+  const cuff = cap.width * 0.86;
+  const a = { x: cap.width / 2, y: 0 };
+  const c = { x: -cap.width / 2, y: 0 };
   const hemFront = { x: cuff / 2, y: LENGTH };
   const hemBack = { x: -cuff / 2, y: LENGTH };
-  const notch = (piece: Piece, id: string): number => {
-    const found = piece.marks.find((m) => m.kind === 'notch' && m.id === id);
-    return found?.kind === 'notch' ? found.at : 0;
-  };
-  return {
-    id: 'sleeve',
-    name: 'Sleeve',
-    part: 'sleeve',
-    cut: 2,
-    fold: null,
-    half: false,
-    notes: '',
-    edges: [
-      edge('capBack', 'cap', reversePath(left)),
-      edge('capFront', 'cap', right),
+  return sleeveBelow(
+    cap,
+    [
       edge('underarmFront', 'underarm', line(a, hemFront)),
       edge('sleeveHem', 'sleeveHem', line(hemFront, hemBack), 20),
       edge('underarmBack', 'underarm', line(hemBack, c)),
     ],
-    darts: [],
-    marks: [
-      { kind: 'grain', id: 'grain', from: { x: 0, y: -height + 50 }, to: { x: 0, y: LENGTH - 40 } },
-      { kind: 'level', id: 'lengthenShorten', name: 'lengthenShorten', at: { x: 0, y: 90 } },
-      // Half the ease lies above the notches, half below.
-      {
-        kind: 'notch',
-        id: 'capFront',
-        edge: 'capFront',
-        at: notch(front, 'armholeFront') + CAP_EASE.front / 2,
-        count: 1,
-      },
-      {
-        kind: 'notch',
-        id: 'capBack',
-        edge: 'capBack',
-        at: notch(back, 'armholeBack') + CAP_EASE.back / 2,
-        count: 2,
-      },
-    ],
-  };
+    LENGTH - 40,
+    { marks: [{ kind: 'level', id: 'lengthenShorten', name: 'lengthenShorten', at: { x: 0, y: 90 } }] },
+  );
 }

@@ -26,8 +26,9 @@ const VERSIONS: Readonly<Record<DocumentKind, number>> = { wearer: 1, pattern: P
 /** Migrations from each version to the next; each is tested on a stored document of that version. */
 const MIGRATIONS: Readonly<Partial<Record<DocumentKind, Readonly<Record<number, (old: object) => object>>>>> = {
   // Added fittings, versions and labels; defaults fill them in.
-  job: { 1: (old) => ({ ...old, version: 2 }), 2: amountsTyped, 3: patternsOfJob },
-  pattern: { 1: neckLooked },
+  job: { 1: (old) => ({ ...old, version: 2 }), 2: amountsTyped, 3: patternsOfJob(4), 4: patternsOfJob(5) },
+  // Version 3 added kinds of pieces, darts and lines that an older app does not know.
+  pattern: { 1: neckLooked, 2: (old) => ({ ...old, version: 3 }) },
 };
 
 /**
@@ -56,14 +57,13 @@ function amountsTyped(old: object): object {
  * so it is searched for.
  */
 function neckLooked(old: object): object {
-  const now = { ...old, version: 2 };
-  const read = patternSchema.safeParse(now);
-  return read.success ? withNecksFound(normalisePattern(read.data)) : now;
+  const read = patternSchema.safeParse({ ...old, version: PATTERN_VERSION });
+  return { ...(read.success ? withNecksFound(normalisePattern(read.data)) : old), version: 2 };
 }
 
-/** A job may contain its pattern, and so may each of its versions. */
-function patternsOfJob(old: object): object {
-  return { ...withPatterns(old), version: 4 };
+/** A job may contain its pattern, and so may each of its versions: with every version of the pattern comes one of the job. */
+function patternsOfJob(version: number): (old: object) => object {
+  return (old) => ({ ...withPatterns(old), version });
 }
 
 function withPatterns(old: object): object {

@@ -46,7 +46,7 @@ export const edgeSchema = z.object({
   allowance: z.number().min(0).max(100).default(15),
 });
 
-export const DART_KINDS = ['side', 'waist', 'shoulder', 'armhole', 'neck', 'french', 'other'] as const;
+export const DART_KINDS = ['side', 'waist', 'shoulder', 'armhole', 'neck', 'french', 'elbow', 'other'] as const;
 export const dartSchema = z.object({
   id,
   kind: z.enum(DART_KINDS),
@@ -59,7 +59,7 @@ export const dartSchema = z.object({
   cutAway: z.number().min(3).max(60).optional(),
 });
 
-export const LEVELS = ['bust', 'waist', 'hip', 'lengthenShorten'] as const;
+export const LEVELS = ['bust', 'waist', 'hip', 'elbow', 'lengthenShorten'] as const;
 export const levelNameSchema = z.enum(LEVELS);
 
 export const markSchema = z.discriminatedUnion('kind', [
@@ -117,6 +117,7 @@ export const PARTS = [
   'facingFront',
   'facingBack',
   'band',
+  'cuff',
   'pocket',
   'other',
 ] as const;
@@ -231,8 +232,8 @@ export const chartRowSchema = z.object({
   body: z.partialRecord(measurementKeySchema, z.number().positive().max(4000)),
 });
 
-/** 2: where the neck, the centre and the underarm of the body lie. */
-export const PATTERN_VERSION = 2;
+/** 2: where the neck, the centre and the underarm of the body lie. 3: cuffs, elbow darts and elbow lines. */
+export const PATTERN_VERSION = 3;
 
 export const patternSchema = z.object({
   format: z.literal('ample-draft/pattern'),

@@ -66,8 +66,10 @@ const WHERE: Readonly<Partial<Record<MeasurementKey, string>>> = inWords({
   sideWaist: 'Down the side seam of the back from underarm to waist.',
   hipDepth: 'Down the side seam from waist to hip line.',
   upperArm: 'Across the sleeve at the underarm points.',
-  wrist: 'Along the hem of the sleeve.',
-  shoulderToWrist: 'From the top of the sleeve cap straight down to the hem.',
+  wrist: 'Along the hem of a long sleeve; along the cuff without its overlap.',
+  shoulderToElbow: 'From the top of the sleeve cap straight down to the elbow line.',
+  shoulderToWrist:
+    'From the top of the sleeve cap down to the elbow line, on from its middle to the hem, and down the cuff.',
   skirtLength: 'Down the centre front of the skirt from waist to hem.',
 });
 export const whereFlat = (key: MeasurementKey): string =>

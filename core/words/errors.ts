@@ -198,6 +198,14 @@ export const ERROR_WORDS = {
     `“${s.text('piece')}” has no cap between two underarm seams with a hem straight below it. Name its edges on Pattern.`,
   'sleeve-too-wide': (s) =>
     `The cap is too flat for ${s.len('by')}, or the sleeve too short to pin at the hem. Take less, or open the hem too.`,
+  'sleeve-has-cuff': (s) =>
+    `“${s.text('piece')}” is sewn into a cuff: its hem is gathered. Take “Wider cuff” or “Narrower cuff”.`,
+  'hem-too-narrow': (s) =>
+    `“${s.text('piece')}” can become narrower at the wrist by ${s.len('most')} at most; no hand would pass through less. Take less.`,
+  'cuff-not-found': () =>
+    'There is no cuff among the pieces, or its seam to the sleeve is not known. Name it on Pattern.',
+  'cuff-longer-than-hem': (s) =>
+    `“${s.text('piece')}” can become wider by ${s.len('most')} at most: the hem of the sleeve is no longer than that. Take less, or make the sleeve fuller first.`,
   'skirt-not-found': () => 'There is no skirt among the pieces.',
   'line-off-piece': (s) =>
     `A line at that height does not run across “${s.text('piece')}” from one seam to another. Place it elsewhere.`,

@@ -144,6 +144,7 @@ export const PIECE_WORDS: Readonly<Record<Piece['part'], string>> = {
   facingFront: 'Front facing',
   facingBack: 'Back facing',
   band: 'Band',
+  cuff: 'Cuff',
   pocket: 'Pocket',
   other: 'Another piece',
 };

@@ -56,6 +56,8 @@ export const PARAM_WORDS: Readonly<Record<string, string>> = inWords({
   wide: 'Wider at the shoulder by',
   out: 'Farther out by',
   edge: 'Along',
+  upper: 'Of that, above the elbow',
+  taper: 'To nothing at',
   wrist: 'Open at the hem by',
   cap: 'Cap against armhole',
 });
@@ -102,6 +104,8 @@ export const CHOICE_WORDS: Readonly<Record<string, string>> = inWords({
   'skirt.gain': 'gains as much',
   'underarm.follow': 'follows, the armhole keeps its size',
   'underarm.stay': 'stays, the cap must follow',
+  'taper.elbow': 'the elbow',
+  'taper.underarm': 'the underarm point',
   'where.belowBust': 'between bust and waist',
   'where.aboveBust': 'above the bust, through the armhole',
   'where.both': 'above and below the bust',
@@ -160,6 +164,7 @@ export const DART_WORDS: Readonly<Record<Dart['kind'], string>> = {
   armhole: 'Armhole dart',
   neck: 'Neck dart',
   french: 'French dart',
+  elbow: 'Elbow dart',
   other: 'Dart',
 };
 

@@ -20,7 +20,7 @@ it('the record holds what was measured, altered and seen, in words a printer can
   const pool = seenAs('cloth-above-seat', { pinned: 12, answers: [answer], note: 'Worst when standing.' });
   const job = jobSchema.parse({
     format: 'ample-draft/job',
-    version: 4,
+    version: 5,
     id: 'j',
     title: 'Bodice',
     fabric: 'Linen',

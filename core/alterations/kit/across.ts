@@ -1,4 +1,14 @@
-import { distance, endOf, intersectPaths, lerp, lengthTo, polyline, type Point } from '../../geometry/index.ts';
+import {
+  add,
+  distance,
+  endOf,
+  intersectPaths,
+  lerp,
+  lengthTo,
+  polyline,
+  scale,
+  type Point,
+} from '../../geometry/index.ts';
 import { outlineOf, type Edge, type EdgeRole, type Piece } from '../../pattern/index.ts';
 import { TOL } from '../../units/index.ts';
 
@@ -9,12 +19,16 @@ export interface Meeting {
   readonly along: number;
 }
 
+/** Farther than any piece reaches, mm. */
+const FAR = 10_000;
+
 /** Every place where the height `y` crosses the seam line, from left to right. */
-export function meetings(piece: Piece, y: number): readonly Meeting[] {
-  const line = polyline([
-    { x: -10_000, y },
-    { x: 10_000, y },
-  ]);
+export const meetings = (piece: Piece, y: number): readonly Meeting[] =>
+  meetingsAlong(piece, { x: 0, y }, { x: 1, y: 0 });
+
+/** The same of a line through a point in a direction that runs to the right. */
+export function meetingsAlong(piece: Piece, through: Point, direction: Point): readonly Meeting[] {
+  const line = polyline([add(through, scale(direction, -FAR)), add(through, scale(direction, FAR))]);
   return piece.edges
     .flatMap((edge) =>
       intersectPaths(line, edge.path).map((h) => ({ at: h.point, edge, along: lengthTo(edge.path, h.second) })),

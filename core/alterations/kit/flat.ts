@@ -10,7 +10,6 @@ import {
   neckBaseOf,
   neckCentreOf,
   sideDirection,
-  type Edge,
   type EdgeRole,
   type LevelName,
   type MeasurementKey,
@@ -21,6 +20,7 @@ import { acrossAt, blockOf, type Half } from './block.ts';
 import { draftedSide } from './levels.ts';
 import { line, partOf, type Flat, type Measure, type OnPieces } from './flatMeasure.ts';
 export type { Flat } from './flatMeasure.ts';
+import { SLEEVE_MEASURES } from './flatSleeve.ts';
 import { shoulderDrop, shoulderLength } from './flatShoulder.ts';
 import { alongAt, sideOn } from './sides.ts';
 
@@ -153,20 +153,6 @@ const alongRole =
     };
   };
 
-const onSleeve =
-  (measure: (sleeve: Piece, cap: readonly Edge[]) => Flat | null): Measure =>
-  ({ pieces }) => {
-    const sleeve = partOf(pieces, 'sleeve');
-    const cap = sleeve ? edgesWithRole(sleeve, 'cap') : [];
-    return sleeve && cap.length > 0 ? measure(sleeve, cap) : null;
-  };
-const sleeveHem = (sleeve: Piece): readonly Edge[] => [
-  ...edgesWithRole(sleeve, 'sleeveHem'),
-  ...edgesWithRole(sleeve, 'hem'),
-];
-const lowestOf = (edges: readonly Edge[]): number =>
-  Math.max(...edges.flatMap((e) => [e.path.start.y, endOf(e.path).y]));
-
 /** How each body measurement is found on the pieces; what is not here cannot be, and is typed or taken from the chart. */
 const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
   ...Object.fromEntries(Object.entries(AROUND).map(([key, at]) => [key, around(at)])),
@@ -244,25 +230,7 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
       ? { value: pathLength(edge.path), lines: [line(skirt, edge.path.start, endOf(edge.path))] }
       : null;
   },
-  upperArm: onSleeve((sleeve, cap) => {
-    const ends = cap.flatMap((e) => [e.path.start, endOf(e.path)]).sort((a, b) => a.x - b.x);
-    const [left, right] = [ends[0], ends.at(-1)];
-    return left && right ? { value: right.x - left.x, lines: [line(sleeve, left, right)] } : null;
-  }),
-  wrist: onSleeve((sleeve) => {
-    const hem = sleeveHem(sleeve);
-    if (hem.length === 0) return null;
-    return {
-      value: hem.reduce((n, e) => n + pathLength(e.path), 0),
-      lines: hem.map((e) => line(sleeve, e.path.start, endOf(e.path))),
-    };
-  }),
-  shoulderToWrist: onSleeve((sleeve, cap) => {
-    const hem = sleeveHem(sleeve);
-    const top = cap.flatMap((e) => [e.path.start, endOf(e.path)]).sort((a, b) => a.y - b.y)[0];
-    if (!top || hem.length === 0) return null;
-    return { value: lowestOf(hem) - top.y, lines: [line(sleeve, top, { x: top.x, y: lowestOf(hem) })] };
-  }),
+  ...SLEEVE_MEASURES,
 };
 
 const known = new WeakMap<readonly Piece[], Map<MeasurementKey, Flat | null>>();

@@ -24,7 +24,7 @@ const wearer = wearerSchema.parse({
 const job = (id: string, fields: Partial<Job> = {}): Job =>
   jobSchema.parse({
     format: 'ample-draft/job',
-    version: 4,
+    version: 5,
     id,
     wearer: { id: wearer.id },
     pattern: { id: 'own' },

@@ -12,6 +12,7 @@ import type { Body } from '../fit/body.ts';
 import { MEASUREMENT_CATALOGUE, type MeasurementDefinition } from '../fit/catalogue.ts';
 import type { Ease } from '../fit/ease.ts';
 import { chartBody, type EaseAt, type Eases } from '../fit/eases.ts';
+import { ARM } from '../fit/needed.ts';
 import type { Uncertainty } from '../fit/uncertainty.ts';
 
 /** Pieces and the seams between them. */
@@ -167,7 +168,8 @@ export function worksheet(
     const measured = body[key] ?? null;
     const drafted = valueOf(before, key);
     const from = told ? told[key] : undefined;
-    const byChart = key === 'height' ? pattern.draftedHeight : (chart[key] ?? null);
+    const onlyOnPieces = !told && ARM.includes(key);
+    const byChart = key === 'height' ? pattern.draftedHeight : onlyOnPieces ? null : (chart[key] ?? null);
     let flat: number | null = null;
     let source: FlatSource | null = null;
     const ease = eases[key];

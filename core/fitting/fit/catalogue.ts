@@ -55,7 +55,7 @@ export const MEASUREMENT_CATALOGUE: readonly MeasurementDefinition[] = [
   m('sideWaist', 'length', 1, 0, 100, 330),
   m('armhole', 'girth', 1 / 2, 0, 300, 800),
   m('upperArm', 'girth', 1, 50, 200, 650),
-  m('wrist', 'girth', 1, 0, 120, 280),
+  m('wrist', 'girth', 1, 20, 120, 280),
   m('shoulderToElbow', 'length', 1, 0, 250, 450),
   m('shoulderToWrist', 'length', 1, 0, 450, 800),
   m('crotchDepth', 'length', 1, 15, 180, 420),

@@ -1,18 +1,22 @@
-import { alterationById } from '../../alterations/index.ts';
+import { alterationById, flatOf } from '../../alterations/index.ts';
 import { edgesWithRole, levelOf, type MeasurementKey, type Pattern, type Piece } from '../../pattern/index.ts';
 import { MEASUREMENT_CATALOGUE } from './catalogue.ts';
 
 const TOP: readonly MeasurementKey[] = ['highBust', 'fullBust', 'waist', 'neckPointToBustPoint', 'bustSpan'];
 const BOTTOM: readonly MeasurementKey[] = ['waist', 'hip', 'hipDepth'];
 
+/** Of a long sleeve only: with pieces that have none, neither chart nor body tells anything about them. */
+export const ARM: readonly MeasurementKey[] = ['wrist', 'shoulderToElbow', 'shoulderToWrist'];
+
 /** What the pieces themselves make worth measuring. */
-function byPieces(pieces: readonly Piece[]): readonly MeasurementKey[] {
+function byPieces(pieces: readonly Piece[], seams: Pattern['seams']): readonly MeasurementKey[] {
   const has = (test: (p: Piece) => boolean): boolean => pieces.some(test);
   return [
     ...(has((p) => edgesWithRole(p, 'shoulder').length > 0) ? (['shoulder'] as const) : []),
     ...(has((p) => p.part === 'back') ? (['napeToWaist'] as const) : []),
     ...(has((p) => levelOf(p, 'hip') !== null) ? (['hip'] as const) : []),
     ...(has((p) => p.part === 'sleeve') ? (['upperArm'] as const) : []),
+    ...ARM.filter((key) => flatOf({ pieces, seams }, key) !== null),
   ];
 }
 
@@ -26,6 +30,6 @@ export function neededFor(
   // With paper only, what the chart tells of a body is what it can be compared with.
   const chart = pattern && pieces.length === 0 ? Object.keys(pattern.chart[0]?.body ?? {}) : [];
   const planned = steps.flatMap((s) => alterationById(s.alteration)?.reads ?? []);
-  const wanted = new Set<string>([...base, ...byPieces(pieces), ...chart, ...planned]);
+  const wanted = new Set<string>([...base, ...byPieces(pieces, pattern?.seams ?? []), ...chart, ...planned]);
   return MEASUREMENT_CATALOGUE.map((d) => d.key).filter((key) => wanted.has(key));
 }

@@ -153,6 +153,7 @@ const blocked = (piece: Piece, from: Point, to: Point): boolean =>
 export function kindOfDart(role: Edge['role'], mouth: Point, tip: Point): Dart['kind'] {
   if (role === 'side') return mouth.y - tip.y > 0.5 * Math.abs(mouth.x - tip.x) ? 'french' : 'side';
   if (role === 'waist' || role === 'hem') return 'waist';
+  if (role === 'underarm') return 'elbow';
   return role === 'shoulder' || role === 'armhole' || role === 'neck' ? role : 'other';
 }
 

@@ -17,7 +17,7 @@ export interface BustHow {
    * `side`: line 2 runs through the side dart. `none`: it begins in the bare side seam. `either`: whichever there is.
    * Else the opening is turned into this dart.
    */
-  readonly dart: 'side' | 'none' | 'either' | Exclude<Dart['kind'], 'side' | 'other'>;
+  readonly dart: 'side' | 'none' | 'either' | Exclude<Dart['kind'], 'side' | 'elbow' | 'other'>;
 }
 
 /** The front piece, its darts and what lies around them. `dir` is +1 where the side is to the right. */
