@@ -82,27 +82,32 @@ export const DEMO_WEARERS: readonly Wearer[] = [
       },
     },
   ]),
-  wearer('alva', 'Alva Skern', 'Contralto. Full upper arms, and longer in the arm than the draft; all else as drafted.', [
-    {
-      date: '2026-11-07',
-      readings: {
-        neck: [364],
-        highBust: [870, 872],
-        fullBust: [921],
-        waist: [741],
-        hip: [991],
-        shoulder: [122],
-        napeToWaist: [404],
-        neckPointToBustPoint: [260],
-        bustSpan: [186],
-        sideWaist: [196],
-        upperArm: [332, 334],
-        wrist: [164],
-        shoulderToElbow: [352],
-        shoulderToWrist: [604, 606],
+  wearer(
+    'alva',
+    'Alva Skern',
+    'Contralto. Full upper arms, and longer in the arm than the draft; all else as drafted.',
+    [
+      {
+        date: '2026-11-07',
+        readings: {
+          neck: [364],
+          highBust: [870, 872],
+          fullBust: [921],
+          waist: [741],
+          hip: [991],
+          shoulder: [122],
+          napeToWaist: [404],
+          neckPointToBustPoint: [260],
+          bustSpan: [186],
+          sideWaist: [196],
+          upperArm: [332, 334],
+          wrist: [164],
+          shoulderToElbow: [352],
+          shoulderToWrist: [604, 606],
+        },
       },
-    },
-  ]),
+    ],
+  ),
 ];
 
 /** The steps of the demo jobs, nothing set by hand yet. */
@@ -178,10 +183,7 @@ export const DEMO_JOBS: readonly Job[] = [
     title: 'Concert bodice, long sleeves',
     wearer: { id: 'alva' },
     pattern: { id: 'causeway-long-sleeve' },
-    steps: [
-      step('sleeve-length', 'length', { by: 20, upper: 10 }),
-      step('upper-arm', 'arm', { by: 35, cap: 'lower' }),
-    ],
+    steps: [step('upper-arm', 'arm', { by: 35, cap: 'lower' }), step('sleeve-length', 'length', { by: 49, upper: 43 })],
     due: '2026-12-14',
     fabric: 'Midnight wool crêpe',
   }),

@@ -107,8 +107,9 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   armholeDepth,
   bandHeight,
   fitAllowance,
-  sleeveLength,
+  // A cap that becomes lower makes the sleeve shorter: its length is worked out after the upper arm.
   upperArm,
+  sleeveLength,
   wristWidth,
   cuffWidth,
   capFollows,

@@ -139,6 +139,8 @@ export const ADVICE = {
   moreCloth: 10,
   /** A neckline this far from where a neck lies was designed so; less is one draft beside another. */
   neckAway: 8,
+  /** Paper is not cut for less than this: another line takes it. */
+  notCut: 0.5,
   /** A dart this far aside of the bust point does not aim at it. */
   aimsAside: 40,
 } as const;

@@ -49,6 +49,13 @@ describe('a tube of a sleeve', () => {
     expect(levelOf(made, 'elbow')?.y).toBeCloseTo(362, 9);
     expect(requireEdge(made, 'hem').path.start.y).toBeCloseTo(600, 9);
   });
+  it('is not cut for a fifth of a millimetre: the other line takes it', () => {
+    for (const upper of [0.2, 29.8]) {
+      const run = expectOk(runAlteration(sleeveLength, alone, { by: 30, upper }), 'run');
+      expect(requireEdge(sleeveOf(run.pieces), 'hem').path.start.y).toBeCloseTo(630, 9);
+      expect(run.frames.find((f) => f.stage === 'cut')?.pieces[0]?.moves?.spec.cuts).toHaveLength(1);
+    }
+  });
   it('is cut once where no elbow line is drawn', () => {
     const plain: Piece = { ...tube, marks: tube.marks.filter((m) => m.kind !== 'level') };
     const run = expectOk(

@@ -13,12 +13,18 @@ const UPPER = length('upper', -120, 120, 0, true);
 
 const turn = (by: number): string => (by > 0 ? 'spread' : by < 0 ? 'lap' : 'none');
 
+/** What each part takes; one that would take too little to be cut for leaves it to the other. */
+function parted(by: number, upper: number): { readonly above: number; readonly below: number } {
+  if (Math.abs(by - upper) < ADVICE.notCut) return { above: by, below: 0 };
+  if (Math.abs(upper) < ADVICE.notCut) return { above: 0, below: by };
+  return { above: upper, below: by - upper };
+}
+
 function plan(context: Context, values: Values): Result<Program> {
   const arm = armOn(context);
   if (!arm.ok) return arm;
   const by = numberOf(values, 'by');
-  const above = arm.value.elbow ? numberOf(values, 'upper') : by;
-  const below = by - above;
+  const { above, below } = arm.value.elbow ? parted(by, numberOf(values, 'upper')) : { above: by, below: 0 };
   const lines = linesOn(arm.value, above, below);
   if (!lines.ok) return lines;
   const { piece, foot } = arm.value.on;

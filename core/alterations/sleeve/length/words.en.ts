@@ -28,7 +28,6 @@ export const words = {
       'Longer sleeve',
       'Shorter sleeve',
       'The sleeve is cut across above and below the elbow, and each part is spread or lapped by its own difference. Cap and hem stay as they are; an elbow dart goes with its part.',
-      'from shoulder to wrist',
     ),
   },
   why: {
