@@ -48,6 +48,7 @@ import { armholeDepth } from './neck/armholeDepth/definition.ts';
 import { bandHeight } from './neck/bandHeight/definition.ts';
 import { fitAllowance } from './width/fitAllowance/definition.ts';
 import { cuffWidth } from './sleeve/cuff/definition.ts';
+import { sleeveFullness } from './sleeve/fullness/definition.ts';
 import { sleeveLength } from './sleeve/length/definition.ts';
 import { upperArm } from './sleeve/upperArm/definition.ts';
 import { wristWidth } from './sleeve/wrist/definition.ts';
@@ -112,6 +113,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   sleeveLength,
   wristWidth,
   cuffWidth,
+  sleeveFullness,
   capFollows,
   skirtFollows,
   facingFollows,

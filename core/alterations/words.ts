@@ -49,6 +49,7 @@ import { words as shoulderSlash } from './shoulder/slash/words.en.ts';
 import { words as shoulderSlide } from './shoulder/slide/words.en.ts';
 import { words as shoulderSlope } from './shoulder/slope/words.en.ts';
 import { words as sleeveCuff } from './sleeve/cuff/words.en.ts';
+import { words as sleeveFullness } from './sleeve/fullness/words.en.ts';
 import { words as sleeveLength } from './sleeve/length/words.en.ts';
 import { words as sleeveUpperArm } from './sleeve/upperArm/words.en.ts';
 import { words as sleeveWrist } from './sleeve/wrist/words.en.ts';
@@ -108,6 +109,7 @@ export const NAMES = {
   ...shoulderSlide.names,
   ...shoulderSlope.names,
   ...sleeveCuff.names,
+  ...sleeveFullness.names,
   ...sleeveLength.names,
   ...sleeveUpperArm.names,
   ...sleeveWrist.names,
@@ -162,6 +164,7 @@ export const WHY = {
   ...shoulderSlide.why,
   ...shoulderSlope.why,
   ...sleeveCuff.why,
+  ...sleeveFullness.why,
   ...sleeveLength.why,
   ...sleeveUpperArm.why,
   ...sleeveWrist.why,
@@ -210,6 +213,7 @@ export const STEPS = {
   ...shoulderForward.steps,
   ...shoulderSlope.steps,
   ...sleeveCuff.steps,
+  ...sleeveFullness.steps,
   ...sleeveLength.steps,
   ...sleeveUpperArm.steps,
   ...sleeveWrist.steps,

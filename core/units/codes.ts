@@ -200,6 +200,7 @@ export type RefusalCode =
   | 'size-twice'
   | 'size-unknown'
   | 'sleeve-has-cuff'
+  | 'sleeve-has-dart'
   | 'sleeve-landmark-missing'
   | 'sleeve-not-found'
   | 'sleeve-too-wide'

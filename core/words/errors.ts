@@ -200,6 +200,8 @@ export const ERROR_WORDS = {
     `The cap is too flat for ${s.len('by')}, or the sleeve too short to pin at the hem. Take less, or open the hem too.`,
   'sleeve-has-cuff': (s) =>
     `“${s.text('piece')}” is sewn into a cuff: its hem is gathered. Take “Wider cuff” or “Narrower cuff”.`,
+  'sleeve-has-dart': (s) =>
+    `A line down “${s.text('piece')}” would run through its dart. Take a sleeve without a dart, or “Wider wrist”.`,
   'hem-too-narrow': (s) =>
     `“${s.text('piece')}” can become narrower at the wrist by ${s.len('most')} at most; no hand would pass through less. Take less.`,
   'cuff-not-found': () =>

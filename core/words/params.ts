@@ -58,6 +58,7 @@ export const PARAM_WORDS: Readonly<Record<string, string>> = inWords({
   edge: 'Along',
   upper: 'Of that, above the elbow',
   taper: 'To nothing at',
+  uprights: 'Lines',
   wrist: 'Open at the hem by',
   cap: 'Cap against armhole',
 });
@@ -104,6 +105,9 @@ export const CHOICE_WORDS: Readonly<Record<string, string>> = inWords({
   'skirt.gain': 'gains as much',
   'underarm.follow': 'follows, the armhole keeps its size',
   'underarm.stay': 'stays, the cap must follow',
+  'uprights.4': '4',
+  'uprights.6': '6',
+  'uprights.8': '8',
   'taper.elbow': 'the elbow',
   'taper.underarm': 'the underarm point',
   'where.belowBust': 'between bust and waist',

@@ -1,0 +1,140 @@
+import { describe, expect, it } from 'vitest';
+import { distance, move, pathLength, type Point } from '../../../geometry/index.ts';
+import { edgesWithRole, type Piece } from '../../../pattern/index.ts';
+import { motionOf } from '../../../paper/slash/index.ts';
+import { walkSeam } from '../../../paper/truing/index.ts';
+import { SAMPLE_SIZES, type SampleId } from '../../../blocks/index.ts';
+import { runOn, sampleIn } from '../../../testing/samples.ts';
+import { edge, line } from '../../../testing/shapes.ts';
+import { expectOk } from '../../../units/index.ts';
+import { runAlteration, type Context } from '../../index.ts';
+import { sleeveFullness } from './definition.ts';
+import { fullOn } from './layout.ts';
+
+const sleeveOf = (pieces: readonly Piece[]): Piece => pieces.find((p) => p.part === 'sleeve') as Piece;
+const lengthOf = (piece: Piece, role: 'cap' | 'sleeveHem' | 'underarm') =>
+  edgesWithRole(piece, role).reduce((n, e) => n + pathLength(e.path), 0);
+
+/** A tube under a pointed cap: 400 across, its hem 600 below the top. */
+const tube: Piece = {
+  ...{ id: 'sleeve', name: 'Sleeve', part: 'sleeve', cut: 2, fold: null, half: false, notes: '', darts: [] },
+  edges: [
+    edge('capBack', 'cap', line([-200, 100], [0, 0])),
+    edge('capFront', 'cap', line([0, 0], [200, 100])),
+    edge('underarmFront', 'underarm', line([200, 100], [200, 600])),
+    edge('hem', 'sleeveHem', line([200, 600], [-200, 600])),
+    edge('underarmBack', 'underarm', line([-200, 600], [-200, 100])),
+  ],
+  marks: [
+    { kind: 'grain', id: 'grain', from: { x: 0, y: 120 }, to: { x: 0, y: 560 } },
+    { kind: 'notch', id: 'back', edge: 'capBack', at: 50 * Math.sqrt(5), count: 2 },
+    { kind: 'notch', id: 'front', edge: 'capFront', at: 50 * Math.sqrt(5), count: 1 },
+  ],
+};
+const alone: Context = { pieces: [tube], seams: [], original: [tube], originalSeams: [], wearer: {} };
+
+describe('a tube with a pointed cap', () => {
+  const run = expectOk(runAlteration(sleeveFullness, alone, { by: 200 }), 'run');
+  const open = run.frames.find((f) => f.stage === 'open')?.pieces[0];
+
+  it('is cut at a fifth of the way between the notches each: 40 apart, down from the cap', () => {
+    // The notches lie at 100 to either side, 50 below the top.
+    const { uprights } = expectOk(fullOn([tube], 4), 'full');
+    expect(uprights.map((u) => [u.pin.x, u.pin.y, u.foot.y])).toEqual(
+      [-60, -20, 20, 60].map((x) => [
+        expect.closeTo(x, 9) as number,
+        expect.closeTo(Math.abs(x) / 2, 9) as number,
+        expect.closeTo(600, 9) as number,
+      ]),
+    );
+  });
+
+  it('opens every line by its share at the hem, and turns the outer strips by all of those before them', () => {
+    const { uprights } = expectOk(fullOn([tube], 4), 'full');
+    const moved = (id: string, p: Point) =>
+      move(open?.panels.find((q) => q.id === id)?.motion ?? { angle: 0, x: 0, y: 0 }, p);
+    uprights.forEach(({ foot }, k) =>
+      expect(distance(moved(`strip ${k}`, foot), moved(`strip ${k + 1}`, foot))).toBeCloseTo(50, 9),
+    );
+    const turn = (depth: number): number => 2 * Math.asin(25 / depth);
+    const angle = (id: string) => open?.panels.find((p) => p.id === id)?.motion.angle ?? NaN;
+    expect(angle('strip 2')).toBe(0);
+    expect(angle('strip 3')).toBeCloseTo(-turn(590), 9);
+    expect(angle('strip 4')).toBeCloseTo(-turn(590) - turn(570), 9);
+    expect(angle('strip 0')).toBeCloseTo(turn(590) + turn(570), 9);
+  });
+
+  it('holds its pins at every moment of the spread', () => {
+    const spec = open?.moves?.spec;
+    expect(spec?.hinges).toHaveLength(4);
+    for (const progress of [0, 0.3, 0.7, 1])
+      for (const { at, panels } of spec?.hinges ?? []) {
+        const [one, two] = panels.map((p) =>
+          move(motionOf(spec?.panels ?? [], p, { open: progress, level: 0, close: 0 }), at),
+        );
+        expect(distance(one as Point, two as Point)).toBeLessThan(1e-9);
+      }
+  });
+
+  it('keeps the underarm seams, and the grain in the middle', () => {
+    const made = sleeveOf(run.pieces);
+    for (const e of edgesWithRole(made, 'underarm')) expect(pathLength(e.path)).toBeCloseTo(500, 9);
+    expect(made.marks).toContainEqual(tube.marks[0]);
+    expect(lengthOf(made, 'sleeveHem')).toBeCloseTo(600, 0);
+  });
+});
+
+const cases = SAMPLE_SIZES.flatMap((size) =>
+  (
+    [
+      [-40, '4'],
+      [60, '4'],
+      [150, '6'],
+      [300, '8'],
+    ] as const
+  ).map(([by, uprights]) => [size, by, uprights] as const),
+);
+describe.each(['causeway', 'causeway-cuff'] as const satisfies readonly SampleId[])('%s', (id) => {
+  it.each(cases)(
+    'size %s by %i over %s lines: as full as asked, everything sewn to it still fits',
+    (size, by, uprights) => {
+      const drafted = sampleIn(id, size);
+      const run = expectOk(runOn(sleeveFullness, id, size, { by, uprights }), `${by}`);
+      const [was, now] = [sleeveOf(drafted.pieces), sleeveOf(run.pieces)];
+      expect(lengthOf(now, 'underarm')).toBeCloseTo(lengthOf(was, 'underarm'), 6);
+      expect(Math.abs(lengthOf(now, 'sleeveHem') - lengthOf(was, 'sleeveHem') - by)).toBeLessThan(1);
+      for (const seam of run.seams) expect(Math.abs(walkSeam(run.pieces, seam).difference), seam.id).toBeLessThan(1);
+      expect(run.findings.filter((f) => f.grade === 'fault')).toEqual([]);
+      const cuff = run.seams.find((s) => s.id === 'cuff');
+      if (cuff) expect(cuff.ease).toBeCloseTo(-80 - by, 9);
+    },
+  );
+});
+
+it('is the same piece where nothing is asked', () => {
+  const still = expectOk(runOn(sleeveFullness, 'causeway', '4', { by: 0 }), 'still');
+  expect(sleeveOf(still.pieces)).toBe(sleeveOf(sampleIn('causeway', '4').pieces));
+});
+
+it('says what cannot be done: no sleeve, an elbow dart, narrower than a hand', () => {
+  const code = (id: SampleId, by: number) => {
+    const r = runOn(sleeveFullness, id, '4', { by });
+    return r.ok ? 'ran' : r.error.code;
+  };
+  expect(code('causeway-side', 60)).toBe('sleeve-not-found');
+  expect(code('causeway-long-sleeve', 60)).toBe('sleeve-has-dart');
+  const narrow: Piece = {
+    ...tube,
+    edges: tube.edges.map((e) =>
+      e.id === 'hem'
+        ? { ...e, path: line([100, 600], [-100, 600]) }
+        : e.id === 'underarmFront'
+          ? { ...e, path: line([200, 100], [100, 600]) }
+          : e.id === 'underarmBack'
+            ? { ...e, path: line([-100, 600], [-200, 100]) }
+            : e,
+    ),
+  };
+  const r = runAlteration(sleeveFullness, { ...alone, pieces: [narrow], original: [narrow] }, { by: -100 });
+  expect(r).toMatchObject({ ok: false, error: { code: 'hem-too-narrow' } });
+});
