@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, it } from 'vitest';
+import { samplePattern } from '../blocks/index.ts';
+import { PATTERN_VERSION } from '../pattern/index.ts';
 import { expectOk } from '../units/index.ts';
 import { JOB_VERSION, jobSchema } from './schema.ts';
 import { readJob, writeDocument } from './read.ts';
@@ -25,6 +27,14 @@ it('reads a job from before there were fittings, with everything that was in it'
   // Once read, it is a document of today: written and read again it stays the same.
   expect(writeDocument(expectOk(readJob(JSON.parse(writeDocument(now))), 'again'))).toBe(writeDocument(now));
   expect(jobSchema.safeParse(now).success).toBe(true);
+});
+
+it('reads a job of version 4 and the pattern of version 2 in it, and changes nothing else', () => {
+  const pattern = { ...samplePattern('causeway-side', ['4']), id: 'own', version: 2 };
+  const old = { ...(stored('job-1') as object), version: 4, pattern };
+  const now = expectOk(readJob(old), 'job 4');
+  expect(now.version).toBe(JOB_VERSION);
+  expect(now.pattern).toEqual({ ...pattern, version: PATTERN_VERSION });
 });
 
 it('refuses one from a newer app, and versions that are no number at all', () => {

@@ -109,6 +109,26 @@ export const CAUSE_WORDS: Readonly<
     name: 'A fuller upper arm than the draft',
     test: 'Slit the sleeve lengthways: if it opens and the binding goes, width is missing in the sleeve.',
   },
+  'sleeve-wide': {
+    name: 'A slimmer upper arm than the draft',
+    test: 'Pin a fold down the sleeve and bend the arm: it must still bend without strain.',
+  },
+  'arm-longer': {
+    name: 'A longer arm than the draft',
+    test: 'Bend the arm a little: the hem should then reach the wrist bone. See first where the elbow dart lies.',
+  },
+  'arm-shorter': {
+    name: 'A shorter arm than the draft',
+    test: 'Pin a fold across the sleeve above or below the elbow, and bend the arm: the hem should stay at the wrist bone.',
+  },
+  'wrist-fuller': {
+    name: 'A fuller wrist than the draft',
+    test: 'Open the seam or the cuff at the wrist: if the sleeve falls freely, width is missing there.',
+  },
+  'wrist-slimmer': {
+    name: 'A slimmer wrist than the draft',
+    test: 'Pin the wrist out and pass the hand through: without an opening it must still come through.',
+  },
   'armhole-low': {
     name: 'The armhole is too low',
     test: 'Lift the arm: if the whole bodice goes up with it, raise the underarm; a higher armhole moves more freely.',

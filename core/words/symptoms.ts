@@ -48,6 +48,11 @@ export const SYMPTOM_WORDS: Readonly<Record<SymptomId, { readonly name: string; 
   'hem-rises-back': { name: 'The hem rises at the back', pin: 'how much higher than at the side' },
   'sleeve-binds': { name: 'The sleeve binds when the arms come forward', pin: 'still missing' },
   'sleeve-tight': { name: 'The sleeve is tight around the upper arm', pin: 'still missing around the arm' },
+  'sleeve-loose': { name: 'The sleeve is loose around the upper arm', pin: 'pinned out around the arm' },
+  'sleeve-short': { name: 'The sleeve ends above the wrist bone', pin: 'how much is missing in length' },
+  'sleeve-long': { name: 'The sleeve ends below the wrist bone', pin: 'folded out across the sleeve' },
+  'wrist-tight': { name: 'Tight at the wrist', pin: 'still missing around the wrist' },
+  'wrist-loose': { name: 'Loose at the wrist', pin: 'pinned out around the wrist' },
 });
 
 export const ZONE_WORDS: Readonly<Record<Zone, string>> = {

@@ -70,6 +70,11 @@ export const SYMPTOM_IDS = [
   'hem-rises-back',
   'sleeve-binds',
   'sleeve-tight',
+  'sleeve-loose',
+  'sleeve-short',
+  'sleeve-long',
+  'wrist-tight',
+  'wrist-loose',
 ] as const;
 export type SymptomId = (typeof SYMPTOM_IDS)[number];
 
@@ -115,6 +120,11 @@ export const SYMPTOMS: readonly Symptom[] = [
   s('hem-rises-back', ['hem', 'back', 'level', null], 'in', 100, 330),
   s('sleeve-binds', ['sleeve', 'front', 'tight', null], 'in', 150, 116),
   s('sleeve-tight', ['sleeve', 'front', 'tight', 'across'], 'in', 156, 140),
+  s('sleeve-loose', ['sleeve', 'front', 'loose', 'down'], 'out', 160, 150),
+  s('sleeve-short', ['sleeve', 'front', 'level', null], 'in', 171, 226),
+  s('sleeve-long', ['sleeve', 'front', 'level', null], 'out', 172, 246),
+  s('wrist-tight', ['sleeve', 'front', 'tight', 'across'], 'in', 166, 236),
+  s('wrist-loose', ['sleeve', 'front', 'loose', null], 'out', 178, 238),
 ];
 
 export const symptomOf = (id: SymptomId): Symptom => {

@@ -85,6 +85,11 @@ const SITUATIONS: readonly (readonly [string, readonly SymptomId[], Record<strin
   ['a waist that sits high', ['waist-high'], {}, 'bodice-short'],
   ['binding sleeves, a broad back by the tape', ['sleeve-binds'], { crossBack: [380] }, 'back-narrow'],
   ['tight sleeves', ['sleeve-tight', 'sleeve-binds'], {}, 'sleeve-narrow'],
+  ['loose sleeves', ['sleeve-loose'], {}, 'sleeve-wide'],
+  ['short sleeves', ['sleeve-short'], {}, 'arm-longer'],
+  ['sleeves to the knuckles', ['sleeve-long'], {}, 'arm-shorter'],
+  ['a tight wrist', ['wrist-tight'], {}, 'wrist-fuller'],
+  ['a loose wrist', ['wrist-loose'], {}, 'wrist-slimmer'],
 ];
 
 describe('what a fitting shows', () => {
