@@ -102,3 +102,21 @@ export const blobArbitrary = fc
       edges,
     };
   });
+
+/** A sleeve of straight lines, from the top of its pointed cap at the origin; half widths, all mm. */
+export const straightSleeve = (
+  size: { readonly cap: number; readonly under: number; readonly hem: number; readonly long: number },
+  marks: Piece['marks'],
+): Piece => {
+  const { cap, under, hem, long } = size;
+  return {
+    ...{ id: 'sleeve', name: 'Sleeve', part: 'sleeve', cut: 2, fold: null, half: false, notes: '', darts: [], marks },
+    edges: [
+      edge('capBack', 'cap', line([-under, cap], [0, 0])),
+      edge('capFront', 'cap', line([0, 0], [under, cap])),
+      edge('underarmFront', 'underarm', line([under, cap], [hem, long])),
+      edge('hem', 'sleeveHem', line([hem, long], [-hem, long])),
+      edge('underarmBack', 'underarm', line([-hem, long], [-under, cap])),
+    ],
+  };
+};

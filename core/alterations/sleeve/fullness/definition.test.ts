@@ -5,7 +5,7 @@ import { motionOf } from '../../../paper/slash/index.ts';
 import { walkSeam } from '../../../paper/truing/index.ts';
 import { SAMPLE_SIZES, type SampleId } from '../../../blocks/index.ts';
 import { runOn, sampleIn } from '../../../testing/samples.ts';
-import { edge, line } from '../../../testing/shapes.ts';
+import { straightSleeve } from '../../../testing/shapes.ts';
 import { expectOk } from '../../../units/index.ts';
 import { runAlteration, type Context } from '../../index.ts';
 import { sleeveFullness } from './definition.ts';
@@ -16,21 +16,11 @@ const lengthOf = (piece: Piece, role: 'cap' | 'sleeveHem' | 'underarm') =>
   edgesWithRole(piece, role).reduce((n, e) => n + pathLength(e.path), 0);
 
 /** A tube under a pointed cap: 400 across, its hem 600 below the top. */
-const tube: Piece = {
-  ...{ id: 'sleeve', name: 'Sleeve', part: 'sleeve', cut: 2, fold: null, half: false, notes: '', darts: [] },
-  edges: [
-    edge('capBack', 'cap', line([-200, 100], [0, 0])),
-    edge('capFront', 'cap', line([0, 0], [200, 100])),
-    edge('underarmFront', 'underarm', line([200, 100], [200, 600])),
-    edge('hem', 'sleeveHem', line([200, 600], [-200, 600])),
-    edge('underarmBack', 'underarm', line([-200, 600], [-200, 100])),
-  ],
-  marks: [
-    { kind: 'grain', id: 'grain', from: { x: 0, y: 120 }, to: { x: 0, y: 560 } },
-    { kind: 'notch', id: 'back', edge: 'capBack', at: 50 * Math.sqrt(5), count: 2 },
-    { kind: 'notch', id: 'front', edge: 'capFront', at: 50 * Math.sqrt(5), count: 1 },
-  ],
-};
+const tube = straightSleeve({ cap: 100, under: 200, hem: 200, long: 600 }, [
+  { kind: 'grain', id: 'grain', from: { x: 0, y: 120 }, to: { x: 0, y: 560 } },
+  { kind: 'notch', id: 'back', edge: 'capBack', at: 50 * Math.sqrt(5), count: 2 },
+  { kind: 'notch', id: 'front', edge: 'capFront', at: 50 * Math.sqrt(5), count: 1 },
+]);
 const alone: Context = { pieces: [tube], seams: [], original: [tube], originalSeams: [], wearer: {} };
 
 describe('a tube with a pointed cap', () => {
@@ -123,18 +113,7 @@ it('says what cannot be done: no sleeve, an elbow dart, narrower than a hand', (
   };
   expect(code('causeway-side', 60)).toBe('sleeve-not-found');
   expect(code('causeway-long-sleeve', 60)).toBe('sleeve-has-dart');
-  const narrow: Piece = {
-    ...tube,
-    edges: tube.edges.map((e) =>
-      e.id === 'hem'
-        ? { ...e, path: line([100, 600], [-100, 600]) }
-        : e.id === 'underarmFront'
-          ? { ...e, path: line([200, 100], [100, 600]) }
-          : e.id === 'underarmBack'
-            ? { ...e, path: line([-100, 600], [-200, 100]) }
-            : e,
-    ),
-  };
+  const narrow = straightSleeve({ cap: 100, under: 200, hem: 100, long: 600 }, tube.marks);
   const r = runAlteration(sleeveFullness, { ...alone, pieces: [narrow], original: [narrow] }, { by: -100 });
   expect(r).toMatchObject({ ok: false, error: { code: 'hem-too-narrow' } });
 });

@@ -4,7 +4,7 @@ import { edgesWithRole, levelOf, outlineOf, requireEdge, type Piece } from '../.
 import { walkSeam } from '../../../paper/truing/index.ts';
 import { SAMPLE_CHART, SAMPLE_SIZES, type SampleId } from '../../../blocks/index.ts';
 import { contextOn, runOn, sampleIn } from '../../../testing/samples.ts';
-import { edge, line } from '../../../testing/shapes.ts';
+import { straightSleeve } from '../../../testing/shapes.ts';
 import { expectOk } from '../../../units/index.ts';
 import { flatOf } from '../../kit/flat.ts';
 import { runAlteration, type Context } from '../../index.ts';
@@ -16,21 +16,11 @@ const lengthOf = (piece: Piece, role: 'cap' | 'sleeveHem' | 'underarm') =>
 const LONG = ['causeway-long-sleeve', 'causeway-cuff'] as const satisfies readonly SampleId[];
 
 /** A straight sleeve, 400 across and 500 from underarm to hem, its elbow half-way: every length can be read off. */
-const tube: Piece = {
-  ...{ id: 'sleeve', name: 'Sleeve', part: 'sleeve', cut: 2, fold: null, half: false, notes: '', darts: [] },
-  edges: [
-    edge('capBack', 'cap', line([-200, 100], [0, 0])),
-    edge('capFront', 'cap', line([0, 0], [200, 100])),
-    edge('underarmFront', 'underarm', line([200, 100], [200, 600])),
-    edge('hem', 'sleeveHem', line([200, 600], [-200, 600])),
-    edge('underarmBack', 'underarm', line([-200, 600], [-200, 100])),
-  ],
-  marks: [
-    { kind: 'grain', id: 'grain', from: { x: 0, y: 120 }, to: { x: 0, y: 560 } },
-    { kind: 'level', id: 'elbow', name: 'elbow', at: { x: 0, y: 350 } },
-    { kind: 'notch', id: 'low', edge: 'underarmFront', at: 400, count: 1 },
-  ],
-};
+const tube = straightSleeve({ cap: 100, under: 200, hem: 200, long: 600 }, [
+  { kind: 'grain', id: 'grain', from: { x: 0, y: 120 }, to: { x: 0, y: 560 } },
+  { kind: 'level', id: 'elbow', name: 'elbow', at: { x: 0, y: 350 } },
+  { kind: 'notch', id: 'low', edge: 'underarmFront', at: 400, count: 1 },
+]);
 const alone: Context = { pieces: [tube], seams: [], original: [tube], originalSeams: [], wearer: {} };
 const onTube = (values: object): Piece =>
   sleeveOf(expectOk(runAlteration(sleeveLength, alone, { ...values }), 'tube').pieces);

@@ -4,7 +4,7 @@ import { edgesWithRole, levelOf, outlineOf, requireEdge, type Piece } from '../.
 import { walkSeam } from '../../../paper/truing/index.ts';
 import { SAMPLE_CHART, SAMPLE_SIZES, type SampleId } from '../../../blocks/index.ts';
 import { contextOn, runOn, sampleIn } from '../../../testing/samples.ts';
-import { edge, line } from '../../../testing/shapes.ts';
+import { line, straightSleeve } from '../../../testing/shapes.ts';
 import { expectOk } from '../../../units/index.ts';
 import { flatOf } from '../../kit/flat.ts';
 import { runAlteration, type Context } from '../../index.ts';
@@ -14,20 +14,10 @@ const sleeveOf = (pieces: readonly Piece[]): Piece => pieces.find((p) => p.part 
 const hemOf = (piece: Piece): number => edgesWithRole(piece, 'sleeveHem').reduce((n, e) => n + pathLength(e.path), 0);
 
 /** A tapered sleeve: 400 across the underarm, 240 at the hem, 500 lower; its elbow half-way. */
-const tapered: Piece = {
-  ...{ id: 'sleeve', name: 'Sleeve', part: 'sleeve', cut: 2, fold: null, half: false, notes: '', darts: [] },
-  edges: [
-    edge('capBack', 'cap', line([-200, 100], [0, 0])),
-    edge('capFront', 'cap', line([0, 0], [200, 100])),
-    edge('underarmFront', 'underarm', line([200, 100], [120, 600])),
-    edge('hem', 'sleeveHem', line([120, 600], [-120, 600])),
-    edge('underarmBack', 'underarm', line([-120, 600], [-200, 100])),
-  ],
-  marks: [
-    { kind: 'grain', id: 'grain', from: { x: 0, y: 120 }, to: { x: 0, y: 560 } },
-    { kind: 'level', id: 'elbow', name: 'elbow', at: { x: 0, y: 350 } },
-  ],
-};
+const tapered = straightSleeve({ cap: 100, under: 200, hem: 120, long: 600 }, [
+  { kind: 'grain', id: 'grain', from: { x: 0, y: 120 }, to: { x: 0, y: 560 } },
+  { kind: 'level', id: 'elbow', name: 'elbow', at: { x: 0, y: 350 } },
+]);
 const alone: Context = { pieces: [tapered], seams: [], original: [tapered], originalSeams: [], wearer: {} };
 const onTapered = (values: object, piece = tapered): Piece =>
   sleeveOf(
