@@ -44,6 +44,7 @@ const MERGED: readonly Edge['role'][] = [
   'princess',
   'raglan',
   'underarm',
+  'sleeveHem',
 ];
 
 /** Pieces and seams in their plainest writing; what is plain already comes back as the very same object. */

@@ -205,7 +205,7 @@ export const ERROR_WORDS = {
   'hem-too-narrow': (s) =>
     `“${s.text('piece')}” can become narrower at the wrist by ${s.len('most')} at most; no hand would pass through less. Take less.`,
   'cuff-not-found': () =>
-    'There is no cuff among the pieces, or its seam to the sleeve is not known. Name it on Pattern.',
+    'No cuff with a known seam to its sleeve is among the pieces. Cut the cuff across its middle by hand; overlap and slit stay.',
   'cuff-longer-than-hem': (s) =>
     `“${s.text('piece')}” can become wider by ${s.len('most')} at most: the hem of the sleeve is no longer than that. Take less, or make the sleeve fuller first.`,
   'skirt-not-found': () => 'There is no skirt among the pieces.',

@@ -17,6 +17,9 @@ export function cuffOn({ pieces, seams }: OnPieces): CuffOn | null {
   return { cuff, seam, side: seam.first.piece === cuff.id ? seam.first : seam.second };
 }
 
+/** There is a cuff, whether its seam is known or not. */
+export const hasCuff = ({ pieces }: Pick<OnPieces, 'pieces'>): boolean => partOf(pieces, 'cuff') !== undefined;
+
 /** Around the wrist: the cuff buttoned, mm. */
 export const aroundCuff = ({ cuff, side }: CuffOn): number => pathLength(seamLine(cuff, side));
 

@@ -1,22 +1,14 @@
 import { distance, endOf, midpoint, pathLength, type Point } from '../../geometry/index.ts';
-import { edgesWithRole, levelOf, seamLine, type Edge, type MeasurementKey, type Piece } from '../../pattern/index.ts';
-import { cuffOn, heightOf } from './cuff.ts';
+import { edgesWithRole, seamLine, type Edge, type MeasurementKey, type Piece } from '../../pattern/index.ts';
+import { cuffOn, hasCuff, heightOf } from './cuff.ts';
+import { elbowOf, hemEnds, hemsOf } from './sleeve.ts';
 import { line, partOf, type Flat, type Measure, type OnPieces } from './flatMeasure.ts';
-import { meetings } from './across.ts';
 
 /** A sleeve is a long one where its hem lies so far below the elbow, or below the top of the cap, mm. */
 const LONG = { belowElbow: 120, belowTop: 440 } as const;
 
-const hemOf = (sleeve: Piece): readonly Edge[] => [
-  ...edgesWithRole(sleeve, 'sleeveHem'),
-  ...edgesWithRole(sleeve, 'hem'),
-];
 const topOf = (cap: readonly Edge[]): Point =>
   cap.flatMap((e) => [e.path.start, endOf(e.path)]).reduce((best, p) => (p.y < best.y ? p : best));
-const middleOf = (hem: readonly Edge[]): Point | null => {
-  const [first, last] = [hem[0], hem.at(-1)];
-  return first && last ? midpoint(first.path.start, endOf(last.path)) : null;
-};
 
 /** The set-in sleeve, its cap and hem; null where there is none. */
 interface SleeveAt {
@@ -34,22 +26,13 @@ interface SleeveAt {
 function sleeveAt({ pieces }: OnPieces): SleeveAt | null {
   const sleeve = partOf(pieces, 'sleeve');
   const cap = sleeve ? edgesWithRole(sleeve, 'cap') : [];
-  const hem = sleeve ? hemOf(sleeve) : [];
-  const foot = middleOf(hem);
-  if (!sleeve || cap.length === 0 || !foot) return null;
+  const ends = sleeve ? hemEnds(sleeve) : null;
+  if (!sleeve || cap.length === 0 || !ends) return null;
+  const foot = midpoint(...ends);
   const top = topOf(cap);
   const elbow = elbowOf(sleeve);
   const long = elbow ? foot.y - elbow.y > LONG.belowElbow : foot.y - top.y > LONG.belowTop;
-  return { sleeve, cap, hem, top, elbow, foot, long };
-}
-
-/** The middle of the elbow line, above the elbow dart. */
-function elbowOf(sleeve: Piece): Point | null {
-  const level = levelOf(sleeve, 'elbow');
-  if (!level) return null;
-  const met = meetings(sleeve, level.y);
-  const [left, right] = [met[0], met.at(-1)];
-  return left && right && met.length > 1 ? midpoint(left.at, right.at) : level;
+  return { sleeve, cap, hem: hemsOf(sleeve), top, elbow, foot, long };
 }
 
 const onSleeve =
@@ -72,7 +55,8 @@ export const SLEEVE_MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>>
       const seam = seamLine(found.cuff, found.side);
       return { value: pathLength(seam), lines: [line(found.cuff, seam.start, endOf(seam))] };
     }
-    if (!long) return null;
+    // A hem that is gathered into a cuff is no wrist, whether the seam is known or not.
+    if (!long || hasCuff(on)) return null;
     return {
       value: hem.reduce((n, e) => n + pathLength(e.path), 0),
       lines: hem.map((e) => line(sleeve, e.path.start, endOf(e.path))),
@@ -83,7 +67,7 @@ export const SLEEVE_MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>>
   ),
   shoulderToWrist: onSleeve(({ sleeve, top, elbow, foot, long }, on) => {
     const cuff = cuffOn(on);
-    if (!long && !cuff) return null;
+    if (!cuff && (!long || hasCuff(on))) return null;
     // Down to the elbow line, and from its middle to the middle of the hem: the forearm may be turned.
     const turn = elbow ?? { x: foot.x, y: top.y };
     const value = turn.y - top.y + distance(turn, foot) + (cuff ? heightOf(cuff) : 0);

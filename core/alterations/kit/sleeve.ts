@@ -1,8 +1,18 @@
-import { distance, endOf, flatten, intersectPaths, pathLength, polyline, type Point } from '../../geometry/index.ts';
+import {
+  distance,
+  endOf,
+  flatten,
+  intersectPaths,
+  midpoint,
+  pathLength,
+  polyline,
+  type Point,
+} from '../../geometry/index.ts';
 import { solveBetween } from '../../numeric/index.ts';
-import { edgesWithRole, requireEdge, type Edge, type Piece } from '../../pattern/index.ts';
+import { dartShape, edgesWithRole, levelOf, requireEdge, type Edge, type Piece } from '../../pattern/index.ts';
 import { capEdges, edgeAfter, edgeBefore } from '../../paper/truing/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
+import { meetings } from './across.ts';
 
 /** The landmarks of a set-in sleeve, its grain running down the page. */
 export interface SleeveOn {
@@ -32,13 +42,41 @@ export function sleeveOn(pieces: readonly Piece[]): Result<SleeveOn> {
   const after = requireEdge(sleeve, edgeAfter(sleeve, last.id));
   const top = topOf(caps);
   const down = polyline([top, { x: top.x, y: top.y + FAR }]);
-  const [found] = [...edgesWithRole(sleeve, 'sleeveHem'), ...edgesWithRole(sleeve, 'hem')].flatMap((hem) =>
+  const [found] = hemsOf(sleeve).flatMap((hem) =>
     intersectPaths(down, hem.path).map((hit) => ({ hem, foot: hit.point })),
   );
   if (before.role !== 'underarm' || after.role !== 'underarm' || !found)
     return refuse('sleeve-landmark-missing', { piece: sleeve.name });
   const ends = [first.path.start, endOf(last.path)] as const;
   return ok({ piece: sleeve, caps, underarms: [before, after], ends, top, ...found });
+}
+
+/** The hem of a sleeve, in outline order; it may be drawn in parts. */
+export const hemsOf = (sleeve: Piece): readonly Edge[] => [
+  ...edgesWithRole(sleeve, 'sleeveHem'),
+  ...edgesWithRole(sleeve, 'hem'),
+];
+
+/** Both ends of the hem, in outline order; null where the sleeve has none. */
+export function hemEnds(sleeve: Piece): readonly [Point, Point] | null {
+  const hems = hemsOf(sleeve);
+  const [first, last] = [hems[0], hems.at(-1)];
+  return first && last ? [first.path.start, endOf(last.path)] : null;
+}
+
+/**
+ * The middle of the elbow line, where it lies between the cap and the hem: as marked, else level with the upper leg of an
+ * elbow dart. Null where nothing tells.
+ */
+export function elbowOf(sleeve: Piece): Point | null {
+  const dart = sleeve.darts.find((d) => d.kind === 'elbow');
+  const shape = dart ? dartShape(sleeve, dart) : null;
+  const y = levelOf(sleeve, 'elbow')?.y ?? (shape ? Math.min(shape.start.y, shape.end.y) : null);
+  const ends = hemEnds(sleeve);
+  if (y === null || !ends || y >= midpoint(...ends).y) return null;
+  const met = meetings(sleeve, y).filter((m) => m.edge.role !== 'cap');
+  const [left, right] = [met[0], met.at(-1)];
+  return left && right && met.length > 1 ? midpoint(left.at, right.at) : null;
 }
 
 /** Where the halves of the cap meet; on a cap in one line its highest point. */

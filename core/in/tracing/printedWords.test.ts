@@ -14,6 +14,8 @@ describe('what a house prints on a piece', () => {
     ['Espalda', 'back'],
     ['Delantero de la falda', 'skirtFront'],
     ['A. Kragen', 'band'],
+    ['12 CUFF cut 4', 'cuff'],
+    ['Manschette 4x', 'cuff'],
     ['Lengthen or shorten here', null],
   ])('%s is %s', (text, part) => {
     expect(printedWords([text]).part).toBe(part);

@@ -30,7 +30,8 @@ const PARTS: readonly (readonly [RegExp, Piece['part']])[] = [
   [/facing.*back|back.*facing|beleg.*(r[uü]ck|hint)|r[uü]ck.*beleg|parementure.*dos|vista.*espalda/i, 'facingBack'],
   [/sleeve|[aä]rmel|\bmanche\b|\bmanga\b/i, 'sleeve'],
   [/pocket|tasche|\bpoche\b|bolsillo/i, 'pocket'],
-  [/\bband\b|collar|cuff|kragen|\bbund\b|manschette|\bcol\b|ceinture|poignet|cuello|pu[nñ]o/i, 'band'],
+  [/\bcuff|manschette|poignet|pu[nñ]o/i, 'cuff'],
+  [/\bband\b|collar|kragen|\bbund\b|\bcol\b|ceinture|cuello/i, 'band'],
   [/front|vorderteil|vorne|\bdevant\b|delanter/i, 'front'],
   [/back|r[uü]cken|r[uü]ckteil|hinterteil|\bdos\b|espalda/i, 'back'],
 ];

@@ -1,8 +1,8 @@
 import { distance, intersectPaths, lerp, move, pointAt, polyline, type Point } from '../../../geometry/index.ts';
-import { dartShape, edgesWithRole, type Edge, type Piece } from '../../../pattern/index.ts';
+import { dartShape, type Edge, type Piece } from '../../../pattern/index.ts';
 import { DONE, follow, motionOf, type Motion, type PanelSpec } from '../../../paper/slash/index.ts';
 import { ok, refuse, type Result, nth } from '../../../units/index.ts';
-import { sleeveOn, type SleeveOn } from '../../kit/sleeve.ts';
+import { hemsOf, sleeveOn, type SleeveOn } from '../../kit/sleeve.ts';
 
 /** A line down the sleeve: pinned at the cap seam line, open at the hem. */
 export interface Upright {
@@ -55,8 +55,7 @@ function uprightAt({ piece, caps }: SleeveOn, x: number): Upright | null {
     { x, y: FAR },
   ]);
   const [top] = caps.flatMap((cap) => intersectPaths(down, cap.path).map((h) => ({ cap, pin: h.point })));
-  const hems = [...edgesWithRole(piece, 'sleeveHem'), ...edgesWithRole(piece, 'hem')];
-  const [foot] = hems.flatMap((hem) => intersectPaths(down, hem.path).map((h) => h.point));
+  const [foot] = hemsOf(piece).flatMap((hem) => intersectPaths(down, hem.path).map((h) => h.point));
   return top && foot ? { ...top, foot } : null;
 }
 

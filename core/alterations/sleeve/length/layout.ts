@@ -14,11 +14,10 @@ import {
   unit,
   type Point,
 } from '../../../geometry/index.ts';
-import { levelOf } from '../../../pattern/index.ts';
+import { levelOf, type Piece } from '../../../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
-import { meetings } from '../../kit/across.ts';
 import { isStraight, lineAcross, lineSquareTo, type LengthLine } from '../../kit/lengthLines.ts';
-import { sleeveOn, type SleeveOn } from '../../kit/sleeve.ts';
+import { elbowOf, hemEnds, sleeveOn, type SleeveOn } from '../../kit/sleeve.ts';
 import type { Context } from '../../contract.ts';
 
 /** The parts of a sleeve: above the elbow and below it; a sleeve without an elbow line has one part. */
@@ -32,23 +31,17 @@ export interface Arm {
 export function armOn(context: Pick<Context, 'pieces'>): Result<Arm> {
   const on = sleeveOn(context.pieces);
   if (!on.ok) return on;
-  const { piece, hem, ends } = on.value;
-  const level = levelOf(piece, 'elbow');
-  const met = level ? meetings(piece, level.y) : [];
-  const [left, right] = [met[0], met.at(-1)];
-  const down = { x: 0, y: 1 };
-  const foot = midpoint(hem.path.start, endOf(hem.path));
-  // An elbow line above the underarm or below the hem is none of this sleeve's.
-  if (!left || !right || met.length < 2 || left.at.y <= Math.max(ends[0].y, ends[1].y) || foot.y <= left.at.y)
-    return ok({ on: on.value, elbow: null, way: down });
-  const elbow = midpoint(left.at, right.at);
-  const dart = piece.darts.some((d) => d.kind === 'elbow');
-  return ok({ on: on.value, elbow, way: dart ? forearmOf(on.value, elbow) : down });
+  const { piece, ends } = on.value;
+  const found = elbowOf(piece);
+  // An elbow line above the underarm is none of this sleeve's.
+  const elbow = found && found.y > Math.max(ends[0].y, ends[1].y) ? found : null;
+  const turned = elbow && piece.darts.some((d) => d.kind === 'elbow');
+  return ok({ on: on.value, elbow, way: turned ? forearmOf(piece, elbow) : { x: 0, y: 1 } });
 }
 
 /** Half-way between the two underarm seams at the hem: along it both become longer by the same. */
-function forearmOf({ piece, hem }: SleeveOn, elbow: Point): Point {
-  const ends = [hem.path.start, endOf(hem.path)];
+function forearmOf(piece: Piece, elbow: Point): Point {
+  const ends = hemEnds(piece) ?? [elbow, elbow];
   const ways = piece.edges
     .filter((e) => e.role === 'underarm')
     .flatMap(({ path }) => [
@@ -56,7 +49,7 @@ function forearmOf({ piece, hem }: SleeveOn, elbow: Point): Point {
       ...(ends.some((p) => distance(p, path.start) < TOL.join) ? [scale(startTangent(path), -1)] : []),
     ]);
   const [one, other] = ways;
-  return unit(one && other ? add(one, other) : sub(midpoint(hem.path.start, endOf(hem.path)), elbow));
+  return unit(one && other ? add(one, other) : sub(midpoint(...ends), elbow));
 }
 
 /** The lines the sleeve is cut along, and by how much it becomes longer at each; a line that takes nothing is left out. */

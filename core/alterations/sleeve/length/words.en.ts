@@ -2,17 +2,17 @@ import type { Speaker, Words } from '../../../speech/index.ts';
 import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
 import { both } from '../../kit/phrases/names.ts';
 
-/** What is done at one of the lines: "spread by 1.0 cm above the elbow"; nothing where nothing is. */
-function part(s: Speaker, key: 'above' | 'below'): readonly string[] {
-  const turn = s.text(key === 'above' ? 'turnAbove' : 'turnBelow');
-  if (turn === 'none') return [];
-  return [`${turn} the sleeve by ${s.both(key)}${s.text('where') === 'whole' ? '' : ` ${key} the elbow`}`];
+/** What is done at the lines: "Spread the sleeve by 2.0 cm above the elbow and by 1.0 cm below". */
+function done(s: Speaker): string {
+  const [above, below] = [s.text('turnAbove'), s.text('turnBelow')];
+  if (s.text('where') === 'whole') return `${VERB[above] ?? VERB['lap']} the sleeve by ${s.both('above')}`;
+  if (above === 'none') return `${VERB[below] ?? VERB['lap']} the sleeve by ${s.both('below')} below the elbow`;
+  const first = `${VERB[above] ?? VERB['lap']} the sleeve by ${s.both('above')} above the elbow`;
+  if (below === 'none') return first;
+  return `${first} and ${below === above ? '' : `${below} it `}by ${s.both('below')} below`;
 }
 
-function done(s: Speaker): string {
-  const all = [...part(s, 'above'), ...part(s, 'below')].join(', and ');
-  return `${all.charAt(0).toUpperCase()}${all.slice(1)}, the same all along the line, its middle running on.`;
-}
+const VERB: Readonly<Record<string, string>> = { spread: 'Spread', lap: 'Lap' };
 
 const WHERE: Readonly<Record<string, string>> = {
   above: 'between underarm and elbow',
@@ -38,7 +38,8 @@ export const words = {
       `Draw ${s.count('lines', 'line')} across the sleeve, square to its middle, ${WHERE[s.text('where')] ?? 'between underarm and hem'}.`,
     'sleeveLength.cut': (s) =>
       `Cut the sleeve in two along ${s.noun('lines', 'the line', 'each line')}. ${CUT_A_TRACING}`,
-    'sleeveLength.open': (s) => `${done(s)}${adds(s) ? ' Tape paper behind.' : ''}`,
+    'sleeveLength.open': (s) =>
+      `${done(s)}, evenly along ${s.noun('lines', 'the line', 'each line')}.${adds(s) ? ' Tape paper behind.' : ''}`,
     'sleeveLength.true.straight': () => 'Rule the underarm seams straight from end to end over the step.',
     'sleeveLength.true.curve': () => 'Draw the curved underarm seams again in one line over the step.',
     'sleeveLength.match': () =>

@@ -4,7 +4,7 @@ import { edgesWithRole, requireEdge, type Piece } from '../../../pattern/index.t
 import { motionOf } from '../../../paper/slash/index.ts';
 import { walkSeam } from '../../../paper/truing/index.ts';
 import { SAMPLE_CHART, SAMPLE_SIZES } from '../../../blocks/index.ts';
-import { edge, line } from '../../../testing/shapes.ts';
+import { straightSleeve } from '../../../testing/shapes.ts';
 import { contextOn, runOn, sampleIn } from '../../../testing/samples.ts';
 import { expectOk } from '../../../units/index.ts';
 import { flatOf } from '../../kit/flat.ts';
@@ -14,24 +14,9 @@ import { upperArm } from './definition.ts';
 import { layOut } from './layout.ts';
 
 /** A sleeve of straight lines: cap 140 high, 320 across the biceps line, 580 long from the top of the cap. */
-const sleeve: Piece = {
-  id: 'sleeve',
-  name: 'Sleeve',
-  part: 'sleeve',
-  cut: 2,
-  fold: null,
-  half: false,
-  notes: '',
-  darts: [],
-  edges: [
-    edge('capBack', 'cap', line([-160, 140], [0, 0])),
-    edge('capFront', 'cap', line([0, 0], [160, 140])),
-    edge('underarmFront', 'underarm', line([160, 140], [120, 580])),
-    edge('hem', 'sleeveHem', line([120, 580], [-120, 580])),
-    edge('underarmBack', 'underarm', line([-120, 580], [-160, 140])),
-  ],
-  marks: [{ kind: 'grain', id: 'grain', from: { x: 0, y: 60 }, to: { x: 0, y: 500 } }],
-};
+const sleeve = straightSleeve({ cap: 140, under: 160, hem: 120, long: 580 }, [
+  { kind: 'grain', id: 'grain', from: { x: 0, y: 60 }, to: { x: 0, y: 500 } },
+]);
 const alone: Context = { pieces: [sleeve], seams: [], original: [sleeve], originalSeams: [], wearer: {} };
 /** What 30 at the inner corners comes to across the biceps line: 2 (160 cos α + 140 sin α) less 320, sin α = 30 / 280. */
 const WORKED = 320 * Math.sqrt(1 - (30 / 280) ** 2) + 30 - 320;

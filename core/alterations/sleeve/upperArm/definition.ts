@@ -7,7 +7,7 @@ import { amountGrip } from '../../kit/grip.ts';
 import { sleeveOn, type SleeveOn, type Spread } from '../../kit/sleeve.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
 import { match } from '../../operations/index.ts';
-import { capEase, layOut, settleCap, spreadSleeve } from './layout.ts';
+import { capEase, gatheredMore, layOut, settleCap, spreadSleeve } from './layout.ts';
 
 const BY = length('by', -60, 120, 20, true);
 /** Usual ease around the upper arm, mm. */
@@ -44,6 +44,7 @@ function plan(context: Context, values: Values): Result<Program> {
     instructions: [
       ...spreadSleeve(laid.value, by, wrist, say),
       ...settled.value,
+      ...gatheredMore(context, wrist, say),
       match({ message: say('match'), kinds: ['armhole', 'side', 'other'] }),
     ],
     grips: [
@@ -89,6 +90,7 @@ export const upperArm: AlterationDefinition = define({
     { name: 'full, given to the armhole', on: 'causeway', values: { by: 20, cap: 'underarm' } },
     { name: 'full down to the hem', on: 'causeway', values: { by: 24, wrist: 24 } },
     { name: 'slim', on: 'causeway', values: { by: -16 } },
+    { name: 'full down to a cuff', on: 'causeway-cuff', values: { by: 24, wrist: 24 } },
   ],
   source:
     'Slashed along the grain from the hem to the top of the cap and across the biceps line to both underarm points; the upper halves turn about the top, the lower halves about the hem, and the cap is drawn again at its old height.',

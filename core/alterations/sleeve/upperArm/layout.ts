@@ -14,6 +14,7 @@ import { requireEdge } from '../../../pattern/index.ts';
 import { drawCorner, isStraightPath, restoredCap } from '../../../paper/truing/index.ts';
 import { ADVICE, ok, refuse, TOL, type Result } from '../../../units/index.ts';
 import type { Context, Instruction, Message, Under } from '../../contract.ts';
+import { cuffOn } from '../../kit/cuff.ts';
 import { followings, type Following } from '../../kit/follow.ts';
 import { capLength, spreadBy, type SleeveOn, type Spread } from '../../kit/sleeve.ts';
 import { reachOf, targetOf, underarms, type Underarm } from '../../kit/underarms.ts';
@@ -122,6 +123,14 @@ export function spreadSleeve(
       ? rule({ piece: piece.id, message: say('hem'), edges: [on.hem.id], each: true })
       : smooth({ piece: piece.id, message: say('hem'), reach: 60, at: { edge: on.hem.id, near: foot } }),
   ];
+}
+
+/** A hem that was opened and is sewn into a cuff has so much more to gather. */
+export function gatheredMore(context: Context, wrist: number, say: Say): readonly Instruction[] {
+  const cuff = wrist === 0 ? null : cuffOn(context);
+  if (!cuff) return [];
+  const more = cuff.side === cuff.seam.second ? -wrist : wrist;
+  return [matchSeam({ message: say('cuff'), seam: cuff.seam.id, ease: cuff.seam.ease + more })];
 }
 
 /** The cap against the armholes it is set into: how long both are, before and after; null where no armhole is known. */

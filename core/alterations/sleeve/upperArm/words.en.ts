@@ -30,6 +30,7 @@ export const words = {
     'upperArm.capTrim': (s) =>
       `Lay the traced cap with its biceps line on the new one: its top lies ${s.both('drop')} below the pin. Draw each half from the notch to the new underarm point and trim what stands above. The cap was ${s.both('was')} long and is now ${s.both('now')}.`,
     'upperArm.hem': () => 'Draw the hem smoothly from seam to seam again.',
+    'upperArm.cuff': (s) => `Gather ${s.both('wrist')} more of the hem into the cuff.`,
     'upperArm.keep': (s) =>
       `Keep the difference as ease: the armholes are ${s.both('armhole')}, and the cap has ${s.both('easeNow')} to ease into them instead of ${s.both('easeWas')}.`,
     'upperArm.lower': (s) =>

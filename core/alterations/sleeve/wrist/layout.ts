@@ -1,11 +1,11 @@
 import { add, endOf, pathLength, scale, sub, unit, type Point } from '../../../geometry/index.ts';
-import { edgesWithRole, levelOf, type Edge } from '../../../pattern/index.ts';
+import { type Edge } from '../../../pattern/index.ts';
 import { edgeAfter, edgeBefore } from '../../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import { meetings } from '../../kit/across.ts';
-import { cuffOn } from '../../kit/cuff.ts';
+import { hasCuff } from '../../kit/cuff.ts';
 import type { OnPieces } from '../../kit/flatMeasure.ts';
-import { sleeveOn, type SleeveOn } from '../../kit/sleeve.ts';
+import { elbowOf, hemsOf, sleeveOn, type SleeveOn } from '../../kit/sleeve.ts';
 
 /** One end of a sleeve's hem: the corner, the seam that comes down to it, and how far up that is drawn again, mm. */
 export interface HemEnd {
@@ -32,8 +32,8 @@ export function wristOn(on: OnPieces, from: string): Result<Wrist> {
   const sleeve = sleeveOn(on.pieces);
   if (!sleeve.ok) return sleeve;
   const { piece } = sleeve.value;
-  if (cuffOn(on)) return refuse('sleeve-has-cuff', { piece: piece.name });
-  const hems = [...edgesWithRole(piece, 'sleeveHem'), ...edgesWithRole(piece, 'hem')];
+  if (hasCuff(on)) return refuse('sleeve-has-cuff', { piece: piece.name });
+  const hems = hemsOf(piece);
   const [first, last] = [hems[0], hems.at(-1)];
   const before = piece.edges.find((e) => e.id === edgeBefore(piece, first?.id ?? ''));
   const after = piece.edges.find((e) => e.id === edgeAfter(piece, last?.id ?? ''));
@@ -61,14 +61,14 @@ function taperOf({ piece, ends }: SleeveOn, from: string, underarms: readonly Ed
   );
   if (!whole) return 'elbow';
   if (from === 'underarm') return 'underarm';
-  return levelOf(piece, 'elbow') ? 'elbow' : 'middle';
+  return elbowOf(piece) ? 'elbow' : 'middle';
 }
 
 function reachOf({ piece }: SleeveOn, { id, path }: Edge, taper: Taper): number {
   const size = pathLength(path);
   if (taper === 'underarm') return size;
   if (taper === 'middle') return size / 2;
-  const y = levelOf(piece, 'elbow')?.y ?? 0;
+  const y = elbowOf(piece)?.y ?? 0;
   const met = meetings(piece, y).find((m) => m.edge.id === id);
   if (!met) return size;
   return endOf(path).y > path.start.y ? size - met.along : met.along;
