@@ -108,6 +108,23 @@ export const DEMO_WEARERS: readonly Wearer[] = [
       },
     ],
   ),
+  wearer('runa', 'Runa Fell', 'Alto. Sings seated in the pit: a full seat, fuller thighs and a longer leg.', [
+    {
+      date: '2026-11-14',
+      readings: {
+        highBust: [871],
+        fullBust: [918],
+        waist: [742, 743],
+        hip: [1006, 1008],
+        crotchDepth: [276],
+        crotchLength: [712, 710],
+        thigh: [598],
+        knee: [380],
+        waistToKnee: [603],
+        outsideLeg: [1004, 1006],
+      },
+    },
+  ]),
 ];
 
 /** The steps of the demo jobs, nothing set by hand yet. */
@@ -186,6 +203,15 @@ export const DEMO_JOBS: readonly Job[] = [
     steps: [step('upper-arm', 'arm', { by: 35, cap: 'lower' }), step('sleeve-length', 'length', { by: 49, upper: 43 })],
     due: '2026-12-14',
     fabric: 'Midnight wool crêpe',
+  }),
+  job({
+    id: 'runa-landing',
+    title: 'Pit trousers',
+    wearer: { id: 'runa' },
+    pattern: { id: 'landing' },
+    sizeMethod: 'hip',
+    due: '2026-12-19',
+    fabric: 'Black wool twill',
   }),
   job({
     id: 'marit-skerry',

@@ -52,9 +52,18 @@ import { sleeveFullness } from './sleeve/fullness/definition.ts';
 import { sleeveLength } from './sleeve/length/definition.ts';
 import { upperArm } from './sleeve/upperArm/definition.ts';
 import { wristWidth } from './sleeve/wrist/definition.ts';
+import { crotchDepth } from './trouser/crotchDepth/definition.ts';
+import { trouserHip } from './trouser/hip/definition.ts';
+import { trouserWaist } from './trouser/waist/definition.ts';
+import { thigh } from './trouser/thigh/definition.ts';
+import { crotchLength } from './trouser/crotchLength/definition.ts';
+import { fullSeatTrousers } from './trouser/fullSeat/definition.ts';
+import { frontDip } from './trouser/frontDip/definition.ts';
+import { legLength } from './trouser/legLength/definition.ts';
 import { capFollows } from './follow/cap/definition.ts';
 import { skirtFollows } from './follow/skirt/definition.ts';
 import { facingFollows } from './follow/facing/definition.ts';
+import { waistbandFollows } from './follow/waistband/definition.ts';
 import { pocketFollows } from './follow/pocket/definition.ts';
 import { bandFollows } from './follow/band/definition.ts';
 
@@ -114,10 +123,20 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   wristWidth,
   cuffWidth,
   sleeveFullness,
+  // In the order of work: each changes what the next measures.
+  crotchDepth,
+  trouserHip,
+  trouserWaist,
+  thigh,
+  crotchLength,
+  fullSeatTrousers,
+  frontDip,
+  legLength,
   capFollows,
   skirtFollows,
   facingFollows,
   bandFollows,
+  waistbandFollows,
   pocketFollows,
 ];
 

@@ -1,10 +1,21 @@
 /** What alterations are about, as they are offered. */
-export const FAMILIES = ['length', 'shoulder', 'back', 'bust', 'dart', 'width', 'neck', 'sleeve', 'follow'] as const;
+export const FAMILIES = [
+  'length',
+  'shoulder',
+  'back',
+  'bust',
+  'dart',
+  'width',
+  'neck',
+  'sleeve',
+  'trouser',
+  'follow',
+] as const;
 export type Family = (typeof FAMILIES)[number];
 
 /**
  * The order of work, top down: size, lengths, shoulder and upper back, bust point and bust, the darts they leave,
- * swayback, widths, neck and armhole, sleeves, and last what must follow.
+ * swayback, widths, neck and armhole, sleeves, trousers, and last what must follow.
  */
 export const PHASES = [
   'grade',
@@ -18,6 +29,7 @@ export const PHASES = [
   'width',
   'neck',
   'sleeve',
+  'trouser',
   'follow',
   'allowance',
 ] as const;
@@ -32,6 +44,7 @@ const OF_FAMILY: Readonly<Record<Family, Phase>> = {
   width: 'width',
   neck: 'neck',
   sleeve: 'sleeve',
+  trouser: 'trouser',
   follow: 'follow',
 };
 

@@ -27,6 +27,7 @@ import { words as dartSetback } from './dart/setback/words.en.ts';
 import { words as dartSplit } from './dart/split/words.en.ts';
 import { words as dartWaistWidth } from './dart/waistWidth/words.en.ts';
 import { words as followBand } from './follow/band/words.en.ts';
+import { words as followWaistband } from './follow/waistband/words.en.ts';
 import { words as followCap } from './follow/cap/words.en.ts';
 import { words as followFacing } from './follow/facing/words.en.ts';
 import { words as followPocket } from './follow/pocket/words.en.ts';
@@ -53,6 +54,14 @@ import { words as sleeveFullness } from './sleeve/fullness/words.en.ts';
 import { words as sleeveLength } from './sleeve/length/words.en.ts';
 import { words as sleeveUpperArm } from './sleeve/upperArm/words.en.ts';
 import { words as sleeveWrist } from './sleeve/wrist/words.en.ts';
+import { words as trouserCrotchDepth } from './trouser/crotchDepth/words.en.ts';
+import { words as trouserHip } from './trouser/hip/words.en.ts';
+import { words as trouserWaist } from './trouser/waist/words.en.ts';
+import { words as trouserThigh } from './trouser/thigh/words.en.ts';
+import { words as trouserCrotchLength } from './trouser/crotchLength/words.en.ts';
+import { words as trouserFullSeat } from './trouser/fullSeat/words.en.ts';
+import { words as trouserFrontDip } from './trouser/frontDip/words.en.ts';
+import { words as trouserLegLength } from './trouser/legLength/words.en.ts';
 import { words as widthBetweenSizes } from './width/betweenSizes/words.en.ts';
 import { words as widthFitAllowance } from './width/fitAllowance/words.en.ts';
 import { words as widthFrontWidth } from './width/frontWidth/words.en.ts';
@@ -91,6 +100,7 @@ export const NAMES = {
   ...dartSplit.names,
   ...dartWaistWidth.names,
   ...followBand.names,
+  ...followWaistband.names,
   ...followCap.names,
   ...followFacing.names,
   ...followPocket.names,
@@ -113,6 +123,14 @@ export const NAMES = {
   ...sleeveLength.names,
   ...sleeveUpperArm.names,
   ...sleeveWrist.names,
+  ...trouserCrotchDepth.names,
+  ...trouserHip.names,
+  ...trouserWaist.names,
+  ...trouserThigh.names,
+  ...trouserCrotchLength.names,
+  ...trouserFullSeat.names,
+  ...trouserFrontDip.names,
+  ...trouserLegLength.names,
   ...widthBetweenSizes.names,
   ...widthFitAllowance.names,
   ...widthFrontWidth.names,
@@ -145,6 +163,7 @@ export const WHY = {
   ...dartPrincessApex.why,
   ...dartPrincessLine.why,
   ...followBand.why,
+  ...followWaistband.why,
   ...followCap.why,
   ...followFacing.why,
   ...followPocket.why,
@@ -168,6 +187,14 @@ export const WHY = {
   ...sleeveLength.why,
   ...sleeveUpperArm.why,
   ...sleeveWrist.why,
+  ...trouserCrotchDepth.why,
+  ...trouserHip.why,
+  ...trouserWaist.why,
+  ...trouserThigh.why,
+  ...trouserCrotchLength.why,
+  ...trouserFullSeat.why,
+  ...trouserFrontDip.why,
+  ...trouserLegLength.why,
   ...widthBetweenSizes.why,
   ...widthFitAllowance.why,
   ...widthFrontWidth.why,
@@ -195,6 +222,7 @@ export const STEPS = {
   ...dartSplit.steps,
   ...dartWaistWidth.steps,
   ...followBand.steps,
+  ...followWaistband.steps,
   ...followCap.steps,
   ...followFacing.steps,
   ...followPocket.steps,
@@ -217,6 +245,14 @@ export const STEPS = {
   ...sleeveLength.steps,
   ...sleeveUpperArm.steps,
   ...sleeveWrist.steps,
+  ...trouserCrotchDepth.steps,
+  ...trouserHip.steps,
+  ...trouserWaist.steps,
+  ...trouserThigh.steps,
+  ...trouserCrotchLength.steps,
+  ...trouserFullSeat.steps,
+  ...trouserFrontDip.steps,
+  ...trouserLegLength.steps,
   ...widthBetweenSizes.steps,
   ...widthFitAllowance.steps,
   ...widthFullSeat.steps,

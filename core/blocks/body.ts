@@ -16,6 +16,11 @@ export interface Body {
   readonly wrist: number;
   readonly shoulderToElbow: number;
   readonly shoulderToWrist: number;
+  readonly hip: number;
+  readonly crotchDepth: number;
+  readonly knee: number;
+  readonly waistToKnee: number;
+  readonly outsideLeg: number;
 }
 
 export function bodyOf(row: ChartRow): Body {
@@ -39,6 +44,11 @@ export function bodyOf(row: ChartRow): Body {
     wrist: need('wrist'),
     shoulderToElbow: need('shoulderToElbow'),
     shoulderToWrist: need('shoulderToWrist'),
+    hip: need('hip'),
+    crotchDepth: need('crotchDepth'),
+    knee: need('knee'),
+    waistToKnee: need('waistToKnee'),
+    outsideLeg: need('outsideLeg'),
   };
 }
 

@@ -9,6 +9,8 @@ const waist = [620, 660, 700, 740, 780, 835, 890, 955];
 const hip = [870, 910, 950, 990, 1030, 1075, 1120, 1175];
 const span = [168, 174, 180, 186, 192, 199, 206, 214];
 const height = [245, 250, 255, 260, 266, 272, 279, 287];
+const thigh = [505, 527, 549, 571, 594, 620, 646, 678];
+const crotchLength = [622, 634, 648, 661, 675, 690, 706, 725];
 const neck = [340, 348, 356, 364, 372, 382, 392, 404];
 
 export const SAMPLE_CHART: readonly ChartRow[] = bust.map((fullBust, i) => ({
@@ -31,5 +33,11 @@ export const SAMPLE_CHART: readonly ChartRow[] = bust.map((fullBust, i) => ({
     wrist: 150 + 4 * i,
     shoulderToElbow: 336 + 2 * i,
     shoulderToWrist: 576 + 3 * i,
+    crotchDepth: 252 + 4 * i,
+    crotchLength: crotchLength[i] ?? 0,
+    thigh: thigh[i] ?? 0,
+    knee: 345 + 11 * i,
+    waistToKnee: 578 + 2 * i,
+    outsideLeg: 966 + 3 * i,
   },
 }));

@@ -4,11 +4,12 @@ import { divideAtDarts, rotateDart, type RotationTarget } from '../paper/truing/
 import { expectOk } from '../units/index.ts';
 import { draftBack, draftFront } from './bodice.ts';
 import { draftFittedSleeve, draftShirtSleeve } from './longSleeve.ts';
-import { bodiceSeams, dressSeams, fittedSleeveSeams, seam, shirtSleeveSeams } from './seams.ts';
+import { bodiceSeams, dressSeams, fittedSleeveSeams, seam, shirtSleeveSeams, trouserSeams } from './seams.ts';
 import { draftSkirt } from './skirt.ts';
 import { draftSleeve } from './sleeve.ts';
 import { draftTop } from './tops.ts';
-import { draftBand, draftFacing, draftPocket } from './trimmings.ts';
+import { draftBand, draftFacing, draftFly, draftPocket, draftWaistband } from './trimmings.ts';
+import { draftTrousers } from './trousers.ts';
 
 /** The pieces of one garment in one size, and the seams between them. */
 export interface Drafted {
@@ -49,6 +50,15 @@ export function dress(row: ChartRow): Drafted {
       draftPocket(skirt[0]),
     ],
     seams: dressSeams,
+  };
+}
+
+/** Straight trousers with a waistband, a fly in front and pockets in the side seams. */
+export function trousers(row: ChartRow): Drafted {
+  const [front, back] = draftTrousers(row);
+  return {
+    pieces: [front, back, draftWaistband(front, back), draftFly(front), draftPocket(front)],
+    seams: trouserSeams,
   };
 }
 

@@ -28,16 +28,19 @@ describe.each(SAMPLE_IDS.map((id) => [id] as const))('%s', (id: SampleId) => {
     for (const pieces of Object.values(pattern.sizes)) expect(checkPieces(pieces, pattern.seams).findings).toEqual([]);
   });
 
-  it('measures at the bust what body and drafted ease make, to two centimetres, and grows with the size', () => {
-    let last = 0;
-    for (const size of SAMPLE_SIZES) {
-      const body = SAMPLE_CHART.find((r) => r.size === size)!.body.fullBust!;
-      const flat = expectOk(flatMeasure(pattern.sizes[size]!, 'bust'), 'bust');
-      expect(Math.abs(flat - body - pattern.bustEase!)).toBeLessThan(30);
-      expect(flat).toBeGreaterThan(last);
-      last = flat;
-    }
-  });
+  it.skipIf(pattern.bustEase === null)(
+    'measures at the bust what body and drafted ease make, to two centimetres, and grows with the size',
+    () => {
+      let last = 0;
+      for (const size of SAMPLE_SIZES) {
+        const body = SAMPLE_CHART.find((r) => r.size === size)!.body.fullBust!;
+        const flat = expectOk(flatMeasure(pattern.sizes[size]!, 'bust'), 'bust');
+        expect(Math.abs(flat - body - pattern.bustEase!)).toBeLessThan(30);
+        expect(flat).toBeGreaterThan(last);
+        last = flat;
+      }
+    },
+  );
 
   it('walks every seam it names to a tenth of a millimetre or its tolerance', () => {
     for (const pieces of Object.values(pattern.sizes))
@@ -83,6 +86,6 @@ describe('the darts of the views', () => {
 
   it('have names of our own house only', () => {
     expect(new Set(SAMPLE_IDS.map(sampleName)).size).toBe(SAMPLE_IDS.length);
-    for (const id of SAMPLE_IDS) expect(sampleName(id)).toMatch(/^No\. (31 Causeway|44 Ebb|12 Skerry)/);
+    for (const id of SAMPLE_IDS) expect(sampleName(id)).toMatch(/^No\. (31 Causeway|44 Ebb|12 Skerry|57 Landing)/);
   });
 });

@@ -17,6 +17,7 @@ import {
   princess,
   shirt,
   topSeams,
+  trousers,
   turned,
   type Drafted,
 } from './garments.ts';
@@ -28,7 +29,9 @@ import { draftCutOn, draftTop } from './tops.ts';
 interface SampleSpec {
   readonly notes: string;
   readonly draft: (row: ChartRow) => Drafted;
-  readonly ease: number;
+  /** Ease at the bust, mm; none where the garment does not reach it. */
+  readonly ease?: number;
+  readonly garment?: Pattern['garment'];
   readonly fabric?: Pattern['fabric'];
   readonly style?: Pattern['style'];
 }
@@ -133,6 +136,12 @@ const SPECS = {
     draft: cuffed,
     notes: 'Bodice to the waist with a long straight sleeve, gathered into a buttoned cuff.',
   },
+  landing: {
+    garment: 'bottom',
+    draft: trousers,
+    notes:
+      'Straight trousers to the waist with one dart in each half, a waistband, a fly and pockets in the side seams. Drafted with 30 mm ease at the waist, 50 mm at the hip and 15 mm under the seat.',
+  },
   ebb: {
     ease: -30,
     fabric: { kind: 'knit', stretch: 0.4 },
@@ -200,17 +209,17 @@ export function samplePattern(id: SampleId, sizes: readonly string[] = SAMPLE_SI
     name: nameOfSample(id).name,
     fabric: spec.fabric ?? { kind: 'woven', stretch: 0 },
     style: spec.style ?? 'fitted',
-    garment: 'top',
+    garment: spec.garment ?? 'top',
     cups: [],
     flat: {},
     underarmDrop: {},
     like: null,
     allowance: 15,
     draftCup: 50,
-    bustEase: spec.ease,
+    bustEase: spec.ease ?? null,
     draftedHeight: 1660,
     chart: SAMPLE_CHART,
-    finished: Object.fromEntries(all.map(([s, d]) => [s, { bust: bust(d.pieces) }])),
+    finished: spec.ease === undefined ? {} : Object.fromEntries(all.map(([s, d]) => [s, { bust: bust(d.pieces) }])),
     seams: all[0]?.[1].seams ?? [],
     sizes: Object.fromEntries(all.map(([s, d]) => [s, d.pieces])),
     notes: spec.notes,

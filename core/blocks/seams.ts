@@ -1,7 +1,7 @@
 import type { Seam } from '../pattern/index.ts';
 import { CAP_EASE } from './sleeve.ts';
 import { CUFF_EASE, CUFF_SIDE } from './longSleeve.ts';
-import { POCKET_SIDE } from './trimmings.ts';
+import { FLY_SIDE, pocketSideOf } from './trimmings.ts';
 
 type SideOf = readonly [piece: string, edges: readonly string[], reversed?: boolean];
 /** A seam between two sides, each a piece and its edges in the order walked. */
@@ -46,7 +46,10 @@ export const dressSeams: readonly Seam[] = [
   seam('facing front', 'neck', ['front', ['neck']], ['frontFacing', ['neck']]),
   seam('facing back', 'neck', ['back', ['neck'], true], ['backFacing', ['neck'], true]),
   seam('facing shoulder', 'shoulder', ['frontFacing', ['shoulder']], ['backFacing', ['shoulder'], true]),
-  { ...seam('pocket', 'pocket', ['skirtFront', ['side']], ['pocket', ['opening']]), first: POCKET_SIDE },
+  {
+    ...seam('pocket', 'pocket', ['skirtFront', ['side']], ['pocket', ['opening']]),
+    first: pocketSideOf({ id: 'skirtFront' }),
+  },
 ];
 
 export const raglanSeams: readonly Seam[] = [
@@ -54,4 +57,19 @@ export const raglanSeams: readonly Seam[] = [
   seam('raglan front', 'raglan', ['front', ['raglan']], ['sleeve', ['raglanFront']]),
   seam('raglan back', 'raglan', ['back', ['raglan'], true], ['sleeve', ['raglanBack'], true]),
   underarmSeam(['underarmFront'], ['underarmBack']),
+];
+
+export const trouserSeams: readonly Seam[] = [
+  seam('side', 'side', ['trouserFront', ['side']], ['trouserBack', ['side'], true]),
+  seam('inseam', 'inseam', ['trouserFront', ['inseam']], ['trouserBack', ['inseam'], true]),
+  seam('waistband front', 'waist', ['trouserFront', WAIST], ['waistband', ['waistFront'], true]),
+  seam('waistband back', 'waist', ['trouserBack', WAIST, true], ['waistband', ['waistBack']]),
+  {
+    ...seam('pocket', 'pocket', ['trouserFront', ['side']], ['pocket', ['opening']]),
+    first: pocketSideOf({ id: 'trouserFront' }),
+  },
+  {
+    ...seam('fly', 'pocket', ['trouserFront', ['crotch']], ['flyFacing', ['opening']]),
+    first: FLY_SIDE,
+  },
 ];

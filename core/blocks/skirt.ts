@@ -1,9 +1,9 @@
-import { add, blend, pathFromSpans, pathLength, rotate, scale, type Path } from '../geometry/index.ts';
+import { add, pathFromSpans, pathLength, scale, type Path } from '../geometry/index.ts';
 import { edgesWithRole, mirrorPiece, type ChartRow, type Piece } from '../pattern/index.ts';
 import { capDart } from '../paper/truing/index.ts';
 import { hem } from './frame.ts';
-import { edge, line, QUARTER, rad } from './parts.ts';
-import { TOL } from '../units/index.ts';
+import { edge, line, rad } from './parts.ts';
+import { draftToHip } from './toHip.ts';
 
 /** Ease around the hip, whole body; from waist to hip and from waist to hem at the centre; how far the side flares, mm. */
 export const HIP_EASE = 50;
@@ -23,7 +23,8 @@ interface SkirtHalf {
   readonly side: number | null;
 }
 
-const sewnWaist = (piece: Piece): number => edgesWithRole(piece, 'waist').reduce((n, e) => n + pathLength(e.path), 0);
+export const sewnWaist = (piece: Piece): number =>
+  edgesWithRole(piece, 'waist').reduce((n, e) => n + pathLength(e.path), 0);
 
 /** A-line skirt, front and back, drafted to the waist of a bodice: one dart in each half, the side flared from the hip. */
 export function draftSkirt(row: ChartRow, bodiceFront: Piece, bodiceBack: Piece): readonly [Piece, Piece] {
@@ -47,27 +48,10 @@ export function draftSkirt(row: ChartRow, bodiceFront: Piece, bodiceBack: Piece)
 }
 
 function half({ part, waist, hip, dart, side }: SkirtHalf): Piece {
-  const opening = 2 * Math.atan(dart.intake / 2 / dart.length);
-  const centreLeg = { x: dart.x - dart.intake / 2, y: 0 };
-  const sideLeg = { x: dart.x + dart.intake / 2, y: 0 };
   const hipPoint = { x: hip, y: HIP_DEPTH };
   const flare = { x: Math.sin(FLARE), y: Math.cos(FLARE) };
-  let x = waist + dart.intake;
-  let corner = { x, y: 0 };
-  let lean = 0;
-  let sidePart: Path = line(sideLeg, corner);
-  for (let i = 0; i < 200; i++) {
-    const chord = Math.atan2(hip - x, HIP_DEPTH - corner.y);
-    lean = 1.5 * chord - 0.5 * FLARE;
-    corner = { x, y: (x - sideLeg.x) * Math.tan((opening - lean) / 2) };
-    const square = rotate({ x: Math.sin(lean), y: Math.cos(lean) }, -QUARTER);
-    sidePart = pathFromSpans([blend(sideLeg, rotate({ x: 1, y: 0 }, opening), corner, square)]);
-    const excess = pathLength(sidePart) + centreLeg.x - waist;
-    if (Math.abs(excess) < TOL.zero) break;
-    x -= excess * 0.7;
-  }
-  const upper = blend(corner, { x: Math.sin(lean), y: Math.cos(lean) }, hipPoint, flare, 0.36);
-  const upperLength = pathLength(pathFromSpans([upper]));
+  const top = draftToHip({ waist, dart, hip: hipPoint, flare: FLARE });
+  const upperLength = pathLength(pathFromSpans([top.side]));
   // The front's side ends where its hem is level with the centre; the back's is as long.
   const below = side === null ? lengthBelow(LENGTH, hipPoint) : side - upperLength;
   const bottom = add(hipPoint, scale(flare, below));
@@ -84,16 +68,14 @@ function half({ part, waist, hip, dart, side }: SkirtHalf): Piece {
     half: true,
     notes: '',
     edges: [
-      edge('waistCentre', 'waist', line(origin, centreLeg)),
-      edge('waistDart', 'dart', line(centreLeg, sideLeg)),
-      edge('waistSide', 'waist', sidePart),
-      edge('side', 'side', pathFromSpans([upper, { kind: 'line', a: hipPoint, b: bottom }])),
+      edge('waistCentre', 'waist', top.waistCentre),
+      edge('waistDart', 'dart', top.mouth),
+      edge('waistSide', 'waist', top.waistSide),
+      edge('side', 'side', pathFromSpans([top.side, { kind: 'line', a: hipPoint, b: bottom }])),
       edge('hem', 'hem', hemLine, 30),
       edge(centre, centre, line(centreHem, origin)),
     ],
-    darts: [
-      { id: 'waistDart', kind: 'waist', mouth: 'waistDart', tip: { x: dart.x, y: dart.length }, foldToward: 'start' },
-    ],
+    darts: [{ id: 'waistDart', kind: 'waist', mouth: 'waistDart', tip: top.tip, foldToward: 'start' }],
     marks: [
       { kind: 'level', id: 'waist', name: 'waist', at: origin },
       { kind: 'level', id: 'hip', name: 'hip', at: { x: 6, y: HIP_DEPTH } },

@@ -26,9 +26,15 @@ const VERSIONS: Readonly<Record<DocumentKind, number>> = { wearer: 1, pattern: P
 /** Migrations from each version to the next; each is tested on a stored document of that version. */
 const MIGRATIONS: Readonly<Partial<Record<DocumentKind, Readonly<Record<number, (old: object) => object>>>>> = {
   // Added fittings, versions and labels; defaults fill them in.
-  job: { 1: (old) => ({ ...old, version: 2 }), 2: amountsTyped, 3: patternsOfJob(4), 4: patternsOfJob(5) },
-  // Version 3 added kinds of pieces, darts and lines that an older app does not know.
-  pattern: { 1: neckLooked, 2: (old) => ({ ...old, version: 3 }) },
+  job: {
+    1: (old) => ({ ...old, version: 2 }),
+    2: amountsTyped,
+    3: patternsOfJob(4),
+    4: patternsOfJob(5),
+    5: patternsOfJob(6),
+  },
+  // Versions 3 and 4 added kinds of pieces, darts and lines that an older app does not know.
+  pattern: { 1: neckLooked, 2: (old) => ({ ...old, version: 3 }), 3: (old) => ({ ...old, version: 4 }) },
 };
 
 /**

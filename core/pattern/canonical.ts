@@ -45,6 +45,8 @@ const MERGED: readonly Edge['role'][] = [
   'raglan',
   'underarm',
   'sleeveHem',
+  'crotch',
+  'inseam',
 ];
 
 /** Pieces and seams in their plainest writing; what is plain already comes back as the very same object. */

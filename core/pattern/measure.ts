@@ -130,6 +130,7 @@ export function sideDirection(piece: Piece): 1 | -1 {
     ...edgesWithRole(piece, 'centreFront'),
     ...edgesWithRole(piece, 'centreBack'),
     ...edgesWithRole(piece, 'princess'),
+    ...edgesWithRole(piece, 'crotch'),
   ][0];
   const side = edgesWithRole(piece, 'side')[0];
   if (!centre || !side) return 1;

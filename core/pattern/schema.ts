@@ -33,6 +33,9 @@ export const EDGE_ROLES = [
   'sleeveHem',
   /** The head of a sleeve, sewn into the armhole. */
   'cap',
+  /** Of trousers: the seam down the centre to the inseam, and the inner seam of the leg. */
+  'crotch',
+  'inseam',
   'dart',
   'other',
 ] as const;
@@ -59,7 +62,7 @@ export const dartSchema = z.object({
   cutAway: z.number().min(3).max(60).optional(),
 });
 
-export const LEVELS = ['bust', 'waist', 'hip', 'elbow', 'lengthenShorten'] as const;
+export const LEVELS = ['bust', 'waist', 'hip', 'crotch', 'knee', 'elbow', 'lengthenShorten'] as const;
 export const levelNameSchema = z.enum(LEVELS);
 
 export const markSchema = z.discriminatedUnion('kind', [
@@ -114,6 +117,10 @@ export const PARTS = [
   'sleeve',
   'skirtFront',
   'skirtBack',
+  'trouserFront',
+  'trouserBack',
+  'waistband',
+  'flyFacing',
   'facingFront',
   'facingBack',
   'band',
@@ -177,6 +184,7 @@ export const SEAM_KINDS = [
   'armhole',
   'neck',
   'pocket',
+  'inseam',
   'other',
 ] as const;
 export const seamSchema = z.object({
@@ -219,6 +227,8 @@ export const MEASUREMENTS = [
   'crotchLength',
   'thigh',
   'knee',
+  'waistToKnee',
+  'outsideLeg',
   'skirtLength',
   'height',
 ] as const;
@@ -232,8 +242,8 @@ export const chartRowSchema = z.object({
   body: z.partialRecord(measurementKeySchema, z.number().positive().max(4000)),
 });
 
-/** 2: where the neck, the centre and the underarm of the body lie. 3: cuffs, elbow darts and elbow lines. */
-export const PATTERN_VERSION = 3;
+/** 2: where the neck, the centre and the underarm of the body lie. 3: cuffs, elbow darts and elbow lines. 4: trousers. */
+export const PATTERN_VERSION = 4;
 
 export const patternSchema = z.object({
   format: z.literal('ample-draft/pattern'),

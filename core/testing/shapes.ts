@@ -120,3 +120,32 @@ export const straightSleeve = (
     ],
   };
 };
+
+/**
+ * Trousers of straight lines, to work by hand: 200 across each half, waist at 0, hip line at 200, crotch line at 280, knee at 600,
+ * hem at 1000. The front's fork reaches 60 out and 80 up, the back's 80 and 60: both slants are 100 long.
+ */
+export function straightTrousers(): readonly [Piece, Piece] {
+  const half = (part: 'trouserFront' | 'trouserBack', fork: number, up: number): Piece => ({
+    ...{ id: part, name: part === 'trouserFront' ? 'Front' : 'Back', part },
+    cut: 2,
+    fold: null,
+    half: true,
+    notes: '',
+    darts: [],
+    edges: [
+      edge('waist', 'waist', line([0, 0], [200, 0])),
+      edge('side', 'side', line([200, 0], [200, 1000])),
+      edge('hem', 'hem', line([200, 1000], [20, 1000])),
+      edge('inseam', 'inseam', line([20, 1000], [-fork, 280])),
+      edge('crotch', 'crotch', line([-fork, 280], [0, 280 - up], [0, 0])),
+    ],
+    marks: [
+      { kind: 'level', id: 'hip', name: 'hip', at: { x: 100, y: 200 } },
+      { kind: 'level', id: 'crotch', name: 'crotch', at: { x: 100, y: 280 } },
+      { kind: 'level', id: 'knee', name: 'knee', at: { x: 100, y: 600 } },
+      { kind: 'grain', id: 'grain', from: { x: 100, y: 320 }, to: { x: 100, y: 900 } },
+    ],
+  });
+  return [half('trouserFront', 60, 80), half('trouserBack', 80, 60)];
+}

@@ -17,6 +17,7 @@ export const FAMILY_WORDS: Readonly<Record<Family, string>> = {
   width: 'Widths',
   neck: 'Neck, armhole and bands',
   sleeve: 'Sleeve',
+  trouser: 'Trousers',
   follow: 'What has to follow',
 };
 

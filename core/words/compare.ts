@@ -70,6 +70,13 @@ const WHERE: Readonly<Partial<Record<MeasurementKey, string>>> = inWords({
   shoulderToElbow: 'From the top of the sleeve cap straight down to the elbow line.',
   shoulderToWrist:
     'From the top of the sleeve cap down to the elbow line, on from its middle to the hem, and down the cuff.',
+  crotchDepth: 'Down the side of the front from the waist to the level of the crotch line, the widest place.',
+  crotchLength:
+    'Along the crotch seam of front and back with the tape on its edge, from the front waist to the back waist.',
+  thigh: 'Across front and back a thumb’s length below the crotch line; added up.',
+  knee: 'Across front and back at the knee line; added up.',
+  waistToKnee: 'Down the side seam of the front from the waist to the knee line.',
+  outsideLeg: 'Down the side seam of the front from waist to hem.',
   skirtLength: 'Down the centre front of the skirt from waist to hem.',
 });
 export const whereFlat = (key: MeasurementKey): string =>

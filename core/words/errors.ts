@@ -193,6 +193,11 @@ export const ERROR_WORDS = {
   'back-ends-at-waist': (s) =>
     `“${s.text('piece')}” ends at the waist, so nothing can be folded out across it there. Draw its waist seam again instead.`,
   'no-waist-seam': (s) => `“${s.text('piece')}” has no waist seam. Fold the amount out across the back instead.`,
+  'trousers-not-found': () => 'There is no front and back of trousers among the pieces.',
+  'crotch-not-found': (s) =>
+    `On “${s.text('piece')}” crotch seam, inseam, side seam and hem do not make a trouser leg. Name those edges on Pattern; the crotch line is drawn from where crotch seam and inseam meet.`,
+  'fork-cannot-give': (s) =>
+    `The inseam of “${s.text('piece')}” cannot be moved by enough to give ${s.len('by')} there. Take less, or give part of it at the side seam.`,
   'sleeve-not-found': () => 'There is no sleeve with a cap among the pieces.',
   'sleeve-landmark-missing': (s) =>
     `“${s.text('piece')}” has no cap between two underarm seams with a hem straight below it. Name its edges on Pattern.`,
@@ -221,7 +226,7 @@ export const ERROR_WORDS = {
   'nothing-to-grade': () => 'No piece has a level to grade at.',
   'no-level-here': (s) => `None of the side seams has a place called “${s.text('level')}”. Choose another level.`,
   'no-hem': () => 'None of the side seams ends in a hem.',
-  'hip-missing': (s) => `“${s.text('piece')}” has no hip level between a waist seam and a hem.`,
+  'hip-missing': (s) => `“${s.text('piece')}” has no hip level between its waist and its hem.`,
   'bust-point-not-found': () => 'No front with a bust point was found. Put one on the pattern first.',
   'neck-missing': (s) => `“${s.text('piece')}” has no neckline.`,
   'neck-too-wide': (s) => `The neckline can begin ${s.len('most')} farther out at most, not ${s.len('wanted')}.`,

@@ -104,6 +104,14 @@ export const MEASUREMENT_WORDS: Readonly<Record<MeasurementKey, { readonly name:
     crotchLength: { name: 'Crotch length', how: 'From the front waist between the legs to the back waist. Not tight.' },
     thigh: { name: 'Thigh', how: 'Around the fullest part of one leg. Level.' },
     knee: { name: 'Knee', how: 'Around the knee. Slightly bent.' },
+    waistToKnee: {
+      name: 'Waist to knee',
+      how: 'From the waist tape down the side over the hip to the middle of the knee. Stand straight.',
+    },
+    outsideLeg: {
+      name: 'Outside leg',
+      how: 'From the waist tape down the side over the hip to the ankle bone. Without shoes, legs together.',
+    },
     skirtLength: { name: 'Skirt length', how: 'From the waist tape to the hem wanted. In the shoes meant for it.' },
     height: { name: 'Height', how: 'Without shoes, against a wall. A book on the head marks it.' },
   });

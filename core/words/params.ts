@@ -61,6 +61,9 @@ export const PARAM_WORDS: Readonly<Record<string, string>> = inWords({
   uprights: 'Lines',
   wrist: 'Open at the hem by',
   cap: 'Cap against armhole',
+  darts: 'Of it in the darts',
+  takes: 'Where it goes',
+  fork: 'Of it at the inseam point',
 });
 
 export const CHOICE_WORDS: Readonly<Record<string, string>> = inWords({
@@ -108,6 +111,9 @@ export const CHOICE_WORDS: Readonly<Record<string, string>> = inWords({
   'uprights.4': '4',
   'uprights.6': '6',
   'uprights.8': '8',
+  'takes.both': 'front and back alike',
+  'takes.seat': 'the back, for the seat',
+  'takes.belly': 'the front, for the belly',
   'taper.elbow': 'the elbow',
   'taper.underarm': 'the underarm point',
   'where.belowBust': 'between bust and waist',
@@ -158,6 +164,8 @@ export const SEAM_WORDS: Readonly<Record<string, string>> = {
   waist: 'Waist seam',
   armhole: 'Armhole and cap',
   neck: 'Neck seam',
+  pocket: 'Pocket',
+  inseam: 'Inseam',
   other: 'Seam',
 };
 
@@ -198,6 +206,8 @@ export const ROLE_WORDS: Readonly<Record<EdgeRole, string>> = inWords({
   underarm: 'underarm',
   sleeveHem: 'sleeve hem',
   cap: 'cap',
+  crotch: 'crotch seam',
+  inseam: 'inseam',
   dart: 'dart',
   other: 'edge',
 });

@@ -53,6 +53,31 @@ export const SYMPTOM_WORDS: Readonly<Record<SymptomId, { readonly name: string; 
   'sleeve-long': { name: 'The sleeve ends below the wrist bone', pin: 'folded out across the sleeve' },
   'wrist-tight': { name: 'Tight at the wrist', pin: 'still missing around the wrist' },
   'wrist-loose': { name: 'Loose at the wrist', pin: 'pinned out around the wrist' },
+  'crotch-cuts-in': { name: 'The crotch cuts in between the legs', pin: 'how much lower it should be' },
+  'crotch-hangs': { name: 'The crotch hangs too low', pin: 'folded out across hip and seat' },
+  'crotch-pulls-front': {
+    name: 'Drag lines fan out from the crotch in front',
+    pin: 'still missing along the front crotch seam',
+  },
+  'crotch-folds-front': {
+    name: 'Folds across the front above the crotch',
+    pin: 'folded out along the front crotch seam',
+  },
+  'front-waist-stands': {
+    name: 'The waist stands too high in front',
+    pin: 'how much lower the centre front should be',
+  },
+  'seat-pulls': {
+    name: 'Drag lines from the crotch up over the seat',
+    pin: 'still missing along the back crotch seam',
+  },
+  'seat-bags': { name: 'Cloth bags under the seat', pin: 'folded out under the seat' },
+  'back-waist-dips': { name: 'The waist dips at the back', pin: 'how much higher the centre back should be' },
+  'thigh-tight': { name: 'Tight around the thigh', pin: 'still missing around one leg' },
+  'thigh-loose': { name: 'Loose around the thigh', pin: 'pinned out around one leg' },
+  'leg-short': { name: 'The leg ends too high', pin: 'how much is missing in length' },
+  'leg-long': { name: 'The leg ends too low', pin: 'folded out across the leg' },
+  'leg-twists': { name: 'The leg twists around', pin: 'how far the side seam lies off at the hem' },
 });
 
 export const ZONE_WORDS: Readonly<Record<Zone, string>> = {
@@ -66,6 +91,8 @@ export const ZONE_WORDS: Readonly<Record<Zone, string>> = {
   side: 'side seam',
   hem: 'hem',
   sleeve: 'sleeve',
+  crotch: 'crotch and seat',
+  leg: 'leg',
 };
 export const VIEW_WORDS: Readonly<Record<View, string>> = { front: 'Front', back: 'Back', side: 'Side' };
 export const SIDE_WORDS = { both: 'both sides', left: 'left side', right: 'right side' } as const;
@@ -154,9 +181,45 @@ export const TISSUE_WORDS: Readonly<
     look: 'The waistline lies on the tape all round, with room for a breath.',
     mark: 'Mark the tape on the paper where it lies elsewhere; measure what is missing or too much.',
   },
+  waistAnchor: {
+    name: 'Anchor the paper at the waist',
+    hold: 'Tie a tape around the waist. Darts pinned shut, the side pinned, on trousers the inseam as well; put the half on and pin its waistline to the tape at front, side and back.',
+    look: 'The centre lines lie on the middle of the body, and the waistline on the tape, without being pulled there.',
+    mark: 'Mark the tape on the paper where it lies elsewhere; measure what is missing or too much.',
+  },
+  crotchDepth: {
+    name: 'Crotch depth',
+    hold: 'Hold the paper up to the body between the legs. Then sit on a hard seat, slowly; the paper is stiff.',
+    look: 'The crotch seam clears the body by a finger, standing and sitting.',
+    mark: 'Measure how much lower it should be, or fold what is too much straight across between waist and hip.',
+  },
+  crotchFront: {
+    name: 'Front crotch seam',
+    hold: 'Smooth the front from the side to the middle with a flat hand.',
+    look: 'The crotch seam runs along the middle of the body to the waist; nothing pulls or folds.',
+    mark: 'Measure what is missing at the waist, or fold what is too much across to nothing at the side.',
+  },
+  seat: {
+    name: 'Seat',
+    hold: 'Turn sideways and look over the shoulder, or take a picture. Bend forward a little.',
+    look: 'The back lies over the seat and falls from there; the waist stays on the tape.',
+    mark: 'Measure how far the waist is pulled down, or fold what bags across to nothing at the side.',
+  },
+  thigh: {
+    name: 'Thigh',
+    hold: 'Stand with the feet a hand’s breadth apart.',
+    look: 'The paper goes around the thigh and a finger can be pushed between.',
+    mark: 'Measure what is missing between the edges of the inseam, or pin out what is too much.',
+  },
+  legLength: {
+    name: 'Leg length',
+    hold: 'Put on the shoes meant for it. Let the leg hang; do not look down.',
+    look: 'The knee line lies at the knee, and the hem where it is wanted.',
+    mark: 'Mark knee and hem on the paper where they should be.',
+  },
   hip: {
     name: 'Hip',
-    hold: 'With a skirt: pin front and back together down the side.',
+    hold: 'With a skirt or trousers: pin front and back together down the side.',
     look: 'The paper goes around the fullest part with a little to spare.',
     mark: 'Measure what is missing around the hip, or pin out what is too much at the side.',
   },

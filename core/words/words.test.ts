@@ -63,6 +63,7 @@ const LEADING: readonly (readonly [string, string, Values])[] = [10, -10].flatMa
   ['causeway', 'shoulder-redraw', { by }] as const,
   ['causeway', 'side-add', { by: 2 * by }] as const,
   ['causeway-shirt', 'neckline', { by }] as const,
+  ['landing', 'trouser-waist', { by: 2 * by }] as const,
 ]);
 const signed = (d: AlterationDefinition, key: string): boolean =>
   d.params.some((p) => p.kind === 'length' && p.key === key && p.signed === true);

@@ -1,11 +1,15 @@
 import {
   angleOf,
   boundsOf,
+  distance,
   endOf,
   flatten,
+  intersectPaths,
   move,
   movePath,
   pathLength,
+  pointAt,
+  polyline,
   rotate,
   rotationAbout,
   sub,
@@ -61,4 +65,17 @@ export function levelBand(band: Piece, edges: readonly string[] = []): LevelBand
     way: (v) => rotate(v, back.angle),
     level: (p) => move(turn, p),
   };
+}
+
+/** A line straight across the band, from the middle of a seam edge to the edge beyond it, on the level band. */
+export function across({ piece, top, bottom }: LevelBand, edge: string): { readonly at: Point; readonly to: Point } {
+  const path = requireEdge(piece, edge).path;
+  const at = pointAt(path, pathLength(path) / 2);
+  const far = Math.abs(top - at.y) > Math.abs(bottom - at.y) ? top : bottom;
+  const line = polyline([at, { x: at.x, y: far + Math.sign(far - at.y) }]);
+  const met = piece.edges
+    .filter((e) => e.id !== edge)
+    .flatMap((e) => intersectPaths(line, e.path))
+    .filter((h) => distance(h.point, at) > 1)[0];
+  return { at, to: met?.point ?? { x: at.x, y: far } };
 }

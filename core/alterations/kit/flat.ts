@@ -21,6 +21,7 @@ import { draftedSide } from './levels.ts';
 import { line, partOf, type Flat, type Measure, type OnPieces } from './flatMeasure.ts';
 export type { Flat } from './flatMeasure.ts';
 import { SLEEVE_MEASURES } from './flatSleeve.ts';
+import { TROUSER_MEASURES } from './flatTrousers.ts';
 import { shoulderDrop, shoulderLength } from './flatShoulder.ts';
 import { alongAt, sideOn } from './sides.ts';
 
@@ -231,6 +232,7 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
       : null;
   },
   ...SLEEVE_MEASURES,
+  ...TROUSER_MEASURES,
 };
 
 const known = new WeakMap<readonly Piece[], Map<MeasurementKey, Flat | null>>();

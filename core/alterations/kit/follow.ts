@@ -42,3 +42,21 @@ export const sideLengthOf = (piece: Piece, side: SeamSide): number =>
 /** How long the follower's side is to be: as the leader's, with the ease the seam was drafted with. */
 export const wantedLength = ({ seam, leader, leading, following }: Following): number =>
   sideLengthOf(leader, leading) + (seam.second === following ? seam.ease : -seam.ease);
+
+/** A band to what it is sewn to, as drafted: often less than one, for a neckband is stretched on. */
+export function ratioOf(context: Context, f: Following): number {
+  const band = context.original.find((p) => p.id === f.follower.id);
+  const neck = context.original.find((p) => p.id === f.leader.id);
+  const was = context.originalSeams.find((s) => s.id === f.seam.id);
+  if (!band || !neck || !was) return 1;
+  const [bandSide, neckSide] = was.first.piece === band.id ? [was.first, was.second] : [was.second, was.first];
+  return sideLengthOf(band, bandSide) / sideLengthOf(neck, neckSide);
+}
+
+/** How long the seam was drafted that this part of a band is sewn to. */
+export function draftedSeam(context: Context, f: Following): number {
+  const neck = context.original.find((p) => p.id === f.leader.id);
+  const was = context.originalSeams.find((s) => s.id === f.seam.id);
+  const side = was && [was.first, was.second].find((s) => s.piece === f.leader.id);
+  return neck && side ? sideLengthOf(neck, side) : sideLengthOf(f.leader, f.leading);
+}

@@ -20,6 +20,7 @@ export interface SideOn {
 }
 
 export const SIDED: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack', 'skirtFront', 'skirtBack'];
+/** Below the waist only. */
 const SKIRT: readonly Piece['part'][] = ['skirtFront', 'skirtBack'];
 
 export function sideOn(piece: Piece): SideOn | null {
@@ -96,10 +97,11 @@ export function solveKnot(
   measure: (piece: Piece) => number | null,
   knots: (by: number) => readonly SideKnot[],
   round: number,
+  hold = true,
 ): number {
   // Notches follow the side, not its width: they are left out while it is drawn again and again.
   const bare: Piece = { ...side.piece, marks: side.piece.marks.filter((m) => m.kind !== 'notch') };
-  const drawn = (by: number): Piece => widenSquarely(bare, side.edges, knots(by), { out: side.out, hold: true, round });
+  const drawn = (by: number): Piece => widenSquarely(bare, side.edges, knots(by), { out: side.out, hold, round });
   const off = (by: number): number => (measure(drawn(by)) ?? 0) - wanted;
   const guess = wanted - (measure(side.piece) ?? wanted);
   const near = solveNear(off, guess, TOL.same);
@@ -117,7 +119,7 @@ export const widenStep = (
   side: SideOn,
   knots: readonly SideKnot[],
   message: Message,
-  options: { readonly hold?: boolean; readonly round?: number } = {},
+  options: { readonly hold?: boolean | number; readonly round?: number } = {},
 ): Instruction =>
   widen({
     piece: side.piece.id,

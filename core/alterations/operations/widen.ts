@@ -6,8 +6,8 @@ interface Widen extends Said {
   readonly edges: readonly string[];
   readonly knots: readonly SideKnot[];
   readonly out: 1 | -1;
-  /** The seam keeps its length; what is lost or gained is put right at its lower end. */
-  readonly hold: boolean;
+  /** The seam keeps its length, or becomes so long, mm; what is lost or gained is put right at its lower end. */
+  readonly hold: boolean | number;
   /** Where it bends at a knot it is drawn as one curve, this far to either side, mm. */
   readonly round?: number;
 }

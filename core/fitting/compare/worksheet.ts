@@ -12,7 +12,7 @@ import type { Body } from '../fit/body.ts';
 import { MEASUREMENT_CATALOGUE, type MeasurementDefinition } from '../fit/catalogue.ts';
 import type { Ease } from '../fit/ease.ts';
 import { chartBody, type EaseAt, type Eases } from '../fit/eases.ts';
-import { ARM } from '../fit/needed.ts';
+import { LIMBS } from '../fit/needed.ts';
 import type { Uncertainty } from '../fit/uncertainty.ts';
 
 /** Pieces and the seams between them. */
@@ -168,8 +168,10 @@ export function worksheet(
     const measured = body[key] ?? null;
     const drafted = valueOf(before, key);
     const from = told ? told[key] : undefined;
-    const onlyOnPieces = !told && ARM.includes(key);
-    const byChart = key === 'height' ? pattern.draftedHeight : onlyOnPieces ? null : (chart[key] ?? null);
+    const onlyOnPieces = !told && LIMBS.includes(key);
+    const isBelow = !told && pattern.garment === 'bottom';
+    // What hangs from the waist tells nothing of a bodice.
+    const byChart = key === 'height' ? pattern.draftedHeight : onlyOnPieces || isBelow ? null : (chart[key] ?? null);
     let flat: number | null = null;
     let source: FlatSource | null = null;
     const ease = eases[key];
@@ -177,7 +179,7 @@ export function worksheet(
     if (told && from) [flat, source] = [from.value, from.from];
     else if (!told && drafted !== null) [flat, source] = [drafted, 'pieces'];
     else if (byChart !== null) [flat, source, given] = [byChart, 'chart', 0];
-    if (measured === null && flat === null) return [];
+    if (flat === null && (measured === null || isBelow)) return [];
     const now = valueOf(after, key);
     const onDraft = drafted !== null && now !== null ? now - drafted : 0;
     const onPaper = told && asked ? onPaperOnly(onDraft, asked[key]) : onDraft;

@@ -62,6 +62,8 @@ export const MEASUREMENT_CATALOGUE: readonly MeasurementDefinition[] = [
   m('crotchLength', 'length', 1 / 2, 38, 450, 1100),
   m('thigh', 'girth', 1 / 2, 50, 380, 1000),
   m('knee', 'girth', 1 / 2, 30, 280, 700),
+  m('waistToKnee', 'length', 1, 0, 400, 750),
+  m('outsideLeg', 'length', 1, 0, 700, 1250),
   m('skirtLength', 'length', 1, 0, 300, 1200),
   m('height', 'length', 1, 0, 1200, 2200),
 ];

@@ -46,6 +46,10 @@ const NAMES: readonly (readonly [RegExp, MeasurementKey | 'size'])[] = [
   [/wrist/, 'wrist'],
   [/neck/, 'neck'],
   [/height/, 'height'],
+  [/crotch.*depth|body.?rise/, 'crotchDepth'],
+  [/crotch/, 'crotchLength'],
+  [/(waist.*knee)/, 'waistToKnee'],
+  [/out.?(side)?.?(leg|seam)/, 'outsideLeg'],
   [/thigh/, 'thigh'],
   [/knee/, 'knee'],
   // As houses print them in German, French and Spanish.

@@ -12,4 +12,5 @@ export * from './needed.ts';
 export * from './chart.ts';
 export * from './symptoms.ts';
 export * from './tissue.ts';
+export * from './worn.ts';
 export * from './chartOfFile.ts';

@@ -5,8 +5,18 @@ import { MEASUREMENT_CATALOGUE } from './catalogue.ts';
 const TOP: readonly MeasurementKey[] = ['highBust', 'fullBust', 'waist', 'neckPointToBustPoint', 'bustSpan'];
 const BOTTOM: readonly MeasurementKey[] = ['waist', 'hip', 'hipDepth'];
 
-/** Of a long sleeve only: with pieces that have none, neither chart nor body tells anything about them. */
-export const ARM: readonly MeasurementKey[] = ['wrist', 'shoulderToElbow', 'shoulderToWrist'];
+/** Of long sleeves and of trousers only: with pieces that have none, neither chart nor body tells anything about them. */
+export const LIMBS: readonly MeasurementKey[] = [
+  'wrist',
+  'shoulderToElbow',
+  'shoulderToWrist',
+  'crotchDepth',
+  'crotchLength',
+  'thigh',
+  'knee',
+  'waistToKnee',
+  'outsideLeg',
+];
 
 /** What the pieces themselves make worth measuring. */
 function byPieces(pieces: readonly Piece[], seams: Pattern['seams']): readonly MeasurementKey[] {
@@ -16,7 +26,7 @@ function byPieces(pieces: readonly Piece[], seams: Pattern['seams']): readonly M
     ...(has((p) => p.part === 'back') ? (['napeToWaist'] as const) : []),
     ...(has((p) => levelOf(p, 'hip') !== null) ? (['hip'] as const) : []),
     ...(has((p) => p.part === 'sleeve') ? (['upperArm'] as const) : []),
-    ...ARM.filter((key) => flatOf({ pieces, seams }, key) !== null),
+    ...LIMBS.filter((key) => flatOf({ pieces, seams }, key) !== null),
   ];
 }
 

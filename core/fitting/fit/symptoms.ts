@@ -12,6 +12,8 @@ export const ZONES = [
   'side',
   'hem',
   'sleeve',
+  'crotch',
+  'leg',
 ] as const;
 export type Zone = (typeof ZONES)[number];
 export const VIEWS = ['front', 'back', 'side'] as const;
@@ -75,6 +77,19 @@ export const SYMPTOM_IDS = [
   'sleeve-long',
   'wrist-tight',
   'wrist-loose',
+  'crotch-cuts-in',
+  'crotch-hangs',
+  'crotch-pulls-front',
+  'crotch-folds-front',
+  'front-waist-stands',
+  'seat-pulls',
+  'seat-bags',
+  'back-waist-dips',
+  'thigh-tight',
+  'thigh-loose',
+  'leg-short',
+  'leg-long',
+  'leg-twists',
 ] as const;
 export type SymptomId = (typeof SYMPTOM_IDS)[number];
 
@@ -125,6 +140,19 @@ export const SYMPTOMS: readonly Symptom[] = [
   s('sleeve-long', ['sleeve', 'front', 'level', null], 'out', 172, 246),
   s('wrist-tight', ['sleeve', 'front', 'tight', 'across'], 'in', 166, 236),
   s('wrist-loose', ['sleeve', 'front', 'loose', null], 'out', 178, 238),
+  s('crotch-cuts-in', ['crotch', 'front', 'tight', null], 'in', 100, 282),
+  s('crotch-hangs', ['crotch', 'front', 'level', null], 'out', 100, 296),
+  s('crotch-pulls-front', ['crotch', 'front', 'pull', 'slanting'], 'in', 112, 272),
+  s('crotch-folds-front', ['crotch', 'front', 'fold', 'across'], 'out', 100, 262),
+  s('front-waist-stands', ['waist', 'front', 'level', null], 'out', 100, 212),
+  s('seat-pulls', ['crotch', 'back', 'pull', 'slanting'], 'in', 112, 268),
+  s('seat-bags', ['crotch', 'back', 'fold', 'across'], 'out', 118, 292),
+  s('back-waist-dips', ['waist', 'back', 'level', null], 'in', 100, 214),
+  s('thigh-tight', ['leg', 'front', 'tight', 'across'], 'in', 126, 306),
+  s('thigh-loose', ['leg', 'front', 'loose', 'down'], 'out', 134, 312),
+  s('leg-short', ['leg', 'front', 'level', null], 'in', 122, 396),
+  s('leg-long', ['leg', 'front', 'level', null], 'out', 122, 406),
+  s('leg-twists', ['leg', 'side', 'seam', 'slanting'], 'shift', 104, 352),
 ];
 
 export const symptomOf = (id: SymptomId): Symptom => {
@@ -132,9 +160,9 @@ export const symptomOf = (id: SymptomId): Symptom => {
   if (!found) throw new Error(`signOf: expected one of the signs, got "${id}"`);
   return found;
 };
-/** Symptoms visible in a view, those nearest the point first. */
-export const symptomsNear = (view: View, at: Point): readonly Symptom[] =>
-  SYMPTOMS.filter((x) => x.view === view).sort((a, b) => apart(a.at, at) - apart(b.at, at));
+/** Those of the symptoms that are visible in a view, those nearest the point first. */
+export const symptomsNear = (symptoms: readonly Symptom[], view: View, at: Point): readonly Symptom[] =>
+  symptoms.filter((x) => x.view === view).sort((a, b) => apart(a.at, at) - apart(b.at, at));
 /** Both sides of the wearer count: the nearer of a symptom's two places is used. */
 const apart = (place: Point, at: Point): number =>
   Math.min(Math.hypot(place.x - at.x, place.y - at.y), Math.hypot(200 - place.x - at.x, place.y - at.y));

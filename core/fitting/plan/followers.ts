@@ -13,9 +13,10 @@ export interface Follower {
 const FOLLOWS: readonly { readonly kind: string; readonly parts: readonly Piece['part'][]; readonly id: string }[] = [
   { kind: 'armhole', parts: ['sleeve'], id: 'cap-follows' },
   { kind: 'waist', parts: ['skirtFront', 'skirtBack'], id: 'skirt-follows' },
+  { kind: 'waist', parts: ['waistband'], id: 'waistband-follows' },
   { kind: 'neck', parts: ['facingFront', 'facingBack'], id: 'facing-follows' },
   { kind: 'neck', parts: ['band'], id: 'band-follows' },
-  { kind: 'pocket', parts: ['pocket'], id: 'pocket-follows' },
+  { kind: 'pocket', parts: ['pocket', 'flyFacing'], id: 'pocket-follows' },
 ];
 
 /** The alteration that would put a difference right; null where there is none. */

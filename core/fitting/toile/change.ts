@@ -3,7 +3,7 @@ import { amountOf, kinOf, type Draft, type DraftStep } from '../plan/index.ts';
 import type { Observation, Step } from '../../documents/schema.ts';
 import type { SymptomId } from '../fit/index.ts';
 import { ADVICE } from '../../units/index.ts';
-import type { Cause, Remedy } from './causes.ts';
+import type { Cause, Remedy } from './cause.ts';
 
 /** What would become of the plan, with the sum: `from` and what was pinned make `to`, mm. */
 export type Change =

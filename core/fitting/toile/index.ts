@@ -1,4 +1,5 @@
 export * from './again.ts';
+export * from './cause.ts';
 export * from './causes.ts';
 export * from './change.ts';
 export * from './differences.ts';

@@ -2,7 +2,8 @@ import type { Draft } from '../plan/index.ts';
 import type { Fitting, Job, Observation } from '../../documents/schema.ts';
 import type { MeasurementKey } from '../../pattern/index.ts';
 import { ADVICE } from '../../units/index.ts';
-import { CAUSES, type Cause } from './causes.ts';
+import type { Cause } from './cause.ts';
+import { CAUSES } from './causes.ts';
 import { changeFor, type Change } from './change.ts';
 
 /** What a measurement says of a cause; `left` is what the pattern still differs by, mm. */

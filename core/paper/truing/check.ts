@@ -180,12 +180,15 @@ export const checkPiece = once((piece: Piece): readonly Finding[] => {
   return out;
 });
 
+/** Seams across which the outline has to run on smoothly at both ends. */
+const SMOOTH: readonly Seam['kind'][] = ['shoulder', 'side', 'inseam'];
+
 /** Which parts follow the piece they are sewn to, by the kind of seam. */
 const FOLLOWING: Readonly<Partial<Record<Seam['kind'], readonly Piece['part'][]>>> = {
   armhole: ['sleeve'],
-  waist: ['skirtFront', 'skirtBack'],
+  waist: ['skirtFront', 'skirtBack', 'waistband'],
   neck: ['facingFront', 'facingBack', 'band'],
-  pocket: ['pocket'],
+  pocket: ['pocket', 'flyFacing'],
 };
 
 /**
@@ -245,7 +248,7 @@ export function checkPieces(
     )
       findings.push(doNotMeet(walk, walk.difference, pieces, drafted));
     else if (walk.apart > TOL.opening) findings.push(doNotMeet(walk, walk.apart, pieces, drafted));
-    if (seam.kind === 'shoulder' || seam.kind === 'side')
+    if (SMOOTH.includes(seam.kind))
       [0, 1].forEach((k) => {
         if (walk.first.meets[k] === 'princess') return;
         const sum = (walk.first.corners[k] ?? 0) + (walk.second.corners[k] ?? 0);

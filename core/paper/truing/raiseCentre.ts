@@ -50,7 +50,7 @@ interface Waist {
 
 function waistOf(piece: Piece, by: number, panel: WaistPanel | undefined): Waist | null {
   const edges = edgesWithRole(piece, 'waist');
-  const centres = [...edgesWithRole(piece, 'centreBack'), ...edgesWithRole(piece, 'centreFront')];
+  const centres = (['centreBack', 'centreFront', 'crotch'] as const).flatMap((role) => edgesWithRole(piece, role));
   const first = edges[0];
   const last = edges.at(-1);
   if (!first || !last || (centres.length === 0 && !panel)) return null;
@@ -197,6 +197,15 @@ const isBetween = (piece: Piece, mouth: string, waist: readonly Edge[]): boolean
   return beside.every((id) => waist.some((w) => w.id === id));
 };
 
+/** A notch beyond the end of an edge that has become shorter goes to its end. */
+function keptOn(piece: Piece, edge: string): Piece {
+  const size = pathLength(requireEdge(piece, edge).path);
+  return {
+    ...piece,
+    marks: piece.marks.map((m) => (m.kind === 'notch' && m.edge === edge && m.at > size ? { ...m, at: size } : m)),
+  };
+}
+
 function moveCentreEnd(piece: Piece, centres: readonly Edge[], from: Point, to: Point): Piece {
   const by = add(to, scale(from, -1));
   return centres.reduce((out, c) => {
@@ -209,7 +218,7 @@ function moveCentreEnd(piece: Piece, centres: readonly Edge[], from: Point, to: 
       const segments = path.segments.map((s, i) =>
         i < path.segments.length - 1 ? s : s.kind === 'line' ? { ...s, to } : { ...s, c2: add(s.c2, by), to },
       );
-      return replaceEdge(out, c.id, { start: path.start, segments });
+      return keptOn(replaceEdge(out, c.id, { start: path.start, segments }), c.id);
     }
     return out;
   }, piece);

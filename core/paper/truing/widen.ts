@@ -33,15 +33,17 @@ const CORNER_REACH = 60;
  * seam with its darts shut, by each knot's amount at its place. Legs and mouths of darts are carried along, legs equal
  * and caps drawn again. Bends at the knots are rounded within `round` (through the knots, so that widths there are
  * exact), and the waist, hem or armhole it meets is turned so that its corners are what they were. With `hold` the
- * sewn length of the whole side stays what it was. `edges` run from the top down.
+ * sewn length of the whole side stays what it was, or becomes what is given. `edges` run from the top down.
  */
 export function widenSquarely(
   piece: Piece,
   edges: readonly string[],
   knots: readonly SideKnot[],
-  options: { readonly out: 1 | -1; readonly hold: boolean; readonly round?: number },
+  options: { readonly out: 1 | -1; readonly hold: boolean | number; readonly round?: number },
 ): Piece {
-  const goal = edges.reduce((sum, id) => sum + pathLength(requireEdge(piece, id).path), 0);
+  const { hold } = options;
+  const goal =
+    typeof hold === 'number' ? hold : edges.reduce((sum, id) => sum + pathLength(requireEdge(piece, id).path), 0);
   const sewn = (p: Piece): number => edges.reduce((sum, id) => sum + pathLength(requireEdge(p, id).path), 0);
   const drawn = (longer: number): Piece =>
     edges.reduce<Piece>(
@@ -50,12 +52,12 @@ export function widenSquarely(
         const rounded = options.round === undefined ? path : roundKinks(path, options.round);
         return { ...out, edges: out.edges.map((e) => (e.id === id ? { ...e, path: rounded } : e)) };
       },
-      widenSide(piece, edges, knots, options.out, options.hold ? goal + longer : null),
+      widenSide(piece, edges, knots, options.out, hold !== false ? goal + longer : null),
     );
   // Rounding shortens a little: as much is put in below, so that the seam held is the seam drawn.
   let smooth = drawn(0);
   let longer = 0;
-  for (let i = 0; options.hold && i < 6; i++) {
+  for (let i = 0; hold !== false && i < 6; i++) {
     const short = goal - sewn(smooth);
     if (Math.abs(short) < TOL.same * 10) break;
     longer += short;

@@ -1,9 +1,9 @@
-import { ADVICE, ok, type Result } from '../../../units/index.ts';
-import type { AlterationDefinition, Context, Fit, Message, Program, Under, Values } from '../../contract.ts';
-import { define, held, length, tenth } from '../../kit/define.ts';
-import { fitBy } from '../../kit/fitBy.ts';
+import { ok, type Result } from '../../../units/index.ts';
+import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
+import { define, held, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { alongLines } from '../../kit/lengthLines.ts';
+import { fitTwoParts, inTwoParts, turnOf } from '../../kit/twoParts.ts';
 import { numberOf } from '../../engine/values.ts';
 import { match } from '../../operations/index.ts';
 import { armOn, curvedLengths, linesOn } from './layout.ts';
@@ -11,28 +11,19 @@ import { armOn, curvedLengths, linesOn } from './layout.ts';
 const BY = length('by', -300, 300, 15, true);
 const UPPER = length('upper', -120, 120, 0, true);
 
-const turn = (by: number): string => (by > 0 ? 'spread' : by < 0 ? 'lap' : 'none');
-
-/** What each part takes; one that would take too little to be cut for leaves it to the other. */
-function parted(by: number, upper: number): { readonly above: number; readonly below: number } {
-  if (Math.abs(by - upper) < ADVICE.notCut) return { above: by, below: 0 };
-  if (Math.abs(upper) < ADVICE.notCut) return { above: 0, below: by };
-  return { above: upper, below: by - upper };
-}
-
 function plan(context: Context, values: Values): Result<Program> {
   const arm = armOn(context);
   if (!arm.ok) return arm;
   const by = numberOf(values, 'by');
-  const { above, below } = arm.value.elbow ? parted(by, numberOf(values, 'upper')) : { above: by, below: 0 };
+  const { above, below } = arm.value.elbow ? inTwoParts(by, numberOf(values, 'upper')) : { above: by, below: 0 };
   const lines = linesOn(arm.value, above, below);
   if (!lines.ok) return lines;
   const { piece, foot } = arm.value.on;
   const data = {
     above: Math.abs(above),
     below: Math.abs(below),
-    turnAbove: turn(above),
-    turnBelow: turn(below),
+    turnAbove: turnOf(above),
+    turnBelow: turnOf(below),
     where: !arm.value.elbow ? 'whole' : lines.value.length > 1 ? 'both' : (lines.value[0]?.line ?? 'above'),
     lines: lines.value.length,
   };
@@ -58,21 +49,6 @@ function plan(context: Context, values: Values): Result<Program> {
   });
 }
 
-/**
- * The whole arm by its own difference, and the part above the elbow by its own, where that was measured; a part that
- * differs by too little to be worth a step is left alone.
- */
-function fits(context: Context): Fit | null {
-  const whole = fitBy(context, 'shoulderToWrist', 1, (by) => ({ by: tenth(by) }));
-  if (!whole) return null;
-  const upper = fitBy(context, 'shoulderToElbow', 1, (by) => ({ by: tenth(by) }));
-  const by = Number(whole.values['by']);
-  const asked = upper ? Number(upper.values['by']) : tenth(by / 2);
-  const share = Math.abs(asked) < ADVICE.worthAsking ? 0 : Math.abs(by - asked) < ADVICE.worthAsking ? by : asked;
-  const sum = upper && Math.abs(asked) > Math.abs(by) ? upper.sum : whole.sum;
-  return { values: { by, upper: share }, sum };
-}
-
 export const sleeveLength: AlterationDefinition = define({
   id: 'sleeve-length',
   family: 'sleeve',
@@ -93,7 +69,7 @@ export const sleeveLength: AlterationDefinition = define({
   grade: 'best',
   needs: armOn,
   reads: ['shoulderToWrist', 'shoulderToElbow'],
-  fits,
+  fits: (context) => fitTwoParts(context, 'shoulderToWrist', 'shoulderToElbow'),
   plan,
   holds: held({ part: ['sleeve'], role: 'cap' }, { part: ['sleeve'], role: 'sleeveHem' }),
 });

@@ -1,26 +1,13 @@
-import type { Speaker, Words } from '../../../speech/index.ts';
+import type { Words } from '../../../speech/index.ts';
 import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
+import { inParts, spreads } from '../../kit/phrases/lengths.ts';
 import { both } from '../../kit/phrases/names.ts';
-
-/** What is done at the lines: "Spread the sleeve by 2.0 cm above the elbow and by 1.0 cm below". */
-function done(s: Speaker): string {
-  const [above, below] = [s.text('turnAbove'), s.text('turnBelow')];
-  if (s.text('where') === 'whole') return `${VERB[above] ?? VERB['lap']} the sleeve by ${s.both('above')}`;
-  if (above === 'none') return `${VERB[below] ?? VERB['lap']} the sleeve by ${s.both('below')} below the elbow`;
-  const first = `${VERB[above] ?? VERB['lap']} the sleeve by ${s.both('above')} above the elbow`;
-  if (below === 'none') return first;
-  return `${first} and ${below === above ? '' : `${below} it `}by ${s.both('below')} below`;
-}
-
-const VERB: Readonly<Record<string, string>> = { spread: 'Spread', lap: 'Lap' };
 
 const WHERE: Readonly<Record<string, string>> = {
   above: 'between underarm and elbow',
   below: 'between elbow and wrist',
   both: 'one between underarm and elbow, one between elbow and wrist',
 };
-
-const adds = (s: Speaker): boolean => s.text('turnAbove') === 'spread' || s.text('turnBelow') === 'spread';
 
 export const words = {
   names: {
@@ -39,7 +26,7 @@ export const words = {
     'sleeveLength.cut': (s) =>
       `Cut the sleeve in two along ${s.noun('lines', 'the line', 'each line')}. ${CUT_A_TRACING}`,
     'sleeveLength.open': (s) =>
-      `${done(s)}, evenly along ${s.noun('lines', 'the line', 'each line')}.${adds(s) ? ' Tape paper behind.' : ''}`,
+      `${inParts(s, 'the sleeve', 'elbow')}, evenly along ${s.noun('lines', 'the line', 'each line')}.${spreads(s) ? ' Tape paper behind.' : ''}`,
     'sleeveLength.true.straight': () => 'Rule the underarm seams straight from end to end over the step.',
     'sleeveLength.true.curve': () => 'Draw the curved underarm seams again in one line over the step.',
     'sleeveLength.match': () =>

@@ -55,30 +55,7 @@ export function Check() {
   );
 }
 
-function SeamTable({
-  changed,
-}: {
-  readonly changed: (readonly [
-    (
-      | `${string} waist`
-      | `${string} neck`
-      | `${string} shoulder`
-      | `${string} armhole`
-      | `${string} side`
-      | `${string} princess`
-      | `${string} raglan`
-      | `${string} other`
-      | `${string} centreFront`
-      | `${string} centreBack`
-      | `${string} hem`
-      | `${string} underarm`
-      | `${string} sleeveHem`
-      | `${string} cap`
-    ),
-    `${string}, ${string}`,
-    { readonly before: number; readonly after: number },
-  ])[];
-}) {
+function SeamTable({ changed }: { readonly changed: ReturnType<typeof seamLengths> }) {
   return (
     <table className="card w-full">
       <caption className="px-3 pt-2 text-left font-head font-semibold">Seam lines of the altered pieces</caption>

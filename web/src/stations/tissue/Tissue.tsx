@@ -1,12 +1,20 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { TISSUE_CHECKS, symptomOf, type SymptomId, type TissueCheckId } from '@ample/core/fitting/fit';
+import {
+  symptomOf,
+  tissueChecksFor,
+  wornAs,
+  type SymptomId,
+  type TissueCheckId,
+  type Worn,
+} from '@ample/core/fitting/fit';
 import type { Fitting, Observation } from '@ample/core/documents';
 import { cautionsFor, SYMPTOM_WORDS, TISSUE_WORDS } from '@ample/core/words';
 import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';
 import { addObservation, answerCheck, removeObservation, setObservation } from '../../store/fittings.ts';
 import { useJob } from '../../store/job.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
+import { useDraft } from '../../store/draft.ts';
 import { SidePick } from '../../ui/SidePick.tsx';
 import { Station } from '../../shared/basics.tsx';
 import type { TissueCheck } from '@ample/core/fitting/fit';
@@ -15,13 +23,17 @@ import type { TissueCheck } from '@ample/core/fitting/fit';
 export function Tissue() {
   const { job, fitting: id } = useParams();
   const fitting = useJob((s) => s.job?.fittings.find((f) => f.id === id));
-  const done = TISSUE_CHECKS.findIndex((c) => fitting?.checks[c.id] === undefined);
-  const [at, setAt] = useState(
-    Object.keys(fitting?.checks ?? {}).length === 0 ? -1 : done < 0 ? TISSUE_CHECKS.length : done,
-  );
+  const draft = useDraft((s) => (s.jobId === job ? s.draft : null));
+  const worn = wornAs(draft?.pieces ?? []);
+  const checks = tissueChecksFor(worn);
+  const done = checks.findIndex((c) => fitting?.checks[c.id] === undefined);
+  const begun = Object.keys(fitting?.checks ?? {}).length > 0;
+  // Until a look is chosen it goes on where it was left, also when the pieces arrive later.
+  const [chosen, setAt] = useState<number | null>(null);
+  const at = chosen ?? (!begun ? -1 : done < 0 ? checks.length : done);
   const back = `/job/${job}/toile?fitting=${id}`;
   if (!fitting) return <Station title="Tissue-fit">This fitting is no longer here.</Station>;
-  const check = TISSUE_CHECKS[at];
+  const check = checks[at];
   return (
     <Station
       title="Tissue-fit"
@@ -29,23 +41,30 @@ export function Tissue() {
       wide
     >
       {at < 0 ? (
-        <Before onStart={() => setAt(0)} back={back} />
+        <Before worn={worn} onStart={() => setAt(0)} back={back} />
       ) : check ? (
-        <Look key={check.id} fitting={fitting} at={at} onGo={setAt} back={back} />
+        <Look key={check.id} checks={checks} fitting={fitting} at={at} onGo={setAt} back={back} />
       ) : (
-        <After fitting={fitting} onGo={setAt} back={back} />
+        <After checks={checks} fitting={fitting} onGo={setAt} back={back} />
       )}
     </Station>
   );
 }
 
-function Before({ onStart, back }: { readonly onStart: () => void; readonly back: string }) {
+/** What is pinned together, and where the looks begin. */
+const PINNED: Readonly<Record<Worn, { readonly seams: string; readonly from: string }>> = {
+  bodice: { seams: 'the shoulder and side seams', from: 'the shoulder' },
+  skirt: { seams: 'the side seam', from: 'the waist' },
+  trousers: { seams: 'side seam and inseam of one leg', from: 'the waist' },
+};
+
+function Before({ worn, onStart, back }: { readonly worn: Worn; readonly onStart: () => void; readonly back: string }) {
   return (
     <div className="max-w-[76ch] text-lg">
       <p className="mb-3">
-        Trace and alter the pieces first. Pin the darts shut and the shoulder and side seams together, allowances
-        outward. Wear a close top and what goes under the garment; have a mirror, a tape, a pencil and a tied tape for
-        the waist. Only half of the body is pinned.
+        Trace and alter the pieces first. Pin the darts shut and {PINNED[worn].seams} together, allowances outward. Wear
+        a close top and what goes under the garment; have a mirror, a tape, a pencil and a tied tape for the waist. Only
+        half of the body is pinned.
       </p>
       <ul className="mb-4 space-y-2 border-l-4 border-brass bg-white p-3 text-base">
         {cautionsFor('tissue').map((c) => (
@@ -53,8 +72,8 @@ function Before({ onStart, back }: { readonly onStart: () => void; readonly back
         ))}
       </ul>
       <p className="mb-4">
-        {TISSUE_CHECKS.length} looks, from the shoulder down; each takes a moment. Leave it when you like: it goes on
-        where you were.
+        {tissueChecksFor(worn).length} looks, from {PINNED[worn].from} down; each takes a moment. Leave it when you
+        like: it goes on where you were.
       </p>
       <div className="flex gap-3">
         <button className="btn btn-main !min-h-[52px] text-lg" onClick={onStart}>
@@ -69,17 +88,19 @@ function Before({ onStart, back }: { readonly onStart: () => void; readonly back
 }
 
 function Look({
+  checks,
   fitting,
   at,
   onGo,
   back,
 }: {
+  readonly checks: readonly TissueCheck[];
   readonly fitting: Fitting;
   readonly at: number;
   readonly onGo: (at: number) => void;
   readonly back: string;
 }) {
-  const check = TISSUE_CHECKS[at]!;
+  const check = checks[at]!;
   const words = TISSUE_WORDS[check.id];
   const answer = fitting.checks[check.id];
   const answered = (a: 'lines-up' | 'skipped'): void => {
@@ -93,6 +114,7 @@ function Look({
   return (
     <div className="grid gap-6 min-[900px]:grid-cols-[minmax(0,1fr)_260px]">
       <LookText
+        of={checks.length}
         at={at}
         words={words}
         answered={answered}
@@ -110,6 +132,7 @@ function Look({
 }
 
 function LookText({
+  of,
   at,
   words,
   answered,
@@ -119,6 +142,7 @@ function LookText({
   onGo,
   back,
 }: {
+  readonly of: number;
   readonly at: number;
   readonly words: { readonly name: string; readonly hold: string; readonly look: string; readonly mark: string };
   readonly answered: (a: 'lines-up' | 'skipped') => void;
@@ -132,7 +156,7 @@ function LookText({
     <div className="max-w-[68ch]">
       <p className="text-quiet">
         <span className="num">
-          {at + 1} of {TISSUE_CHECKS.length}
+          {at + 1} of {of}
         </span>
       </p>
       <h2 className="!text-2xl">{words.name}</h2>
@@ -238,10 +262,12 @@ function SignChoice({ fitting, sign }: { readonly fitting: Fitting; readonly sig
 }
 
 function After({
+  checks,
   fitting,
   onGo,
   back,
 }: {
+  readonly checks: readonly TissueCheck[];
   readonly fitting: Fitting;
   readonly onGo: (at: number) => void;
   readonly back: string;
@@ -256,7 +282,7 @@ function After({
         count the pins, and put every mark you made on the pieces.
       </p>
       <ul className="mb-4 space-y-1 text-base">
-        {TISSUE_CHECKS.map((c, i) => (
+        {checks.map((c, i) => (
           <li key={c.id} className="flex items-center justify-between gap-4 border-b border-line">
             <span>{TISSUE_WORDS[c.id].name}</span>
             <span className="flex items-center gap-3">

@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import {
-  SYMPTOMS,
   symptomOf,
+  symptomsFor,
   symptomsNear,
   ZONES,
   type SymptomId,
   type View,
+  type Worn,
   type Zone,
 } from '@ample/core/fitting/fit';
 import type { Point } from '@ample/core/geometry';
@@ -19,11 +20,13 @@ const NEAREST = 6;
 /** Notes something seen: the signs nearest to the place pointed at, or all of them by where they are. */
 export function AddSeen({
   fitting,
+  worn,
   view,
   at,
   onDone,
 }: {
   readonly fitting: string;
+  readonly worn: Worn;
   readonly view: View;
   readonly at: Point | null;
   readonly onDone: (id: string | null) => void;
@@ -33,8 +36,10 @@ export function AddSeen({
     const own = symptomOf(sign);
     onDone(addObservation(fitting, sign, at && own.view === view ? { at } : {}));
   };
-  const near = at ? symptomsNear(view, at).slice(0, NEAREST) : [];
-  const listed = SYMPTOMS.filter((s) => zone === 'all' || s.zone === zone);
+  const symptoms = symptomsFor(worn);
+  const zones = ZONES.filter((z) => symptoms.some((s) => s.zone === z));
+  const near = at ? symptomsNear(symptoms, view, at).slice(0, NEAREST) : [];
+  const listed = symptoms.filter((s) => zone === 'all' || s.zone === zone);
   return (
     <section className="mt-3" aria-label="Note what you see">
       {at && (
@@ -63,7 +68,7 @@ export function AddSeen({
           className="min-w-0 flex-1 basis-[110px]"
         >
           <option value="all">anywhere</option>
-          {ZONES.map((z) => (
+          {zones.map((z) => (
             <option key={z} value={z}>
               {ZONE_WORDS[z]}
             </option>

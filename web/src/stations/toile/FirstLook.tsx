@@ -1,4 +1,4 @@
-import { TISSUE_CHECKS } from '@ample/core/fitting/fit';
+import { tissueChecksFor, wornAs } from '@ample/core/fitting/fit';
 import type { Draft } from '@ample/core/fitting/plan';
 import { stepAmount, stepName, TISSUE_WORDS } from '@ample/core/words';
 import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';
@@ -40,7 +40,7 @@ export function FirstLook({ draft }: { readonly draft: Draft | null }) {
           Where to look, from the top down
         </h2>
         <ol>
-          {TISSUE_CHECKS.map(({ id }, i) => (
+          {tissueChecksFor(wornAs(draft?.pieces ?? [])).map(({ id }, i) => (
             <li key={id} className="flex gap-3 border-t border-line py-2">
               <span className="num w-6 shrink-0 text-quiet">{i + 1}</span>
               <span>

@@ -2,7 +2,7 @@ import { ToggleGroup } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Draft } from '@ample/core/fitting/plan';
-import { VIEWS, type View } from '@ample/core/fitting/fit';
+import { VIEWS, wornAs, type View, type Worn } from '@ample/core/fitting/fit';
 import type { Point } from '@ample/core/geometry';
 import type { Fitting } from '@ample/core/documents';
 import { FITTING_WORDS, VERDICT_WORDS, VIEW_WORDS } from '@ample/core/words';
@@ -39,6 +39,7 @@ export function FittingView({ fitting, draft }: { readonly fitting: Fitting; rea
       <FittingHead fitting={fitting} version={version} job={job} />
       <div className="grid gap-5 min-[760px]:grid-cols-[300px_minmax(0,1fr)] min-[1180px]:grid-cols-[300px_minmax(0,1fr)_minmax(0,1.15fr)]">
         <FittingFigure
+          worn={wornAs(draft?.pieces ?? [])}
           view={view}
           setView={setView}
           numbered={numbered}
@@ -146,6 +147,7 @@ function FittingHead({
 }
 
 function FittingFigure({
+  worn,
   view,
   setView,
   numbered,
@@ -156,6 +158,7 @@ function FittingFigure({
   fitting,
   setChosen,
 }: {
+  readonly worn: Worn;
   readonly view: 'side' | 'front' | 'back';
   readonly setView: (value: 'side' | 'front' | 'back') => void;
   readonly numbered: readonly (Observation & { readonly number: number })[];
@@ -203,6 +206,7 @@ function FittingFigure({
       <AddSeen
         key={`${view}${at?.x ?? ''} ${at?.y ?? ''}`}
         fitting={fitting.id}
+        worn={worn}
         view={view}
         at={at}
         onDone={(id) => {

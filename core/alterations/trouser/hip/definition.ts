@@ -1,0 +1,90 @@
+import { pathLength } from '../../../geometry/index.ts';
+import { ok, refuse, type Result } from '../../../units/index.ts';
+import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
+import { define, held, length, tenth } from '../../kit/define.ts';
+import { fitBy, USUAL_EASE } from '../../kit/fitBy.ts';
+import { downSide } from '../../kit/flatTrousers.ts';
+import { amountGrip } from '../../kit/grip.ts';
+import { targetAt } from '../../kit/sides.ts';
+import { sideSteps, type SideMove } from '../../kit/trouserSides.ts';
+import { halves, sideOfHalf, TROUSERS, trousersOn } from '../../kit/trousers.ts';
+import { numberOf } from '../../engine/values.ts';
+import { mark, match } from '../../operations/index.ts';
+
+const BY = length('by', -120, 160, 24, true);
+
+function plan(context: Context, values: Values): Result<Program> {
+  const on = trousersOn(context.pieces);
+  if (!on.ok) return on;
+  const by = numberOf(values, 'by');
+  const each = by / 4;
+  const say = (code: Under<'trouserHip'>): Message => ({
+    code: `trouserHip.${code}`,
+    data: { by: Math.abs(by), each: Math.abs(each) },
+  });
+  const marks: Instruction[] = [];
+  const moves: SideMove[] = [];
+  for (const half of halves(on.value)) {
+    const [hip, knee] = [downSide(half, half.hip), downSide(half, half.knee)];
+    if (hip === null) return refuse('hip-missing', { piece: half.piece.name });
+    marks.push(
+      mark({
+        piece: half.piece.id,
+        message: say('mark'),
+        points: [{ id: `hip ${half.piece.id}`, kind: 'target', at: targetAt(sideOfHalf(half), hip, each) }],
+      }),
+    );
+    const to = knee ?? pathLength(half.side.path);
+    const knots = [
+      { at: 0, by: 0 },
+      { at: hip, by: each },
+      { at: to, by: 0 },
+    ];
+    moves.push({ half, knots });
+  }
+  const { front } = on.value;
+  const at = downSide(front, front.hip) ?? 0;
+  return ok({
+    piece: front.piece.id,
+    instructions: [
+      ...marks,
+      ...sideSteps(moves, say(by < 0 ? 'in' : 'out')),
+      match({ message: say('match'), kinds: ['side', 'pocket'] }),
+    ],
+    grips: [
+      amountGrip({
+        piece: front.piece.id,
+        shown: 'drawn',
+        from: targetAt(sideOfHalf(front), at, 0),
+        axis: { x: front.out, y: 0 },
+        value: by,
+        limits: BY,
+        per: 4,
+      }),
+    ],
+  });
+}
+
+export const trouserHip: AlterationDefinition = define({
+  id: 'trouser-hip',
+  family: 'trouser',
+  params: [BY],
+  requires: ['crotch', 'side'],
+  refusals: ['trousers-not-found', 'crotch-not-found', 'hip-missing'],
+  examples: [
+    { name: 'wider', on: 'landing', values: { by: 24 } },
+    { name: 'narrower', on: 'landing', values: { by: -20 } },
+  ],
+  source:
+    'A quarter of the difference added or taken off at each side edge at the hip line, to nothing at the waist and at the knee.',
+  why: 'why.trouser-hip',
+  needs: ({ pieces }) => trousersOn(pieces),
+  reads: ['hip'],
+  fits: (context) => fitBy(context, 'hip', 1 / 4, (by) => ({ by: tenth(by) }), USUAL_EASE.hip),
+  plan,
+  holds: held(
+    { part: TROUSERS, role: 'waist', slack: 0.5 },
+    { part: TROUSERS, role: 'crotch' },
+    { part: TROUSERS, role: 'inseam' },
+  ),
+});
