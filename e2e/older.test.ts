@@ -60,7 +60,7 @@ test('what the first release kept opens in this one, and is written as this one 
   await bust.fill('97.0');
   await bust.press('Enter');
   await expect(page.getByText(/saved \d\d:\d\d/)).toBeVisible();
-  await expect.poll(async () => ((await storedJob(page, 'old')) as unknown as { version: number }).version).toBe(5);
+  await expect.poll(async () => ((await storedJob(page, 'old')) as unknown as { version: number }).version).toBe(6);
   await page.keyboard.press('Tab');
   await page.getByRole('link', { name: /Check/ }).click();
   await expect(page.getByRole('heading', { name: 'Check' })).toBeVisible();

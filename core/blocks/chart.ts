@@ -1,4 +1,4 @@
-import type { ChartRow } from '../pattern/index.ts';
+import type { ChartRow, MeasurementKey, Pattern } from '../pattern/index.ts';
 
 /**
  * The size chart of the sample patterns: invented, in millimetres, sizes 1 to 8, for a draft cup of 50 and a
@@ -41,3 +41,19 @@ export const SAMPLE_CHART: readonly ChartRow[] = bust.map((fullBust, i) => ({
     outsideLeg: 966 + 3 * i,
   },
 }));
+
+/** Of trousers only, and what a garment that hangs from the waist is chosen by. */
+const LEGS: readonly MeasurementKey[] = ['crotchDepth', 'crotchLength', 'thigh', 'knee', 'waistToKnee', 'outsideLeg'];
+const BELOW: readonly MeasurementKey[] = ['waist', 'hip', ...LEGS];
+
+const rowsWith = (tells: (key: MeasurementKey) => boolean): readonly ChartRow[] =>
+  SAMPLE_CHART.map((row) => ({
+    ...row,
+    body: Object.fromEntries(Object.entries(row.body).filter(([key]) => tells(key as MeasurementKey))),
+  }));
+
+/** What of the chart a pattern prints: of a body above the waist and at the hip, or from the waist down. */
+export const PRINTED_CHART: Readonly<Record<Pattern['garment'], readonly ChartRow[]>> = {
+  top: rowsWith((key) => !LEGS.includes(key)),
+  bottom: rowsWith((key) => BELOW.includes(key)),
+};

@@ -7,7 +7,7 @@ import {
   type Piece,
 } from '../pattern/index.ts';
 import { expectOk } from '../units/index.ts';
-import { SAMPLE_CHART } from './chart.ts';
+import { PRINTED_CHART, SAMPLE_CHART } from './chart.ts';
 import {
   along,
   cuffed,
@@ -218,7 +218,7 @@ export function samplePattern(id: SampleId, sizes: readonly string[] = SAMPLE_SI
     draftCup: 50,
     bustEase: spec.ease ?? null,
     draftedHeight: 1660,
-    chart: SAMPLE_CHART,
+    chart: PRINTED_CHART[spec.garment ?? 'top'],
     finished: spec.ease === undefined ? {} : Object.fromEntries(all.map(([s, d]) => [s, { bust: bust(d.pieces) }])),
     seams: all[0]?.[1].seams ?? [],
     sizes: Object.fromEntries(all.map(([s, d]) => [s, d.pieces])),

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { samplePattern } from '../blocks/index.ts';
-import { jobSchema, wearerSchema, type Answer } from '../documents/index.ts';
+import { JOB_VERSION, jobSchema, wearerSchema, type Answer } from '../documents/index.ts';
 import { drafted, fittingOf, seenAs, stepOf } from '../testing/fittings.ts';
 import { recordOf } from './index.ts';
 
@@ -20,7 +20,7 @@ it('the record holds what was measured, altered and seen, in words a printer can
   const pool = seenAs('cloth-above-seat', { pinned: 12, answers: [answer], note: 'Worst when standing.' });
   const job = jobSchema.parse({
     format: 'ample-draft/job',
-    version: 5,
+    version: JOB_VERSION,
     id: 'j',
     title: 'Bodice',
     fabric: 'Linen',

@@ -21,7 +21,9 @@ export interface LevelSize {
  */
 export function levelSizes(body: Body, pattern: Pattern): readonly LevelSize[] {
   const band = pattern.cups.some((c) => c.sizesUp !== null) ? (['underbust'] as const) : [];
-  return [...band, 'waist' as const, 'hip' as const].flatMap((key): readonly LevelSize[] => {
+  // What hangs from the waist starts from the hip: it is the size itself.
+  const hip = pattern.garment === 'bottom' ? [] : (['hip'] as const);
+  return [...band, 'waist' as const, ...hip].flatMap((key): readonly LevelSize[] => {
     const value = body[key];
     const size = value === undefined ? null : sizeFor(pattern.chart, key, value);
     const rows = pattern.chart.filter((r) => r.body[key] !== undefined);
@@ -52,6 +54,7 @@ export function mayLeaveBust(
   pattern: Pattern,
 ): { readonly code: LeaveReason; readonly data: Readonly<Record<string, number>> } | null {
   const total = amounts?.chosen?.total;
+  if (pattern.garment === 'bottom') return null;
   if (!amounts || total === undefined || amounts.verdict === 'yes' || body.fullBust === undefined) return null;
   const finished = finishedBust(pattern, amounts.size);
   if (amounts.verdict === 'optional')

@@ -3,7 +3,7 @@ import { edgesWithRole, levelOf, type MeasurementKey, type Pattern, type Piece }
 import { MEASUREMENT_CATALOGUE } from './catalogue.ts';
 
 const TOP: readonly MeasurementKey[] = ['highBust', 'fullBust', 'waist', 'neckPointToBustPoint', 'bustSpan'];
-const BOTTOM: readonly MeasurementKey[] = ['waist', 'hip', 'hipDepth'];
+const BOTTOM: readonly MeasurementKey[] = ['waist', 'hip'];
 
 /** Of long sleeves and of trousers only: with pieces that have none, neither chart nor body tells anything about them. */
 export const LIMBS: readonly MeasurementKey[] = [
@@ -36,7 +36,10 @@ export function neededFor(
   steps: readonly { readonly alteration: string }[],
 ): readonly MeasurementKey[] {
   const pieces = Object.values(pattern?.sizes ?? {})[0] ?? [];
-  const base = pattern?.garment === 'bottom' ? BOTTOM : TOP;
+  const bottom = pattern?.garment === 'bottom';
+  // A hip line that can be moved: of a skirt, or of paper that nobody has drawn here.
+  const hipMoves = pieces.length === 0 || flatOf({ pieces, seams: pattern?.seams ?? [] }, 'hipDepth') !== null;
+  const base = !bottom ? TOP : hipMoves ? [...BOTTOM, 'hipDepth'] : BOTTOM;
   // With paper only, what the chart tells of a body is what it can be compared with.
   const chart = pattern && pieces.length === 0 ? Object.keys(pattern.chart[0]?.body ?? {}) : [];
   const planned = steps.flatMap((s) => alterationById(s.alteration)?.reads ?? []);

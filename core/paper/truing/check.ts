@@ -219,7 +219,8 @@ function doNotMeet(walk: Walk, by: number, pieces: readonly Piece[], drafted?: W
       kind: seam.kind,
       first: walk.first.length,
       second: walk.second.length,
-      by,
+      // Of what is set into a seam only how far it lies off is told.
+      by: seam.kind === 'pocket' ? Math.abs(by) : by,
       ...(follower
         ? { name: pieces.find((p) => p.id === follower.piece)?.name ?? follower.piece, touched: untouched ? 0 : 1 }
         : {}),

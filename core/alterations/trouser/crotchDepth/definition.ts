@@ -13,17 +13,17 @@ import { match } from '../../operations/index.ts';
 const BY = length('by', -80, 80, 15, true);
 /** Room under the seat, sitting, mm. */
 const EASE = 15;
-/** How far below the tips of the darts the line lies, and at least above the hip line, mm. */
-const BELOW_TIPS = 5;
+/** Where the line lies between the hip line and the tips of the darts, and at least how far above the hip line, mm. */
+const UP_TO_TIPS = 0.7;
 const ABOVE_HIP = 10;
 
-/** How far above the hip line both halves are cut: just below the tips of their darts, so that the hip keeps its curve. */
+/** How far above the hip line both halves are cut: below the tips of their darts, and far enough up for the hip to keep its curve. */
 function aboveHip(on: TrousersOn): number {
   const room = halves(on).map(({ piece, hip, corner }) => {
     const tips = piece.darts.map((d) => dartShape(piece, d).tip.y);
     return hip - Math.max(corner.y, ...tips);
   });
-  return Math.max(ABOVE_HIP, Math.min(...room) - BELOW_TIPS);
+  return Math.max(ABOVE_HIP, UP_TO_TIPS * Math.min(...room));
 }
 
 function plan(context: Context, values: Values): Result<Program> {

@@ -41,6 +41,8 @@ const PATHS: Readonly<Partial<Record<MeasurementKey, TapePath>>> = {
   crotchLength: { view: 'side', d: 'M117 198Q128 240 116 276Q98 296 78 272Q68 240 88 198' },
   thigh: { view: 'front', d: 'M102 300Q126 308 149 298' },
   knee: { view: 'front', d: 'M106 366Q122 371 139 365' },
+  waistToKnee: { view: 'front', d: 'M134 197Q155 232 154 262Q151 320 143 366' },
+  outsideLeg: { view: 'front', d: 'M134 197Q155 232 154 262Q150 336 141 398' },
   skirtLength: { view: 'front', d: 'M136 197Q156 260 146 360' },
   height: { view: 'front', d: 'M188 16V408' },
 };

@@ -58,10 +58,11 @@ export function Body() {
   const units = useUnits();
   const [search] = useSearchParams();
   const asked = MEASUREMENT_CATALOGUE.find((d) => d.key === search.get('take'))?.key;
-  const [focused, setFocused] = useState<MeasurementKey>(asked ?? 'highBust');
+  const [chosen, setFocused] = useState<MeasurementKey | null>(asked ?? null);
   const [tape, setTape] = useState(false);
   const { sets, set, older, upTo, problems, setChosen } = useSetInHand(wearer);
   const needed = useMemo(() => neededFor(patternOf(job, patterns), job?.steps ?? []), [job, patterns]);
+  const focused = chosen ?? needed.find((key) => key !== 'neck') ?? 'highBust';
   useEffect(() => {
     if (asked) document.querySelector<HTMLInputElement>(`[data-measure="${asked}"] input`)?.focus();
   }, [asked]);

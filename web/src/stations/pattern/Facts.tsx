@@ -19,9 +19,11 @@ export function ReadFacts({ pattern, allowance }: { readonly pattern: Pattern; r
             ? 'woven, no stretch'
             : `knit, stretches by ${Math.round(pattern.fabric.stretch * 100)} %`}
         </Fact>
-        <Fact name="Drafted for a cup of">
-          <Length value={pattern.draftCup} both />
-        </Fact>
+        {pattern.garment === 'top' && (
+          <Fact name="Drafted for a cup of">
+            <Length value={pattern.draftCup} both />
+          </Fact>
+        )}
         {pattern.draftedHeight !== null && (
           <Fact name="Drafted for a height of">
             <Length value={pattern.draftedHeight} />

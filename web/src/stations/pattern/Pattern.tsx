@@ -59,7 +59,8 @@ export function PatternStation() {
       <WhereBodyLies pattern={pattern} size={size} own={own} pieces={pieces} />
       <ChartEditor pattern={pattern} size={size} own={own} />
       <p className="mt-1 mb-5 text-sm text-quiet">
-        The draft cup is the difference of full and high bust the pattern was drawn for. It is not a bra size.
+        {pattern.garment === 'top' &&
+          'The draft cup is the difference of full and high bust the pattern was drawn for. It is not a bra size.'}
       </p>
       {pieces.length === 0 ? (
         <Notice grade="note">

@@ -21,11 +21,15 @@ function rules(draft: Draft, pattern: Pattern): readonly Rule[] {
       const at = pick(r);
       return at === undefined ? [] : [{ size: r.size, at }];
     });
+  const below: readonly Rule[] = [
+    { key: 'waist', rungs: rows((r) => r.body.waist), wearer: draft.body.waist ?? null },
+    { key: 'hip', rungs: rows((r) => r.body.hip), wearer: draft.body.hip ?? null },
+  ];
+  if (pattern.garment === 'bottom') return below;
   return [
     { key: 'highBust', rungs: rows((r) => chartHighBust(r, pattern)), wearer: draft.body.highBust ?? null },
     { key: 'fullBust', rungs: rows((r) => r.body.fullBust), wearer: draft.body.fullBust ?? null },
-    { key: 'waist', rungs: rows((r) => r.body.waist), wearer: draft.body.waist ?? null },
-    { key: 'hip', rungs: rows((r) => r.body.hip), wearer: draft.body.hip ?? null },
+    ...below,
   ];
 }
 
@@ -139,18 +143,23 @@ export function Size() {
   const { job: id } = useParams();
   if (!draft || !pattern || !job) return <Station title="Size">Reading the chart…</Station>;
   const choice = draft.sizeChoice;
+  const bottom = pattern.garment === 'bottom';
   return (
     <Station
       title="The size to start from"
-      lead="Neck, shoulders and armholes are the hardest to change, so a garment that hangs from the shoulder starts from the high bust; the bust is altered afterwards."
+      lead={
+        bottom
+          ? 'The hip is the fullest part, so a garment that hangs from the waist starts from it; the waist is altered afterwards.'
+          : 'Neck, shoulders and armholes are the hardest to change, so a garment that hangs from the shoulder starts from the high bust; the bust is altered afterwards.'
+      }
       wide
     >
       <div className="grid gap-6 min-[1000px]:grid-cols-[minmax(0,1fr)_360px]">
         <div>
           <Ladder rules={rules(draft, pattern)} chosen={draft.size} graded={gradedAt(draft)} />
           <p className="mt-2 text-sm text-quiet">
-            The line joins the sizes taken on every rule, from bust to waist to hip: where it leaves the first size, the
-            pattern is graded. Where the wearer stands beside it, it will be altered.
+            The line joins the sizes taken on every rule, from {bottom ? 'waist' : 'bust to waist'} to hip: where it
+            leaves the first size, the pattern is graded. Where the wearer stands beside it, it will be altered.
           </p>
         </div>
         <div className="space-y-4">
@@ -167,7 +176,7 @@ export function Size() {
           {draft.leaveBust && <Notice grade="note">{sayFit(draft.leaveBust, units)}</Notice>}
           <Cups draft={draft} pattern={pattern} />
           <Levels draft={draft} />
-          {choice.ok && <LevelTable choice={choice} draft={draft} />}
+          {choice.ok && <LevelTable bust={!bottom} choice={choice} draft={draft} />}
           <ChooseBy pattern={pattern} job={job} />
         </div>
       </div>
@@ -203,23 +212,29 @@ function StartFrom({
 }
 
 function LevelTable({
+  bust,
   choice,
   draft,
 }: {
+  readonly bust: boolean;
   readonly choice: { readonly ok: true; readonly value: SizeChoice };
   readonly draft: Draft;
 }) {
   return (
     <table className="card w-full">
       <caption className="px-3 pt-2 text-left text-sm">
-        What each size would need, and the ease it would leave unaltered
+        {bust ? 'What each size would need, and the ease it would leave unaltered' : 'What each size would need'}
       </caption>
       <thead>
         <tr className="border-b border-ink text-sm">
           <th className="px-3 py-1 text-left font-normal">Size</th>
           <th className="px-3 py-1 text-right font-normal">{METHOD[choice.value.method]} off by</th>
-          <th className="px-3 py-1 text-right font-normal">Bust over chart</th>
-          <th className="px-3 py-1 text-right font-normal">Bust ease</th>
+          {bust && (
+            <>
+              <th className="px-3 py-1 text-right font-normal">Bust over chart</th>
+              <th className="px-3 py-1 text-right font-normal">Bust ease</th>
+            </>
+          )}
         </tr>
       </thead>
       <tbody>
@@ -233,8 +248,12 @@ function LevelTable({
                 <td className="px-3 text-right">
                   <Length value={o.difference} sign />
                 </td>
-                <td className="px-3 text-right">{o.bustOver !== null && <Length value={o.bustOver} sign />}</td>
-                <td className="px-3 text-right">{o.bustEase !== null && <Length value={o.bustEase} sign />}</td>
+                {bust && (
+                  <>
+                    <td className="px-3 text-right">{o.bustOver !== null && <Length value={o.bustOver} sign />}</td>
+                    <td className="px-3 text-right">{o.bustEase !== null && <Length value={o.bustEase} sign />}</td>
+                  </>
+                )}
               </tr>
             ),
         )}
