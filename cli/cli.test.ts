@@ -62,7 +62,7 @@ const foreign = () => {
 };
 const foreignJob = (values: object) => ({
   format: 'ample-draft/job',
-  version: 5,
+  version: 6,
   id: 'j',
   wearer: { format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W' },
   pattern: { file: 'theirs.json' },
@@ -411,7 +411,7 @@ describe('a piece that must not be cut', () => {
   };
   const job = () => ({
     format: 'ample-draft/job',
-    version: 5,
+    version: 6,
     id: 'j',
     size: 'M',
     wearer: { format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W', sets: [] },
@@ -526,7 +526,7 @@ it('turns seams round with an outline that is drawn against the clock', async ()
   };
   const turnedJob = {
     format: 'ample-draft/job',
-    version: 5,
+    version: 6,
     id: 'j',
     size: 'M',
     wearer: { format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W', sets: [] },

@@ -85,8 +85,14 @@ describe('a backup, from the terminal', () => {
   it('is read and listed', async () => {
     const bytes = writeBundle({ wearers: DEMO_WEARERS, patterns: [], jobs, photos: [] }, 'all', '2026-11-24T10:00:00Z');
     const told = await json('backup', file('all.zip', bytes));
-    expect(told.wearers.map((w: any) => w.name)).toEqual(['Alva Skern', 'Ines Hollow', 'Marit Quell', 'Tove Anselm']);
-    expect(told.jobs).toHaveLength(6);
+    expect(told.wearers.map((w: any) => w.name)).toEqual([
+      'Alva Skern',
+      'Ines Hollow',
+      'Marit Quell',
+      'Runa Fell',
+      'Tove Anselm',
+    ]);
+    expect(told.jobs).toHaveLength(7);
   });
   it('is refused with a sentence and code 1 where it is damaged, foreign or not there', async () => {
     const refused = async (path: string) => {

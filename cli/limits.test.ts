@@ -73,7 +73,7 @@ describe('a job that names files', () => {
   const job = (file: string): string =>
     JSON.stringify({
       format: 'ample-draft/job',
-      version: 5,
+      version: 6,
       id: 'j',
       wearer: { file },
       pattern: { sample: 'causeway' },

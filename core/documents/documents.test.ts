@@ -10,7 +10,7 @@ const json = (value: unknown): Record<string, never> => JSON.parse(JSON.stringif
 const pattern = () => json(samplePattern('causeway-side', ['4']));
 const job = (more: object) => ({
   format: 'ample-draft/job',
-  version: 5,
+  version: 6,
   id: 'j',
   wearer: { id: 'w' },
   pattern: { sample: 'causeway' },

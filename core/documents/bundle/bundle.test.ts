@@ -24,7 +24,7 @@ const wearer = wearerSchema.parse({
 const job = (id: string, fields: Partial<Job> = {}): Job =>
   jobSchema.parse({
     format: 'ample-draft/job',
-    version: 5,
+    version: 6,
     id,
     wearer: { id: wearer.id },
     pattern: { id: 'own' },

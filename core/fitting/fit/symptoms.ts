@@ -145,13 +145,13 @@ export const SYMPTOMS: readonly Symptom[] = [
   s('crotch-pulls-front', ['crotch', 'front', 'pull', 'slanting'], 'in', 112, 272),
   s('crotch-folds-front', ['crotch', 'front', 'fold', 'across'], 'out', 100, 262),
   s('front-waist-stands', ['waist', 'front', 'level', null], 'out', 100, 212),
-  s('seat-pulls', ['crotch', 'back', 'pull', 'slanting'], 'in', 112, 268),
-  s('seat-bags', ['crotch', 'back', 'fold', 'across'], 'out', 118, 292),
+  s('seat-pulls', ['crotch', 'back', 'pull', 'slanting'], 'in', 88, 268),
+  s('seat-bags', ['crotch', 'back', 'fold', 'across'], 'out', 82, 292),
   s('back-waist-dips', ['waist', 'back', 'level', null], 'in', 100, 214),
   s('thigh-tight', ['leg', 'front', 'tight', 'across'], 'in', 126, 306),
   s('thigh-loose', ['leg', 'front', 'loose', 'down'], 'out', 134, 312),
-  s('leg-short', ['leg', 'front', 'level', null], 'in', 122, 396),
-  s('leg-long', ['leg', 'front', 'level', null], 'out', 122, 406),
+  s('leg-short', ['leg', 'front', 'level', null], 'in', 122, 380),
+  s('leg-long', ['leg', 'front', 'level', null], 'out', 122, 394),
   s('leg-twists', ['leg', 'side', 'seam', 'slanting'], 'shift', 104, 352),
 ];
 

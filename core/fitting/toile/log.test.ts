@@ -36,7 +36,7 @@ const wearer = wearerSchema.parse({
 const job = (fields: Partial<Job> = {}): Job =>
   jobSchema.parse({
     format: 'ample-draft/job',
-    version: 5,
+    version: 6,
     id: 'j',
     wearer: { id: 'w' },
     pattern: { id: 'causeway' },

@@ -19,7 +19,7 @@ const planned = (id: SampleId, alteration: string, total: number) => {
   });
   const job = jobSchema.parse({
     format: 'ample-draft/job',
-    version: 5,
+    version: 6,
     id: 'j',
     wearer: { id: 'w' },
     pattern: { id },

@@ -39,7 +39,7 @@ describe('the library', () => {
     await openLibrary();
     expect(useLibrary.getState().jobs).toEqual([]);
     await bringDemoBack();
-    expect(useLibrary.getState().jobs).toHaveLength(6);
+    expect(useLibrary.getState().jobs).toHaveLength(DEMO_JOBS.length);
   });
 
   it('keeps what is one’s own when the demo is cleared', async () => {
@@ -57,7 +57,7 @@ describe('the library', () => {
     await openLibrary();
     const { jobs, damaged } = useLibrary.getState();
     expect(jobs.map((j) => j.id)).not.toContain(broken.id);
-    expect(jobs).toHaveLength(5);
+    expect(jobs).toHaveLength(DEMO_JOBS.length - 1);
     expect(damaged[0]).toMatchObject({ kind: 'job', key: broken.id, raw: broken });
     await forgetDamaged(damaged[0]!.id);
     expect(await db.damaged.count()).toBe(0);
@@ -68,7 +68,7 @@ describe('the library', () => {
     await openLibrary();
     failing.mockRestore();
     expect(useLibrary.getState().trouble).toMatchObject({ code: 'storage-failed' });
-    expect(useLibrary.getState().jobs).toHaveLength(6);
+    expect(useLibrary.getState().jobs).toHaveLength(DEMO_JOBS.length);
   });
 });
 
@@ -97,7 +97,7 @@ describe('a full disk when the browser opens', () => {
     await openLibrary();
     add.mockRestore();
     expect(useLibrary.getState().damaged[0]).toMatchObject({ key: DEMO_JOBS[1]!.id });
-    expect(useLibrary.getState().jobs).toHaveLength(5);
+    expect(useLibrary.getState().jobs).toHaveLength(DEMO_JOBS.length - 1);
     expect(await db.jobs.get(DEMO_JOBS[1]!.id)).toMatchObject({ steps: 'moths' });
   });
 });
@@ -217,6 +217,6 @@ describe('saving', () => {
     full.mockRestore();
     await saveNow();
     expect(useSave.getState().state).toBe('saved');
-    expect(DEMO_WEARERS).toHaveLength(4);
+    expect(DEMO_WEARERS).toHaveLength(5);
   });
 });

@@ -1,5 +1,5 @@
 import type { PointerEvent } from 'react';
-import { symptomOf, type View } from '@ample/core/fitting/fit';
+import { symptomOf, type View, type Worn } from '@ample/core/fitting/fit';
 import type { Point } from '@ample/core/geometry';
 import type { Observation } from '@ample/core/documents';
 import { SYMPTOM_WORDS, VIEW_WORDS } from '@ample/core/words';
@@ -12,6 +12,13 @@ const GARMENT: Readonly<Record<View, string>> = {
     'M85 77Q100 100 115 77L146 91L167 150L149 156L141 132Q139 170 134 197Q152 232 154 262L158 338H42L46 262Q48 232 66 197Q61 170 59 132L51 156L33 150L54 91Z',
   back: 'M86 75Q100 82 114 75L146 91L167 150L149 156L141 132Q139 170 134 197Q152 232 154 262L158 338H42L46 262Q48 232 66 197Q61 170 59 132L51 156L33 150L54 91Z',
   side: 'M87 76Q98 82 107 74Q124 104 131 130Q134 150 117 197Q128 226 128 262L132 338H66L68 258Q70 230 87 197Q74 160 73 126Q73 96 87 76Z',
+};
+
+/** Trousers over the figure, from the waist to the ankles. */
+const TROUSERS: Readonly<Record<View, string>> = {
+  front: 'M66 196Q100 204 134 196Q152 232 154 262L146 396H106L100 292L94 396H54L46 262Q48 232 66 196Z',
+  back: 'M66 196Q100 202 134 196Q152 232 154 262L146 396H106L100 296L94 396H54L46 262Q48 232 66 196Z',
+  side: 'M87 197Q102 203 117 197Q128 226 128 262Q126 300 118 340L116 396H80L82 330Q68 290 68 258Q70 230 87 197Z',
 };
 
 /** Figure of a view, seen as one looks at it: the wearer's left is on the right from the front, on the left from behind. */
@@ -28,6 +35,8 @@ export function placesOf({ at, side, view }: Pick<Observation, 'at' | 'side' | '
 
 interface Props {
   readonly view: View;
+  /** What is worn on it; left out, a bodice and skirt. */
+  readonly worn?: Worn;
   readonly observations: readonly (Observation & { readonly number: number })[];
   readonly chosen: string | null;
   readonly onChoose: (id: string) => void;
@@ -37,7 +46,7 @@ interface Props {
 }
 
 /** The figure with what was seen drawn where it was seen: each kind has a sign of its own, and its number in the list. */
-export function SeenFigure({ view, observations, chosen, onChoose, onPoint, height = 'h-[430px]' }: Props) {
+export function SeenFigure({ view, worn, observations, chosen, onChoose, onPoint, height = 'h-[430px]' }: Props) {
   const point = (e: PointerEvent<SVGSVGElement>): void => {
     const box = e.currentTarget.getBoundingClientRect();
     const k = Math.min(box.width / 200, box.height / 420);
@@ -55,7 +64,13 @@ export function SeenFigure({ view, observations, chosen, onChoose, onPoint, heig
       onPointerUp={point}
     >
       <Outline view={view} />
-      <path d={GARMENT[view]} fill={COLOURS.tissue} fillOpacity="0.92" stroke={COLOURS.grey} strokeWidth="1" />
+      <path
+        d={(worn === 'trousers' ? TROUSERS : GARMENT)[view]}
+        fill={COLOURS.tissue}
+        fillOpacity="0.92"
+        stroke={COLOURS.grey}
+        strokeWidth="1"
+      />
       {view !== 'side' && <path d="M66 197Q100 204 134 197" fill="none" stroke={COLOURS.grey} strokeDasharray="3 2" />}
       {here.flatMap((o) =>
         placesOf(o).map((at, i) => (

@@ -30,7 +30,7 @@ function opened(steps: readonly Step[], readings: Record<string, number[]> = {},
   });
   const job = jobSchema.parse({
     format: 'ample-draft/job',
-    version: 5,
+    version: 6,
     id: 'j',
     wearer: { id: 'w' },
     pattern: { id },

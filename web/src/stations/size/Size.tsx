@@ -102,12 +102,15 @@ function Cups({ draft, pattern }: { readonly draft: Draft; readonly pattern: Pat
 
 const LEVEL_NAMES = { underbust: 'Band under the bust', waist: 'Waist', hip: 'Hip' } as const;
 
+/** By the levels that have a size of their own. */
+const TITLES: Readonly<Record<string, string>> = { 'underbust waist hip': 'Band, waist and hip', waist: 'Waist' };
+
 /** Waist and hip by themselves: the sizes the pattern is graded to. */
 function Levels({ draft }: { readonly draft: Draft }) {
   if (draft.levels.length === 0) return null;
   return (
     <section className="card p-4" aria-label="Waist and hip">
-      <h2>{draft.levels.some((l) => l.key === 'underbust') ? 'Band, waist and hip' : 'Waist and hip'}</h2>
+      <h2>{TITLES[draft.levels.map((l) => l.key).join(' ')] ?? 'Waist and hip'}</h2>
       <ul className="mt-1 space-y-2">
         {draft.levels.map((l) => (
           <li key={l.key}>

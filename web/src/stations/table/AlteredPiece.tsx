@@ -110,6 +110,9 @@ function Points({ frame, run, k }: { readonly frame: PieceFrame; readonly run: R
 }
 
 /** Gaps, dimensioned square to the slash, each on a plate of its own so that it can be read on any ground. */
+/** As far as a dimension's label reaches beside it, px. */
+const LABEL = 150;
+
 function Dimensions({ frame, k }: { readonly frame: PieceFrame; readonly k: number }) {
   const { unit, fraction } = useUnits();
   return frame.dimensions
@@ -120,6 +123,10 @@ function Dimensions({ frame, k }: { readonly frame: PieceFrame; readonly k: numb
       const upright = Math.abs(to.y - from.y) > Math.abs(to.x - from.x);
       const y = Math.max(from.y, to.y) + 26 / k;
       const x = Math.max(from.x, to.x) + 26 / k;
+      // A pin in the other end of the line is not written over.
+      const covers = frame.points.some(
+        (p) => p.kind === 'hinge' && Math.abs(p.at.y - y) < 60 / k && p.at.x > x && p.at.x < x + LABEL / k,
+      );
       const line = upright
         ? `M${from.x} ${from.y}H${x + 8 / k}M${to.x} ${to.y}H${x + 8 / k}M${x} ${from.y}V${to.y}`
         : `M${from.x} ${from.y}V${y + 8 / k}M${to.x} ${to.y}V${y + 8 / k}M${from.x} ${y}H${to.x}`;
@@ -127,7 +134,7 @@ function Dimensions({ frame, k }: { readonly frame: PieceFrame; readonly k: numb
         <g key={id} stroke={COLOURS.ink} aria-hidden="true">
           <path d={line} strokeWidth="1.4" {...thin} />
           <g
-            transform={`translate(${Math.max(from.x, to.x) + (upright ? 30 / k : 0)} ${upright ? Math.max(from.y, to.y) : y}) scale(${1 / k})`}
+            transform={`translate(${Math.max(from.x, to.x) + (upright ? 30 / k : 0)} ${upright ? Math.max(from.y, to.y) + (covers ? 46 / k : 0) : y}) scale(${1 / k})`}
             stroke="none"
           >
             <rect

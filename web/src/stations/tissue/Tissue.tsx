@@ -43,7 +43,7 @@ export function Tissue() {
       {at < 0 ? (
         <Before worn={worn} onStart={() => setAt(0)} back={back} />
       ) : check ? (
-        <Look key={check.id} checks={checks} fitting={fitting} at={at} onGo={setAt} back={back} />
+        <Look key={check.id} worn={worn} checks={checks} fitting={fitting} at={at} onGo={setAt} back={back} />
       ) : (
         <After checks={checks} fitting={fitting} onGo={setAt} back={back} />
       )}
@@ -88,12 +88,14 @@ function Before({ worn, onStart, back }: { readonly worn: Worn; readonly onStart
 }
 
 function Look({
+  worn,
   checks,
   fitting,
   at,
   onGo,
   back,
 }: {
+  readonly worn: Worn;
   readonly checks: readonly TissueCheck[];
   readonly fitting: Fitting;
   readonly at: number;
@@ -125,7 +127,7 @@ function Look({
         back={back}
       />
       <div className="max-[899px]:hidden">
-        <SeenFigure view={view} observations={marks} chosen={null} onChoose={() => undefined} />
+        <SeenFigure view={view} worn={worn} observations={marks} chosen={null} onChoose={() => undefined} />
       </div>
     </div>
   );

@@ -9,6 +9,7 @@ const VIEWS = ['front', 'back'] as const;
 
 /** Before the first fitting: how to begin, what was altered and so wants looking at, and where to look, from the top down. */
 export function FirstLook({ draft }: { readonly draft: Draft | null }) {
+  const worn = wornAs(draft?.pieces ?? []);
   const units = useUnits();
   const altered = draft?.steps.filter((s) => s.step.on && s.outcome.ok) ?? [];
   return (
@@ -40,7 +41,7 @@ export function FirstLook({ draft }: { readonly draft: Draft | null }) {
           Where to look, from the top down
         </h2>
         <ol>
-          {tissueChecksFor(wornAs(draft?.pieces ?? [])).map(({ id }, i) => (
+          {tissueChecksFor(worn).map(({ id }, i) => (
             <li key={id} className="flex gap-3 border-t border-line py-2">
               <span className="num w-6 shrink-0 text-quiet">{i + 1}</span>
               <span>
@@ -53,7 +54,14 @@ export function FirstLook({ draft }: { readonly draft: Draft | null }) {
       <div className="grid grid-cols-2 gap-2 self-start">
         {VIEWS.map((view) => (
           <figure key={view} className="m-0">
-            <SeenFigure view={view} observations={[]} chosen={null} onChoose={() => undefined} height="h-[360px]" />
+            <SeenFigure
+              view={view}
+              worn={worn}
+              observations={[]}
+              chosen={null}
+              onChoose={() => undefined}
+              height="h-[360px]"
+            />
             <figcaption className="text-center text-sm text-quiet">{view}</figcaption>
           </figure>
         ))}

@@ -188,6 +188,7 @@ function FittingFigure({
         </ToggleGroup.Root>
         <SeenFigure
           view={view}
+          worn={worn}
           observations={numbered}
           chosen={chosen}
           onChoose={choose}

@@ -3,7 +3,7 @@ import type { Fitting } from '@ample/core/documents';
 import { compareFittings } from '@ample/core/fitting/toile';
 import { FITTING_WORDS, RESULT_WORDS, sayAnswer, SYMPTOM_WORDS, VERDICT_WORDS, VIEW_WORDS } from '@ample/core/words';
 import { formatLength } from '@ample/core/units';
-import { VIEWS, type View } from '@ample/core/fitting/fit';
+import { VIEWS, type View, type Worn } from '@ample/core/fitting/fit';
 import { longDate } from '../../lib/time.ts';
 import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';
 import { useUnits } from '../../store/prefs.ts';
@@ -13,7 +13,7 @@ import type { Units } from '@ample/core/speech';
 import { Select } from '../../ui/Select.tsx';
 
 /** Two fittings beside each other: the figures, what went, what stayed, what is new. */
-export function Pair({ fittings }: { readonly fittings: readonly Fitting[] }) {
+export function Pair({ worn, fittings }: { readonly worn: Worn; readonly fittings: readonly Fitting[] }) {
   const units = useUnits();
   const [ids, setIds] = useState<readonly [string, string]>([fittings.at(-2)?.id ?? '', fittings.at(-1)?.id ?? '']);
   const [view, setView] = useState<View>('front');
@@ -55,6 +55,7 @@ export function Pair({ fittings }: { readonly fittings: readonly Fitting[] }) {
           <figure key={i} className="card m-0 p-2">
             <SeenFigure
               view={view}
+              worn={worn}
               observations={f.observations.map((o, n) => ({ ...o, number: n + 1 }))}
               chosen={null}
               onChoose={() => undefined}

@@ -1,6 +1,7 @@
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
+import { wornAs } from '@ample/core/fitting/fit';
 import { inOrderOfDate } from '@ample/core/fitting/toile';
 import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
@@ -49,7 +50,7 @@ export function Toile() {
           {chosen ? <FittingView key={chosen.id} fitting={chosen} draft={draft} /> : <FirstLook draft={draft} />}
         </Tabs.Content>
         <Tabs.Content value="pair">
-          <Pair fittings={sorted} />
+          <Pair worn={wornAs(draft?.pieces ?? [])} fittings={sorted} />
         </Tabs.Content>
         <Tabs.Content value="versions">
           <Versions draft={draft} />
