@@ -39,7 +39,7 @@ export function trousersOn(pieces: readonly Piece[]): Result<TrousersOn> {
   if (!front || !back) return refuse('trousers-not-found', {});
   const one = halfOf(front);
   if (!one.ok) return one;
-  const other = halfOf(back);
+  const other = halfOf(back, one.value);
   return other.ok ? ok({ front: one.value, back: other.value }) : other;
 }
 
@@ -51,7 +51,8 @@ export const sideOfHalf = ({ piece, side, out }: TrouserHalf): SideOn => ({
   skirt: true,
 });
 
-function halfOf(piece: Piece): Result<TrouserHalf> {
+/** Where no line is drawn on the back, it lies as far below the upper end of the side as on the front. */
+function halfOf(piece: Piece, front?: TrouserHalf): Result<TrouserHalf> {
   const missing = (): Result<never> => refuse('crotch-not-found', { piece: piece.name });
   const [crotch, inseam, side, hem] = (['crotch', 'inseam', 'side', 'hem'] as const).map(
     (role) => edgesWithRole(piece, role)[0],
@@ -61,14 +62,15 @@ function halfOf(piece: Piece): Result<TrouserHalf> {
   if (!fork) return missing();
   const centre = distance(crotch.path.start, fork) < TOL.join ? endOf(crotch.path) : crotch.path.start;
   const corner = upperEnd(side);
-  const level = (name: LevelName, usual: number): number => levelOf(piece, name)?.y ?? usual;
-  const crotchLine = level('crotch', fork.y);
+  const below = (name: LevelName, y: number | undefined, usual: number): number =>
+    levelOf(piece, name)?.y ?? (front && y !== undefined ? corner.y + y - front.corner.y : usual);
+  const crotchLine = below('crotch', front?.crotchLine, fork.y);
   const foot = lowerEnd(inseam).y;
   return ok({
     ...{ piece, crotch, inseam, side, hem, fork, centre, corner, crotchLine },
     out: corner.x > fork.x ? 1 : -1,
-    hip: level('hip', corner.y + USUAL.hip * (crotchLine - corner.y)),
-    knee: level('knee', (fork.y + foot) / 2 - USUAL.kneeUp),
+    hip: below('hip', front?.hip, corner.y + USUAL.hip * (crotchLine - corner.y)),
+    knee: below('knee', front?.knee, (fork.y + foot) / 2 - USUAL.kneeUp),
   });
 }
 

@@ -2,6 +2,8 @@ import { edgeOf, normalisePiece, withNeckFound, type Pattern, type Piece, type S
 import { withBustLevels } from './bustLevel.ts';
 import { proposeSeams } from './seams.ts';
 
+const BELOW: readonly Piece['part'][] = ['skirtFront', 'skirtBack', 'trouserFront', 'trouserBack'];
+
 const holds = (pieces: readonly Piece[], seam: Seam): boolean =>
   [seam.first, seam.second].every((side) => {
     const piece = pieces.find((p) => p.id === side.piece);
@@ -43,7 +45,10 @@ export function withPiece(pattern: Pattern, piece: Piece, size: string): Pattern
     : empty
       ? [{ size, body: {} }]
       : [...pattern.chart, { size, body: {} }].sort((a, b) => a.size.localeCompare(b.size, 'en', { numeric: true }));
-  const next: Pattern = { ...pattern, chart, sizes: { ...pattern.sizes, [size]: withBustLevels(pieces) } };
+  // A pattern that begins below the waist hangs from there.
+  const begins = Object.values(pattern.sizes).every((all) => all.length === 0);
+  const garment = begins && BELOW.includes(made.part) ? 'bottom' : pattern.garment;
+  const next: Pattern = { ...pattern, garment, chart, sizes: { ...pattern.sizes, [size]: withBustLevels(pieces) } };
   return { ...next, seams: seamsOf(next) };
 }
 

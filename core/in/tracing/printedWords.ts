@@ -26,12 +26,22 @@ const PARTS: readonly (readonly [RegExp, Piece['part']])[] = [
     'skirtFront',
   ],
   [/skirt.*back|back.*skirt|rock.*hint|hinter.*rock|jupe.*(dos|arri)|dos.*jupe|falda.*(traser|espalda)/i, 'skirtBack'],
+  [/waist\s*band|hosenbund|ceinture|pretina|cinturilla/i, 'waistband'],
+  [/\bfly\b|hosenschlitz|braguette|bragueta/i, 'flyFacing'],
+  [
+    /(trouser|pant|leg\b).*front|front.*(trouser|pant|leg\b)|(hose|bein).*vorn|vorder.*(hose|bein)|pantalon.*devant|devant.*pantalon|pantal[oó]n.*delanter|delanter.*pantal[oó]n/i,
+    'trouserFront',
+  ],
+  [
+    /(trouser|pant|leg\b).*back|back.*(trouser|pant|leg\b)|(hose|bein).*hint|hinter.*(hose|bein)|pantalon.*(dos|arri)|dos.*pantalon|pantal[oó]n.*(traser|espalda)|traser.*pantal[oó]n/i,
+    'trouserBack',
+  ],
   [/facing.*front|front.*facing|beleg.*vorn|vord.*beleg|parementure.*devant|vista.*delanter/i, 'facingFront'],
   [/facing.*back|back.*facing|beleg.*(r[uü]ck|hint)|r[uü]ck.*beleg|parementure.*dos|vista.*espalda/i, 'facingBack'],
   [/sleeve|[aä]rmel|\bmanche\b|\bmanga\b/i, 'sleeve'],
   [/pocket|tasche|\bpoche\b|bolsillo/i, 'pocket'],
   [/\bcuff|manschette|poignet|pu[nñ]o/i, 'cuff'],
-  [/\bband\b|collar|kragen|\bbund\b|\bcol\b|ceinture|cuello/i, 'band'],
+  [/\bband\b|collar|kragen|\bbund\b|\bcol\b|cuello/i, 'band'],
   [/front|vorderteil|vorne|\bdevant\b|delanter/i, 'front'],
   [/back|r[uü]cken|r[uü]ckteil|hinterteil|\bdos\b|espalda/i, 'back'],
 ];

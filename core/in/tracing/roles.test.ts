@@ -31,6 +31,7 @@ function byRole(piece: Piece): Readonly<Partial<Record<EdgeRole, number>>> {
 const KINDS: readonly (readonly [SampleId, readonly string[]])[] = [
   ['causeway-side', ['front', 'back']],
   ['causeway', ['front', 'back', 'sleeve', 'skirtFront', 'skirtBack']],
+  ['landing', ['trouserFront', 'trouserBack']],
   ['causeway-shirt', ['front', 'back']],
   ['causeway-french', ['front', 'back']],
   ['skerry-shoulder', ['front', 'sideFront', 'sideBack', 'back']],

@@ -17,10 +17,11 @@ import {
   within,
   type Seen,
 } from './roleSeen.ts';
+import { trousers } from './roleTrousers.ts';
 import { nth } from '../../units/index.ts';
 
 export type Part = Piece['part'];
-const BACKS: ReadonlySet<Part> = new Set<Part>(['back', 'skirtBack', 'sideBack', 'facingBack']);
+const BACKS: ReadonlySet<Part> = new Set<Part>(['back', 'skirtBack', 'trouserBack', 'sideBack', 'facingBack']);
 /** Pieces whose centre is the centre back. */
 export const isBack = (part: Part): boolean => BACKS.has(part);
 /** A shoulder longer than this runs on over the arm, mm. */
@@ -204,6 +205,7 @@ export function proposeRoles(
   const centreRole: EdgeRole = back ? 'centreBack' : 'centreFront';
   if (part === 'sleeve') sleeve(edges, roles);
   else if (part === 'sideFront' || part === 'sideBack') sidePanel(edges, roles);
+  else if (part === 'trouserFront' || part === 'trouserBack') trousers(edges, roles);
   else if (part === 'skirtFront' || part === 'skirtBack') skirt(edges, usual, centreRole, roles);
   else if ((part === 'front' || part === 'back') && usual) bestBodice(edges, candidates, centreRole, roles);
   else if ((part === 'facingFront' || part === 'facingBack') && usual) {

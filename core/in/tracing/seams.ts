@@ -115,6 +115,7 @@ function armholeSeam(id: string, piece: Piece | undefined, sleeve: Piece, cap: E
 export function proposeSeams(pieces: readonly Piece[]): readonly ProposedSeam[] {
   const [front, back, sleeve] = [all(pieces, 'front'), all(pieces, 'back'), all(pieces, 'sleeve')];
   const [skirtFront, skirtBack] = [all(pieces, 'skirtFront'), all(pieces, 'skirtBack')];
+  const [legFront, legBack] = [all(pieces, 'trouserFront'), all(pieces, 'trouserBack')];
   const [facingFront, facingBack] = [all(pieces, 'facingFront'), all(pieces, 'facingBack')];
   const wanted: readonly Wanted[] = [
     { id: 'shoulder', kind: 'shoulder', one: [front, 'shoulder'], two: [back, 'shoulder'], from: neckOf },
@@ -122,6 +123,8 @@ export function proposeSeams(pieces: readonly Piece[]): readonly ProposedSeam[] 
     { id: 'waist front', kind: 'waist', one: [front, 'waist'], two: [skirtFront, 'waist'], from: centreOf },
     { id: 'waist back', kind: 'waist', one: [back, 'waist'], two: [skirtBack, 'waist'], from: centreOf },
     { id: 'skirt side', kind: 'side', one: [skirtFront, 'side'], two: [skirtBack, 'side'], from: (_, e) => upperOf(e) },
+    { id: 'outside leg', kind: 'side', one: [legFront, 'side'], two: [legBack, 'side'], from: (_, e) => upperOf(e) },
+    { id: 'inseam', kind: 'inseam', one: [legFront, 'inseam'], two: [legBack, 'inseam'], from: (_, e) => upperOf(e) },
     { id: 'facing front', kind: 'neck', one: [front, 'neck'], two: [facingFront, 'neck'], from: centreOf },
     { id: 'facing back', kind: 'neck', one: [back, 'neck'], two: [facingBack, 'neck'], from: centreOf },
     {

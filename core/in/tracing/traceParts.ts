@@ -164,6 +164,8 @@ export const HALVES: ReadonlySet<Part> = new Set<Part>([
   'sideBack',
   'skirtFront',
   'skirtBack',
+  'trouserFront',
+  'trouserBack',
   'facingFront',
   'facingBack',
 ]);

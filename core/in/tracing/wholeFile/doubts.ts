@@ -60,6 +60,8 @@ const NEEDED: Readonly<Partial<Record<Piece['part'], readonly (readonly EdgeRole
   sleeve: [['cap', 'raglan'], ['underarm'], ['sleeveHem']],
   skirtFront: [['waist'], ['side'], ['hem'], ['centreFront']],
   skirtBack: [['waist'], ['side'], ['hem'], ['centreBack']],
+  trouserFront: [['waist'], ['side'], ['hem'], ['inseam'], ['crotch']],
+  trouserBack: [['waist'], ['side'], ['hem'], ['inseam'], ['crotch']],
   facingFront: [['neck'], ['shoulder'], ['centreFront']],
   facingBack: [['neck'], ['shoulder'], ['centreBack']],
 };

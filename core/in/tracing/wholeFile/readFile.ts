@@ -79,6 +79,8 @@ const SEWN: readonly (readonly [
   ['front panels', 'princess', ['front'], ['sideFront'], 15],
   ['back panels', 'princess', ['back'], ['sideBack'], 15],
   ['skirt side', 'side', ['skirtFront'], ['skirtBack'], 12],
+  ['outside leg', 'side', ['trouserFront'], ['trouserBack'], 12],
+  ['inseam', 'inseam', ['trouserFront'], ['trouserBack'], 15],
   ['raglan', 'raglan', ['front', 'back'], ['sleeve'], 25],
 ];
 

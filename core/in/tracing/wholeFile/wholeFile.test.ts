@@ -15,8 +15,20 @@ import {
 import { laidTogether, readPrinted } from '../../../testing/printed.ts';
 import { expectOk } from '../../../units/index.ts';
 import { PIECE_WORDS } from '../../../words/index.ts';
+import { flatOf } from '../../../alterations/index.ts';
+import { PATTERN_VERSION, patternSchema } from '../../../pattern/index.ts';
 import { tracePiece } from '../trace.ts';
-import { readWhole, SURE, type ReadFile, type Wanted } from './index.ts';
+import { readWhole, SURE, withRead, type ReadFile, type Wanted } from './index.ts';
+
+const patternOf = () =>
+  patternSchema.parse({
+    format: 'ample-draft/pattern',
+    version: PATTERN_VERSION,
+    id: 'p',
+    name: 'P',
+    chart: [{ size: '1', body: {} }],
+    sizes: {},
+  });
 
 const FOR_ALL = ['Size 36 38 40', 'Seam allowance 1 cm included'];
 
@@ -106,6 +118,23 @@ describe('a file of another program, read whole', () => {
     expect(tally).toHaveLength(Object.keys(VARIANTS).length);
     const [right, all] = tally.reduce<readonly [number, number]>(([a, b], [r, n]) => [a + r, b + n], [0, 0]);
     expect(right / all).toBeGreaterThanOrEqual(0.95);
+  });
+
+  it('reads trousers as trousers: legs, fly and pocket with no word said, a pattern that hangs from the waist', async () => {
+    const file = await read('landing', {});
+    const legs = judged('landing', file).filter((j) => j.id.startsWith('trouser'));
+    expect(legs.map((j) => [j.id, j.off])).toEqual([
+      ['trouserFront', []],
+      ['trouserBack', []],
+    ]);
+    const made = withRead(patternOf(), file.pieces);
+    expect(made.garment).toBe('bottom');
+    expect(made.seams.map((s) => s.id)).toEqual(['outside leg', 'inseam']);
+    const on = { pieces: made.sizes['38'] ?? [], seams: made.seams };
+    const drafted = { pieces: legs.map((j) => j.drawn), seams: [] };
+    // Nothing marks hip or crotch line: the crotch line lies where crotch seam and inseam meet.
+    for (const key of ['crotchDepth', 'crotchLength', 'outsideLeg', 'waist'] as const)
+      expect(Math.abs(flatOf(on, key)!.value - flatOf(drafted, key)!.value), key).toBeLessThan(1);
   });
 
   it('takes along every size for grading, and each notch with its own', async () => {
