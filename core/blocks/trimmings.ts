@@ -103,7 +103,7 @@ function bandOf({ id, name, part, role, seams, front, back, height: h, overlap =
       edge('foldBack', 'other', line(corner(end, 0), corner(end, h)), 0),
       edge(seams[1], role, seam(end, front)),
       edge(seams[0], role, seam(front, 0)),
-      ...(overlap > 0 ? [edge('overlap', 'other', seam(0, -overlap), 10)] : []),
+      ...(overlap > 0 ? [edge('overlap', 'other', seam(0, -overlap))] : []),
       edge('endFront', 'other', line(corner(-overlap, h), corner(-overlap, 0)), 10),
     ],
     darts: [],

@@ -1,6 +1,9 @@
 import { COLOURS, drawPiece, pathData } from '@ample/core/out';
 import type { Piece } from '@ample/core/pattern';
 
+/** So much wider than high, a piece is drawn as wide as fits: a band is not blown up to the height of a leg. */
+const WIDE = 1.4;
+
 /** A piece laid out small, with its cutting line, seam line and darts. */
 export function SmallPiece({ piece, tall = 'h-[230px]' }: { readonly piece: Piece; readonly tall?: string }) {
   const d = drawPiece(piece);
@@ -10,7 +13,7 @@ export function SmallPiece({ piece, tall = 'h-[230px]' }: { readonly piece: Piec
     <figure className="m-0">
       <svg
         viewBox={`${minX - 4} ${minY - 4} ${maxX - minX + 8} ${maxY - minY + 8}`}
-        className={tall}
+        className={maxX - minX > WIDE * (maxY - minY) ? 'w-[320px] max-w-full' : tall}
         role="img"
         aria-label={piece.name}
       >

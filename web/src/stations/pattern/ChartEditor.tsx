@@ -15,7 +15,10 @@ import { ChartButtons, ChartProblems } from './ChartButtons.tsx';
 const features = tableFeatures({});
 const column = createColumnHelper<typeof features, ChartRow>();
 /** Shown even while empty, since nearly every envelope prints them. */
-const USUAL: readonly MeasurementKey[] = ['highBust', 'fullBust', 'waist', 'hip', 'napeToWaist'];
+const USUAL: Readonly<Record<Pattern['garment'], readonly MeasurementKey[]>> = {
+  top: ['highBust', 'fullBust', 'waist', 'hip', 'napeToWaist'],
+  bottom: ['waist', 'hip'],
+};
 
 const setCell = (size: string, key: MeasurementKey, value: number | null): void =>
   editPattern((p) => ({
@@ -91,15 +94,19 @@ function FinishedCell({ row }: CellOf) {
 }
 
 const made = new Map<string, ReturnType<typeof makeColumns>>();
-const makeColumns = (keys: readonly MeasurementKey[], unit: string) => [
+const makeColumns = (keys: readonly MeasurementKey[], unit: string, garment: Pattern['garment']) => [
   column.display({ id: 'size', header: `Size, ${unit}`, cell: SizeCell }),
   ...keys.map((key) => column.display({ id: key, header: MEASUREMENT_WORDS[key].name, cell: MeasureCell })),
-  column.display({ id: 'finished', header: 'Finished bust', cell: FinishedCell }),
+  ...(garment === 'top' ? [column.display({ id: 'finished', header: 'Finished bust', cell: FinishedCell })] : []),
 ];
 /** The same columns each time, so that a cell keeps its place, and what is typed in it, while others change. */
-function columnsFor(keys: readonly MeasurementKey[], unit: string): ReturnType<typeof makeColumns> {
-  const id = [unit, ...keys].join(' ');
-  const known = made.get(id) ?? makeColumns(keys, unit);
+function columnsFor(
+  keys: readonly MeasurementKey[],
+  unit: string,
+  garment: Pattern['garment'],
+): ReturnType<typeof makeColumns> {
+  const id = [garment, unit, ...keys].join(' ');
+  const known = made.get(id) ?? makeColumns(keys, unit, garment);
   made.set(id, known);
   return known;
 }
@@ -117,10 +124,11 @@ export function ChartEditor({
   const units = useUnits();
   const [extra, setExtra] = useState<readonly MeasurementKey[]>([]);
   const keys = MEASUREMENT_CATALOGUE.map((d) => d.key).filter(
-    (k) => USUAL.includes(k) || extra.includes(k) || pattern.chart.some((r) => r.body[k] !== undefined),
+    (k) =>
+      USUAL[pattern.garment].includes(k) || extra.includes(k) || pattern.chart.some((r) => r.body[k] !== undefined),
   );
   const problems = useMemo(() => checkChart(pattern.chart), [pattern.chart]);
-  const columns = columnsFor(keys, units.unit);
+  const columns = columnsFor(keys, units.unit, pattern.garment);
   const table = useTable({ features, columns, data: pattern.chart as ChartRow[] });
   return (
     <Shown.Provider value={{ pattern, size, own }}>
