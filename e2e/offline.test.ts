@@ -71,6 +71,8 @@ async function releases(serve: Serve) {
   };
   return { base: server.base, release };
 }
+/** A waiting worker takes over once the old one has answered what it was asked: on a busy machine that takes a while. */
+const TAKEN_OVER = { timeout: 60_000 };
 const releaseOf = (page: Page) => page.evaluate(() => document.documentElement.dataset['release']).catch(() => null);
 const lookForNewer = (page: Page) =>
   page.evaluate(async () => void (await (await navigator.serviceWorker.getRegistration())?.update()));
@@ -86,7 +88,7 @@ test('a newer version is offered and waits; taken, it is the one that runs', asy
   await expect(page.getByText('A newer version is ready.')).toBeVisible();
   expect(await releaseOf(page)).toBeUndefined();
   await page.getByRole('button', { name: 'Use it now' }).click();
-  await expect.poll(() => releaseOf(page)).toBe('next');
+  await expect.poll(() => releaseOf(page), TAKEN_OVER).toBe('next');
   await expect(page.getByRole('heading', { name: 'Wearers' })).toBeVisible();
 });
 
@@ -106,7 +108,7 @@ test('taken in the very first visit, on a slow machine, in the middle of an edit
   const bust = page.getByRole('textbox', { name: 'Full bust, first reading' });
   await bust.fill('97.4');
   await page.getByRole('button', { name: 'Use it now' }).click();
-  await expect.poll(() => releaseOf(page)).toBe('next');
+  await expect.poll(() => releaseOf(page), TAKEN_OVER).toBe('next');
   await expect(bust).toHaveValue('97.4');
 });
 
@@ -129,6 +131,6 @@ test('a newer version taken in one window: the other saves what it was at, and f
   const bust = page.getByRole('textbox', { name: 'Full bust, first reading' });
   await bust.fill('97.4');
   await other.getByRole('button', { name: 'Use it now' }).click();
-  await expect.poll(() => releaseOf(page)).toBe('next');
+  await expect.poll(() => releaseOf(page), TAKEN_OVER).toBe('next');
   await expect(bust).toHaveValue('97.4');
 });
