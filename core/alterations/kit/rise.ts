@@ -26,8 +26,8 @@ export interface Rise {
 const MOST = 1 / 5;
 /** How far to either side of the line a bent seam is drawn again, mm. */
 const BEND = 60;
-/** How little of the crotch curve below the line goes with it, mm: the curve keeps its shape. */
-const KEPT = 12;
+/** How far below the line the crotch curve is drawn again with it, mm: over less, the seam would bulge where it opened. */
+const BELOW = 90;
 
 /** The line across one half, and the turn that opens it. */
 interface Opening {
@@ -54,7 +54,7 @@ function smoothed({ half, crotch, by }: Opening, gained: number, message: Messag
   const { path } = crotch.edge;
   const lapped = Math.max(0, -by);
   const starts = distance(path.start, half.fork) < TOL.join;
-  const [before, after] = starts ? [KEPT, BEND] : [BEND, KEPT];
+  const [before, after] = starts ? [BELOW, BEND] : [BEND, BELOW];
   return fair({
     piece: half.piece.id,
     message,
