@@ -86,9 +86,10 @@ interface BandShape {
   readonly height: number;
   /** How far it runs on beyond the centre front, to be buttoned, mm. */
   readonly overlap?: number;
+  readonly notes?: string;
 }
 
-function bandOf({ id, name, part, role, seams, front, back, height: h, overlap = 0 }: BandShape): Piece {
+function bandOf({ id, name, part, role, seams, front, back, height: h, overlap = 0, notes = '' }: BandShape): Piece {
   const corner = (x: number, y: number) => ({ x, y });
   const seam = (x0: number, x1: number): Path => line(corner(x0, h), corner(x1, h));
   const end = front + back;
@@ -97,7 +98,7 @@ function bandOf({ id, name, part, role, seams, front, back, height: h, overlap =
     cut: 2,
     fold: 'foldBack',
     half: true,
-    notes: '',
+    notes,
     edges: [
       edge('edge', 'other', line(corner(-overlap, 0), corner(end, 0)), 10),
       edge('foldBack', 'other', line(corner(end, 0), corner(end, h)), 0),
@@ -131,6 +132,7 @@ export const draftWaistband = (front: Piece, back: Piece): Piece =>
     back: sewnWaist(back),
     height: WAISTBAND_HEIGHT,
     overlap: OVERLAP,
+    notes: 'The overlap is for one end only: cut it off the other.',
   });
 
 /** The part of the front's crotch seam that opens. */

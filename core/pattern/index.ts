@@ -15,6 +15,7 @@ export * from './schema.ts';
 export * from './seamLine.ts';
 export * from './types.ts';
 export * from './validate.ts';
+export * from './worn.ts';
 export * from './split.ts';
 export * from './snap.ts';
 export * from './unfold.ts';

@@ -73,7 +73,7 @@ const WHERE: Readonly<Partial<Record<MeasurementKey, string>>> = inWords({
   crotchDepth: 'Down the side of the front from the waist to the level of the crotch line, the widest place.',
   crotchLength:
     'Along the crotch seam of front and back with the tape on its edge, from the front waist to the back waist.',
-  thigh: 'Across front and back a thumb’s length below the crotch line; added up.',
+  thigh: 'Across front and back 2.5 cm (1 in) below the crotch line; added up.',
   knee: 'Across front and back at the knee line; added up.',
   waistToKnee: 'Down the side seam of the front from the waist to the knee line.',
   outsideLeg: 'Down the side seam of the front from waist to hem.',

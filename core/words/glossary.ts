@@ -11,6 +11,10 @@ export const GLOSSARY: readonly Term[] = inWords([
   { term: 'alteration', meaning: 'A change to the paper pattern that makes it fit one body; a step of the plan.' },
   { term: 'apex', meaning: 'The fullest place of a princess seam; on a front without one it is the bust point.' },
   { term: 'bust point', meaning: 'Where the bust is fullest; darts aim at it and end short of it.' },
+  {
+    term: 'crotch line',
+    meaning: 'Where trousers are widest, square to the grain; crotch depth is measured down to it.',
+  },
   { term: 'cup', meaning: 'Full bust less high bust of the body a pattern was drafted for; not a bra size.' },
   { term: 'cutting line', meaning: 'Where the paper is cut: the seam line and its allowance.' },
   {
@@ -27,6 +31,7 @@ export const GLOSSARY: readonly Term[] = inWords([
     meaning: 'Around the body above the bust, under the arms: the measurement the size starts from.',
   },
   { term: 'hinge', meaning: 'The point about which a piece of paper turns when a slash is opened or lapped.' },
+  { term: 'inseam', meaning: 'The inner seam of a trouser leg, from the crotch seam down to the hem.' },
   { term: 'lap', meaning: 'To slide paper over paper, so that the piece becomes smaller.' },
   { term: 'level', meaning: 'A height on the piece that runs straight across: bust, waist, hip.' },
   { term: 'notch', meaning: 'A mark on the cutting line that meets its partner when two pieces are sewn.' },

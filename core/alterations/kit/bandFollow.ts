@@ -1,19 +1,29 @@
 import type { Piece, Seam } from '../../pattern/index.ts';
 import { nth, ok, refuse, TOL, type Result } from '../../units/index.ts';
-import type { Context, Instruction, Message, Program, Under } from '../contract.ts';
+import type {
+  AlterationDefinition,
+  Context,
+  Example,
+  Instruction,
+  Message,
+  Program,
+  Under,
+  WhyCode,
+} from '../contract.ts';
 import { mark, match, matchSeam, slash } from '../operations/index.ts';
 import { across, levelBand } from './band.ts';
+import { define } from './define.ts';
 import { draftedSeam, followings, ratioOf, sideLengthOf } from './follow.ts';
 
 /** What a band is sewn to: the kind of seam, the part it is, and the word its sentences begin with. */
-export interface BandOf {
+interface BandOf {
   readonly kind: Seam['kind'];
   readonly part: Piece['part'];
   readonly words: 'bandFollows' | 'waistbandFollows';
 }
 
 /** A band lapped (or spread) straight across by what the seam it is sewn to lost, times its ratio. */
-export function bandProgram(context: Context, { kind, part, words }: BandOf): Result<Program> {
+function bandProgram(context: Context, { kind, part, words }: BandOf): Result<Program> {
   const found = followings(context, kind, [part]);
   if (!found.ok) return found;
   const band = found.value[0].follower;
@@ -76,3 +86,22 @@ export function bandProgram(context: Context, { kind, part, words }: BandOf): Re
   ];
   return ok({ piece: band.id, instructions });
 }
+
+/** A band that follows what it is sewn to. */
+export const bandFollower = (
+  band: BandOf,
+  sketch: { readonly id: string; readonly example: Example; readonly source: string; readonly why: WhyCode },
+): AlterationDefinition =>
+  define({
+    id: sketch.id,
+    family: 'follow',
+    amount: null,
+    params: [],
+    requires: [],
+    refusals: ['nothing-to-follow'],
+    examples: [sketch.example],
+    source: sketch.source,
+    why: sketch.why,
+    needs: (context) => followings(context, band.kind, [band.part]),
+    plan: (context) => bandProgram(context, band),
+  });

@@ -1,8 +1,8 @@
 import { pathLength, type Path } from '../../geometry/index.ts';
 import { widthAt, type MeasurementKey } from '../../pattern/index.ts';
-import { meetingOn, upperEnd } from './across.ts';
 import { line, type Flat, type Measure } from './flatMeasure.ts';
-import { halves, trousersOn, type TrouserHalf, type TrousersOn } from './trousers.ts';
+import { alongAt } from './sides.ts';
+import { halves, sideOfHalf, trousersOn, type TrouserHalf, type TrousersOn } from './trousers.ts';
 
 /** The fullest part of a thigh lies so far below the crotch line, mm. */
 export const THIGH_BELOW = 25;
@@ -26,15 +26,8 @@ function aroundLeg(on: TrousersOn, at: (half: TrouserHalf) => number): Flat | nu
 
 const along = (half: TrouserHalf, path: Path) => line(half.piece, path.start, ...path.segments.map((s) => s.to));
 
-/** Down the side from the waist to a height, along the seam; null where it does not reach it. */
-export function downSide({ piece, side }: TrouserHalf, y: number): number | null {
-  const met = meetingOn({ ...piece, edges: [side] }, y, ['side']);
-  if (!met) return null;
-  return upperEnd(side) === side.path.start ? met.along : pathLength(side.path) - met.along;
-}
-
 function toHeight(half: TrouserHalf, y: number): Flat | null {
-  const value = downSide(half, y);
+  const value = alongAt(sideOfHalf(half), y);
   return value === null ? null : { value, lines: [line(half.piece, half.corner, { x: half.corner.x, y })] };
 }
 

@@ -1,15 +1,33 @@
 import { distance, pathLength, rotateAbout, type Point } from '../../geometry/index.ts';
-import { requireEdge } from '../../pattern/index.ts';
+import { requireEdge, TROUSERS } from '../../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
-import type { Instruction, Message, Param, Program, Under } from '../contract.ts';
+import type { Context, Instruction, Message, Param, Program, Under } from '../contract.ts';
 import { fair, mark, match, slash, smooth } from '../operations/index.ts';
 import { beside, meetingOn, type Meeting } from './across.ts';
 import { forksFor, forkSteps, type ForkMove, type Gains } from './fork.ts';
+import { held, type Sketch } from './define.ts';
 import { amountGrip } from './grip.ts';
-import { halves, type TrouserHalf, type TrousersOn } from './trousers.ts';
+import { halves, trousersOn, type TrouserHalf, type TrousersOn } from './trousers.ts';
 
 /** What a longer crotch seam is called in its sentences. */
 export type RiseWord = 'crotchLength' | 'fullSeatTrousers';
+
+/** What the alterations of a crotch seam have alike. */
+export const RISE_COMMON = {
+  family: 'trouser',
+  amounts: ['by'],
+  requires: ['crotch', 'inseam', 'side'],
+  refusals: [
+    'trousers-not-found',
+    'crotch-not-found',
+    'hip-missing',
+    'wedge-too-large',
+    'fork-cannot-give',
+    'overlap-too-large',
+  ],
+  needs: ({ pieces }: Pick<Context, 'pieces'>) => trousersOn(pieces),
+  holds: held({ part: TROUSERS, role: 'waist' }, { part: TROUSERS, role: 'side' }, { part: TROUSERS, role: 'hem' }),
+} as const satisfies Partial<Sketch>;
 
 export interface Rise {
   readonly on: TrousersOn;

@@ -1,5 +1,5 @@
 import { distance, endOf, type Point } from '../../geometry/index.ts';
-import { edgesWithRole, levelOf, type Edge, type LevelName, type Piece } from '../../pattern/index.ts';
+import { edgesWithRole, levelOf, TROUSERS, type Edge, type LevelName, type Piece } from '../../pattern/index.ts';
 import { ok, refuse, TOL, type Result } from '../../units/index.ts';
 import { lowerEnd, upperEnd } from './across.ts';
 import type { SideOn } from './sides.ts';
@@ -27,8 +27,6 @@ export interface TrousersOn {
   readonly front: TrouserHalf;
   readonly back: TrouserHalf;
 }
-
-export const TROUSERS: readonly Piece['part'][] = ['trouserFront', 'trouserBack'];
 
 /** Where no line is drawn: the hip as a share of the way from the waist to the crotch line, the knee above half-way down the inseam, mm. */
 const USUAL = { hip: 0.72, kneeUp: 50 } as const;

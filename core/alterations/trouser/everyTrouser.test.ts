@@ -133,6 +133,12 @@ describe('a waist that dips in front', () => {
       expect(length(run, 'trouserFront', 'waist')).toBeCloseTo(length(was, 'trouserFront', 'waist'), 1);
       expect(requireEdge(half(run, 'trouserFront'), 'side')).toEqual(requireEdge(half(was, 'trouserFront'), 'side'));
       expect(half(run, 'trouserBack')).toBe(half(was, 'trouserBack'));
+      // The fly opens up to the waist, wherever that is now, and its facing has to follow.
+      const front = half(run, 'trouserFront');
+      const flyTop = front.marks.find((m) => m.id === 'flyTop');
+      if (flyTop?.kind !== 'notch') throw new Error('expected the notch at the top of the fly');
+      expect(flyTop.at).toBeCloseTo(length(run, 'trouserFront', 'crotch'), 6);
+      expect(run.findings.some((f) => f.code === 'piece-must-follow' && f.piece === 'flyFacing')).toBe(true);
       expect(run.findings.filter((f) => f.grade === 'fault')).toEqual([]);
     }
   });

@@ -1,5 +1,6 @@
+import type { Worn } from '../../pattern/index.ts';
 import type { SymptomId } from './symptoms.ts';
-import type { Worn } from './worn.ts';
+import { symptomsFor } from './worn.ts';
 
 export const TISSUE_CHECK_IDS = [
   'anchor',
@@ -63,8 +64,11 @@ export const TISSUE_CHECKS: readonly TissueCheck[] = [
   { id: 'legLength', on: LEGS, signs: ['leg-short', 'leg-long'] },
 ];
 
-/** The looks for what is worn. A side seam shows a twisted leg only where there are legs. */
-export const tissueChecksFor = (worn: Worn): readonly TissueCheck[] =>
-  TISSUE_CHECKS.filter((c) => c.on.includes(worn)).map((c) =>
-    worn === 'trousers' ? c : { ...c, signs: c.signs.filter((s) => s !== 'leg-twists') },
-  );
+/** The looks for what is worn, each with the signs it can show. */
+export function tissueChecksFor(worn: Worn): readonly TissueCheck[] {
+  const shown = new Set(symptomsFor(worn).map((s) => s.id));
+  return TISSUE_CHECKS.filter((c) => c.on.includes(worn)).map((c) => ({
+    ...c,
+    signs: c.signs.filter((s) => shown.has(s)),
+  }));
+}

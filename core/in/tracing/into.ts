@@ -1,8 +1,14 @@
-import { edgeOf, normalisePiece, withNeckFound, type Pattern, type Piece, type Seam } from '../../pattern/index.ts';
+import {
+  edgeOf,
+  normalisePiece,
+  withNeckFound,
+  wornAs,
+  type Pattern,
+  type Piece,
+  type Seam,
+} from '../../pattern/index.ts';
 import { withBustLevels } from './bustLevel.ts';
 import { proposeSeams } from './seams.ts';
-
-const BELOW: readonly Piece['part'][] = ['skirtFront', 'skirtBack', 'trouserFront', 'trouserBack'];
 
 const holds = (pieces: readonly Piece[], seam: Seam): boolean =>
   [seam.first, seam.second].every((side) => {
@@ -47,7 +53,7 @@ export function withPiece(pattern: Pattern, piece: Piece, size: string): Pattern
       : [...pattern.chart, { size, body: {} }].sort((a, b) => a.size.localeCompare(b.size, 'en', { numeric: true }));
   // A pattern that begins below the waist hangs from there.
   const begins = Object.values(pattern.sizes).every((all) => all.length === 0);
-  const garment = begins && BELOW.includes(made.part) ? 'bottom' : pattern.garment;
+  const garment = begins && wornAs([made]) !== 'bodice' ? 'bottom' : pattern.garment;
   const next: Pattern = { ...pattern, garment, chart, sizes: { ...pattern.sizes, [size]: withBustLevels(pieces) } };
   return { ...next, seams: seamsOf(next) };
 }

@@ -16,6 +16,15 @@ describe('what a house prints on a piece', () => {
     ['A. Kragen', 'band'],
     ['12 CUFF cut 4', 'cuff'],
     ['Manschette 4x', 'cuff'],
+    ['Trousers front', 'trouserFront'],
+    ['Back leg, cut 2', 'trouserBack'],
+    ['Vordere Hose', 'trouserFront'],
+    ['Pantalon dos', 'trouserBack'],
+    ['Pantalón delantero', 'trouserFront'],
+    ['Waistband, trousers', 'waistband'],
+    ['Trousers: front pocket', 'pocket'],
+    ['Trouser front, pocket placement', 'trouserFront'],
+    ['Trouser fly', 'flyFacing'],
     ['Lengthen or shorten here', null],
   ])('%s is %s', (text, part) => {
     expect(printedWords([text]).part).toBe(part);

@@ -29,11 +29,11 @@ const PARTS: readonly (readonly [RegExp, Piece['part']])[] = [
   [/waist\s*band|hosenbund|ceinture|pretina|cinturilla/i, 'waistband'],
   [/\bfly\b|hosenschlitz|braguette|bragueta/i, 'flyFacing'],
   [
-    /(trouser|pant|leg\b).*front|front.*(trouser|pant|leg\b)|(hose|bein).*vorn|vorder.*(hose|bein)|pantalon.*devant|devant.*pantalon|pantal[oó]n.*delanter|delanter.*pantal[oó]n/i,
+    /^(?!.*(\b(front|back)\s+pocket|pocket\s*(bag|facing))).*((trouser|pant|leg\b).*front|front.*(trouser|pant|leg\b)|(hose|bein).*vorn|vorder.*(hose|bein)|pantalon.*devant|devant.*pantalon|pantal[oó]n.*delanter|delanter.*pantal[oó]n)/is,
     'trouserFront',
   ],
   [
-    /(trouser|pant|leg\b).*back|back.*(trouser|pant|leg\b)|(hose|bein).*hint|hinter.*(hose|bein)|pantalon.*(dos|arri)|dos.*pantalon|pantal[oó]n.*(traser|espalda)|traser.*pantal[oó]n/i,
+    /^(?!.*(\b(front|back)\s+pocket|pocket\s*(bag|facing))).*((trouser|pant|leg\b).*back|back.*(trouser|pant|leg\b)|(hose|bein).*hint|hinter.*(hose|bein)|pantalon.*(dos|arri)|dos.*pantalon|pantal[oó]n.*(traser|espalda)|traser.*pantal[oó]n)/is,
     'trouserBack',
   ],
   [/facing.*front|front.*facing|beleg.*vorn|vord.*beleg|parementure.*devant|vista.*delanter/i, 'facingFront'],

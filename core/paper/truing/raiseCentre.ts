@@ -197,12 +197,14 @@ const isBetween = (piece: Piece, mouth: string, waist: readonly Edge[]): boolean
   return beside.every((id) => waist.some((w) => w.id === id));
 };
 
-/** A notch beyond the end of an edge that has become shorter goes to its end. */
-function keptOn(piece: Piece, edge: string): Piece {
+/** A notch in the end of an edge goes with it, and one beyond the end of an edge that has become shorter goes there. */
+function keptOn(piece: Piece, edge: string, was: number): Piece {
   const size = pathLength(requireEdge(piece, edge).path);
   return {
     ...piece,
-    marks: piece.marks.map((m) => (m.kind === 'notch' && m.edge === edge && m.at > size ? { ...m, at: size } : m)),
+    marks: piece.marks.map((m) =>
+      m.kind === 'notch' && m.edge === edge && (m.at > size || m.at > was - TOL.join) ? { ...m, at: size } : m,
+    ),
   };
 }
 
@@ -218,7 +220,7 @@ function moveCentreEnd(piece: Piece, centres: readonly Edge[], from: Point, to: 
       const segments = path.segments.map((s, i) =>
         i < path.segments.length - 1 ? s : s.kind === 'line' ? { ...s, to } : { ...s, c2: add(s.c2, by), to },
       );
-      return keptOn(replaceEdge(out, c.id, { start: path.start, segments }), c.id);
+      return keptOn(replaceEdge(out, c.id, { start: path.start, segments }), c.id, pathLength(path));
     }
     return out;
   }, piece);

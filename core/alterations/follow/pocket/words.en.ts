@@ -13,7 +13,7 @@ export const words = {
   },
   steps: {
     'pocket.mark': () =>
-      'Lay pocket bag or fly facing under the altered seam, its notches at the notches of the opening.',
+      'Lay the pocket bag or the fly facing under the altered seam, its notches at the notches of the opening.',
     'pocket.draw': () =>
       'Trace the seam between the notches as the new opening, and draw the rest to its ends. The grainline stays parallel to that of the piece it is sewn to.',
     'pocket.match': () => 'Walk the opening along the seam from notch to notch.',

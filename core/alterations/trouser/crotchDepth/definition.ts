@@ -1,4 +1,4 @@
-import { dartShape } from '../../../pattern/index.ts';
+import { TROUSERS, dartShape } from '../../../pattern/index.ts';
 import { ok, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held, length, tenth } from '../../kit/define.ts';
@@ -6,7 +6,7 @@ import { fitBy } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { alongLines } from '../../kit/lengthLines.ts';
 import { linesOnBoth, sameSeam } from '../../kit/trouserLines.ts';
-import { halves, TROUSERS, trousersOn, type TrousersOn } from '../../kit/trousers.ts';
+import { halves, trousersOn, type TrousersOn } from '../../kit/trousers.ts';
 import { numberOf } from '../../engine/values.ts';
 import { match } from '../../operations/index.ts';
 

@@ -7,7 +7,7 @@ export const words = inWords({
   names: {
     'crotch-depth': both(
       'Deeper crotch',
-      'Less deep crotch',
+      'Shallower crotch',
       'Front and back are cut straight across between waist and hip and spread or lapped in parallel.',
       'from waist to seat, sitting',
     ),

@@ -1,9 +1,9 @@
 import type { AlterationDefinition, Context, Program, Values } from '../../contract.ts';
 import type { Result } from '../../../units/index.ts';
-import { choice, define, held, length, share, tenth } from '../../kit/define.ts';
+import { choice, define, length, share, tenth } from '../../kit/define.ts';
 import { fitBy } from '../../kit/fitBy.ts';
-import { riseProgram } from '../../kit/rise.ts';
-import { TROUSERS, trousersOn } from '../../kit/trousers.ts';
+import { RISE_COMMON, riseProgram } from '../../kit/rise.ts';
+import { trousersOn } from '../../kit/trousers.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
 
 const BY = length('by', -80, 100, 25, true);
@@ -28,19 +28,9 @@ function plan(context: Context, values: Values): Result<Program> {
 }
 
 export const crotchLength: AlterationDefinition = define({
+  ...RISE_COMMON,
   id: 'crotch-length',
-  family: 'trouser',
   params: [BY, choice('takes', 'both', 'seat', 'belly'), share('fork', 0, 0.6, 0)],
-  amounts: ['by'],
-  requires: ['crotch', 'inseam', 'side'],
-  refusals: [
-    'trousers-not-found',
-    'crotch-not-found',
-    'hip-missing',
-    'wedge-too-large',
-    'fork-cannot-give',
-    'overlap-too-large',
-  ],
   examples: [
     { name: 'longer, front and back', on: 'landing', values: { by: 24 } },
     { name: 'shorter in front', on: 'landing', values: { by: -12, takes: 'belly' } },
@@ -49,9 +39,7 @@ export const crotchLength: AlterationDefinition = define({
   source:
     'Cut along the hip line from the crotch seam to a pin in the side seam and opened by the amount at the crotch seam; of a large amount a part at the inseam point, inseams matched again.',
   why: 'why.crotch-length',
-  needs: ({ pieces }) => trousersOn(pieces),
   reads: ['crotchLength'],
   fits: (context) => fitBy(context, 'crotchLength', 1 / 2, (by) => ({ by: tenth(by) }), EASE),
   plan,
-  holds: held({ part: TROUSERS, role: 'waist' }, { part: TROUSERS, role: 'side' }, { part: TROUSERS, role: 'hem' }),
 });

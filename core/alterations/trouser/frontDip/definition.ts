@@ -1,8 +1,9 @@
+import { TROUSERS } from '../../../pattern/index.ts';
 import { ok, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
-import { TROUSERS, trousersOn } from '../../kit/trousers.ts';
+import { trousersOn } from '../../kit/trousers.ts';
 import { numberOf } from '../../engine/values.ts';
 import { mark, match, redraw } from '../../operations/index.ts';
 import { raiseCentre } from '../../../paper/truing/index.ts';

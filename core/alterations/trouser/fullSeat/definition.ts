@@ -1,8 +1,8 @@
 import type { AlterationDefinition, Context, Program, Values } from '../../contract.ts';
 import type { Result } from '../../../units/index.ts';
-import { define, held, length, share } from '../../kit/define.ts';
-import { riseProgram } from '../../kit/rise.ts';
-import { TROUSERS, trousersOn } from '../../kit/trousers.ts';
+import { define, length, share } from '../../kit/define.ts';
+import { RISE_COMMON, riseProgram } from '../../kit/rise.ts';
+import { trousersOn } from '../../kit/trousers.ts';
 import { numberOf } from '../../engine/values.ts';
 
 const BY = length('by', -50, 60, 20, true);
@@ -22,19 +22,9 @@ function plan(context: Context, values: Values): Result<Program> {
 }
 
 export const fullSeatTrousers: AlterationDefinition = define({
+  ...RISE_COMMON,
   id: 'full-seat-trousers',
-  family: 'trouser',
   params: [BY, share('fork', 0, 0.6, 0.35)],
-  amounts: ['by'],
-  requires: ['crotch', 'inseam', 'side'],
-  refusals: [
-    'trousers-not-found',
-    'crotch-not-found',
-    'hip-missing',
-    'wedge-too-large',
-    'fork-cannot-give',
-    'overlap-too-large',
-  ],
   examples: [
     { name: 'full seat', on: 'landing', values: { by: 20 } },
     { name: 'flat seat', on: 'landing', values: { by: -15 } },
@@ -42,7 +32,5 @@ export const fullSeatTrousers: AlterationDefinition = define({
   source:
     'The back alone: opened along the hip line at the centre back, and put on at the inseam point, so that the seat has length and room; the other way for a flat seat.',
   why: 'why.full-seat-trousers',
-  needs: ({ pieces }) => trousersOn(pieces),
   plan,
-  holds: held({ part: TROUSERS, role: 'waist' }, { part: TROUSERS, role: 'side' }, { part: TROUSERS, role: 'hem' }),
 });

@@ -1,13 +1,13 @@
+import { TROUSERS } from '../../../pattern/index.ts';
 import { pathLength } from '../../../geometry/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held, length, tenth } from '../../kit/define.ts';
 import { fitBy, USUAL_EASE } from '../../kit/fitBy.ts';
-import { downSide } from '../../kit/flatTrousers.ts';
 import { amountGrip } from '../../kit/grip.ts';
-import { targetAt } from '../../kit/sides.ts';
+import { alongAt, targetAt } from '../../kit/sides.ts';
 import { sideSteps, type SideMove } from '../../kit/trouserSides.ts';
-import { halves, sideOfHalf, TROUSERS, trousersOn } from '../../kit/trousers.ts';
+import { halves, sideOfHalf, trousersOn } from '../../kit/trousers.ts';
 import { numberOf } from '../../engine/values.ts';
 import { mark, match } from '../../operations/index.ts';
 
@@ -25,13 +25,14 @@ function plan(context: Context, values: Values): Result<Program> {
   const marks: Instruction[] = [];
   const moves: SideMove[] = [];
   for (const half of halves(on.value)) {
-    const [hip, knee] = [downSide(half, half.hip), downSide(half, half.knee)];
+    const side = sideOfHalf(half);
+    const [hip, knee] = [alongAt(side, half.hip), alongAt(side, half.knee)];
     if (hip === null) return refuse('hip-missing', { piece: half.piece.name });
     marks.push(
       mark({
         piece: half.piece.id,
         message: say('mark'),
-        points: [{ id: `hip ${half.piece.id}`, kind: 'target', at: targetAt(sideOfHalf(half), hip, each) }],
+        points: [{ id: `hip ${half.piece.id}`, kind: 'target', at: targetAt(side, hip, each) }],
       }),
     );
     const to = knee ?? pathLength(half.side.path);
@@ -43,7 +44,8 @@ function plan(context: Context, values: Values): Result<Program> {
     moves.push({ half, knots });
   }
   const { front } = on.value;
-  const at = downSide(front, front.hip) ?? 0;
+  const side = sideOfHalf(front);
+  const at = alongAt(side, front.hip) ?? 0;
   return ok({
     piece: front.piece.id,
     instructions: [
@@ -55,7 +57,7 @@ function plan(context: Context, values: Values): Result<Program> {
       amountGrip({
         piece: front.piece.id,
         shown: 'drawn',
-        from: targetAt(sideOfHalf(front), at, 0),
+        from: targetAt(side, at, 0),
         axis: { x: front.out, y: 0 },
         value: by,
         limits: BY,

@@ -1,3 +1,4 @@
+import { TROUSERS } from '../../../pattern/index.ts';
 import { midpoint, endOf } from '../../../geometry/index.ts';
 import { ok, TOL, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
@@ -6,7 +7,7 @@ import { define, held, length } from '../../kit/define.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { alongLines } from '../../kit/lengthLines.ts';
 import { linesOnBoth, sameSeam } from '../../kit/trouserLines.ts';
-import { TROUSERS, trousersOn, type TrouserHalf } from '../../kit/trousers.ts';
+import { trousersOn, type TrouserHalf } from '../../kit/trousers.ts';
 import { fitTwoParts, inTwoParts, turnOf } from '../../kit/twoParts.ts';
 import { numberOf } from '../../engine/values.ts';
 import { match } from '../../operations/index.ts';

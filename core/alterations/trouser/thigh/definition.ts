@@ -1,5 +1,5 @@
 import { distance } from '../../../geometry/index.ts';
-import { widthAt } from '../../../pattern/index.ts';
+import { TROUSERS, widthAt } from '../../../pattern/index.ts';
 import { ok, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held, length, tenth } from '../../kit/define.ts';
@@ -7,7 +7,7 @@ import { fitBy } from '../../kit/fitBy.ts';
 import { THIGH_BELOW } from '../../kit/flatTrousers.ts';
 import { forksFor, forkSteps } from '../../kit/fork.ts';
 import { amountGrip } from '../../kit/grip.ts';
-import { TROUSERS, trousersOn, type TrouserHalf } from '../../kit/trousers.ts';
+import { trousersOn, type TrouserHalf } from '../../kit/trousers.ts';
 import { numberOf } from '../../engine/values.ts';
 import { mark, match } from '../../operations/index.ts';
 

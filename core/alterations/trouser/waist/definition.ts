@@ -1,3 +1,4 @@
+import { TROUSERS } from '../../../pattern/index.ts';
 import { ok, TOL, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held, length, share, tenth } from '../../kit/define.ts';
@@ -5,7 +6,7 @@ import { fitBy, USUAL_EASE } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { targetAt } from '../../kit/sides.ts';
 import { sideSteps } from '../../kit/trouserSides.ts';
-import { sideOfHalf, TROUSERS, trousersOn } from '../../kit/trousers.ts';
+import { sideOfHalf, trousersOn } from '../../kit/trousers.ts';
 import { numberOf } from '../../engine/values.ts';
 import { capDart, changeDart, mark, match } from '../../operations/index.ts';
 import { sharedOut, sideKnots, withDarts } from './layout.ts';

@@ -1,10 +1,9 @@
-import { distance, pathLength } from '../../../geometry/index.ts';
-import { dartShape, edgesWithRole, type Dart, type Piece } from '../../../pattern/index.ts';
+import { distance } from '../../../geometry/index.ts';
+import { dartShape, edgesWithRole, waistOf, type Dart, type Piece } from '../../../pattern/index.ts';
 import { capDart, edgeAfter, edgeBefore, narrowDart, type SideKnot } from '../../../paper/truing/index.ts';
 import { solveNear } from '../../../numeric/index.ts';
 import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
-import { downSide } from '../../kit/flatTrousers.ts';
-import { solveKnot } from '../../kit/sides.ts';
+import { alongAt, solveKnot } from '../../kit/sides.ts';
 import { drawnSide, ROUND } from '../../kit/trouserSides.ts';
 import { halves, sideOfHalf, type TrouserHalf, type TrousersOn } from '../../kit/trousers.ts';
 
@@ -22,9 +21,6 @@ export const waistDarts = (piece: Piece): readonly { readonly dart: Dart; readon
       const { start, end } = dartShape(piece, dart);
       return { dart, intake: distance(start, end) };
     });
-
-const sewnWaist = (piece: Piece): number =>
-  edgesWithRole(piece, 'waist').reduce((sum, e) => sum + pathLength(e.path), 0);
 
 /** How one half becomes wider (or narrower) at the waist: each dart by so much, and the rest at the side. */
 export interface WaistShare {
@@ -60,12 +56,12 @@ interface Giving {
 export function sharedOut(on: TrousersOn, by: number, share: number): Result<readonly WaistShare[]> {
   const giving: Giving[] = [];
   for (const half of halves(on)) {
-    const hip = downSide(half, half.hip);
+    const hip = alongAt(sideOfHalf(half), half.hip);
     if (hip === null) return refuse('hip-missing', { piece: half.piece.name });
     const darts = waistDarts(half.piece);
     const most = Math.min(...darts.map((d) => Math.max(0, d.intake - DART.least)));
     const each = darts.length === 0 ? 0 : Math.max(-DART.more, Math.min(most, (by * share) / darts.length));
-    const goal = sewnWaist(half.piece) + by;
+    const goal = (waistOf(half.piece) ?? 0) + by;
     giving.push({ half, hip, darts: darts.map((d) => d.dart), each, rest: by - each * darts.length, goal });
   }
   const [first, second] = giving;
@@ -86,7 +82,7 @@ export const sideKnots = (by: number, hip: number): readonly SideKnot[] => [
 function atSide(on: Giving): WaistShare {
   const { half, hip, each, goal, darts } = on;
   const side = { ...sideOfHalf(half), piece: withDarts({ ...on, each }) };
-  return { half, darts, each, hip, side: solveKnot(side, goal, sewnWaist, (by) => sideKnots(by, hip), ROUND, false) };
+  return { half, darts, each, hip, side: solveKnot(side, goal, waistOf, (by) => sideKnots(by, hip), ROUND, false) };
 }
 
 /** The side by what the other half asks for, the darts by what is left: across a curved waist a little more or less than it. */
@@ -96,7 +92,7 @@ function inDarts(on: Giving, side: number): WaistShare {
     const piece = withDarts({ ...on, each });
     return side === 0 ? piece : drawnSide({ half, knots: sideKnots(side, hip), piece });
   };
-  const wanted = (goal - sewnWaist(half.piece) - side) / Math.max(1, darts.length);
-  const each = solveNear((e) => (sewnWaist(made(e)) - goal) / darts.length, wanted, TOL.same);
+  const wanted = (goal - (waistOf(half.piece) ?? 0) - side) / Math.max(1, darts.length);
+  const each = solveNear((e) => ((waistOf(made(e)) ?? 0) - goal) / darts.length, wanted, TOL.same);
   return { half, darts, each: each ?? wanted, side, hip };
 }

@@ -1,5 +1,6 @@
 import type { PointerEvent } from 'react';
-import { symptomOf, type View, type Worn } from '@ample/core/fitting/fit';
+import { symptomOf, type View } from '@ample/core/fitting/fit';
+import type { Worn } from '@ample/core/pattern';
 import type { Point } from '@ample/core/geometry';
 import type { Observation } from '@ample/core/documents';
 import { SYMPTOM_WORDS, VIEW_WORDS } from '@ample/core/words';

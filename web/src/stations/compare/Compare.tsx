@@ -1,3 +1,4 @@
+import { counted } from '@ample/core/speech';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { garmentOf } from '@ample/core/fitting/fit';
@@ -67,7 +68,7 @@ export function Compare() {
           />
           {rows.length > shown.length && (
             <button className="btn mt-3" onClick={() => setAll(true)}>
-              Show {rows.length - shown.length} rows where body or pattern is not known
+              Show {counted(rows.length - shown.length, 'row')} where body or pattern is not known
             </button>
           )}
           {(pattern.fabric.kind === 'knit' || hanging) && <HangingSkirt />}

@@ -1,13 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import {
-  symptomOf,
-  tissueChecksFor,
-  wornAs,
-  type SymptomId,
-  type TissueCheckId,
-  type Worn,
-} from '@ample/core/fitting/fit';
+import { symptomOf, tissueChecksFor, type SymptomId, type TissueCheckId } from '@ample/core/fitting/fit';
+import { wornAs, type Worn } from '@ample/core/pattern';
 import type { Fitting, Observation } from '@ample/core/documents';
 import { cautionsFor, SYMPTOM_WORDS, TISSUE_WORDS } from '@ample/core/words';
 import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';

@@ -6,9 +6,9 @@ import {
   ZONES,
   type SymptomId,
   type View,
-  type Worn,
   type Zone,
 } from '@ample/core/fitting/fit';
+import type { Worn } from '@ample/core/pattern';
 import type { Point } from '@ample/core/geometry';
 import { SYMPTOM_WORDS, ZONE_WORDS } from '@ample/core/words';
 import { addObservation } from '../../store/fittings.ts';

@@ -1,4 +1,5 @@
-import { tissueChecksFor, wornAs } from '@ample/core/fitting/fit';
+import { tissueChecksFor } from '@ample/core/fitting/fit';
+import { wornAs } from '@ample/core/pattern';
 import type { Draft } from '@ample/core/fitting/plan';
 import { stepAmount, stepName, TISSUE_WORDS } from '@ample/core/words';
 import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';

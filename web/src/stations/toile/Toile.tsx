@@ -1,7 +1,7 @@
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
-import { wornAs } from '@ample/core/fitting/fit';
+import { wornAs } from '@ample/core/pattern';
 import { inOrderOfDate } from '@ample/core/fitting/toile';
 import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
