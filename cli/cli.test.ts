@@ -6,6 +6,7 @@ import { inlineDemoJob } from '@ample/samples';
 import { CATALOGUE } from '@ample/core/alterations';
 import { writeDxf } from '@ample/core/out';
 import { pieceSchema } from '@ample/core/pattern';
+import { JOB_VERSION } from '@ample/core/documents';
 import { main } from './main.ts';
 import { describeMotion } from './report.ts';
 
@@ -62,7 +63,7 @@ const foreign = () => {
 };
 const foreignJob = (values: object) => ({
   format: 'ample-draft/job',
-  version: 6,
+  version: JOB_VERSION,
   id: 'j',
   wearer: { format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W' },
   pattern: { file: 'theirs.json' },
@@ -411,7 +412,7 @@ describe('a piece that must not be cut', () => {
   };
   const job = () => ({
     format: 'ample-draft/job',
-    version: 6,
+    version: JOB_VERSION,
     id: 'j',
     size: 'M',
     wearer: { format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W', sets: [] },
@@ -526,7 +527,7 @@ it('turns seams round with an outline that is drawn against the clock', async ()
   };
   const turnedJob = {
     format: 'ample-draft/job',
-    version: 6,
+    version: JOB_VERSION,
     id: 'j',
     size: 'M',
     wearer: { format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W', sets: [] },

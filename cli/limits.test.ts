@@ -6,6 +6,7 @@ import { fileURLToPath } from 'node:url';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { draftSample } from '@ample/core/blocks';
 import { writeSvg } from '@ample/core/out';
+import { JOB_VERSION } from '@ample/core/documents';
 import { main } from './main.ts';
 
 let folder = '';
@@ -73,7 +74,7 @@ describe('a job that names files', () => {
   const job = (file: string): string =>
     JSON.stringify({
       format: 'ample-draft/job',
-      version: 6,
+      version: JOB_VERSION,
       id: 'j',
       wearer: { file },
       pattern: { sample: 'causeway' },

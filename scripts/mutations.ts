@@ -44,13 +44,7 @@ export const MUTATIONS: readonly Mutation[] = [
     'm.edge === second.id ? m',
     TRUING,
   ),
-  at(
-    `${TRUING}/check.ts`,
-    'm.intake > ADVICE.dartLarge',
-    'm.intake >= ADVICE.dartLarge + 5',
-    TRUING,
-    'core/fitting/plan',
-  ),
+  at(`${TRUING}/check.ts`, 'intake > ADVICE.dartLarge', 'intake >= ADVICE.dartLarge + 5', TRUING, 'core/fitting/plan'),
   at(`${TRUING}/check.ts`, 'worst > TOL.notch', 'worst > 3 * TOL.notch', TRUING, ...EVERY),
   at(`${TRUING}/check.ts`, 'Math.abs(sum - 180) > TOL.smoothDegrees +', 'Math.abs(sum - 180) > 20 +', TRUING, ...EVERY),
   at(

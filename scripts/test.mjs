@@ -36,6 +36,8 @@ async function ensureDebianPackages() {
 
 let passed = 0;
 let failed = 0;
+/** What failed, by name: said again at the end, where a clipped log still shows it. */
+const failures = [];
 async function step(name, work) {
   process.stdout.write(`\n── ${name}\n`);
   const begun = Date.now();
@@ -47,8 +49,14 @@ async function step(name, work) {
 /** A step that is one check. */
 async function check(name, work) {
   const { code } = await step(name, work);
+  tally(name, code);
+}
+function tally(name, code) {
   if (code === 0) passed += 1;
-  else failed += 1;
+  else {
+    failed += 1;
+    failures.push(name);
+  }
 }
 const QUIET = { quiet: true };
 /** A check beside others: what it printed comes in one go, once it is done. */
@@ -57,8 +65,7 @@ async function quietly(name, work) {
   const { code, out } = await work();
   const seconds = ((Date.now() - begun) / 1000).toFixed(0);
   process.stdout.write(`\n── ${name}\n${out}── ${name}: ${code === 0 ? 'passed' : 'FAILED'} (${seconds} s)\n`);
-  if (code === 0) passed += 1;
-  else failed += 1;
+  tally(name, code);
 }
 /** A step that counts tests of its own; a run that counted none has failed. */
 async function count(name, work) {
@@ -72,6 +79,9 @@ async function count(name, work) {
   passed += good;
   failed += bad;
   if (bad === 0 && (code !== 0 || good === 0)) failed += 1;
+  const named = plain.split('\n').filter((l) => /^\s*(FAIL|✘)\s/.test(l));
+  if (named.length > 0) failures.push(...new Set(named.map((l) => l.trim())));
+  else if (code !== 0) failures.push(name);
 }
 
 await ensureInstalled();
@@ -91,5 +101,6 @@ await count('unit tests', () => tool('vitest/vitest.mjs', ['run', '--reporter=do
 await check('build', () => tool('vite/bin/vite.js', ['build', join(root, 'web'), '--logLevel', 'warn']));
 await count('browser tests', () => tool('@playwright/test/cli.js', ['test', '--config', 'e2e/playwright.config.ts']));
 
+if (failures.length > 0) process.stdout.write(`\nFailed:\n${failures.map((f) => `  ${f}\n`).join('')}`);
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exitCode = failed === 0 ? 0 : 1;

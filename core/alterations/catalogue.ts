@@ -11,6 +11,7 @@ import { fullBustShoulderDart } from './bust/shoulderDart/definition.ts';
 import { fullBustSideDart } from './bust/sideDart/definition.ts';
 import { fullBustWaistDart } from './bust/waistDart/definition.ts';
 import { bustPoint } from './dart/bustPoint/definition.ts';
+import { doubleDart } from './dart/doubleDart/definition.ts';
 import { dartCutAway } from './dart/cutAway/definition.ts';
 import { dartEase } from './dart/ease/definition.ts';
 import { dartRaise } from './dart/raise/definition.ts';
@@ -39,6 +40,7 @@ import { lengthAnywhere } from './length/anywhere/definition.ts';
 import { gradeBetweenSizes } from './width/betweenSizes/definition.ts';
 import { gradeByChart } from './width/gradeByChart/definition.ts';
 import { sideAdd } from './width/sideAdd/definition.ts';
+import { hipCurve } from './width/hipCurve/definition.ts';
 import { hipSlash } from './width/hipSlash/definition.ts';
 import { hemSweep } from './width/hemSweep/definition.ts';
 import { neckGapeDart } from './neck/gapeDart/definition.ts';
@@ -86,6 +88,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   dartRotate,
   dartSplit,
   dartCutAway,
+  doubleDart,
   dartEase,
   dartWaistWidth,
   princessApex,
@@ -110,6 +113,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   gradeByChart,
   sideAdd,
   hipSlash,
+  hipCurve,
   hemSweep,
   neckGapeDart,
   neckGapeSeam,

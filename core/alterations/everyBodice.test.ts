@@ -61,7 +61,15 @@ describe.each(bodice.map((d) => [d.id, d] as const))('%s', (_id, d) => {
   });
 
   it('is refused in words of its own where it cannot be done', () => {
-    for (const on of ['causeway', 'causeway-shirt', 'causeway-cut-on', 'ebb', 'skerry-shoulder', 'skerry-armhole']) {
+    for (const on of [
+      'causeway',
+      'causeway-shirt',
+      'causeway-cut-on',
+      'ebb',
+      'jetty',
+      'skerry-shoulder',
+      'skerry-armhole',
+    ]) {
       const r = runOn(d, on, '4', d.examples[0]?.values ?? {});
       if (!r.ok)
         expect([...d.refusals, ...GUARD_REFUSALS, 'width-not-restored'], `${d.id} on ${on}`).toContain(r.error.code);

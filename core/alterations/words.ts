@@ -19,6 +19,7 @@ import { words as bustWaistDart } from './bust/waistDart/words.en.ts';
 import { words as dartBustPoint } from './dart/bustPoint/words.en.ts';
 import { words as dartCutAway } from './dart/cutAway/words.en.ts';
 import { words as dartEase } from './dart/ease/words.en.ts';
+import { words as dartDoubleDart } from './dart/doubleDart/words.en.ts';
 import { words as dartPrincessApex } from './dart/princessApex/words.en.ts';
 import { words as dartPrincessLine } from './dart/princessLine/words.en.ts';
 import { words as dartRaise } from './dart/raise/words.en.ts';
@@ -68,6 +69,7 @@ import { words as widthFrontWidth } from './width/frontWidth/words.en.ts';
 import { words as widthFullSeat } from './width/fullSeat/words.en.ts';
 import { words as widthGradeByChart } from './width/gradeByChart/words.en.ts';
 import { words as widthHemSweep } from './width/hemSweep/words.en.ts';
+import { words as widthHipCurve } from './width/hipCurve/words.en.ts';
 import { words as widthHipSlash } from './width/hipSlash/words.en.ts';
 import { words as widthSideAdd } from './width/sideAdd/words.en.ts';
 
@@ -91,6 +93,7 @@ export const NAMES = {
   ...bustWaistDart.names,
   ...dartBustPoint.names,
   ...dartCutAway.names,
+  ...dartDoubleDart.names,
   ...dartEase.names,
   ...dartPrincessApex.names,
   ...dartPrincessLine.names,
@@ -137,6 +140,7 @@ export const NAMES = {
   ...widthFullSeat.names,
   ...widthGradeByChart.names,
   ...widthHemSweep.names,
+  ...widthHipCurve.names,
   ...widthHipSlash.names,
   ...widthSideAdd.names,
 };
@@ -168,6 +172,7 @@ export const WHY = {
   ...followFacing.why,
   ...followPocket.why,
   ...followSkirt.why,
+  ...dartDoubleDart.why,
   ...kitDart.why,
   ...lengthAnywhere.why,
   ...lengthAtLine.why,
@@ -201,6 +206,7 @@ export const WHY = {
   ...widthFullSeat.why,
   ...widthGradeByChart.why,
   ...widthHemSweep.why,
+  ...widthHipCurve.why,
   ...widthHipSlash.why,
   ...widthSideAdd.why,
 };
@@ -213,6 +219,7 @@ export const STEPS = {
   ...backSwaybackWaistSeam.steps,
   ...dartBustPoint.steps,
   ...dartCutAway.steps,
+  ...dartDoubleDart.steps,
   ...dartEase.steps,
   ...dartPrincessApex.steps,
   ...dartPrincessLine.steps,
@@ -258,6 +265,7 @@ export const STEPS = {
   ...widthFullSeat.steps,
   ...widthGradeByChart.steps,
   ...widthHemSweep.steps,
+  ...widthHipCurve.steps,
   ...widthHipSlash.steps,
   ...widthSideAdd.steps,
 };

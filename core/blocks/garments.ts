@@ -4,7 +4,16 @@ import { divideAtDarts, rotateDart, type RotationTarget } from '../paper/truing/
 import { expectOk } from '../units/index.ts';
 import { draftBack, draftFront } from './bodice.ts';
 import { draftFittedSleeve, draftShirtSleeve } from './longSleeve.ts';
-import { bodiceSeams, dressSeams, fittedSleeveSeams, seam, shirtSleeveSeams, trouserSeams } from './seams.ts';
+import {
+  bodiceSeams,
+  dressSeams,
+  fittedSleeveSeams,
+  seam,
+  sheathSeams,
+  shirtSleeveSeams,
+  trouserSeams,
+} from './seams.ts';
+import { draftSheath } from './sheath.ts';
 import { draftSkirt } from './skirt.ts';
 import { draftSleeve } from './sleeve.ts';
 import { draftTop } from './tops.ts';
@@ -60,6 +69,12 @@ export function trousers(row: ChartRow): Drafted {
     pieces: [front, back, draftWaistband(front, back), draftFly(front), draftPocket(front)],
     seams: trouserSeams,
   };
+}
+
+/** A sheath without sleeves, in one from shoulder to hem, and its neck facings. */
+export function sheath(row: ChartRow): Drafted {
+  const [front, back] = draftSheath(row);
+  return { pieces: [front, back, draftFacing(front), draftFacing(back)], seams: sheathSeams };
 }
 
 /** A loose shirt with a straight band around the neck. */

@@ -17,6 +17,7 @@ const NAMES = {
   'causeway-long-sleeve': { number: '31', name: 'Causeway, view N: long fitted sleeve' },
   'causeway-cuff': { number: '31', name: 'Causeway, view P: long sleeve with a cuff' },
   ebb: { number: '44', name: 'Ebb' },
+  jetty: { number: '63', name: 'Jetty' },
   landing: { number: '57', name: 'Landing' },
   'skerry-armhole': { number: '12', name: 'Skerry, princess from the armhole' },
   'skerry-shoulder': { number: '12', name: 'Skerry, princess from the shoulder' },

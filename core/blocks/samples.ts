@@ -15,6 +15,7 @@ import {
   frenchTop,
   longSleeved,
   princess,
+  sheath,
   shirt,
   topSeams,
   trousers,
@@ -135,6 +136,12 @@ const SPECS = {
     ...CAUSEWAY,
     draft: cuffed,
     notes: 'Bodice to the waist with a long straight sleeve, gathered into a buttoned cuff.',
+  },
+  jetty: {
+    ease: 50,
+    draft: sheath,
+    notes:
+      'Sheath in one from shoulder to hem, without sleeves: side darts, and darts with two points that shape the waist; front on the fold, back opening, neck facings. Drafted with 50 mm ease at bust and hip and 30 mm at the waist.',
   },
   landing: {
     garment: 'bottom',

@@ -35,6 +35,14 @@ export const shirtSleeveSeams: readonly Seam[] = [
   { ...seam('cuff', 'other', ['sleeve', ['sleeveHem']], ['cuff', ['seam']], CUFF_EASE), second: CUFF_SIDE },
 ];
 
+const facingSeams: readonly Seam[] = [
+  seam('facing front', 'neck', ['front', ['neck']], ['frontFacing', ['neck']]),
+  seam('facing back', 'neck', ['back', ['neck'], true], ['backFacing', ['neck'], true]),
+  seam('facing shoulder', 'shoulder', ['frontFacing', ['shoulder']], ['backFacing', ['shoulder'], true]),
+];
+
+export const sheathSeams: readonly Seam[] = [...bodiceSeams, ...facingSeams];
+
 const WAIST = ['waistCentre', 'waistSide'];
 export const dressSeams: readonly Seam[] = [
   ...bodiceSeams,
@@ -43,9 +51,7 @@ export const dressSeams: readonly Seam[] = [
   seam('waist front', 'waist', ['front', WAIST, true], ['skirtFront', WAIST]),
   seam('waist back', 'waist', ['back', WAIST], ['skirtBack', WAIST, true]),
   seam('skirt side', 'side', ['skirtFront', ['side']], ['skirtBack', ['side'], true]),
-  seam('facing front', 'neck', ['front', ['neck']], ['frontFacing', ['neck']]),
-  seam('facing back', 'neck', ['back', ['neck'], true], ['backFacing', ['neck'], true]),
-  seam('facing shoulder', 'shoulder', ['frontFacing', ['shoulder']], ['backFacing', ['shoulder'], true]),
+  ...facingSeams,
   {
     ...seam('pocket', 'pocket', ['skirtFront', ['side']], ['pocket', ['opening']]),
     first: pocketSideOf({ id: 'skirtFront' }),

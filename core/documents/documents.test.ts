@@ -3,6 +3,7 @@ import { samplePattern } from '../blocks/index.ts';
 import { sayRefusal } from '../words/index.ts';
 import { isPaper } from '../out/index.ts';
 import { parseJson, readJob, readPattern, readWearer } from './read.ts';
+import { JOB_VERSION } from './schema.ts';
 
 const units = { unit: 'cm', fraction: 8 } as const;
 const NAMES = ['__proto__', 'constructor', 'toString', 'valueOf', 'hasOwnProperty'] as const;
@@ -10,7 +11,7 @@ const json = (value: unknown): Record<string, never> => JSON.parse(JSON.stringif
 const pattern = () => json(samplePattern('causeway-side', ['4']));
 const job = (more: object) => ({
   format: 'ample-draft/job',
-  version: 6,
+  version: JOB_VERSION,
   id: 'j',
   wearer: { id: 'w' },
   pattern: { sample: 'causeway' },

@@ -27,15 +27,21 @@ const VERSIONS: Readonly<Record<DocumentKind, number>> = { wearer: 1, pattern: P
 const MIGRATIONS: Readonly<Partial<Record<DocumentKind, Readonly<Record<number, (old: object) => object>>>>> = {
   // Added fittings, versions and labels; defaults fill them in.
   job: {
-    1: (old) => ({ ...old, version: 2 }),
+    1: renumbered(2),
     2: amountsTyped,
     3: patternsOfJob(4),
     4: patternsOfJob(5),
     5: patternsOfJob(6),
+    6: patternsOfJob(7),
   },
-  // Versions 3 and 4 added kinds of pieces, darts and lines that an older app does not know.
-  pattern: { 1: neckLooked, 2: (old) => ({ ...old, version: 3 }), 3: (old) => ({ ...old, version: 4 }) },
+  // Since version 3 each added kinds of pieces, darts and lines that an older app does not know.
+  pattern: { 1: neckLooked, 2: renumbered(3), 3: renumbered(4), 4: renumbered(5) },
 };
+
+/** Nothing in the document changes but its version. */
+function renumbered(version: number): (old: object) => object {
+  return (old) => ({ ...old, version });
+}
 
 /**
  * Up to version 2 a step was marked `own` when its amount was typed, and could keep a stale amount. Since 3 an amount

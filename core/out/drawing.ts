@@ -4,6 +4,7 @@ import {
   endOf,
   flatten,
   left,
+  midpoint,
   pointAt,
   polyline,
   scale,
@@ -21,6 +22,8 @@ import {
   centreEdgeOf,
   cuttingLine,
   dartShape,
+  doubleDartShape,
+  doubleDartsOf,
   edgeOf,
   outlineOf,
   paperOutline,
@@ -33,7 +36,12 @@ export interface PieceDrawing {
   readonly piece: Piece;
   readonly cutting: Path;
   readonly seam: Path;
-  readonly darts: readonly { readonly id: string; readonly legs: Path; readonly centre: Path; readonly tip: Point }[];
+  readonly darts: readonly {
+    readonly id: string;
+    readonly legs: Path;
+    readonly centre: Path;
+    readonly tips: readonly Point[];
+  }[];
   readonly notches: readonly { readonly id: string; readonly lines: readonly (readonly [Point, Point])[] }[];
   readonly grain: readonly (readonly [Point, Point])[];
   readonly levels: readonly { readonly name: string; readonly line: readonly [Point, Point] }[];
@@ -71,22 +79,7 @@ export function drawPiece(piece: Piece): PieceDrawing {
     piece,
     cutting,
     seam,
-    darts: piece.darts.map((d) => {
-      const s = dartShape(piece, d);
-      const middle = { x: (s.start.x + s.end.x) / 2, y: (s.start.y + s.end.y) / 2 };
-      return {
-        id: d.id,
-        legs: {
-          start: s.start,
-          segments: [
-            { kind: 'line', to: s.tip },
-            { kind: 'line', to: s.end },
-          ],
-        },
-        centre: { start: s.tip, segments: [{ kind: 'line', to: middle }] },
-        tip: s.tip,
-      };
-    }),
+    darts: dartsDrawn(piece),
     notches: asCut(piece).marks.flatMap((m) => {
       const edge = m.kind === 'notch' ? edgeOf(piece, m.edge) : undefined;
       if (m.kind !== 'notch' || !edge) return [];
@@ -122,6 +115,28 @@ export function drawPiece(piece: Piece): PieceDrawing {
     bounds,
   };
 }
+
+/** Darts with a mouth from leg end to tip to leg end, those without one all the way around. */
+const dartsDrawn = (piece: Piece): PieceDrawing['darts'] => [
+  ...piece.darts.map((d) => {
+    const { start, tip, end } = dartShape(piece, d);
+    return {
+      id: d.id,
+      legs: polyline([start, tip, end]),
+      centre: polyline([tip, midpoint(start, end)]),
+      tips: [tip],
+    };
+  }),
+  ...doubleDartsOf(piece).map((d) => {
+    const { upper, lower, ends } = doubleDartShape(d);
+    return {
+      id: d.id,
+      legs: polyline([upper, ends[0], lower, ends[1], upper]),
+      centre: polyline([upper, lower]),
+      tips: [upper, lower],
+    };
+  }),
+];
 
 /** A part of a piece as a patch to tape on; its bounds are the patch's. */
 export const drawPatch = ({ piece, untouched, ring, bounds, number, of }: Patch): PieceDrawing => ({

@@ -141,12 +141,8 @@ function block(tags: Tags, piece: Piece, size: string, base: Point): void {
   for (const s of seam.flatMap(spansOf))
     if (s.kind === 'cubic' && !corners.includes(s.a)) draw.point(DXF_LAYERS.curve, s.a);
   for (const dart of d.darts) {
-    const [tip, end] = dart.legs.segments;
-    if (tip && end) {
-      draw.line(DXF_LAYERS.internal, dart.legs.start, tip.to);
-      draw.line(DXF_LAYERS.internal, tip.to, end.to);
-    }
-    draw.point(DXF_LAYERS.drill, dart.tip);
+    for (const { a, b } of spansOf(dart.legs)) draw.line(DXF_LAYERS.internal, a, b);
+    for (const tip of dart.tips) draw.point(DXF_LAYERS.drill, tip);
   }
   for (const m of piece.marks) {
     if (m.kind === 'notch') {

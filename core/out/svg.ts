@@ -1,5 +1,5 @@
 import type { Mark, Piece } from '../pattern/index.ts';
-import { paperOutline } from '../pattern/index.ts';
+import { doubleDartsOf, paperOutline } from '../pattern/index.ts';
 import { drawPiece, type PieceDrawing } from './drawing.ts';
 import { pathData } from './svgPath.ts';
 import { COLOURS } from './colours.ts';
@@ -143,6 +143,17 @@ function lineGroups(piece: Piece, d: PieceDrawing, original: Piece | undefined):
           mouth: t.mouth,
           fold: t.foldToward,
           'cut-away': t.cutAway,
+        }),
+      ),
+    ],
+    [
+      'double-darts',
+      `stroke="${COLOURS.carbon}" stroke-dasharray="3 1.5"`,
+      doubleDartsOf(piece).map((t) =>
+        path(pathData(d.darts.find((k) => k.id === t.id)?.legs ?? d.seam), {
+          'double-dart': t.id,
+          widest: t.widest,
+          width: t.width,
         }),
       ),
     ],

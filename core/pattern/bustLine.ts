@@ -1,6 +1,7 @@
 import { cross, distance, endOf, intersectPaths, lerp, pointAt, polyline, sub, type Point } from '../geometry/index.ts';
 import { TOL, nth, cyclic, once } from '../units/index.ts';
 import { bustPointOf, dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
+import { wedgesOf } from './marks.ts';
 import { sideDirection } from './measure.ts';
 import type { BustStretch, Edge, Piece } from './types.ts';
 
@@ -131,10 +132,7 @@ export function bustLineLength(piece: Piece): number | null {
   const line = bustLineOf(piece);
   const [first, last] = [line[0], line.at(-1)];
   if (!first || !last) return null;
-  const wedges = piece.darts.map((d): Wedge => {
-    const { start, tip, end } = dartShape(piece, d);
-    return [start, tip, end];
-  });
+  const wedges = wedgesOf(piece).map(({ start, tip, end }): Wedge => [start, tip, end]);
   const outward = Math.sign(last.to.x - first.from.x);
   return line.reduce((sum, stretch, i) => {
     const before = line[i - 1]?.to;

@@ -5,6 +5,7 @@ export * from './buttons.ts';
 export * from './canonical.ts';
 export * from './cutting.ts';
 export * from './findNeck.ts';
+export * from './marks.ts';
 export * from './measure.ts';
 export * from './mirror.ts';
 export * from './neckBase.ts';

@@ -1,6 +1,7 @@
 import { distance, endOf, intersectPaths, lineMeet, pathLength, polyline, sub, type Point } from '../geometry/index.ts';
 import { TOL, refuse, ok, type Result } from '../units/index.ts';
-import { dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
+import { edgesWithRole, levelOf, outlineOf } from './access.ts';
+import { wedgesOf } from './marks.ts';
 import type { LevelName, Piece } from './types.ts';
 
 export type MeasureError = 'level-not-on-piece';
@@ -20,7 +21,7 @@ const far = 20_000;
  */
 export function widthAt(piece: Piece, y: number): Result<LevelWidth, MeasureError> {
   const outline = outlineOf(piece);
-  const darts = piece.darts.map((d) => dartShape(piece, d));
+  const darts = wedgesOf(piece);
   const levels = new Map<number, readonly Point[]>();
   /** Where the height meets the outline, from the left: found once, however often the line sets off along it. */
   const along = (height: number): readonly Point[] => {

@@ -2,6 +2,7 @@ import { mapPath, pathLength, reversePath, type Point } from '../geometry/index.
 import { edgeOf } from './access.ts';
 import { mappedBeyond } from './beyond.ts';
 import { flippedBustLine } from './bustLine.ts';
+import { mapMark } from './marks.ts';
 import type { Piece } from './types.ts';
 
 /** The piece seen from the other side of the cloth: mirrored in x = `axis`, outline still clockwise. */
@@ -14,8 +15,7 @@ export function mirrorPiece(piece: Piece, axis = 0): Piece {
     edges: [...piece.edges].reverse().map((e) => ({ ...e, path: reversePath(mapPath(e.path, flip)) })),
     darts: piece.darts.map((d) => ({ ...d, tip: flip(d.tip), foldToward: d.foldToward === 'start' ? 'end' : 'start' })),
     marks: piece.marks.map((m) => {
-      if (m.kind === 'grain') return { ...m, from: flip(m.from), to: flip(m.to) };
-      if (m.kind !== 'notch') return { ...m, at: flip(m.at) };
+      if (m.kind !== 'notch') return mapMark(m, flip);
       const edge = edgeOf(piece, m.edge);
       return edge ? { ...m, at: pathLength(edge.path) - m.at } : m;
     }),

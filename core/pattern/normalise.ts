@@ -11,7 +11,7 @@ import {
 import { TOL } from '../units/index.ts';
 import { edgeOf, pieceArea } from './access.ts';
 import { mappedBeyond } from './beyond.ts';
-import type { Edge, Pattern, Piece, SeamSide } from './types.ts';
+import type { Edge, Mark, Pattern, Piece, SeamSide } from './types.ts';
 
 /** A mouth drawn along both legs through the tip says the same as one drawn straight across. */
 function straightMouth(piece: Piece): Piece {
@@ -49,9 +49,13 @@ function snapJoins(edges: readonly Edge[]): readonly Edge[] {
   });
 }
 
+/** Of a dart without a mouth the upper tip is the higher one. */
+const tipUp = (m: Mark): Mark =>
+  m.kind === 'doubleDart' && m.upper.y > m.lower.y ? { ...m, upper: m.lower, lower: m.upper, widest: 1 - m.widest } : m;
+
 /** Brings any valid piece to the model's convention: clockwise as seen, joins exact, dart mouths straight across. */
 export function normalisePiece(piece: Piece): Piece {
-  const snapped = { ...piece, edges: snapJoins(piece.edges) };
+  const snapped = { ...piece, edges: snapJoins(piece.edges), marks: piece.marks.map(tipUp) };
   return straightMouth(pieceArea(snapped) < 0 ? reversePiece(snapped) : snapped);
 }
 

@@ -81,6 +81,19 @@ export const markSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('neckBase'), id, at: pointSchema }),
   /** The nape on a back, the pit of the neck on a front, when the neckline lies elsewhere. May lie off the paper. */
   z.object({ kind: z.literal('neckCentre'), id, at: pointSchema }),
+  /**
+   * A dart without a mouth: two tips, and between them its widest line, square to the line from tip to tip, at a share
+   * of that line from the upper tip. Its legs are straight.
+   */
+  z.object({
+    kind: z.literal('doubleDart'),
+    id,
+    upper: pointSchema,
+    lower: pointSchema,
+    widest: z.number().min(0.01).max(0.99),
+    /** What it takes in there, mm. */
+    width: z.number().min(0).max(400),
+  }),
 ]);
 
 /**
@@ -243,7 +256,7 @@ export const chartRowSchema = z.object({
 });
 
 /** 2: where the neck, the centre and the underarm of the body lie. 3: cuffs, elbow darts and elbow lines. 4: trousers. */
-export const PATTERN_VERSION = 4;
+export const PATTERN_VERSION = 5;
 
 export const patternSchema = z.object({
   format: z.literal('ample-draft/pattern'),

@@ -122,6 +122,8 @@ export type RefusalCode =
   | 'nest-corners-differ'
   | 'nest-darts-differ'
   | 'nest-edges-differ'
+  | 'no-double-dart'
+  | 'dart-too-short'
   | 'no-dart'
   | 'no-hem'
   | 'no-level-here'

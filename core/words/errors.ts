@@ -37,6 +37,10 @@ export const ERROR_WORDS = {
     `“${s.text('piece')}” is one of two front panels; take the alteration for princess seams.`,
   'front-has-side-dart': (s) => `“${s.text('piece')}” has a side dart; take the alteration that works through it.`,
   'no-such-dart': (s) => `“${s.text('piece')}” has no ${s.text('dart')} dart. Choose one that it has.`,
+  'no-double-dart': (s) =>
+    `“${s.text('piece')}” has no double-pointed dart. A dart that opens in the waist seam is changed by the alterations for waist darts.`,
+  'dart-too-short': (s) =>
+    `A dart of “${s.text('piece')}” would have less than ${s.len('least')} left above or below its widest line. Shorten it less.`,
   'no-dart': (s) => `“${s.text('piece')}” has no dart to work on.`,
   'back-not-found': () => 'This pattern has no back piece. Mark one piece as the back.',
   'side-front-not-found': () => 'This pattern has no side front panel; take the alteration for a front in one piece.',

@@ -55,6 +55,10 @@ const RARE: Readonly<Record<string, readonly Omit<Trial, 'd'>[]>> = {
     { on: 'causeway-shirt', values: { by: 4, backBy: -6 } },
   ],
   'armhole-depth': [{ on: 'causeway', values: { by: 0, out: 5 } }],
+  'double-dart': ['front', 'back'].map((over) => ({
+    on: 'jetty',
+    values: { by: 0, over, out: 5, down: -5, longerAbove: 8, longerBelow: -8, apart: 20 },
+  })),
   'bust-point': [{ on: 'causeway-french', values: { bustPoint: { x: 98, y: 272 } } }],
 };
 const heardIn = (run: Run): string[] => run.frames.flatMap((f) => f.messages.map((m) => m.code));

@@ -22,6 +22,7 @@ import { restoreNeck } from './restoreNeck.ts';
 import { restoreWidth } from './restoreWidth.ts';
 import { retip } from './retip.ts';
 import { rule } from './rule.ts';
+import { shapeDart } from './shapeDart.ts';
 import { slash } from './slash.ts';
 import { smooth } from './smooth.ts';
 import { splitEdge } from './splitEdge.ts';
@@ -53,6 +54,7 @@ export {
   restoreWidth,
   retip,
   rule,
+  shapeDart,
   slash,
   smooth,
   splitEdge,
@@ -71,6 +73,7 @@ export const OPERATIONS = {
   openDart,
   retip,
   changeDart,
+  shapeDart,
   capDart,
   easeDart,
   splitEdge,

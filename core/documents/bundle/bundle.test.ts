@@ -8,6 +8,7 @@ import { fittingOf, seenAs } from '../../testing/fittings.ts';
 import { expectOk } from '../../units/index.ts';
 import { jobSchema, readPattern, wearerSchema, writeDocument, type Job } from '../index.ts';
 import { keptOfJob, LIMITS, planImport, readBundle, writeBundle, type Kept } from './index.ts';
+import { JOB_VERSION } from '../schema.ts';
 
 const pattern = {
   ...expectOk(readPattern(samplePattern('causeway-side', ['4'])), 'pattern'),
@@ -24,7 +25,7 @@ const wearer = wearerSchema.parse({
 const job = (id: string, fields: Partial<Job> = {}): Job =>
   jobSchema.parse({
     format: 'ample-draft/job',
-    version: 6,
+    version: JOB_VERSION,
     id,
     wearer: { id: wearer.id },
     pattern: { id: 'own' },

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { jobSchema, wearerSchema, type Answer, type Fitting, type Job } from '../../documents/index.ts';
+import { JOB_VERSION, jobSchema, wearerSchema, type Answer, type Fitting, type Job } from '../../documents/index.ts';
 import { drafted, fittingOf, seenAs, stepOf } from '../../testing/fittings.ts';
 import {
   againChecks,
@@ -36,7 +36,7 @@ const wearer = wearerSchema.parse({
 const job = (fields: Partial<Job> = {}): Job =>
   jobSchema.parse({
     format: 'ample-draft/job',
-    version: 6,
+    version: JOB_VERSION,
     id: 'j',
     wearer: { id: 'w' },
     pattern: { id: 'causeway' },

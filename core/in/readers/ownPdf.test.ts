@@ -3,7 +3,14 @@ import { flatOf } from '../../alterations/index.ts';
 import type { Path } from '../../geometry/index.ts';
 import { draft } from '../../fitting/plan/index.ts';
 import { samplePattern, type SampleId } from '../../blocks/index.ts';
-import { paperOutline, PATTERN_VERSION, patternSchema, type Pattern, type Piece } from '../../pattern/index.ts';
+import {
+  doubleDartsOf,
+  paperOutline,
+  PATTERN_VERSION,
+  patternSchema,
+  type Pattern,
+  type Piece,
+} from '../../pattern/index.ts';
 import { laidTogether, printed, readPrinted } from '../../testing/printed.ts';
 import { wearerWith } from '../../testing/wearers.ts';
 import { allRings, boxOf, plainChoices, readWhole, tracePiece, withPiece, type Stroke } from '../tracing/index.ts';
@@ -72,6 +79,22 @@ it.each(['causeway-side', 'causeway-shirt', 'causeway-wide-neck', 'causeway-butt
     flats(own, own.sizes[SIZE] ?? []).forEach((v, i) => expect(Math.abs(v - (drafted[i] ?? 0))).toBeLessThan(1));
   },
 );
+
+it('finds the darts without a mouth on our own pages, as they were drawn', async () => {
+  const drawn = samplePattern('jetty', [SIZE]).sizes[SIZE] ?? [];
+  const back = await broughtIn(drawn);
+  for (const part of ['front', 'back'] as const) {
+    const [was] = drawn.filter((p) => p.part === part).flatMap(doubleDartsOf);
+    const found = back.filter((p) => p.part === part).flatMap(doubleDartsOf);
+    expect(found).toHaveLength(1);
+    const [now] = found;
+    expect(now!.width).toBeCloseTo(was!.width, 1);
+    expect(now!.widest).toBeCloseTo(was!.widest, 2);
+    expect(now!.lower.y - now!.upper.y).toBeCloseTo(was!.lower.y - was!.upper.y, 1);
+    // Its tips are the dart's own, and no holes besides.
+    expect(back.find((p) => p.part === part)?.marks.filter((m) => m.kind === 'drill')).toEqual([]);
+  }
+});
 
 it('finds the centre inside a front whose facing is cut on, and the neck inside a wide neckline', async () => {
   const buttoned = samplePattern('causeway-buttons', [SIZE]).sizes[SIZE] ?? [];

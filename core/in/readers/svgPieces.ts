@@ -79,6 +79,17 @@ export function pieceOfSvg(group: Element, factor: number): Piece | null {
     })),
     ...having('bust-point').map((e) => ({ kind: 'bustPoint', id: value(e, 'bust-point'), at: at(e) })),
     ...having('neck').map((e) => ({ kind: value(e, 'neck'), id: value(e, 'id'), at: at(e) })),
+    ...having('double-dart').map((e) => {
+      const path = lineOf(e, factor);
+      return {
+        kind: 'doubleDart',
+        id: value(e, 'double-dart'),
+        upper: path?.start,
+        lower: path?.segments[1]?.to,
+        widest: Number(value(e, 'widest')),
+        width: Number(value(e, 'width')),
+      };
+    }),
     ...having('drill').map((e) => ({ kind: 'drill', id: value(e, 'drill'), at: at(e) })),
   ];
   const read = pieceSchema.safeParse({

@@ -16,6 +16,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import { degrees, TOL } from '../../units/index.ts';
+import { doubleDartsAmong, type FoundDouble } from './doubleDarts.ts';
 import { boxOf, type Stroke } from './lines.ts';
 
 /** A notch is no larger than this, and two of a pair lie no farther apart, mm. */
@@ -34,6 +35,7 @@ export interface FoundMarks {
   readonly dots: readonly Point[];
   /** Lines from which darts are read: straight, inside, not the grain. */
   readonly straights: readonly LineSpan[];
+  readonly doubleDarts: readonly FoundDouble[];
   /** A line along an edge that says the piece goes on as its mirror image there. */
   readonly mirror: { readonly from: Point; readonly to: Point } | null;
 }
@@ -144,6 +146,10 @@ function dotsAmong(inside: readonly Stroke[], ring: Path): readonly Point[] {
   return centres;
 }
 
+/** A hole punched at a tip is the dart, not a mark of its own. */
+const isTip = (f: FoundDouble, p: Point): boolean => [f.upper, f.lower].some((tip) => distance(tip, p) < TIP);
+const TIP = 5;
+
 /** Tells apart what is drawn on and inside an outline. `others` are lines that are not part of it. */
 export function findMarks(ring: Path, others: readonly Stroke[], reach: number): FoundMarks {
   const box = boxOf(ring);
@@ -169,15 +175,18 @@ export function findMarks(ring: Path, others: readonly Stroke[], reach: number):
   const isGrain = (l: LineSpan): boolean =>
     grain !== null && distance(l.a, grain.from) < TOL.touches && distance(l.b, grain.to) < TOL.touches;
   const mirror = longest(around.filter((s) => s.kind === 'mirror').flatMap(straightsOf));
+  const straights = inside
+    .filter((s) => s.kind === null || s.kind === 'internal')
+    .filter((s) => s.path.segments.length <= 8)
+    .flatMap(straightsOf)
+    .filter((l) => distance(l.a, l.b) >= 25 && !isGrain(l));
+  const doubles = doubleDartsAmong(straights);
   return {
     small,
     grain,
-    dots: dotsAmong(inside, ring),
-    straights: inside
-      .filter((s) => s.kind === null || s.kind === 'internal')
-      .filter((s) => s.path.segments.length <= 8)
-      .flatMap(straightsOf)
-      .filter((l) => distance(l.a, l.b) >= 25 && !isGrain(l)),
+    dots: dotsAmong(inside, ring).filter((d) => !doubles.darts.some((f) => isTip(f, d))),
+    straights: doubles.others,
+    doubleDarts: doubles.darts,
     mirror: mirror ? { from: mirror.a, to: mirror.b } : null,
   };
 }

@@ -8,7 +8,7 @@ import {
   type Path,
   type Point,
 } from '../../geometry/index.ts';
-import { mappedBeyond, type Piece } from '../../pattern/index.ts';
+import { mapMark, mappedBeyond, type Piece } from '../../pattern/index.ts';
 import { TOL } from '../../units/index.ts';
 
 /** How a piece is brought from the drawing to the table: turned by an angle (clockwise as seen), then turned over. */
@@ -58,8 +58,7 @@ export function mapPiece(piece: Piece, to: (p: Point) => Point, turnedOver: bool
     edges: turnedOver ? edges.reverse().map((e) => ({ ...e, path: reversePath(e.path) })) : edges,
     darts: piece.darts.map((d) => ({ ...d, tip: to(d.tip) })),
     marks: piece.marks.map((m) => {
-      if (m.kind === 'grain') return { ...m, from: to(m.from), to: to(m.to) };
-      if (m.kind !== 'notch') return { ...m, at: to(m.at) };
+      if (m.kind !== 'notch') return mapMark(m, to);
       const edge = piece.edges.find((e) => e.id === m.edge);
       return turnedOver && edge ? { ...m, at: Math.max(0, pathLength(edge.path) - m.at) } : m;
     }),

@@ -19,6 +19,7 @@ import { findDarts, type FoundDart } from './darts.ts';
 import { cleanRing } from './detours.ts';
 import { centreFromLines, linesBesideCentre } from './innerCentre.ts';
 import type { Stroke } from './lines.ts';
+import type { FoundDouble } from './doubleDarts.ts';
 import { findMarks, type FoundMarks, type FoundNotch } from './marks.ts';
 import { DART_OF, divide, foldOf, insetDart, mouthsOn, type Mouth } from './mouths.ts';
 import type { orient } from './orient.ts';
@@ -197,6 +198,7 @@ interface Meant {
   readonly grain: TraceChoices['grain'];
   readonly bustPoint: Point | null;
   readonly dots: readonly Point[];
+  readonly doubleDarts: readonly FoundDouble[];
   readonly notes: readonly TraceNote[];
 }
 
@@ -221,6 +223,7 @@ export function marksMeant(
     grain,
     bustPoint,
     dots,
+    doubleDarts: marks.doubleDarts,
     notes: [
       ...(grain ? [] : [{ code: 'no-grain', data: {} } as const]),
       ...(choices.part === 'front' && !bustPoint ? [{ code: 'no-bust-point', data: {} } as const] : []),
@@ -230,7 +233,7 @@ export function marksMeant(
 
 /** The marks laid on the piece, notches on the edge they are nearest to. */
 export function marksOf(
-  { notches, grain, bustPoint, dots }: Meant,
+  { notches, grain, bustPoint, dots, doubleDarts }: Meant,
   { parts, mouthParts }: Parts,
   ids: readonly string[],
   choices: TraceChoices,
@@ -249,6 +252,7 @@ export function marksOf(
     ...(grain ? [{ kind: 'grain', id: 'grain', ...grain } as const] : []),
     ...(bustPoint ? [{ kind: 'bustPoint', id: 'bustPoint', at: bustPoint } as const] : []),
     ...levels.map(([name, at]): Mark => ({ kind: 'level', id: name, name, at })),
+    ...doubleDarts.map((d, i): Mark => ({ kind: 'doubleDart', id: `waistDart${i + 1}`, ...d })),
     ...dots.flatMap((at, i): readonly Mark[] =>
       bustPoint && distance(at, bustPoint) <= MEANT ? [] : [{ kind: 'drill', id: `drill${i + 1}`, at }],
     ),

@@ -1,5 +1,14 @@
 import { distance, pointAt, type Point } from '../../geometry/index.ts';
-import { cuttingLine, dartShape, edgeOf, paperOutline, type Mark, type Piece } from '../../pattern/index.ts';
+import {
+  cuttingLine,
+  dartShape,
+  doubleDartsOf,
+  edgeOf,
+  paperOutline,
+  placesOfMark,
+  type Mark,
+  type Piece,
+} from '../../pattern/index.ts';
 import { TOL, nth } from '../../units/index.ts';
 import { about, either, FLAT, grow, regionOf, unite, type Region } from './regions.ts';
 
@@ -9,27 +18,28 @@ const MARK = 8;
 /** Two lines nearer than this are one under a pencil: such slivers are no change. */
 const sliversOff = (region: Region): Region => grow(grow(region, -TOL.seam / 2), TOL.seam / 2);
 
-const triangle = (piece: Piece): Map<string, readonly Point[]> =>
-  new Map(
-    piece.darts.map((d) => {
+/** The corners of every dart of a piece, by its id. */
+const cornersOf = (piece: Piece): Map<string, readonly Point[]> =>
+  new Map([
+    ...piece.darts.map((d): [string, readonly Point[]] => {
       const s = dartShape(piece, d);
       return [d.id, [s.start, s.tip, s.end]];
     }),
-  );
+    ...doubleDartsOf(piece).map((d): [string, readonly Point[]] => [d.id, placesOfMark(d)]),
+  ]);
 const sameCorners = (a: readonly Point[], b: readonly Point[] | undefined): boolean =>
   b !== undefined && a.every((p, i) => distance(p, nth(b, i)) < TOL.seam);
 
 /** Darts drawn on one piece and not so on the other: their wedges. */
 function dartsApart(a: Piece, b: Piece): Region {
-  const theirs = triangle(b);
-  return [...triangle(a)].flatMap(([id, corners]) => (sameCorners(corners, theirs.get(id)) ? [] : [corners]));
+  const theirs = cornersOf(b);
+  return [...cornersOf(a)].flatMap(([id, corners]) => (sameCorners(corners, theirs.get(id)) ? [] : [corners]));
 }
 
-/** Where a mark is drawn; levels are lines one measures along and are not drawn on paper. */
+/** Where a mark is drawn; levels are lines one measures along and are not drawn on paper, darts are looked at as such. */
 function placesOf(piece: Piece, m: Mark): readonly Point[] {
-  if (m.kind === 'grain') return [m.from, m.to];
-  if (m.kind === 'level') return [];
-  if (m.kind !== 'notch') return [m.at];
+  if (m.kind === 'level' || m.kind === 'doubleDart') return [];
+  if (m.kind !== 'notch') return placesOfMark(m);
   const edge = edgeOf(piece, m.edge);
   return edge ? [pointAt(edge.path, m.at)] : [];
 }

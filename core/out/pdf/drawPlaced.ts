@@ -61,7 +61,7 @@ function drawMarks(c: MmCanvas, drawing: PieceDrawing): void {
   for (const dart of drawing.darts) {
     c.path(dart.legs).stroke(BLUE, 0.35);
     c.path(dart.centre).stroke(BLUE, 0.2, [1.5, 1.5]);
-    c.doc.circle(dart.tip.x * POINT, dart.tip.y * POINT, 0.8 * POINT).fill(BLUE);
+    for (const tip of dart.tips) c.doc.circle(tip.x * POINT, tip.y * POINT, 0.8 * POINT).fill(BLUE);
   }
   for (const notch of drawing.notches) for (const [a, b] of notch.lines) c.line(a, b).stroke(INK, 0.4);
   for (const [a, b] of drawing.grain) {

@@ -1,5 +1,13 @@
 import { boundsOf, boxesMeet, distance, lerp, type Point } from '../../geometry/index.ts';
-import { dartShape, edgeOf, type Dart, type Piece } from '../../pattern/index.ts';
+import {
+  dartShape,
+  DOUBLE_POINTED,
+  doubleDartShape,
+  doubleDartsOf,
+  edgeOf,
+  type Dart,
+  type Piece,
+} from '../../pattern/index.ts';
 import type { Fault, FaultCode } from './fault.ts';
 import { chordsCross, ringOf } from './ring.ts';
 import { holds } from './structure.ts';
@@ -11,7 +19,8 @@ type Say = (code: FaultCode, data?: Fault['data'], at?: Fault['at']) => void;
 const INSIDE = 0.3;
 
 interface Legs {
-  readonly dart: Dart;
+  readonly kind: string;
+  readonly tip: Point;
   readonly legs: readonly (readonly [Point, Point])[];
 }
 
@@ -28,9 +37,16 @@ export function dartFaults(piece: Piece, say: Say): void {
     else if (found.legs.some((leg) => leavesPiece(piece, leg))) say('dart-leaves-piece', { dart: dart.kind }, dart.tip);
     sound.push(found);
   }
+  for (const double of doubleDartsOf(piece)) {
+    const { upper, lower, ends } = doubleDartShape(double);
+    const legs = [upper, lower].flatMap((tip) => ends.map((end) => [end, tip] as const));
+    if (![upper, lower].every((tip) => holds(piece, tip))) say('dart-tip-outside', { dart: DOUBLE_POINTED }, upper);
+    else if (legs.some((leg) => leavesPiece(piece, leg))) say('dart-leaves-piece', { dart: DOUBLE_POINTED }, upper);
+    sound.push({ kind: DOUBLE_POINTED, tip: upper, legs });
+  }
   sound.forEach((one, i) => {
     for (const two of sound.slice(i + 1))
-      if (acrossEachOther(one, two)) say('darts-cross', { first: one.dart.kind, second: two.dart.kind }, one.dart.tip);
+      if (acrossEachOther(one, two)) say('darts-cross', { first: one.kind, second: two.kind }, one.tip);
   });
 }
 
@@ -39,7 +55,8 @@ function legsOf(piece: Piece, dart: Dart): Legs | null {
   if (!mouth || mouth.role !== 'dart') return null;
   const { start, end, tip } = dartShape(piece, dart);
   return {
-    dart,
+    kind: dart.kind,
+    tip,
     legs: [start, end].map((from) => {
       const size = distance(from, tip);
       return [lerp(from, tip, size > 0 ? Math.min(0.5, INSIDE / size) : 0), tip] as const;

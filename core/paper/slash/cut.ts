@@ -1,13 +1,5 @@
-import {
-  insidePolygon,
-  joinPaths,
-  midpoint,
-  nearestOnPath,
-  pathLength,
-  polyline,
-  type Point,
-} from '../../geometry/index.ts';
-import type { Piece } from '../../pattern/index.ts';
+import { insidePolygon, joinPaths, nearestOnPath, pathLength, polyline, type Point } from '../../geometry/index.ts';
+import { anchorsOfMark, type Piece } from '../../pattern/index.ts';
 import { nth, ok, refuse, TOL, type Result } from '../../units/index.ts';
 import { divide, type SlashGraph } from './graph.ts';
 import type { Divided, SlashError, SlashSpec } from './types.ts';
@@ -34,27 +26,19 @@ export function cutPiece(piece: Piece, spec: Pick<SlashSpec, 'cuts' | 'panels'>)
     edgeLengths: piece.edges.map((e) => pathLength(e.path)),
     portionLengths: portions.map((p) => pathLength(p.path)),
     dartFaces: piece.darts.map((d) => faceAt(d.tip)),
-    ...facesOfMarks(piece, graph.value, faceAt),
+    markFaces: facesOfMarks(piece, graph.value, faceAt),
   });
 }
 
-/** The faces on both sides of every mark; the same face twice unless the mark lies on a cut. */
-function facesOfMarks(
-  piece: Piece,
-  graph: SlashGraph,
-  faceAt: (p: Point) => number,
-): Pick<Divided, 'markFaces' | 'markOthers'> {
-  const pairs = piece.marks.map((m): readonly [number, number] => {
-    if (m.kind === 'notch') return [-1, -1];
-    const at = m.kind === 'grain' ? midpoint(m.from, m.to) : m.at;
+/** The faces on both sides of every anchor of every mark; the same face twice unless it lies on a cut. */
+function facesOfMarks(piece: Piece, graph: SlashGraph, faceAt: (p: Point) => number): Divided['markFaces'] {
+  return piece.marks.map((m) => (m.kind === 'notch' ? [] : anchorsOfMark(m).map(facesAt)));
+  function facesAt(at: Point): readonly [number, number] {
     const on = graph.halfEdges.findIndex((h) => h.cut !== null && nearestOnPath(h.path, at).distance < TOL.join);
-    if (on < 0) {
-      const face = faceAt(at);
-      return [face, face];
-    }
-    return [nth(graph.faceOf, on), graph.faceOf[nth(graph.halfEdges, on).twin] as number];
-  });
-  return { markFaces: pairs.map((p) => p[0]), markOthers: pairs.map((p) => p[1]) };
+    if (on >= 0) return [nth(graph.faceOf, on), graph.faceOf[nth(graph.halfEdges, on).twin] as number];
+    const face = faceAt(at);
+    return [face, face];
+  }
 }
 
 function faceHolding(graph: SlashGraph, p: Point): number {

@@ -1,5 +1,5 @@
-import { distance, isRest, midpoint, move, type Point, type Rigid } from '../../geometry/index.ts';
-import { bustLineOf, type Mark, type Piece } from '../../pattern/index.ts';
+import { distance, isRest, midpoint, move, type Rigid } from '../../geometry/index.ts';
+import { bustLineOf, markBetween, type Mark, type Piece, type PlacedMark } from '../../pattern/index.ts';
 import { nth, ok, refuse, TOL, type Result } from '../../units/index.ts';
 import { carryBustLine } from './carryBustLine.ts';
 import { cutPiece } from './cut.ts';
@@ -68,14 +68,16 @@ function pieceOf(divided: Divided, moved: MovedOutline, motions: readonly Rigid[
   };
 }
 
-/** The motions of the paper on either side of a mark: one and the same but for a mark that lies on a cut. */
-const motionsAt = ({ markFaces, markOthers }: Divided, mark: number, motions: readonly Rigid[]) =>
-  [nth(motions, nth(markFaces, mark)), nth(motions, nth(markOthers, mark))] as const;
+/** The motions of the paper on either side of each of a mark's anchors: one and the same but for an anchor on a cut. */
+const motionsAt = ({ markFaces }: Divided, mark: number, motions: readonly Rigid[]) =>
+  nth(markFaces, mark).map(([one, two]) => [nth(motions, one), nth(motions, two)] as const);
 
-function carried(mark: Exclude<Mark, { kind: 'notch' }>, [one, two]: readonly [Rigid, Rigid]): Mark {
-  // What lies on a cut lies in the middle of what has opened there, whichever way rounding would have it.
-  const to = (p: Point): Point => (one === two ? move(one, p) : midpoint(move(one, p), move(two, p)));
-  return mark.kind === 'grain' ? { ...mark, from: to(mark.from), to: to(mark.to) } : { ...mark, at: to(mark.at) };
+function carried(mark: PlacedMark, motions: readonly (readonly [Rigid, Rigid])[]): Mark {
+  return markBetween(mark, (p, anchor) => {
+    const [one, two] = nth(motions, anchor);
+    // What lies on a cut lies in the middle of what has opened there, whichever way rounding would have it.
+    return one === two ? move(one, p) : midpoint(move(one, p), move(two, p));
+  });
 }
 
 /** Cut and move in one go. */

@@ -50,7 +50,6 @@ export interface Divided {
   readonly edgeLengths: readonly number[];
   readonly portionLengths: readonly number[];
   readonly dartFaces: readonly number[];
-  readonly markFaces: readonly number[];
-  /** For a mark that lies on a cut, the face on the other side of it; else the same. */
-  readonly markOthers: readonly number[];
+  /** Of each mark, for each of its anchors, the face it lies in twice; on a cut the faces on both sides of it. */
+  readonly markFaces: readonly (readonly (readonly [number, number])[])[];
 }

@@ -14,6 +14,8 @@ import type { FaultCode } from '../guard/index.ts';
 import {
   bustPointOf,
   dartShape,
+  DOUBLE_POINTED,
+  doubleDartsOf,
   edgesWithRole,
   requireEdge,
   type Dart,
@@ -111,6 +113,12 @@ function checkAim(piece: Piece, dart: Dart): Finding | null {
     : null;
 }
 
+/** A dart that takes up more than can be pressed, or hardly anything. */
+function checkIntake(piece: Piece, dart: string, intake: number, at: Point): readonly Finding[] {
+  const code = intake > ADVICE.dartLarge ? 'dart-too-large' : intake < ADVICE.dartSmall ? 'dart-nearly-gone' : null;
+  return code ? [{ code, grade: 'look', piece: piece.id, at, data: { dart, intake } }] : [];
+}
+
 /** Everything to check on one piece. Pieces are immutable, so each is checked once and the result kept. */
 export const checkPiece = once((piece: Piece): readonly Finding[] => {
   const out: Finding[] = [];
@@ -128,23 +136,9 @@ export const checkPiece = once((piece: Piece): readonly Finding[] => {
         at: shape.tip,
         data: { dart: dart.kind, by },
       });
-    if (m.intake > ADVICE.dartLarge)
-      out.push({
-        code: 'dart-too-large',
-        grade: 'look',
-        piece: piece.id,
-        at: shape.tip,
-        data: { dart: dart.kind, intake: m.intake },
-      });
-    if (m.intake < ADVICE.dartSmall)
-      out.push({
-        code: 'dart-nearly-gone',
-        grade: 'look',
-        piece: piece.id,
-        at: shape.tip,
-        data: { dart: dart.kind, intake: m.intake },
-      });
+    out.push(...checkIntake(piece, dart.kind, m.intake, shape.tip));
   }
+  for (const dart of doubleDartsOf(piece)) out.push(...checkIntake(piece, DOUBLE_POINTED, dart.width, dart.upper));
   for (const corner of squareCorners(piece)) {
     const angle = cornerAngle(piece, corner.edge, corner.at);
     const edge = requireEdge(piece, corner.edge).path;

@@ -1,5 +1,5 @@
 import { add, endOf, mapPath, midpoint, pathLength, sub, type Path, type Point } from '../../geometry/index.ts';
-import { requireEdge, type Piece } from '../../pattern/index.ts';
+import { mapMark, requireEdge, type Piece } from '../../pattern/index.ts';
 import { moveEnd, moveStart } from './moveEnd.ts';
 
 /**
@@ -26,7 +26,7 @@ export function openAlong(pocket: Piece, opening: string, line: Path): Piece {
     }),
     marks: pocket.marks.map((m) => {
       if (m.kind === 'notch') return m.edge === opening ? { ...m, at: Math.min(m.at, pathLength(line)) } : m;
-      return m.kind === 'grain' ? { ...m, from: move(m.from), to: move(m.to) } : { ...m, at: move(m.at) };
+      return mapMark(m, move);
     }),
   };
 }

@@ -118,7 +118,8 @@ function risenSeams(
     if (Math.abs(risen) < TOL.same || centres.some((c) => c.id === id)) continue;
     const was = requireEdge(piece, id).path;
     const path = shortened(was, at, risen);
-    out = heldFromFarEnd(replaceEdge(out, id, path), id, near(at, was.start) ? -risen : 0);
+    const drawn = replaceEdge(out, id, path);
+    out = near(at, was.start) ? heldFromFarEnd(drawn, id, -risen) : keptOn(drawn, id, pathLength(was));
     ends.set(at, near(at, was.start) ? path.start : endOf(path));
   }
   return { piece: out, ends };
@@ -164,10 +165,15 @@ function widened(now: Piece, was: Piece, waist: Waist, at: Point): number {
 
 const near = (a: Point, b: Point): boolean => distance(a, b) < TOL.join;
 
-/** Notches of an edge that has become longer or shorter at its start: they keep their distance from the other end. */
+/**
+ * Notches of an edge that has become longer or shorter at its start: they keep their distance from the other end, but
+ * for one in the start itself, which goes with it.
+ */
 const heldFromFarEnd = (piece: Piece, edge: string, grown: number): Piece => ({
   ...piece,
-  marks: piece.marks.map((m) => (m.kind === 'notch' && m.edge === edge ? { ...m, at: Math.max(0, m.at + grown) } : m)),
+  marks: piece.marks.map((m) =>
+    m.kind === 'notch' && m.edge === edge && m.at > TOL.join ? { ...m, at: Math.max(0, m.at + grown) } : m,
+  ),
 });
 
 /** A path made shorter by so much at the end that lies at `at`; longer, straight on, where it is below nothing. */

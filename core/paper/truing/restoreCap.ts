@@ -1,5 +1,5 @@
 import { endOf, mapPath, pathLength, type Path, type Point } from '../../geometry/index.ts';
-import { edgesWithRole, type Edge, type Mark, type Piece } from '../../pattern/index.ts';
+import { edgesWithRole, mapMark, type Edge, type Mark, type Piece } from '../../pattern/index.ts';
 import { edgeAfter, edgeBefore } from './corner.ts';
 import { moveEnd, moveStart } from './moveEnd.ts';
 
@@ -38,7 +38,7 @@ export function restoredCap(sleeve: Piece, [from, to]: readonly [Point, Point]):
   const grown = size() - was;
   const lowered = (p: Point): Point => ({ x: p.x, y: p.y + down });
   const marks = sleeve.marks.map((m): Mark => {
-    if (m.kind === 'grain') return { ...m, from: lowered(m.from), to: lowered(m.to) };
+    if (m.kind === 'grain') return mapMark(m, lowered);
     return m.kind === 'notch' && m.edge === first.id ? { ...m, at: Math.max(0, m.at + grown) } : m;
   });
   return { ...sleeve, marks, edges: sleeve.edges.map((e) => ({ ...e, path: drawn.get(e.id) ?? e.path })) };

@@ -115,7 +115,7 @@ export function rotation(
   const grain = piece.marks.findIndex((m) => m.kind === 'grain');
   const fixed = centre
     ? divided.value.names[divided.value.graph.faceOf[faceOfEdge(divided.value.graph, centre.id)] ?? 0]
-    : divided.value.names[divided.value.markFaces[grain] ?? 0];
+    : divided.value.names[divided.value.markFaces[grain]?.[0]?.[0] ?? 0];
   const turns = fixed === 'after' ? 'before' : 'after';
   const spec: SlashSpec = {
     cuts,

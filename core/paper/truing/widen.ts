@@ -165,11 +165,12 @@ function knotsBetween(knots: readonly SideKnot[], from: number, size: number): r
 
 /** One edge of the side, running down, sheared stretch by stretch. */
 function drawnSide(side: Path, knots: readonly SideKnot[], out: 1 | -1, hold: number | null): Path {
-  const size = pathLength(side);
+  // Cut off one after the other: each part begins where the one before ends, to the last digit.
+  let rest = side;
   const parts = knots.slice(1).map((knot, i) => {
     const from = nth(knots, i);
-    const head = knot.at < size - TOL.same ? splitAtLength(side, knot.at)[0] : side;
-    const part = from.at > TOL.same ? splitAtLength(head, from.at)[1] : head;
+    const [part, below] = i + 2 < knots.length ? splitAtLength(rest, knot.at - from.at) : [rest, rest];
+    rest = below;
     return sheared(part, from.by * out, knot.by * out);
   });
   const drawn = joinPaths(parts);

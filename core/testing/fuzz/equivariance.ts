@@ -1,6 +1,6 @@
 import { runAlteration, type AlterationDefinition, type Context, type Values } from '../../alterations/index.ts';
 import type { Point } from '../../geometry/index.ts';
-import type { Piece } from '../../pattern/index.ts';
+import { placesOfMark, type Piece } from '../../pattern/index.ts';
 import { once } from '../../units/index.ts';
 import { points } from './oracle.ts';
 import type { Drafted, Rewriting } from './rewrite.ts';
@@ -47,7 +47,7 @@ function places(piece: Piece): readonly { readonly what: string; readonly at: Po
         ? [{ what: 'notch', at: notch(m.edge, m.at) }]
         : m.kind === 'grain'
           ? []
-          : [{ what: m.kind === 'level' ? `${m.name} level` : m.kind, at: m.at }],
+          : placesOfMark(m).map((at) => ({ what: m.kind === 'level' ? `${m.name} level` : m.kind, at })),
     ),
   ];
 }

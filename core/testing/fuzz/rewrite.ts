@@ -1,5 +1,6 @@
 import { mapPath, pathLength, reversePath, splitAtLength, type Path, type Point } from '../../geometry/index.ts';
 import {
+  mapMark,
   mappedBeyond,
   mirrorPiece,
   normalisePattern,
@@ -39,7 +40,7 @@ export function movedPiece(piece: Piece, by: Point): Piece {
     darts: piece.darts.map((d) => ({ ...d, tip: at(d.tip) })),
     marks: piece.marks.map((m): Mark => {
       if (m.kind === 'notch') return m;
-      return m.kind === 'grain' ? { ...m, from: at(m.from), to: at(m.to) } : { ...m, at: at(m.at) };
+      return mapMark(m, at);
     }),
   };
 }

@@ -6,7 +6,7 @@ import { define, held, length, tenth } from '../../kit/define.ts';
 import { fitBy, USUAL_EASE } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { alongAt, targetAt } from '../../kit/sides.ts';
-import { sideSteps, type SideMove } from '../../kit/trouserSides.ts';
+import { sideSteps, type SideMove } from '../../kit/sidesAlike.ts';
 import { halves, sideOfHalf, trousersOn } from '../../kit/trousers.ts';
 import { numberOf } from '../../engine/values.ts';
 import { mark, match } from '../../operations/index.ts';
@@ -41,7 +41,7 @@ function plan(context: Context, values: Values): Result<Program> {
       { at: hip, by: each },
       { at: to, by: 0 },
     ];
-    moves.push({ half, knots });
+    moves.push({ side, knots });
   }
   const { front } = on.value;
   const side = sideOfHalf(front);

@@ -5,7 +5,7 @@ import { define, held, length, share, tenth } from '../../kit/define.ts';
 import { fitBy, USUAL_EASE } from '../../kit/fitBy.ts';
 import { amountGrip } from '../../kit/grip.ts';
 import { targetAt } from '../../kit/sides.ts';
-import { sideSteps } from '../../kit/trouserSides.ts';
+import { sideSteps } from '../../kit/sidesAlike.ts';
 import { sideOfHalf, trousersOn } from '../../kit/trousers.ts';
 import { numberOf } from '../../engine/values.ts';
 import { capDart, changeDart, mark, match } from '../../operations/index.ts';
@@ -55,7 +55,7 @@ function plan(context: Context, values: Values): Result<Program> {
   });
   const moved = shared.value.filter((w) => Math.abs(w.side) > TOL.same);
   const sides = sideSteps(
-    moved.map((w) => ({ half: w.half, knots: sideKnots(w.side, w.hip), piece: withDarts(w) })),
+    moved.map((w) => ({ side: sideOfHalf(w.half), knots: sideKnots(w.side, w.hip), piece: withDarts(w) })),
     say(by < 0 ? 'in' : 'out'),
   );
   const first = on.value.front;

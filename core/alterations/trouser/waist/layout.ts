@@ -4,7 +4,7 @@ import { capDart, edgeAfter, edgeBefore, narrowDart, type SideKnot } from '../..
 import { solveNear } from '../../../numeric/index.ts';
 import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
 import { alongAt, solveKnot } from '../../kit/sides.ts';
-import { drawnSide, ROUND } from '../../kit/trouserSides.ts';
+import { drawnSide, ROUND } from '../../kit/sidesAlike.ts';
 import { halves, sideOfHalf, type TrouserHalf, type TrousersOn } from '../../kit/trousers.ts';
 
 /** A dart is left at least so wide, and made at most so much wider, mm: more belongs to the side. */
@@ -90,7 +90,7 @@ function inDarts(on: Giving, side: number): WaistShare {
   const { half, hip, goal, darts } = on;
   const made = (each: number): Piece => {
     const piece = withDarts({ ...on, each });
-    return side === 0 ? piece : drawnSide({ half, knots: sideKnots(side, hip), piece });
+    return side === 0 ? piece : drawnSide({ side: sideOfHalf(half), knots: sideKnots(side, hip), piece });
   };
   const wanted = (goal - (waistOf(half.piece) ?? 0) - side) / Math.max(1, darts.length);
   const each = solveNear((e) => ((waistOf(made(e)) ?? 0) - goal) / darts.length, wanted, TOL.same);

@@ -1,7 +1,7 @@
 import type { Draft } from '@ample/core/fitting/plan';
 import { isTold, type Row } from '@ample/core/fitting/compare';
 import { TOL } from '@ample/core/units';
-import { MEASUREMENT_WORDS, sayFallen } from '@ample/core/words';
+import { alterationName, MEASUREMENT_WORDS, sayFallen } from '@ample/core/words';
 import { addStep } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Length } from '../../shared/basics.tsx';
@@ -12,6 +12,9 @@ const told = (r: Row, paper: boolean): boolean =>
   r.left !== null &&
   (paper || r.from !== 'chart') &&
   (isTold(r) || Math.abs(r.left) > r.within || Math.abs(r.fallen) > r.within);
+
+/** Another way to a difference, by its name for more or for less. */
+const nameOf = (o: Draft['offers'][number]): string => alterationName(o.alteration, o.fit.values['by'] ?? 0);
 
 /** What is left at each measurement: the whole difference as an outline, what the plan leaves of it filled in. */
 export function Left({ draft }: { readonly draft: Draft }) {
@@ -51,7 +54,7 @@ export function Left({ draft }: { readonly draft: Draft }) {
                 .filter((o) => o.fit.sum.data['key'] === r.key)
                 .map((o) => (
                   <button key={o.alteration} className="btn my-1" onClick={() => addStep(o.alteration)}>
-                    Put it back to the wearer’s height
+                    {Math.abs(r.fallen) >= TOL.seam ? 'Put it back to the wearer’s height' : nameOf(o)}
                   </button>
                 ))}
               <div className="relative h-3" aria-hidden="true">

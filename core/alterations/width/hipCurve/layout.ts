@@ -1,0 +1,42 @@
+import { levelOf, type Piece } from '../../../pattern/index.ts';
+import type { SideKnot } from '../../../paper/truing/index.ts';
+import { alongAt, sidesOf, type SideOn } from '../../kit/sides.ts';
+import { halves, sideOfHalf, trousersOn } from '../../kit/trousers.ts';
+
+/** A side seam that runs over the hip: where along it the waist and the hip lie, mm from its upper end. */
+export interface OverHip {
+  readonly side: SideOn;
+  readonly waist: number;
+  readonly hip: number;
+}
+
+/** Every side that reaches from the waist to a hip line. */
+export function sidesOverHip(pieces: readonly Piece[]): readonly OverHip[] {
+  const trousers = trousersOn(pieces);
+  const legs = trousers.ok ? halves(trousers.value).map((h) => ({ side: sideOfHalf(h), hipAt: h.hip })) : [];
+  const others = sidesOf(pieces).map((side) => ({ side, hipAt: levelOf(side.piece, 'hip')?.y }));
+  return [...others, ...legs].flatMap(({ side, hipAt }) => {
+    const hip = hipAt === undefined ? null : alongAt(side, hipAt);
+    const waist = side.skirt ? 0 : alongAt(side, levelOf(side.piece, 'waist')?.y ?? Infinity);
+    return hip === null || waist === null || hip <= waist ? [] : [{ side, waist, hip }];
+  });
+}
+
+/** A curve through five places: to nothing at waist and hip, where it leaves the old line gently, the whole at the fullest. */
+export function curveKnots({ waist, hip }: OverHip, at: number, by: number): readonly SideKnot[] {
+  const place = (share: number): number => waist + share * (hip - waist);
+  return [
+    ...(waist > 0 ? [{ at: 0, by: 0 }] : []),
+    { at: place(0), by: 0 },
+    { at: place(at / 2), by: by / 2 },
+    { at: place(at), by },
+    { at: place((1 + at) / 2), by: by / 2 },
+    { at: place(1), by: 0 },
+  ];
+}
+
+/** Bends are rounded so far, mm, that what is rounded about one does not reach into what is rounded about the next. */
+export const roundOf = ({ waist, hip }: OverHip, at: number): number =>
+  CLEAR * (hip - waist) * (Math.min(at, 1 - at) / 2);
+/** Just under half of the way to the next bend. */
+const CLEAR = 0.45;

@@ -1,0 +1,82 @@
+import { add, distance, lerp, midpoint, scale, sub, unit, type Point } from '../geometry/index.ts';
+import { dartShape, type DartShape } from './access.ts';
+import type { Mark, Piece } from './types.ts';
+
+/** A mark with a place of its own on the paper; a notch has its place on an edge. */
+export type PlacedMark = Exclude<Mark, { readonly kind: 'notch' }>;
+export type DoubleDart = Extract<Mark, { readonly kind: 'doubleDart' }>;
+
+/** The corners of a dart without a mouth, mm: its tips, the middle of its widest line, and the ends of that line. */
+export interface DoubleDartShape {
+  readonly upper: Point;
+  readonly lower: Point;
+  readonly middle: Point;
+  /** Seen from the upper tip down: on the right hand and on the left. */
+  readonly ends: readonly [Point, Point];
+}
+
+export function doubleDartShape(dart: Pick<DoubleDart, 'upper' | 'lower' | 'widest' | 'width'>): DoubleDartShape {
+  const { upper, lower } = dart;
+  const down = unit(sub(lower, upper));
+  const middle = lerp(upper, lower, dart.widest);
+  const aside = scale({ x: -down.y, y: down.x }, dart.width / 2);
+  return { upper, lower, middle, ends: [add(middle, aside), sub(middle, aside)] };
+}
+
+/** The same dart about other corners: its tips where they are, its widest line square between them, as wide as asked. */
+export function doubleDartAbout(
+  dart: DoubleDart,
+  upper: Point,
+  lower: Point,
+  middle: Point,
+  width: number,
+): DoubleDart {
+  const long = sub(lower, upper);
+  const along = sub(middle, upper);
+  const share = (along.x * long.x + along.y * long.y) / (long.x ** 2 + long.y ** 2);
+  return { ...dart, upper, lower, widest: Math.min(MOST, Math.max(1 - MOST, share)), width };
+}
+/** The widest line stays clear of both tips, as a share of the length. */
+const MOST = 0.95;
+
+/** The places a mark is drawn at. */
+export function placesOfMark(mark: PlacedMark): readonly Point[] {
+  if (mark.kind === 'grain') return [mark.from, mark.to];
+  if (mark.kind !== 'doubleDart') return [mark.at];
+  const { upper, lower, ends } = doubleDartShape(mark);
+  return [upper, ends[0], lower, ends[1]];
+}
+
+/** The places that say on which paper a mark lies: the grain line's middle stands for all of it. */
+export const anchorsOfMark = (mark: PlacedMark): readonly Point[] =>
+  mark.kind === 'grain' ? [midpoint(mark.from, mark.to)] : placesOfMark(mark);
+
+/** A mark carried by a map that keeps lengths. */
+export const mapMark = <M extends PlacedMark>(mark: M, to: (p: Point) => Point): M => mapped(mark, to) as M;
+function mapped(mark: PlacedMark, to: (p: Point) => Point): PlacedMark {
+  if (mark.kind === 'grain') return { ...mark, from: to(mark.from), to: to(mark.to) };
+  if (mark.kind === 'doubleDart') return { ...mark, upper: to(mark.upper), lower: to(mark.lower) };
+  return { ...mark, at: to(mark.at) };
+}
+
+/** A mark whose anchors have each gone to a place of their own; a dart without a mouth is drawn anew between them. */
+export function markBetween(mark: PlacedMark, to: (p: Point, anchor: number) => Point): PlacedMark {
+  if (mark.kind !== 'doubleDart') return mapMark(mark, (p) => to(p, 0));
+  const was = placesOfMark(mark) as readonly [Point, Point, Point, Point];
+  const [upper, one, lower, other] = was.map(to) as [Point, Point, Point, Point];
+  return doubleDartAbout(mark, upper, lower, midpoint(one, other), distance(one, other));
+}
+
+/** What a sentence calls a dart without a mouth. */
+export const DOUBLE_POINTED = 'double-pointed';
+export const doubleDartsOf = (piece: Piece): readonly DoubleDart[] =>
+  piece.marks.filter((m): m is DoubleDart => m.kind === 'doubleDart');
+
+/** What the darts of a piece fold away: one without a mouth as two that share a mouth, one towards each tip. */
+export const wedgesOf = (piece: Piece): readonly DartShape[] => [
+  ...piece.darts.map((d) => dartShape(piece, d)),
+  ...doubleDartsOf(piece).flatMap((d) => {
+    const { upper, lower, ends } = doubleDartShape(d);
+    return [upper, lower].map((tip) => ({ start: ends[0], end: ends[1], tip }));
+  }),
+];
