@@ -64,7 +64,14 @@ export function markBetween(mark: PlacedMark, to: (p: Point, anchor: number) => 
   if (mark.kind !== 'doubleDart') return mapMark(mark, (p) => to(p, 0));
   const was = placesOfMark(mark) as readonly [Point, Point, Point, Point];
   const [upper, one, lower, other] = was.map(to) as [Point, Point, Point, Point];
-  return doubleDartAbout(mark, upper, lower, midpoint(one, other), distance(one, other));
+  return doubleDartAbout(mark, upper, lower, midpoint(one, other), widthBetween(upper, lower, one, other));
+}
+
+/** How far apart the ends of the widest line are; nothing where they have passed each other. */
+function widthBetween(upper: Point, lower: Point, one: Point, other: Point): number {
+  const down = sub(lower, upper);
+  const apart = sub(one, other);
+  return apart.y * down.x - apart.x * down.y > 0 ? distance(one, other) : 0;
 }
 
 /** What a sentence calls a dart without a mouth. */

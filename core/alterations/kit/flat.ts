@@ -23,7 +23,8 @@ export type { Flat } from './flatMeasure.ts';
 import { SLEEVE_MEASURES } from './flatSleeve.ts';
 import { TROUSER_MEASURES } from './flatTrousers.ts';
 import { shoulderDrop, shoulderLength } from './flatShoulder.ts';
-import { alongAt, sideOn } from './sides.ts';
+import { pieceOverHip } from './overHip.ts';
+import { sideOn, targetAt } from './sides.ts';
 
 /** From the bust down to under it on an adult body, mm. */
 const UNDER_BUST = 75;
@@ -217,12 +218,11 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
     return { value, lines: [line(back, top, { x: top.x, y: top.y + value })] };
   },
   hipDepth: ({ pieces }) => {
-    const skirt = partOf(pieces, 'skirtFront', 'skirtBack');
-    const side = skirt ? sideOn(skirt) : null;
-    const hip = skirt ? levelOf(skirt, 'hip') : null;
-    const value = side && hip ? alongAt(side, hip.y) : null;
-    if (!skirt || !side || !hip || value === null) return null;
-    return { value, lines: [line(skirt, upperEnd(side.edge), { x: upperEnd(side.edge).x, y: hip.y })] };
+    const found = pieces.map(pieceOverHip).find((o) => o !== null);
+    if (!found) return null;
+    const { side, waist, hip } = found;
+    const [from, to] = [targetAt(side, waist, 0), targetAt(side, hip, 0)];
+    return { value: hip - waist, lines: [line(side.piece, from, { x: from.x, y: to.y })] };
   },
   skirtLength: ({ pieces }) => {
     const skirt = partOf(pieces, 'skirtFront');

@@ -51,7 +51,10 @@ function onSkirt(
   return [widenStep(side, knots(top), say('skirt'), { round })];
 }
 
-/** A piece that runs on to the hip: from nothing at the dart (or the underarm) to the waist, on to the hem. */
+/**
+ * A piece that runs on to the hip: from nothing at the dart (or the underarm) to the waist and on to the hip; below a hip
+ * line it stays as far out as there.
+ */
 function onLong(
   side: SideOn,
   waist: number | null,
@@ -60,12 +63,14 @@ function onLong(
   say: (code: GradeWord) => Message,
 ): readonly Instruction[] {
   const waistAt = alongAt(side, levelOf(side.piece, 'waist')?.y ?? 0);
+  const hipAt = alongAt(side, levelOf(side.piece, 'hip')?.y ?? Infinity);
   const out = (wanted: number | null, has: number | null): number =>
     wanted === null || has === null ? 0 : wanted - has;
   const round = shape === 'curved' ? ROUND.curved : ROUND.straight;
   const knots = (by: number) => [
     { at: 0, by: 0 },
     ...(waistAt === null ? [] : [{ at: waistAt, by: out(waist, waistOf(side.piece)) }]),
+    ...(hipAt === null ? [] : [{ at: hipAt, by }]),
     { at: sideLength(side), by },
   ];
   const bottom = hip === null ? 0 : solveKnot(side, hip, hipOf, knots, round);

@@ -18,6 +18,7 @@ import { openDart } from './openDart.ts';
 import type { At, Place } from './operation.ts';
 import { redraw } from './redraw.ts';
 import { restoreCap } from './restoreCap.ts';
+import { restoreLevels } from './restoreLevels.ts';
 import { restoreNeck } from './restoreNeck.ts';
 import { restoreWidth } from './restoreWidth.ts';
 import { retip } from './retip.ts';
@@ -50,6 +51,7 @@ export {
   openDart,
   redraw,
   restoreCap,
+  restoreLevels,
   restoreNeck,
   restoreWidth,
   retip,
@@ -88,6 +90,7 @@ export const OPERATIONS = {
   moveJoint,
   widen,
   restoreWidth,
+  restoreLevels,
   restoreNeck,
   restoreCap,
   fitCap,

@@ -52,7 +52,7 @@ const neighbours = (piece: Piece, edge: string): readonly Edge[] =>
   [edgeAfter(piece, edge), edgeBefore(piece, edge)].map((id) => requireEdge(piece, id));
 
 /** How far down the side seam the tape around the bust ends, from the end away from the hem or waist; 0 where it does not. */
-function downToBustLine(piece: Piece, side: string, low: Edge): number {
+export function downToBustLine(piece: Piece, side: string, low: Edge): number {
   const { path } = requireEdge(piece, side);
   const line = bustLineOf(piece);
   const ends = [line[0]?.from, line.at(-1)?.to].flatMap((p) => p ?? []);
@@ -65,5 +65,5 @@ function downToBustLine(piece: Piece, side: string, low: Edge): number {
 }
 
 /** Of a side in several parts, the one that meets the hem or waist. */
-const lowerPart = (piece: Piece, side: string, role: Edge['role']): string =>
+export const lowerPart = (piece: Piece, side: string, role: Edge['role']): string =>
   edgesWithRole(piece, 'side').find((e) => neighbours(piece, e.id).some((x) => x.role === role))?.id ?? side;

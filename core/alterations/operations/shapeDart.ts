@@ -8,8 +8,8 @@ export type DoubleDartDrawn = Pick<DoubleDart, 'upper' | 'lower' | 'widest' | 'w
 
 interface ShapeDart extends Said {
   readonly dart: string;
-  /** What is drawn in its place: one dart, or several beside each other. */
-  readonly as: readonly [DoubleDartDrawn, ...DoubleDartDrawn[]];
+  /** What is drawn in its place: one dart, or several beside each other; or the dart as it then lies, so wide. */
+  readonly as: readonly [DoubleDartDrawn, ...DoubleDartDrawn[]] | { readonly width: number };
 }
 
 const alike = (a: DoubleDartDrawn, b: DoubleDartDrawn): boolean =>
@@ -21,10 +21,11 @@ const alike = (a: DoubleDartDrawn, b: DoubleDartDrawn): boolean =>
 export const shapeDart = operation<'shapeDart', ShapeDart>('shapeDart', {
   stage: 'dart',
   summary: 'draws a dart without a mouth anew: wider, longer, elsewhere, or as two',
-  run: ({ state }, { dart: id, as: [first, ...others] }) => {
+  run: ({ state }, { dart: id, as }) => {
     const { piece } = state;
     const dart = piece.marks.find((m): m is DoubleDart => m.kind === 'doubleDart' && m.id === id);
     if (!dart) return refuse('no-double-dart', { piece: piece.name });
+    const [first, ...others] = 'width' in as ? [{ ...dart, ...as }] : as;
     if (others.length === 0 && alike(dart, first)) return;
     const ids = piece.marks.map((m) => m.id);
     const drawn = others.map((d): DoubleDart => {

@@ -18,6 +18,7 @@ export * from './raiseCentre.ts';
 export * from './widen.ts';
 export * from './fitCap.ts';
 export * from './restoreCap.ts';
+export * from './restoreLevels.ts';
 export * from './restoreNeck.ts';
 export * from './transfer.ts';
 export * from './carry.ts';

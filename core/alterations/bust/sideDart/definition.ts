@@ -30,6 +30,8 @@ export const fullBustSideDart: AlterationDefinition = define({
     { name: 'small', on: 'causeway', values: { total: -20 } },
     { name: 'fullKeepingWaistDart', on: 'causeway', values: { total: 50, waistDart: 'keep', waistWidth: 'curved' } },
     { name: 'fullWithoutWaistDart', on: 'causeway-side', values: { total: 40 } },
+    { name: 'fullInOne', on: 'jetty', values: { total: 40 } },
+    { name: 'smallInOne', on: 'jetty', values: { total: -16 } },
   ],
   source: 'The usual three-line slash of dressmaking handbooks, hinged on the armhole seam line.',
   suggest: suggestSetback,

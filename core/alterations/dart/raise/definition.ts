@@ -9,7 +9,7 @@ import { boxSlide } from '../../kit/dart/boxSlide.ts';
 import { DART, DART_REFUSALS, findDart, suitsDarts } from '../../kit/dart/find.ts';
 import { fitsFallen } from '../../kit/fallen.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
-import { capDart, landmark, mark, match, retip, rule, slash } from '../../operations/index.ts';
+import { capDart, fair, landmark, mark, match, retip, rule, slash } from '../../operations/index.ts';
 
 const AIMED: readonly Dart['kind'][] = ['side', 'french', 'waist'];
 
@@ -75,7 +75,11 @@ function plan(context: Context, values: Values): Result<Program> {
         dimensions: [{ id: 'slide', from: first, to: add(first, s.shift), value: Math.abs(by) }],
       }),
       landmark({ stage: 'dart', message: { code: 'raise.bustPoint', data }, bustPoint, levels: { bust: bustPoint.y } }),
-      rule({ message: { code: 'raise.true', data }, edges: s.edges, each: true }),
+      ...s.trued.map(({ edge, curve }) =>
+        curve
+          ? fair({ message: { code: 'raise.true.curve', data }, edge, ...curve })
+          : rule({ message: { code: 'raise.true', data }, edges: [edge], each: true }),
+      ),
       ...finish,
     ],
     grips: [
@@ -92,6 +96,7 @@ export const dartRaise: AlterationDefinition = define({
   refusals: [...DART_REFUSALS, 'box-needs-side-dart', 'no-room-to-slide', 'overlap-too-large', 'cut-leaves-piece'],
   examples: [
     { name: 'lowered', on: 'causeway', values: { dart: 'side', by: -15 } },
+    { name: 'loweredOnShapedSide', on: 'jetty', values: { dart: 'side', by: -12 } },
     { name: 'raised', on: 'causeway-side', values: { dart: 'side', by: 12 } },
     { name: 'tipOnly', on: 'causeway', values: { dart: 'side', by: 10, way: 'retip' } },
   ],

@@ -23,6 +23,8 @@ export const words = {
       `Draw the ${s.text('dart')} dart again from its ends on the seam to the new tip; lengthen the shorter leg past the seam and shorten the longer by half of what they differ, so that they close.`,
     'raise.bustPoint': () => 'The bust point goes with it.',
     'raise.others': (s) => `Move the tip of the other dart by the same ${s.both('by')}; its legs must still be equal.`,
-    'raise.true': () => 'Draw the side seam straight again above and below the dart; closed, it is as long as before.',
+    'raise.true': () => 'Rule a straight side seam again from the dart to its end.',
+    'raise.true.curve': () =>
+      'Draw a shaped side seam again in one curve from the dart to a hand’s breadth beyond the box; closed, the side is as long as before.',
   },
 } satisfies Words;

@@ -8,7 +8,7 @@ import { type BustHow } from './front.ts';
 import { layOut, type Layout } from './layout.ts';
 import { advice } from './promises.ts';
 import { gripsOf } from './grips.ts';
-import { darts, marking, opening, truing, waistDartSteps } from './stages.ts';
+import { darts, doubleDartsOnLine, doubleDartSteps, marking, opening, truing, waistDartSteps } from './stages.ts';
 import { choice } from './params.ts';
 import { landmark, match, tell } from '../../operations/index.ts';
 
@@ -100,6 +100,8 @@ export function bustProgram(context: Context, values: Values, how: BustHow): Res
   );
   steps.push(...darts(l, data, closing, ease, bustPoint, setback));
   if (waistDart) steps.push(...waistDartSteps(l, waistDart, keepsDart, data, bustPoint, s));
+  const keepsDouble = choice(values, 'waistDart', 'widen') === 'keep';
+  steps.push(...doubleDartSteps(doubleDartsOnLine(l), keepsDouble, data, s));
   steps.push(...truing(l, data, values, closing, s, waistDart, keepsDart));
   steps.push(match({ message: { code: 'fba.match', data }, kinds: ['side', 'shoulder', 'raglan'] }));
   for (const finding of advice(front.piece, total, taker !== null || how.dart === 'waist'))

@@ -1,4 +1,12 @@
-import { bustPointOf, edgesWithRole, type Dart } from '../../../pattern/index.ts';
+import { isInOne } from '../../../paper/truing/index.ts';
+import {
+  bustPointOf,
+  doubleDartShape,
+  doubleDartsOf,
+  edgesWithRole,
+  type Dart,
+  type DoubleDart,
+} from '../../../pattern/index.ts';
 import { NEW_DART, type Instruction, type MarkLine, type Values } from '../../contract.ts';
 import { numberOf } from '../../engine/values.ts';
 import { slashSpec, type Closing } from './cuts.ts';
@@ -11,8 +19,10 @@ import {
   easeDart,
   mark,
   openDart,
+  restoreLevels,
   restoreWidth,
   retip,
+  shapeDart,
   slash,
   smooth,
   splitEdge,
@@ -141,6 +151,26 @@ export function waistDartSteps(
   ];
 }
 
+/** Darts without a mouth that line 1 runs through: they open, or close, with it. */
+export const doubleDartsOnLine = ({ front, p }: Layout): readonly DoubleDart[] =>
+  doubleDartsOf(front.piece).filter((d) => {
+    const xs = doubleDartShape(d).ends.map((end) => end.x);
+    return d.lower.y > p.y && Math.min(...xs) <= p.x && p.x <= Math.max(...xs);
+  });
+
+export function doubleDartSteps(
+  darts: readonly DoubleDart[],
+  keeps: boolean,
+  data: Data,
+  s: number,
+): readonly Instruction[] {
+  return darts.map((dart) =>
+    keeps
+      ? shapeDart({ message: { code: 'fba.doubleDart.keep', data }, dart: dart.id, as: { width: dart.width } })
+      : mark({ stage: 'dart', message: { code: s < 0 ? 'fba.doubleDart.narrower' : 'fba.doubleDart.wider', data } }),
+  );
+}
+
 export function truing(
   l: Layout,
   data: Data,
@@ -168,7 +198,14 @@ export function truing(
     steps.push(
       tell({ stage: 'true', message: { code: 'fba.true.keep', data: { ...data, role } }, what: { widthOf: role } }),
     );
-  if (widthGrows && shape !== 'keep') {
+  if (widthGrows && shape !== 'keep' && isInOne(front.piece) && closing === 'open') {
+    steps.push(
+      restoreLevels({
+        message: { code: lap ? 'fba.true.levels.lap' : 'fba.true.levels', data },
+        side: lowerSide(front).id,
+      }),
+    );
+  } else if (widthGrows && shape !== 'keep') {
     if (l.bare && closing !== 'open')
       steps.push(
         splitEdge({

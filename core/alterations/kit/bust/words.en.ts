@@ -79,6 +79,16 @@ export const words = {
       `Let the waist dart take the ${s.len('s')}: join the opened legs to a tip ${s.len('below')} below the new bust point.`,
     'fba.waistDart.narrower': (s) =>
       `The waist dart is narrower by ${s.len('s')}: join its legs to a tip ${s.len('below')} below the new bust point.`,
+    'fba.doubleDart.wider': (s) =>
+      `Let the double-pointed dart take the ${s.len('s')}: its tips lie in the middle of what has opened; draw the legs to them from the widest line.`,
+    'fba.doubleDart.narrower': (s) =>
+      `The double-pointed dart is narrower by ${s.len('s')}: draw its legs again from the widest line to both tips.`,
+    'fba.doubleDart.keep': (s) =>
+      `Draw the double-pointed dart again as wide as it was, in the middle of what has changed by ${s.len('s')}.`,
+    'fba.true.levels': () =>
+      'Take what is too wide at waist, hip and hem off at the side seam, from nothing at the bust line, and draw the side in one line through the marks.',
+    'fba.true.levels.lap': () =>
+      'Give waist, hip and hem their lost width back at the side seam, from nothing at the bust line, and draw the side in one line through the marks.',
     'fba.true.hinge': (s) => `Smooth the small corner in the ${s.text('hinge')} seam at the hinge; its length stays.`,
     'fba.true.relevel': (s) =>
       en`Draw the ${s.text('role')} again in one line, square to the centre front and square to the side seam.`,

@@ -1,4 +1,3 @@
-import { type Piece } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Message, Program, Values } from '../../contract.ts';
 import { define, held, length, tenth } from '../../kit/define.ts';
@@ -7,22 +6,22 @@ import { amountGrip } from '../../kit/grip.ts';
 import { alongLines, type LengthLine, type LineWord } from '../../kit/lengthLines.ts';
 import { numberOf } from '../../engine/values.ts';
 import { match } from '../../operations/index.ts';
-import { linesOn } from './layout.ts';
+import { SIDED } from '../../kit/sides.ts';
+import { curveOf, linesOn, piecesOverHip } from './layout.ts';
 
 const BY = length('by', -70, 90, -10, true);
-const PARTS: readonly Piece['part'][] = ['skirtFront', 'skirtBack'];
 
 function plan({ pieces }: Context, values: Values): Result<Program> {
   const by = numberOf(values, 'by');
-  const skirts = pieces.filter((p) => PARTS.includes(p.part));
-  const [first] = skirts;
+  const over = piecesOverHip(pieces);
+  const [first] = over;
   if (!first) return refuse('hip-missing', { piece: pieces[0]?.name ?? '' });
   const say = (code: LineWord | 'match'): Message => ({
     code: `hipDepth.${code === 'open' || code === 'lap' ? (by > 0 ? 'lower' : 'higher') : code}`,
-    data: { by: Math.abs(by), pieces: skirts.length },
+    data: { by: Math.abs(by), pieces: over.length },
   });
   const all: LengthLine[] = [];
-  for (const piece of skirts) {
+  for (const piece of over) {
     const lines = linesOn(piece, by);
     if (!lines.ok) return lines;
     all.push(...lines.value);
@@ -31,13 +30,14 @@ function plan({ pieces }: Context, values: Values): Result<Program> {
   return ok({
     piece: first.id,
     instructions: [
-      ...skirts.flatMap((p) =>
+      ...over.flatMap((p) =>
         alongLines(
           p,
           all.filter((l) => l.piece === p),
           say,
         ),
       ),
+      ...over.flatMap((p) => curveOf(p, by, say('true.curve'))),
       match({ message: say('match'), kinds: ['side', 'pocket'] }),
     ],
     grips: [
@@ -56,12 +56,13 @@ export const hipDepth: AlterationDefinition = define({
   examples: [
     { name: 'higher', on: 'causeway', values: { by: -12 } },
     { name: 'lower', on: 'causeway', values: { by: 15 } },
+    { name: 'lower, in one', on: 'jetty', values: { by: 15 } },
   ],
   source:
-    'A skirt lapped or spread between waist and hip and the other way below the hip: the curve of the hip moves, darts become shorter or longer with it, the hem stays.',
+    'A skirt, or a dress in one, lapped or spread between waist and hip and the other way below the hip: the curve of the hip moves, darts become shorter or longer with it, the hem stays.',
   why: 'why.hip-depth',
   needs: ({ pieces }) => {
-    const first = pieces.find((p) => PARTS.includes(p.part));
+    const [first] = piecesOverHip(pieces);
     if (!first) return refuse('hip-missing', { piece: pieces[0]?.name ?? '' });
     const lines = linesOn(first, 0);
     return lines.ok ? ok(true) : lines;
@@ -69,5 +70,5 @@ export const hipDepth: AlterationDefinition = define({
   reads: ['hipDepth'],
   fits: (context) => fitBy(context, 'hipDepth', 1, (by) => ({ by: tenth(by) })),
   plan,
-  holds: held({ part: PARTS, role: 'waist' }),
+  holds: held({ part: SIDED, role: 'waist' }),
 });

@@ -1,25 +1,13 @@
-import { levelOf, type Piece } from '../../../pattern/index.ts';
+import type { Piece } from '../../../pattern/index.ts';
 import type { SideKnot } from '../../../paper/truing/index.ts';
-import { alongAt, sidesOf, type SideOn } from '../../kit/sides.ts';
+import { overHip, pieceOverHip, type OverHip } from '../../kit/overHip.ts';
 import { halves, sideOfHalf, trousersOn } from '../../kit/trousers.ts';
-
-/** A side seam that runs over the hip: where along it the waist and the hip lie, mm from its upper end. */
-export interface OverHip {
-  readonly side: SideOn;
-  readonly waist: number;
-  readonly hip: number;
-}
 
 /** Every side that reaches from the waist to a hip line. */
 export function sidesOverHip(pieces: readonly Piece[]): readonly OverHip[] {
   const trousers = trousersOn(pieces);
-  const legs = trousers.ok ? halves(trousers.value).map((h) => ({ side: sideOfHalf(h), hipAt: h.hip })) : [];
-  const others = sidesOf(pieces).map((side) => ({ side, hipAt: levelOf(side.piece, 'hip')?.y }));
-  return [...others, ...legs].flatMap(({ side, hipAt }) => {
-    const hip = hipAt === undefined ? null : alongAt(side, hipAt);
-    const waist = side.skirt ? 0 : alongAt(side, levelOf(side.piece, 'waist')?.y ?? Infinity);
-    return hip === null || waist === null || hip <= waist ? [] : [{ side, waist, hip }];
-  });
+  const legs = trousers.ok ? halves(trousers.value).map((h) => overHip(sideOfHalf(h), h.hip)) : [];
+  return [...pieces.map(pieceOverHip), ...legs].filter((o) => o !== null);
 }
 
 /** A curve through five places: to nothing at waist and hip, where it leaves the old line gently, the whole at the fullest. */
