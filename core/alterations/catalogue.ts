@@ -5,6 +5,7 @@ import { fullBustFrenchDart } from './bust/frenchDart/definition.ts';
 import { fullBustNeckDart } from './bust/neckDart/definition.ts';
 import { fullBustNoDart } from './bust/noDart/definition.ts';
 import { fullBustPrincessArmhole } from './bust/princessArmhole/definition.ts';
+import { fullBustPrincessSeam } from './bust/princessSeam/definition.ts';
 import { fullBustPrincessShoulder } from './bust/princessShoulder/definition.ts';
 import { fullBustRaglan } from './bust/raglan/definition.ts';
 import { fullBustShoulderDart } from './bust/shoulderDart/definition.ts';
@@ -81,6 +82,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   fullBustRaglan,
   fullBustPrincessArmhole,
   fullBustPrincessShoulder,
+  fullBustPrincessSeam,
   fullBustCutOnSleeve,
   bustPoint,
   dartRaise,

@@ -34,7 +34,10 @@ const EXPECTED_REFUSALS = [
   'too-much-to-ease',
   'spread-beyond-reach',
   'overlap-too-large',
+  'seam-gives-no-more',
 ];
+/** Drawn at its seam without a cut: no lines, nothing to level. */
+const isUncut = (d: AlterationDefinition): boolean => d.id === 'full-bust-princess-seam';
 const bust = CATALOGUE.filter((d) => d.family === 'bust');
 const amounts = [-30, -16, -8, -3, 3, 8, 20, 34, 50];
 const fronts = (pieces: readonly Piece[]) => pieces.filter((p) => p.part === 'front' || p.part === 'sideFront');
@@ -115,7 +118,7 @@ describe.each(bust.map((d) => [d.id, d] as const))('%s, on all its samples, size
     });
   });
 
-  it('brings the lower edge level: line 1 ends at one height on both of its sides', () => {
+  it.skipIf(isUncut(d))('brings the lower edge level: line 1 ends at one height on both of its sides', () => {
     each(d, (r, _before, _total, name) => {
       const level = r.frames.find((f) => f.stage === 'level')!.pieces[0]!;
       const foot = r.frames[0]!.pieces[0]!.lines.find((l) => l.label === '1')!.points[0]!;
@@ -174,7 +177,8 @@ describe('at nothing', () => {
     const before = sampleIn(on, '4').pieces;
     for (const [i, piece] of r.pieces.entries())
       expect(piece.edges.map((e) => e.path)).toEqual(before[i]!.edges.map((e) => e.path));
-    expect(r.frames[0]!.pieces[0]!.lines.length).toBeGreaterThan(2);
+    const { lines, points } = r.frames[0]!.pieces[0]!;
+    expect(isUncut(d) ? points.length : lines.length).toBeGreaterThan(isUncut(d) ? 0 : 2);
   });
 });
 

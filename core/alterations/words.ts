@@ -11,6 +11,7 @@ import { words as bustFrenchDart } from './bust/frenchDart/words.en.ts';
 import { words as bustNeckDart } from './bust/neckDart/words.en.ts';
 import { words as bustNoDart } from './bust/noDart/words.en.ts';
 import { words as bustPrincessArmhole } from './bust/princessArmhole/words.en.ts';
+import { words as bustPrincessSeam } from './bust/princessSeam/words.en.ts';
 import { words as bustPrincessShoulder } from './bust/princessShoulder/words.en.ts';
 import { words as bustRaglan } from './bust/raglan/words.en.ts';
 import { words as bustShoulderDart } from './bust/shoulderDart/words.en.ts';
@@ -87,6 +88,7 @@ export const NAMES = {
   ...bustNoDart.names,
   ...bustPrincessArmhole.names,
   ...bustPrincessShoulder.names,
+  ...bustPrincessSeam.names,
   ...bustRaglan.names,
   ...bustShoulderDart.names,
   ...bustSideDart.names,
@@ -159,6 +161,7 @@ export const WHY = {
   ...bustNoDart.why,
   ...bustPrincessArmhole.why,
   ...bustPrincessShoulder.why,
+  ...bustPrincessSeam.why,
   ...bustRaglan.why,
   ...bustShoulderDart.why,
   ...bustSideDart.why,
@@ -212,6 +215,7 @@ export const WHY = {
 };
 
 export const STEPS = {
+  ...bustPrincessSeam.steps,
   ...backFlatUpperBack.steps,
   ...backRoundBack.steps,
   ...backSwaybackFold.steps,

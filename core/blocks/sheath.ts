@@ -1,7 +1,7 @@
 import {
   add,
   blend,
-  midpoint,
+  endOf,
   pathFromSpans,
   pathLength,
   scale,
@@ -11,14 +11,14 @@ import {
   type Path,
   type Point,
 } from '../geometry/index.ts';
-import { mirrorPiece, type ChartRow, type Mark, type Piece } from '../pattern/index.ts';
+import { mirrorPiece, type ChartRow, type Edge, type Mark, type Piece } from '../pattern/index.ts';
 import { capDart } from '../paper/truing/index.ts';
 import { TOL } from '../units/index.ts';
-import { bodyOf, NAPE_DROP, neckDepth, neckWidth, underarmBelowNeck, type Body } from './body.ts';
-import { BODICE_EASE } from './bodice.ts';
-import { bustPointOn, DART_BELOW, hem, SETBACK } from './frame.ts';
-import { armholeCurve, edge, leaning, line, neckCurve, openDart, rad } from './parts.ts';
+import { bodyOf, NAPE_DROP, type Body } from './body.ts';
+import { DART_BELOW, hem, SETBACK } from './frame.ts';
+import { edge, leaning, line, rad } from './parts.ts';
 import { HIP_EASE } from './skirt.ts';
+import { BACK, backUpper, BODICE_EASE, FRONT, frontUpper, frontWaist } from './upper.ts';
 
 /** From the waist to the hip and to the hem, at the centre, mm. */
 const HIP_DEPTH = 200;
@@ -83,9 +83,6 @@ const marksOf = ({ waistLevel, bustLevel, neck, marks, dart }: Half): readonly M
   ...marks,
 ];
 
-/** Sewn waist of the front half, mm; the back takes the rest. */
-const frontWaist = (b: Body): number => (b.waist + BODICE_EASE.waist) / 4 + 6;
-
 /** A sheath in one from shoulder to hem, its waist shaped by a dart without a mouth in each half; opening at the back. */
 export function draftSheath(row: ChartRow): readonly [Piece, Piece] {
   const b = bodyOf(row);
@@ -95,21 +92,9 @@ export function draftSheath(row: ChartRow): readonly [Piece, Piece] {
 }
 
 function draftFront(b: Body): { readonly piece: Piece; readonly side: Side; readonly underarm: Point } {
-  const neckPoint: Point = { x: neckWidth(b), y: 0 };
-  const centreNeck: Point = { x: 0, y: neckDepth(b) };
-  const slope = rad(20);
-  const along = { x: Math.cos(slope), y: Math.sin(slope) };
-  const shoulderPoint = add(neckPoint, scale(along, b.shoulder));
-  const underarm: Point = { x: b.bust / 4 + BODICE_EASE.bust / 4 + 8, y: underarmBelowNeck(b) };
-  const lean = leaning(rad(-2));
-  const bustPoint = bustPointOn(b);
+  const upper = frontUpper(b);
+  const { bustPoint, centreNeck, dart, underarm } = upper;
   const after = b.sideWaist - DART_BELOW;
-  let tip = add(bustPoint, { x: SETBACK, y: 0 });
-  let dart = openDart(underarm, lean, DART_BELOW, after, tip, 21 + b.bust / 200);
-  for (let i = 0; i < 40; i++) {
-    tip = add(bustPoint, scale(unit(sub(midpoint(dart.a, dart.b), bustPoint)), SETBACK));
-    dart = openDart(underarm, lean, DART_BELOW, after, tip, 21 + b.bust / 200);
-  }
   let waist = { x: dart.end.x - HOLLOW, y: dart.end.y };
   const sideTo = (w: Point): Side => {
     const hip = { x: (b.hip + HIP_EASE) / 4 - 3, y: w.y + HIP_DEPTH };
@@ -120,36 +105,18 @@ function draftFront(b: Body): { readonly piece: Piece; readonly side: Side; read
     waist = { x: waist.x, y: waist.y + after - side.toWaist };
     side = sideTo(waist);
   }
-  const pitch: Point = { x: b.crossFront / 2, y: shoulderPoint.y + 0.55 * (underarm.y - shoulderPoint.y) };
-  const armhole = armholeCurve(shoulderPoint, along, pitch, underarm, lean);
-  const hemLine = hem(side.bottom, DOWN);
-  const centreHem = hemLine.segments.at(-1)?.to ?? side.bottom;
   const piece: Piece = {
-    id: 'front',
+    ...FRONT,
     name: 'Dress front',
-    part: 'front',
-    cut: 1,
-    fold: 'centreFront',
-    half: true,
-    notes: '',
-    edges: [
-      edge('neck', 'neck', neckCurve(centreNeck, neckPoint, along)),
-      edge('shoulder', 'shoulder', line(neckPoint, shoulderPoint)),
-      edge('armhole', 'armhole', armhole.path),
-      edge('sideUpper', 'side', line(underarm, dart.a)),
-      edge('sideDart', 'dart', line(dart.a, dart.b)),
-      edge('sideLower', 'side', side.path),
-      edge('hem', 'hem', hemLine, 40),
-      edge('centreFront', 'centreFront', line(centreHem, centreNeck)),
-    ],
-    darts: [{ id: 'sideDart', kind: 'side', mouth: 'sideDart', tip, foldToward: 'end' }],
+    edges: [...upper.edges, edge('sideLower', 'side', side.path), ...hemAndCentre(side, 'centreFront', centreNeck)],
+    darts: [upper.sideDart],
     marks: marksOf({
       waistLevel: waist.y,
       bustLevel: bustPoint.y,
       neck: centreNeck,
       marks: [
         { kind: 'bustPoint', id: 'bustPoint', at: bustPoint },
-        { kind: 'notch', id: 'armholeFront', edge: 'armhole', at: armhole.notchAt, count: 1 },
+        { kind: 'notch', id: 'armholeFront', edge: 'armhole', at: upper.armhole.notchAt, count: 1 },
         { kind: 'notch', id: 'sideWaist', edge: 'sideLower', at: side.toWaist, count: 1 },
         { kind: 'notch', id: 'sideHip', edge: 'sideLower', at: side.toHip, count: 1 },
       ],
@@ -164,57 +131,34 @@ function draftFront(b: Body): { readonly piece: Piece; readonly side: Side; read
   return { piece: piece.darts.reduce(capDart, piece), side, underarm };
 }
 
+/** The hem from the side to the centre, and the centre up to the neck. */
+function hemAndCentre(side: Side, centre: 'centreFront' | 'centreBack', neck: Point): readonly Edge[] {
+  const path = hem(side.bottom, DOWN);
+  return [edge('hem', 'hem', path, 40), edge(centre, centre, line(endOf(path), neck))];
+}
+
 /** Drafted with the centre back at x = 0. Its side is as long as the front's with the dart closed, part by part. */
 function draftBack(b: Body, frontUnderarm: Point, frontSide: Side): Piece {
-  const neckPoint: Point = { x: neckWidth(b) + 3, y: 0 };
-  const nape: Point = { x: 0, y: NAPE_DROP };
-  const slope = rad(17);
-  const along = { x: Math.cos(slope), y: Math.sin(slope) };
-  const half = 0.46 * b.shoulder;
-  const dartStart = add(neckPoint, scale(along, half));
-  const shoulderTip = add(dartStart, scale({ x: -Math.sin(slope), y: Math.cos(slope) }, 78));
-  const shoulder = openDart(neckPoint, along, half, b.shoulder - half, shoulderTip, 12);
-  const lean = rad(4);
-  const bustBelow = DART_BELOW - 8;
-  const frontWidth = frontUnderarm.x + bustBelow * Math.tan(rad(2));
-  const width = (b.bust + BODICE_EASE.bust) / 2 - frontWidth + bustBelow * Math.tan(lean);
+  const upper = backUpper(b, frontUnderarm);
+  const { nape, width, bustBelow } = upper;
   const level = NAPE_DROP + b.napeToWaist;
-  const waist: Point = { x: width - b.sideWaist * Math.sin(lean) - HOLLOW, y: level };
+  const waist: Point = { x: width - b.sideWaist * Math.sin(upper.lean) - HOLLOW, y: level };
   const hip: Point = { x: (b.hip + HIP_EASE) / 4 + 3, y: level + HIP_DEPTH };
   let underarm: Point = { x: width, y: level - b.sideWaist };
   const whole = frontSide.toWaist + DART_BELOW;
-  const sideTo = (below: number): Side => sideThrough(underarm, leaning(lean), waist, hip, below);
+  const sideTo = (below: number): Side => sideThrough(underarm, upper.side, waist, hip, below);
   let side = sideTo(1);
   while (Math.abs(side.toWaist - whole) > TOL.zero) {
     underarm = { x: width, y: underarm.y + side.toWaist - whole };
     side = sideTo(1);
   }
-  const below = pathLength(frontSide.path) - frontSide.toWaist - (side.toHip - side.toWaist);
-  side = sideTo(below);
-  const pitch: Point = { x: b.crossBack / 2 + 6, y: shoulder.end.y + 0.5 * (underarm.y - shoulder.end.y) };
-  const armhole = armholeCurve(shoulder.end, shoulder.alongAfter, pitch, underarm, leaning(lean));
-  const hemLine = hem(side.bottom, DOWN);
-  const centreHem = hemLine.segments.at(-1)?.to ?? side.bottom;
-  const x = 0.44 * width;
+  side = sideTo(pathLength(frontSide.path) - frontSide.toWaist - (side.toHip - side.toWaist));
+  const armhole = upper.armholeTo(underarm);
   const piece: Piece = {
-    id: 'back',
+    ...BACK,
     name: 'Dress back',
-    part: 'back',
-    cut: 2,
-    fold: null,
-    half: true,
-    notes: '',
-    edges: [
-      edge('neck', 'neck', neckCurve(nape, neckPoint, along)),
-      edge('shoulderNeck', 'shoulder', line(neckPoint, shoulder.a)),
-      edge('shoulderDart', 'dart', line(shoulder.a, shoulder.b)),
-      edge('shoulderArm', 'shoulder', line(shoulder.b, shoulder.end)),
-      edge('armhole', 'armhole', armhole.path),
-      edge('side', 'side', side.path),
-      edge('hem', 'hem', hemLine, 40),
-      edge('centreBack', 'centreBack', line(centreHem, nape)),
-    ],
-    darts: [{ id: 'shoulderDart', kind: 'shoulder', mouth: 'shoulderDart', tip: shoulderTip, foldToward: 'start' }],
+    edges: [...upper.edgesTo(armhole.path), edge('side', 'side', side.path), ...hemAndCentre(side, 'centreBack', nape)],
+    darts: [upper.shoulderDart],
     marks: marksOf({
       waistLevel: level,
       bustLevel: underarm.y + bustBelow,
@@ -225,7 +169,7 @@ function draftBack(b: Body, frontUnderarm: Point, frontSide: Side): Piece {
         { kind: 'notch', id: 'sideHip', edge: 'side', at: frontSide.toHip + DART_BELOW, count: 1 },
       ],
       dart: {
-        x,
+        x: 0.44 * width,
         upper: underarm.y + bustBelow + 10,
         lower: level + 135,
         width: waist.x - ((b.waist + BODICE_EASE.waist) / 2 - frontWaist(b)),

@@ -190,6 +190,7 @@ export type RefusalCode =
   | 'rotation-same-place'
   | 'same-size'
   | 'sample-unknown'
+  | 'seam-gives-no-more'
   | 'shoulder-in-sleeve'
   | 'shoulder-seam-missing'
   | 'shoulder-too-short'

@@ -123,6 +123,8 @@ export const ADVICE = {
   /** A dart that takes up more than this will not press flat; one below the other is not worth sewing. */
   dartLarge: 76,
   dartSmall: 6,
+  /** The lower edge of a panel that leans by more than this against its grain is told, degrees. */
+  panelLeans: 4,
   /** A side seam takes up this much as ease without a dart. */
   easeMost: 15,
   /** A woven cap takes up this much over both armhole seams of a sleeve without puckers. */

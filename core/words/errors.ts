@@ -45,6 +45,8 @@ export const ERROR_WORDS = {
   'back-not-found': () => 'This pattern has no back piece. Mark one piece as the back.',
   'side-front-not-found': () => 'This pattern has no side front panel; take the alteration for a front in one piece.',
   'princess-missing': (s) => `“${s.text('piece')}” has no princess seam edge. Name that edge before altering.`,
+  'seam-gives-no-more': (s) =>
+    `At the princess seam itself ${s.len('most')} over the front is the most; ${s.len('wanted')} would make the panels bulge. Open the side front instead: take the full bust for a princess seam from the armhole or the shoulder.`,
   'princess-not-from-armhole': (s) =>
     `The princess seam of “${s.text('piece')}” begins at the shoulder, not at the armhole.`,
   'princess-not-from-shoulder': (s) =>

@@ -60,6 +60,8 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
     en`Left and right of ${s.text('name')} miss each other by ${s.len('by')} at the centre. Draw the hem or neck across from one half to the other.`,
   'drafted-seam-differs': (s) =>
     `As drafted, the ${s.text('kind')} seam is ${s.len('first')} on ${s.text('name')} and ${s.len('second')} on ${s.text('other')}${s.text('ease') === '0' ? '' : `, where ${s.signed('ease')} is meant`}: ${s.signed('by')} that nothing explains. If it is meant to be eased in there, leave it; if not, look at the two edges before you alter anything.`,
+  'panel-leans': (s) =>
+    `The ${s.text('role')} of “${s.text('name')}” now leans by ${s.num('degrees')}° against its grain. Put the hinge farther up the armhole, set the grain square to the ${s.text('role')}, or, for little, let out the princess seam itself.`,
   'grain-turned': (s) =>
     `The grainline of ${s.text('name')} has turned ${s.num('by', 1)}° against the fold. Draw it again along the fold.`,
 };

@@ -1,7 +1,7 @@
 import { pathLength } from '../../geometry/index.ts';
 import { edgesWithRole, hipOf, waistOf, type Piece } from '../../pattern/index.ts';
-import type { Finding } from '../../paper/truing/index.ts';
-import { TOL } from '../../units/index.ts';
+import { lowerChord, type Finding } from '../../paper/truing/index.ts';
+import { ADVICE, degrees, TOL } from '../../units/index.ts';
 import type { Message } from '../message.ts';
 import { operation, type At, type Place } from './operation.ts';
 import { note, piecesNow } from './state.ts';
@@ -15,8 +15,12 @@ interface Level {
 
 interface Tell extends At {
   readonly message?: Message;
-  /** A finding, how much wider or narrower a waist or hem has become, or a level. */
-  readonly what: { readonly finding: Finding } | { readonly widthOf: 'waist' | 'hem' } | Level;
+  /** A finding, how much wider or narrower a waist or hem has become, how far one leans now, or a level. */
+  readonly what:
+    | { readonly finding: Finding }
+    | { readonly widthOf: 'waist' | 'hem' }
+    | { readonly leans: 'waist' | 'hem' }
+    | Level;
 }
 
 export const tell = operation<'tell', Tell>('tell', {
@@ -25,6 +29,7 @@ export const tell = operation<'tell', Tell>('tell', {
   run: (at, { what }) => {
     if ('finding' in what) at.table.findings.push(what.finding);
     else if ('widthOf' in what) tellWidth(at, what.widthOf);
+    else if ('leans' in what) tellLean(at, what.leans);
     else tellLevel(at, what);
   },
 });
@@ -33,6 +38,17 @@ function tellWidth({ table, state }: Place, role: 'waist' | 'hem'): void {
   const width = (p: Piece): number => edgesWithRole(p, role).reduce((sum, e) => sum + pathLength(e.path), 0);
   const by = width(state.piece) - width(state.original);
   if (Math.abs(by) > TOL.legs) note(table, state, { code: 'waist-grew', grade: 'look', data: { by, role } });
+}
+
+/** By how much the lower edge of a panel leans against its grain, beyond what it was drafted with. */
+function tellLean({ table, state }: Place, role: 'waist' | 'hem'): void {
+  const lean = (p: Piece): number => {
+    const chord = lowerChord(p, role);
+    return chord ? Math.atan2(chord.y, chord.x) : 0;
+  };
+  const by = Math.abs(degrees(lean(state.piece) - lean(state.original)));
+  if (by > ADVICE.panelLeans)
+    note(table, state, { code: 'panel-leans', grade: 'look', data: { degrees: by, role, name: state.piece.name } });
 }
 
 function tellLevel({ table }: Place, { level, pieces, wanted }: Level): void {

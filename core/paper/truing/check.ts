@@ -56,6 +56,7 @@ export type FindingCode =
   | 'band-follows'
   | 'halves-differ'
   | 'grain-turned'
+  | 'panel-leans'
   | 'drafted-seam-differs';
 
 /**

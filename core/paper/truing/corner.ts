@@ -4,11 +4,12 @@ import {
   pathLength,
   splitAtLength,
   startTangent,
+  sub,
   turnBetween,
   type Path,
   type Point,
 } from '../../geometry/index.ts';
-import { requireEdge, type Mark, type Piece } from '../../pattern/index.ts';
+import { edgesWithRole, requireEdge, type EdgeRole, type Mark, type Piece } from '../../pattern/index.ts';
 import { moveEnd, moveStart } from './moveEnd.ts';
 import { stretchFrom } from './stretch.ts';
 
@@ -96,4 +97,13 @@ export function trimEnd(piece: Piece, edge: string, { at, by, reach }: Trim): Pi
       return m.edge === neighbour ? { ...m, at: Math.max(0, m.at + grown) } : m;
     }),
   };
+}
+
+/** From the left end of the edges of one role to their right end: a waist or hem as one straight line; null without such edges. */
+export function lowerChord(piece: Piece, role: EdgeRole): Point | null {
+  const ends = edgesWithRole(piece, role)
+    .flatMap((e) => [e.path.start, endOf(e.path)])
+    .sort((a, b) => a.x - b.x);
+  const [left, right] = [ends[0], ends.at(-1)];
+  return left && right && right.x > left.x ? sub(right, left) : null;
 }

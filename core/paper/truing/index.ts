@@ -21,5 +21,6 @@ export * from './restoreCap.ts';
 export * from './restoreLevels.ts';
 export * from './restoreNeck.ts';
 export * from './transfer.ts';
+export * from './bulge.ts';
 export * from './carry.ts';
 export * from './notches.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { pathLength } from '../../../geometry/index.ts';
+import { distance, endOf, pathLength, sub } from '../../../geometry/index.ts';
 import { edgesWithRole, type Piece } from '../../../pattern/index.ts';
 import { walkSeam } from '../../../paper/truing/index.ts';
 import { expectOk } from '../../../units/index.ts';
@@ -45,6 +45,26 @@ describe.each([
       expect(part(r.pieces, 'front').edges.find((e) => e.role === 'neck')).toEqual(
         part(before, 'front').edges.find((e) => e.role === 'neck'),
       );
+    });
+
+    it('says how far the side front leans against its grain, and sets the grain square to its waist where asked', () => {
+      const told = (values: object) => expectOk(runOn(definition, on, '4', { total: 40, ...values }), 'run');
+      const kept = told({});
+      const leans = kept.findings.find((f) => f.code === 'panel-leans');
+      expect(leans?.grade).toBe('look');
+      expect(Number(leans?.data['degrees'])).toBeGreaterThan(10);
+      const square = told({ grain: 'square' });
+      expect(square.findings.map((f) => f.code)).not.toContain('panel-leans');
+      const panel = part(square.pieces, 'sideFront');
+      const [waist] = edgesWithRole(panel, 'waist');
+      const grain = panel.marks.find((m) => m.kind === 'grain')!;
+      const [a, b] = [sub(endOf(waist!.path), waist!.path.start), sub(grain.to, grain.from)];
+      expect(a.x * b.x + a.y * b.y).toBeCloseTo(0, 6);
+      const was = part(kept.pieces, 'sideFront').marks.find((m) => m.kind === 'grain')!;
+      expect(distance(grain.from, grain.to)).toBeCloseTo(distance(was.from, was.to), 9);
+      expect(grain.from.y).toBeLessThan(grain.to.y);
+      // Nothing but the grain line is different.
+      expect(panel.edges).toEqual(part(kept.pieces, 'sideFront').edges);
     });
 
     it('keeps the grain of the side front and every piece of the back', () => {

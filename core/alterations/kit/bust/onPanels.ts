@@ -1,4 +1,5 @@
 import type { AlterationDefinition } from '../../contract.ts';
+import { choice } from '../define.ts';
 import { findPanels } from './panels.ts';
 import { BUST_PARAMS, pick } from './params.ts';
 import { princessProgram } from './princess.ts';
@@ -10,7 +11,7 @@ export const onPanels = (top: 'armhole' | 'shoulder', hinge: number): Alteration
   id: `full-bust-princess-${top}`,
   revision: 1,
   family: 'bust',
-  params: [...pick('total'), { ...BUST_PARAMS.hinge, initial: hinge }, ...pick('below', 'waistWidth')],
+  params: [...pick('total'), { ...BUST_PARAMS.hinge, initial: hinge }, ...pick('below', 'waistWidth'), choice('grain', 'kept', 'square')],
   amount: 'total',
   requires: ['centreFront', 'princess', 'armhole', 'side'],
   refusals: [

@@ -121,10 +121,19 @@ function truing(work: Work): readonly Instruction[] {
     fair({ message: edge, edge: laid.lines.low, from: 0, to: Infinity }),
     ...apexNotches(work),
     ...waistWidth(work, role),
+    ...grainOf(work, role),
     smooth({ message: edge, reach: 25, at: { kinksOf: role } }),
     match({ message: { code: 'princess.match', data }, kinds: ['princess', 'side', 'shoulder'] }),
     ...advice(side, total, false).map((finding) => tell({ what: { finding } })),
   ];
+}
+
+/** The grain of the side front stays as it was drawn, and how far its lower edge leans is told; or it is set square to it. */
+function grainOf({ found, data, values }: Work, role: 'waist' | 'hem'): readonly Instruction[] {
+  const piece = found.side.id;
+  if (choiceOf(values, 'grain') === 'kept') return [tell({ piece, what: { leans: role } })];
+  const message: Message = { code: 'princess.grain', data: { ...data, role } };
+  return [landmark({ stage: 'true', piece, message, grainSquareTo: role })];
 }
 
 /** The notch goes to the middle of what opened, as far from the top on one seam as on the other. */

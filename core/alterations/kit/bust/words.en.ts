@@ -130,6 +130,8 @@ export const words = {
     'princess.apex': () => 'Mark the new apex where line 2 met the seam.',
     'princess.notch': () =>
       'Put the apex notch on both seams in the middle of what was added or taken, as far from the top on one as on the other.',
+    'princess.grain': (s) =>
+      `Draw the grain of the side front again, square to a straight line from end to end of its ${s.text('role')}.`,
     'princess.true.seam': () => 'Draw the princess seam again around the apex in one smooth line.',
     'princess.match': () =>
       en`Walk the princess seams of centre front and side front against each other, notch to notch: no more than 1 mm may be left over. Walk the side seam along the back.`,
