@@ -64,6 +64,11 @@ describe('what the fittings say, from the terminal', () => {
       expect(c.buy).toBeGreaterThanOrEqual(c.laid * 1.05 - 1e-6);
       expect(c.buy % 100).toBe(0);
     }
+    const edges = await json('cloth', path, '--fold-depth', '350');
+    const wide = edges.cloth.find((c: any) => c.width === 1500);
+    expect(wide.folds).toEqual({ depth: 350, count: 1 });
+    expect(wide.cut.map((c: any) => [c.name, c.how, c.says])).toContainEqual(['Bodice front', 'fold', 'on the fold']);
+    expect((await main(['cloth', path, '--fold-depth', '9'], '2026-11-24')).err).toMatch(/in mm, from 50 to 750/);
     const open = await json('cloth', path, '--open', '--one-way');
     expect(open.cloth.every((c: any) => c.fold === false && c.oneWay)).toBe(true);
   });

@@ -3,10 +3,10 @@ import { draft, type Draft } from '@ample/core/fitting/plan';
 import { paperFrom } from '@ample/core/out';
 import { readBundle } from '@ample/core/documents/bundle';
 import { writeRecordPdf, type PdfConstructor } from '@ample/core/out/pdf';
-import { CLOTH_WIDTHS, clothToBuy, layOutAll, widerPieces } from '@ample/core/out/layout';
+import { CLOTH_WIDTHS, clothToBuy, cutList, layOutAll, widerPieces } from '@ample/core/out/layout';
 import { differences, inOrderOfDate, rankCauses, resolveVersion, type Difference } from '@ample/core/fitting/toile';
 import { ok, refuse, type Result } from '@ample/core/units';
-import { CAUSE_WORDS, recordOf, sayChange, sayDifference, sayEvidence, SYMPTOM_WORDS } from '@ample/core/words';
+import { CAUSE_WORDS, recordOf, sayChange, sayCut, sayDifference, sayEvidence, SYMPTOM_WORDS } from '@ample/core/words';
 import { fonts, says, UNITS } from './commands.ts';
 import { loadJob, type LoadedJob } from './resolve.ts';
 import { bytesOf, writeOut } from './files.ts';
@@ -67,13 +67,24 @@ export function versions(file: string): Result<unknown> {
   );
 }
 
-/** `ample cloth`: how much of three widths, and which pieces became wider. Lengths in mm. */
-export function cloth(file: string, open: boolean, oneWay: boolean): Result<unknown> {
+/** How the cloth is to lie, as it was asked for: the depth of its folds in mm, at one edge or at both. */
+export interface ClothAsked {
+  readonly open: boolean;
+  readonly oneWay: boolean;
+  readonly depth: string | undefined;
+  readonly bothEdges: boolean;
+}
+
+/** `ample cloth`: how much of three widths, how each piece is cut, and which pieces became wider. Lengths in mm. */
+export function cloth(file: string, { open, oneWay, depth, bothEdges }: ClothAsked): Result<unknown> {
+  const deep = depth === undefined ? null : Number(depth);
+  if (deep !== null && !(deep >= 50 && deep <= 750)) return refuse('fold-depth-invalid', { text: depth ?? '' });
+  const folds = deep === null || open ? undefined : ({ depth: deep, count: bothEdges ? 2 : 1 } as const);
   const d = drafted(file);
   if (!d.ok) return d;
   const { pieces, original, sides, paper } = d.value.draft;
   if (paper) return refuse('cloth-nothing-to-lay', {});
-  const wishes = CLOTH_WIDTHS.map((width) => ({ width, fold: !open, oneWay }));
+  const wishes = CLOTH_WIDTHS.map((width) => ({ width, fold: !open, folds, oneWay }));
   const [altered, before] = [layOutAll(pieces, wishes), layOutAll(original, wishes)];
   return ok({
     wider: widerPieces(original, sides.left.pieces, sides.right.pieces),
@@ -87,6 +98,7 @@ export function cloth(file: string, open: boolean, oneWay: boolean): Result<unkn
         drafted,
         buy: clothToBuy(now.value.length, 0.05),
         covered: now.value.covered,
+        cut: cutList(now.value.laid).map((line) => ({ ...line, says: sayCut(line) })),
       };
     }),
   });

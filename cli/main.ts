@@ -35,7 +35,7 @@ const USAGE = `usage:
   ample solve <job.json>
   ample causes <job.json>
   ample versions <job.json>
-  ample cloth <job.json> [--open] [--one-way]
+  ample cloth <job.json> [--open] [--fold-depth MM [--both-edges]] [--one-way]
   ample record <job.json> --out DIR [--paper a4|letter|a3|tabloid]
   ample backup <file.zip>
   ample bring <file.pdf|svg|dxf> [--out DIR] [--despite-faults]
@@ -75,6 +75,8 @@ export async function main(argv: readonly string[], today: string): Promise<Answ
         lines: { type: 'string' },
         open: { type: 'boolean', default: false },
         'one-way': { type: 'boolean', default: false },
+        'fold-depth': { type: 'string' },
+        'both-edges': { type: 'boolean', default: false },
         english: { type: 'string', default: 'british' },
       },
     });
@@ -109,6 +111,8 @@ interface Flags {
   readonly lines?: string | undefined;
   readonly open?: boolean | undefined;
   readonly 'one-way'?: boolean | undefined;
+  readonly 'fold-depth'?: string | undefined;
+  readonly 'both-edges'?: boolean | undefined;
 }
 
 const FORMATS = ['pdf', 'svg', 'dxf', 'csv', 'json'];
@@ -177,7 +181,12 @@ async function run(command: string, argument: string, flags: Flags, date: string
     case 'versions':
       return versions(argument);
     case 'cloth':
-      return cloth(argument, flags.open === true, flags['one-way'] === true);
+      return cloth(argument, {
+        open: flags.open === true,
+        oneWay: flags['one-way'] === true,
+        depth: flags['fold-depth'],
+        bothEdges: flags['both-edges'] === true,
+      });
     case 'record':
       return flags.out === undefined ? null : record(argument, flags.out, flags.paper ?? 'a4', date);
     case 'backup':

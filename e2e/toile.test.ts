@@ -178,6 +178,15 @@ test('the record prints on one page, and the pieces are laid on three cloths', a
   expect(laid).toEqual([...laid].sort((a, b) => b - a));
   expect(laid.every((cm) => cm > 90 && cm < 300)).toBe(true);
   await expect(page.getByRole('img', { name: /pieces laid on the cloth/ })).toBeVisible();
+
+  // One edge folded only so deep: fronts lie on that fold, and the list says how each is cut.
+  await page.getByLabel('Folded').selectOption({ label: 'one edge, only so deep' });
+  await expect(page.getByText('Something has changed: lay the pieces again.')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Depth of the fold' }).fill('40');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Lay the pieces' }).click();
+  await expect(page.getByText('Something has changed: lay the pieces again.')).toHaveCount(0);
+  await expect(page.getByRole('listitem').filter({ hasText: /Bodice front: on the fold/ })).toBeVisible();
 });
 
 test('made again in another cloth: the amounts stay, and what to check stands on the plan', async ({ page }) => {

@@ -122,6 +122,7 @@ export type RefusalCode =
   | 'nest-corners-differ'
   | 'nest-darts-differ'
   | 'nest-edges-differ'
+  | 'fold-depth-invalid'
   | 'no-double-dart'
   | 'dart-too-short'
   | 'no-dart'

@@ -163,7 +163,9 @@ export const ERROR_WORDS = {
   'photo-not-kept': () =>
     'There is no room for the picture on this device, so it was not kept. What you wrote is saved. Export everything to a file, remove old pictures, then try again.',
   'cloth-too-narrow': (s) =>
-    `“${s.text('piece')}” needs ${s.len('needs')} across and there are only ${s.len('across')}. Take wider cloth, or lay it open instead of folded.`,
+    `“${s.text('piece')}” needs ${s.len('needs')} across and there are only ${s.len('across')}. Take wider cloth, fold it less deep, or lay it open.`,
+  'fold-depth-invalid': (s) =>
+    `A fold of “${s.text('text')}” cannot be laid. Give its depth in mm, from 50 to 750.`,
   'cloth-nothing-to-lay': () => 'There is no piece to lay on the cloth. Choose a size first.',
   'bundle-not-zip': () =>
     'This is no file of ours: neither a backup, nor a job. Choose the file that “Export everything”, “A file for a friend” or “Export to a file” made.',

@@ -19,6 +19,7 @@ export * from './compare.ts';
 export * from './paper.ts';
 export * from './symptoms.ts';
 export * from './causes.ts';
+export * from './cloth.ts';
 export * from './cautions.ts';
 export * from './csv.ts';
 export * from './record.ts';

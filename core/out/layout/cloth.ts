@@ -1,32 +1,30 @@
-import { flatten, ringArea, type Point } from '../../geometry/index.ts';
-import { cuttingLine, mirrorPiece, requireEdge, unfoldPiece, type Piece } from '../../pattern/index.ts';
-import { TOL, ok, refuse, type Result, nth } from '../../units/index.ts';
-import { CELL, Ground, maskOf, type Mask } from './mask.ts';
+import type { Point } from '../../geometry/index.ts';
+import type { Piece } from '../../pattern/index.ts';
+import { ok, refuse, type Result, nth } from '../../units/index.ts';
+import { columnsOf, itemsOf, type Drawn, type Item } from './items.ts';
+import { CELL, Ground } from './mask.ts';
+import { acrossOf, stripsOf, type Strip } from './strips.ts';
+import type { ClothWish, CutHow } from './wish.ts';
 
-/** Common cloth widths, mm. */
-export const CLOTH_WIDTHS = [1150, 1400, 1500] as const;
-
-export interface ClothWish {
-  /** Selvedge to selvedge, mm. */
-  readonly width: number;
-  /** Folded along its length, both selvedges together; or laid open. */
-  readonly fold: boolean;
-  /** Cloth with a nap or a one-way print: pieces are not turned round. */
-  readonly oneWay: boolean;
-}
-
-/** A piece where it lies; x across from the fold (or a selvedge), y along the cloth, mm. */
+/** A piece where it lies; x across from the first edge, y along the cloth, mm. */
 export interface Laid {
   readonly piece: string;
   readonly name: string;
+  readonly how: CutHow;
+  /** Of two layers only the upper one is cut. */
+  readonly oneLayer: boolean;
   readonly outline: readonly Point[];
+  readonly grain: readonly [Point, Point] | null;
+  /** Square to the grain, at a height that pieces sewn together at the side have in common: where stripes are to meet. */
+  readonly level: readonly [Point, Point] | null;
   readonly turned: boolean;
   readonly onFold: boolean;
 }
 
 export interface Layout {
   readonly wish: ClothWish;
-  /** Across what is laid: half of the cloth where it is folded, mm. */
+  readonly strips: readonly Strip[];
+  /** Across what is laid: half of the cloth where it is folded in half, mm. */
   readonly across: number;
   readonly length: number;
   readonly laid: readonly Laid[];
@@ -35,82 +33,6 @@ export interface Layout {
 }
 
 export type LayoutError = 'cloth-too-narrow' | 'cloth-nothing-to-lay';
-
-/** One thing to lay, its grain along the cloth. */
-interface Item {
-  readonly piece: string;
-  readonly name: string;
-  readonly ring: readonly Point[];
-  readonly onFold: boolean;
-  readonly area: number;
-  readonly ways: readonly { readonly ring: readonly Point[]; readonly mask: Mask; readonly turned: boolean }[];
-}
-
-const FLAT = 1;
-
-/** Turned so that the grain line lies along the cloth. */
-function alongGrain(piece: Piece, ring: readonly Point[]): readonly Point[] {
-  const grain = piece.marks.find((m) => m.kind === 'grain');
-  if (!grain) return ring;
-  const angle = Math.atan2(grain.to.x - grain.from.x, grain.to.y - grain.from.y);
-  // Up or down the grain is the same here; what counts is the line.
-  const turn = Math.abs(angle) > Math.PI / 2 ? angle - Math.sign(angle) * Math.PI : angle;
-  if (Math.abs(turn) < TOL.zero) return ring;
-  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
-  return ring.map((p) => ({ x: p.x * cos - p.y * sin, y: p.x * sin + p.y * cos }));
-}
-
-function toOrigin(ring: readonly Point[]): readonly Point[] {
-  const [x, y] = [Math.min(...ring.map((p) => p.x)), Math.min(...ring.map((p) => p.y))];
-  return ring.map((p) => ({ x: p.x - x, y: p.y - y }));
-}
-const turnRound = (ring: readonly Point[]): readonly Point[] => toOrigin(ring.map((p) => ({ x: -p.x, y: -p.y })));
-const turnOver = (ring: readonly Point[]): readonly Point[] => toOrigin(ring.map((p) => ({ x: -p.x, y: p.y })));
-
-const areaOf = (ring: readonly Point[]): number => Math.abs(ringArea(ring));
-
-/** What is to be laid of a piece: on the double cloth a pair once, a half on the fold; on open cloth every one whole. */
-function itemsOf(piece: Piece, { fold, oneWay }: ClothWish): readonly Item[] {
-  const item = (of: Piece, onFold: boolean, over = false): Item => {
-    let ring = toOrigin(alongGrain(of, flatten(cuttingLine(of), FLAT)));
-    if (over) ring = turnOver(ring);
-    // The fold of the piece on the fold of the cloth, at 0.
-    if (onFold && foldIsRight(of)) ring = turnOver(ring);
-    const ways = oneWay
-      ? [{ ring, turned: false }]
-      : [
-          { ring, turned: false },
-          { ring: onFold ? flip(ring) : turnRound(ring), turned: true },
-        ];
-    return {
-      piece: piece.id,
-      name: piece.name,
-      ring,
-      onFold,
-      area: areaOf(ring),
-      ways: ways.map((w) => ({ ...w, mask: maskOf(w.ring) })),
-    };
-  };
-  const times = (n: number, one: (i: number) => Item): readonly Item[] => Array.from({ length: n }, (_, i) => one(i));
-  if (piece.fold !== null) {
-    if (fold) return times(piece.cut, () => item(piece, true));
-    const whole = unfoldPiece(piece, piece).piece;
-    return times(piece.cut, () => item(whole, false));
-  }
-  if (fold) return times(Math.ceil(piece.cut / 2), () => item(piece, false));
-  // Of a pair one lies turned over: left and right.
-  return times(piece.cut, (i) => item(i % 2 === 0 ? piece : mirrorPiece(piece, 0), false));
-}
-
-/** On the fold a piece can only be turned head to tail, its fold staying where it is. */
-const flip = (ring: readonly Point[]): readonly Point[] => toOrigin(ring.map((p) => ({ x: p.x, y: -p.y })));
-
-function foldIsRight(piece: Piece): boolean {
-  if (piece.fold === null) return false;
-  const x = requireEdge(piece, piece.fold).path.start.x;
-  const xs = piece.edges.map((e) => e.path.start.x);
-  return x > (Math.min(...xs) + Math.max(...xs)) / 2;
-}
 
 /** Orders tried: the tallest first, the largest first, then those shuffled a little, always the same way. */
 const TRIES = 16;
@@ -130,6 +52,8 @@ function shuffled<T>(items: readonly T[], seed: number): readonly T[] {
   return out;
 }
 
+const widthOf = (item: Item): number => Math.max(...(item.ways[0]?.ring.map((p) => p.x) ?? [0]));
+
 /**
  * Lays pieces on cloth: grain along it, halves on its fold, each at the first place where it does not touch another.
  * Several orders are tried and the shortest kept; `onTry` is called after each. The same pieces always give the same layout.
@@ -139,28 +63,30 @@ export function layOut(
   wish: ClothWish,
   onTry?: (done: number, of: number) => void,
 ): Result<Layout, LayoutError> {
-  const across = wish.fold ? wish.width / 2 : wish.width;
-  const columns = Math.floor(across / CELL);
-  const items = pieces.flatMap((p) => itemsOf(p, wish));
+  const strips = stripsOf(wish);
+  const across = acrossOf(strips);
+  const items = pieces.flatMap((p) => itemsOf(p, strips, wish.oneWay));
   if (items.length === 0) return refuse('cloth-nothing-to-lay', {});
-  const wide = items.find((i) => i.ways.every((w) => w.mask.columns > columns));
-  if (wide)
-    return refuse('cloth-too-narrow', { piece: wide.name, needs: Math.max(...wide.ring.map((p) => p.x)), across });
+  const room = (item: Item): number =>
+    Math.max(0, ...strips.filter((s) => s.layers === item.layers).map((s) => columnsOf(s)));
+  const wide = items.find((i) => i.ways.every((w) => w.mask.columns > room(i)));
+  if (wide) return refuse('cloth-too-narrow', { piece: wide.name, needs: widthOf(wide), across: room(wide) * CELL });
   const tall = [...items].sort((a, b) => (b.ways[0]?.mask.rows.length ?? 0) - (a.ways[0]?.mask.rows.length ?? 0));
   const large = [...items].sort((a, b) => b.area - a.area);
-  const folds = [...large].sort((a, b) => Number(b.onFold) - Number(a.onFold));
+  const folds = [...large].sort((a, b) => Number(b.how === 'fold') - Number(a.how === 'fold'));
   let best: { readonly rows: number; readonly laid: readonly Laid[] } | null = null;
   for (let t = 0; t < TRIES; t++) {
     const order = [tall, large, folds][t] ?? shuffled([tall, large][t % 2] ?? tall, t);
-    const ground = new Ground(columns);
-    const laid = order.map((item) => put(ground, item));
-    if (!best || ground.rows < best.rows) best = { rows: ground.rows, laid };
+    const grounds = strips.map((strip) => ({ strip, ground: new Ground(columnsOf(strip)) }));
+    const laid = order.map((item) => put(grounds, item));
+    const rows = Math.max(...grounds.map((g) => g.ground.rows));
+    if (!best || rows < best.rows) best = { rows, laid };
     onTry?.(t + 1, TRIES);
   }
   const laid = best?.laid ?? [];
   const length = Math.max(...laid.flatMap((l) => l.outline.map((p) => p.y)));
-  const area = items.reduce((sum, i) => sum + i.area, 0);
-  return ok({ wish, across, length, laid, covered: area / (across * length) });
+  const area = items.reduce((sum, i) => sum + i.area * (i.how === 'pair' || i.how === 'fold' ? 2 : 1), 0);
+  return ok({ wish, strips, across, length, laid, covered: area / (wish.width * length) });
 }
 
 /**
@@ -175,32 +101,54 @@ export function layOutAll(
   const all = wishes.map((wish, i) => layOut(pieces, wish, (d, of) => onTry?.(i * of + d, of * wishes.length)));
   return all.map((own, i) => {
     const wish = nth(wishes, i);
+    // Where only so much is folded, the strips lie elsewhere on another width.
+    if (wish.folds) return own;
     const narrower = all.flatMap((other, k) => {
       const w = nth(wishes, k);
       return other.ok && w.width <= wish.width && w.fold === wish.fold && w.oneWay === wish.oneWay ? [other.value] : [];
     });
     const best = narrower.sort((a, b) => a.length - b.length)[0];
     if (!own.ok || !best || best.length >= own.value.length) return own;
-    const { across } = own.value;
-    return ok({ ...best, wish, across, covered: (best.covered * best.across) / across });
+    const { across, strips } = own.value;
+    return ok({ ...best, wish, strips, across, covered: (best.covered * best.across) / across });
   });
 }
 
-/** The way round that ends nearer to the start of the cloth. */
-function put(ground: Ground, item: Item): Laid {
-  const places = item.ways.flatMap((way) => {
-    const at = ground.place(way.mask, item.onFold ? 0 : undefined);
-    return at ? [{ way, at, end: at.row + way.mask.rows.length }] : [];
-  });
+interface Bed {
+  readonly strip: Strip;
+  readonly ground: Ground;
+}
+
+/** The strip and the way round that end nearest to the start of the cloth. */
+function put(beds: readonly Bed[], item: Item): Laid {
+  const places = beds
+    .filter((b) => b.strip.layers === item.layers)
+    .flatMap((bed) =>
+      item.ways.flatMap((way) => {
+        const at = bed.ground.place(way.mask, item.how === 'fold' ? 0 : undefined);
+        return at ? [{ bed, way, at, end: at.row + way.mask.rows.length }] : [];
+      }),
+    );
   const chosen = places.sort((a, b) => a.end - b.end || a.at.column - b.at.column)[0];
   if (!chosen) throw new Error(`layOut: expected room for ${item.piece}`);
-  const { way, at } = chosen;
-  ground.cover(way.mask, at.row, at.column);
+  const { bed, way, at } = chosen;
+  bed.ground.cover(way.mask, at.row, at.column);
+  const { from, to, fold } = bed.strip;
+  const lies = (p: Point): Point => {
+    const x = p.x + at.column * CELL;
+    // The ground begins at the fold, wherever that lies.
+    return { x: fold === 'to' ? to - x : from + x, y: p.y + at.row * CELL };
+  };
+  const line = (l: Drawn['grain']): Laid['grain'] => l && [lies(l[0]), lies(l[1])];
   return {
     piece: item.piece,
     name: item.name,
-    onFold: item.onFold,
+    how: item.how,
+    oneLayer: item.layers === 2 && item.how === 'single',
+    onFold: item.how === 'fold',
     turned: way.turned,
-    outline: way.ring.map((p) => ({ x: p.x + at.column * CELL, y: p.y + at.row * CELL })),
+    outline: way.ring.map(lies),
+    grain: line(way.grain),
+    level: line(way.level),
   };
 }

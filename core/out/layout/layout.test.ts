@@ -4,7 +4,7 @@ import { boundsOf, flatten, insidePolygon, type Point } from '../../geometry/ind
 import { cuttingLine, type Piece } from '../../pattern/index.ts';
 import { expectOk } from '../../units/index.ts';
 import { rectangle } from '../../testing/shapes.ts';
-import { clothToBuy, layOut, layOutAll, widerPieces, type Layout } from './index.ts';
+import { clothAlarms, clothToBuy, cutList, layOut, layOutAll, stripsOf, widerPieces, type Layout } from './index.ts';
 
 /** A rectangle without allowances: what is laid is what is said. */
 const rectanglePiece = (width: number, height: number, fields: Partial<Piece>): Piece => {
@@ -129,5 +129,106 @@ describe('more cloth', () => {
     expect(clothToBuy(2000, 0)).toBe(2000);
     expect(clothToBuy(2000, 0.03)).toBe(2100);
     expect(clothToBuy(2001, 0)).toBe(2100);
+  });
+});
+
+/** Rectangles that touch lie apart: their boxes have no room in common. */
+function apart({ laid }: Layout): void {
+  const boxes = laid.map((l) => boundsOf(l.outline));
+  boxes.forEach((a, i) => {
+    for (const b of boxes.slice(i + 1)) {
+      const [w, h] = [
+        Math.min(a.maxX, b.maxX) - Math.max(a.minX, b.minX),
+        Math.min(a.maxY, b.maxY) - Math.max(a.minY, b.minY),
+      ];
+      expect(Math.min(w, h)).toBeLessThanOrEqual(1e-9);
+    }
+  });
+}
+
+describe('cloth folded only so deep', () => {
+  const deep = (depth: number, count: 1 | 2 = 1) => ({ ...open, fold: true, folds: { depth, count } }) as const;
+  const half = rectanglePiece(200, 300, { id: 'half', name: 'Half', fold: 'left', cut: 1 });
+  const once = rectanglePiece(500, 300, { id: 'once', name: 'Once', cut: 1 });
+  const pair = rectanglePiece(150, 300, { id: 'pair', name: 'Pair', cut: 2 });
+
+  it('lies in strips: two layers so deep, the rest single; both edges folded where that is asked for', () => {
+    expect(stripsOf(deep(300))).toEqual([
+      { from: 0, to: 300, layers: 2, fold: 'from' },
+      { from: 300, to: 1200, layers: 1, fold: null },
+    ]);
+    expect(stripsOf(deep(300, 2)).map((s) => [s.from, s.to, s.layers])).toEqual([
+      [0, 300, 2],
+      [300, 600, 1],
+      [600, 900, 2],
+    ]);
+    // No deeper than half of the cloth.
+    expect(stripsOf(deep(900))).toEqual([{ from: 0, to: 750, layers: 2, fold: 'from' }]);
+  });
+
+  it('takes halves on the fold, pairs from two layers, and what is cut once from one: nothing lies behind another', () => {
+    const layout = lay([half, once, pair], deep(400));
+    expect(layout.length).toBe(300);
+    expect(layout.laid.map((l) => [l.name, l.how, l.oneLayer]).sort()).toEqual([
+      ['Half', 'fold', false],
+      ['Once', 'single', false],
+      ['Pair', 'pair', false],
+    ]);
+    apart(layout);
+    // The half and the pair are each two of 300 long; the whole is 1500 wide.
+    expect(layout.covered).toBeCloseTo((2 * 200 + 500 + 2 * 150) / 1500, 9);
+    expect(cutList(layout.laid)).toContainEqual({
+      piece: 'half',
+      name: 'Half',
+      how: 'fold',
+      times: 1,
+      oneLayer: false,
+    });
+  });
+
+  it('opens out a half that is wider than the fold is deep, and lays a wide pair one by one', () => {
+    const { laid } = lay([half, pair], deep(120));
+    expect(laid.map((l) => l.how).sort()).toEqual(['opened', 'single', 'single']);
+    apart(lay([half, pair], deep(120)));
+  });
+
+  it('puts halves on either of two folds', () => {
+    const layout = lay([{ ...half, cut: 2 }], deep(250, 2));
+    expect(layout.length).toBe(300);
+    const ends = layout.laid.map((l) => [
+      Math.min(...l.outline.map((p) => p.x)),
+      Math.max(...l.outline.map((p) => p.x)),
+    ]);
+    expect(ends.sort((a, b) => a[0]! - b[0]!)).toEqual([
+      [0, 200],
+      [800, 1000],
+    ]);
+  });
+
+  it('cut once on cloth folded in half, only the upper layer is cut', () => {
+    expect(lay([once], folded).laid.map((l) => [l.how, l.oneLayer])).toEqual([['single', true]]);
+  });
+});
+
+describe('grain, stripes and stretch', () => {
+  it('every grain line lies along the cloth, and the line for stripes square to it, at one height of the side seam', () => {
+    const { laid } = lay(causeway, folded);
+    for (const l of laid) {
+      expect(l.grain![0].x).toBeCloseTo(l.grain![1].x, 6);
+      if (l.level) expect(l.level[0].y).toBeCloseTo(l.level[1].y, 6);
+    }
+    expect(laid.filter((l) => l.level).map((l) => l.piece)).toEqual(
+      expect.arrayContaining(['skirtFront', 'skirtBack']),
+    );
+  });
+
+  it('a knit that gives the wrong way, or not at all, and a piece without grain are told', () => {
+    const knit = { kind: 'knit', stretch: 0.4 } as const;
+    const codes = (...args: Parameters<typeof clothAlarms>) => clothAlarms(...args).map((a) => a.code);
+    expect(codes(causeway, knit, 'across')).toEqual([]);
+    expect(codes(causeway, knit, 'along')).toEqual(['stretch-wrong-way']);
+    expect(codes(causeway, knit, 'not')).toEqual(['stretch-missing']);
+    expect(codes(causeway, { kind: 'woven', stretch: 0 }, 'not')).toEqual([]);
+    expect(codes([rectanglePiece(10, 10, {})], knit, 'both')).toEqual(['grain-missing']);
   });
 });

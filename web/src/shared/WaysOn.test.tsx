@@ -3,7 +3,7 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { draft } from '@ample/core/fitting/plan';
 import { samplePattern, type SampleId } from '@ample/core/blocks';
-import { jobSchema, stepSchema } from '@ample/core/documents';
+import { JOB_VERSION, jobSchema, stepSchema } from '@ample/core/documents';
 import { useJob } from '../store/job.ts';
 import { AddStep, BustProposals } from '../stations/plan/Proposals.tsx';
 import { DiagramView } from '../ui/DiagramView.tsx';
@@ -19,7 +19,7 @@ const planned = (id: SampleId, alteration: string, total: number) => {
   });
   const job = jobSchema.parse({
     format: 'ample-draft/job',
-    version: 6,
+    version: JOB_VERSION,
     id: 'j',
     wearer: { id: 'w' },
     pattern: { id },

@@ -1,3 +1,4 @@
+import type { Stretches } from '@ample/core/out/layout';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { PaperId } from '@ample/core/out';
@@ -27,7 +28,13 @@ interface Prefs {
 /** How cloth is bought and laid. */
 export interface ClothPrefs {
   readonly fold: boolean;
+  /** Folded at one edge or at both, only so deep, mm; left out, in half. */
+  readonly folds?: { readonly depth: number; readonly count: 1 | 2 } | undefined;
   readonly oneWay: boolean;
+  /** Which way a knit gives most; left out, across. */
+  readonly stretches?: Stretches | undefined;
+  /** Show where stripes of pieces sewn together at the side meet. */
+  readonly stripes?: boolean | undefined;
   /** Share it may shrink by, 0 to 1. */
   readonly shrink: number;
 }

@@ -4,7 +4,7 @@ import { MemoryRouter } from 'react-router';
 import { afterEach, describe, expect, it } from 'vitest';
 import { draft, type Draft } from '@ample/core/fitting/plan';
 import { samplePattern, type SampleId } from '@ample/core/blocks';
-import { jobSchema, stepSchema, wearerSchema, type Step } from '@ample/core/documents';
+import { JOB_VERSION, jobSchema, stepSchema, wearerSchema, type Step } from '@ample/core/documents';
 import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
 import { ParamField } from '../table/ParamField.tsx';
@@ -30,7 +30,7 @@ function opened(steps: readonly Step[], readings: Record<string, number[]> = {},
   });
   const job = jobSchema.parse({
     format: 'ample-draft/job',
-    version: 6,
+    version: JOB_VERSION,
     id: 'j',
     wearer: { id: 'w' },
     pattern: { id },

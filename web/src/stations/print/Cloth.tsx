@@ -1,19 +1,23 @@
 import { Progress } from 'radix-ui';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import type { Draft } from '@ample/core/fitting/plan';
-import { CLOTH_WIDTHS, widerPieces, type Layout } from '@ample/core/out/layout';
+import { clothAlarms, CLOTH_WIDTHS, widerPieces, type Layout, type Stretches } from '@ample/core/out/layout';
+import type { Pattern } from '@ample/core/pattern';
+import { sayClothAlarm } from '@ample/core/words';
+import { LengthField } from '../../shared/LengthField.tsx';
 import { ADVICE, type Result } from '@ample/core/units';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { Length, Notice } from '../../shared/basics.tsx';
 import { startCloth, type ClothWork } from '../../workers/client.ts';
 import type { ClothPrefs } from '../../store/prefs.ts';
 import type { Wider } from '@ample/core/out/layout';
-import { type Found, ToBuy, LaidOut } from './ToBuy.tsx';
+import { type Found, ToBuy } from './ToBuy.tsx';
+import { CutList, LaidOut } from './LaidOut.tsx';
 import { Check } from '../../ui/Check.tsx';
 import { Select } from '../../ui/Select.tsx';
 
 /** Which pieces need more cloth, how much to buy in three widths, and how the pieces lie on it. */
-export function Cloth({ draft }: { readonly draft: Draft }) {
+export function Cloth({ draft, fabric }: { readonly draft: Draft; readonly fabric: Pattern['fabric'] }) {
   const units = useUnits();
   const { cloth } = usePrefs();
   const [share, setShare] = useState<number | null>(null);
@@ -23,11 +27,12 @@ export function Cloth({ draft }: { readonly draft: Draft }) {
   const work = useRef<ClothWork | null>(null);
   useEffect(() => () => work.current?.cancel(), []);
   const wider = useMemo(() => widerPieces(draft.original, draft.sides.left.pieces, draft.sides.right.pieces), [draft]);
-  const asked = `${cloth.fold} ${cloth.oneWay}`;
+  const { fold, folds, oneWay } = cloth;
+  const asked = JSON.stringify([fold, folds, oneWay]);
   const stale = found !== null && (found.of !== asked || found.by !== draft);
   const set = (change: Partial<typeof cloth>) => usePrefs.setState((s) => ({ cloth: { ...s.cloth, ...change } }));
   const lay = async () => {
-    const wishes = CLOTH_WIDTHS.map((width) => ({ width, fold: cloth.fold, oneWay: cloth.oneWay }));
+    const wishes = CLOTH_WIDTHS.map((width) => ({ width, fold, folds, oneWay }));
     setTrouble(null);
     setShare(0);
     try {
@@ -61,7 +66,10 @@ export function Cloth({ draft }: { readonly draft: Draft }) {
           pattern should do.
         </p>
       )}
-      <ClothWishes cloth={cloth} set={set} share={share} lay={lay} cancel={cancel} />
+      <ClothWishes cloth={cloth} knit={fabric.kind === 'knit'} set={set}>
+        <LayButton share={share} lay={lay} cancel={cancel} />
+      </ClothWishes>
+      <Alarms pieces={draft.pieces} fabric={fabric} stretches={cloth.stretches ?? 'across'} />
       {trouble && (
         <div className="mt-3">
           <Notice grade="fault">The pieces could not be laid: {trouble}.</Notice>
@@ -77,7 +85,10 @@ export function Cloth({ draft }: { readonly draft: Draft }) {
               are not counted.
             </p>
           </div>
-          <LaidOut layout={found.found.altered[shown]} />
+          <div className="min-w-0">
+            <LaidOut layout={found.found.altered[shown]} stripes={cloth.stripes === true} />
+            <CutList layout={found.found.altered[shown]} />
+          </div>
         </div>
       )}
     </section>
@@ -99,27 +110,85 @@ function WiderList({ wider }: { readonly wider: readonly Wider[] }) {
   );
 }
 
+/** What of the pattern disagrees with the cloth. */
+function Alarms({
+  pieces,
+  fabric,
+  stretches,
+}: {
+  readonly pieces: Draft['pieces'];
+  readonly fabric: Pattern['fabric'];
+  readonly stretches: Stretches;
+}) {
+  const units = useUnits();
+  return clothAlarms(pieces, fabric, stretches).map((alarm) => (
+    <div className="mt-3" key={`${alarm.code} ${alarm.data['piece'] ?? ''}`}>
+      <Notice grade="look">{sayClothAlarm(alarm, units)}</Notice>
+    </div>
+  ));
+}
+
+/** How deep a fold is taken to be until one is typed, mm. */
+const USUAL_DEPTH = 350;
+
+const FOLDINGS = [
+  ['half', 'in half, lengthways'],
+  ['1', 'one edge, only so deep'],
+  ['2', 'both edges, only so deep'],
+  ['open', 'not at all'],
+] as const;
+
 function ClothWishes({
   cloth,
+  knit,
   set,
-  share,
-  lay,
-  cancel,
+  children,
 }: {
   readonly cloth: ClothPrefs;
+  readonly knit: boolean;
   readonly set: (change: Partial<ClothPrefs>) => unknown;
-  readonly share: number | null;
-  readonly lay: () => Promise<void>;
-  readonly cancel: () => void;
+  readonly children: ReactNode;
 }) {
+  const depth = cloth.folds?.depth ?? USUAL_DEPTH;
+  const choose = (how: string): void => {
+    const count = how === '1' ? 1 : how === '2' ? 2 : null;
+    set({ fold: how !== 'open', folds: count === null ? undefined : { depth, count } });
+  };
   return (
     <div className="mt-3 flex flex-wrap items-end gap-4">
-      <Check on={cloth.fold} set={(on) => set({ fold: on })}>
-        folded lengthways
-      </Check>
-      <Check on={cloth.oneWay} set={(on) => set({ oneWay: on })}>
-        nap, or a print with one way up
-      </Check>
+      <Select
+        label="Folded"
+        value={!cloth.fold ? 'open' : cloth.folds ? String(cloth.folds.count) : 'half'}
+        set={choose}
+      >
+        {FOLDINGS.map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
+      </Select>
+      {cloth.fold && cloth.folds && (
+        <LengthField
+          label="Depth of the fold"
+          min={50}
+          max={750}
+          value={depth}
+          onCommit={(v) => v !== null && set({ folds: { depth: v, count: cloth.folds?.count ?? 1 } })}
+        />
+      )}
+      {knit && (
+        <Select
+          label="The cloth gives most"
+          value={cloth.stretches ?? 'across'}
+          set={(way) => set({ stretches: STRETCHES.find((s) => s[0] === way)?.[0] })}
+        >
+          {STRETCHES.map(([value, words]) => (
+            <option key={value} value={value}>
+              {words}
+            </option>
+          ))}
+        </Select>
+      )}
       <Select label="May shrink by" value={cloth.shrink} set={(chosen) => set({ shrink: Number(chosen) })}>
         {[0, 0.03, 0.05, 0.08, 0.1].map((s) => (
           <option key={s} value={s}>
@@ -127,24 +196,51 @@ function ClothWishes({
           </option>
         ))}
       </Select>
-      {share === null ? (
-        <button className="btn" onClick={() => void lay()}>
-          Lay the pieces
-        </button>
-      ) : (
-        <>
-          <Progress.Root
-            className="h-6 w-52 border border-ink bg-white"
-            value={Math.round(share * 100)}
-            aria-label="Laying the pieces"
-          >
-            <Progress.Indicator className="h-full bg-carbon" style={{ width: `${share * 100}%` }} />
-          </Progress.Root>
-          <button className="btn" onClick={cancel}>
-            Stop
-          </button>
-        </>
-      )}
+      <Check on={cloth.oneWay} set={(on) => set({ oneWay: on })}>
+        nap, or a print with one way up
+      </Check>
+      <Check on={cloth.stripes === true} set={(on) => set({ stripes: on })}>
+        stripes or checks
+      </Check>
+      {children}
     </div>
+  );
+}
+
+const STRETCHES: readonly (readonly [Stretches, string])[] = [
+  ['across', 'across'],
+  ['along', 'along the selvedge'],
+  ['both', 'both ways alike'],
+  ['not', 'not at all'],
+];
+
+function LayButton({
+  share,
+  lay,
+  cancel,
+}: {
+  readonly share: number | null;
+  readonly lay: () => Promise<void>;
+  readonly cancel: () => void;
+}) {
+  if (share === null)
+    return (
+      <button className="btn" onClick={() => void lay()}>
+        Lay the pieces
+      </button>
+    );
+  return (
+    <>
+      <Progress.Root
+        className="h-6 w-52 border border-ink bg-white"
+        value={Math.round(share * 100)}
+        aria-label="Laying the pieces"
+      >
+        <Progress.Indicator className="h-full bg-carbon" style={{ width: `${share * 100}%` }} />
+      </Progress.Root>
+      <button className="btn" onClick={cancel}>
+        Stop
+      </button>
+    </>
   );
 }

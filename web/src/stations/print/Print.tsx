@@ -123,7 +123,7 @@ export function Print() {
       {!onPaper && (
         <>
           <Labels pieces={draft.pieces} />
-          <Cloth key={draft.size} draft={draft} />
+          <Cloth key={draft.size} draft={draft} fabric={pattern.fabric} />
         </>
       )}
     </Station>
