@@ -48,6 +48,7 @@ import { neckGapeDart } from './neck/gapeDart/definition.ts';
 import { neckGapeSeam } from './neck/gapeSeam/definition.ts';
 import { neckline } from './neck/neckline/definition.ts';
 import { armholeDepth } from './neck/armholeDepth/definition.ts';
+import { facingWidth } from './neck/facingWidth/definition.ts';
 import { bandHeight } from './neck/bandHeight/definition.ts';
 import { fitAllowance } from './width/fitAllowance/definition.ts';
 import { cuffWidth } from './sleeve/cuff/definition.ts';
@@ -122,6 +123,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   neckline,
   armholeDepth,
   bandHeight,
+  facingWidth,
   fitAllowance,
   // A cap that becomes lower makes the sleeve shorter: its length is worked out after the upper arm.
   upperArm,

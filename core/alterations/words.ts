@@ -42,6 +42,7 @@ import { words as lengthAtLine } from './length/atLine/words.en.ts';
 import { words as lengthHipDepth } from './length/hipDepth/words.en.ts';
 import { words as neckArmholeDepth } from './neck/armholeDepth/words.en.ts';
 import { words as neckBandHeight } from './neck/bandHeight/words.en.ts';
+import { words as neckFacingWidth } from './neck/facingWidth/words.en.ts';
 import { words as neckGapeDart } from './neck/gapeDart/words.en.ts';
 import { words as neckGapeSeam } from './neck/gapeSeam/words.en.ts';
 import { words as neckNeckline } from './neck/neckline/words.en.ts';
@@ -115,6 +116,7 @@ export const NAMES = {
   ...lengthHipDepth.names,
   ...neckArmholeDepth.names,
   ...neckBandHeight.names,
+  ...neckFacingWidth.names,
   ...neckGapeDart.names,
   ...neckGapeSeam.names,
   ...neckNeckline.names,
@@ -182,6 +184,7 @@ export const WHY = {
   ...lengthHipDepth.why,
   ...neckArmholeDepth.why,
   ...neckBandHeight.why,
+  ...neckFacingWidth.why,
   ...neckGapeDart.why,
   ...neckGapeSeam.why,
   ...neckNeckline.why,
@@ -245,6 +248,7 @@ export const STEPS = {
   ...lengthHipDepth.steps,
   ...neckArmholeDepth.steps,
   ...neckBandHeight.steps,
+  ...neckFacingWidth.steps,
   ...neckGapeDart.steps,
   ...neckGapeSeam.steps,
   ...neckNeckline.steps,

@@ -1,14 +1,6 @@
-import {
-  endOf,
-  intersectPaths,
-  joinPaths,
-  mapPath,
-  reversePath,
-  splitPath,
-  type Path,
-  type Point,
-} from '../geometry/index.ts';
-import { centreEdgeOf, requireEdge, uprightAt, type Piece } from '../pattern/index.ts';
+import { endOf, reversePath, type Path, type Point } from '../geometry/index.ts';
+import { underFold } from '../paper/truing/index.ts';
+import { centreEdgeOf, requireEdge, type Piece } from '../pattern/index.ts';
 import { edge, line } from './parts.ts';
 
 /** A button extension and a facing cut on at the centre front: from the centre to the fold, and from there on, mm. */
@@ -26,14 +18,11 @@ export function withStand(front: Piece, { extension, facing }: Stand): Piece {
   if (!centre) throw new Error(`withStand: expected a centre on ${front.id}`);
   const [low, high] = [centre.path.start, endOf(centre.path)];
   const fold = low.x - extension;
-  const flip = (p: Point): Point => ({ x: 2 * fold - p.x, y: p.y });
-  const edgeAt = uprightAt(fold + facing);
   /** What the facing lies under, from the fold inward, turned over. */
   const under = (corner: Point, seam: Path): Path => {
-    const chain = joinPaths([line({ x: fold, y: corner.y }, corner), seam]);
-    const hit = intersectPaths(chain, edgeAt)[0];
-    if (!hit) throw new Error(`withStand: expected ${facing} mm of facing to lie under ${front.id}`);
-    return mapPath(splitPath(chain, hit.first)[0], flip);
+    const path = underFold(fold, corner, seam, facing);
+    if (!path) throw new Error(`withStand: expected ${facing} mm of facing to lie under ${front.id}`);
+    return path;
   };
   const lower = under(low, reversePath(requireEdge(front, 'hem').path));
   const upper = under(high, requireEdge(front, 'neck').path);

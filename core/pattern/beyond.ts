@@ -60,7 +60,8 @@ export type BeyondError = 'beyond-centre-changed' | 'centre-not-inside';
  */
 export function carryBeyond(before: Piece, after: Piece): Result<Piece, BeyondError> {
   const { beyond } = before;
-  if (!beyond) return ok(after);
+  // What a step has drawn there itself stays as it was drawn.
+  if (!beyond || (after.beyond && after.beyond !== beyond)) return ok(after);
   const [was, now] = [centreEdgeOf(before), centreEdgeOf(after)];
   if (!now) {
     // A side panel has no centre.

@@ -164,8 +164,11 @@ export const ERROR_WORDS = {
     'There is no room for the picture on this device, so it was not kept. What you wrote is saved. Export everything to a file, remove old pictures, then try again.',
   'cloth-too-narrow': (s) =>
     `“${s.text('piece')}” needs ${s.len('needs')} across and there are only ${s.len('across')}. Take wider cloth, fold it less deep, or lay it open.`,
-  'fold-depth-invalid': (s) =>
-    `A fold of “${s.text('text')}” cannot be laid. Give its depth in mm, from 50 to 750.`,
+  'facing-not-found': () => 'This pattern has no facing, neither cut on nor sewn on.',
+  'facing-too-narrow': (s) =>
+    `The facing of “${s.text('piece')}” would be narrower than ${s.len('least')}: it would not stay inside. Take off less.`,
+  'facing-too-wide': (s) => `“${s.text('piece')}” is not wide enough for a facing like that to lie under it. Add less.`,
+  'fold-depth-invalid': (s) => `A fold of “${s.text('text')}” cannot be laid. Give its depth in mm, from 50 to 750.`,
   'cloth-nothing-to-lay': () => 'There is no piece to lay on the cloth. Choose a size first.',
   'bundle-not-zip': () =>
     'This is no file of ours: neither a backup, nor a job. Choose the file that “Export everything”, “A file for a friend” or “Export to a file” made.',

@@ -25,7 +25,12 @@ export const landmark = operation<'landmark', Landmark>('landmark', {
   },
 });
 
-function moved(piece: Piece, m: Mark, { bustPoint, levels, keepGrain, grainSquareTo, notch }: Landmark, original: Piece): Mark {
+function moved(
+  piece: Piece,
+  m: Mark,
+  { bustPoint, levels, keepGrain, grainSquareTo, notch }: Landmark,
+  original: Piece,
+): Mark {
   if (m.kind === 'grain' && keepGrain) return original.marks.find((o) => o.id === m.id) ?? m;
   if (m.kind === 'grain' && grainSquareTo) return squared(m, lowerChord(piece, grainSquareTo));
   if (m.kind === 'bustPoint' && bustPoint) return { ...m, at: bustPoint };

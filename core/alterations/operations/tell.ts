@@ -17,10 +17,7 @@ interface Tell extends At {
   readonly message?: Message;
   /** A finding, how much wider or narrower a waist or hem has become, how far one leans now, or a level. */
   readonly what:
-    | { readonly finding: Finding }
-    | { readonly widthOf: 'waist' | 'hem' }
-    | { readonly leans: 'waist' | 'hem' }
-    | Level;
+    { readonly finding: Finding } | { readonly widthOf: 'waist' | 'hem' } | { readonly leans: 'waist' | 'hem' } | Level;
 }
 
 export const tell = operation<'tell', Tell>('tell', {

@@ -1,4 +1,5 @@
 export * from './check.ts';
+export * from './cutOnFacing.ts';
 export * from './dart.ts';
 export * from './smooth.ts';
 export * from './stretch.ts';

@@ -20,9 +20,9 @@ export const words = inWords({
     'princessSeam.mark': (s) =>
       en`At the apex notch mark ${s.both('each')} beside the princess seam of the side front and of the centre front: a quarter of ${s.both('total')}.`,
     'princessSeam.out': (s) =>
-      `Draw both princess seams out through the marks in one smooth line, from nothing at the top, ${lower(s)}. Tape paper beside them first. The seam that has grown less is drawn on at its lower end by what it lacks; draw the lower edge to it.`,
+      `Draw both princess seams out through the marks in one smooth line, from nothing at the top, ${lower(s)}. Tape paper beside them first. Where one seam has grown less than the other, lengthen it at its lower end by the difference, and draw the lower edge to it.`,
     'princessSeam.in': (s) =>
-      `Draw both princess seams in through the marks in one smooth line, from nothing at the top, ${lower(s)}. The seam that has become less short is cut off at its lower end by what it has more; draw the lower edge to it.`,
+      `Draw both princess seams in through the marks in one smooth line, from nothing at the top, ${lower(s)}. Where one seam has shrunk less than the other, trim it at its lower end by the difference, and draw the lower edge to it.`,
     'princessSeam.match': () =>
       'Walk the princess seams against each other from the apex notch both ways: both have changed by the same.',
   },

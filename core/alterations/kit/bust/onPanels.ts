@@ -11,7 +11,12 @@ export const onPanels = (top: 'armhole' | 'shoulder', hinge: number): Alteration
   id: `full-bust-princess-${top}`,
   revision: 1,
   family: 'bust',
-  params: [...pick('total'), { ...BUST_PARAMS.hinge, initial: hinge }, ...pick('below', 'waistWidth'), choice('grain', 'kept', 'square')],
+  params: [
+    ...pick('total'),
+    { ...BUST_PARAMS.hinge, initial: hinge },
+    ...pick('below', 'waistWidth'),
+    choice('grain', 'kept', 'square'),
+  ],
   amount: 'total',
   requires: ['centreFront', 'princess', 'armhole', 'side'],
   refusals: [
