@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
+import { JOB_VERSION } from '@ample/core/documents';
 import { expect, storedJob, test } from './app.ts';
 
 const stored = JSON.parse(
@@ -60,7 +61,9 @@ test('what the first release kept opens in this one, and is written as this one 
   await bust.fill('97.0');
   await bust.press('Enter');
   await expect(page.getByText(/saved \d\d:\d\d/)).toBeVisible();
-  await expect.poll(async () => ((await storedJob(page, 'old')) as unknown as { version: number }).version).toBe(6);
+  await expect
+    .poll(async () => ((await storedJob(page, 'old')) as unknown as { version: number }).version)
+    .toBe(JOB_VERSION);
   await page.keyboard.press('Tab');
   await page.getByRole('link', { name: /Check/ }).click();
   await expect(page.getByRole('heading', { name: 'Check' })).toBeVisible();
