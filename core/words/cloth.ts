@@ -7,7 +7,9 @@ export function sayCut({ how, times, oneLayer }: CutLine): string {
   if (how === 'fold') return `on the fold${often}`;
   if (how === 'pair') return times === 1 ? 'a pair, from both layers' : `${times} pairs, from both layers`;
   if (how === 'opened') return `opened out to a whole, from one layer${often}`;
-  return oneLayer ? `once, from the upper layer only` : times === 2 ? 'twice, the second turned over' : `once${often}`;
+  if (oneLayer) return 'once, from the upper layer only';
+  if (times <= 2) return times === 1 ? 'once' : 'twice, the second turned over';
+  return `${times} times, every second one turned over`;
 }
 
 const ALARM_WORDS: Readonly<Record<ClothAlarm['code'], Sentence>> = inWords({

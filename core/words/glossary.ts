@@ -21,6 +21,11 @@ export const GLOSSARY: readonly Term[] = inWords([
     term: 'dart',
     meaning: 'A wedge folded out of the cloth. Legs run from the seam to the tip; the intake is the width at the seam.',
   },
+  {
+    term: 'double-pointed dart',
+    meaning:
+      'A dart inside a piece, with a tip at either end and its widest line between them; it shapes the waist of a garment in one.',
+  },
   { term: 'ease', meaning: 'What the garment measures more than the body: for moving, and for the look.' },
   { term: 'fold', meaning: 'The centre line of a piece that is cut once on folded cloth.' },
   { term: 'grade', meaning: 'To run from one size to another, at one edge or all.' },

@@ -20,8 +20,11 @@ import { expectOk } from '../../units/index.ts';
 const isSewing = (s: Stroke): boolean => s.style.startsWith('line #2b4c9b 0.35 dashed');
 const SIZE = '4';
 
-/** Every piece of a sheet of our own, traced along its seam line; told which part it is, and nothing else. */
-async function broughtIn(pieces: readonly Piece[]): Promise<readonly Piece[]> {
+/**
+ * Every piece of a sheet of our own, traced along its seam line; told which part it is and, with `refused`, that what was
+ * found as darts with two points are none.
+ */
+async function broughtIn(pieces: readonly Piece[], refused = false): Promise<readonly Piece[]> {
   const sheet = laidTogether(expectOk(await readPrinted(await printed(pieces)), 'pages'));
   const rings = allRings(sheet.strokes.filter(isSewing));
   const size = (path: Path): readonly [number, number] => {
@@ -39,7 +42,10 @@ async function broughtIn(pieces: readonly Piece[]): Promise<readonly Piece[]> {
       return within && !isSewing(s);
     };
     const said = { ...plainChoices(piece.id, piece.name), part: piece.part, line: 'sewing' as const };
-    return tracePiece(ring, sheet.strokes.filter(inside), said).piece;
+    const lines = sheet.strokes.filter(inside);
+    const found = tracePiece(ring, lines, said);
+    if (!refused) return found.piece;
+    return tracePiece(ring, lines, { ...said, notDarts: found.doubleDarts.map((d) => d.upper) }).piece;
   });
 }
 
@@ -94,6 +100,10 @@ it('finds the darts without a mouth on our own pages, as they were drawn', async
     // Its tips are the dart's own, and no holes besides.
     expect(back.find((p) => p.part === part)?.marks.filter((m) => m.kind === 'drill')).toEqual([]);
   }
+  // Said to be none, they are none.
+  const without = await broughtIn(drawn, true);
+  expect(without.flatMap(doubleDartsOf)).toEqual([]);
+  expect(without.map((p) => p.darts.length)).toEqual(back.map((p) => p.darts.length));
 });
 
 it('finds the centre inside a front whose facing is cut on, and the neck inside a wide neckline', async () => {

@@ -70,6 +70,7 @@ function traceOnce(ring: Ring, others: readonly Stroke[], choices: TraceChoices)
     edges,
     corners: line.corners,
     darts: divided.mouths.map((m, i) => ({ ...m.dart, mouth: divided.parts.findIndex((p) => p.mouth === i) })),
+    doubleDarts: marks.doubleDarts,
     notches: marks.notches,
     dots: marks.dots,
     bustPoint: marks.bustPoint,

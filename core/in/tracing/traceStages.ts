@@ -223,7 +223,7 @@ export function marksMeant(
     grain,
     bustPoint,
     dots,
-    doubleDarts: marks.doubleDarts,
+    doubleDarts: marks.doubleDarts.filter((d) => !near(choices.notDarts, d.upper, MEANT)),
     notes: [
       ...(grain ? [] : [{ code: 'no-grain', data: {} } as const]),
       ...(choices.part === 'front' && !bustPoint ? [{ code: 'no-bust-point', data: {} } as const] : []),

@@ -1,6 +1,7 @@
 import type { Path, Point } from '../../geometry/index.ts';
 import type { CentreInside, EdgeRole, LevelName, Piece } from '../../pattern/index.ts';
 import type { FoundDart } from './darts.ts';
+import type { FoundDouble } from './doubleDarts.ts';
 import type { Orientation } from './orient.ts';
 import type { Part } from './roles.ts';
 
@@ -70,6 +71,8 @@ export interface Traced {
   readonly edges: readonly TracedEdge[];
   readonly corners: readonly Point[];
   readonly darts: readonly (FoundDart & { readonly mouth: number })[];
+  /** Darts with two points, inside the piece. */
+  readonly doubleDarts: readonly FoundDouble[];
   readonly notches: readonly { readonly at: Point; readonly count: number }[];
   readonly dots: readonly Point[];
   readonly bustPoint: Point | null;

@@ -41,6 +41,16 @@ export function Marks({ traced, choices }: { readonly traced: Traced; readonly c
             </button>
           </li>
         ))}
+        {traced.doubleDarts.map((d, i) => (
+          <li key={`d${i}`} className="flex min-h-[40px] items-center justify-between gap-2">
+            <span>
+              Double-pointed dart, <Length value={distance(d.upper, d.lower)} /> long
+            </span>
+            <button className="link text-sm" onClick={() => choose({ notDarts: [...choices.notDarts, d.upper] })}>
+              not a dart
+            </button>
+          </li>
+        ))}
         {traced.notches.map((n, i) => (
           <li key={`n${i}`} className="flex min-h-[40px] items-center justify-between gap-2">
             <span>
