@@ -194,7 +194,7 @@ async function writeFiles(
   const title = `${loaded.pattern.name} ${d.size ?? ''} for ${loaded.wearer.name}`;
   const files: (readonly [string, string | Uint8Array])[] = [];
   if (options.formats.includes('svg') && !d.paper) {
-    files.push(['pattern.svg', writeSvg(d.pieces, { title, original: d.original })]);
+    files.push(['pattern.svg', writeSvg(d.pieces, { title, original: d.untouched })]);
   }
   if (options.formats.includes('dxf') && !d.paper) {
     files.push(['pattern.dxf', writeDxf([{ size: d.size ?? '', pieces: d.pieces }])]);
@@ -206,7 +206,7 @@ async function writeFiles(
     files.push(['worksheet.csv', writeCsv(worksheetTable(d.worksheet, UNITS.unit))]);
   }
   if (options.formats.includes('pdf')) {
-    const plan = options.patches ? patchPlan(d.pieces, d.original) : null;
+    const plan = options.patches ? patchPlan(d.pieces, d.untouched) : null;
     const drawings = plan
       ? [...plan.patches.map(drawPatch), ...plan.whole.map((w) => drawPiece(w.piece))]
       : d.pieces.map(drawPiece);
@@ -221,7 +221,7 @@ async function writeFiles(
         changes: labelChanges(d.steps, UNITS),
         words: loaded.job.labels,
       },
-      original: untouchedFor(d.pieces, d.original),
+      original: untouchedFor(d.pieces, d.untouched),
       added: d.paper ? undefined : Object.fromEntries(addedPaper(d)),
       show: options.lines,
       notes: [...(d.paper ? [sayPaper(d)] : []), ...(plan ? sayPatches(plan) : [])],

@@ -82,10 +82,10 @@ export function cloth(file: string, { open, oneWay, depth, bothEdges }: ClothAsk
   const folds = deep === null || open ? undefined : ({ depth: deep, count: bothEdges ? 2 : 1 } as const);
   const d = drafted(file);
   if (!d.ok) return d;
-  const { pieces, original, sides, paper } = d.value.draft;
+  const { pieces, original, untouched, sides, paper } = d.value.draft;
   if (paper) return refuse('cloth-nothing-to-lay', {});
   const wishes = CLOTH_WIDTHS.map((width) => ({ width, fold: !open, folds, oneWay }));
-  const [altered, before] = [layOutAll(pieces, wishes), layOutAll(original, wishes)];
+  const [altered, before] = [layOutAll(pieces, wishes), layOutAll(untouched, wishes)];
   return ok({
     wider: widerPieces(original, sides.left.pieces, sides.right.pieces),
     cloth: wishes.map((wish, i) => {

@@ -32,6 +32,7 @@ import { swaybackWaistSeam } from './back/swaybackWaistSeam/definition.ts';
 import { swaybackLower } from './back/swaybackLower/definition.ts';
 import { roundBack } from './back/roundBack/definition.ts';
 import { flatUpperBack } from './back/flatUpperBack/definition.ts';
+import { yokeRoundBack } from './back/yokeRoundBack/definition.ts';
 import { backWidth } from './back/backWidth/definition.ts';
 import { frontWidth } from './width/frontWidth/definition.ts';
 import { fullSeat } from './width/fullSeat/definition.ts';
@@ -50,6 +51,7 @@ import { neckline } from './neck/neckline/definition.ts';
 import { armholeDepth } from './neck/armholeDepth/definition.ts';
 import { facingWidth } from './neck/facingWidth/definition.ts';
 import { bandHeight } from './neck/bandHeight/definition.ts';
+import { collarHeight } from './neck/collarHeight/definition.ts';
 import { fitAllowance } from './width/fitAllowance/definition.ts';
 import { cuffWidth } from './sleeve/cuff/definition.ts';
 import { sleeveFullness } from './sleeve/fullness/definition.ts';
@@ -69,6 +71,7 @@ import { skirtFollows } from './follow/skirt/definition.ts';
 import { facingFollows } from './follow/facing/definition.ts';
 import { waistbandFollows } from './follow/waistband/definition.ts';
 import { pocketFollows } from './follow/pocket/definition.ts';
+import { collarFollows } from './follow/collar/definition.ts';
 import { bandFollows } from './follow/band/definition.ts';
 
 /** Every alteration the app knows. One line each. */
@@ -106,6 +109,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   swaybackLower,
   roundBack,
   flatUpperBack,
+  yokeRoundBack,
   backWidth,
   frontWidth,
   fullSeat,
@@ -123,6 +127,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   neckline,
   armholeDepth,
   bandHeight,
+  collarHeight,
   facingWidth,
   fitAllowance,
   // A cap that becomes lower makes the sleeve shorter: its length is worked out after the upper arm.
@@ -144,6 +149,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   skirtFollows,
   facingFollows,
   bandFollows,
+  collarFollows,
   waistbandFollows,
   pocketFollows,
 ];

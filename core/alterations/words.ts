@@ -5,6 +5,7 @@ import { words as backRoundBack } from './back/roundBack/words.en.ts';
 import { words as backSwaybackFold } from './back/swaybackFold/words.en.ts';
 import { words as backSwaybackLower } from './back/swaybackLower/words.en.ts';
 import { words as backSwaybackWaistSeam } from './back/swaybackWaistSeam/words.en.ts';
+import { words as backYokeRoundBack } from './back/yokeRoundBack/words.en.ts';
 import { words as bustArmholeDart } from './bust/armholeDart/words.en.ts';
 import { words as bustCutOnSleeve } from './bust/cutOnSleeve/words.en.ts';
 import { words as bustFrenchDart } from './bust/frenchDart/words.en.ts';
@@ -29,6 +30,7 @@ import { words as dartSetback } from './dart/setback/words.en.ts';
 import { words as dartSplit } from './dart/split/words.en.ts';
 import { words as dartWaistWidth } from './dart/waistWidth/words.en.ts';
 import { words as followBand } from './follow/band/words.en.ts';
+import { words as followCollar } from './follow/collar/words.en.ts';
 import { words as followWaistband } from './follow/waistband/words.en.ts';
 import { words as followCap } from './follow/cap/words.en.ts';
 import { words as followFacing } from './follow/facing/words.en.ts';
@@ -42,6 +44,7 @@ import { words as lengthAtLine } from './length/atLine/words.en.ts';
 import { words as lengthHipDepth } from './length/hipDepth/words.en.ts';
 import { words as neckArmholeDepth } from './neck/armholeDepth/words.en.ts';
 import { words as neckBandHeight } from './neck/bandHeight/words.en.ts';
+import { words as neckCollarHeight } from './neck/collarHeight/words.en.ts';
 import { words as neckFacingWidth } from './neck/facingWidth/words.en.ts';
 import { words as neckGapeDart } from './neck/gapeDart/words.en.ts';
 import { words as neckGapeSeam } from './neck/gapeSeam/words.en.ts';
@@ -82,6 +85,7 @@ export const NAMES = {
   ...backSwaybackFold.names,
   ...backSwaybackLower.names,
   ...backSwaybackWaistSeam.names,
+  ...backYokeRoundBack.names,
   ...bustArmholeDart.names,
   ...bustCutOnSleeve.names,
   ...bustFrenchDart.names,
@@ -106,6 +110,7 @@ export const NAMES = {
   ...dartSplit.names,
   ...dartWaistWidth.names,
   ...followBand.names,
+  ...followCollar.names,
   ...followWaistband.names,
   ...followCap.names,
   ...followFacing.names,
@@ -116,6 +121,7 @@ export const NAMES = {
   ...lengthHipDepth.names,
   ...neckArmholeDepth.names,
   ...neckBandHeight.names,
+  ...neckCollarHeight.names,
   ...neckFacingWidth.names,
   ...neckGapeDart.names,
   ...neckGapeSeam.names,
@@ -156,6 +162,7 @@ export const WHY = {
   ...backSwaybackFold.why,
   ...backSwaybackLower.why,
   ...backSwaybackWaistSeam.why,
+  ...backYokeRoundBack.why,
   ...bustArmholeDart.why,
   ...bustCutOnSleeve.why,
   ...bustFrenchDart.why,
@@ -172,6 +179,7 @@ export const WHY = {
   ...dartPrincessApex.why,
   ...dartPrincessLine.why,
   ...followBand.why,
+  ...followCollar.why,
   ...followWaistband.why,
   ...followCap.why,
   ...followFacing.why,
@@ -184,6 +192,7 @@ export const WHY = {
   ...lengthHipDepth.why,
   ...neckArmholeDepth.why,
   ...neckBandHeight.why,
+  ...neckCollarHeight.why,
   ...neckFacingWidth.why,
   ...neckGapeDart.why,
   ...neckGapeSeam.why,
@@ -224,6 +233,7 @@ export const STEPS = {
   ...backSwaybackFold.steps,
   ...backSwaybackLower.steps,
   ...backSwaybackWaistSeam.steps,
+  ...backYokeRoundBack.steps,
   ...dartBustPoint.steps,
   ...dartCutAway.steps,
   ...dartDoubleDart.steps,
@@ -236,6 +246,7 @@ export const STEPS = {
   ...dartSplit.steps,
   ...dartWaistWidth.steps,
   ...followBand.steps,
+  ...followCollar.steps,
   ...followWaistband.steps,
   ...followCap.steps,
   ...followFacing.steps,
@@ -248,6 +259,7 @@ export const STEPS = {
   ...lengthHipDepth.steps,
   ...neckArmholeDepth.steps,
   ...neckBandHeight.steps,
+  ...neckCollarHeight.steps,
   ...neckFacingWidth.steps,
   ...neckGapeDart.steps,
   ...neckGapeSeam.steps,

@@ -37,6 +37,12 @@ export function hem(side: Point, alongSide: Point): Path {
   return pathFromSpans([blend(side, rotate(alongSide, QUARTER), corner, { x: -1, y: 0 })]);
 }
 
+/** A shirt tail: level with its lowest at the centre, rising in one curve to the side, and square to it there. */
+export const tailHem = (side: Point, alongSide: Point, below: number): Path =>
+  pathFromSpans([blend(side, rotate(alongSide, QUARTER), { x: 0, y: side.y + below }, { x: -1, y: 0 }, TAIL_HANDLE)]);
+/** How soft a shirt tail is, as a share of its length. */
+const TAIL_HANDLE = 0.42;
+
 /** Marks every half piece of a top carries. */
 export function marksOf(f: Frame, bottom: number): readonly Mark[] {
   return [

@@ -1,5 +1,13 @@
 import { pathLength } from '../geometry/index.ts';
-import { bustPointOf, requireEdge, seamsAfterSplit, type ChartRow, type Piece, type Seam } from '../pattern/index.ts';
+import {
+  bustPointOf,
+  cutApart,
+  requireEdge,
+  seamsAfterSplit,
+  type ChartRow,
+  type Piece,
+  type Seam,
+} from '../pattern/index.ts';
 import { divideAtDarts, rotateDart, type RotationTarget } from '../paper/truing/index.ts';
 import { expectOk } from '../units/index.ts';
 import { draftBack, draftFront } from './bodice.ts';
@@ -12,7 +20,10 @@ import {
   sheathSeams,
   shirtSleeveSeams,
   trouserSeams,
+  yokedShirtSeams,
 } from './seams.ts';
+import { draftCollar, draftStand } from './collar.ts';
+import { draftShirt } from './shirt.ts';
 import { draftSheath } from './sheath.ts';
 import { draftSkirt } from './skirt.ts';
 import { draftSleeve } from './sleeve.ts';
@@ -87,6 +98,17 @@ export function shirt(row: ChartRow): Drafted {
       seam('band front', 'neck', ['front', ['neck']], ['band', ['neckFront'], true]),
       seam('band back', 'neck', ['back', ['neck'], true], ['band', ['neckBack']]),
     ],
+  };
+}
+
+/** A shirt with a yoke, buttoned in front, its facing cut on, with collar and stand, long sleeves and a shirt tail. */
+export function yokedShirt(row: ChartRow): Drafted {
+  const [front, whole] = draftShirt(row);
+  const [yoke, back] = cutApart(whole) as [Piece, Piece];
+  const stand = draftStand(front, yoke);
+  return {
+    pieces: [front, yoke, back, ...draftShirtSleeve(row, front, whole), stand, draftCollar(stand)],
+    seams: yokedShirtSeams,
   };
 }
 

@@ -19,6 +19,7 @@ const NAMES = {
   ebb: { number: '44', name: 'Ebb' },
   jetty: { number: '63', name: 'Jetty' },
   landing: { number: '57', name: 'Landing' },
+  quay: { number: '70', name: 'Quay' },
   'skerry-armhole': { number: '12', name: 'Skerry, princess from the armhole' },
   'skerry-shoulder': { number: '12', name: 'Skerry, princess from the shoulder' },
 } as const;

@@ -20,11 +20,13 @@ import {
   topSeams,
   trousers,
   turned,
+  yokedShirt,
   type Drafted,
 } from './garments.ts';
 import { nameOfSample, SAMPLE_SIZES, type SampleId } from './names.ts';
 import { draftRaglan } from './raglan.ts';
 import { raglanSeams, seam } from './seams.ts';
+import { SHIRT } from './shirt.ts';
 import { draftCutOn, draftTop } from './tops.ts';
 
 interface SampleSpec {
@@ -154,6 +156,13 @@ const SPECS = {
     fabric: { kind: 'knit', stretch: 0.4 },
     draft: (row) => ({ pieces: draftRaglan(row, -30), seams: raglanSeams }),
     notes: 'Raglan top in a knit that stretches by two fifths; no darts, 30 mm smaller than the body.',
+  },
+  quay: {
+    ease: SHIRT.ease,
+    style: 'loose',
+    draft: yokedShirt,
+    notes:
+      'Loose shirt with a yoke, buttoned in front with a facing cut on, collar and stand, long sleeves with cuffs and a shirt tail. Cut yoke, stand, collar and cuffs twice.',
   },
   'skerry-armhole': {
     ease: 50,

@@ -35,6 +35,24 @@ export const shirtSleeveSeams: readonly Seam[] = [
   { ...seam('cuff', 'other', ['sleeve', ['sleeveHem']], ['cuff', ['seam']], CUFF_EASE), second: CUFF_SIDE },
 ];
 
+export const yokedShirtSeams: readonly Seam[] = [
+  seam('shoulder', 'shoulder', ['front', ['shoulder']], ['yoke', ['shoulder'], true]),
+  seam('side', 'side', ['front', ['side']], ['back', ['side'], true]),
+  seam('yoke', 'other', ['back', ['yokeSeam']], ['yoke', ['yokeSeam'], true]),
+  seam('armhole front', 'armhole', ['front', ['armhole']], ['sleeve', ['capFront']], CAP_EASE.front),
+  {
+    ...seam('armhole back', 'armhole', ['yoke', ['armhole'], true], ['sleeve', ['capBack'], true], CAP_EASE.back),
+    first: {
+      ...{ piece: 'yoke', edges: ['armhole'], reversed: true },
+      then: { piece: 'back', edges: ['armhole'], reversed: true },
+    },
+  },
+  ...shirtSleeveSeams.slice(-2),
+  seam('stand front', 'neck', ['front', ['neck']], ['stand', ['neckFront'], true]),
+  seam('stand back', 'neck', ['yoke', ['neck'], true], ['stand', ['neckBack']]),
+  seam('collar', 'neck', ['stand', ['collarSeam']], ['collar', ['seam'], true]),
+];
+
 const facingSeams: readonly Seam[] = [
   seam('facing front', 'neck', ['front', ['neck']], ['frontFacing', ['neck']]),
   seam('facing back', 'neck', ['back', ['neck'], true], ['backFacing', ['neck'], true]),

@@ -5,7 +5,7 @@ import { bodyOf } from './body.ts';
 import { armholeCurve, edge, leaning, line, neckCurve, openDart, QUARTER, rad } from './parts.ts';
 
 import { withStand, type Stand } from './stand.ts';
-import { bustPointOn, DART_BELOW, frameOf, frontWidth, half, hem, marksOf, SETBACK, TAIL } from './frame.ts';
+import { bustPointOn, DART_BELOW, frameOf, frontWidth, half, hem, marksOf, SETBACK, TAIL, tailHem } from './frame.ts';
 
 /** A loose top to the high hip: how wide, and whether the front has a side dart. */
 export interface TopOptions {
@@ -17,6 +17,10 @@ export interface TopOptions {
   readonly drop?: number;
   /** The front buttons, its facing cut on. */
   readonly stand?: Stand;
+  /** The hem is a shirt tail, so much lower at the centre than at the side, mm. */
+  readonly tail?: number;
+  /** So much longer at the side than to the high hip, mm. */
+  readonly longer?: number;
 }
 
 /** Front and back of a top with a set-in armhole. */
@@ -29,7 +33,7 @@ export function draftTop(row: ChartRow, options: TopOptions): readonly [Piece, P
 }
 
 function setIn(row: ChartRow, part: 'front' | 'back', width: number, options: TopOptions): Piece {
-  const { dart: darted, neck, drop = 0 } = options;
+  const { dart: darted, neck, drop = 0, tail = 0, longer = 0 } = options;
   const f = frameOf(row, part, width);
   const { b } = f;
   const underarm = add(f.underarm, { x: 0, y: drop });
@@ -39,7 +43,7 @@ function setIn(row: ChartRow, part: 'front' | 'back', width: number, options: To
   const neckPoint = add(f.neckPoint, scale(along, neck?.out ?? 0));
   const centreNeck = add(f.centreNeck, { x: 0, y: neck?.[part] ?? 0 });
   const side = leaning(rad(darted ? -10 : part === 'front' ? 1 : 2));
-  const size = b.sideWaist + TAIL - drop;
+  const size = b.sideWaist + TAIL + longer - drop;
   const pitchX = part === 'front' ? b.crossFront / 2 + 4 : b.crossBack / 2 + 8;
   const pitch = { x: Math.min(pitchX, underarm.x - 30), y: shoulderPoint.y + 0.52 * (underarm.y - shoulderPoint.y) };
   const armhole = armholeCurve(shoulderPoint, along, pitch, underarm, side);
@@ -52,7 +56,8 @@ function setIn(row: ChartRow, part: 'front' | 'back', width: number, options: To
       tip = add(bustPoint, scale(unit(sub(midpoint(dart.a, dart.b), bustPoint)), SETBACK));
     }
   const bottom = dart ? dart.end : add(underarm, scale(side, size));
-  const hemLine = hem(bottom, dart ? dart.alongAfter : side);
+  const down = dart ? dart.alongAfter : side;
+  const hemLine = tail > 0 ? tailHem(bottom, down, tail) : hem(bottom, down);
   const centre = hemLine.segments.at(-1)?.to ?? bottom;
   const sides = dart
     ? [
@@ -76,7 +81,10 @@ function setIn(row: ChartRow, part: 'front' | 'back', width: number, options: To
       ),
     ],
     [
-      ...marksOf(part === 'front' ? { ...f, bustLevel: darted ? bustPoint.y : f.bustLevel } : f, centre.y),
+      ...marksOf(
+        part === 'front' ? { ...f, bustLevel: darted ? bustPoint.y : f.bustLevel } : f,
+        centre.y - tail - longer,
+      ),
       ...(part === 'front' ? [{ kind: 'bustPoint' as const, id: 'bustPoint', at: bustPoint }] : []),
       { kind: 'notch', id: 'armhole', edge: 'armhole', at: armhole.notchAt, count: part === 'front' ? 1 : 2 },
       { kind: 'notch', id: 'side', edge: dart ? 'sideLower' : 'side', at: dart ? 80 : DART_BELOW + 80, count: 1 },

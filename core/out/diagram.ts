@@ -46,6 +46,7 @@ export function diagramOf(input: DiagramInput): Diagram {
     ...d.darts.map((t) => stroke('dart', t.legs)),
     ...d.notches.flatMap((n) => n.lines.map((l) => segment('notch', l))),
     ...d.grain.map((g) => segment('grain', g)),
+    ...d.yokeLines.map((l) => stroke('seam', l)),
     ...panels.map((p) => stroke('slash', p, true)),
     ...lines.map((l) => segment('slash', l.points)),
     ...lines.map((l): Shape => ({ kind: 'label', at: labelPlace(l.points), text: l.label })),

@@ -27,6 +27,7 @@ import {
   edgeOf,
   outlineOf,
   paperOutline,
+  yokeLinesOf,
   type Piece,
 } from '../pattern/index.ts';
 import { nth } from '../units/index.ts';
@@ -51,6 +52,8 @@ export interface PieceDrawing {
   readonly centreLine: readonly [Point, Point] | null;
   readonly folds: readonly (readonly [Point, Point])[];
   readonly buttons: readonly Point[];
+  /** Where a yoke is pinned on, and cut apart again afterwards. */
+  readonly yokeLines: readonly Path[];
   /** Where the neck of the body lies, when the neckline lies elsewhere. */
   readonly neck: readonly { readonly id: string; readonly at: Point }[];
   readonly bounds: Box;
@@ -109,6 +112,7 @@ export function drawPiece(piece: Piece): PieceDrawing {
     centreLine: centre ? [centre.path.start, endOf(centre.path)] : null,
     folds: piece.beyond?.folds.map((f) => [f.from, f.to] as const) ?? [],
     buttons: buttonsOf(piece),
+    yokeLines: yokeLinesOf(piece),
     neck: piece.marks.flatMap((m) =>
       m.kind === 'neckBase' || m.kind === 'neckCentre' ? [{ id: m.id, at: m.at }] : [],
     ),

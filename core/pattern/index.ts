@@ -20,3 +20,4 @@ export * from './worn.ts';
 export * from './split.ts';
 export * from './snap.ts';
 export * from './unfold.ts';
+export * from './yoke/index.ts';

@@ -1,4 +1,4 @@
-import { add, distance, lerp, midpoint, scale, sub, unit, type Point } from '../geometry/index.ts';
+import { add, distance, lerp, midpoint, scale, sub, unit, type Path, type Point } from '../geometry/index.ts';
 import { dartShape, type DartShape } from './access.ts';
 import type { Mark, Piece } from './types.ts';
 
@@ -42,9 +42,39 @@ const MOST = 0.95;
 /** The places a mark is drawn at. */
 export function placesOfMark(mark: PlacedMark): readonly Point[] {
   if (mark.kind === 'grain') return [mark.from, mark.to];
+  if (mark.kind === 'yokeLine') return yokeLinePlaces(mark);
   if (mark.kind !== 'doubleDart') return [mark.at];
   const { upper, lower, ends } = doubleDartShape(mark);
   return [upper, ends[0], lower, ends[1]];
+}
+
+type YokeLine = Extract<Mark, { readonly kind: 'yokeLine' }>;
+/** The line and its handles, and the grain line of the yoke, always in this order. */
+const yokeLinePlaces = ({ path, lower, pinned: { grain } }: YokeLine): readonly Point[] => [
+  ...pointsOf(path),
+  ...(lower ? pointsOf(lower) : []),
+  ...(grain ? [grain.from, grain.to] : []),
+];
+const pointsOf = (path: Path): readonly Point[] => [
+  path.start,
+  ...path.segments.flatMap((s) => (s.kind === 'line' ? [s.to] : [s.c1, s.c2, s.to])),
+];
+/** Each of those places carried by itself, in the same order. */
+function yokeLineBetween(mark: YokeLine, to: (p: Point) => Point): YokeLine {
+  const { grain } = mark.pinned;
+  const carried = (path: Path): Path => {
+    const start = to(path.start);
+    const segments = path.segments.map((s) =>
+      s.kind === 'line' ? { ...s, to: to(s.to) } : { ...s, c1: to(s.c1), c2: to(s.c2), to: to(s.to) },
+    );
+    return { start, segments };
+  };
+  return {
+    ...mark,
+    path: carried(mark.path),
+    lower: mark.lower && carried(mark.lower),
+    pinned: { ...mark.pinned, grain: grain && { from: to(grain.from), to: to(grain.to) } },
+  };
 }
 
 /** The places that say on which paper a mark lies: the grain line's middle stands for all of it. */
@@ -55,12 +85,17 @@ export const anchorsOfMark = (mark: PlacedMark): readonly Point[] =>
 export const mapMark = <M extends PlacedMark>(mark: M, to: (p: Point) => Point): M => mapped(mark, to) as M;
 function mapped(mark: PlacedMark, to: (p: Point) => Point): PlacedMark {
   if (mark.kind === 'grain') return { ...mark, from: to(mark.from), to: to(mark.to) };
+  if (mark.kind === 'yokeLine') return yokeLineBetween(mark, to);
   if (mark.kind === 'doubleDart') return { ...mark, upper: to(mark.upper), lower: to(mark.lower) };
   return { ...mark, at: to(mark.at) };
 }
 
 /** A mark whose anchors have each gone to a place of their own; a dart without a mouth is drawn anew between them. */
 export function markBetween(mark: PlacedMark, to: (p: Point, anchor: number) => Point): PlacedMark {
+  if (mark.kind === 'yokeLine') {
+    let anchor = 0;
+    return yokeLineBetween(mark, (p) => to(p, anchor++));
+  }
   if (mark.kind !== 'doubleDart') return mapMark(mark, (p) => to(p, 0));
   const was = placesOfMark(mark) as readonly [Point, Point, Point, Point];
   const [upper, one, lower, other] = was.map(to) as [Point, Point, Point, Point];

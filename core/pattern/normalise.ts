@@ -75,7 +75,9 @@ export function normalisePattern(pattern: Pattern): Pattern {
     ]),
   );
   if (turned.size === 0) return { ...pattern, sizes };
-  const side = (s: SeamSide): SeamSide => (turned.has(s.piece) ? { ...s, reversed: !s.reversed } : s);
+  const part = <S extends Omit<SeamSide, 'then'>>(s: S): S =>
+    turned.has(s.piece) ? { ...s, reversed: !s.reversed } : s;
+  const side = (s: SeamSide): SeamSide => (s.then ? { ...part(s), then: part(s.then) } : part(s));
   return {
     ...pattern,
     sizes,

@@ -36,6 +36,8 @@ export const EDGE_ROLES = [
   /** Of trousers: the seam down the centre to the inseam, and the inner seam of the leg. */
   'crotch',
   'inseam',
+  /** Where a yoke and the piece below it are sewn together. */
+  'yoke',
   'dart',
   'other',
 ] as const;
@@ -65,6 +67,23 @@ export const dartSchema = z.object({
 export const LEVELS = ['bust', 'waist', 'hip', 'crotch', 'knee', 'elbow', 'lengthenShorten'] as const;
 export const levelNameSchema = z.enum(LEVELS);
 
+/** What pinning a yoke to a piece would lose: how each of the two is cut, and what its edges are called. */
+const pinnedSchema = z.object({
+  yoke: z.object({
+    id,
+    name: nameSchema(120),
+    cut: z.number(),
+    folded: z.boolean(),
+    seam: id,
+    centre: id,
+    armhole: id,
+    allowance: z.number(),
+    notes: text,
+  }),
+  below: z.object({ name: nameSchema(120), seam: id, allowance: z.number() }),
+  grain: z.object({ from: pointSchema, to: pointSchema }).nullable(),
+});
+
 export const markSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('notch'),
@@ -93,6 +112,15 @@ export const markSchema = z.discriminatedUnion('kind', [
     widest: z.number().min(0.01).max(0.99),
     /** What it takes in there, mm. */
     width: z.number().min(0).max(400),
+  }),
+  /** On a piece a yoke is pinned to: where the two are cut apart again, from the centre to the armhole. Never stored. */
+  z.object({
+    kind: z.literal('yokeLine'),
+    id,
+    path: pathSchema,
+    /** The edge of the piece below, where it has been drawn away from the yoke’s. */
+    lower: pathSchema.nullable().default(null),
+    pinned: pinnedSchema,
   }),
 ]);
 
@@ -136,7 +164,9 @@ export const PARTS = [
   'flyFacing',
   'facingFront',
   'facingBack',
+  'yoke',
   'band',
+  'collar',
   'cuff',
   'pocket',
   'other',
@@ -187,6 +217,8 @@ export const seamSideSchema = z.object({
   reversed: z.boolean().default(false),
   /** Only the part between these two notches, the first met on the walk first: a pocket in a side seam. */
   between: z.tuple([id, id]).optional(),
+  /** Where the walk goes on over another piece: an armhole over a yoke and the back below it. */
+  then: z.object({ piece: id, edges: z.array(id).min(1).max(20), reversed: z.boolean().default(false) }).optional(),
 });
 export const SEAM_KINDS = [
   'shoulder',
@@ -256,7 +288,7 @@ export const chartRowSchema = z.object({
 });
 
 /** 2: where the neck, the centre and the underarm of the body lie. 3: cuffs, elbow darts and elbow lines. 4: trousers. */
-export const PATTERN_VERSION = 5;
+export const PATTERN_VERSION = 6;
 
 export const patternSchema = z.object({
   format: z.literal('ample-draft/pattern'),

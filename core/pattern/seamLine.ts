@@ -8,6 +8,9 @@ export interface MetNotch {
   readonly at: number;
 }
 
+/** What one side of a seam runs over: its piece, and where the walk goes on over another, that one too. */
+export const partsOfSide = ({ then, ...side }: SeamSide): readonly SeamSide[] => (then ? [side, then] : [side]);
+
 /** How the edges of one side follow on one another, mm from the start of the first. */
 interface Along {
   readonly length: number;

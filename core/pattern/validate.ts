@@ -2,6 +2,7 @@ import { distance, endOf, flatten, isSimplePolygon, pathLength } from '../geomet
 import { TOL, once } from '../units/index.ts';
 import { centreEdgeOf, edgeOf, isInside, pieceArea } from './access.ts';
 import { paperOutline } from './beyond.ts';
+import { partsOfSide } from './seamLine.ts';
 import type { Pattern, Piece } from './types.ts';
 
 export type ProblemCode =
@@ -81,7 +82,7 @@ export function validatePattern(pattern: Pattern): readonly Problem[] {
     if (pieces.length === 0) out.push({ code: 'size-without-pieces', data: { size } });
     for (const piece of pieces) out.push(...validatePiece(piece).map((p) => ({ ...p, data: { size, ...p.data } })));
     for (const seam of pattern.seams)
-      for (const side of [seam.first, seam.second]) {
+      for (const side of [seam.first, seam.second].flatMap(partsOfSide)) {
         const piece = pieces.find((p) => p.id === side.piece);
         if (!piece) out.push({ code: 'seam-piece-missing', data: { size, seam: seam.id, piece: side.piece } });
         else {

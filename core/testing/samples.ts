@@ -1,18 +1,18 @@
 import type { Context, Values } from '../alterations/index.ts';
 import { runAlteration, type AlterationDefinition, type Run } from '../alterations/index.ts';
 import { SAMPLE_CHART, samplePattern, type SampleId } from '../blocks/index.ts';
-import type { Piece, Seam } from '../pattern/index.ts';
+import { pinYokes, type Piece, type Seam } from '../pattern/index.ts';
 import type { Result } from '../units/index.ts';
 
 const drafted = new Map<string, { readonly pieces: readonly Piece[]; readonly seams: readonly Seam[] }>();
 
-/** A sample pattern in one size, drafted once for all tests of a file. */
+/** A sample pattern in one size as it lies on the table, drafted once for all tests of a file. */
 export function sampleIn(id: string, size: string) {
   const key = `${id} ${size}`;
   const known = drafted.get(key);
   if (known) return known;
   const pattern = samplePattern(id as SampleId, [size]);
-  const made = { pieces: pattern.sizes[size] as readonly Piece[], seams: pattern.seams };
+  const made = pinYokes(pattern.sizes[size] as readonly Piece[], pattern.seams);
   drafted.set(key, made);
   return made;
 }
@@ -29,7 +29,10 @@ const nests = new Map<string, NonNullable<Context['nest']>>();
 function nestOf(id: string): NonNullable<Context['nest']> {
   const known = nests.get(id);
   if (known) return known;
-  const nest = samplePattern(id as SampleId).sizes;
+  const pattern = samplePattern(id as SampleId);
+  const nest = Object.fromEntries(
+    Object.entries(pattern.sizes).map(([size, pieces]) => [size, pinYokes(pieces, pattern.seams).pieces]),
+  );
   nests.set(id, nest);
   return nest;
 }

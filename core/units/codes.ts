@@ -127,6 +127,8 @@ export type RefusalCode =
   | 'facing-too-wide'
   | 'fold-depth-invalid'
   | 'no-double-dart'
+  | 'no-yoke'
+  | 'collar-not-found'
   | 'dart-too-short'
   | 'no-dart'
   | 'no-hem'

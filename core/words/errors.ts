@@ -37,6 +37,10 @@ export const ERROR_WORDS = {
     `“${s.text('piece')}” is one of two front panels; take the alteration for princess seams.`,
   'front-has-side-dart': (s) => `“${s.text('piece')}” has a side dart; take the alteration that works through it.`,
   'no-such-dart': (s) => `“${s.text('piece')}” has no ${s.text('dart')} dart. Choose one that it has.`,
+  'no-yoke': () =>
+    en`No yoke is sewn to the back here. Name the piece “Yoke” on Pattern and its lower edge, like the upper edge of the back, “yoke seam”; both must be the same length.`,
+  'collar-not-found': (s) =>
+    `There is no ${s.text('part') === 'collar' ? 'collar' : 'collar stand'} sewn to the neckline. Choose the other, or name the piece and its neck edge on Pattern.`,
   'no-double-dart': (s) =>
     `“${s.text('piece')}” has no double-pointed dart. A dart that opens in the waist seam is changed by the alterations for waist darts.`,
   'dart-too-short': (s) =>

@@ -68,6 +68,7 @@ const LEADING: readonly (readonly [string, string, Values])[] = [10, -10].flatMa
   ['causeway', 'side-add', { by: 2 * by }] as const,
   ['causeway-shirt', 'neckline', { by }] as const,
   ['landing', 'trouser-waist', { by: 2 * by }] as const,
+  ['quay', 'collar-height', { on: 'stand', by, inFront: by / 2 }] as const,
 ]);
 const signed = (d: AlterationDefinition, key: string): boolean =>
   d.params.some((p) => p.kind === 'length' && p.key === key && p.signed === true);

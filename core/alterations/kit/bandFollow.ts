@@ -19,7 +19,7 @@ import { draftedSeam, followings, ratioOf, sideLengthOf } from './follow.ts';
 interface BandOf {
   readonly kind: Seam['kind'];
   readonly part: Piece['part'];
-  readonly words: 'bandFollows' | 'waistbandFollows';
+  readonly words: 'bandFollows' | 'waistbandFollows' | 'collarFollows';
 }
 
 /** A band lapped (or spread) straight across by what the seam it is sewn to lost, times its ratio. */

@@ -4,6 +4,7 @@ import {
   bustLineLength,
   bustLineOf,
   bustPointOf,
+  cutApart,
   edgesWithRole,
   levelOf,
   neckAway,
@@ -92,7 +93,11 @@ export function centreLength(piece: Piece): number | null {
   const { below } = neckAway(piece);
   if (edgesWithRole(piece, 'waist').length > 0) return pathLength(edge.path) + below;
   const waist = levelOf(piece, 'waist');
-  return waist ? waist.y - upperEnd(edge).y + below : null;
+  if (!waist) return null;
+  // A yoke that has turned lies aslant; the tape follows its fold.
+  const [yoke, under] = cutApart(piece);
+  const [top, lower] = yoke && under ? [centreEdge(yoke), centreEdge(under)] : [null, null];
+  return top && lower ? pathLength(top.path) + waist.y - upperEnd(lower).y + below : waist.y - upperEnd(edge).y + below;
 }
 
 const downCentre =

@@ -27,7 +27,8 @@ export function followings(
     ] as const) {
       const follower = find(following);
       const leader = find(leading);
-      if (follower && leader && parts.includes(follower.part) && !parts.includes(leader.part))
+      // A collar never leads: it is sewn on last.
+      if (follower && leader && parts.includes(follower.part) && ![...parts, 'collar'].includes(leader.part))
         return [{ seam, leader, leading, follower, following }];
     }
     return [];

@@ -19,6 +19,8 @@ export interface TurnSpec {
   /** Messages for marking, cutting and turning. */
   readonly say: { readonly mark: StepCode; readonly cut: StepCode; readonly turn: StepCode };
   readonly share: number;
+  /** The line itself, where it is not ruled straight across one piece: from the centre to the pin. */
+  readonly along?: readonly Point[];
 }
 
 /**
@@ -26,7 +28,7 @@ export interface TurnSpec {
  * (`by` above nothing) or lapped by so much. Where it crosses panels they turn as if they lay side by side, so that the
  * amount falls evenly from the centre to nothing at the pin. Refuses more than `share` of the line's length.
  */
-export function turnAcross({ row, by, turns, say, share }: TurnSpec): Result<Turn> {
+export function turnAcross({ row, by, turns, say, share, along }: TurnSpec): Result<Turn> {
   const width = wholeWidth(row);
   if (Math.abs(by) > width * share) return refuse('wedge-too-large', { by: Math.abs(by), most: width * share });
   const second = row[1];
@@ -46,7 +48,7 @@ export function turnAcross({ row, by, turns, say, share }: TurnSpec): Result<Tur
   return ok({
     angles: row.map(angleOf),
     data,
-    instructions: row.flatMap((c) => onPiece(row, c, angleOf(c), { by, turns, say, data })),
+    instructions: row.flatMap((c) => onPiece(row, c, angleOf(c), { by, turns, say, data, along })),
   });
 }
 
@@ -64,18 +66,25 @@ function onPiece(
   row: Row,
   crossed: Crossed,
   angle: number,
-  { by, turns, say: codes, data }: Pick<TurnSpec, 'by' | 'turns' | 'say'> & Pick<Turn, 'data'>,
+  {
+    by,
+    turns,
+    say: codes,
+    data,
+    along,
+  }: Pick<TurnSpec, 'by' | 'turns' | 'say'> & Pick<Turn, 'data'> & { readonly along: TurnSpec['along'] | undefined },
 ): readonly Instruction[] {
   const { inner, outer, before } = crossed;
   const piece = crossed.piece.id;
   const pin = pinFrom(row, crossed);
   const last = row[row.length - 1] === crossed;
   const width = wholeWidth(row);
-  const [above, below] = beside(outer.at, inner.at);
+  const points = along ?? [inner.at, outer.at];
+  const middle = along?.[Math.floor(along.length / 2)];
+  const [above, below] = middle && along.length > 2 ? beside(middle, middle) : beside(outer.at, inner.at);
   const say = (code: StepCode): Message => ({ code, data });
   const rests = turns === 'upper' ? 'lower' : 'upper';
   const seeds = { upper: above, lower: below };
-  const points = [inner.at, outer.at];
   return [
     mark({
       piece,

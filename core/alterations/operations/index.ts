@@ -4,6 +4,7 @@ import { capDart } from './capDart.ts';
 import { changeDart } from './changeDart.ts';
 import { dividePiece } from './dividePiece.ts';
 import { drawAlong } from './drawAlong.ts';
+import { drawYoke } from './drawYoke.ts';
 import { easeDart } from './easeDart.ts';
 import { fair } from './fair.ts';
 import { fitCap } from './fitCap.ts';
@@ -38,6 +39,7 @@ export {
   changeDart,
   dividePiece,
   drawAlong,
+  drawYoke,
   easeDart,
   fair,
   fitCap,
@@ -95,6 +97,7 @@ export const OPERATIONS = {
   restoreCap,
   fitCap,
   drawAlong,
+  drawYoke,
   redraw,
   match,
   matchSeam,

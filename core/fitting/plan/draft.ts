@@ -26,7 +26,9 @@ export interface Draft extends Pick<Setup, 'body' | 'bodyProblems' | 'sizeChoice
   readonly ease: Ease;
   /** With paper only: the draft the hand sheets are drawn on. */
   readonly paper: Pick<StandIn, 'sample' | 'size'> | null;
+  /** The pieces the steps work on, a yoke pinned to its back; and the same as they are cut. */
   readonly original: readonly Piece[];
+  readonly untouched: readonly Piece[];
   readonly steps: readonly DraftStep[];
   /** What is cut: where a step was for one side only, opened out or one for each side. */
   readonly pieces: readonly Piece[];
@@ -65,7 +67,7 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
   const { job, body, bodyProblems, size, amounts, original, contextOf, standIn, sewn } = start;
   const { steps, sides } = replay(start, job.steps, cache, { care });
   const checks = checkSides(sides, original, sewn.seams);
-  const pieces = cutPieces(sides);
+  const pieces = cutPieces(sides, start);
   const unfit = standIn
     ? []
     : [...pieces.flatMap((p) => inspectPiece(p, care)), ...inspectSeams(sides.left.pieces, sides.left.seams)];
@@ -87,6 +89,7 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
     ease: start.ease,
     paper: standIn && { sample: standIn.sample, size: standIn.size },
     original,
+    untouched: start.untouched,
     steps,
     pieces,
     sides,

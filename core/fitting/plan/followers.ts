@@ -16,6 +16,7 @@ const FOLLOWS: readonly { readonly kind: string; readonly parts: readonly Piece[
   { kind: 'waist', parts: ['waistband'], id: 'waistband-follows' },
   { kind: 'neck', parts: ['facingFront', 'facingBack'], id: 'facing-follows' },
   { kind: 'neck', parts: ['band'], id: 'band-follows' },
+  { kind: 'neck', parts: ['collar'], id: 'collar-follows' },
   { kind: 'pocket', parts: ['pocket', 'flyFacing'], id: 'pocket-follows' },
 ];
 

@@ -61,8 +61,8 @@ export function replay(
 ): Replayed {
   const quick = carryOut(start, plan, cache, { brief, care: 'quick' });
   if (care === 'quick') return quick;
-  const came = start.original.flatMap((p) => inspectPiece(p));
-  const left = cutPieces(quick.sides).flatMap((p) => inspectPiece(p));
+  const came = start.untouched.flatMap((p) => inspectPiece(p));
+  const left = cutPieces(quick.sides, start).flatMap((p) => inspectPiece(p));
   return newFaults(came, left).length === 0 ? quick : carryOut(start, plan, cache, { brief, care });
 }
 
@@ -82,7 +82,7 @@ function carryOut(
     const { left, right } = sides;
     const same = kept?.left === left.pieces && kept.right === right.pieces && kept.key === own;
     const reuse = same && (kept.care === 'complete' || care === 'quick') ? kept : null;
-    const next = reuse ?? cutAlike(sides, doStep(step, start, sides, { brief, care }), care);
+    const next = reuse ?? cutAlike(start, sides, doStep(step, start, sides, { brief, care }), care);
     if (cache && !reuse) cache.steps[i] = { left: left.pieces, right: right.pieces, key: own, care, ...next };
     steps.push(next.done);
     sides = next.after;
@@ -95,13 +95,14 @@ function carryOut(
  * inspected too, and a step that would make it unfit to be cut is refused like any other.
  */
 function cutAlike(
+  start: Setup,
   before: BothSides,
   done: DraftStep,
   care: Care,
 ): { readonly done: DraftStep; readonly after: BothSides } {
   const after = sidesAfter(before, done);
   if (alike(after) || after === before) return { done, after };
-  const faults = (sides: BothSides) => cutPieces(sides).flatMap((p) => inspectPiece(p, care));
+  const faults = (sides: BothSides) => cutPieces(sides, start).flatMap((p) => inspectPiece(p, care));
   const now = faults(after);
   const [fault] = now.length > 0 ? newFaults(faults(before), now) : [];
   if (!fault) return { done, after };

@@ -27,8 +27,8 @@ import {
 } from '../fit/index.ts';
 import { toldFlat, type ToldFlat } from '../compare/index.ts';
 import type { Job, Wearer } from '../../documents/schema.ts';
-import { brokenIn, type Pattern, type Piece, type Problem } from '../../pattern/index.ts';
-import type { Refusal, Result } from '../../units/index.ts';
+import { brokenIn, cutApart, pinYokes, type Pattern, type Piece, type Problem } from '../../pattern/index.ts';
+import { once, type Refusal, type Result } from '../../units/index.ts';
 import type { SidePieces } from './sides.ts';
 import { standInFor, toldNow, type StandIn } from './paper.ts';
 
@@ -61,7 +61,10 @@ export interface Setup {
   readonly amountsAfter: (grown: number) => Amounts | null;
   readonly standIn: StandIn | null;
   readonly told: ToldFlat | null;
+  /** The pieces as they lie on the table, a yoke pinned to its back. */
   readonly original: readonly Piece[];
+  /** The same as they are cut, the yoke by itself. */
+  readonly untouched: readonly Piece[];
   readonly sewn: SidePieces;
   readonly contextOf: (side: SidePieces) => Context;
   readonly refusal: Refusal | null;
@@ -88,13 +91,29 @@ function sizeAndCup(job: ResolvedJob['job'], body: Body, sold: Pattern) {
   return { cup, cupChoice: cups, pattern, sizeChoice, size };
 }
 
+/** The pieces cut apart again; those that nothing was done to are the pattern’s own. */
+export function asSold(original: readonly Piece[], pinned: readonly Piece[], own: readonly Piece[]): readonly Piece[] {
+  if (pinned === own) return original;
+  return original.flatMap((p) =>
+    pinned.includes(p) ? cutApart(p).map((part) => own.find((o) => o.id === part.id) ?? part) : cutApart(p),
+  );
+}
+
+/** Every size with its yokes pinned on. */
+const nestOf = once((pattern: Pattern): Pattern['sizes'] =>
+  Object.fromEntries(
+    Object.entries(pattern.sizes).map(([size, pieces]) => [size, pinYokes(pieces, pattern.seams).pieces]),
+  ),
+);
+
 /** The pieces a job starts from: its own in the size, else a sample draft that stands in for pieces on paper. */
 function piecesAtStart(pattern: Pattern, size: string | null, body: Body, sound: boolean) {
   const own = (size !== null ? pattern.sizes[size] : undefined) ?? [];
   const standIn = own.length === 0 && size !== null && sound ? standInFor(pattern, size) : null;
-  const original = standIn?.pieces ?? startingPieces(own, body);
-  const sewn: SidePieces = { pieces: original, seams: standIn?.seams ?? pattern.seams };
-  return { standIn, original, sewn };
+  const pinned = pinYokes(own, pattern.seams);
+  const original = standIn?.pieces ?? startingPieces(pinned.pieces, body);
+  const sewn: SidePieces = { pieces: original, seams: standIn?.seams ?? pinned.seams };
+  return { standIn, original, sewn, untouched: asSold(original, pinned.pieces, own) };
 }
 
 /** Computes what a job starts from: the body, the size and cup, the pieces, the eases, and the bust amounts. */
@@ -105,7 +124,7 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
   const body = bodyFrom(wearer.sets);
   const chosen = sizeAndCup(job, body, sold);
   const { pattern, size, sizeChoice } = chosen;
-  const { standIn, original, sewn } = piecesAtStart(pattern, size, body, broken === null);
+  const { standIn, original, sewn, untouched } = piecesAtStart(pattern, size, body, broken === null);
   const eases = easesFor(pattern, size, standIn ? null : sewn, wearer.eases, wearer.bustEase, job.hanging);
   const ease = easeOf(eases);
   const enough = enoughOf(eases);
@@ -116,7 +135,7 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
     original,
     originalSeams: sewn.seams,
     wearer: body,
-    ...(standIn ? {} : { nest: pattern.sizes }),
+    ...(standIn ? {} : { nest: nestOf(pattern) }),
     chart: pattern.chart,
     size,
     draftedHeight: pattern.draftedHeight,
@@ -157,6 +176,7 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
     standIn,
     told,
     original,
+    untouched,
     sewn,
     contextOf,
     refusal: refusalOf(broken, size, sizeChoice, original),

@@ -1,4 +1,13 @@
-import { middleX, mirrorPiece, unfoldPiece, type Piece, type Seam } from '../../pattern/index.ts';
+import { distance, type Path, type Point } from '../../geometry/index.ts';
+import {
+  cutApart,
+  middleX,
+  mirrorPiece,
+  placesOfMark,
+  unfoldPiece,
+  type Piece,
+  type Seam,
+} from '../../pattern/index.ts';
 import { checkPieces, type CheckReport, type Finding } from '../../paper/truing/index.ts';
 import { TOL, once } from '../../units/index.ts';
 
@@ -20,8 +29,46 @@ export const alike = (sides: BothSides): boolean => sides.left.pieces === sides.
  * What is cut when the sides differ: a piece on the fold opened out to a whole, any other one for each side; what
  * is alike on both sides stays as it was. The drawn half is the wearer's left.
  */
-export const cutPieces = once(({ left, right }: BothSides): readonly Piece[] => {
-  if (left.pieces === right.pieces) return left.pieces;
+export const cutPieces = (sides: BothSides, start: Start): readonly Piece[] => cutOnce(sides)(start);
+const cutOnce = once((sides: BothSides) => once((start: Start) => cut(sides, start)));
+
+/** What a job starts from: on the table, and as it is cut. */
+type Start = { readonly original: readonly Piece[]; readonly untouched: readonly Piece[] };
+
+/** Pieces with every yoke cut from its back again; one that came out as it was drafted is the drafted one. */
+const unpinned = (pieces: readonly Piece[], { original, untouched }: Start): readonly Piece[] =>
+  pieces.flatMap((piece) => {
+    const parts = cutApart(piece);
+    if (parts.length < 2) return parts;
+    const was = original.filter((o) => o.id === piece.id).flatMap(cutApart);
+    return parts.map((part) => {
+      const before = was.find((w) => w.id === part.id);
+      return (before && sameCut(before, part) && untouched.find((d) => d.id === part.id)) || part;
+    });
+  });
+
+/** Cut alike: the same lines to a thousandth of a hair, and the same marks on them. */
+function sameCut(a: Piece, b: Piece): boolean {
+  const paths = (p: Piece): readonly Path[] => p.edges.map((e) => e.path);
+  const points = (path: Path): readonly Point[] => [
+    path.start,
+    ...path.segments.flatMap((s) => (s.kind === 'line' ? [s.to] : [s.c1, s.c2, s.to])),
+  ];
+  const [one, two] = [paths(a).flatMap(points), paths(b).flatMap(points)];
+  if (one.length !== two.length || a.darts.length !== b.darts.length || a.marks.length !== b.marks.length) return false;
+  const moved = one.some((p, i) => distance(p, two[i] ?? p) > TOL.same);
+  const places = (p: Piece): readonly Point[] => [
+    ...p.darts.map((d) => d.tip),
+    ...p.marks.flatMap((m) => (m.kind === 'notch' ? [{ x: m.at, y: 0 }] : placesOfMark(m))),
+  ];
+  const marks = places(b);
+  return !moved && places(a).every((p, i) => distance(p, marks[i] ?? p) <= TOL.same);
+}
+
+function cut(sides: BothSides, start: Start): readonly Piece[] {
+  const left = { pieces: unpinned(sides.left.pieces, start) };
+  if (alike(sides)) return left.pieces;
+  const right = { pieces: unpinned(sides.right.pieces, start) };
   const ids = [...new Set([...left.pieces, ...right.pieces].map((p) => p.id))];
   return ids.flatMap((id): readonly Piece[] => {
     const l = left.pieces.find((p) => p.id === id);
@@ -39,7 +86,7 @@ export const cutPieces = once(({ left, right }: BothSides): readonly Piece[] => 
       { ...mirrorPiece(r, middleX(r)), id: r.id + CUT_AS.right, cut: 1, name: `${r.name}, right` },
     ];
   });
-});
+}
 
 const same = (a: Piece, b: Piece): boolean => a === b || JSON.stringify(a) === JSON.stringify(b);
 

@@ -161,7 +161,7 @@ export const CAUSES: readonly Cause[] = [
     signs: { 'neck-pulls-back': 0.4, 'neck-stands-away': 0.4, 'hem-rises-back': 0.2, 'drag-neck-shoulder': 0.2 },
     against: ['bubble-below-neck'],
     reads: [{ key: 'napeToWaist', way: 1 }],
-    remedy: step(['round-back'], 1, { 'neck-pulls-back': 1, 'hem-rises-back': 1 }),
+    remedy: step(['yoke-round-back', 'round-back'], 1, { 'neck-pulls-back': 1, 'hem-rises-back': 1 }),
     overdone: ['flat-upper-back'],
   },
   {

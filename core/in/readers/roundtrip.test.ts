@@ -1,6 +1,6 @@
 import dxf from 'dxf';
 import { describe, expect, it } from 'vitest';
-import { SAMPLE_IDS } from '../../blocks/index.ts';
+import { SAMPLE_IDS, samplePattern } from '../../blocks/index.ts';
 import { flatten, pointAt } from '../../geometry/index.ts';
 import { requireEdge, validatePiece, type Piece } from '../../pattern/index.ts';
 import { outlinesApart } from '../../testing/drawn.ts';
@@ -16,7 +16,7 @@ const SAME = 0.01;
 const marksOf = (p: Piece): readonly string[] => p.marks.map((m) => `${m.kind} ${m.id}`).sort();
 
 describe.each(SAMPLE_IDS)('sample %s', (id) => {
-  const pieces = sampleIn(id, '5').pieces;
+  const pieces = samplePattern(id, ['5']).sizes['5'] ?? [];
 
   it('comes back from SVG piece by piece: edges, roles, darts and marks', () => {
     const read = expectOk(readSvg(writeSvg(pieces, { title: id })), id);

@@ -1,6 +1,7 @@
 import {
   edgeOf,
   normalisePiece,
+  partsOfSide,
   withNeckFound,
   wornAs,
   type Pattern,
@@ -11,7 +12,7 @@ import { withBustLevels } from './bustLevel.ts';
 import { proposeSeams } from './seams.ts';
 
 const holds = (pieces: readonly Piece[], seam: Seam): boolean =>
-  [seam.first, seam.second].every((side) => {
+  [seam.first, seam.second].flatMap(partsOfSide).every((side) => {
     const piece = pieces.find((p) => p.id === side.piece);
     return (
       piece !== undefined &&

@@ -41,7 +41,9 @@ const PARTS: readonly (readonly [RegExp, Piece['part']])[] = [
   [/sleeve|[aä]rmel|\bmanche\b|\bmanga\b/i, 'sleeve'],
   [/pocket|tasche|\bpoche\b|bolsillo/i, 'pocket'],
   [/\bcuff|manschette|poignet|pu[nñ]o/i, 'cuff'],
-  [/\bband\b|collar|kragen|\bbund\b|\bcol\b|cuello/i, 'band'],
+  [/collar\s*stand|kragensteg|\bsteg\b|pied\s*de\s*col|pie\s*de\s*cuello|\bband\b|\bbund\b/i, 'band'],
+  [/collar|kragen|\bcol\b|cuello/i, 'collar'],
+  [/\byoke\b|passe\b|koller\b|empi[eè]cement|canes[uú]/i, 'yoke'],
   [/front|vorderteil|vorne|\bdevant\b|delanter/i, 'front'],
   [/back|r[uü]cken|r[uü]ckteil|hinterteil|\bdos\b|espalda/i, 'back'],
 ];

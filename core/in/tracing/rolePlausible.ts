@@ -10,6 +10,9 @@ const USUAL: Readonly<Partial<Record<EdgeRole, readonly [number, number]>>> = {
   raglan: [150, 420],
 };
 
+/** Below a yoke only a part of the armhole is left. */
+const BELOW_YOKE: typeof USUAL = { armhole: [60, 300] };
+
 /**
  * How well a bodice reads with one of its edges as the centre: it stands upright and square to what it meets, the
  * shoulder falls away from the neck, and neck and armhole have lengths a body has. Higher is better.
@@ -23,12 +26,14 @@ export function plausible(edges: readonly Seen[], centre: Seen, roles: readonly 
     const beside = edges[(edges.indexOf(centre) + step + n) % n];
     if (beside && Math.abs(cornerBetween(centre.path, beside.path) - 90) < 8) score += 2;
   }
+  const yoke = of('yoke').length > 0;
   for (const role of Object.keys(USUAL) as EdgeRole[]) {
-    const [least, most] = USUAL[role] ?? [0, Infinity];
+    const [least, most] = (yoke ? BELOW_YOKE[role] : USUAL[role]) ?? [0, Infinity];
     const long = size(role);
     if (long > 0) score += long >= least && long <= most ? 2 : -3;
   }
-  if (of('neck').length === 0) score -= 4;
+  if (yoke) score += 4;
+  else if (of('neck').length === 0) score -= 4;
   if (size('armhole') > 0 && size('armhole') < size('neck')) score -= 4;
   const [shoulder] = of('shoulder');
   if (shoulder) {

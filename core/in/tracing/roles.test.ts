@@ -37,6 +37,7 @@ const KINDS: readonly (readonly [SampleId, readonly string[]])[] = [
   ['skerry-shoulder', ['front', 'sideFront', 'sideBack', 'back']],
   ['skerry-armhole', ['front', 'sideFront', 'sideBack', 'back']],
   ['ebb', ['front', 'back', 'sleeve']],
+  ['quay', ['yoke', 'back']],
 ];
 
 describe('what each edge of a piece is', () => {

@@ -18,10 +18,11 @@ import {
   type Seen,
 } from './roleSeen.ts';
 import { trousers } from './roleTrousers.ts';
+import { belowYoke, yoke } from './roleYoke.ts';
 import { nth } from '../../units/index.ts';
 
 export type Part = Piece['part'];
-const BACKS: ReadonlySet<Part> = new Set<Part>(['back', 'skirtBack', 'trouserBack', 'sideBack', 'facingBack']);
+const BACKS: ReadonlySet<Part> = new Set<Part>(['back', 'skirtBack', 'trouserBack', 'sideBack', 'facingBack', 'yoke']);
 /** Pieces whose centre is the centre back. */
 export const isBack = (part: Part): boolean => BACKS.has(part);
 /** A shoulder longer than this runs on over the arm, mm. */
@@ -138,6 +139,7 @@ function bestBodice(edges: readonly Seen[], centres: readonly Seen[], centreRole
   const read = centres.map((centre) => {
     const own = [...roles];
     bodice(edges, centre, centreRole, own);
+    if (centreRole === 'centreBack') belowYoke(edges, own);
     return { own, score: plausible(edges, centre, own) };
   });
   const best = read.reduce<(typeof read)[number] | null>((b, r) => (!b || r.score > b.score ? r : b), null);
@@ -207,7 +209,10 @@ export function proposeRoles(
   else if (part === 'sideFront' || part === 'sideBack') sidePanel(edges, roles);
   else if (part === 'trouserFront' || part === 'trouserBack') trousers(edges, roles);
   else if (part === 'skirtFront' || part === 'skirtBack') skirt(edges, usual, centreRole, roles);
-  else if ((part === 'front' || part === 'back') && usual) bestBodice(edges, candidates, centreRole, roles);
+  else if (part === 'yoke' && usual) {
+    roles[usual.index] = centreRole;
+    yoke(fromCentre(edges, usual), roles);
+  } else if ((part === 'front' || part === 'back') && usual) bestBodice(edges, candidates, centreRole, roles);
   else if ((part === 'facingFront' || part === 'facingBack') && usual) {
     bodice(edges, usual, centreRole, roles);
     roles.forEach((r, i) => {

@@ -1,5 +1,13 @@
 import { distance, endOf, type Point } from '../../geometry/index.ts';
-import { edgesWithRole, type Edge, type EdgeRole, type Piece, type Seam, type SeamSide } from '../../pattern/index.ts';
+import {
+  edgesWithRole,
+  pinYokes,
+  type Edge,
+  type EdgeRole,
+  type Piece,
+  type Seam,
+  type SeamSide,
+} from '../../pattern/index.ts';
 import { walkSeam, type Walk } from '../../paper/truing/index.ts';
 import { last, nth, cyclic } from '../../units/index.ts';
 
@@ -107,12 +115,30 @@ function armholeSeam(id: string, piece: Piece | undefined, sleeve: Piece, cap: E
   };
 }
 
+const NO_SEAMS: readonly Seam[] = [];
+/** The seam between a yoke and the back below it. */
+function yokeSeam(pieces: readonly Piece[]): readonly Seam[] {
+  const [back, yoke] = [all(pieces, 'back'), all(pieces, 'yoke')];
+  const seam = together({ id: 'yoke', kind: 'other', one: [back, 'yoke'], two: [yoke, 'yoke'], from: seamCentre });
+  return seam ? [seam] : NO_SEAMS;
+}
+
+/** The end of a yoke seam at the centre back. */
+function seamCentre(piece: Piece, edges: readonly Edge[]): Point {
+  const [a, b] = ends(edges);
+  const centre = edgesWithRole(piece, 'centreBack').flatMap((e) => [e.path.start, endOf(e.path)]);
+  const away = (p: Point): number => Math.min(...centre.map((c) => distance(c, p)));
+  return away(a) <= away(b) ? a : b;
+}
+
 /**
  * The seams that pieces of these parts are sewn together by, walked: shoulder, side, waist, sleeve, skirt, facings.
  * A head of a sleeve that is longer than its armhole by what heads are eased in is taken to be meant so. What differs
  * too much to be a seam is left out; the rest shows by its walk whether the pieces were traced alike.
  */
-export function proposeSeams(pieces: readonly Piece[]): readonly ProposedSeam[] {
+export function proposeSeams(drawn: readonly Piece[]): readonly ProposedSeam[] {
+  // A yoke is looked at with its back: shoulder, neck and armhole are whole then.
+  const { pieces, asDrawn } = pinYokes(drawn, NO_SEAMS);
   const [front, back, sleeve] = [all(pieces, 'front'), all(pieces, 'back'), all(pieces, 'sleeve')];
   const [skirtFront, skirtBack] = [all(pieces, 'skirtFront'), all(pieces, 'skirtBack')];
   const [legFront, legBack] = [all(pieces, 'trouserFront'), all(pieces, 'trouserBack')];
@@ -155,12 +181,12 @@ export function proposeSeams(pieces: readonly Piece[]): readonly ProposedSeam[] 
         second: side(sleeve, [b], upperOf([b])),
       });
   }
-  return seams.flatMap((seam) => {
-    const walk = walkSeam(pieces, seam);
+  return [...yokeSeam(drawn), ...asDrawn(seams)].flatMap((seam) => {
+    const walk = walkSeam(drawn, seam);
     const shorter = Math.min(walk.first.length, walk.second.length);
     if (Math.abs(walk.difference) > UNLIKE * shorter) return [];
     const cap = seam.kind === 'armhole' && walk.difference > 0 && walk.difference <= CAP_EASE_MOST;
     const eased = cap ? { ...seam, ease: Math.round(walk.difference * 100) / 100 } : seam;
-    return [{ seam: eased, walk: cap ? walkSeam(pieces, eased) : walk }];
+    return [{ seam: eased, walk: cap ? walkSeam(drawn, eased) : walk }];
   });
 }

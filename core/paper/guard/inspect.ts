@@ -1,5 +1,5 @@
 import { isSimplePolygon, polyline, signedArea, spansOf, type Point } from '../../geometry/index.ts';
-import { asCut, edgeOf, type Piece, type Seam } from '../../pattern/index.ts';
+import { asCut, edgeOf, partsOfSide, type Piece, type Seam } from '../../pattern/index.ts';
 import { cuttingFaults } from './cutting.ts';
 import { dartFaults } from './darts.ts';
 import type { Care, Fault, FaultCode } from './fault.ts';
@@ -48,7 +48,7 @@ export const isSoundRing = (ring: readonly Point[]): boolean =>
 /** Seams that name an edge or a notch their piece no longer has: they could not be walked. */
 export function inspectSeams(pieces: readonly Piece[], seams: readonly Seam[]): readonly Fault[] {
   return seams.flatMap((seam) =>
-    [seam.first, seam.second].flatMap((side): readonly Fault[] => {
+    [seam.first, seam.second].flatMap(partsOfSide).flatMap((side): readonly Fault[] => {
       const piece = pieces.find((p) => p.id === side.piece);
       if (!piece) return [];
       const whole =

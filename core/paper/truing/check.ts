@@ -13,6 +13,7 @@ import {
 import type { FaultCode } from '../guard/index.ts';
 import {
   bustPointOf,
+  cutApart,
   dartShape,
   DOUBLE_POINTED,
   doubleDartsOf,
@@ -121,7 +122,9 @@ function checkIntake(piece: Piece, dart: string, intake: number, at: Point): rea
 }
 
 /** Everything to check on one piece. Pieces are immutable, so each is checked once and the result kept. */
-export const checkPiece = once((piece: Piece): readonly Finding[] => {
+export const checkPiece = once((piece: Piece): readonly Finding[] => cutApart(piece).flatMap(findingsOn));
+
+function findingsOn(piece: Piece): readonly Finding[] {
   const out: Finding[] = [];
   for (const dart of piece.darts) {
     const aim = checkAim(piece, dart);
@@ -173,7 +176,7 @@ export const checkPiece = once((piece: Piece): readonly Finding[] => {
       out.push({ code: 'grain-turned', grade: 'look', piece: piece.id, at: m.from, data: { by, name: piece.name } });
   }
   return out;
-});
+}
 
 /** Seams across which the outline has to run on smoothly at both ends. */
 const SMOOTH: readonly Seam['kind'][] = ['shoulder', 'side', 'inseam'];
@@ -182,7 +185,7 @@ const SMOOTH: readonly Seam['kind'][] = ['shoulder', 'side', 'inseam'];
 const FOLLOWING: Readonly<Partial<Record<Seam['kind'], readonly Piece['part'][]>>> = {
   armhole: ['sleeve'],
   waist: ['skirtFront', 'skirtBack', 'waistband'],
-  neck: ['facingFront', 'facingBack', 'band'],
+  neck: ['facingFront', 'facingBack', 'band', 'collar'],
   pocket: ['pocket', 'flyFacing'],
 };
 

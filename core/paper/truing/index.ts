@@ -25,3 +25,4 @@ export * from './transfer.ts';
 export * from './bulge.ts';
 export * from './carry.ts';
 export * from './notches.ts';
+export * from './yokeEdge.ts';

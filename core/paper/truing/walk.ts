@@ -14,7 +14,15 @@ import {
   type Path,
   type Point,
 } from '../../geometry/index.ts';
-import { alongSide, requireEdge, seamLine, type Piece, type Seam, type SeamSide } from '../../pattern/index.ts';
+import {
+  alongSide,
+  partsOfSide,
+  requireEdge,
+  seamLine,
+  type Piece,
+  type Seam,
+  type SeamSide,
+} from '../../pattern/index.ts';
 import { degrees } from '../../units/index.ts';
 
 /** One side of a seam laid out straight: its length and where its notches fall, mm from the walk's start. */
@@ -66,6 +74,19 @@ export function walkSide(piece: Piece, side: SeamSide): WalkedSide {
   return { piece: piece.id, length, notches, joints, corners, meets };
 }
 
+/** A walk that goes on over another piece. */
+const runOn = (one: WalkedSide, two: WalkedSide): WalkedSide => {
+  const further = (at: number): number => at + one.length;
+  return {
+    piece: one.piece,
+    length: one.length + two.length,
+    notches: [...one.notches, ...two.notches.map((n) => ({ ...n, at: further(n.at) }))],
+    joints: [...one.joints, one.length, ...two.joints.map(further)],
+    corners: [one.corners[0], two.corners[1]],
+    meets: [one.meets[0], two.meets[1]],
+  };
+};
+
 const STATIONS = 24;
 
 /** Greatest distance between two lines laid on one another at their middles, their ends in line, mm. */
@@ -90,11 +111,14 @@ export function walkSeam(pieces: readonly Piece[], seam: Seam): Walk {
     if (!piece) throw new Error(`walkSeam: expected piece "${id}" for seam ${seam.id}`);
     return piece;
   };
-  const one = find(seam.first.piece);
-  const two = find(seam.second.piece);
-  const first = walkSide(one, seam.first);
-  const second = walkSide(two, seam.second);
-  const apart = seam.kind === 'pocket' ? farApart(seamLine(one, seam.first), seamLine(two, seam.second)) : 0;
+  const walked = (side: SeamSide): WalkedSide =>
+    partsOfSide(side)
+      .map((part) => walkSide(find(part.piece), part))
+      .reduce(runOn);
+  const first = walked(seam.first);
+  const second = walked(seam.second);
+  const lineOf = (side: SeamSide): Path => seamLine(find(side.piece), side);
+  const apart = seam.kind === 'pocket' ? farApart(lineOf(seam.first), lineOf(seam.second)) : 0;
   return { seam, first, second, difference: second.length - first.length - seam.ease, apart };
 }
 

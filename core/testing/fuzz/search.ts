@@ -101,7 +101,7 @@ export function judged(one: Case, tally?: Tally): string | null {
   for (const s of steps)
     if (!s.outcome.ok && s.outcome.error.code === 'step-failed')
       return `${s.step.alteration} broke: ${String(s.outcome.error.data['detail'])}`;
-  for (const piece of cutPieces(sides)) {
+  for (const piece of cutPieces(sides, start)) {
     const wrong = start.original.includes(piece) ? [] : wrongWith(piece);
     if (wrong[0] && inspectPiece(piece).length === 0) return `${piece.id}: ${wrong[0].what}`;
   }

@@ -1,5 +1,5 @@
-import { alike, startingPieces, type Draft, type SidePieces, type BothSides } from '@ample/core/fitting/plan';
-import type { Pattern, Piece } from '@ample/core/pattern';
+import { alike, asSold, startingPieces, type Draft, type SidePieces, type BothSides } from '@ample/core/fitting/plan';
+import { pinYokes, type Pattern, type Piece } from '@ample/core/pattern';
 import { nth } from '@ample/core/units';
 
 /**
@@ -8,9 +8,14 @@ import { nth } from '@ample/core/units';
  */
 export function adopt(draft: Draft, pattern: Pattern): Draft {
   const sold = draft.size === null ? undefined : pattern.sizes[draft.size];
-  if (!sold || sold.length !== draft.original.length) return draft;
-  const own = startingPieces(sold, draft.body);
-  const known = new Map(draft.original.map((copy, i) => [copy, nth(own, i)]));
+  const pinned = sold && pinYokes(sold, pattern.seams).pieces;
+  if (!pinned || pinned.length !== draft.original.length) return draft;
+  const own = startingPieces(pinned, draft.body);
+  const untouched = asSold(own, pinned, sold);
+  const known = new Map([
+    ...draft.original.map((copy, i) => [copy, nth(own, i)] as const),
+    ...draft.untouched.map((copy, i) => [copy, nth(untouched, i)] as const),
+  ]);
   const back = (pieces: readonly Piece[]): readonly Piece[] => pieces.map((p) => known.get(p) ?? p);
   const sideBack = (side: SidePieces): SidePieces => ({ ...side, pieces: back(side.pieces) });
   // One side for both sides stays one.
@@ -21,6 +26,7 @@ export function adopt(draft: Draft, pattern: Pattern): Draft {
   return {
     ...draft,
     original: own,
+    untouched,
     pieces: back(draft.pieces),
     sides: sidesBack(draft.sides),
     steps: draft.steps.map((s) => ({

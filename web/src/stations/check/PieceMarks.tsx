@@ -9,7 +9,7 @@ import { en } from '@ample/core/speech';
 
 /** Darts, grainline and the corners at the centre of every altered piece. */
 export function PieceMarks({ draft }: { readonly draft: Draft }) {
-  const altered = draft.pieces.filter((p) => !draft.original.includes(p));
+  const altered = draft.pieces.filter((p) => !draft.untouched.includes(p));
   if (altered.length === 0) return null;
   return (
     <table className="card w-full">

@@ -36,7 +36,7 @@ export function PatternStation() {
   const told = draft
     ? [
         ...draft.drafted,
-        ...draft.faults.filter((f) => draft.original.some((p) => p.id === f.piece && draft.pieces.includes(p))),
+        ...draft.faults.filter((f) => draft.untouched.some((p) => p.id === f.piece && draft.pieces.includes(p))),
       ]
     : [];
   const own = isOwn(pattern);

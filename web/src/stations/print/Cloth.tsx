@@ -41,7 +41,7 @@ export function Cloth({ draft, fabric }: { readonly draft: Draft; readonly fabri
         return work.current.done;
       };
       const altered = await run(draft.pieces, 0);
-      const drafted = await run(draft.original, 0.5);
+      const drafted = await run(draft.untouched, 0.5);
       setFound({ of: asked, by: draft, found: { altered, drafted } });
     } catch (error) {
       // Stopped: what its clock says later is of no matter.

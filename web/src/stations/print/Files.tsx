@@ -32,7 +32,7 @@ export function Files({
   const [leftOut, setLeftOut] = useState<ReturnType<typeof soundSizes>['leftOut']>([]);
   const { unit } = useUnits();
   const withOriginal = usePrefs((s) => s.lines.includes('original'));
-  const original = withOriginal ? untouchedFor(pieces, draft.original) : [];
+  const original = withOriginal ? untouchedFor(pieces, draft.untouched) : [];
   const bundle = async () => {
     const { job } = useJob.getState();
     const bytes = job && (await exportJob(job.id, new Date()));

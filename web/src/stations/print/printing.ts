@@ -20,7 +20,7 @@ export function toPrint(draft: Draft, left: readonly string[], printed: 'pieces'
   // Pieces like one's own are no pattern: with paper only, sheets alone are printed.
   const pieces = draft.paper === null ? draft.pieces.filter((p) => !left.includes(p.id)) : [];
   if (printed === 'pieces') return { drawings: pieces.map(drawPiece), plan: null };
-  const plan = patchPlan(pieces, draft.original);
+  const plan = patchPlan(pieces, draft.untouched);
   return { drawings: [...plan.patches.map(drawPatch), ...plan.whole.map((w) => drawPiece(w.piece))], plan };
 }
 
@@ -41,7 +41,7 @@ export function pdfRequest(
   const onPaper = draft.paper !== null;
   return {
     drawings,
-    original: onPaper ? [] : untouchedFor(draft.pieces, draft.original),
+    original: onPaper ? [] : untouchedFor(draft.pieces, draft.untouched),
     added: prefs.lines.includes('added') && !onPaper ? Object.fromEntries(addedPaper(draft)) : {},
     // The edge of a patch is always drawn: a patch cannot be cut without it.
     show: [...prefs.lines.filter((l) => l !== 'patch'), 'patch'],

@@ -1,5 +1,6 @@
 import { memo } from 'react';
 import { COLOURS, drawPiece, pathData, type PieceDrawing } from '@ample/core/out';
+import { add, scale, sub, unit, type Point } from '@ample/core/geometry';
 import { paperOutline, type Piece } from '@ample/core/pattern';
 import type { Gap } from '@ample/core/paper/slash';
 
@@ -85,6 +86,14 @@ function Seams({ drawing }: Drawn) {
   );
 }
 
+/** The head of an arrow at `at`, on a line that comes from `from`. */
+function head(at: Point, from: Point): string {
+  const back = scale(unit(sub(from, at)), 5);
+  const aside = { x: -back.y / 2, y: back.x / 2 };
+  const [one, two] = [add(add(at, back), aside), sub(add(at, back), aside)];
+  return `M${one.x} ${one.y}L${at.x} ${at.y}L${two.x} ${two.y}`;
+}
+
 /** Notches, grain, buttons, and where the neck of the body lies. */
 function Marks({ drawing }: Drawn) {
   return (
@@ -95,7 +104,7 @@ function Marks({ drawing }: Drawn) {
       {drawing.grain.map(([a, b], i) => (
         <path
           key={i}
-          d={`${line([a, b])}M${a.x - 2.5} ${a.y + 5}L${a.x} ${a.y}L${a.x + 2.5} ${a.y + 5}M${b.x - 2.5} ${b.y - 5}L${b.x} ${b.y}L${b.x + 2.5} ${b.y - 5}`}
+          d={`${line([a, b])}${head(a, b)}${head(b, a)}`}
           stroke={COLOURS.ink}
           strokeWidth="0.9"
           fill="none"
@@ -126,9 +135,22 @@ function Marks({ drawing }: Drawn) {
   );
 }
 
-function CentreAndFold({ drawing: { centreLine, folds, foldLine } }: Drawn) {
+function CentreAndFold({ drawing: { centreLine, folds, foldLine, yokeLines } }: Drawn) {
   return (
     <>
+      {yokeLines.map((l, i) => (
+        <path
+          key={i}
+          d={pathData(l)}
+          fill="none"
+          stroke={COLOURS.carbon}
+          strokeWidth="1.2"
+          strokeDasharray="3 3"
+          {...thin}
+        >
+          <title>Yoke seam: the yoke is pinned on</title>
+        </path>
+      ))}
       {centreLine && (
         <path d={line(centreLine)} stroke={COLOURS.ink} strokeWidth="1.2" strokeDasharray="16 4 3 4" {...thin} />
       )}

@@ -65,7 +65,7 @@ export function Table() {
         <MatView
           key={`${job} ${active?.step.id ?? ''}`}
           job={job ?? ''}
-          original={draft.original}
+          original={active ? draft.original : draft.untouched}
           whole={alike(draft.sides) ? NONE : draft.pieces.filter((p) => !draft.original.some((o) => o.id === p.id))}
           shows={shows}
           before={piecesBefore(draft, active?.step.id ?? null)}

@@ -229,7 +229,7 @@ function useStateOf(versions: readonly Version[], id: string, now: Draft | null)
       left = true;
     };
   }, [version, pattern]);
-  if (id === DRAFTED) return now && { ...now, steps: [], pieces: now.original };
+  if (id === DRAFTED) return now && { ...now, steps: [], pieces: now.untouched };
   if (!version) return now;
   // A new name is not a new state.
   return made && made.of.id === version.id ? made.draft : null;
