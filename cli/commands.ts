@@ -66,7 +66,7 @@ export function suits(file: string): Result<unknown> {
   const d = draft(loaded.value);
   if (d.refusal) return { ok: false, error: d.refusal };
   const told = (family: (typeof FAMILIES)[number]) =>
-    propose(d.original, family, loaded.value.pattern.seams).map((p) => ({
+    propose(d.original, family, d.sides.left.seams).map((p) => ({
       alteration: p.id,
       grade: p.grade,
       why: { ...p.why, says: sayWhy(p.why, UNITS) },

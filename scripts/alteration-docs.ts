@@ -12,6 +12,7 @@ import {
 } from '@ample/core/alterations';
 import { isSample, sampleName, samplePattern } from '@ample/core/blocks';
 import { diagramOf, diagramsSvg, type Diagram } from '@ample/core/out';
+import { pinnedSizes, pinYokes } from '@ample/core/pattern';
 import { expectOk, formatLength } from '@ample/core/units';
 import {
   ALTERATION_WORDS,
@@ -48,14 +49,14 @@ const nameOf = (d: AlterationDefinition, example: Example): string => {
 function contextOf(d: AlterationDefinition, example: Example): Context {
   if (!isSample(example.on)) throw new Error(`${d.id}: expected a sample, got "${example.on}"`);
   const pattern = samplePattern(example.on, SIZES);
-  const pieces = pattern.sizes[SIZE] ?? [];
+  const { pieces, seams } = pinYokes(pattern.sizes[SIZE] ?? [], pattern.seams);
   let context: Context = {
     pieces,
-    seams: pattern.seams,
+    seams,
     original: pieces,
-    originalSeams: pattern.seams,
+    originalSeams: seams,
     wearer: {},
-    nest: pattern.sizes,
+    nest: pinnedSizes(pattern),
     chart: pattern.chart,
     size: SIZE,
   };

@@ -1,7 +1,7 @@
 import type { Context, Values } from '../alterations/index.ts';
 import { runAlteration, type AlterationDefinition, type Run } from '../alterations/index.ts';
 import { SAMPLE_CHART, samplePattern, type SampleId } from '../blocks/index.ts';
-import { pinYokes, type Piece, type Seam } from '../pattern/index.ts';
+import { pinnedSizes, pinYokes, type Piece, type Seam } from '../pattern/index.ts';
 import type { Result } from '../units/index.ts';
 
 const drafted = new Map<string, { readonly pieces: readonly Piece[]; readonly seams: readonly Seam[] }>();
@@ -29,10 +29,7 @@ const nests = new Map<string, NonNullable<Context['nest']>>();
 function nestOf(id: string): NonNullable<Context['nest']> {
   const known = nests.get(id);
   if (known) return known;
-  const pattern = samplePattern(id as SampleId);
-  const nest = Object.fromEntries(
-    Object.entries(pattern.sizes).map(([size, pieces]) => [size, pinYokes(pieces, pattern.seams).pieces]),
-  );
+  const nest = pinnedSizes(samplePattern(id as SampleId));
   nests.set(id, nest);
   return nest;
 }

@@ -1,18 +1,22 @@
 import {
   angleOf,
   boundsOf,
+  cross,
   distance,
   endOf,
   flatten,
   intersectPaths,
   move,
   movePath,
+  nearestLength,
   pathLength,
   pointAt,
   polyline,
   rotate,
   rotationAbout,
+  scale,
   sub,
+  tangentAt,
   inverse,
   type Point,
   type Rigid,
@@ -67,15 +71,31 @@ export function levelBand(band: Piece, edges: readonly string[] = []): LevelBand
   };
 }
 
+/** A line across a level band. */
+export interface Across {
+  readonly at: Point;
+  readonly to: Point;
+  /** Which way the seam runs where the line begins, to the right. */
+  readonly along: Point;
+  /** The edge it ends on, how far along that, mm, and whether that runs beside the seam: moved along it, it has no step. */
+  readonly far: { readonly edge: string; readonly along: number; readonly beside: boolean } | null;
+}
+
 /** A line straight across the band, from the middle of a seam edge to the edge beyond it, on the level band. */
-export function across({ piece, top, bottom }: LevelBand, edge: string): { readonly at: Point; readonly to: Point } {
+export function across({ piece, top, bottom }: LevelBand, edge: string): Across {
   const path = requireEdge(piece, edge).path;
-  const at = pointAt(path, pathLength(path) / 2);
+  const middle = pathLength(path) / 2;
+  const at = pointAt(path, middle);
+  const way = tangentAt(path, middle);
+  const along = way.x < 0 ? scale(way, -1) : way;
   const far = Math.abs(top - at.y) > Math.abs(bottom - at.y) ? top : bottom;
   const line = polyline([at, { x: at.x, y: far + Math.sign(far - at.y) }]);
   const met = piece.edges
     .filter((e) => e.id !== edge)
-    .flatMap((e) => intersectPaths(line, e.path))
+    .flatMap((e) => intersectPaths(line, e.path).map((h) => ({ point: h.point, edge: e })))
     .filter((h) => distance(h.point, at) > 1)[0];
-  return { at, to: met?.point ?? { x: at.x, y: far } };
+  if (!met) return { at, to: { x: at.x, y: far }, along, far: null };
+  const on = nearestLength(met.edge.path, met.point);
+  const beside = Math.abs(cross(tangentAt(met.edge.path, on), along)) < TOL.straightOn;
+  return { at, to: met.point, along, far: { edge: met.edge.id, along: on, beside } };
 }

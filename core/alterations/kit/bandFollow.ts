@@ -1,4 +1,5 @@
-import type { Piece, Seam } from '../../pattern/index.ts';
+import { add, pathLength, scale, type Point } from '../../geometry/index.ts';
+import { requireEdge, type Piece, type Seam } from '../../pattern/index.ts';
 import { nth, ok, refuse, TOL, type Result } from '../../units/index.ts';
 import type {
   AlterationDefinition,
@@ -10,8 +11,8 @@ import type {
   Under,
   WhyCode,
 } from '../contract.ts';
-import { mark, match, matchSeam, slash } from '../operations/index.ts';
-import { across, levelBand } from './band.ts';
+import { fair, mark, match, matchSeam, slash } from '../operations/index.ts';
+import { across, levelBand, type Across } from './band.ts';
 import { define } from './define.ts';
 import { draftedSeam, followings, ratioOf, sideLengthOf } from './follow.ts';
 
@@ -46,13 +47,14 @@ function bandProgram(context: Context, { kind, part, words }: BandOf): Result<Pr
   const say = (code: Under<BandOf['words']>): Message => ({ code: `${words}.${code}`, data });
   const cuts = parts.map((x, i) => ({ id: `line ${i + 1}`, points: [x.line.at, x.line.to].map(lying.point) }));
   const first = nth(parts, 0);
-  let moved = 0;
+  // Each part goes along the seam, so that its curve runs on.
+  let moved: Point = { x: 0, y: 0 };
   const panels = parts.map((x, i) => {
-    moved += x.by;
+    moved = add(moved, scale(x.line.along, x.by));
     return {
       id: `part ${i + 1}`,
       seed: lying.point({ x: x.line.at.x + 2, y: (x.line.at.y + x.line.to.y) / 2 }),
-      motion: { kind: 'shift' as const, by: lying.way({ x: moved, y: 0 }) },
+      motion: { kind: 'shift' as const, by: lying.way(moved) },
       stage: 'open' as const,
     };
   });
@@ -76,15 +78,26 @@ function bandProgram(context: Context, { kind, part, words }: BandOf): Result<Pr
       dimensions: parts.map((x, i) => ({
         id: `gap ${i + 1}`,
         from: lying.point(x.line.at),
-        to: lying.point({ x: x.line.at.x + x.by, y: x.line.at.y }),
+        to: lying.point(add(x.line.at, scale(x.line.along, x.by))),
         value: Math.abs(x.by),
       })),
     }),
+    ...parts.flatMap(({ line: { far } }) => smoothed(band, far, { code: 'across.true.band', data: {} })),
     // A band keeps its ratio to the neckline: what it is shorter by changes with it.
     ...parts.map((x) => matchSeam({ message: say('match'), seam: x.f.seam.id, ease: x.f.seam.ease * x.share })),
     match({ message: say('match'), kinds: [kind] }),
   ];
   return ok({ piece: band.id, instructions });
+}
+
+/** How far to either side of the line a curved outer edge is drawn again, mm. */
+const REACH = 30;
+/** The outer edge of a curved band, where the parts leave a step in it; a straight one has none. */
+function smoothed(band: Piece, far: Across['far'], message: Message): readonly Instruction[] {
+  const path = far && requireEdge(band, far.edge).path;
+  if (!far || !path || far.beside) return [];
+  const from = Math.max(1, far.along - REACH);
+  return [fair({ message, edge: far.edge, from, toFromEnd: Math.max(1, pathLength(path) - far.along - REACH) })];
 }
 
 /** A band that follows what it is sewn to. */

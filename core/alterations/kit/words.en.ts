@@ -3,6 +3,7 @@ import { CUT_A_TRACING } from './phrases/caution.ts';
 
 export const words = {
   steps: {
+    'across.true.band': () => 'Draw the outer edge across the line again as one curve, as long as it is now.',
     'across.true.panels': () =>
       'Smooth the seams between the panels where the line crosses them, both sides alike; they stay as long as each other.',
     'panels.grade': (s) =>

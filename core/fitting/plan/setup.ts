@@ -27,8 +27,16 @@ import {
 } from '../fit/index.ts';
 import { toldFlat, type ToldFlat } from '../compare/index.ts';
 import type { Job, Wearer } from '../../documents/schema.ts';
-import { brokenIn, cutApart, pinYokes, type Pattern, type Piece, type Problem } from '../../pattern/index.ts';
-import { once, type Refusal, type Result } from '../../units/index.ts';
+import {
+  brokenIn,
+  cutApart,
+  pinnedSizes,
+  pinYokes,
+  type Pattern,
+  type Piece,
+  type Problem,
+} from '../../pattern/index.ts';
+import type { Refusal, Result } from '../../units/index.ts';
 import type { SidePieces } from './sides.ts';
 import { standInFor, toldNow, type StandIn } from './paper.ts';
 
@@ -99,13 +107,6 @@ export function asSold(original: readonly Piece[], pinned: readonly Piece[], own
   );
 }
 
-/** Every size with its yokes pinned on. */
-const nestOf = once((pattern: Pattern): Pattern['sizes'] =>
-  Object.fromEntries(
-    Object.entries(pattern.sizes).map(([size, pieces]) => [size, pinYokes(pieces, pattern.seams).pieces]),
-  ),
-);
-
 /** The pieces a job starts from: its own in the size, else a sample draft that stands in for pieces on paper. */
 function piecesAtStart(pattern: Pattern, size: string | null, body: Body, sound: boolean) {
   const own = (size !== null ? pattern.sizes[size] : undefined) ?? [];
@@ -135,7 +136,7 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
     original,
     originalSeams: sewn.seams,
     wearer: body,
-    ...(standIn ? {} : { nest: nestOf(pattern) }),
+    ...(standIn ? {} : { nest: pinnedSizes(pattern) }),
     chart: pattern.chart,
     size,
     draftedHeight: pattern.draftedHeight,

@@ -1,7 +1,7 @@
 import { endOf, joinPaths, pathLength, reversePath, type Path, type Point } from '../../geometry/index.ts';
 import { cyclic, once } from '../../units/index.ts';
 import { freshId } from '../split.ts';
-import type { Edge, Mark, Piece, Seam, SeamSide } from '../types.ts';
+import type { Edge, Mark, Pattern, Piece, Seam, SeamSide } from '../types.ts';
 import { jointOf, layOn, type Joint, type Laid, type YokeLine } from './joint.ts';
 
 /**
@@ -18,6 +18,13 @@ export interface Pinned {
 /** Pieces with a yoke pinned to the back below it, where the two seam lines cover each other; else as they are. */
 export const pinYokes = (pieces: readonly Piece[], seams: readonly Seam[]): Pinned => pinned(pieces)(seams);
 const pinned = once((pieces: readonly Piece[]) => once((seams: readonly Seam[]) => pin(pieces, seams)));
+
+/** Every size with its yoke pinned on. */
+export const pinnedSizes = once((pattern: Pick<Pattern, 'sizes' | 'seams'>): Pattern['sizes'] =>
+  Object.fromEntries(
+    Object.entries(pattern.sizes).map(([size, pieces]) => [size, pinYokes(pieces, pattern.seams).pieces]),
+  ),
+);
 
 /** What an edge of either piece has become on the whole: a name, and how far along it the edge begins, mm. */
 type Names = ReadonlyMap<string, { readonly id: string; readonly from: number }>;
