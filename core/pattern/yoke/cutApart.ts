@@ -3,15 +3,19 @@ import {
   endOf,
   lengthTo,
   lerp,
+  mapPath,
+  move,
   nearestOnPath,
   reversePath,
+  rotationAbout,
   splitPath,
   sub,
   type Path,
   type Point,
 } from '../../geometry/index.ts';
-import { cyclic, once } from '../../units/index.ts';
-import { edgesWithRole, isInside } from '../access.ts';
+import { cyclic, once, TOL } from '../../units/index.ts';
+import { edgeOf, edgesWithRole, isInside } from '../access.ts';
+import { mapMark } from '../marks.ts';
 import type { Edge, Mark, Piece } from '../types.ts';
 import { yokeLineOf, type YokeLine } from './joint.ts';
 
@@ -130,6 +134,25 @@ function onYoke(yoke: Piece, m: Exclude<Mark, { readonly kind: 'notch' }>): bool
   return 'at' in m && m.kind !== 'level' && isInside(yoke, m.at);
 }
 
+/** Leaning more than this, radians, a fold was drawn aslant on its sheet and stays so. */
+const LEANS = 0.35;
+/** A yoke that has turned about its pin, laid with its fold upright again. */
+function upright(piece: Piece): Piece {
+  const fold = piece.fold === null ? undefined : edgeOf(piece, piece.fold)?.path;
+  if (!fold) return piece;
+  const { x, y } = sub(endOf(fold), fold.start);
+  const lean = Math.atan2(x, Math.abs(y)) * Math.sign(y);
+  if (Math.abs(lean) < TOL.upright || Math.abs(lean) > LEANS) return piece;
+  const turn = rotationAbout(fold.start, lean);
+  const to = (p: Point): Point => move(turn, p);
+  return {
+    ...piece,
+    edges: piece.edges.map((e) => ({ ...e, path: mapPath(e.path, to) })),
+    darts: piece.darts.map((d) => ({ ...d, tip: to(d.tip) })),
+    marks: piece.marks.map((m) => (m.kind === 'notch' ? m : mapMark(m, to))),
+  };
+}
+
 /** The two pieces that were pinned together, the yoke first; a piece without a yoke line by itself. */
 export const cutApart = once((piece: Piece): readonly Piece[] => {
   const line = yokeLineOf(piece);
@@ -149,11 +172,9 @@ export const cutApart = once((piece: Piece): readonly Piece[] => {
   };
   const marksOn = (half: Half, mine: boolean): readonly Mark[] =>
     plain.marks.flatMap((m) => (m.kind === 'notch' ? notchesOn(half, m) : onYoke(upper, m) === mine ? [m] : []));
+  const grained = grain ? [{ kind: 'grain' as const, id: 'grain', ...grain }] : [];
   return [
-    {
-      ...upper,
-      marks: [...marksOn(parts.yoke, true), ...(grain ? [{ kind: 'grain' as const, id: 'grain', ...grain }] : [])],
-    },
+    upright({ ...upper, marks: [...marksOn(parts.yoke, true), ...grained] }),
     {
       ...plain,
       name: below.name,

@@ -26,6 +26,9 @@ describe('a round back at the yoke seam', () => {
       expect(flatOf(now, 'napeToWaist')!.value - flatOf(was, 'napeToWaist')!.value).toBeCloseTo(by, 6);
       for (const key of ['fullBust', 'waist', 'shoulder', 'neck'] as const)
         expect(flatOf(now, key)?.value).toBeCloseTo(flatOf(was, key)!.value, 4);
+      // The yoke is laid with its fold upright.
+      const fold = requireEdge(yoke, 'centreBack').path;
+      expect(Math.abs(fold.start.x - endOf(fold).x)).toBeLessThan(1e-6);
       // Square where it lies on the fold, and to nothing at the armhole.
       expect(Math.abs(cornerAngle(below, 'yokeSeam', 'end') - 90)).toBeLessThan(0.02);
       const pin = endOf(yokeSeamOf(back(now.pieces))!);

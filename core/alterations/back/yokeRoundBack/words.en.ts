@@ -24,7 +24,7 @@ export const words = inWords({
     'yokeRound.lap': (s) =>
       en`Turn the yoke down about the pin until it laps the back by ${s.both('by')} at the centre back: ${s.num('degrees', 1)}°.`,
     'yokeRound.true': () =>
-      en`On the back, rule the centre back straight to the corner of the yoke. Draw its upper edge from there, square to the centre back, in a curve to nothing at the pin. Cut the two apart: the yoke keeps its own edge.`,
+      en`On the back, rule the centre back straight on as far as the corner of the yoke. Draw its upper edge from there, square to the centre back, in a curve to nothing at the pin. Cut the two apart: the yoke keeps its own edge.`,
     'yokeRound.pin': () => 'Smooth the armhole at the pin; its length stays.',
     'yokeRound.match': () =>
       'Walk shoulder, neckline and armhole: all three are as long as before. Ease the back into the yoke over the shoulder blade.',
