@@ -47,3 +47,29 @@ test('a lower stand in inches: the collar is told to follow, and does', async ({
   await page.keyboard.press('Enter');
   await expect(slip.getByText(/too narrow|at most/).first()).toBeVisible();
 });
+
+test('a pattern with views: another view takes its own pieces, and one’s own pattern may be given views', async ({
+  page,
+}) => {
+  await startEmpty(page, 'Nessa Quill', 'quay');
+  await measure(page, { 'High bust': '87', 'Full bust': '92' });
+  await station(page, 'Pattern');
+  await page.getByLabel('View made in this job').selectOption('B: stand alone, short sleeves');
+  const drawn = (name: string) => page.getByRole('img', { name, exact: true });
+  await expect(drawn('Short sleeve')).toBeVisible();
+  await expect(drawn('Cuff')).toBeHidden();
+  await station(page, 'Table');
+  await expect(page.getByRole('button', { name: /^Short sleeve on the mat/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Collar on the mat/ })).toBeHidden();
+
+  await station(page, 'Pattern');
+  await page.getByRole('button', { name: 'Make it my own to change it' }).click();
+  await page.getByLabel('Another view').fill('C: no sleeves');
+  await page.getByRole('button', { name: 'Add the view' }).click();
+  await page.getByLabel('View made in this job').selectOption('C: no sleeves');
+  await expect(drawn('Short sleeve')).toBeHidden();
+  await expect(drawn('Yoke')).toBeVisible();
+  await station(page, 'Table');
+  await expect(page.getByRole('button', { name: /^Yoke on the mat/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /leeve on the mat/ })).toHaveCount(0);
+});

@@ -12,7 +12,7 @@ import {
 } from '@ample/core/alterations';
 import { isSample, sampleName, samplePattern } from '@ample/core/blocks';
 import { diagramOf, diagramsSvg, type Diagram } from '@ample/core/out';
-import { pinnedSizes, pinYokes } from '@ample/core/pattern';
+import { inView, pinnedSizes, pinYokes } from '@ample/core/pattern';
 import { expectOk, formatLength } from '@ample/core/units';
 import {
   ALTERATION_WORDS,
@@ -48,7 +48,7 @@ const nameOf = (d: AlterationDefinition, example: Example): string => {
 
 function contextOf(d: AlterationDefinition, example: Example): Context {
   if (!isSample(example.on)) throw new Error(`${d.id}: expected a sample, got "${example.on}"`);
-  const pattern = samplePattern(example.on, SIZES);
+  const pattern = inView(samplePattern(example.on, SIZES), null);
   const { pieces, seams } = pinYokes(pattern.sizes[SIZE] ?? [], pattern.seams);
   let context: Context = {
     pieces,

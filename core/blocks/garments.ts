@@ -101,13 +101,23 @@ export function shirt(row: ChartRow): Drafted {
   };
 }
 
+/** The views of the shirt: what both take is named in neither. */
+export const SHIRT_VIEWS = [
+  { name: 'A: collar, long sleeves', pieces: ['sleeve', 'cuff', 'collar'] },
+  { name: 'B: stand alone, short sleeves', pieces: ['shortSleeve'] },
+];
+
 /** A shirt with a yoke, buttoned in front, its facing cut on, with collar and stand, long sleeves and a shirt tail. */
 export function yokedShirt(row: ChartRow): Drafted {
   const [front, whole] = draftShirt(row);
   const [yoke, back] = cutApart(whole) as [Piece, Piece];
   const stand = draftStand(front, yoke);
   return {
-    pieces: [front, yoke, back, ...draftShirtSleeve(row, front, whole), stand, draftCollar(stand)],
+    pieces: [
+      ...[front, yoke, back, ...draftShirtSleeve(row, front, whole)],
+      { ...draftSleeve(row, front, whole), id: 'shortSleeve', name: 'Short sleeve' },
+      ...[stand, draftCollar(stand)],
+    ],
     seams: yokedShirtSeams,
   };
 }

@@ -17,6 +17,7 @@ import {
   princess,
   sheath,
   shirt,
+  SHIRT_VIEWS,
   topSeams,
   trousers,
   turned,
@@ -37,6 +38,7 @@ interface SampleSpec {
   readonly garment?: Pattern['garment'];
   readonly fabric?: Pattern['fabric'];
   readonly style?: Pattern['style'];
+  readonly views?: Pattern['views'];
 }
 
 const CAUSEWAY = { ease: 50 };
@@ -161,8 +163,9 @@ const SPECS = {
     ease: SHIRT.ease,
     style: 'loose',
     draft: yokedShirt,
+    views: SHIRT_VIEWS,
     notes:
-      'Loose shirt with a yoke, buttoned in front with a facing cut on, collar and stand, long sleeves with cuffs and a shirt tail. Cut yoke, stand, collar and cuffs twice.',
+      'Loose shirt with a yoke, buttoned in front with a facing cut on, and a shirt tail. View A: collar and stand, long sleeves with cuffs. View B: stand alone, short sleeves. Cut yoke, stand, collar and cuffs twice.',
   },
   'skerry-armhole': {
     ease: 50,
@@ -227,6 +230,7 @@ export function samplePattern(id: SampleId, sizes: readonly string[] = SAMPLE_SI
     style: spec.style ?? 'fitted',
     garment: spec.garment ?? 'top',
     cups: [],
+    views: [...(spec.views ?? [])],
     flat: {},
     underarmDrop: {},
     like: null,

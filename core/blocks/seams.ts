@@ -35,19 +35,32 @@ export const shirtSleeveSeams: readonly Seam[] = [
   { ...seam('cuff', 'other', ['sleeve', ['sleeveHem']], ['cuff', ['seam']], CUFF_EASE), second: CUFF_SIDE },
 ];
 
-export const yokedShirtSeams: readonly Seam[] = [
-  seam('shoulder', 'shoulder', ['front', ['shoulder']], ['yoke', ['shoulder'], true]),
-  seam('side', 'side', ['front', ['side']], ['back', ['side'], true]),
-  seam('yoke', 'other', ['back', ['yokeSeam']], ['yoke', ['yokeSeam'], true]),
-  seam('armhole front', 'armhole', ['front', ['armhole']], ['sleeve', ['capFront']], CAP_EASE.front),
+/** The head of a sleeve in the armhole of a shirt with a yoke: behind it runs over yoke and back. */
+const shirtArmhole = (sleeve: string): readonly Seam[] => [
+  seam(`armhole front ${sleeve}`, 'armhole', ['front', ['armhole']], [sleeve, ['capFront']], CAP_EASE.front),
   {
-    ...seam('armhole back', 'armhole', ['yoke', ['armhole'], true], ['sleeve', ['capBack'], true], CAP_EASE.back),
+    ...seam(
+      `armhole back ${sleeve}`,
+      'armhole',
+      ['yoke', ['armhole'], true],
+      [sleeve, ['capBack'], true],
+      CAP_EASE.back,
+    ),
     first: {
       ...{ piece: 'yoke', edges: ['armhole'], reversed: true },
       then: { piece: 'back', edges: ['armhole'], reversed: true },
     },
   },
+];
+
+export const yokedShirtSeams: readonly Seam[] = [
+  seam('shoulder', 'shoulder', ['front', ['shoulder']], ['yoke', ['shoulder'], true]),
+  seam('side', 'side', ['front', ['side']], ['back', ['side'], true]),
+  seam('yoke', 'other', ['back', ['yokeSeam']], ['yoke', ['yokeSeam'], true]),
+  ...shirtArmhole('sleeve'),
+  ...shirtArmhole('shortSleeve'),
   ...shirtSleeveSeams.slice(-2),
+  seam('short sleeve underarm', 'other', ['shortSleeve', ['underarmFront']], ['shortSleeve', ['underarmBack'], true]),
   seam('stand front', 'neck', ['front', ['neck']], ['stand', ['neckFront'], true]),
   seam('stand back', 'neck', ['yoke', ['neck'], true], ['stand', ['neckBack']]),
   seam('collar', 'neck', ['stand', ['collarSeam']], ['collar', ['seam'], true]),

@@ -87,6 +87,8 @@ const choices = {
   sizeMethod: z.enum(['highBust', 'fullBust', 'hip']).default('highBust'),
   /** The cup taken of a pattern sold in several; null follows the rule. */
   cup: z.string().max(20).nullable().default(null),
+  /** The view made of a pattern that holds several; null takes the first. */
+  view: z.string().max(60).nullable().default(null),
   /**
    * The weight of the skirt hanging from a stretch bodice, grams, and how much 100 g lengthen it, mm; null when none
    * hangs.

@@ -16,6 +16,7 @@ export * from './schema.ts';
 export * from './seamLine.ts';
 export * from './types.ts';
 export * from './validate.ts';
+export * from './views.ts';
 export * from './worn.ts';
 export * from './split.ts';
 export * from './snap.ts';

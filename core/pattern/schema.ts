@@ -320,6 +320,14 @@ export const patternSchema = z.object({
     )
     .max(12)
     .default([]),
+  /**
+   * Garments the pattern may be made up as, each by the pieces it takes: another sleeve, another hem, with or without a
+   * collar. A piece that several take is one; a piece that none names belongs to all of them.
+   */
+  views: z
+    .array(z.object({ name: nameSchema(60), pieces: z.array(id).max(60) }))
+    .max(12)
+    .default([]),
   /** Ease at the bust that the draft was meant to have, whole body, mm; null takes the usual of its cloth. */
   bustEase: z.number().min(-400).max(600).nullable().default(null),
   draftedHeight: z.number().min(500).max(2500).nullable().default(null),

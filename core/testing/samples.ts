@@ -1,7 +1,7 @@
 import type { Context, Values } from '../alterations/index.ts';
 import { runAlteration, type AlterationDefinition, type Run } from '../alterations/index.ts';
 import { SAMPLE_CHART, samplePattern, type SampleId } from '../blocks/index.ts';
-import { pinnedSizes, pinYokes, type Piece, type Seam } from '../pattern/index.ts';
+import { inView, pinnedSizes, pinYokes, type Piece, type Seam } from '../pattern/index.ts';
 import type { Result } from '../units/index.ts';
 
 const drafted = new Map<string, { readonly pieces: readonly Piece[]; readonly seams: readonly Seam[] }>();
@@ -11,7 +11,7 @@ export function sampleIn(id: string, size: string) {
   const key = `${id} ${size}`;
   const known = drafted.get(key);
   if (known) return known;
-  const pattern = samplePattern(id as SampleId, [size]);
+  const pattern = inView(samplePattern(id as SampleId, [size]), null);
   const made = pinYokes(pattern.sizes[size] as readonly Piece[], pattern.seams);
   drafted.set(key, made);
   return made;
@@ -29,7 +29,7 @@ const nests = new Map<string, NonNullable<Context['nest']>>();
 function nestOf(id: string): NonNullable<Context['nest']> {
   const known = nests.get(id);
   if (known) return known;
-  const nest = pinnedSizes(samplePattern(id as SampleId));
+  const nest = pinnedSizes(inView(samplePattern(id as SampleId), null));
   nests.set(id, nest);
   return nest;
 }

@@ -248,6 +248,8 @@ export function sayDifference(d: Difference, { unit, fraction }: Units): string 
       return `Size ${d.from ?? 'not chosen'} → ${d.to ?? 'not chosen'}.`;
     case 'cup':
       return `Cup ${d.from ?? 'not chosen'} → ${d.to ?? 'not chosen'}.`;
+    case 'view':
+      return `View ${d.from ?? 'not chosen'} → ${d.to ?? 'not chosen'}.`;
     case 'added':
       return `New: ${name(d.step, d.amount)}${with_(d.amount)}.`;
     case 'removed':

@@ -50,10 +50,20 @@ export const GLOSSARY: readonly Term[] = inWords([
   { term: 'setback', meaning: 'How far the tip of a dart ends before the bust point.' },
   { term: 'slash', meaning: 'To cut into paper as far as a hinge, so that it can be opened or lapped.' },
   { term: 'spread', meaning: 'To open paper along a cut, so that the piece becomes larger.' },
+  {
+    term: 'stand',
+    meaning:
+      'The band between neckline and collar that lets the collar stand up. (A button stand is the extension beyond the centre front.)',
+  },
   { term: 'symptom', meaning: 'What a fitting shows: a fold, a pull, a hollow, a seam that hangs.' },
   { term: 'tissue-fit', meaning: 'The paper pieces pinned to the body, before any cloth is cut.' },
   { term: 'toile', meaning: 'A trial garment sewn in cheap cloth of the same weight.' },
   { term: 'true', meaning: 'To redraw lines after paper has moved, so that seams match and curves run on.' },
   { term: 'walk', meaning: 'To lay one seam line along another, a little at a time, to see whether they match.' },
+  {
+    term: 'yoke',
+    meaning:
+      'The piece over the shoulders that the back is sewn to. It is pinned to the back while both are altered, and cut apart afterwards.',
+  },
   { term: 'worksheet', meaning: 'Body and ease against the pattern, measurement by measurement, with the difference.' },
 ]);

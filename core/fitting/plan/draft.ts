@@ -16,7 +16,10 @@ import type { DraftStep } from './step.ts';
 import { habitsFor, type Habit } from './habits.ts';
 
 /** Everything shown or printed of a job. */
-export interface Draft extends Pick<Setup, 'body' | 'bodyProblems' | 'sizeChoice' | 'size' | 'cup' | 'cupChoice'> {
+export interface Draft extends Pick<
+  Setup,
+  'body' | 'bodyProblems' | 'sizeChoice' | 'size' | 'cup' | 'cupChoice' | 'view'
+> {
   /** The sizes waist and hip ask for by themselves. */
   readonly levels: readonly LevelSize[];
   readonly amounts: Amounts | null;
@@ -83,6 +86,7 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
     size,
     cup: start.cup,
     cupChoice: start.cupChoice,
+    view: start.view,
     levels: levelSizes(body, start.pattern),
     amounts,
     leaveBust: mayLeaveBust(amounts, body, start.pattern),

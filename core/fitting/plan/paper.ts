@@ -1,7 +1,7 @@
 import { flatOf } from '../../alterations/index.ts';
 import { isSample, SAMPLE_CHART, SAMPLE_SIZES, samplePattern, type SampleId } from '../../blocks/index.ts';
 import type { ToldFlat } from '../compare/index.ts';
-import type { MeasurementKey, Pattern, Piece } from '../../pattern/index.ts';
+import { inView, pinYokes, type MeasurementKey, type Pattern, type Piece } from '../../pattern/index.ts';
 import type { SidePieces } from './sides.ts';
 
 /** A sample draft that stands in for paper pieces: plans are drawn on it, sizes are never read from it. */
@@ -44,8 +44,8 @@ export function standInFor(pattern: Pattern, size: string): StandIn | null {
   const key = `${sample} ${as}`;
   let made = drafted.get(key);
   if (!made) {
-    const full = samplePattern(sample, [as]);
-    made = { pieces: full.sizes[as] ?? [], seams: full.seams };
+    const full = inView(samplePattern(sample, [as]), null);
+    made = pinYokes(full.sizes[as] ?? [], full.seams);
     drafted.set(key, made);
   }
   return { sample, size: as, pieces: made.pieces, seams: made.seams };

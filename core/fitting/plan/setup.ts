@@ -30,11 +30,14 @@ import type { Job, Wearer } from '../../documents/schema.ts';
 import {
   brokenIn,
   cutApart,
+  inView,
   pinnedSizes,
   pinYokes,
   type Pattern,
   type Piece,
   type Problem,
+  viewOf,
+  yokeLineOf,
 } from '../../pattern/index.ts';
 import type { Refusal, Result } from '../../units/index.ts';
 import type { SidePieces } from './sides.ts';
@@ -42,7 +45,7 @@ import { standInFor, toldNow, type StandIn } from './paper.ts';
 
 /** A job with its documents at hand. */
 export interface ResolvedJob {
-  readonly job: Pick<Job, 'size' | 'sizeMethod' | 'steps'> & Partial<Pick<Job, 'order' | 'cup' | 'hanging'>>;
+  readonly job: Pick<Job, 'size' | 'sizeMethod' | 'steps'> & Partial<Pick<Job, 'order' | 'cup' | 'view' | 'hanging'>>;
   readonly wearer: { readonly sets: readonly MeasurementSet[] } & Pick<Wearer, 'bustEase'> &
     Partial<Pick<Wearer, 'eases' | 'learnt' | 'heightLies'>>;
   readonly pattern: Pattern;
@@ -57,6 +60,8 @@ export interface Setup {
   /** Of a pattern sold in several cups: the one taken, and what the rule says. */
   readonly cup: string | null;
   readonly cupChoice: CupChoice | null;
+  /** Of a pattern that holds several views: the one made. */
+  readonly view: string | null;
   readonly job: ResolvedJob['job'];
   /** In the cup taken. */
   readonly pattern: Pattern;
@@ -101,7 +106,7 @@ function sizeAndCup(job: ResolvedJob['job'], body: Body, sold: Pattern) {
 
 /** The pieces cut apart again; those that nothing was done to are the pattern’s own. */
 export function asSold(original: readonly Piece[], pinned: readonly Piece[], own: readonly Piece[]): readonly Piece[] {
-  if (pinned === own) return original;
+  if (!original.some(yokeLineOf)) return original;
   return original.flatMap((p) =>
     pinned.includes(p) ? cutApart(p).map((part) => own.find((o) => o.id === part.id) ?? part) : cutApart(p),
   );
@@ -121,7 +126,7 @@ function piecesAtStart(pattern: Pattern, size: string | null, body: Body, sound:
 export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
   const broken = brokenIn(given);
   // An invalid pattern is not drafted; its problem is reported instead.
-  const sold = broken ? { ...given, sizes: {}, seams: [] } : given;
+  const sold = broken ? { ...given, sizes: {}, seams: [] } : inView(given, job.view ?? null);
   const body = bodyFrom(wearer.sets);
   const chosen = sizeAndCup(job, body, sold);
   const { pattern, size, sizeChoice } = chosen;
@@ -169,6 +174,7 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
     body,
     bodyProblems: checkBody(body, newestFirst(wearer.sets)[0]),
     ...chosen,
+    view: viewOf(sold, job.view ?? null)?.name ?? null,
     ease,
     eases,
     uncertainty,

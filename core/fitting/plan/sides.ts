@@ -5,6 +5,7 @@ import {
   mirrorPiece,
   placesOfMark,
   unfoldPiece,
+  yokeLineOf,
   type Piece,
   type Seam,
 } from '../../pattern/index.ts';
@@ -36,8 +37,9 @@ const cutOnce = once((sides: BothSides) => once((start: Start) => cut(sides, sta
 type Start = { readonly original: readonly Piece[]; readonly untouched: readonly Piece[] };
 
 /** Pieces with every yoke cut from its back again; one that came out as it was drafted is the drafted one. */
-const unpinned = (pieces: readonly Piece[], { original, untouched }: Start): readonly Piece[] =>
-  pieces.flatMap((piece) => {
+function unpinned(pieces: readonly Piece[], { original, untouched }: Start): readonly Piece[] {
+  if (!pieces.some(yokeLineOf)) return pieces;
+  return pieces.flatMap((piece) => {
     const parts = cutApart(piece);
     if (parts.length < 2) return parts;
     const was = original.filter((o) => o.id === piece.id).flatMap(cutApart);
@@ -46,6 +48,7 @@ const unpinned = (pieces: readonly Piece[], { original, untouched }: Start): rea
       return (before && sameCut(before, part) && untouched.find((d) => d.id === part.id)) || part;
     });
   });
+}
 
 /** Cut alike: the same lines to a thousandth of a hair, and the same marks on them. */
 function sameCut(a: Piece, b: Piece): boolean {

@@ -6,6 +6,7 @@ import { ADVICE } from '../../units/index.ts';
 /** One difference between two states of a job. Amounts in mm. */
 export type Difference =
   | { readonly kind: 'size'; readonly from: string | null; readonly to: string | null }
+  | { readonly kind: 'view'; readonly from: string | null; readonly to: string | null }
   | { readonly kind: 'cup'; readonly from: string | null; readonly to: string | null }
   | { readonly kind: 'added' | 'removed'; readonly step: Step; readonly amount: number | null }
   | { readonly kind: 'off' | 'on'; readonly step: Step; readonly amount: number | null }
@@ -15,13 +16,14 @@ export type Difference =
   | { readonly kind: 'order' }
   | { readonly kind: 'body'; readonly change: BodyChange };
 
-type State = Pick<Draft, 'size' | 'cup' | 'steps' | 'body'>;
+type State = Pick<Draft, 'size' | 'cup' | 'view' | 'steps' | 'body'>;
 
 /** What changed from one state to another, in the order of the work. Both are drafted, so that amounts left to the sums count. */
 export function differences(before: State, after: State): readonly Difference[] {
   const out: Difference[] = [];
   if (before.size !== after.size) out.push({ kind: 'size', from: before.size, to: after.size });
   if (before.cup !== after.cup) out.push({ kind: 'cup', from: before.cup, to: after.cup });
+  if (before.view !== after.view) out.push({ kind: 'view', from: before.view, to: after.view });
   for (const change of changesBetween(before.body, after.body)) out.push({ kind: 'body', change });
   for (const was of before.steps)
     if (!after.steps.some((s) => s.step.id === was.step.id))

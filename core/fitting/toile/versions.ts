@@ -2,10 +2,11 @@ import type { ResolvedJob } from '../plan/index.ts';
 import { MOST, type Job, type Version, type Wearer } from '../../documents/schema.ts';
 import type { Pattern } from '../../pattern/index.ts';
 
-const choicesOf = (of: Pick<Job, 'size' | 'sizeMethod' | 'cup' | 'hanging' | 'steps' | 'order'>) => ({
+const choicesOf = (of: Pick<Job, 'size' | 'sizeMethod' | 'cup' | 'view' | 'hanging' | 'steps' | 'order'>) => ({
   size: of.size,
   sizeMethod: of.sizeMethod,
   cup: of.cup,
+  view: of.view,
   hanging: of.hanging,
   steps: of.steps,
   order: of.order,

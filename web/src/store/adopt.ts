@@ -1,12 +1,13 @@
 import { alike, asSold, startingPieces, type Draft, type SidePieces, type BothSides } from '@ample/core/fitting/plan';
-import { pinYokes, type Pattern, type Piece } from '@ample/core/pattern';
+import { inView, pinYokes, type Pattern, type Piece } from '@ample/core/pattern';
 import { nth } from '@ample/core/units';
 
 /**
  * A draft from the worker is a copy through and through. Pieces it left alone are put back as the pattern's own,
  * so that views that compare by identity do not draw them again at every step of a drag.
  */
-export function adopt(draft: Draft, pattern: Pattern): Draft {
+export function adopt(draft: Draft, whole: Pattern): Draft {
+  const pattern = inView(whole, draft.view);
   const sold = draft.size === null ? undefined : pattern.sizes[draft.size];
   const pinned = sold && pinYokes(sold, pattern.seams).pieces;
   if (!pinned || pinned.length !== draft.original.length) return draft;

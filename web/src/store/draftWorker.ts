@@ -18,6 +18,7 @@ export function resolvedJob(): ResolvedJob | null {
       size: job.size,
       sizeMethod: job.sizeMethod,
       cup: job.cup,
+      view: job.view,
       hanging: job.hanging,
       steps: job.steps,
       order: job.order,

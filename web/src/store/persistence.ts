@@ -139,7 +139,7 @@ function bringTogether(
 }
 
 /** What a version keeps; all else the other window wrote is kept in words. */
-const CHOICES = /^(size|sizeMethod|cup|hanging|steps|order|pattern)(\.|$)/;
+const CHOICES = /^(size|sizeMethod|cup|view|hanging|steps|order|pattern)(\.|$)/;
 const parted = (clashes: readonly Clash[], by: RegExp): readonly [readonly Clash[], readonly Clash[]] => [
   clashes.filter((c) => by.test(c.path)),
   clashes.filter((c) => !by.test(c.path)),

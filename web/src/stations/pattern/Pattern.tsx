@@ -2,6 +2,7 @@ import { FileUp } from 'lucide-react';
 import { Link } from 'react-router';
 import { alterationById, propose } from '@ample/core/alterations';
 import type { Job, Step } from '@ample/core/documents';
+import { inView } from '@ample/core/pattern';
 import { sayFinding } from '@ample/core/words';
 import { editJob, useJob } from '../../store/job.ts';
 import { isOwn, paperPattern, patternOf } from '../../store/patterns.ts';
@@ -14,6 +15,7 @@ import { SmallPiece } from '../../ui/SmallPiece.tsx';
 import { Allowances } from './Allowances.tsx';
 import { ChartEditor } from './ChartEditor.tsx';
 import { OwnFacts, ReadFacts } from './Facts.tsx';
+import { ViewChoice, ViewFields } from './Views.tsx';
 import { WhereBodyLies } from './WhereBodyLies.tsx';
 import { Select } from '../../ui/Select.tsx';
 
@@ -31,7 +33,8 @@ export function PatternStation() {
         The pattern of this job is not in the drawer. Open the job’s file again, or take the sample.
       </Station>
     );
-  const pieces = pattern.sizes[size ?? ''] ?? Object.values(pattern.sizes)[0] ?? [];
+  const sizes = inView(pattern, job?.view ?? null).sizes;
+  const pieces = sizes[size ?? ''] ?? Object.values(sizes)[0] ?? [];
   // What is wrong with the pieces as they came, before any step.
   const told = draft
     ? [
@@ -50,12 +53,14 @@ export function PatternStation() {
           Import pieces
         </Link>
       </div>
+      {pattern.views.length > 0 && <ViewChoice pattern={pattern} />}
       {own ? (
         <OwnFacts pattern={pattern} />
       ) : (
         <ReadFacts pattern={pattern} allowance={pieces[0]?.edges[0]?.allowance ?? 15} />
       )}
       {own && <Allowances pattern={pattern} pieces={pieces} />}
+      {own && <ViewFields pattern={pattern} />}
       <WhereBodyLies pattern={pattern} size={size} own={own} pieces={pieces} />
       <ChartEditor pattern={pattern} size={size} own={own} />
       <p className="mt-1 mb-5 text-sm text-quiet">
@@ -100,8 +105,9 @@ function ChangePattern({ current }: { readonly current: string }) {
       value={current}
       set={(chosen) => {
         const id = chosen;
-        if (id === PAPER) editJob((j) => ({ ...j, pattern: paperPattern('My pattern') as Job['pattern'], size: null }));
-        else editJob((j) => ({ ...j, pattern: { id }, size: null, steps: followPattern(j.steps, id) }));
+        if (id === PAPER)
+          editJob((j) => ({ ...j, pattern: paperPattern('My pattern') as Job['pattern'], size: null, view: null }));
+        else editJob((j) => ({ ...j, pattern: { id }, size: null, view: null, steps: followPattern(j.steps, id) }));
       }}
       wide
       className="mb-4 block w-full max-w-[460px]"
