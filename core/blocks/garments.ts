@@ -88,16 +88,36 @@ export function sheath(row: ChartRow): Drafted {
   return { pieces: [front, back, draftFacing(front), draftFacing(back)], seams: sheathSeams };
 }
 
+/** A child’s loose top with short sleeves and a straight band around the neck, which lies off it. */
+export function childTop(row: ChartRow): Drafted {
+  const [drawn, whole] = draftTop(row, { ease: CHILD.ease, dart: false, neck: CHILD.neck });
+  const named = (piece: Piece, id: string): Piece => ({
+    ...piece,
+    marks: piece.marks.map((m) => (m.id === 'armhole' ? { ...m, id } : m)),
+  });
+  const [front, back] = [named(drawn, 'armholeFront'), named(whole, 'armholeBack')];
+  return {
+    pieces: [front, back, draftSleeve(row, front, back, CHILD.sleeve), draftBand(front, back)],
+    seams: [
+      ...topSeams(['side']),
+      ...dressSeams.filter((s) => s.kind === 'armhole' || s.id === 'sleeve underarm'),
+      ...bandSeams,
+    ],
+  };
+}
+export const CHILD = { ease: 70, sleeve: 80, neck: { out: 18, front: 30, back: 10 } } as const;
+
+const bandSeams: readonly Seam[] = [
+  seam('band front', 'neck', ['front', ['neck']], ['band', ['neckFront'], true]),
+  seam('band back', 'neck', ['back', ['neck'], true], ['band', ['neckBack']]),
+];
+
 /** A loose shirt with a straight band around the neck. */
 export function shirt(row: ChartRow): Drafted {
   const [front, back] = draftTop(row, { ease: 110, dart: false });
   return {
     pieces: [front, back, draftBand(front, back)],
-    seams: [
-      ...topSeams(['side']),
-      seam('band front', 'neck', ['front', ['neck']], ['band', ['neckFront'], true]),
-      seam('band back', 'neck', ['back', ['neck'], true], ['band', ['neckBack']]),
-    ],
+    seams: [...topSeams(['side']), ...bandSeams],
   };
 }
 

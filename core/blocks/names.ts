@@ -20,6 +20,7 @@ const NAMES = {
   jetty: { number: '63', name: 'Jetty' },
   landing: { number: '57', name: 'Landing' },
   quay: { number: '70', name: 'Quay' },
+  skiff: { number: '8', name: 'Skiff' },
   'skerry-armhole': { number: '12', name: 'Skerry, princess from the armhole' },
   'skerry-shoulder': { number: '12', name: 'Skerry, princess from the shoulder' },
 } as const;

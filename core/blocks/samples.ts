@@ -8,8 +8,11 @@ import {
 } from '../pattern/index.ts';
 import { expectOk } from '../units/index.ts';
 import { PRINTED_CHART, SAMPLE_CHART } from './chart.ts';
+import { CHILD_CHART, PRINTED_CHILD } from './childChart.ts';
 import {
   along,
+  CHILD,
+  childTop,
   cuffed,
   dress,
   frenchTop,
@@ -39,6 +42,8 @@ interface SampleSpec {
   readonly fabric?: Pattern['fabric'];
   readonly style?: Pattern['style'];
   readonly views?: Pattern['views'];
+  /** Drafted for the chart of children, which tells heights and no cup. */
+  readonly child?: true;
 }
 
 const CAUSEWAY = { ease: 50 };
@@ -167,6 +172,15 @@ const SPECS = {
     notes:
       'Loose shirt with a yoke, buttoned in front with a facing cut on, and a shirt tail. View A: collar and stand, long sleeves with cuffs. View B: stand alone, short sleeves. Cut yoke, stand, collar and cuffs twice.',
   },
+  skiff: {
+    ease: CHILD.ease,
+    style: 'loose',
+    fabric: { kind: 'knit', stretch: 0.4 },
+    draft: childTop,
+    child: true,
+    notes:
+      'Child’s loose top in a knit, with short sleeves and a neckband. Each size is drafted for a height of its own, 98 to 140 cm.',
+  },
   'skerry-armhole': {
     ease: 50,
     draft: (row) => princess(row, 'armhole'),
@@ -181,6 +195,9 @@ const SPECS = {
 
 const specOf = (id: SampleId): SampleSpec => SPECS[id];
 
+/** What a sample is drafted for, size by size; more than it prints. */
+export const chartOf = (id: SampleId): readonly ChartRow[] => (specOf(id).child ? CHILD_CHART : SAMPLE_CHART);
+
 /** A sample drafted in one size, once: a piece never changes. Throws on a size that is not in the chart. */
 function draftedIn(id: SampleId, size: string): Drafted {
   const key = `${id} ${size}`;
@@ -193,7 +210,7 @@ function draftedIn(id: SampleId, size: string): Drafted {
 const inOneSize = new Map<string, Drafted>();
 
 function draftAnew(id: SampleId, size: string): Drafted {
-  const row = SAMPLE_CHART.find((r) => r.size === size);
+  const row = chartOf(id).find((r) => r.size === size);
   if (!row) throw new Error(`draftSample: expected a size of ${SAMPLE_SIZES.join(', ')}, got "${size}"`);
   const { pieces, seams } = specOf(id).draft(row);
   // Where darts were turned in drafting counts for nothing: the line is laid on the draft as it is sold.
@@ -235,10 +252,10 @@ export function samplePattern(id: SampleId, sizes: readonly string[] = SAMPLE_SI
     underarmDrop: {},
     like: null,
     allowance: 15,
-    draftCup: 50,
+    draftCup: spec.child ? 0 : 50,
     bustEase: spec.ease ?? null,
-    draftedHeight: 1660,
-    chart: PRINTED_CHART[spec.garment ?? 'top'],
+    draftedHeight: spec.child ? null : 1660,
+    chart: spec.child ? PRINTED_CHILD : PRINTED_CHART[spec.garment ?? 'top'],
     finished: spec.ease === undefined ? {} : Object.fromEntries(all.map(([s, d]) => [s, { bust: bust(d.pieces) }])),
     seams: all[0]?.[1].seams ?? [],
     sizes: Object.fromEntries(all.map(([s, d]) => [s, d.pieces])),

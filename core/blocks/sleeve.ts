@@ -10,6 +10,8 @@ export const CAP_EASE = { front: 8, back: 10 } as const;
 /** Room around the upper arm, and from the biceps line to the hem, mm. */
 const ARM_EASE = 46;
 const LENGTH = 230;
+/** Where the line to lengthen or shorten it lies, as a share of that. */
+const LINE = 9 / 23;
 
 /** The cap of a set-in sleeve, drafted to the armhole of front and back; its biceps line lies at y = 0. */
 export interface Cap {
@@ -82,14 +84,14 @@ export const sleeveBelow = (
   ...more,
 });
 
-/** A short set-in sleeve drafted to the armhole of front and back; the front of the arm to the right. */
-export function draftSleeve(row: ChartRow, front: Piece, back: Piece): Piece {
+/** A short set-in sleeve drafted to the armhole of front and back, so long below the biceps line; the front of the arm to the right. */
+export function draftSleeve(row: ChartRow, front: Piece, back: Piece, length: number = LENGTH): Piece {
   const cap = draftCap(row, front, back);
   const cuff = cap.width * 0.86;
   const a = { x: cap.width / 2, y: 0 };
   const c = { x: -cap.width / 2, y: 0 };
-  const hemFront = { x: cuff / 2, y: LENGTH };
-  const hemBack = { x: -cuff / 2, y: LENGTH };
+  const hemFront = { x: cuff / 2, y: length };
+  const hemBack = { x: -cuff / 2, y: length };
   return sleeveBelow(
     cap,
     [
@@ -97,7 +99,7 @@ export function draftSleeve(row: ChartRow, front: Piece, back: Piece): Piece {
       edge('sleeveHem', 'sleeveHem', line(hemFront, hemBack), 20),
       edge('underarmBack', 'underarm', line(hemBack, c)),
     ],
-    LENGTH - 40,
-    { marks: [{ kind: 'level', id: 'lengthenShorten', name: 'lengthenShorten', at: { x: 0, y: 90 } }] },
+    length - 40,
+    { marks: [{ kind: 'level', id: 'lengthenShorten', name: 'lengthenShorten', at: { x: 0, y: length * LINE } }] },
   );
 }

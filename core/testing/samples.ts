@@ -1,6 +1,6 @@
 import type { Context, Values } from '../alterations/index.ts';
 import { runAlteration, type AlterationDefinition, type Run } from '../alterations/index.ts';
-import { SAMPLE_CHART, samplePattern, type SampleId } from '../blocks/index.ts';
+import { chartOf, samplePattern, type SampleId } from '../blocks/index.ts';
 import { inView, pinnedSizes, pinYokes, type Piece, type Seam } from '../pattern/index.ts';
 import type { Result } from '../units/index.ts';
 
@@ -44,9 +44,9 @@ export function contextOn(id: string, size: string, after?: Run): Context {
     originalSeams: seams,
     wearer: {},
     nest: nestOf(id),
-    chart: SAMPLE_CHART,
+    chart: chartOf(id as SampleId),
     size,
-    draftedHeight: 1660,
+    draftedHeight: id === 'skiff' ? null : 1660,
   };
 }
 

@@ -1,4 +1,4 @@
-import type { MeasurementKey } from '../../pattern/index.ts';
+import type { ChartRow, MeasurementKey } from '../../pattern/index.ts';
 import { MEASUREMENT_CATALOGUE } from './catalogue.ts';
 
 /** A dated set: up to two readings of each measurement, mm. */
@@ -55,12 +55,31 @@ export interface BodyProblem {
 /** Two readings of one place of which one is so many times the other are not of one place, or not in one unit. */
 const FAR_APART = 1.25;
 
-/** What is impossible and what is unlikely in a body. Warnings leave a way on. */
-export function checkBody(body: Body, set?: MeasurementSet): readonly BodyProblem[] {
+/** How far beyond the rows of its chart a body may lie that still wears the pattern, as a share. */
+const BESIDE_CHART = 0.1;
+/** What is usual of a body; where the pattern’s chart goes beyond, as a child’s does, what is usual there. */
+function usualOf(
+  range: readonly [number, number],
+  key: MeasurementKey,
+  chart: readonly ChartRow[],
+): readonly [number, number] {
+  const rows = chart.flatMap((r) => r.body[key] ?? []);
+  return [
+    Math.min(range[0], ...rows.map((v) => v * (1 - BESIDE_CHART))),
+    Math.max(range[1], ...rows.map((v) => v * (1 + BESIDE_CHART))),
+  ];
+}
+
+/**
+ * What is impossible and what is unlikely in a body, beside the chart of the pattern it is measured for. Warnings leave a
+ * way on.
+ */
+export function checkBody(body: Body, set?: MeasurementSet, chart: readonly ChartRow[] = []): readonly BodyProblem[] {
   const out: BodyProblem[] = [];
-  for (const { key, range } of MEASUREMENT_CATALOGUE) {
+  for (const { key, range: usual } of MEASUREMENT_CATALOGUE) {
     const value = body[key];
     if (value === undefined) continue;
+    const range = usualOf(usual, key, chart);
     const readings = set?.readings[key];
     const [first, second] = readings ?? [];
     const least = Math.min(value, ...(readings ?? []));

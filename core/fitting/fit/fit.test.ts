@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { causewayPattern } from '../../blocks/index.ts';
+import { causewayPattern, samplePattern } from '../../blocks/index.ts';
 import type { Pattern } from '../../pattern/index.ts';
 import { ADVICE, expectOk } from '../../units/index.ts';
 import { bodyFrom, checkBody, type MeasurementSet } from './body.ts';
@@ -48,6 +48,17 @@ describe('the body', () => {
   ] as const)('stops at readings %j, whose mean may look like a body: %s', (readings, code) => {
     const s = set('2026-06-01', { fullBust: [...readings] });
     expect(checkBody(bodyFrom([s]), s)).toEqual([expect.objectContaining({ code, grade: 'stop', key: 'fullBust' })]);
+  });
+
+  it('takes a child for unlikely beside a chart of adults, and for usual beside a chart of children', () => {
+    const child = samplePattern('skiff');
+    for (const row of child.chart) {
+      expect(checkBody(row.body, undefined, child.chart)).toEqual([]);
+      expect(checkBody(row.body, undefined, pattern.chart)).not.toEqual([]);
+    }
+    // Ten per cent beyond the chart are still a body for it; half of it is not.
+    const ask = (highBust: number) => checkBody({ highBust }, undefined, child.chart).length;
+    expect([ask(490), ask(270)]).toEqual([0, 1]);
   });
 
   it('finds nothing in an ordinary body, nor in any body of the chart', () => {

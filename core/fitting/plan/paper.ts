@@ -1,7 +1,7 @@
 import { flatOf } from '../../alterations/index.ts';
-import { isSample, SAMPLE_CHART, SAMPLE_SIZES, samplePattern, type SampleId } from '../../blocks/index.ts';
+import { chartOf, isSample, SAMPLE_SIZES, samplePattern, type SampleId } from '../../blocks/index.ts';
 import type { ToldFlat } from '../compare/index.ts';
-import { inView, pinYokes, type MeasurementKey, type Pattern, type Piece } from '../../pattern/index.ts';
+import { inView, pinYokes, type ChartRow, type MeasurementKey, type Pattern, type Piece } from '../../pattern/index.ts';
 import type { SidePieces } from './sides.ts';
 
 /** A sample draft that stands in for paper pieces: plans are drawn on it, sizes are never read from it. */
@@ -21,16 +21,16 @@ export const likeOf = ({ like, fabric, style }: Pick<Pattern, 'like' | 'fabric' 
         : 'causeway';
 
 /** The sample size drafted for about the same body; the middle one where the chart does not say. */
-function nearestSize(pattern: Pattern, size: string): string {
+function nearestSize(pattern: Pattern, size: string, sample: SampleId): string {
   const body = pattern.chart.find((r) => r.size === size)?.body ?? {};
-  const off = (row: (typeof SAMPLE_CHART)[number]): number => {
+  const off = (row: ChartRow): number => {
     for (const key of ['fullBust', 'highBust', 'hip', 'waist'] as const) {
       const [a, b] = [body[key], row.body[key]];
       if (a !== undefined && b !== undefined) return Math.abs(a - b);
     }
     return row.size === '4' ? 0 : 1;
   };
-  return [...SAMPLE_CHART].sort((a, b) => off(a) - off(b))[0]?.size ?? SAMPLE_SIZES[3] ?? '4';
+  return [...chartOf(sample)].sort((a, b) => off(a) - off(b))[0]?.size ?? SAMPLE_SIZES[3] ?? '4';
 }
 
 const drafted = new Map<string, { readonly pieces: readonly Piece[]; readonly seams: Pattern['seams'] }>();
@@ -40,7 +40,7 @@ export function standInFor(pattern: Pattern, size: string): StandIn | null {
   if (Object.values(pattern.sizes).some((pieces) => pieces.length > 0)) return null;
   if (!pattern.chart.some((r) => r.size === size)) return null;
   const sample = likeOf(pattern);
-  const as = nearestSize(pattern, size);
+  const as = nearestSize(pattern, size, sample);
   const key = `${sample} ${as}`;
   let made = drafted.get(key);
   if (!made) {

@@ -172,7 +172,7 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
   return {
     job,
     body,
-    bodyProblems: checkBody(body, newestFirst(wearer.sets)[0]),
+    bodyProblems: checkBody(body, newestFirst(wearer.sets)[0], given.chart),
     ...chosen,
     view: viewOf(sold, job.view ?? null)?.name ?? null,
     ease,

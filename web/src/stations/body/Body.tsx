@@ -14,7 +14,7 @@ import {
   type BodyProblem,
   type MeasurementDefinition,
 } from '@ample/core/fitting/fit';
-import type { MeasurementKey } from '@ample/core/pattern';
+import type { MeasurementKey, Pattern } from '@ample/core/pattern';
 import { MEASUREMENT_WORDS, sayBodyProblem } from '@ample/core/words';
 import { longDate, today } from '../../lib/time.ts';
 import { Figure } from '../../shared/figure/Figure.tsx';
@@ -36,7 +36,7 @@ const HistoryChart = fetchedLater(async () => (await import('./HistoryChart.tsx'
 type MeasurementSet = Wearer['sets'][number];
 
 /** The set in hand, the one before it, and the body as all of them up to it tell. */
-function useSetInHand(wearer: Wearer | null) {
+function useSetInHand(wearer: Wearer | null, chart: Pattern['chart'] | undefined) {
   const [chosen, setChosen] = useState<string | null>(null);
   const sets = useMemo(() => newestFirst(wearer?.sets ?? []), [wearer]);
   const index = Math.max(
@@ -45,8 +45,8 @@ function useSetInHand(wearer: Wearer | null) {
   );
   const upTo = useMemo(() => sets.slice(index), [sets, index]);
   const problems = useMemo(
-    () => (upTo[0] ? [...checkBody(bodyFrom(upTo), upTo[0]), ...checkAge(upTo, today())] : []),
-    [upTo],
+    () => (upTo[0] ? [...checkBody(bodyFrom(upTo), upTo[0], chart), ...checkAge(upTo, today())] : []),
+    [upTo, chart],
   );
   return { sets, set: upTo[0], older: upTo[1], upTo, problems, setChosen };
 }
@@ -60,8 +60,9 @@ export function Body() {
   const asked = MEASUREMENT_CATALOGUE.find((d) => d.key === search.get('take'))?.key;
   const [chosen, setFocused] = useState<MeasurementKey | null>(asked ?? null);
   const [tape, setTape] = useState(false);
-  const { sets, set, older, upTo, problems, setChosen } = useSetInHand(wearer);
-  const needed = useMemo(() => neededFor(patternOf(job, patterns), job?.steps ?? []), [job, patterns]);
+  const pattern = patternOf(job, patterns);
+  const { sets, set, older, upTo, problems, setChosen } = useSetInHand(wearer, pattern?.chart);
+  const needed = useMemo(() => neededFor(pattern, job?.steps ?? []), [pattern, job]);
   const focused = chosen ?? needed.find((key) => key !== 'neck') ?? 'highBust';
   useEffect(() => {
     if (asked) document.querySelector<HTMLInputElement>(`[data-measure="${asked}"] input`)?.focus();
