@@ -94,10 +94,11 @@ describe('a backup, from the terminal', () => {
       'Alva Skern',
       'Ines Hollow',
       'Marit Quell',
+      'Pim Askel',
       'Runa Fell',
       'Tove Anselm',
     ]);
-    expect(told.jobs).toHaveLength(7);
+    expect(told.jobs).toHaveLength(8);
   });
   it('is refused with a sentence and code 1 where it is damaged, foreign or not there', async () => {
     const refused = async (path: string) => {

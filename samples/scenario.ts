@@ -9,7 +9,7 @@ import {
 } from '@ample/core/documents';
 import type { MeasurementKey } from '@ample/core/pattern';
 
-/** The demo scenario: the Causeway Choir, its patterns and four singers. All invented. Lengths in mm. */
+/** The demo scenario: the Causeway Choir, its patterns and its singers, a child of the junior choir among them. All invented. Lengths in mm. */
 type Readings = Readonly<Partial<Record<MeasurementKey, readonly number[]>>>;
 
 const wearer = (
@@ -125,6 +125,12 @@ export const DEMO_WEARERS: readonly Wearer[] = [
       },
     },
   ]),
+  wearer('pim', 'Pim Askel', 'Junior choir. Narrow and tall: widths of one size, lengths of the next but one.', [
+    {
+      date: '2026-11-21',
+      readings: { highBust: [582, 580], fullBust: [580], waist: [541], hip: [606], upperArm: [182], height: [1225] },
+    },
+  ]),
 ];
 
 /** The steps of the demo jobs, nothing set by hand yet. */
@@ -212,6 +218,14 @@ export const DEMO_JOBS: readonly Job[] = [
     sizeMethod: 'hip',
     due: '2026-12-19',
     fabric: 'Black wool twill',
+  }),
+  job({
+    id: 'pim-skiff',
+    title: 'Junior choir top',
+    wearer: { id: 'pim' },
+    pattern: { id: 'skiff' },
+    due: '2026-12-19',
+    fabric: 'White cotton jersey',
   }),
   job({
     id: 'marit-skerry',

@@ -44,7 +44,7 @@ describe('the child’s top', () => {
         // From size to size the chart’s nape to waist, and so the draft’s, grows by 11.
         const { size: chosen, asks } = asked(size, tall(other));
         expect([chosen, asks.map((a) => a[0])]).toEqual([String(size), ['length-line']]);
-        expect(Math.abs(Number(asks[0]?.[1]) - 11 * (other - size))).toBeLessThan(0.3);
+        expect(Math.abs(Number(asks[0]?.[1]) - 11 * (other - size))).toBeLessThan(0.5);
       }
     }
   });

@@ -60,10 +60,10 @@ export const GLOSSARY: readonly Term[] = inWords([
   { term: 'toile', meaning: 'A trial garment sewn in cheap cloth of the same weight.' },
   { term: 'true', meaning: 'To redraw lines after paper has moved, so that seams match and curves run on.' },
   { term: 'walk', meaning: 'To lay one seam line along another, a little at a time, to see whether they match.' },
+  { term: 'worksheet', meaning: 'Body and ease against the pattern, measurement by measurement, with the difference.' },
   {
     term: 'yoke',
     meaning:
       'The piece over the shoulders that the back is sewn to. It is pinned to the back while both are altered, and cut apart afterwards.',
   },
-  { term: 'worksheet', meaning: 'Body and ease against the pattern, measurement by measurement, with the difference.' },
 ]);

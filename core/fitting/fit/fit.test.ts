@@ -54,8 +54,9 @@ describe('the body', () => {
     const child = samplePattern('skiff');
     for (const row of child.chart) {
       expect(checkBody(row.body, undefined, child.chart)).toEqual([]);
-      expect(checkBody(row.body, undefined, pattern.chart)).not.toEqual([]);
     }
+    // The smallest three are beyond what is usual of adults.
+    for (const row of child.chart.slice(0, 3)) expect(checkBody(row.body, undefined, pattern.chart)).not.toEqual([]);
     // Ten per cent beyond the chart are still a body for it; half of it is not.
     const ask = (highBust: number) => checkBody({ highBust }, undefined, child.chart).length;
     expect([ask(490), ask(270)]).toEqual([0, 1]);

@@ -237,9 +237,9 @@ it('a deleted wearer leaves nothing behind in this browser, and takes nobody els
       .getState()
       .wearers.map((w) => w.id)
       .sort(),
-  ).toEqual(['alva', 'ines', 'marit', 'runa', 'tove']);
-  expect(await db.jobs.count()).toBe(7);
+  ).toEqual(['alva', 'ines', 'marit', 'pim', 'runa', 'tove']);
+  expect(await db.jobs.count()).toBe(8);
   // Opened anew, she does not come back.
   await openLibrary();
-  expect(useLibrary.getState().wearers).toHaveLength(5);
+  expect(useLibrary.getState().wearers).toHaveLength(6);
 });

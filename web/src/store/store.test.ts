@@ -217,6 +217,6 @@ describe('saving', () => {
     full.mockRestore();
     await saveNow();
     expect(useSave.getState().state).toBe('saved');
-    expect(DEMO_WEARERS).toHaveLength(5);
+    expect(DEMO_WEARERS).toHaveLength(6);
   });
 });
