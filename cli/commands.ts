@@ -110,6 +110,7 @@ export function size(file: string): Result<unknown> {
     ...(d.cupChoice
       ? { cup: d.cupChoice, sameForEveryCup: sharedPieces(loaded.value.pattern, chosen.size).map((p) => p.name) }
       : {}),
+    ...(d.view === null ? {} : { view: d.view }),
     levels: d.levels,
     ...(d.leaveBust ? { leaveBust: { code: d.leaveBust.code, says: sayFit(d.leaveBust, UNITS) } } : {}),
   });

@@ -67,6 +67,8 @@ describe.each(bodice.map((d) => [d.id, d] as const))('%s', (_id, d) => {
       'causeway-cut-on',
       'ebb',
       'jetty',
+      'quay',
+      'skiff',
       'skerry-shoulder',
       'skerry-armhole',
     ]) {

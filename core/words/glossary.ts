@@ -59,6 +59,7 @@ export const GLOSSARY: readonly Term[] = inWords([
   { term: 'tissue-fit', meaning: 'The paper pieces pinned to the body, before any cloth is cut.' },
   { term: 'toile', meaning: 'A trial garment sewn in cheap cloth of the same weight.' },
   { term: 'true', meaning: 'To redraw lines after paper has moved, so that seams match and curves run on.' },
+  { term: 'view', meaning: 'One of the garments a pattern may be made up as, with its own choice of the pieces.' },
   { term: 'walk', meaning: 'To lay one seam line along another, a little at a time, to see whether they match.' },
   { term: 'worksheet', meaning: 'Body and ease against the pattern, measurement by measurement, with the difference.' },
   {
