@@ -21,6 +21,8 @@ export const FINDING_WORDS: Readonly<Record<FindingCode, Sentence>> = {
   'corner-not-square': (s) =>
     en`The corner at the ${s.text('where')} is ${s.num('angle', 1)}°; on a centre line it must be square, or the two halves meet in a point.`,
   'centre-not-straight': (s) => `The fold is not straight: ${s.len('by')} longer than a straight line.`,
+  'yoke-apart': (s) =>
+    `“${s.text('name')}” is not pinned to the back: along their seam the two differ in length or shape, as with gathers, a pleat or shaping. Shoulder and upper back are then altered without it; carry what they change over to the yoke by hand.`,
   'notches-differ': (s) => `The notches of the ${s.text('kind')} seam are ${s.len('by')} apart.`,
   'large-spread': (s) =>
     `A spread of ${s.len('s')} on each half makes a dart too big for one. Ways on: two darts, a cut-away dart, the change in two steps, or a princess line; each is one step on the plan.`,

@@ -1,5 +1,5 @@
 import { inspectPiece, inspectSeams, newFaults, type Care } from '../../paper/guard/index.ts';
-import { bustPointOf, carryBeyond, type Piece } from '../../pattern/index.ts';
+import { bustPointOf, carryBeyond, yokeLineOf, type Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import {
   STAGES,
@@ -117,7 +117,8 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
       if (done && !done.ok) return done;
       if (said && !messages.some((m) => m.code === said.code)) messages.push(said);
     }
-    frames.push({ stage, messages, pieces: [...table.pieces.values()].map((p) => frameOf(p, stage)) });
+    const told = [...table.pieces.values()].some((p) => yokeLineOf(p.original)) ? withYoke(stage, messages) : messages;
+    frames.push({ stage, messages: told, pieces: [...table.pieces.values()].map((p) => frameOf(p, stage)) });
   }
   const settled = settlePieces(table);
   if (!settled.ok) return settled;
@@ -146,6 +147,13 @@ function interpret(definition: AlterationDefinition, context: Context, program: 
     findings: [...table.findings, ...(brief ? [] : definition.holds(context.pieces, pieces))],
   });
 }
+
+/** A piece with a yoke pinned on: said before the first line is drawn, and once everything matches. */
+const withYoke = (stage: Stage, messages: readonly Message[]): readonly Message[] => [
+  ...(stage === 'mark' ? [{ code: 'across.yoke.pin' as const, data: {} }] : []),
+  ...messages,
+  ...(stage === 'match' ? [{ code: 'across.yoke.apart' as const, data: {} }] : []),
+];
 
 /** The piece as it lies now, what is cut in one with its centre along with it. */
 function asFar({ original, piece }: PieceState): Piece {

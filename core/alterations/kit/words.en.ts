@@ -4,6 +4,9 @@ import { CUT_A_TRACING } from './phrases/caution.ts';
 export const words = {
   steps: {
     'across.true.band': () => 'Draw the outer edge across the line again as one curve, as long as it is now.',
+    'across.yoke.pin': () => 'Pin the yoke to the back along the yoke seam line: both are altered as one piece.',
+    'across.yoke.apart': () =>
+      'Trace yoke and back apart again along the yoke seam line, each with its own seam allowance.',
     'across.true.panels': () =>
       'Smooth the seams between the panels where the line crosses them, both sides alike; they stay as long as each other.',
     'panels.grade': (s) =>

@@ -74,7 +74,8 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
   const unfit = standIn
     ? []
     : [...pieces.flatMap((p) => inspectPiece(p, care)), ...inspectSeams(sides.left.pieces, sides.left.seams)];
-  const drafted = standIn || inspectSeams(original, sewn.seams).length > 0 ? [] : seamsAsDrafted(original, sewn.seams);
+  const seams = standIn || inspectSeams(original, sewn.seams).length > 0 ? [] : seamsAsDrafted(original, sewn.seams);
+  const drafted = [...seams, ...yokesApart(original)];
   const findings = [...unfit, ...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(sides), ...drafted];
   const left = checks[0]?.report;
   const planned = job.steps.map((x) => x.alteration);
@@ -124,6 +125,12 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
     refusal: start.refusal,
   };
 }
+
+/** A yoke that could not be pinned to its back: steps across both see the back alone, and one is told. */
+const yokesApart = (original: readonly Piece[]): readonly Finding[] =>
+  original.flatMap((p) =>
+    p.part === 'yoke' ? [{ code: 'yoke-apart', grade: 'look', piece: p.id, data: { name: p.name } }] : [],
+  );
 
 /** Findings about edges that are sewn together. */
 const SEWN: readonly Finding['code'][] = ['seam-lengths-differ', 'piece-must-follow'];

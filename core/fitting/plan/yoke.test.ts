@@ -1,11 +1,18 @@
 import { describe, expect, it } from 'vitest';
 import { samplePattern } from '../../blocks/index.ts';
+import { mapPath } from '../../geometry/index.ts';
 import { pieceArea, type Piece } from '../../pattern/index.ts';
 import { wearerWith } from '../../testing/wearers.ts';
 import { draft, planStep, type Draft } from './index.ts';
 
 const pattern = samplePattern('quay');
 const row = pattern.chart.find((r) => r.size === '4')!.body;
+
+/** A piece so many times as wide. */
+const widened = (p: Piece, times: number): Piece => ({
+  ...p,
+  edges: p.edges.map((e) => ({ ...e, path: mapPath(e.path, (q) => ({ x: q.x * times, y: q.y })) })),
+});
 
 /** The shirt with one step on it, on both sides or on the left. */
 const made = (alteration: string, by: number, side: 'both' | 'left'): Draft =>
@@ -44,6 +51,33 @@ describe('a job with a yoke', () => {
         expect(pieceArea(byId(one.pieces, `${id} whole`))).toBeCloseTo(halves, 3);
       }
     }
+  });
+
+  it('says so where a yoke cannot be pinned, as with a pleat below it, and never otherwise', () => {
+    const pleated = {
+      ...pattern,
+      sizes: Object.fromEntries(
+        Object.entries(pattern.sizes).map(([size, pieces]) => [
+          size,
+          pieces.map((p) => (p.id === 'back' ? widened(p, 1.2) : p)),
+        ]),
+      ),
+    };
+    const job = { size: null, sizeMethod: 'highBust' as const, steps: [] };
+    const told = (of: typeof pattern) =>
+      draft({ job, wearer: wearerWith(row), pattern: of }).drafted.filter((f) => f.code === 'yoke-apart');
+    expect(told(pleated)).toMatchObject([{ grade: 'look', piece: 'yoke' }]);
+    expect(told(pattern)).toEqual([]);
+  });
+
+  it('tells the hands to pin it on before, and to take it off after', () => {
+    const { outcome } = made('shoulder-slash', -8, 'both').steps[0]!;
+    const codes = (outcome.ok ? outcome.value.frames : []).map((f) => f.messages.map((m) => m.code));
+    expect(codes[0]?.[0]).toBe('across.yoke.pin');
+    expect(codes.at(-1)?.at(-1)).toBe('across.yoke.apart');
+    // The collar is altered without it.
+    const collar = made('collar-height', -4, 'both').steps[0]!.outcome;
+    expect(JSON.stringify(collar.ok && collar.value.frames)).not.toContain('across.yoke');
   });
 
   it('says so where the halves of the back no longer meet on the fold', () => {

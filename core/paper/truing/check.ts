@@ -38,6 +38,7 @@ export type FindingCode =
   | 'corner-not-square'
   | 'centre-not-straight'
   | 'notches-differ'
+  | 'yoke-apart'
   | 'large-spread'
   | 'small-amount'
   | 'tip-moved'

@@ -43,6 +43,8 @@ describe('a round back at the yoke seam', () => {
     const line = yokeLineOf(back(now.pieces))!.path;
     const turned = Math.atan2(line.start.y - endOf(line).y, line.start.x - endOf(line).x);
     expect((Math.abs(turned) * 180) / Math.PI).toBeCloseTo((Math.asin(12 / seam) * 180) / Math.PI, 6);
+    const said = now.frames.flatMap((f) => f.messages).find((m) => m.code === 'yokeRound.match');
+    expect(Math.abs(Number(said?.data['ease']) - yokeEase(back(now.pieces)))).toBeLessThan(0.05);
     // A parabola square at the fold is longer than its chord by two thirds of by²/width less what the yoke’s turn takes.
     expect(yokeEase(back(now.pieces))).toBeCloseTo((2 / 3) * (12 ** 2 / seam), 1);
   });

@@ -1,4 +1,5 @@
 import { rotationAbout } from '../../../geometry/index.ts';
+import { drawYokeEdge, yokeEase } from '../../../paper/truing/index.ts';
 import { ok, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Message, Program, Under, Values } from '../../contract.ts';
 import { numberOf } from '../../engine/values.ts';
@@ -28,14 +29,16 @@ function plan(context: Context, values: Values): Result<Program> {
     say: { mark: 'yokeRound.mark', cut: 'yokeRound.cut', turn: by < 0 ? 'yokeRound.lap' : 'yokeRound.open' },
   });
   if (!turned.ok) return turned;
-  const { data, angles, instructions } = turned.value;
+  const { angles, instructions } = turned.value;
   const [{ inner, outer }] = row;
+  const turn = rotationAbout(outer.at, angles[0] ?? 0);
+  const data = { ...turned.value.data, ease: yokeEase(drawYokeEdge(piece, piece, turn)) };
   const say = (code: Under<'yokeRound'>): Message => ({ code: `yokeRound.${code}`, data });
   return ok({
     piece: piece.id,
     instructions: [
       ...instructions,
-      drawYoke({ message: say('true'), turn: rotationAbout(outer.at, angles[0] ?? 0) }),
+      drawYoke({ message: say('true'), turn }),
       smooth({ message: say('pin'), reach: REACH, at: { edge: outer.edge.id, near: outer.at } }),
       match({ message: say('match'), kinds: ['shoulder', 'armhole', 'neck'] }),
     ],

@@ -1,6 +1,6 @@
-import { endOf, flatten, nearestLength, type Point } from '../../../geometry/index.ts';
+import { endOf, flatten, nearestLength, type Path, type Point } from '../../../geometry/index.ts';
 import { edgesWithRole, yokeLineOf, yokeSeamOf, type Piece } from '../../../pattern/index.ts';
-import { nth, ok, refuse, type Result } from '../../../units/index.ts';
+import { ok, refuse, type Result } from '../../../units/index.ts';
 import type { Context } from '../../contract.ts';
 import type { Row } from '../../kit/acrossPanels.ts';
 
@@ -33,7 +33,4 @@ export function onYoke({ pieces }: Pick<Context, 'pieces'>): Result<OnYoke> {
 }
 
 /** A curve as the cut follows it, its ends kept. */
-const flat = (path: Parameters<typeof flatten>[0]): readonly Point[] => {
-  const points = flatten(path);
-  return [path.start, ...points.slice(1, -1), nth([endOf(path)], 0)];
-};
+const flat = (path: Path): readonly Point[] => [path.start, ...flatten(path).slice(1, -1), endOf(path)];

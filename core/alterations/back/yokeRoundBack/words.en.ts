@@ -1,6 +1,12 @@
-import { en, inWords, type Words } from '../../../speech/index.ts';
+import { en, inWords, type Speaker, type Words } from '../../../speech/index.ts';
 import { CUT_A_TRACING } from '../../kit/phrases/caution.ts';
 import { both } from '../../kit/phrases/names.ts';
+
+/** Less than a millimetre nobody eases in. */
+const easeOf = (s: Speaker): string =>
+  Number(s.num('ease', 1)) < 1
+    ? 'The upper edge of the back is as long as the yoke’s, to less than a millimetre.'
+    : `The upper edge of the back is ${s.len('ease')} longer than the yoke’s: ease it in over the shoulder blade.`;
 
 export const words = inWords({
   names: {
@@ -15,8 +21,7 @@ export const words = inWords({
     'why.yoke-round-back': () => 'The back has a yoke.',
   },
   steps: {
-    'yokeRound.mark': () =>
-      'Pin the yoke to the back along the yoke seam line. Put another pin where that line meets the armhole seam line.',
+    'yokeRound.mark': () => 'Put a pin where the yoke seam line meets the armhole seam line.',
     'yokeRound.cut': () =>
       en`Unpin the yoke from the centre back as far as the pin at the armhole; clip both allowances from outside to it. ${CUT_A_TRACING}`,
     'yokeRound.open': (s) =>
@@ -24,9 +29,8 @@ export const words = inWords({
     'yokeRound.lap': (s) =>
       en`Turn the yoke down about the pin until it laps the back by ${s.both('by')} at the centre back: ${s.num('degrees', 1)}°.`,
     'yokeRound.true': () =>
-      en`On the back, rule the centre back straight on as far as the corner of the yoke. Draw its upper edge from there, square to the centre back, in a curve to nothing at the pin. Cut the two apart: the yoke keeps its own edge.`,
+      en`On the back, rule the centre back straight on as far as the corner of the yoke. Draw its upper edge from there, square to the centre back, in a curve to nothing at the pin. The yoke keeps its own edge.`,
     'yokeRound.pin': () => 'Smooth the armhole at the pin; its length stays.',
-    'yokeRound.match': () =>
-      'Walk shoulder, neckline and armhole: all three are as long as before. Ease the back into the yoke over the shoulder blade.',
+    'yokeRound.match': (s) => `Walk shoulder, neckline and armhole: all three are as long as before. ${easeOf(s)}`,
   },
 } satisfies Words);
