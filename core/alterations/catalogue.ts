@@ -59,6 +59,7 @@ import { sleeveLength } from './sleeve/length/definition.ts';
 import { upperArm } from './sleeve/upperArm/definition.ts';
 import { wristWidth } from './sleeve/wrist/definition.ts';
 import { crotchDepth } from './trouser/crotchDepth/definition.ts';
+import { trouserHipDepth } from './trouser/hipDepth/definition.ts';
 import { trouserHip } from './trouser/hip/definition.ts';
 import { trouserWaist } from './trouser/waist/definition.ts';
 import { thigh } from './trouser/thigh/definition.ts';
@@ -138,6 +139,7 @@ export const CATALOGUE: readonly AlterationDefinition[] = [
   sleeveFullness,
   // In the order of work: each changes what the next measures.
   crotchDepth,
+  trouserHipDepth,
   trouserHip,
   trouserWaist,
   thigh,

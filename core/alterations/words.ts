@@ -61,6 +61,7 @@ import { words as sleeveLength } from './sleeve/length/words.en.ts';
 import { words as sleeveUpperArm } from './sleeve/upperArm/words.en.ts';
 import { words as sleeveWrist } from './sleeve/wrist/words.en.ts';
 import { words as trouserCrotchDepth } from './trouser/crotchDepth/words.en.ts';
+import { words as trouserHipDepth } from './trouser/hipDepth/words.en.ts';
 import { words as trouserHip } from './trouser/hip/words.en.ts';
 import { words as trouserWaist } from './trouser/waist/words.en.ts';
 import { words as trouserThigh } from './trouser/thigh/words.en.ts';
@@ -137,6 +138,7 @@ export const NAMES = {
   ...sleeveUpperArm.names,
   ...sleeveWrist.names,
   ...trouserCrotchDepth.names,
+  ...trouserHipDepth.names,
   ...trouserHip.names,
   ...trouserWaist.names,
   ...trouserThigh.names,
@@ -208,6 +210,7 @@ export const WHY = {
   ...sleeveUpperArm.why,
   ...sleeveWrist.why,
   ...trouserCrotchDepth.why,
+  ...trouserHipDepth.why,
   ...trouserHip.why,
   ...trouserWaist.why,
   ...trouserThigh.why,
@@ -273,6 +276,7 @@ export const STEPS = {
   ...sleeveUpperArm.steps,
   ...sleeveWrist.steps,
   ...trouserCrotchDepth.steps,
+  ...trouserHipDepth.steps,
   ...trouserHip.steps,
   ...trouserWaist.steps,
   ...trouserThigh.steps,

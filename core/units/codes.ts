@@ -107,6 +107,7 @@ export type RefusalCode =
   | 'hinge-below-bust-point'
   | 'hinge-not-on-armhole'
   | 'hinge-torn'
+  | 'hip-dart-too-short'
   | 'hip-missing'
   | 'import-changed-since'
   | 'length-empty'

@@ -111,6 +111,8 @@ export const CHOICE_WORDS: Readonly<Record<string, string>> = inWords({
   'over.front': 'the two fronts',
   'over.back': 'the two backs',
   'way.slide': 'slide the block',
+  'way.side': 'at the side seams',
+  'way.slash': 'slashed, down to the hem',
   'way.hinge': 'swing it about the shoulder',
   'skirt.keep': 'stays as it is',
   'skirt.gain': 'gains as much',

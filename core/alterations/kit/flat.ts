@@ -162,6 +162,7 @@ const alongRole =
 
 /** How each body measurement is found on the pieces; what is not here cannot be, and is typed or taken from the chart. */
 const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
+  ...TROUSER_MEASURES,
   ...Object.fromEntries(Object.entries(AROUND).map(([key, at]) => [key, around(at)])),
   fullBust: aroundBust,
   // Under the bust where the body has it: as far below the tape around the bust, not below a level of the draft.
@@ -222,9 +223,9 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
     const top = all.map(upperEnd).sort((a, b) => a.y - b.y)[0] ?? upperEnd(side.edge);
     return { value, lines: [line(back, top, { x: top.x, y: top.y + value })] };
   },
-  hipDepth: ({ pieces }) => {
-    const found = pieces.map(pieceOverHip).find((o) => o !== null);
-    if (!found) return null;
+  hipDepth: (on) => {
+    const found = on.pieces.map(pieceOverHip).find((o) => o !== null);
+    if (!found) return TROUSER_MEASURES.hipDepth?.(on) ?? null;
     const { side, waist, hip } = found;
     const [from, to] = [targetAt(side, waist, 0), targetAt(side, hip, 0)];
     return { value: hip - waist, lines: [line(side.piece, from, { x: from.x, y: to.y })] };
@@ -237,7 +238,6 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
       : null;
   },
   ...SLEEVE_MEASURES,
-  ...TROUSER_MEASURES,
 };
 
 const known = new WeakMap<readonly Piece[], Map<MeasurementKey, Flat | null>>();

@@ -1,5 +1,5 @@
 import { pathLength, type Path } from '../../geometry/index.ts';
-import { widthAt, type MeasurementKey } from '../../pattern/index.ts';
+import { levelOf, widthAt, type MeasurementKey } from '../../pattern/index.ts';
 import { line, type Flat, type Measure } from './flatMeasure.ts';
 import { alongAt } from './sides.ts';
 import { halves, sideOfHalf, trousersOn, type TrouserHalf, type TrousersOn } from './trousers.ts';
@@ -44,6 +44,7 @@ export const TROUSER_MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>
   thigh: onTrousers((on) => aroundLeg(on, ({ crotchLine }) => crotchLine + THIGH_BELOW)),
   knee: onTrousers((on) => aroundLeg(on, ({ knee }) => knee)),
   waistToKnee: onTrousers(({ front }) => toHeight(front, front.knee)),
+  hipDepth: onTrousers(({ front }) => (levelOf(front.piece, 'hip') ? toHeight(front, front.hip) : null)),
   outsideLeg: onTrousers(({ front }) => ({
     value: pathLength(front.side.path),
     lines: [along(front, front.side.path)],

@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { endOf, pathLength } from '../../geometry/index.ts';
-import { edgesWithRole, requireEdge, type MeasurementKey, type Piece, type Seam } from '../../pattern/index.ts';
+import {
+  edgesWithRole,
+  levelOf,
+  requireEdge,
+  widthAt,
+  type MeasurementKey,
+  type Piece,
+  type Seam,
+} from '../../pattern/index.ts';
 import { walkSeam } from '../../paper/truing/index.ts';
 import { SAMPLE_SIZES } from '../../blocks/index.ts';
 import { contextOn, runOn, sampleIn } from '../../testing/samples.ts';
@@ -12,6 +20,7 @@ import { crotchDepth } from './crotchDepth/definition.ts';
 import { crotchLength } from './crotchLength/definition.ts';
 import { frontDip } from './frontDip/definition.ts';
 import { fullSeatTrousers } from './fullSeat/definition.ts';
+import { trouserHipDepth } from './hipDepth/definition.ts';
 import { trouserHip } from './hip/definition.ts';
 import { legLength } from './legLength/definition.ts';
 import { thigh } from './thigh/definition.ts';
@@ -33,6 +42,10 @@ const ASKED: readonly (readonly [AlterationDefinition, Values, MeasurementKey, n
   [crotchDepth, { by: -14 }, 'crotchDepth', 1e-6, ['waist', 'hip', 'thigh', 'knee']],
   [trouserHip, { by: 40 }, 'hip', 1e-6, ['waist', 'crotchDepth', 'crotchLength', 'knee']],
   [trouserHip, { by: -28 }, 'hip', 1e-6, ['waist', 'crotchDepth', 'crotchLength', 'knee']],
+  [trouserHip, { by: 40, way: 'slash' }, 'hip', 1, ['waist', 'crotchLength']],
+  [trouserHip, { by: -28, way: 'slash' }, 'hip', 1, ['waist', 'crotchLength']],
+  [trouserHipDepth, { by: 18 }, 'hipDepth', 0.5, ['waist', 'hip', 'crotchDepth', 'crotchLength', 'knee']],
+  [trouserHipDepth, { by: -15 }, 'hipDepth', 0.5, ['waist', 'hip', 'crotchDepth', 'crotchLength', 'knee']],
   [trouserWaist, { by: 24 }, 'waist', 1e-4, ['hip', 'crotchDepth', 'crotchLength', 'thigh', 'outsideLeg']],
   [trouserWaist, { by: -60 }, 'waist', 1e-4, ['hip', 'crotchLength', 'thigh']],
   [trouserWaist, { by: 20, darts: 0 }, 'waist', 1e-4, ['hip', 'crotchLength', 'thigh']],
@@ -73,7 +86,9 @@ describe('what is asked of trousers', () => {
         const hem = edgesWithRole(p, 'hem')[0]!.path;
         // Sides made equal are put right at the hem: less than a pencil's width.
         expect(Math.abs(endOf(hem).y - hem.start.y)).toBeLessThan(1);
-        expect(length(run, p.id, 'hem')).toBeCloseTo(length(was, p.id, 'hem'), 2);
+        // Slashed, the leg is wider down to the hem by a quarter of what is asked.
+        const wider = values['way'] === 'slash' ? Number(values['by']) / 4 : 0;
+        expect(Math.abs(length(run, p.id, 'hem') - length(was, p.id, 'hem') - wider)).toBeLessThan(wider ? 0.2 : 0.005);
       }
       expect(run.findings.filter((f) => f.grade === 'fault')).toEqual([]);
     },
@@ -82,6 +97,8 @@ describe('what is asked of trousers', () => {
   it.each([
     [crotchDepth, { by: 12 }, { by: -12 }, 'crotchDepth'],
     [trouserHip, { by: 24 }, { by: -24 }, 'hip'],
+    [trouserHip, { by: 24, way: 'slash' }, { by: -24, way: 'slash' }, 'hip'],
+    [trouserHipDepth, { by: 15 }, { by: -15 }, 'hipDepth'],
     [trouserWaist, { by: 20 }, { by: -20 }, 'waist'],
     [thigh, { by: 16 }, { by: -16 }, 'thigh'],
     [legLength, { by: 30, upper: 10 }, { by: -30, upper: -10 }, 'outsideLeg'],
@@ -93,9 +110,50 @@ describe('what is asked of trousers', () => {
     const gone = expectOk(runOn(definition, 'landing', '5', there), 'there');
     const home = expectOk(runOn(definition, 'landing', '5', back, gone), 'back');
     expect(Math.abs(grown(was, home, key))).toBeLessThan(0.4);
-    const nothing = Object.fromEntries(Object.keys(there).map((k) => [k, 0]));
+    const nothing = Object.fromEntries(Object.entries(there).map(([k, v]) => [k, typeof v === 'number' ? 0 : v]));
     const still = expectOk(runOn(definition, 'landing', '5', nothing), 'nothing');
     for (const p of was.pieces) expect(half(still, p.id)).toBe(p);
+  });
+});
+
+describe('a hip line moved', () => {
+  it.each(SAMPLE_SIZES)(
+    'size %s: as wide there as it was at the old line, darts longer or shorter by as much',
+    (size) => {
+      const was = sampleIn('landing', size);
+      for (const by of [20, -18]) {
+        const run = expectOk(runOn(trouserHipDepth, 'landing', size, { by }), 'moved');
+        for (const id of ['trouserFront', 'trouserBack']) {
+          const [before, after] = [half(was, id), half(run, id)];
+          const hip = levelOf(before, 'hip')!.y;
+          expect(levelOf(after, 'hip')!.y).toBeCloseTo(hip + by, 9);
+          const [w, v] = [widthAt(before, hip), widthAt(after, hip + by)].map((x) => expectOk(x, 'width').width);
+          expect(v!).toBeCloseTo(w!, 4);
+          // Its tip is set straight below where it was; the legs are trued, so that the mouth may shift a little.
+          expect(after.darts[0]!.tip.y - before.darts[0]!.tip.y).toBeCloseTo(by, 9);
+        }
+      }
+    },
+  );
+
+  it('is refused where a dart would vanish, or no line is drawn', () => {
+    const code = (pieces: readonly Piece[]): string => {
+      const r = runAlteration(trouserHipDepth, { ...contextOn('landing', '4'), pieces }, { by: -60 });
+      return r.ok ? 'ran' : r.error.code;
+    };
+    const { pieces } = sampleIn('landing', '4');
+    const shortDart = pieces.map((p) => ({
+      ...p,
+      darts: p.darts.map((d) => ({ ...d, tip: { ...d.tip, y: d.tip.y - 40 } })),
+    }));
+    expect(code(shortDart)).toBe('hip-dart-too-short');
+    expect(code(pieces.map((p) => ({ ...p, marks: p.marks.filter((m) => m.kind !== 'level') })))).toBe('hip-missing');
+  });
+
+  it('is asked for by the wearer’s own hip depth, by the difference along the side', () => {
+    const on = contextOn('landing', '4');
+    const flat = measured(on, 'hipDepth');
+    expect(trouserHipDepth.fits?.({ ...on, wearer: { hipDepth: flat + 22 } })?.values).toEqual({ by: 22 });
   });
 });
 

@@ -1,5 +1,5 @@
 import { distance, endOf, pathLength, pointAt, rotateAbout, type Point } from '../../../geometry/index.ts';
-import { edgesWithRole, levelOf, type Piece } from '../../../pattern/index.ts';
+import { edgesWithRole, levelOf, type Edge, type Piece } from '../../../pattern/index.ts';
 import { follow } from '../../../paper/slash/index.ts';
 import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
 import type { Context, Fit, Instruction, Message, Under } from '../../contract.ts';
@@ -9,8 +9,13 @@ import { fitBy, USUAL_EASE } from '../../kit/fitBy.ts';
 import { sideOn, type SideOn } from '../../kit/sides.ts';
 import { mark, slash, smooth, squareAcross } from '../../operations/index.ts';
 
+/** How far to either side of the pin the side is drawn again, mm. */
+export const SMOOTHED = 60;
+
 export interface Slashed {
   readonly side: SideOn;
+  /** The waist between dart and side. */
+  readonly outer: Edge;
   /** Pin on the waist seam line, foot on the hem, the crossing at hip level and the pin on the side. */
   readonly waist: Point;
   readonly foot: Point;
@@ -18,19 +23,31 @@ export interface Slashed {
   readonly pin: Point;
 }
 
-export function layOut(piece: Piece): Result<Slashed> {
-  const side = sideOn(piece);
-  const hip = levelOf(piece, 'hip');
+/** The lines on one piece of a skirt. */
+export const layOut = (piece: Piece): Result<Slashed> =>
+  linesOf(piece, sideOn(piece), levelOf(piece, 'hip') ?? null, straight);
+
+const straight = (piece: Piece, waist: Point, hipAt: number): Point | null => {
+  const hem = edgesWithRole(piece, 'hem')
+    .flatMap((e) => [e.path.start, endOf(e.path)])
+    .reduce((n, p) => Math.max(n, p.y), hipAt);
+  return footAt(piece, waist.x, hem + 50);
+};
+
+/** The lines on one piece, seen from its side, its hip line at a height; `footOf` says where on the hem the first begins. */
+export function linesOf(
+  piece: Piece,
+  side: SideOn | null,
+  hip: Point | null,
+  footOf: (piece: Piece, waist: Point, hipAt: number) => Point | null,
+): Result<Slashed> {
   const outer = edgesWithRole(piece, 'waist').find((e) => touches(e.path, side?.edge.path));
   if (!side || !hip || !outer) return refuse('hip-missing', { piece: piece.name });
   const waist = pointAt(outer.path, pathLength(outer.path) / 2);
   const pin = meetingOn(piece, hip.y, ['side'])?.at;
   const crossing = { x: waist.x, y: hip.y };
-  const hem = edgesWithRole(piece, 'hem')
-    .flatMap((e) => [e.path.start, endOf(e.path)])
-    .reduce((n, p) => Math.max(n, p.y), hip.y);
-  const foot = footAt(piece, waist.x, hem + 50);
-  return pin && foot ? ok({ side, waist, foot, crossing, pin }) : refuse('hip-missing', { piece: piece.name });
+  const foot = footOf(piece, waist, hip.y);
+  return pin && foot ? ok({ side, outer, waist, foot, crossing, pin }) : refuse('hip-missing', { piece: piece.name });
 }
 
 const touches = (a: SideOn['edge']['path'], b: SideOn['edge']['path'] | undefined): boolean =>
@@ -57,13 +74,20 @@ const swapped = (path: SideOn['edge']['path']): SideOn['edge']['path'] => ({
   ),
 });
 
-export function onOne(found: Slashed, each: number, say: (code: Under<'hip'>) => Message): readonly Instruction[] {
+/** The upper part turns about the waist until the upright line has opened by the amount at hip level: by so much, radians. */
+export const turnOf = ({ side, waist, crossing }: Slashed, each: number): number =>
+  -side.out * Math.asin(each / (crossing.y - waist.y));
+
+/** The lines drawn, cut and opened: the part above the hip line turns, the one below it is carried by the pin on the side. */
+export function opened(
+  found: Slashed,
+  each: number,
+  say: (code: 'mark' | 'cut' | 'open' | 'lap') => Message,
+): readonly Instruction[] {
   const { side, waist, foot, crossing, pin } = found;
   const id = side.piece.id;
-  // The upper part turns about the waist until the upright line has opened by the amount at hip level.
-  const reach = crossing.y - waist.y;
-  const angle = -side.out * Math.asin(each / reach);
-  const opened = rotateAbout(crossing, waist, angle);
+  const angle = turnOf(found, each);
+  const to = rotateAbout(crossing, waist, angle);
   const cuts = [
     { id: 'upright', points: [foot, crossing, waist] },
     { id: 'hip', points: [crossing, pin] },
@@ -108,12 +132,19 @@ export function onOne(found: Slashed, each: number, say: (code: Under<'hip'>) =>
           },
         ],
       },
-      dimensions: [{ id: `gap ${id}`, from: crossing, to: { x: opened.x, y: crossing.y }, value: Math.abs(each) }],
+      dimensions: [{ id: `gap ${id}`, from: crossing, to: { x: to.x, y: crossing.y }, value: Math.abs(each) }],
     }),
-    squareAcross({ piece: id, message: say('hem'), role: 'hem' }),
-    smooth({ piece: id, message: say('side'), reach: 60, at: { edge: side.edge.id, near: pin } }),
   ];
 }
+
+export const onOne = (found: Slashed, each: number, say: (code: Under<'hip'>) => Message): readonly Instruction[] => {
+  const { piece, edge } = found.side;
+  return [
+    ...opened(found, each, say),
+    squareAcross({ piece: piece.id, message: say('hem'), role: 'hem' }),
+    smooth({ piece: piece.id, message: say('side'), reach: SMOOTHED, at: { edge: edge.id, near: found.pin } }),
+  ];
+};
 
 /** A skirt's hip; a top that reaches it is graded at its sides instead. */
 export const fits = (context: Context): Fit | null =>
