@@ -58,6 +58,8 @@ export type RefusalCode =
   | 'bust-point-outside'
   | 'bust-point-unknown'
   | 'cap-cannot-follow'
+  | 'cap-not-in-halves'
+  | 'cap-too-short'
   | 'centre-front-missing'
   | 'centre-is-fold'
   | 'centre-not-inside'

@@ -255,6 +255,10 @@ export const ERROR_WORDS = {
   'nothing-to-follow': () => 'There is nothing that would have to follow.',
   'armhole-cannot-follow': (s) =>
     `The armhole of “${s.text('piece')}” would have to change by ${s.len('by')}, more than moving its underarm gives. Settle the cap in another way, or take less.`,
+  'cap-not-in-halves': (s) =>
+    `To gather the head of “${s.text('piece')}” its cap must be drawn as a front and a back half that meet at the top. Pin the lines at the cap instead.`,
+  'cap-too-short': (s) =>
+    `The cap of “${s.text('piece')}” would become ${s.len('by')} shorter than its armhole. Lap less, or pin the lines at the cap.`,
   'cap-cannot-follow': (s) =>
     `The cap would have to change by ${s.len('by')}, more than its height allows. Change the armhole less, or the sleeve’s width.`,
   'step-makes-fault': (s) =>

@@ -8,6 +8,7 @@ import { drawYoke } from './drawYoke.ts';
 import { easeDart } from './easeDart.ts';
 import { fair } from './fair.ts';
 import { fitCap } from './fitCap.ts';
+import { gatherHead } from './gatherHead.ts';
 import { landmark } from './landmark.ts';
 import { mark } from './mark.ts';
 import { match } from './match.ts';
@@ -43,6 +44,7 @@ export {
   easeDart,
   fair,
   fitCap,
+  gatherHead,
   landmark,
   mark,
   match,
@@ -96,6 +98,7 @@ export const OPERATIONS = {
   restoreNeck,
   restoreCap,
   fitCap,
+  gatherHead,
   drawAlong,
   drawYoke,
   redraw,

@@ -11,6 +11,7 @@ export * from './rotate.ts';
 export * from './rotateDart.ts';
 export * from './redraw.ts';
 export * from './facing.ts';
+export * from './gatheredHead.ts';
 export * from './pocket.ts';
 export * from './moveEnd.ts';
 export * from './closed.ts';

@@ -1,6 +1,17 @@
 import { describe, expect, it } from 'vitest';
-import { distance, move, pathLength, type Point } from '../../../geometry/index.ts';
-import { edgesWithRole, type Piece } from '../../../pattern/index.ts';
+import {
+  distance,
+  endOf,
+  endTangent,
+  joinPaths,
+  kinkAt,
+  move,
+  pathLength,
+  pointAt,
+  startTangent,
+  type Point,
+} from '../../../geometry/index.ts';
+import { edgesWithRole, type Piece, type Seam } from '../../../pattern/index.ts';
 import { motionOf } from '../../../paper/slash/index.ts';
 import { walkSeam } from '../../../paper/truing/index.ts';
 import { SAMPLE_SIZES, type SampleId } from '../../../blocks/index.ts';
@@ -99,6 +110,82 @@ describe.each(['causeway', 'causeway-cuff'] as const satisfies readonly SampleId
       if (cuff) expect(cuff.ease).toBeCloseTo(-80 - by, 9);
     },
   );
+});
+
+describe('cut through, the head gathered', () => {
+  const by = 200;
+  const run = expectOk(runAlteration(sleeveFullness, alone, { by, top: 'gathered', higher: 20 }), 'run');
+  const made = sleeveOf(run.pieces);
+  const [back, front] = edgesWithRole(made, 'cap');
+
+  it('moves every strip aside by its share: underarm and notches 100 out, the top 20 up, all else straight down', () => {
+    expect(back?.path.start).toEqual({ x: -300, y: 100 });
+    expect(endOf(front!.path)).toEqual({ x: 300, y: 100 });
+    expect(endOf(back!.path).x).toBeCloseTo(0, 9);
+    expect(endOf(back!.path).y).toBeCloseTo(-20, 9);
+    for (const m of made.marks)
+      if (m.kind === 'notch') {
+        const at = pointAt((m.id === 'back' ? back : front)!.path, m.at);
+        expect([Math.abs(at.x), at.y]).toEqual([expect.closeTo(200, 6), expect.closeTo(50, 6)]);
+      }
+    expect(lengthOf(made, 'sleeveHem')).toBeCloseTo(600, 0);
+    for (const e of edgesWithRole(made, 'underarm')) expect(pathLength(e.path)).toBeCloseTo(500, 9);
+  });
+
+  it('goes on from the notch without a bend, and runs level at the top', () => {
+    for (const half of [back!, front!]) {
+      const at = half === back ? 50 * Math.sqrt(5) : pathLength(half.path) - 50 * Math.sqrt(5);
+      expect(Math.abs(kinkAt(half.path, at))).toBeLessThan(1e-6);
+    }
+    expect(Math.abs(endTangent(back!.path).y)).toBeLessThan(1e-6);
+    expect(Math.abs(startTangent(front!.path).y)).toBeLessThan(1e-6);
+  });
+
+  it.each(SAMPLE_SIZES)('size %s: the armhole takes the longer cap as gathers, to the hair', (size) => {
+    for (const id of ['causeway', 'causeway-cuff'] as const)
+      for (const values of [
+        { by: 60, uprights: '4', higher: 0 },
+        { by: 140, uprights: '6', higher: 30 },
+      ]) {
+        const drafted = sampleIn(id, size);
+        const gathered = expectOk(runOn(sleeveFullness, id, size, { ...values, top: 'gathered' }), id);
+        const [was, now] = [sleeveOf(drafted.pieces), sleeveOf(gathered.pieces)];
+        const eased = (seams: readonly Seam[]): number =>
+          seams.filter((s) => s.kind === 'armhole').reduce((n, s) => n + s.ease, 0);
+        expect(eased(gathered.seams) - eased(drafted.seams)).toBeCloseTo(
+          lengthOf(now, 'cap') - lengthOf(was, 'cap'),
+          6,
+        );
+        for (const seam of gathered.seams.filter((s) => s.kind === 'armhole'))
+          expect(
+            Math.abs(
+              walkSeam(gathered.pieces, seam).difference -
+                walkSeam(
+                  drafted.pieces,
+                  drafted.seams.find((s) => s.id === seam.id)!,
+                ).difference,
+            ),
+          ).toBeLessThan(1e-6);
+        expect(lengthOf(now, 'underarm')).toBeCloseTo(lengthOf(was, 'underarm'), 6);
+        expect(gathered.findings.filter((f) => f.grade === 'fault')).toEqual([]);
+      }
+  });
+
+  it('is refused where the cap would become shorter than its armhole, or is in one line', () => {
+    const refused = (pieces: readonly Piece[], seams: readonly Seam[], amount: number): string => {
+      const r = runAlteration(
+        sleeveFullness,
+        { ...alone, pieces, original: pieces, seams, originalSeams: seams },
+        { by: amount, top: 'gathered', higher: 0 },
+      );
+      return r.ok ? 'ran' : r.error.code;
+    };
+    const { pieces, seams } = sampleIn('causeway', '4');
+    expect(refused(pieces, seams, -90)).toBe('cap-too-short');
+    const [first, second, ...rest] = tube.edges;
+    const whole = { ...tube, edges: [{ ...first!, path: joinPaths([first!.path, second!.path]) }, ...rest], marks: [] };
+    expect(refused([whole], [], 60)).toBe('cap-not-in-halves');
+  });
 });
 
 it('is the same piece where nothing is asked', () => {

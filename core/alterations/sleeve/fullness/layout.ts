@@ -1,6 +1,19 @@
-import { distance, intersectPaths, lerp, move, pointAt, polyline, type Point } from '../../../geometry/index.ts';
+import {
+  distance,
+  intersectPaths,
+  lerp,
+  move,
+  nearestLength,
+  pathFromSpans,
+  pathLength,
+  pointAt,
+  polyline,
+  tangentAt,
+  type Point,
+} from '../../../geometry/index.ts';
 import { dartShape, type Edge, type Piece } from '../../../pattern/index.ts';
 import { DONE, follow, motionOf, type Motion, type PanelSpec } from '../../../paper/slash/index.ts';
+import { headSpan, type Head } from '../../../paper/truing/index.ts';
 import { ok, refuse, type Result, nth } from '../../../units/index.ts';
 import { hemsOf, sleeveOn, type SleeveOn } from '../../kit/sleeve.ts';
 
@@ -64,6 +77,55 @@ const meetsDart = (piece: Piece, { pin, foot }: Upright): boolean =>
     const { start, end, tip } = dartShape(piece, dart);
     return intersectPaths(polyline([pin, foot]), polyline([start, tip, end])).length > 0;
   });
+
+/** The strips cut apart from hem to cap and moved aside, the middle one at rest, so that every upright opens by `gap` all the way. */
+export const partedStrips = ({ uprights }: Full, gap: number): readonly PanelSpec[] =>
+  Array.from({ length: uprights.length + 1 }, (_, i) => ({
+    id: idOf(i),
+    seed: seedOf(uprights, i),
+    motion: { kind: 'shift', by: { x: gap * (i - uprights.length / 2), y: 0 } },
+    stage: 'open',
+  }));
+
+/** The head that is gathered: between the notches of the cap, or where they would be; and by how much each half becomes longer, mm. */
+export interface Gathers {
+  readonly head: Head;
+  readonly halves: readonly { readonly edge: string; readonly was: number; readonly longer: number }[];
+}
+
+/** Refused where the cap is not in two halves, or has no room between the uprights and the underarm. */
+export function gathersOf({ on, uprights }: Full, by: number, higher: number): Result<Gathers> {
+  const { piece, caps, top } = on;
+  const [first, last] = caps;
+  if (!first || !last || caps.length !== 2)
+    return refuse('cap-not-in-halves', { piece: piece.name, count: caps.length });
+  const half = (edge: Edge, x: number) => {
+    const down = polyline([
+      { x, y: -FAR },
+      { x, y: FAR },
+    ]);
+    const hit = intersectPaths(down, edge.path)[0]?.point;
+    if (!hit) return null;
+    const at = nearestLength(edge.path, hit);
+    const tangent = tangentAt(edge.path, at);
+    return { edge, at, from: hit, along: edge === first ? tangent : { x: -tangent.x, y: -tangent.y } };
+  };
+  const ends = limits(on);
+  const towards = first.path.start.x < top.x ? ends : ([ends[1], ends[0]] as const);
+  const [one, other] = [half(first, towards[0]), half(last, towards[1])];
+  if (!one || !other) return refuse('sleeve-landmark-missing', { piece: piece.name });
+  const fromEnd = pathLength(last.path) - other.at;
+  // The top goes with its strip; the two ends of the head move out by half of the whole each.
+  const before = uprights.filter((u) => u.pin.x < top.x).length;
+  const moved = { x: top.x + by * (before / uprights.length - 1 / 2), y: top.y };
+  const halves = [one, other].map((h) => {
+    const aside = (Math.sign(h.from.x - top.x) * by) / 2;
+    const span = headSpan({ x: h.from.x + aside, y: h.from.y }, h.along, moved, higher);
+    const was = h.edge === first ? pathLength(first.path) - one.at : other.at;
+    return { edge: h.edge.id, was, longer: pathLength(pathFromSpans([span])) - was };
+  });
+  return ok({ head: { fromStart: one.at, fromEnd, higher }, halves });
+}
 
 /**
  * The strips between the uprights, the middle one at rest; each turns about the pin it shares with the one nearer the

@@ -33,14 +33,14 @@ export function hipMoved(half: TrouserHalf, by: number): Result<HipMoved> {
   if (was == null || now == null || knee == null || knee <= now || !width.ok || !drawn)
     return refuse('hip-missing', { piece: piece.name });
   const x = (along: number): number => targetAt(side, along, 0).x;
-  const between = Array.from({ length: STRETCHES - 1 }, (_, k) => (k + 1) / STRETCHES).map((t) => ({
-    at: t * now,
-    by: half.out * (x(t * was) - x(t * now)),
-  }));
+  /** How far the curve that was there lies out at a share of the way down, carried to its new height. */
+  const carried = (t: number): number => half.out * (x(t * was) - x(t * now));
+  // What the other edge adds or takes at the new line is given back along the whole way, so that the side has no bend.
   const knots = (out: number): readonly SideKnot[] => [
-    { at: 0, by: 0 },
-    ...between,
-    { at: now, by: out },
+    ...Array.from({ length: STRETCHES + 1 }, (_, k) => k / STRETCHES).map((t) => ({
+      at: t * now,
+      by: carried(t) + t * (out - carried(1)),
+    })),
     { at: knee, by: 0 },
   ];
   const measured = (p: typeof piece): number | null => {
