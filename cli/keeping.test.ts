@@ -69,6 +69,12 @@ describe('what the fittings say, from the terminal', () => {
     expect(wide.folds).toEqual({ depth: 350, count: 1 });
     expect(wide.cut.map((c: any) => [c.name, c.how, c.says])).toContainEqual(['Bodice front', 'fold', 'on the fold']);
     expect((await main(['cloth', path, '--fold-depth', '9'], '2026-11-24')).err).toMatch(/in mm, from 50 to 750/);
+    const anew = await json('cloth', path, '--fold-depth', '350,200');
+    const laid = anew.cloth.find((c: any) => c.width === 1500);
+    expect(laid.again).toEqual([{ depth: 200, count: 1 }]);
+    expect(laid.laid).toBeLessThanOrEqual(wide.laid);
+    expect(laid.stretches.reduce((n: number, s: any) => n + s.length, 0)).toBeCloseTo(laid.laid, 4);
+    expect(laid.stretches[0].says).toMatch(/cm of the cloth, folded (35|20)\.0 cm deep at one edge$/);
     const open = await json('cloth', path, '--open', '--one-way');
     expect(open.cloth.every((c: any) => c.fold === false && c.oneWay)).toBe(true);
   });

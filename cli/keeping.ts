@@ -6,7 +6,16 @@ import { writeRecordPdf, type PdfConstructor } from '@ample/core/out/pdf';
 import { CLOTH_WIDTHS, clothToBuy, cutList, layOutAll, widerPieces } from '@ample/core/out/layout';
 import { differences, inOrderOfDate, rankCauses, resolveVersion, type Difference } from '@ample/core/fitting/toile';
 import { ok, refuse, type Result } from '@ample/core/units';
-import { CAUSE_WORDS, recordOf, sayChange, sayCut, sayDifference, sayEvidence, SYMPTOM_WORDS } from '@ample/core/words';
+import {
+  CAUSE_WORDS,
+  recordOf,
+  sayChange,
+  sayCut,
+  sayDifference,
+  sayEvidence,
+  sayStretch,
+  SYMPTOM_WORDS,
+} from '@ample/core/words';
 import { fonts, says, UNITS } from './commands.ts';
 import { loadJob, type LoadedJob } from './resolve.ts';
 import { bytesOf, writeOut } from './files.ts';
@@ -67,7 +76,10 @@ export function versions(file: string): Result<unknown> {
   );
 }
 
-/** How the cloth is to lie, as it was asked for: the depth of its folds in mm, at one edge or at both. */
+/** The first folding, and so often anew. */
+const MOST_FOLDINGS = 4;
+
+/** How the cloth is to lie, as it was asked for: the depths of its foldings in mm, at one edge or at both. */
 export interface ClothAsked {
   readonly open: boolean;
   readonly oneWay: boolean;
@@ -77,14 +89,21 @@ export interface ClothAsked {
 
 /** `ample cloth`: how much of three widths, how each piece is cut, and which pieces became wider. Lengths in mm. */
 export function cloth(file: string, { open, oneWay, depth, bothEdges }: ClothAsked): Result<unknown> {
-  const deep = depth === undefined ? null : Number(depth);
-  if (deep !== null && !(deep >= 50 && deep <= 750)) return refuse('fold-depth-invalid', { text: depth ?? '' });
-  const folds = deep === null || open ? undefined : ({ depth: deep, count: bothEdges ? 2 : 1 } as const);
+  const depths = depth === undefined ? [] : depth.split(',').map(Number);
+  if (depths.some((d) => !(d >= 50 && d <= 750)) || depths.length > MOST_FOLDINGS)
+    return refuse('fold-depth-invalid', { text: depth ?? '' });
+  const [folds, ...again] = open ? [] : depths.map((d) => ({ depth: d, count: bothEdges ? 2 : 1 }) as const);
   const d = drafted(file);
   if (!d.ok) return d;
   const { pieces, original, untouched, sides, paper } = d.value.draft;
   if (paper) return refuse('cloth-nothing-to-lay', {});
-  const wishes = CLOTH_WIDTHS.map((width) => ({ width, fold: !open, folds, oneWay }));
+  const wishes = CLOTH_WIDTHS.map((width) => ({
+    width,
+    fold: !open,
+    folds,
+    oneWay,
+    ...(again.length > 0 ? { again } : {}),
+  }));
   const [altered, before] = [layOutAll(pieces, wishes), layOutAll(untouched, wishes)];
   return ok({
     wider: widerPieces(original, sides.left.pieces, sides.right.pieces),
@@ -99,6 +118,11 @@ export function cloth(file: string, { open, oneWay, depth, bothEdges }: ClothAsk
         buy: clothToBuy(now.value.length, 0.05),
         covered: now.value.covered,
         cut: cutList(now.value.laid).map((line) => ({ ...line, says: sayCut(line) })),
+        stretches: now.value.stretches.map((stretch, k) => ({
+          length: stretch.to - stretch.from,
+          says: sayStretch(stretch, UNITS),
+          cut: cutList(now.value.laid.filter((l) => l.stretch === k)).map((line) => line.name),
+        })),
       };
     }),
   });

@@ -35,7 +35,7 @@ const USAGE = `usage:
   ample solve <job.json>
   ample causes <job.json>
   ample versions <job.json>
-  ample cloth <job.json> [--open] [--fold-depth MM [--both-edges]] [--one-way]
+  ample cloth <job.json> [--open] [--fold-depth MM[,MM…] [--both-edges]] [--one-way]
   ample record <job.json> --out DIR [--paper a4|letter|a3|tabloid]
   ample backup <file.zip>
   ample bring <file.pdf|svg|dxf> [--out DIR] [--despite-faults]

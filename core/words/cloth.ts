@@ -1,4 +1,4 @@
-import type { ClothAlarm, CutLine } from '../out/layout/index.ts';
+import type { ClothAlarm, CutLine, Stretch } from '../out/layout/index.ts';
 import { inWords, type Sentence, speaker, type Units } from '../speech/index.ts';
 
 /** How a piece is cut, after its name. */
@@ -10,6 +10,14 @@ export function sayCut({ how, times, oneLayer }: CutLine): string {
   if (oneLayer) return 'once, from the upper layer only';
   if (times <= 2) return times === 1 ? 'once' : 'twice, the second turned over';
   return `${times} times, every second one turned over`;
+}
+
+/** How one stretch of the cloth is folded, and how long it is: above the pieces cut from it. */
+export function sayStretch({ from, to, strips }: Stretch, units: Units): string {
+  const s = speaker({ long: to - from, deep: (strips[0]?.to ?? 0) - (strips[0]?.from ?? 0) }, units);
+  const edges = strips.filter((x) => x.fold).length;
+  const folded = edges === 0 ? 'not folded' : `${s.len('deep')} deep at ${edges === 2 ? 'both edges' : 'one edge'}`;
+  return `${s.len('long')} of the cloth, folded ${folded}`;
 }
 
 const ALARM_WORDS: Readonly<Record<ClothAlarm['code'], Sentence>> = inWords({

@@ -174,7 +174,8 @@ export const ERROR_WORDS = {
   'facing-too-narrow': (s) =>
     `The facing of “${s.text('piece')}” would be narrower than ${s.len('least')}: it would not stay inside. Take off less.`,
   'facing-too-wide': (s) => `“${s.text('piece')}” is not wide enough for a facing like that to lie under it. Add less.`,
-  'fold-depth-invalid': (s) => `A fold of “${s.text('text')}” cannot be laid. Give its depth in mm, from 50 to 750.`,
+  'fold-depth-invalid': (s) =>
+    `A fold of “${s.text('text')}” cannot be laid. Give its depth in mm, from 50 to 750; for cloth folded anew farther along up to four, as in 350,200.`,
   'cloth-nothing-to-lay': () => 'There is no piece to lay on the cloth. Choose a size first.',
   'bundle-not-zip': () =>
     'This is no file of ours: neither a backup, nor a job. Choose the file that “Export everything”, “A file for a friend” or “Export to a file” made.',

@@ -78,6 +78,16 @@ export const SYMPTOM_WORDS: Readonly<Record<SymptomId, { readonly name: string; 
   'leg-short': { name: 'The leg ends too high', pin: 'how much is missing in length' },
   'leg-long': { name: 'The leg ends too low', pin: 'folded out across the leg' },
   'leg-twists': { name: 'The leg twists around', pin: 'how far the side seam lies off at the hem' },
+  'sitting-waist-dips': {
+    name: 'Sitting, the waist is pulled down at the back',
+    pin: 'how much higher the centre back should be',
+  },
+  'sitting-crotch-cuts': { name: 'Sitting, the crotch cuts in', pin: 'how much lower it should be' },
+  'sitting-front-folds': {
+    name: 'Sitting, cloth stands up in front below the waist',
+    pin: 'folded out along the front crotch seam',
+  },
+  'sitting-thigh-tight': { name: 'Sitting, it is tight over the thigh', pin: 'still missing around one leg' },
 });
 
 export const ZONE_WORDS: Readonly<Record<Zone, string>> = {
@@ -94,7 +104,12 @@ export const ZONE_WORDS: Readonly<Record<Zone, string>> = {
   crotch: 'crotch and seat',
   leg: 'leg',
 };
-export const VIEW_WORDS: Readonly<Record<View, string>> = { front: 'Front', back: 'Back', side: 'Side' };
+export const VIEW_WORDS: Readonly<Record<View, string>> = {
+  front: 'Front',
+  back: 'Back',
+  side: 'Side',
+  seated: 'Sitting',
+};
 export const SIDE_WORDS = { both: 'both sides', left: 'left side', right: 'right side' } as const;
 export const RESULT_WORDS: Readonly<Record<FollowUp | 'new' | 'unsaid', string>> = {
   gone: 'gone',

@@ -127,7 +127,11 @@ describe('a bundle is refused', () => {
       tampered({ 'jobs/00001.json': strToU8('{"format":"ample-draft/wearer","version":1}') }),
       'bundle-document',
     ],
-    ['when a job is newer', tampered({ 'jobs/00001.json': jobFile((j) => ({ ...j, version: 9 })) }), 'bundle-document'],
+    [
+      'when a job is newer',
+      tampered({ 'jobs/00001.json': jobFile((j) => ({ ...j, version: JOB_VERSION + 1 })) }),
+      'bundle-document',
+    ],
     ['when a document stands twice', tampered({ 'jobs/00003.json': jobFile((j) => j) }), 'bundle-repeated'],
     [
       'when it carries prototype keys',

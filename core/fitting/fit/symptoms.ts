@@ -16,7 +16,7 @@ export const ZONES = [
   'leg',
 ] as const;
 export type Zone = (typeof ZONES)[number];
-export const VIEWS = ['front', 'back', 'side'] as const;
+export const VIEWS = ['front', 'back', 'side', 'seated'] as const;
 export type View = (typeof VIEWS)[number];
 
 /** What kind of thing is seen, and how it lies. */
@@ -90,6 +90,10 @@ export const SYMPTOM_IDS = [
   'leg-short',
   'leg-long',
   'leg-twists',
+  'sitting-waist-dips',
+  'sitting-crotch-cuts',
+  'sitting-front-folds',
+  'sitting-thigh-tight',
 ] as const;
 export type SymptomId = (typeof SYMPTOM_IDS)[number];
 
@@ -153,6 +157,11 @@ export const SYMPTOMS: readonly Symptom[] = [
   s('leg-short', ['leg', 'front', 'level', null], 'in', 122, 380),
   s('leg-long', ['leg', 'front', 'level', null], 'out', 122, 394),
   s('leg-twists', ['leg', 'side', 'seam', 'slanting'], 'shift', 104, 352),
+  // Trousers are judged sitting too: seen from the left, on a stool.
+  s('sitting-waist-dips', ['waist', 'seated', 'level', null], 'in', 84, 216),
+  s('sitting-crotch-cuts', ['crotch', 'seated', 'tight', null], 'in', 112, 290),
+  s('sitting-front-folds', ['crotch', 'seated', 'fold', 'across'], 'out', 114, 250),
+  s('sitting-thigh-tight', ['leg', 'seated', 'tight', 'across'], 'in', 152, 288),
 ];
 
 export const symptomOf = (id: SymptomId): Symptom => {
@@ -160,9 +169,16 @@ export const symptomOf = (id: SymptomId): Symptom => {
   if (!found) throw new Error(`signOf: expected one of the signs, got "${id}"`);
   return found;
 };
+/** Seen from the wearer’s left: both sides are one there. */
+export const isProfile = (view: View): boolean => view === 'side' || view === 'seated';
+
 /** Those of the symptoms that are visible in a view, those nearest the point first. */
 export const symptomsNear = (symptoms: readonly Symptom[], view: View, at: Point): readonly Symptom[] =>
-  symptoms.filter((x) => x.view === view).sort((a, b) => apart(a.at, at) - apart(b.at, at));
-/** Both sides of the wearer count: the nearer of a symptom's two places is used. */
-const apart = (place: Point, at: Point): number =>
-  Math.min(Math.hypot(place.x - at.x, place.y - at.y), Math.hypot(200 - place.x - at.x, place.y - at.y));
+  symptoms.filter((x) => x.view === view).sort((a, b) => apart(a, at) - apart(b, at));
+
+/** Where both sides of the wearer are seen, both count: the nearer of a symptom's two places is used. */
+const apart = ({ at: place, view }: Symptom, at: Point): number =>
+  Math.min(
+    Math.hypot(place.x - at.x, place.y - at.y),
+    isProfile(view) ? Infinity : Math.hypot(200 - place.x - at.x, place.y - at.y),
+  );

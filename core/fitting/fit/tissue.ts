@@ -56,10 +56,14 @@ export const TISSUE_CHECKS: readonly TissueCheck[] = [
   { id: 'dartAim', on: BODICE, signs: ['dart-pointed', 'fullness-above-bust', 'fullness-below-bust'] },
   { id: 'waist', on: BODICE, signs: ['waist-high', 'waist-low', 'tight-waist', 'loose-waist'] },
   { id: 'hip', on: ALL, signs: ['hip-wrinkles', 'loose-hip'] },
-  { id: 'crotchDepth', on: LEGS, signs: ['crotch-cuts-in', 'crotch-hangs'] },
-  { id: 'crotchFront', on: LEGS, signs: ['crotch-pulls-front', 'crotch-folds-front', 'front-waist-stands'] },
-  { id: 'seat', on: LEGS, signs: ['seat-pulls', 'seat-bags', 'back-waist-dips'] },
-  { id: 'thigh', on: LEGS, signs: ['thigh-tight', 'thigh-loose'] },
+  { id: 'crotchDepth', on: LEGS, signs: ['crotch-cuts-in', 'crotch-hangs', 'sitting-crotch-cuts'] },
+  {
+    id: 'crotchFront',
+    on: LEGS,
+    signs: ['crotch-pulls-front', 'crotch-folds-front', 'front-waist-stands', 'sitting-front-folds'],
+  },
+  { id: 'seat', on: LEGS, signs: ['seat-pulls', 'seat-bags', 'back-waist-dips', 'sitting-waist-dips'] },
+  { id: 'thigh', on: LEGS, signs: ['thigh-tight', 'thigh-loose', 'sitting-thigh-tight'] },
   { id: 'sideSeam', on: ALL, signs: ['side-forward', 'hem-rises-front', 'hem-rises-back', 'leg-twists'] },
   { id: 'legLength', on: LEGS, signs: ['leg-short', 'leg-long'] },
 ];

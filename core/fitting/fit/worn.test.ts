@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { wornAs } from '../../pattern/index.ts';
 import { draftSample } from '../../blocks/index.ts';
-import { SYMPTOM_IDS, symptomsFor, tissueChecksFor } from './index.ts';
+import { SYMPTOM_IDS, symptomsFor, tissueChecksFor, viewsOf } from './index.ts';
 
 const signsOf = (worn: Parameters<typeof symptomsFor>[0]) => symptomsFor(worn).map((s) => s.id);
 
@@ -15,11 +15,12 @@ describe('what is worn', () => {
 
   it('shows what it can show: no bust on trousers, no leg on a bodice, neither on a skirt', () => {
     expect(signsOf('trousers')).toEqual(
-      expect.arrayContaining(['tight-waist', 'hip-wrinkles', 'seat-bags', 'leg-twists']),
+      expect.arrayContaining(['tight-waist', 'hip-wrinkles', 'seat-bags', 'leg-twists', 'sitting-waist-dips']),
     );
     for (const sign of ['tight-bust', 'sleeve-short', 'hem-rises-front', 'waist-high'] as const)
       expect(signsOf('trousers')).not.toContain(sign);
-    for (const sign of ['seat-bags', 'leg-twists', 'front-waist-stands'] as const) {
+    expect([viewsOf('skirt'), viewsOf('trousers').at(-1)]).toEqual([['front', 'back', 'side'], 'seated']);
+    for (const sign of ['seat-bags', 'leg-twists', 'front-waist-stands', 'sitting-waist-dips'] as const) {
       expect(signsOf('bodice')).not.toContain(sign);
       expect(signsOf('skirt')).not.toContain(sign);
     }

@@ -4,24 +4,30 @@ import { step, type Cause } from './cause.ts';
 export const TROUSER_CAUSES: readonly Cause[] = [
   {
     id: 'rise-longer',
-    signs: { 'crotch-cuts-in': 0.65, 'crotch-pulls-front': 0.2, 'seat-pulls': 0.2 },
+    signs: {
+      'crotch-cuts-in': 0.65,
+      'sitting-crotch-cuts': 0.6,
+      'sitting-waist-dips': 0.25,
+      'crotch-pulls-front': 0.2,
+      'seat-pulls': 0.2,
+    },
     against: ['crotch-hangs'],
     reads: [{ key: 'crotchDepth', way: 1 }],
-    remedy: step(['crotch-depth'], 1, { 'crotch-cuts-in': 1 }),
+    remedy: step(['crotch-depth'], 1, { 'crotch-cuts-in': 1, 'sitting-crotch-cuts': 1 }),
   },
   {
     id: 'rise-shorter',
-    signs: { 'crotch-hangs': 0.65, 'seat-bags': 0.3, 'crotch-folds-front': 0.2 },
+    signs: { 'crotch-hangs': 0.65, 'seat-bags': 0.3, 'crotch-folds-front': 0.2, 'sitting-front-folds': 0.2 },
     against: ['crotch-cuts-in'],
     reads: [{ key: 'crotchDepth', way: -1 }],
     remedy: step(['crotch-depth'], -1, { 'crotch-hangs': 1 }),
   },
   {
     id: 'seat-fuller',
-    signs: { 'seat-pulls': 0.6, 'back-waist-dips': 0.55, 'hip-wrinkles': 0.2 },
+    signs: { 'seat-pulls': 0.6, 'back-waist-dips': 0.55, 'sitting-waist-dips': 0.55, 'hip-wrinkles': 0.2 },
     against: ['seat-bags'],
     reads: [{ key: 'crotchLength', way: 1 }],
-    remedy: step(['full-seat-trousers'], 1, { 'seat-pulls': 1, 'back-waist-dips': 1 }),
+    remedy: step(['full-seat-trousers'], 1, { 'seat-pulls': 1, 'back-waist-dips': 1, 'sitting-waist-dips': 1 }),
   },
   {
     id: 'seat-flatter',
@@ -39,10 +45,15 @@ export const TROUSER_CAUSES: readonly Cause[] = [
   },
   {
     id: 'belly-flatter',
-    signs: { 'crotch-folds-front': 0.5 },
+    signs: { 'crotch-folds-front': 0.5, 'sitting-front-folds': 0.4 },
     against: ['crotch-pulls-front'],
     reads: [{ key: 'crotchLength', way: -1 }],
-    remedy: step(['crotch-length'], -1, { 'crotch-folds-front': 1 }, { values: { takes: 'belly' } }),
+    remedy: step(
+      ['crotch-length'],
+      -1,
+      { 'crotch-folds-front': 1, 'sitting-front-folds': 1 },
+      { values: { takes: 'belly' } },
+    ),
   },
   {
     id: 'pelvis-tipped',
@@ -52,10 +63,10 @@ export const TROUSER_CAUSES: readonly Cause[] = [
   },
   {
     id: 'thigh-fuller',
-    signs: { 'thigh-tight': 0.65, 'crotch-pulls-front': 0.3 },
+    signs: { 'thigh-tight': 0.65, 'sitting-thigh-tight': 0.6, 'crotch-pulls-front': 0.3 },
     against: ['thigh-loose'],
     reads: [{ key: 'thigh', way: 1 }],
-    remedy: step(['thigh'], 1, { 'thigh-tight': 1 }),
+    remedy: step(['thigh'], 1, { 'thigh-tight': 1, 'sitting-thigh-tight': 1 }),
   },
   {
     id: 'thigh-slimmer',

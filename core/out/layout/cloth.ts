@@ -1,6 +1,7 @@
 import type { Point } from '../../geometry/index.ts';
 import type { Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result, nth } from '../../units/index.ts';
+import { layInTurn } from './inTurn.ts';
 import { columnsOf, itemsOf, type Drawn, type Item } from './items.ts';
 import { CELL, Ground } from './mask.ts';
 import { acrossOf, stripsOf, type Strip } from './strips.ts';
@@ -19,12 +20,22 @@ export interface Laid {
   readonly level: readonly [Point, Point] | null;
   readonly turned: boolean;
   readonly onFold: boolean;
+  /** Which stretch of the cloth it lies on, from 0. */
+  readonly stretch: number;
+}
+
+/** A part of the cloth's length that is folded one way, from and to along it, mm. */
+export interface Stretch {
+  readonly from: number;
+  readonly to: number;
+  readonly strips: readonly Strip[];
 }
 
 export interface Layout {
   readonly wish: ClothWish;
-  readonly strips: readonly Strip[];
-  /** Across what is laid: half of the cloth where it is folded in half, mm. */
+  /** One after another along the cloth; one alone where it is folded once. */
+  readonly stretches: readonly [Stretch, ...Stretch[]];
+  /** Across what is laid, where that is widest: half of the cloth where it is folded in half, mm. */
   readonly across: number;
   readonly length: number;
   readonly laid: readonly Laid[];
@@ -36,6 +47,8 @@ export type LayoutError = 'cloth-too-narrow' | 'cloth-nothing-to-lay';
 
 /** Orders tried: the tallest first, the largest first, then those shuffled a little, always the same way. */
 const TRIES = 16;
+/** Orders tried while pieces are shared out between stretches. */
+const FEW = 1;
 
 function shuffled<T>(items: readonly T[], seed: number): readonly T[] {
   let state = seed * 2654435761;
@@ -57,10 +70,26 @@ const widthOf = (item: Item): number => Math.max(...(item.ways[0]?.ring.map((p) 
 /**
  * Lays pieces on cloth: grain along it, halves on its fold, each at the first place where it does not touch another.
  * Several orders are tried and the shortest kept; `onTry` is called after each. The same pieces always give the same layout.
+ * Where the cloth is folded anew farther along, the pieces are shared out between the stretches.
  */
 export function layOut(
   pieces: readonly Piece[],
   wish: ClothWish,
+  onTry?: (done: number, of: number) => void,
+): Result<Layout, LayoutError> {
+  if (wish.fold && wish.folds && wish.again && wish.again.length > 0) {
+    const found = layInTurn(pieces, wish, (some, how, thorough) => layOnce(some, how, thorough ? TRIES : FEW));
+    onTry?.(TRIES, TRIES);
+    return found;
+  }
+  return layOnce(pieces, wish, TRIES, onTry);
+}
+
+/** Laid on cloth that is folded once, the best of so many orders. */
+function layOnce(
+  pieces: readonly Piece[],
+  wish: ClothWish,
+  tries: number,
   onTry?: (done: number, of: number) => void,
 ): Result<Layout, LayoutError> {
   const strips = stripsOf(wish);
@@ -75,18 +104,19 @@ export function layOut(
   const large = [...items].sort((a, b) => b.area - a.area);
   const folds = [...large].sort((a, b) => Number(b.how === 'fold') - Number(a.how === 'fold'));
   let best: { readonly rows: number; readonly laid: readonly Laid[] } | null = null;
-  for (let t = 0; t < TRIES; t++) {
+  for (let t = 0; t < tries; t++) {
     const order = [tall, large, folds][t] ?? shuffled([tall, large][t % 2] ?? tall, t);
     const grounds = strips.map((strip) => ({ strip, ground: new Ground(columnsOf(strip)) }));
     const laid = order.map((item) => put(grounds, item));
     const rows = Math.max(...grounds.map((g) => g.ground.rows));
     if (!best || rows < best.rows) best = { rows, laid };
-    onTry?.(t + 1, TRIES);
+    onTry?.(t + 1, tries);
   }
   const laid = best?.laid ?? [];
   const length = Math.max(...laid.flatMap((l) => l.outline.map((p) => p.y)));
   const area = items.reduce((sum, i) => sum + i.area * (i.how === 'pair' || i.how === 'fold' ? 2 : 1), 0);
-  return ok({ wish, strips, across, length, laid, covered: area / (wish.width * length) });
+  const covered = area / (wish.width * length);
+  return ok({ wish, stretches: [{ from: 0, to: length, strips }], across, length, laid, covered });
 }
 
 /**
@@ -109,8 +139,12 @@ export function layOutAll(
     });
     const best = narrower.sort((a, b) => a.length - b.length)[0];
     if (!own.ok || !best || best.length >= own.value.length) return own;
-    const { across, strips } = own.value;
-    return ok({ ...best, wish, strips, across, covered: (best.covered * best.across) / across });
+    const { across, stretches } = own.value;
+    const [{ strips }] = stretches;
+    return ok({
+      ...{ ...best, wish, across, covered: (best.covered * best.across) / across },
+      stretches: [{ from: 0, to: best.length, strips }],
+    });
   });
 }
 
@@ -147,6 +181,7 @@ function put(beds: readonly Bed[], item: Item): Laid {
     oneLayer: item.layers === 2 && item.how === 'single',
     onFold: item.how === 'fold',
     turned: way.turned,
+    stretch: 0,
     outline: way.ring.map(lies),
     grain: line(way.grain),
     level: line(way.level),

@@ -110,11 +110,22 @@ export const columnsOf = (strip: Strip): number => Math.floor((strip.to - strip.
 const fits = (item: Item, strips: readonly Strip[]): boolean =>
   strips.some((s) => item.ways.some((w) => w.mask.columns <= columnsOf(s)));
 
+const known = new WeakMap<Piece, Map<string, readonly Item[]>>();
+/** What is to be laid of a piece, worked out once for each way the cloth lies. */
+export function itemsOf(piece: Piece, strips: readonly Strip[], oneWay: boolean): readonly Item[] {
+  const had = known.get(piece) ?? new Map<string, readonly Item[]>();
+  known.set(piece, had);
+  const key = JSON.stringify([strips, oneWay]);
+  const items = had.get(key) ?? toLay(piece, strips, oneWay);
+  had.set(key, items);
+  return items;
+}
+
 /**
  * What is to be laid of a piece: a half on a fold, a pair once on two layers, what is cut once on a single layer where
  * there is one. What is too wide for the folded cloth is laid single instead: halves opened out, a pair one by one.
  */
-export function itemsOf(piece: Piece, strips: readonly Strip[], oneWay: boolean): readonly Item[] {
+function toLay(piece: Piece, strips: readonly Strip[], oneWay: boolean): readonly Item[] {
   const [single, double] = [strips.filter((s) => s.layers === 1), strips.filter((s) => s.layers === 2)];
   const times = (n: number, one: (i: number) => Item): readonly Item[] => Array.from({ length: n }, (_, i) => one(i));
   const on = (how: CutHow, layers: 1 | 2, of = piece): Item => itemOf(of, how, layers, oneWay);

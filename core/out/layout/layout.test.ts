@@ -205,6 +205,59 @@ describe('cloth folded only so deep', () => {
     ]);
   });
 
+  describe('and folded anew farther along', () => {
+    const narrow = rectanglePiece(120, 600, { id: 'narrow', name: 'Narrow', fold: 'left', cut: 1 });
+    const wide = rectanglePiece(500, 500, { id: 'wide', name: 'Wide', fold: 'left', cut: 1 });
+    const broad = rectanglePiece(900, 400, { id: 'broad', name: 'Broad', cut: 1 });
+    // Of 1150, 500 deep leaves 150 single, 120 deep leaves 910: too little for the wide one opened out to 1000.
+    const turned = (again: readonly { depth: number; count: 1 | 2 }[]) =>
+      ({ width: 1150, fold: true, oneWay: false, folds: { depth: 500, count: 1 }, again }) as const;
+
+    it('lays each piece on the stretch that suits it: the broad one beside the shallow fold', () => {
+      const layout = lay([narrow, wide, broad], turned([{ depth: 120, count: 1 }]));
+      expect(layout.stretches.map((s) => [s.from, s.to, s.strips[0]?.to])).toEqual([
+        [0, 500, 500],
+        [500, 1100, 120],
+      ]);
+      expect(layout.laid.map((l) => [l.name, l.stretch]).sort()).toEqual([
+        ['Broad', 1],
+        ['Narrow', 1],
+        ['Wide', 0],
+      ]);
+      apart(layout);
+      expect(layout.length).toBe(1100);
+      expect(layout.covered).toBeCloseTo((2 * 120 * 600 + 2 * 500 * 500 + 900 * 400) / (1150 * 1100), 9);
+    });
+
+    it('leaves out a stretch that nothing lies on, and is never longer than folded once either way', () => {
+      const deepOnly = lay([wide], turned([{ depth: 120, count: 1 }]));
+      expect(deepOnly.stretches).toHaveLength(1);
+      for (const size of ['2', '6']) {
+        const pieces = draftCauseway(size);
+        const [one, other] = [350, 200].map((depth) => ({ depth, count: 1 as const }));
+        const wish = { width: 1500, fold: true, oneWay: false } as const;
+        const both = lay(pieces, { ...wish, folds: one!, again: [other!] });
+        holds(both);
+        for (const folds of [one!, other!]) {
+          const once = layOut(pieces, { ...wish, folds });
+          if (once.ok) expect(both.length).toBeLessThanOrEqual(once.value.length);
+        }
+        for (const l of both.laid) {
+          const { from, to } = both.stretches[l.stretch]!;
+          expect(l.outline.every((p) => p.y >= from - 1e-6 && p.y <= to + 1e-6)).toBe(true);
+        }
+      }
+    });
+
+    it('is refused where a piece fits on none of the stretches', () => {
+      const vast = rectanglePiece(1300, 100, { id: 'vast', name: 'Vast', cut: 1 });
+      expect(layOut([narrow, vast], turned([{ depth: 120, count: 1 }]))).toMatchObject({
+        ok: false,
+        error: { code: 'cloth-too-narrow', data: { piece: 'Vast' } },
+      });
+    });
+  });
+
   it('cut once on cloth folded in half, only the upper layer is cut', () => {
     expect(lay([once], folded).laid.map((l) => [l.how, l.oneLayer])).toEqual([['single', true]]);
   });

@@ -1,4 +1,4 @@
-import type { Stretches } from '@ample/core/out/layout';
+import type { Folds, Stretches } from '@ample/core/out/layout';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import type { PaperId } from '@ample/core/out';
@@ -29,7 +29,9 @@ interface Prefs {
 export interface ClothPrefs {
   readonly fold: boolean;
   /** Folded at one edge or at both, only so deep, mm; left out, in half. */
-  readonly folds?: { readonly depth: number; readonly count: 1 | 2 } | undefined;
+  readonly folds?: Folds | undefined;
+  /** Folded anew farther along, once or several times. */
+  readonly again?: readonly Folds[] | undefined;
   readonly oneWay: boolean;
   /** Which way a knit gives most; left out, across. */
   readonly stretches?: Stretches | undefined;

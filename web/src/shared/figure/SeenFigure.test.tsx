@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { afterEach, describe, expect, it, vi } from 'vitest';
-import { SYMPTOMS } from '@ample/core/fitting/fit';
+import { isProfile, SYMPTOMS } from '@ample/core/fitting/fit';
 import { observationSchema, type Observation } from '@ample/core/documents';
 import { placesOf, SeenFigure, sideAt } from './SeenFigure.tsx';
 
@@ -33,7 +33,7 @@ describe('where a mark is drawn', () => {
   it('for every sign within the figure, on the wearer’s left or the middle', () => {
     for (const { id, view, at } of SYMPTOMS) {
       expect(at.x >= 20 && at.x <= 180 && at.y >= 60 && at.y <= 398, id).toBe(true);
-      if (view !== 'side' && Math.abs(at.x - 100) >= 8) expect(sideAt(view, at.x), id).toBe('left');
+      if (!isProfile(view) && Math.abs(at.x - 100) >= 8) expect(sideAt(view, at.x), id).toBe('left');
     }
   });
 });

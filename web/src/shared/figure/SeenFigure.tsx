@@ -1,5 +1,5 @@
 import type { PointerEvent } from 'react';
-import { symptomOf, type View } from '@ample/core/fitting/fit';
+import { isProfile, symptomOf, type View } from '@ample/core/fitting/fit';
 import type { Worn } from '@ample/core/pattern';
 import type { Point } from '@ample/core/geometry';
 import type { Observation } from '@ample/core/documents';
@@ -8,7 +8,7 @@ import { Outline } from './Figure.tsx';
 import { COLOURS } from '@ample/core/out';
 
 /** A plain garment over the figure, so that users point at cloth: bodice, short sleeves, skirt. */
-const GARMENT: Readonly<Record<View, string>> = {
+const GARMENT: Readonly<Record<Exclude<View, 'seated'>, string>> = {
   front:
     'M85 77Q100 100 115 77L146 91L167 150L149 156L141 132Q139 170 134 197Q152 232 154 262L158 338H42L46 262Q48 232 66 197Q61 170 59 132L51 156L33 150L54 91Z',
   back: 'M86 75Q100 82 114 75L146 91L167 150L149 156L141 132Q139 170 134 197Q152 232 154 262L158 338H42L46 262Q48 232 66 197Q61 170 59 132L51 156L33 150L54 91Z',
@@ -20,6 +20,8 @@ const TROUSERS: Readonly<Record<View, string>> = {
   front: 'M66 196Q100 204 134 196Q152 232 154 262L146 396H106L100 292L94 396H54L46 262Q48 232 66 196Z',
   back: 'M66 196Q100 202 134 196Q152 232 154 262L146 396H106L100 296L94 396H54L46 262Q48 232 66 196Z',
   side: 'M87 197Q102 203 117 197Q128 226 128 262Q126 300 118 340L116 396H80L82 330Q68 290 68 258Q70 230 87 197Z',
+  seated:
+    'M81 213Q96 218 111 211Q116 244 124 265L158 267Q181 271 181 291Q181 330 176 392H146Q147 350 146 309L92 309Q70 309 61 278Q60 252 76 232Z',
 };
 
 /** Figure of a view, seen as one looks at it: the wearer's left is on the right from the front, on the left from behind. */
@@ -29,7 +31,7 @@ export const sideAt = (view: View, x: number): 'left' | 'right' => (x >= 100 ===
 /** Where a mark is drawn: on both sides, or on the one it was seen on. What sits on the middle is drawn once. */
 export function placesOf({ at, side, view }: Pick<Observation, 'at' | 'side' | 'view'>): readonly Point[] {
   const over = { x: 200 - at.x, y: at.y };
-  if (view === 'side' || Math.abs(at.x - 100) < 8) return [at];
+  if (isProfile(view) || Math.abs(at.x - 100) < 8) return [at];
   if (side === 'both') return [at, over];
   return [sideAt(view, at.x) === side ? at : over];
 }
@@ -66,13 +68,13 @@ export function SeenFigure({ view, worn, observations, chosen, onChoose, onPoint
     >
       <Outline view={view} />
       <path
-        d={(worn === 'trousers' ? TROUSERS : GARMENT)[view]}
+        d={worn === 'trousers' || view === 'seated' ? TROUSERS[view] : GARMENT[view]}
         fill={COLOURS.tissue}
         fillOpacity="0.92"
         stroke={COLOURS.grey}
         strokeWidth="1"
       />
-      {view !== 'side' && <path d="M66 197Q100 204 134 197" fill="none" stroke={COLOURS.grey} strokeDasharray="3 2" />}
+      {!isProfile(view) && <path d="M66 197Q100 204 134 197" fill="none" stroke={COLOURS.grey} strokeDasharray="3 2" />}
       {here.flatMap((o) =>
         placesOf(o).map((at, i) => (
           <Mark

@@ -4,7 +4,6 @@ import type { Draft } from '@ample/core/fitting/plan';
 import { clothAlarms, CLOTH_WIDTHS, widerPieces, type Layout, type Stretches } from '@ample/core/out/layout';
 import type { Pattern } from '@ample/core/pattern';
 import { sayClothAlarm } from '@ample/core/words';
-import { LengthField } from '../../shared/LengthField.tsx';
 import { ADVICE, type Result } from '@ample/core/units';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { Length, Notice } from '../../shared/basics.tsx';
@@ -12,6 +11,7 @@ import { startCloth, type ClothWork } from '../../workers/client.ts';
 import type { ClothPrefs } from '../../store/prefs.ts';
 import type { Wider } from '@ample/core/out/layout';
 import { type Found, ToBuy } from './ToBuy.tsx';
+import { Foldings } from './Foldings.tsx';
 import { CutList, LaidOut } from './LaidOut.tsx';
 import { Check } from '../../ui/Check.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -27,12 +27,12 @@ export function Cloth({ draft, fabric }: { readonly draft: Draft; readonly fabri
   const work = useRef<ClothWork | null>(null);
   useEffect(() => () => work.current?.cancel(), []);
   const wider = useMemo(() => widerPieces(draft.original, draft.sides.left.pieces, draft.sides.right.pieces), [draft]);
-  const { fold, folds, oneWay } = cloth;
-  const asked = JSON.stringify([fold, folds, oneWay]);
+  const { fold, folds, again, oneWay } = cloth;
+  const asked = JSON.stringify([fold, folds, again, oneWay]);
   const stale = found !== null && (found.of !== asked || found.by !== draft);
   const set = (change: Partial<typeof cloth>) => usePrefs.setState((s) => ({ cloth: { ...s.cloth, ...change } }));
   const lay = async () => {
-    const wishes = CLOTH_WIDTHS.map((width) => ({ width, fold, folds, oneWay }));
+    const wishes = CLOTH_WIDTHS.map((width) => ({ width, fold, folds, again, oneWay }));
     setTrouble(null);
     setShare(0);
     try {
@@ -128,16 +128,6 @@ function Alarms({
   ));
 }
 
-/** How deep a fold is taken to be until one is typed, mm. */
-const USUAL_DEPTH = 350;
-
-const FOLDINGS = [
-  ['half', 'in half, lengthways'],
-  ['1', 'one edge, only so deep'],
-  ['2', 'both edges, only so deep'],
-  ['open', 'not at all'],
-] as const;
-
 function ClothWishes({
   cloth,
   knit,
@@ -149,33 +139,9 @@ function ClothWishes({
   readonly set: (change: Partial<ClothPrefs>) => unknown;
   readonly children: ReactNode;
 }) {
-  const depth = cloth.folds?.depth ?? USUAL_DEPTH;
-  const choose = (how: string): void => {
-    const count = how === '1' ? 1 : how === '2' ? 2 : null;
-    set({ fold: how !== 'open', folds: count === null ? undefined : { depth, count } });
-  };
   return (
     <div className="mt-3 flex flex-wrap items-end gap-4">
-      <Select
-        label="Folded"
-        value={!cloth.fold ? 'open' : cloth.folds ? String(cloth.folds.count) : 'half'}
-        set={choose}
-      >
-        {FOLDINGS.map(([value, words]) => (
-          <option key={value} value={value}>
-            {words}
-          </option>
-        ))}
-      </Select>
-      {cloth.fold && cloth.folds && (
-        <LengthField
-          label="Depth of the fold"
-          min={50}
-          max={750}
-          value={depth}
-          onCommit={(v) => v !== null && set({ folds: { depth: v, count: cloth.folds?.count ?? 1 } })}
-        />
-      )}
+      <Foldings cloth={cloth} set={set} />
       {knit && (
         <Select
           label="The cloth gives most"

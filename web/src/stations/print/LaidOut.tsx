@@ -1,7 +1,8 @@
 import { COLOURS } from '@ample/core/out';
-import { cutList, type Laid, type Layout, type Strip } from '@ample/core/out/layout';
+import { cutList, type Laid, type Layout, type Stretch, type Strip } from '@ample/core/out/layout';
 import type { Result } from '@ample/core/units';
-import { sayCut } from '@ample/core/words';
+import { sayCut, sayStretch } from '@ample/core/words';
+import { useUnits } from '../../store/prefs.ts';
 
 interface Shown {
   readonly layout: Result<Layout> | undefined;
@@ -22,7 +23,7 @@ const thin = { vectorEffect: 'non-scaling-stroke' as const };
 /** The cloth from above, running from left to right: its folds and selvedges, and the pieces where they lie. */
 export function LaidOut({ layout, stripes }: Shown & { readonly stripes: boolean }) {
   if (!layout?.ok) return null;
-  const { across, length, laid, strips, covered } = layout.value;
+  const { across, length, laid, stretches, covered } = layout.value;
   const numbers = numbersOf(layout.value);
   const size = length / LETTERS;
   return (
@@ -33,15 +34,9 @@ export function LaidOut({ layout, stripes }: Shown & { readonly stripes: boolean
         role="img"
         aria-label={`${laid.length} pieces laid on the cloth`}
       >
-        {strips.map((s) => (
-          <StripOfCloth key={s.from} strip={s} length={length} />
+        {stretches.map((s) => (
+          <StretchOfCloth key={s.from} stretch={s} size={size} />
         ))}
-        <text x="4" y={-0.4 * size} fontSize={size} fill={COLOURS.ink}>
-          {strips[0]?.fold ? 'fold' : 'selvedge'}
-        </text>
-        <text x="4" y={across + 1.1 * size} fontSize={size} fill={COLOURS.quiet}>
-          {edgeWords(strips)}
-        </text>
         {laid.map((l, i) => (
           <LaidPiece key={i} laid={l} number={numbers.get(l.piece) ?? 0} size={size} stripes={stripes} />
         ))}
@@ -59,6 +54,25 @@ const edgeWords = (strips: readonly Strip[]): string => {
   const last = strips.at(-1);
   return last?.fold === 'to' ? 'fold' : last?.layers === 2 ? 'selvedges' : 'selvedge';
 };
+
+/** A stretch as it is folded, with what its two edges are. */
+function StretchOfCloth({ stretch: { from, to, strips }, size }: { readonly stretch: Stretch; readonly size: number }) {
+  const far = Math.max(...strips.map((s) => s.to));
+  return (
+    <g transform={`translate(${from} 0)`}>
+      {strips.map((s) => (
+        <StripOfCloth key={s.from} strip={s} length={to - from} />
+      ))}
+      <text x="4" y={-0.4 * size} fontSize={size} fill={COLOURS.ink}>
+        {strips[0]?.fold ? 'fold' : 'selvedge'}
+      </text>
+      <text x="4" y={far + 1.1 * size} fontSize={size} fill={COLOURS.quiet}>
+        {edgeWords(strips)}
+      </text>
+      {from > 0 && <line x1="0" x2="0" y1={-size} y2={far + size} stroke={COLOURS.pencil} strokeWidth="2" {...thin} />}
+    </g>
+  );
+}
 
 function StripOfCloth({
   strip: { from, to, layers, fold },
@@ -148,19 +162,29 @@ const Line = ({
 
 /** How each piece is cut, by its number on the drawing. */
 export function CutList({ layout }: Shown) {
+  const units = useUnits();
   if (!layout?.ok) return null;
   const numbers = numbersOf(layout.value);
   return (
     <>
       <h3 className="mt-3">How each piece is cut</h3>
-      <ul>
-        {cutList(layout.value.laid).map((line) => (
-          <li key={`${line.piece} ${line.how} ${line.oneLayer}`}>
-            <span className="num mr-2">{numbers.get(line.piece)}</span>
-            {line.name}: {sayCut(line)}
-          </li>
-        ))}
-      </ul>
+      {layout.value.stretches.map((stretch, i, all) => (
+        <section key={stretch.from}>
+          {all.length > 1 && (
+            <h4 className="mt-2 font-normal text-quiet">
+              {i + 1}. {sayStretch(stretch, units)}
+            </h4>
+          )}
+          <ul>
+            {cutList(layout.value.laid.filter((l) => l.stretch === i)).map((line) => (
+              <li key={`${line.piece} ${line.how} ${line.oneLayer}`}>
+                <span className="num mr-2">{numbers.get(line.piece)}</span>
+                {line.name}: {sayCut(line)}
+              </li>
+            ))}
+          </ul>
+        </section>
+      ))}
     </>
   );
 }

@@ -2,7 +2,7 @@ import { ToggleGroup } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Draft } from '@ample/core/fitting/plan';
-import { VIEWS, type View } from '@ample/core/fitting/fit';
+import { viewsOf, type View } from '@ample/core/fitting/fit';
 import { wornAs, type Worn } from '@ample/core/pattern';
 import type { Point } from '@ample/core/geometry';
 import type { Fitting } from '@ample/core/documents';
@@ -160,8 +160,8 @@ function FittingFigure({
   setChosen,
 }: {
   readonly worn: Worn;
-  readonly view: 'side' | 'front' | 'back';
-  readonly setView: (value: 'side' | 'front' | 'back') => void;
+  readonly view: View;
+  readonly setView: (value: View) => void;
   readonly numbered: readonly (Observation & { readonly number: number })[];
   readonly chosen: string | null;
   readonly choose: (id: string) => void;
@@ -180,7 +180,7 @@ function FittingFigure({
           className="mb-2 flex justify-center gap-2"
           aria-label="View"
         >
-          {VIEWS.map((v) => (
+          {viewsOf(worn).map((v) => (
             <ToggleGroup.Item key={v} value={v} className="btn data-[state=on]:bg-ink data-[state=on]:text-white">
               {VIEW_WORDS[v]}
               <span className="num text-sm">{numbered.filter((o) => o.view === v).length || ''}</span>
@@ -201,7 +201,9 @@ function FittingFigure({
             ? 'The wearer’s left is on your right.'
             : view === 'back'
               ? 'The wearer’s left is on your left.'
-              : 'Seen from the left.'}{' '}
+              : view === 'seated'
+                ? 'On a stool, seen from the left.'
+                : 'Seen from the left.'}{' '}
           Point at the place.
         </p>
       </section>

@@ -3,7 +3,7 @@ import type { Fitting } from '@ample/core/documents';
 import { compareFittings } from '@ample/core/fitting/toile';
 import { FITTING_WORDS, RESULT_WORDS, sayAnswer, SYMPTOM_WORDS, VERDICT_WORDS, VIEW_WORDS } from '@ample/core/words';
 import { formatLength } from '@ample/core/units';
-import { VIEWS, type View } from '@ample/core/fitting/fit';
+import { viewsOf, type View } from '@ample/core/fitting/fit';
 import type { Worn } from '@ample/core/pattern';
 import { longDate } from '../../lib/time.ts';
 import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';
@@ -44,7 +44,7 @@ export function Pair({ worn, fittings }: { readonly worn: Worn; readonly fitting
         {pick(0)}
         {pick(1)}
         <Select label="View" value={view} set={(chosen) => setView(chosen as View)}>
-          {VIEWS.map((v) => (
+          {viewsOf(worn).map((v) => (
             <option key={v} value={v}>
               {VIEW_WORDS[v]}
             </option>
