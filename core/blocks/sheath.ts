@@ -79,6 +79,7 @@ const marksOf = ({ waistLevel, bustLevel, neck, marks, dart }: Half): readonly M
     lower: { x: dart.x, y: dart.lower },
     widest: (waistLevel - dart.upper) / (dart.lower - dart.upper),
     width: dart.width,
+    curve: 0,
   },
   ...marks,
 ];

@@ -5,6 +5,7 @@ import {
   flatten,
   left,
   midpoint,
+  pathFromSpans,
   pointAt,
   polyline,
   scale,
@@ -17,12 +18,12 @@ import {
 } from '../geometry/index.ts';
 import type { Patch } from './patch/patches.ts';
 import {
+  aroundDoubleDart,
   asCut,
   buttonsOf,
   centreEdgeOf,
   cuttingLine,
   dartShape,
-  doubleDartShape,
   doubleDartsOf,
   edgeOf,
   outlineOf,
@@ -132,10 +133,10 @@ const dartsDrawn = (piece: Piece): PieceDrawing['darts'] => [
     };
   }),
   ...doubleDartsOf(piece).map((d) => {
-    const { upper, lower, ends } = doubleDartShape(d);
+    const { upper, lower } = d;
     return {
       id: d.id,
-      legs: polyline([upper, ends[0], lower, ends[1], upper]),
+      legs: pathFromSpans(aroundDoubleDart(d)),
       centre: polyline([upper, lower]),
       tips: [upper, lower],
     };

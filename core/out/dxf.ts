@@ -141,7 +141,10 @@ function block(tags: Tags, piece: Piece, size: string, base: Point): void {
   for (const s of seam.flatMap(spansOf))
     if (s.kind === 'cubic' && !corners.includes(s.a)) draw.point(DXF_LAYERS.curve, s.a);
   for (const dart of d.darts) {
-    for (const { a, b } of spansOf(dart.legs)) draw.line(DXF_LAYERS.internal, a, b);
+    const legs = spansOf(dart.legs);
+    // Curved legs in one closed line, so that a reader sees one shape.
+    if (legs.some((s) => s.kind === 'cubic')) draw.polyline(DXF_LAYERS.internal, flatten(dart.legs).slice(0, -1), true);
+    else for (const { a, b } of legs) draw.line(DXF_LAYERS.internal, a, b);
     for (const tip of dart.tips) draw.point(DXF_LAYERS.drill, tip);
   }
   for (const m of piece.marks) {

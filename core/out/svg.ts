@@ -153,6 +153,7 @@ function lineGroups(piece: Piece, d: PieceDrawing, original: Piece | undefined):
         path(pathData(d.darts.find((k) => k.id === t.id)?.legs ?? d.seam), {
           'double-dart': t.id,
           widest: t.widest,
+          ...(t.curve === 0 ? {} : { curve: t.curve }),
           width: t.width,
         }),
       ),

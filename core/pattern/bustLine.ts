@@ -1,7 +1,20 @@
-import { cross, distance, endOf, intersectPaths, lerp, pointAt, polyline, sub, type Point } from '../geometry/index.ts';
+import {
+  cross,
+  distance,
+  endOf,
+  flatten,
+  insidePolygon,
+  intersectPaths,
+  lerp,
+  pathFromSpans,
+  pointAt,
+  polyline,
+  sub,
+  type Point,
+} from '../geometry/index.ts';
 import { TOL, nth, cyclic, once } from '../units/index.ts';
 import { bustPointOf, dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
-import { wedgesOf } from './marks.ts';
+import { wedgesOf, type Wedge } from './marks.ts';
 import { sideDirection } from './measure.ts';
 import type { BustStretch, Edge, Piece } from './types.ts';
 
@@ -84,7 +97,7 @@ function legAt(piece: Piece, at: Point, from: Point): Point {
     const near = Math.abs(at.x - (start.x + end.x) / 2) <= distance(start, end) + BESIDE;
     if (!near || at.y <= low || at.y >= high) continue;
     const [upper, lower] = start.y < end.y ? [start, end] : [end, start];
-    const wedge: Wedge = [start, tip, end];
+    const wedge: Ring = [start, tip, end];
     return seen(from, upper, [wedge]) < seen(from, lower, [wedge]) ? lower : upper;
   }
   return at;
@@ -97,15 +110,16 @@ export function layBustLine(before: Piece, after: Piece): Piece {
   return line.length > 0 ? { ...after, bustLine: line } : after;
 }
 
-/** A dart as a triangle: what lies inside is folded away. */
-type Wedge = readonly [Point, Point, Point];
-const inWedge = (p: Point, [a, b, c]: Wedge): boolean => {
-  const sides = [cross(sub(b, a), sub(p, a)), cross(sub(c, b), sub(p, b)), cross(sub(a, c), sub(p, c))];
-  return sides.every((s) => s > 0) || sides.every((s) => s < 0);
+/** A dart as the ring around it: what lies inside is folded away. */
+type Ring = readonly Point[];
+const ringOf = ({ start, tip, end, curved }: Wedge): Ring => {
+  if (!curved) return [start, tip, end];
+  const [one, other] = curved.map((leg) => flatten(pathFromSpans([leg])));
+  return [...(one ?? []), ...[...(other ?? [])].reverse().slice(0, -1)];
 };
 
 /** The share of a straight line that is visible cloth once the darts are sewn. */
-function seen(from: Point, to: Point, wedges: readonly Wedge[]): number {
+function seen(from: Point, to: Point, wedges: readonly Ring[]): number {
   const way = sub(to, from);
   const places = new Set([0, 1]);
   for (const wedge of wedges)
@@ -120,7 +134,7 @@ function seen(from: Point, to: Point, wedges: readonly Wedge[]): number {
   return sorted.slice(1).reduce((sum, t, i) => {
     const before = nth(sorted, i);
     const middle = lerp(from, to, (before + t) / 2);
-    return wedges.some((w) => inWedge(middle, w)) ? sum : sum + t - before;
+    return wedges.some((w) => insidePolygon(middle, w)) ? sum : sum + t - before;
   }, 0);
 }
 
@@ -132,7 +146,7 @@ export function bustLineLength(piece: Piece): number | null {
   const line = bustLineOf(piece);
   const [first, last] = [line[0], line.at(-1)];
   if (!first || !last) return null;
-  const wedges = wedgesOf(piece).map(({ start, tip, end }): Wedge => [start, tip, end]);
+  const wedges = wedgesOf(piece).map(ringOf);
   const outward = Math.sign(last.to.x - first.from.x);
   return line.reduce((sum, stretch, i) => {
     const before = line[i - 1]?.to;

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { rotateAbout, distance } from '../geometry/index.ts';
+import { rotateAbout, distance, pointOn } from '../geometry/index.ts';
 import { inspectPiece } from '../paper/guard/index.ts';
 import { slashPiece } from '../paper/slash/index.ts';
 import { rectangle } from '../testing/shapes.ts';
 import { expectOk } from '../units/index.ts';
 import {
+  aroundDoubleDart,
   bustLineLength,
   doubleDartsOf,
   doubleDartShape,
@@ -23,6 +24,7 @@ const dart: DoubleDart = {
   lower: { x: 100, y: 500 },
   widest: 0.4,
   width: 30,
+  curve: 0,
 };
 const box: Piece = { ...rectangle(200, 600), marks: [dart] };
 const widths = (piece: Piece, ...levels: readonly number[]): readonly number[] =>
@@ -33,6 +35,29 @@ describe('a dart without a mouth', () => {
     // Half-way from tip to widest line 15, at the tips and beyond them nothing.
     const expected = [200, 200, 185, 170, 185, 200, 200];
     widths(box, 150, 200, 260, 320, 410, 500, 550).forEach((w, i) => expect(w).toBeCloseTo(expected[i]!, 9));
+  });
+
+  it('with curved legs takes off by hand: w·t·(1 + c·(1 − t)), and as much at tips and widest line', () => {
+    // Half-way to the widest line 30 · 0.5 · (1 + c / 2): 22.5 bowed fully out, 7.5 hollow; a quarter below it at t = 0.75.
+    for (const curve of [1, -1, 0.4]) {
+      const curved: Piece = { ...box, marks: [{ ...dart, curve }] };
+      const at = (t: number): number => 200 - 30 * t * (1 + curve * (1 - t));
+      widths(curved, 200, 260, 320, 365, 410, 500).forEach((w, i) =>
+        expect(w).toBeCloseTo(at([0, 0.5, 1, 0.75, 0.5, 0][i]!), 6),
+      );
+      const front: Piece = {
+        ...curved,
+        part: 'front',
+        half: true,
+        marks: [...curved.marks, { kind: 'level', id: 'b', name: 'bust', at: { x: 5, y: 260 } }],
+      };
+      expect(bustLineLength(front)).toBeCloseTo(at(0.5), 1);
+      expect(inspectPiece(curved)).toEqual([]);
+      // Its legs are alike on both sides of the line between its tips, and run level over the widest line at 1.
+      const [down, , , up] = aroundDoubleDart({ ...dart, curve });
+      for (const t of [0.2, 0.5, 0.9]) expect(pointOn(down, t).x + pointOn(up, 1 - t).x).toBeCloseTo(200, 9);
+      if (curve === 1) expect(pointOn(down, 0.999).x).toBeCloseTo(85, 4);
+    }
   });
 
   it('is skipped by the tape around the bust', () => {

@@ -1,4 +1,15 @@
-import { add, distance, lerp, midpoint, scale, sub, unit, type Path, type Point } from '../geometry/index.ts';
+import {
+  add,
+  distance,
+  lerp,
+  midpoint,
+  scale,
+  sub,
+  unit,
+  type Path,
+  type Point,
+  type Span,
+} from '../geometry/index.ts';
 import { dartShape, type DartShape } from './access.ts';
 import type { Mark, Piece } from './types.ts';
 
@@ -17,11 +28,41 @@ export interface DoubleDartShape {
 
 export function doubleDartShape(dart: Pick<DoubleDart, 'upper' | 'lower' | 'widest' | 'width'>): DoubleDartShape {
   const { upper, lower } = dart;
-  const down = unit(sub(lower, upper));
   const middle = lerp(upper, lower, dart.widest);
-  const aside = scale({ x: -down.y, y: down.x }, dart.width / 2);
+  const aside = scale(asideOf(dart), dart.width / 2);
   return { upper, lower, middle, ends: [add(middle, aside), sub(middle, aside)] };
 }
+
+/** Square to the line from tip to tip, towards the first end. */
+const asideOf = ({ upper, lower }: Pick<DoubleDart, 'upper' | 'lower'>): Point => {
+  const down = unit(sub(lower, upper));
+  return { x: -down.y, y: down.x };
+};
+
+/** How far the legs lie outside their straight lines half-way between a tip and the widest line, mm; below nothing inside. */
+export const bowOf = ({ width, curve }: Pick<DoubleDart, 'width' | 'curve'>): number => (curve * width) / 8;
+/** The most a leg of so wide a dart can be curved, mm: farther out it would be wider elsewhere, farther in nothing at its tip. */
+export const mostBow = (width: number): number => width / 8;
+
+/** The two legs to one tip, each from the tip, the first to the first end of the widest line. */
+export function legsTo(dart: DoubleDart, tip: 'upper' | 'lower'): readonly [Span, Span] {
+  const { ends, [tip]: from } = doubleDartShape(dart);
+  const leg = (end: Point, out: 1 | -1): Span => {
+    if (dart.curve === 0) return { kind: 'line', a: from, b: end };
+    // A parabola, as a cubic: its one control point lies twice as far out as the curve does half-way.
+    const control = add(midpoint(from, end), scale(asideOf(dart), out * 2 * bowOf(dart)));
+    return { kind: 'cubic', a: from, c1: lerp(from, control, 2 / 3), c2: lerp(end, control, 2 / 3), b: end };
+  };
+  return [leg(ends[0], 1), leg(ends[1], -1)];
+}
+
+/** All around a dart without a mouth: from its upper tip by the first end to the lower tip, and back by the second. */
+export function aroundDoubleDart(dart: DoubleDart): readonly [Span, Span, Span, Span] {
+  const [[one, other], [first, second]] = [legsTo(dart, 'upper'), legsTo(dart, 'lower')];
+  return [one, reverseSpan(first), second, reverseSpan(other)];
+}
+const reverseSpan = (s: Span): Span =>
+  s.kind === 'line' ? { ...s, a: s.b, b: s.a } : { ...s, a: s.b, c1: s.c2, c2: s.c1, b: s.a };
 
 /** The same dart about other corners: its tips where they are, its widest line square between them, as wide as asked. */
 export function doubleDartAbout(
@@ -114,11 +155,19 @@ export const DOUBLE_POINTED = 'double-pointed';
 export const doubleDartsOf = (piece: Piece): readonly DoubleDart[] =>
   piece.marks.filter((m): m is DoubleDart => m.kind === 'doubleDart');
 
+/** What a dart folds away, towards one tip; with curved legs from the tip to the two ends of its mouth. */
+export interface Wedge extends DartShape {
+  readonly curved: readonly [Span, Span] | null;
+}
+
 /** What the darts of a piece fold away: one without a mouth as two that share a mouth, one towards each tip. */
-export const wedgesOf = (piece: Piece): readonly DartShape[] => [
-  ...piece.darts.map((d) => dartShape(piece, d)),
+export const wedgesOf = (piece: Piece): readonly Wedge[] => [
+  ...piece.darts.map((d) => ({ ...dartShape(piece, d), curved: null })),
   ...doubleDartsOf(piece).flatMap((d) => {
-    const { upper, lower, ends } = doubleDartShape(d);
-    return [upper, lower].map((tip) => ({ start: ends[0], end: ends[1], tip }));
+    const { ends } = doubleDartShape(d);
+    return (['upper', 'lower'] as const).map((tip) => ({
+      ...{ start: ends[0], end: ends[1], tip: d[tip] },
+      curved: d.curve === 0 ? null : legsTo(d, tip),
+    }));
   }),
 ];

@@ -1,7 +1,19 @@
-import { distance, endOf, intersectPaths, lineMeet, pathLength, polyline, sub, type Point } from '../geometry/index.ts';
+import {
+  distance,
+  endOf,
+  intersectPaths,
+  lerp,
+  lineMeet,
+  pathFromSpans,
+  pathLength,
+  pointOn,
+  polyline,
+  sub,
+  type Point,
+} from '../geometry/index.ts';
 import { TOL, refuse, ok, type Result } from '../units/index.ts';
 import { edgesWithRole, levelOf, outlineOf } from './access.ts';
-import { wedgesOf } from './marks.ts';
+import { wedgesOf, type Wedge } from './marks.ts';
 import type { LevelName, Piece } from './types.ts';
 
 export type MeasureError = 'level-not-on-piece';
@@ -51,15 +63,10 @@ export function widthAt(piece: Piece, y: number): Result<LevelWidth, MeasureErro
     let crossed = -1;
     darts.forEach((d, i) => {
       if (used.has(i)) return;
-      for (const [leg, other] of [
-        [d.start, d.end],
-        [d.end, d.start],
-      ] as const) {
-        const meet = lineMeet(at, { x: 1, y: 0 }, d.tip, sub(leg, d.tip));
-        if (!meet || meet.s < TOL.same || meet.r < 0 || meet.r > 1 || meet.point.x >= stop.x) continue;
-        stop = meet.point;
-        const share = (meet.r * distance(leg, d.tip)) / distance(other, d.tip);
-        next = { x: d.tip.x + (other.x - d.tip.x) * share, y: d.tip.y + (other.y - d.tip.y) * share };
+      for (const crossing of crossingsOf(d, at)) {
+        if (crossing.at.x < at.x + TOL.same || crossing.at.x >= stop.x) continue;
+        stop = crossing.at;
+        next = crossing.goesOn;
         crossed = i;
       }
     });
@@ -70,6 +77,29 @@ export function widthAt(piece: Piece, y: number): Result<LevelWidth, MeasureErro
     at = next;
   }
   return ok({ width, runs });
+}
+
+/** Where a level line to the right of a place meets the legs of a dart, and where it goes on on the other leg. */
+function crossingsOf(d: Wedge, from: Point): readonly { readonly at: Point; readonly goesOn: Point }[] {
+  if (d.curved) {
+    const [one, two] = d.curved;
+    const level = polyline([from, { x: from.x + far, y: from.y }]);
+    return [[one, two] as const, [two, one] as const].flatMap(([leg, other]) =>
+      // Legs that are alike are met again at the same parameter.
+      intersectPaths(level, pathFromSpans([leg])).map((h) => ({ at: h.point, goesOn: pointOn(other, h.second.t) })),
+    );
+  }
+  return (
+    [
+      [d.start, d.end],
+      [d.end, d.start],
+    ] as const
+  ).flatMap(([leg, other]) => {
+    const meet = lineMeet(from, { x: 1, y: 0 }, d.tip, sub(leg, d.tip));
+    if (!meet || meet.r < 0 || meet.r > 1) return [];
+    const share = (meet.r * distance(leg, d.tip)) / distance(other, d.tip);
+    return [{ at: meet.point, goesOn: lerp(d.tip, other, share) }];
+  });
 }
 
 /**

@@ -102,7 +102,8 @@ export const markSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('neckCentre'), id, at: pointSchema }),
   /**
    * A dart without a mouth: two tips, and between them its widest line, square to the line from tip to tip, at a share
-   * of that line from the upper tip. Its legs are straight.
+   * of that line from the upper tip. Its legs are straight, or curved: at a share t of the way from a tip to the widest line
+   * half of it is width / 2 · t · (1 + curve · (1 − t)); at 1 they run level over the widest line, below 0 they are hollow.
    */
   z.object({
     kind: z.literal('doubleDart'),
@@ -112,6 +113,7 @@ export const markSchema = z.discriminatedUnion('kind', [
     widest: z.number().min(0.01).max(0.99),
     /** What it takes in there, mm. */
     width: z.number().min(0).max(400),
+    curve: z.number().min(-1).max(1).default(0),
   }),
   /** On a piece a yoke is pinned to: where the two are cut apart again, from the centre to the armhole. Never stored. */
   z.object({
@@ -288,7 +290,7 @@ export const chartRowSchema = z.object({
 });
 
 /** 2: where the neck, the centre and the underarm of the body lie. 3: cuffs, elbow darts and elbow lines. 4: trousers. */
-export const PATTERN_VERSION = 6;
+export const PATTERN_VERSION = 7;
 
 export const patternSchema = z.object({
   format: z.literal('ample-draft/pattern'),

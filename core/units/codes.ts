@@ -75,6 +75,7 @@ export type RefusalCode =
   | 'dart-cannot-give'
   | 'dart-in-neckline'
   | 'dart-in-sliver'
+  | 'dart-legs-too-curved'
   | 'dart-not-found'
   | 'dart-not-in-side-seam'
   | 'dart-on-fold'

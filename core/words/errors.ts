@@ -45,6 +45,8 @@ export const ERROR_WORDS = {
     `“${s.text('piece')}” has no double-pointed dart. A dart that opens in the waist seam is changed by the alterations for waist darts.`,
   'dart-too-short': (s) =>
     `A dart of “${s.text('piece')}” would have less than ${s.len('least')} left above or below its widest line. Shorten it less.`,
+  'dart-legs-too-curved': (s) =>
+    `The dart of “${s.text('piece')}” is too narrow for that: its legs can lie ${s.len('most')} outside or inside their straight lines at most. Curve them less.`,
   'hip-dart-too-short': (s) =>
     `A dart of “${s.text('piece')}” would become shorter than 3 cm. Raise the hip by no more than ${s.len('most')}.`,
   'no-dart': (s) => `“${s.text('piece')}” has no dart to work on.`,

@@ -61,6 +61,7 @@ export const PARAM_WORDS: Readonly<Record<string, string>> = inWords({
   inFront: 'Higher in front by',
   longerAbove: 'Upper tip farther by',
   longerBelow: 'Lower tip farther by',
+  bow: 'Legs curved out by',
   edge: 'Along',
   upper: 'Of that, above the elbow',
   taper: 'To nothing at',

@@ -4,7 +4,7 @@ import { refuse, TOL } from '../../units/index.ts';
 import { operation, type Said } from './operation.ts';
 
 /** Where a dart without a mouth lies and what it takes in. */
-export type DoubleDartDrawn = Pick<DoubleDart, 'upper' | 'lower' | 'widest' | 'width'>;
+export type DoubleDartDrawn = Pick<DoubleDart, 'upper' | 'lower' | 'widest' | 'width' | 'curve'>;
 
 interface ShapeDart extends Said {
   readonly dart: string;
@@ -16,7 +16,8 @@ const alike = (a: DoubleDartDrawn, b: DoubleDartDrawn): boolean =>
   distance(a.upper, b.upper) < TOL.same &&
   distance(a.lower, b.lower) < TOL.same &&
   Math.abs(a.width - b.width) < TOL.same &&
-  Math.abs(a.widest - b.widest) < TOL.same;
+  Math.abs(a.widest - b.widest) < TOL.same &&
+  Math.abs(a.curve - b.curve) < TOL.same;
 
 export const shapeDart = operation<'shapeDart', ShapeDart>('shapeDart', {
   stage: 'dart',

@@ -2,7 +2,7 @@ import dxf from 'dxf';
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_IDS, samplePattern } from '../../blocks/index.ts';
 import { flatten, pointAt } from '../../geometry/index.ts';
-import { requireEdge, validatePiece, type Piece } from '../../pattern/index.ts';
+import { doubleDartsOf, requireEdge, validatePiece, type Piece } from '../../pattern/index.ts';
 import { outlinesApart } from '../../testing/drawn.ts';
 import { sampleIn } from '../../testing/samples.ts';
 import { toldPieces, tracePiece } from '../tracing/index.ts';
@@ -77,6 +77,21 @@ describe.each(SAMPLE_IDS)('sample %s', (id) => {
       expect(roles(traced.piece)).toEqual(roles(piece));
     }
   });
+});
+
+it.each([0, 0.8, -0.5])('double-pointed darts come back from SVG exactly and from DXF as drawn: curve %s', (curve) => {
+  const back = sampleIn('jetty', '5').pieces.find((p) => p.part === 'back') as Piece;
+  const piece = { ...back, marks: back.marks.map((m) => (m.kind === 'doubleDart' ? { ...m, curve } : m)) };
+  const [was] = doubleDartsOf(piece);
+  const svg = expectOk(readSvg(writeSvg([piece], { title: 'jetty' })), 'svg').pieces.flatMap(doubleDartsOf);
+  expect(svg).toHaveLength(1);
+  expect([svg[0]!.curve, svg[0]!.width]).toEqual([expect.closeTo(curve, 6), expect.closeTo(was!.width, 3)]);
+  const [told] = toldPieces(expectOk(readDxf(writeDxf([{ size: '5', pieces: [piece] }])), 'dxf'));
+  const [now, ...more] = doubleDartsOf(tracePiece(told!.ring, told!.others, told!.choices).piece);
+  expect(more).toEqual([]);
+  expect(Math.abs(now!.width - was!.width)).toBeLessThan(0.3);
+  expect(Math.abs(now!.curve - curve)).toBeLessThan(0.05);
+  expect(Math.abs(now!.widest - was!.widest)).toBeLessThan(0.01);
 });
 
 it('is read by another program as the same lines at the same scale', () => {

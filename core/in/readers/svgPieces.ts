@@ -88,6 +88,7 @@ export function pieceOfSvg(group: Element, factor: number): Piece | null {
         lower: path?.segments[1]?.to,
         widest: Number(value(e, 'widest')),
         width: Number(value(e, 'width')),
+        curve: Number(value(e, 'curve') || 0),
       };
     }),
     ...having('drill').map((e) => ({ kind: 'drill', id: value(e, 'drill'), at: at(e) })),

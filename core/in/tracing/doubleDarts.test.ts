@@ -13,7 +13,7 @@ const LEGS = [line(100, 200, 115, 320), line(115, 320, 100, 500), line(85, 320, 
 it('finds four legs that close, and leaves every other line', () => {
   const seam = line(0, 100, 80, 100);
   const { darts, others } = doubleDartsAmong([seam, ...LEGS, line(100, 500, 100, 200)]);
-  expect(darts).toEqual([{ upper: { x: 100, y: 200 }, lower: { x: 100, y: 500 }, widest: 0.4, width: 30 }]);
+  expect(darts).toEqual([{ upper: { x: 100, y: 200 }, lower: { x: 100, y: 500 }, widest: 0.4, width: 30, curve: 0 }]);
   // The line from tip to tip is its own fold.
   expect(others).toEqual([seam]);
 });
@@ -26,7 +26,7 @@ it('takes two tips of a rhombus to be where it is long, and nothing for a dart t
     line(-w, 0, 0, -h),
   ];
   expect(doubleDartsAmong(rhombus(12, 90)).darts).toEqual([
-    { upper: { x: 0, y: -90 }, lower: { x: 0, y: 90 }, widest: 0.5, width: 24 },
+    { upper: { x: 0, y: -90 }, lower: { x: 0, y: 90 }, widest: 0.5, width: 24, curve: 0 },
   ]);
   expect(doubleDartsAmong(rhombus(60, 60)).darts).toEqual([]);
 });

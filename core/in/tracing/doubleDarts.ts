@@ -7,7 +7,7 @@ const ALIKE = 0.02;
 /** A dart takes in less than this, and is longer than it is wide, mm. */
 const WIDEST = 150;
 
-export type FoundDouble = Pick<DoubleDart, 'upper' | 'lower' | 'widest' | 'width'>;
+export type FoundDouble = Pick<DoubleDart, 'upper' | 'lower' | 'widest' | 'width' | 'curve'>;
 
 /** Two lines of like length that meet: a tip and the ends of its legs. */
 interface Tip {
@@ -49,7 +49,7 @@ function together(a: Tip, b: Tip): FoundDouble | null {
   const size = Math.hypot(long.x, long.y);
   const widest = dot(sub({ x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 }, upper), long) / (size * size);
   return width > 0 && width < Math.min(WIDEST, size) && widest > 0.05 && widest < 0.95
-    ? { upper, lower, widest, width }
+    ? { upper, lower, widest, width, curve: 0 }
     : null;
 }
 

@@ -16,6 +16,7 @@ import {
   type Point,
 } from '../../geometry/index.ts';
 import { degrees, TOL } from '../../units/index.ts';
+import { curvedDartsAmong } from './curvedDarts.ts';
 import { doubleDartsAmong, type FoundDouble } from './doubleDarts.ts';
 import { boxOf, type Stroke } from './lines.ts';
 
@@ -147,6 +148,9 @@ function dotsAmong(inside: readonly Stroke[], ring: Path): readonly Point[] {
 }
 
 /** A hole punched at a tip is the dart, not a mark of its own. */
+/** Drawn with a curve, or with so many short lines that one is meant. */
+const isCurved = (path: Path): boolean => path.segments.length > 8 || path.segments.some((s) => s.kind === 'cubic');
+
 const isTip = (f: FoundDouble, p: Point): boolean => [f.upper, f.lower].some((tip) => distance(tip, p) < TIP);
 const TIP = 5;
 
@@ -175,12 +179,18 @@ export function findMarks(ring: Path, others: readonly Stroke[], reach: number):
   const isGrain = (l: LineSpan): boolean =>
     grain !== null && distance(l.a, grain.from) < TOL.touches && distance(l.b, grain.to) < TOL.touches;
   const mirror = longest(around.filter((s) => s.kind === 'mirror').flatMap(straightsOf));
-  const straights = inside
-    .filter((s) => s.kind === null || s.kind === 'internal')
-    .filter((s) => s.path.segments.length <= 8)
+  const drawn = inside.filter((s) => s.kind === null || s.kind === 'internal');
+  const curved = curvedDartsAmong(drawn.map((s) => s.path).filter(isCurved));
+  const straights = drawn
+    .filter((s) => !curved.of.has(s.path) && s.path.segments.length <= 8)
     .flatMap(straightsOf)
     .filter((l) => distance(l.a, l.b) >= 25 && !isGrain(l));
-  const doubles = doubleDartsAmong(straights);
+  const found = doubleDartsAmong(straights);
+  const doubles = {
+    darts: [...found.darts, ...curved.darts],
+    // The line from tip to tip is drawn to fold along; it is no leg of another dart.
+    others: found.others.filter((l) => !curved.darts.some((d) => isTip(d, l.a) && isTip(d, l.b))),
+  };
   return {
     small,
     grain,

@@ -1,8 +1,8 @@
-import { boundsOf, boxesMeet, distance, lerp, type Point } from '../../geometry/index.ts';
+import { boundsOf, boxesMeet, distance, flatten, lerp, pathFromSpans, type Point } from '../../geometry/index.ts';
 import {
+  aroundDoubleDart,
   dartShape,
   DOUBLE_POINTED,
-  doubleDartShape,
   doubleDartsOf,
   edgeOf,
   type Dart,
@@ -11,12 +11,14 @@ import {
 import type { Fault, FaultCode } from './fault.ts';
 import { chordsCross, ringOf } from './ring.ts';
 import { holds } from './structure.ts';
-import { cyclic } from '../../units/index.ts';
+import { cyclic, nth } from '../../units/index.ts';
 
 type Say = (code: FaultCode, data?: Fault['data'], at?: Fault['at']) => void;
 
 /** Legs are checked from this far inside their ends, mm: at the end itself a leg touches the seam. */
 const INSIDE = 0.3;
+/** Curved legs are checked as chords so near to them, mm. */
+const LEGS = 0.2;
 
 interface Legs {
   readonly kind: string;
@@ -38,8 +40,11 @@ export function dartFaults(piece: Piece, say: Say): void {
     sound.push(found);
   }
   for (const double of doubleDartsOf(piece)) {
-    const { upper, lower, ends } = doubleDartShape(double);
-    const legs = [upper, lower].flatMap((tip) => ends.map((end) => [end, tip] as const));
+    const { upper, lower } = double;
+    const legs = aroundDoubleDart(double).flatMap((leg) => {
+      const points = flatten(pathFromSpans([leg]), LEGS);
+      return points.slice(1).map((p, i) => [nth(points, i), p] as const);
+    });
     if (![upper, lower].every((tip) => holds(piece, tip))) say('dart-tip-outside', { dart: DOUBLE_POINTED }, upper);
     else if (legs.some((leg) => leavesPiece(piece, leg))) say('dart-leaves-piece', { dart: DOUBLE_POINTED }, upper);
     sound.push({ kind: DOUBLE_POINTED, tip: upper, legs });

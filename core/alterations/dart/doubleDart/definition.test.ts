@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_SIZES } from '../../../blocks/index.ts';
-import { aroundAt, doubleDartsOf, type LevelName, type Piece } from '../../../pattern/index.ts';
+import { aroundAt, doubleDartsOf, widthAt, type LevelName, type Piece } from '../../../pattern/index.ts';
 import { codeOn, runOn, sampleIn } from '../../../testing/samples.ts';
 import { expectOk } from '../../../units/index.ts';
 import { doubleDart as d } from './definition.ts';
@@ -29,6 +29,27 @@ describe(d.id, () => {
             expect(now.width - then.width).toBeCloseTo(over === 'both' || over === part ? -each : 0, 9);
           }
         }
+  });
+
+  it('curves the legs by what is asked half-way, the waist as it was; back again they are straight', () => {
+    const was = sampleIn('jetty', '4').pieces;
+    const bowed = expectOk(runOn(d, 'jetty', '4', { by: 0, bow: -2 }), 'hollow');
+    for (const part of ['front', 'back'] as const) {
+      const [now, then] = [dartsOn(bowed.pieces, part)[0]!, dartsOn(was, part)[0]!];
+      // Half-way down to the widest line each leg takes in 2 less: 4 in all.
+      const y = then.upper.y + (then.widest * (then.lower.y - then.upper.y)) / 2;
+      const [a, b] = [was, bowed.pieces].map(
+        (pieces) => expectOk(widthAt(pieces.find((p) => p.part === part) as Piece, y), part).width,
+      );
+      expect(b! - a!).toBeCloseTo(4, 6);
+      expect(now.width).toBe(then.width);
+    }
+    expect(around(bowed.pieces, 'waist')).toBeCloseTo(around(was, 'waist'), 9);
+    const back = expectOk(runOn(d, 'jetty', '4', { by: 0, bow: 2 }, bowed), 'straight');
+    const told = back.frames.flatMap((f) => f.messages).find((m) => m.code === 'doubleDart.bow');
+    expect(told?.data).toMatchObject({ bow: expect.closeTo(0, 9) as number, bowWay: 'none' });
+    expect(dartsOn(back.pieces, 'front')[0]).toEqual(dartsOn(was, 'front')[0]);
+    expect(codeOn(d, 'jetty', { by: 0, bow: 12 })).toBe('dart-legs-too-curved');
   });
 
   it('there and back is where it was; by nothing the pieces are the same objects', () => {

@@ -1,6 +1,6 @@
-import { doubleDartShape, type Piece } from '../../../pattern/index.ts';
+import { bowOf, doubleDartShape, type Piece } from '../../../pattern/index.ts';
 import { sub, unit } from '../../../geometry/index.ts';
-import { ok, refuse, type Result } from '../../../units/index.ts';
+import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
 import type {
   AlterationDefinition,
   Context,
@@ -18,7 +18,7 @@ import { amountGrip } from '../../kit/grip.ts';
 import { seamsHold } from '../../kit/bust/promises.ts';
 import { mark, match, shapeDart } from '../../operations/index.ts';
 import type { DoubleDartDrawn } from '../../operations/shapeDart.ts';
-import { doubleDartsOn, inTwo, lengthenedBy, mostGiven, movedBy, timesSewn, type OnPiece } from './layout.ts';
+import { bowedBy, doubleDartsOn, inTwo, lengthenedBy, mostGiven, movedBy, timesSewn, type OnPiece } from './layout.ts';
 
 const BY = length('by', -160, 160, 20, true);
 const FRONTS: readonly Piece['part'][] = ['front', 'sideFront'];
@@ -33,6 +33,7 @@ interface Asked {
   readonly above: number;
   readonly below: number;
   readonly apart: number;
+  readonly bow: number;
 }
 
 function asked(values: Values, sewn: number): Asked {
@@ -45,6 +46,7 @@ function asked(values: Values, sewn: number): Asked {
     above: numberOf(values, 'longerAbove'),
     below: numberOf(values, 'longerBelow'),
     apart: numberOf(values, 'apart'),
+    bow: numberOf(values, 'bow'),
   };
 }
 
@@ -78,6 +80,12 @@ function drawn(on: OnPiece, ask: Asked, say: (code: Under<'doubleDart'>) => Mess
     now = { ...now, width: now.width - ask.each };
     draw(ask.by < 0 ? 'wider' : 'narrower', now);
   }
+  if (ask.bow !== 0) {
+    const curved = bowedBy(on, now, ask.bow);
+    if (!curved.ok) return curved;
+    now = curved.value;
+    draw('bow', now);
+  }
   if (ask.apart > 0) draw('split', ...inTwo(now, on.out, ask.apart));
   return ok(out);
 }
@@ -90,6 +98,7 @@ function plan(context: Context, values: Values): Result<Program> {
   const sewn = timesSewn(on);
   const ask = asked(values, sewn);
   if (ask.by > mostGiven(on)) return refuse('dart-cannot-give', { wanted: ask.by, most: mostGiven(on) });
+  const bowed = bowOf(first.dart) + ask.bow;
   const data = {
     by: ask.by,
     each: Math.abs(ask.each),
@@ -98,6 +107,8 @@ function plan(context: Context, values: Values): Result<Program> {
     byWay: wayOf(ask.by),
     ...whichWay(ask),
     apart: ask.apart,
+    bow: Math.abs(bowed),
+    bowWay: wayOf(Math.abs(bowed) < TOL.same ? 0 : bowed),
   };
   const say = (code: Under<'doubleDart'>): Message => ({ code: `doubleDart.${code}`, data });
   const instructions: Instruction[] = [mark({ message: say('mark') })];
@@ -143,17 +154,19 @@ export const doubleDart: AlterationDefinition = define({
     length('longerAbove', -80, 80, 0, true),
     length('longerBelow', -80, 80, 0, true),
     length('apart', 0, 80, 0),
+    length('bow', -12, 12, 0, true),
   ],
-  amounts: ['by', 'out', 'down', 'longerAbove', 'longerBelow', 'apart'],
+  amounts: ['by', 'out', 'down', 'longerAbove', 'longerBelow', 'apart', 'bow'],
   requires: ['waist', 'side'],
-  refusals: ['no-double-dart', 'dart-cannot-give', 'dart-too-short'],
+  refusals: ['no-double-dart', 'dart-cannot-give', 'dart-too-short', 'dart-legs-too-curved'],
   examples: [
     { name: 'narrower waist', on: 'jetty', values: { by: -24 } },
     { name: 'moved and longer', on: 'jetty', values: { by: 0, over: 'back', out: 8, longerBelow: 25 } },
+    { name: 'hollow legs', on: 'jetty', values: { by: 0, over: 'back', bow: -3 } },
     { name: 'in two', on: 'jetty', values: { by: -40, over: 'back', apart: 34 } },
   ],
   source:
-    'The whole waist difference divided by the number of darts, half on each leg at the widest line; tips, place and number by themselves.',
+    'The whole waist difference divided by the number of darts, half on each leg at the widest line; tips, place, number and the curve of the legs by themselves.',
   why: 'why.double-dart',
   needs: ({ pieces }) =>
     doubleDartsOn(pieces, PARTS.both).length > 0

@@ -1,6 +1,14 @@
 import { add, distance, lerp, scale, sub, unit } from '../../../geometry/index.ts';
-import { doubleDartsOf, doubleDartShape, sideDirection, type DoubleDart, type Piece } from '../../../pattern/index.ts';
-import { ok, refuse, type Result } from '../../../units/index.ts';
+import {
+  bowOf,
+  doubleDartsOf,
+  doubleDartShape,
+  mostBow,
+  sideDirection,
+  type DoubleDart,
+  type Piece,
+} from '../../../pattern/index.ts';
+import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
 import type { DoubleDartDrawn } from '../../operations/shapeDart.ts';
 
 /** A dart left with less is not worth sewing; on either side of its widest line it is at least so long, mm. */
@@ -49,6 +57,14 @@ export function lengthenedBy(
     lower: add(middle, scale(down, parts[1])),
     widest: parts[0] / (parts[0] + parts[1]),
   });
+}
+
+/** Its legs curved farther out by so much half-way, mm, below nothing farther in; refused where they would be too curved for its width. */
+export function bowedBy(on: OnPiece, dart: DoubleDartDrawn, by: number): Result<DoubleDartDrawn> {
+  const bow = bowOf(dart) + by;
+  const most = mostBow(dart.width);
+  if (Math.abs(bow) > most + TOL.same) return refuse('dart-legs-too-curved', { piece: on.piece.name, most });
+  return ok({ ...dart, curve: Math.abs(bow) < TOL.same ? 0 : Math.max(-1, Math.min(1, bow / most)) });
 }
 
 /** Two darts of half the width beside each other, the one nearer the side a little shorter at both tips. */

@@ -13,7 +13,7 @@ export const words = {
       name: 'Double-pointed darts: waist wider',
       lapName: 'Double-pointed darts: waist narrower',
       about:
-        'The waist of a garment in one is changed in its double-pointed darts, shared over all of them. They can be moved, made longer, or sewn as two.',
+        'The waist of a garment in one is changed in its double-pointed darts, shared over all of them. They can be moved, made longer, given curved legs, or sewn as two.',
       over: 'around the waist',
     },
   },
@@ -33,6 +33,12 @@ export const words = {
       en`Trace the dart and lay it down again ${joined(way(s, 'out', ['towards the side', en`towards the centre`]), way(s, 'down', ['lower', 'higher']))}, upright as before.`,
     'doubleDart.tips': (s) =>
       `Move the tips along the dart: ${joined(way(s, 'above', ['farther at the upper tip', 'nearer at the upper tip']), way(s, 'below', ['farther at the lower tip', 'nearer at the lower tip']))}. Draw the legs again from the widest line.`,
+    'doubleDart.bow': (s) => {
+      const where = way(s, 'bow', ['outside', 'inside']);
+      return where === ''
+        ? 'Draw the legs straight, from the widest line to the tips.'
+        : `Draw each leg in one curve that lies ${where} the straight line half-way between tip and widest line.`;
+    },
     'doubleDart.split': (s) =>
       `Draw two darts of half the width, ${s.both('apart')} from middle to middle; the tips of the one nearer the side end a little short of the other’s.`,
     'doubleDart.match': () =>

@@ -27,10 +27,10 @@ export interface HipMoved {
 export function hipMoved(half: TrouserHalf, by: number): Result<HipMoved> {
   const { piece } = half;
   const side = sideOfHalf(half);
-  const [was, now, knee] = [half.hip, half.hip + by, half.knee].map((y) => alongAt(side, y));
+  const [was, now, knee] = [alongAt(side, half.hip), alongAt(side, half.hip + by), alongAt(side, half.knee)];
   const width = widthAt(piece, half.hip);
   const drawn = levelOf(piece, 'hip') !== undefined;
-  if (was == null || now == null || knee == null || knee <= now || !width.ok || !drawn)
+  if (was === null || now === null || knee === null || knee <= now || !width.ok || !drawn)
     return refuse('hip-missing', { piece: piece.name });
   const x = (along: number): number => targetAt(side, along, 0).x;
   /** How far the curve that was there lies out at a share of the way down, carried to its new height. */
