@@ -187,6 +187,20 @@ test('the record prints on one page, and the pieces are laid on three cloths', a
   await page.getByRole('button', { name: 'Lay the pieces' }).click();
   await expect(page.getByText('Something has changed: lay the pieces again.')).toHaveCount(0);
   await expect(page.getByRole('listitem').filter({ hasText: /Bodice front: on the fold/ })).toBeVisible();
+
+  // Folded anew farther along, less is needed; the list says what is cut from which stretch.
+  const once = Number.parseFloat((await rows.nth(3).locator('td:nth-child(3)').textContent()) ?? '');
+  await page.getByRole('button', { name: 'Fold again farther along' }).click();
+  const second = page.getByRole('group', { name: 'Folding 2' });
+  await second.getByRole('textbox', { name: 'Its depth' }).fill('20');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Lay the pieces' }).click();
+  await expect(page.getByText('Something has changed: lay the pieces again.')).toHaveCount(0);
+  const anew = Number.parseFloat((await rows.nth(3).locator('td:nth-child(3)').textContent()) ?? '');
+  expect(anew).toBeLessThanOrEqual(once);
+  await expect(page.getByRole('heading', { name: /^1\. .* of the cloth, folded/ })).toBeVisible();
+  await second.getByRole('button', { name: 'Take folding 2 out' }).click();
+  await expect(second).toHaveCount(0);
 });
 
 test('made again in another cloth: the amounts stay, and what to check stands on the plan', async ({ page }) => {

@@ -80,4 +80,10 @@ test('a tissue-fit of trousers looks at waist, seat and legs, and a fitting offe
   await page.getByRole('link', { name: 'Leave off here' }).click();
   await expect(page.getByText('A fuller seat than the draft')).toBeVisible();
   await expect(page.getByRole('option', { name: 'The neckline gapes in front' })).toHaveCount(0);
+
+  // Trousers are looked at sitting too.
+  await page.getByRole('radio', { name: 'Sitting' }).click();
+  await page.getByRole('img', { name: /^Sitting: nothing noted/ }).click({ position: { x: 90, y: 180 } });
+  await page.getByRole('button', { name: 'Sitting, the waist is pulled down at the back' }).click();
+  await expect(page.getByRole('img', { name: /^Sitting: 2 Sitting, the waist is pulled down/ })).toBeVisible();
 });

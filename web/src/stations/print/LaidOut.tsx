@@ -168,9 +168,9 @@ export function CutList({ layout }: Shown) {
   return (
     <>
       <h3 className="mt-3">How each piece is cut</h3>
-      {layout.value.stretches.map((stretch, i, all) => (
+      {layout.value.stretches.map((stretch, i) => (
         <section key={stretch.from}>
-          {all.length > 1 && (
+          {(layout.value.wish.again ?? []).length > 0 && (
             <h4 className="mt-2 font-normal text-quiet">
               {i + 1}. {sayStretch(stretch, units)}
             </h4>
