@@ -9,6 +9,7 @@ const ROOMS = {
     'numeric',
     'geometry',
     'pattern',
+    'form',
     'paper/guard',
     'paper/slash',
     'paper/truing',

@@ -78,6 +78,36 @@ describe('what the fittings say, from the terminal', () => {
     const open = await json('cloth', path, '--open', '--one-way');
     expect(open.cloth.every((c: any) => c.fold === false && c.oneWay)).toBe(true);
   });
+  it('makes a form of the measurements, measures it back, and names what contradicts the rest', async () => {
+    const out = join(folder, 'form');
+    const told = await json('form', file('form.json', inlineDemoJob('marit-causeway')), '--out', out, '--half-scale');
+    const measured = told.form.filter((r: any) => r.body !== null);
+    expect(measured.length).toBeGreaterThan(8);
+    for (const row of measured)
+      if (!told.conflicts.some((c: any) => c.key === row.key))
+        expect(Math.abs(row.form - row.body)).toBeLessThan(3.001);
+    expect(told.form.filter((r: any) => r.body === null).every((r: any) => r.filled)).toBe(true);
+    const stl = readFileSync(join(out, 'form.stl'));
+    expect(stl.length).toBe(84 + 50 * stl.readUInt32LE(80));
+    const job = inlineDemoJob('marit-causeway') as any;
+    const [set] = job.wearer.sets;
+    const tight = {
+      ...job,
+      wearer: {
+        ...job.wearer,
+        sets: [
+          {
+            ...set,
+            readings: { ...set.readings, napeToBustPoint: [345], bustPointToWaist: [190], napeToFrontWaist: [480] },
+          },
+        ],
+      },
+    };
+    const { conflicts } = await json('form', file('tight.json', tight));
+    expect(conflicts.map((c: any) => c.says)).toContainEqual(
+      expect.stringMatching(/^Nape to front waist: 48\.0 cm measured; the others go with about/),
+    );
+  });
   it('writes the record of a job', async () => {
     const out = join(folder, 'out');
     const told = await json('record', file('record.json', tove()), '--out', out);

@@ -17,6 +17,7 @@ import {
   suits,
 } from './commands.ts';
 import { bring } from './bring.ts';
+import { form } from './form.ts';
 import { backup, causes, cloth, record, versions } from './keeping.ts';
 import { compare, plan, solve } from './planning.ts';
 import { tidy, type Written } from './report.ts';
@@ -36,6 +37,7 @@ const USAGE = `usage:
   ample causes <job.json>
   ample versions <job.json>
   ample cloth <job.json> [--open] [--fold-depth MM[,MM…] [--both-edges]] [--one-way]
+  ample form <job.json> [--out DIR [--half-scale]]
   ample record <job.json> --out DIR [--paper a4|letter|a3|tabloid]
   ample backup <file.zip>
   ample bring <file.pdf|svg|dxf> [--out DIR] [--despite-faults]
@@ -77,6 +79,7 @@ export async function main(argv: readonly string[], today: string): Promise<Answ
         'one-way': { type: 'boolean', default: false },
         'fold-depth': { type: 'string' },
         'both-edges': { type: 'boolean', default: false },
+        'half-scale': { type: 'boolean', default: false },
         english: { type: 'string', default: 'british' },
       },
     });
@@ -113,6 +116,7 @@ interface Flags {
   readonly 'one-way'?: boolean | undefined;
   readonly 'fold-depth'?: string | undefined;
   readonly 'both-edges'?: boolean | undefined;
+  readonly 'half-scale'?: boolean | undefined;
 }
 
 const FORMATS = ['pdf', 'svg', 'dxf', 'csv', 'json'];
@@ -187,6 +191,8 @@ async function run(command: string, argument: string, flags: Flags, date: string
         depth: flags['fold-depth'],
         bothEdges: flags['both-edges'] === true,
       });
+    case 'form':
+      return form(argument, flags.out, flags['half-scale'] === true);
     case 'record':
       return flags.out === undefined ? null : record(argument, flags.out, flags.paper ?? 'a4', date);
     case 'backup':

@@ -1,4 +1,5 @@
 import type { Draft, ResolvedJob } from '@ample/core/fitting/plan';
+import type { Form } from '@ample/core/form';
 import type { Care } from '@ample/core/paper/guard';
 import type { Layout } from '@ample/core/out/layout';
 import type { Solution, Thinned } from '@ample/core/fitting/solve';
@@ -7,6 +8,7 @@ import { askOnce } from './askOnce.ts';
 import {
   PROTOCOL,
   type ClothRequest,
+  type FormRequest,
   type PdfRequest,
   type RecordRequest,
   type Reply,
@@ -172,6 +174,14 @@ export function startCloth(input: ClothRequest['input'], onProgress: (share: num
     worker.terminate(),
   );
   return { done: done as ClothWork['done'], cancel: () => worker.terminate() };
+}
+
+/** The form of a body, in a worker of its own; cancelled, the promise never settles. */
+export function startForm(input: FormRequest['input']): { readonly done: Promise<Form>; readonly cancel: () => void } {
+  const worker = new Worker(new URL('./form.worker.ts', import.meta.url), { type: 'module' });
+  const request: FormRequest = { v: PROTOCOL, id: 1, kind: 'form', input };
+  const done = askOnce(worker, request, 20_000, 'it took longer than twenty seconds').finally(() => worker.terminate());
+  return { done: done as Promise<Form>, cancel: () => worker.terminate() };
 }
 
 /** One draft of a state that is not the open one; its worker is let go with it. */

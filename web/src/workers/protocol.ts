@@ -4,6 +4,7 @@ import type { Care } from '@ample/core/paper/guard';
 import type { ClothWish, Layout } from '@ample/core/out/layout';
 import type { PaperId, PieceDrawing } from '@ample/core/out';
 import type { PdfLabel, PdfLayer, PrintedRecord, PrintedSheet } from '@ample/core/out/pdf';
+import type { Body, Form } from '@ample/core/form';
 import type { Path } from '@ample/core/geometry';
 import type { CameraSet, Flat, Grey, KnownPoint, Residual, Scene, Turn } from '@ample/core/in/photo';
 import type { Pattern, Piece } from '@ample/core/pattern';
@@ -13,7 +14,7 @@ import type { Solution, SolveWish, Thinned } from '@ample/core/fitting/solve';
 import type { Result } from '@ample/core/units';
 
 /** Version of the messages: a worker from another build is refused rather than misread. */
-export const PROTOCOL = 7;
+export const PROTOCOL = 8;
 
 /** What a worker says of a picture whose pixels it would not unpack. */
 export const TOO_MANY = 'more pixels than can be opened';
@@ -59,6 +60,14 @@ export interface ClothRequest {
   readonly id: number;
   readonly kind: 'cloth';
   readonly input: { readonly pieces: readonly Piece[]; readonly wishes: readonly ClothWish[] };
+}
+
+/** A body whose form is to be worked out. */
+export interface FormRequest {
+  readonly v: typeof PROTOCOL;
+  readonly id: number;
+  readonly kind: 'form';
+  readonly input: Body;
 }
 
 /** A file to be taken apart into lines. */
@@ -121,6 +130,7 @@ export type Reply =
         | Thinned
         | Result<Bundle>
         | readonly Result<Layout>[]
+        | Form
         | Result<Lines>
         | ReadFile
         | PictureReply;

@@ -31,6 +31,7 @@ import { Remark } from './Remark.tsx';
 import { Sets } from './Sets.tsx';
 import type { Wearer } from '@ample/core/documents';
 
+const OnForm = fetchedLater(async () => (await import('./OnForm.tsx')).OnForm);
 const HistoryChart = fetchedLater(async () => (await import('./HistoryChart.tsx')).HistoryChart);
 
 type MeasurementSet = Wearer['sets'][number];
@@ -101,8 +102,27 @@ export function Body() {
           history={historyOf(wearer.sets, focused)}
         />
       </div>
+      <TapeChecked body={bodyFrom(upTo)} name={wearer.name} />
       {tape && <TapeWindow onClose={() => setTape(false)} />}
     </Station>
+  );
+}
+
+/** The measurements on a dress form, once it is opened: whether they go together. */
+function TapeChecked({ body, name }: { readonly body: BodyMeasured; readonly name: string }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <details className="card mt-6 p-4" onToggle={(e) => setOpen(e.currentTarget.open)}>
+      <summary className="min-h-[40px] cursor-pointer py-2">
+        <h2 className="inline">On a dress form</h2>
+        <span className="ml-3 text-quiet">Do the measurements go together?</span>
+      </summary>
+      {open && (
+        <Suspense fallback={<p role="status">One moment …</p>}>
+          <OnForm body={body} name={name} />
+        </Suspense>
+      )}
+    </details>
   );
 }
 

@@ -1,0 +1,121 @@
+import type { Mound, Ring, Shape, Vec3 } from './shape.ts';
+
+/** What the form is drawn from: sizes and heights, mm. Each is solved for, measured or taken from the proportions of a body. */
+export interface Figure {
+  /** How tall beside a body of middling height: what has no measurement of its own grows with it. */
+  readonly scale: number;
+  /** Half the width at each level; the depth follows. */
+  readonly neckHalf: number;
+  readonly highBustHalf: number;
+  readonly underbustHalf: number;
+  readonly waistHalf: number;
+  readonly highHipHalf: number;
+  readonly hipHalf: number;
+  /** Out from the chest at the bust point. */
+  readonly bustRise: number;
+  /** Heights above the floor. */
+  readonly nape: number;
+  readonly neckPoint: number;
+  readonly neckPit: number;
+  readonly underarm: number;
+  readonly bust: number;
+  readonly waist: number;
+  readonly hip: number;
+  /** From the middle of the body to the shoulder bone, and how far that lies below the neck point. */
+  readonly shoulder: number;
+  readonly shoulderDrop: number;
+  readonly halfSpan: number;
+  /** The arm: its middle at the level of the cross widths, and its radius. */
+  readonly armX: number;
+  readonly armZ: number;
+  readonly armRadius: number;
+}
+
+/** From the bust down to under it, and from the waist to the high hip, mm. */
+export const BELOW = { bust: 75, waist: 75 } as const;
+
+/** How far above the bust point the widest part of the upper chest lies, and the next section above it at least, mm. */
+const ABOVE = { ring: 45, next: 20 } as const;
+
+/** Width to depth of the torso by level, the share of the depth before its middle, and where that middle lies, mm. */
+const DEPTHS = {
+  thigh: { ratio: 1.3, front: 0.48, z: -4 },
+  hip: { ratio: 1.36, front: 0.46, z: -2 },
+  highHip: { ratio: 1.4, front: 0.5, z: 2 },
+  waist: { ratio: 1.4, front: 0.52, z: 4 },
+  underbust: { ratio: 1.38, front: 0.48, z: -6 },
+  highBust: { ratio: 1.45, front: 0.45, z: -12 },
+} as const;
+const SQUARE = 2.25;
+
+const torso = (y: number, half: number, { ratio, front, z }: { ratio: number; front: number; z: number }): Ring => {
+  const depth = (2 * half) / ratio;
+  return { y, half, front: depth * front, back: depth * (1 - front), square: SQUARE, z };
+};
+
+/** Shoulders and neck, as shares of half the width at the high bust and of the neck. */
+const UPPER = {
+  middle: { front: 0.56, back: 0.74, z: -12 },
+  shoulder: { front: 0.4, back: 0.56, z: -14 },
+  neck: { front: 1, back: 1.08, z: -4 },
+  top: { half: 0.94, rise: 60, z: 10 },
+} as const;
+
+/** How far a breast spreads from its top: across as a share of half the width, down and up, mm. */
+const BREAST = { across: 0.66, below: 85, above: 105 } as const;
+/** How far below the waist the form ends, as a share of the way from the waist to the hip. */
+const DOWN_TO = 1.45;
+
+export function shapeOf(f: Figure): Shape {
+  const shoulderAt = f.neckPoint - f.shoulderDrop;
+  const highBustAt = f.bust + ABOVE.ring * f.scale;
+  const middleAt = Math.max(crossAt(f), highBustAt + ABOVE.next * f.scale);
+  const { middle, shoulder, neck, top } = UPPER;
+  const rings: readonly Ring[] = [
+    torso(f.waist - DOWN_TO * (f.waist - f.hip), 0.97 * f.hipHalf, DEPTHS.thigh),
+    torso(f.hip, f.hipHalf, DEPTHS.hip),
+    torso(f.waist - BELOW.waist, f.highHipHalf, DEPTHS.highHip),
+    torso(f.waist, f.waistHalf, DEPTHS.waist),
+    torso(underbustAt(f), f.underbustHalf, DEPTHS.underbust),
+    torso(highBustAt, f.highBustHalf, DEPTHS.highBust),
+    {
+      ...{ y: middleAt, half: (2 * f.highBustHalf + f.shoulder) / 3, square: 2.4, z: middle.z },
+      ...{ front: middle.front * f.highBustHalf, back: middle.back * f.highBustHalf },
+    },
+    {
+      ...{ y: shoulderAt, half: f.shoulder, square: 2.4, z: shoulder.z },
+      ...{ front: shoulder.front * f.highBustHalf, back: shoulder.back * f.highBustHalf },
+    },
+    {
+      ...{ y: f.neckPoint, half: f.neckHalf, square: 2, z: neck.z },
+      ...{ front: neck.front * f.neckHalf, back: neck.back * f.neckHalf },
+    },
+    {
+      ...{ y: f.neckPoint + top.rise * f.scale, half: top.half * f.neckHalf, square: 2, z: top.z },
+      ...{ front: top.half * neck.front * f.neckHalf, back: top.half * neck.back * f.neckHalf },
+    },
+  ];
+  return { rings, mounds: breastsOf(f), arm: { x: f.armX, z: f.armZ, radius: f.armRadius } };
+}
+
+/** The base of the neck in a direction: lower at the pit in front and at the nape than beside the neck. */
+export function neckBaseAt(f: Figure, direction: number): Vec3 {
+  const [sin, cos] = [Math.sin(direction), Math.cos(direction)];
+  const { front, back, z } = UPPER.neck;
+  const depth = (cos > 0 ? front : back) * f.neckHalf;
+  const y = f.neckPoint + (cos > 0 ? f.neckPit - f.neckPoint : f.nape - f.neckPoint) * cos * cos;
+  return { x: f.neckHalf * sin, y, z: z + depth * cos };
+}
+
+/** The level under the bust. */
+export const underbustAt = (f: Pick<Figure, 'bust' | 'scale'>): number => f.bust - BELOW.bust * f.scale;
+
+/** The level of the cross widths: half-way down the armhole. */
+export const crossAt = (f: Pick<Figure, 'neckPoint' | 'shoulderDrop' | 'underarm'>): number =>
+  (f.neckPoint - f.shoulderDrop + f.underarm) / 2;
+
+const breastsOf = (f: Figure): readonly Mound[] =>
+  ([1, -1] as const).map((way) => ({
+    ...{ x: way * f.halfSpan, y: f.bust, rise: f.bustRise, side: 1 },
+    ...{ across: BREAST.across * f.highBustHalf, below: BREAST.below * f.scale, above: BREAST.above * f.scale },
+  }));

@@ -1,0 +1,77 @@
+import type { MeasurementKey } from '../pattern/index.ts';
+import { BELOW, type Figure } from './figure.ts';
+
+/** Body measurements, mm. */
+export type Body = Readonly<Partial<Record<MeasurementKey, number>>>;
+
+/** Heights as shares of the whole: of a body standing easily. */
+const NAPE = 0.855;
+const WAIST = 0.627;
+const HIP_DEPTH = 200;
+/** A body of middling height, where it was not measured, mm. */
+const HEIGHT = 1660;
+
+/** The nape is this far below the neck point, the pit of the neck that far, mm: seldom measured, alike on most bodies. */
+const NAPE_BELOW = 12;
+const PIT_BELOW = 74;
+/** The arm's girth as a share of the high bust, and how far its middle lies in from the shoulder bone as a share of its radius. */
+const ARM = { girth: 0.33, in: 0.5, z: -10 } as const;
+/** A girth as so many times half the width of a section as deep as a torso's. */
+const ROUND = 5.52;
+
+/**
+ * Girths and cross widths that were not taken, from those that were: as they go together on the bodies of a usual size chart. What is told by none
+ * of them is a middling body's.
+ */
+export function filledIn(body: Body): Required<Pick<Record<MeasurementKey, number>, Filled>> {
+  const highBust = body.highBust ?? (body.fullBust === undefined ? (body.waist ?? 740) + 130 : body.fullBust - 50);
+  const fullBust = body.fullBust ?? highBust + 50;
+  // Little less than the chest where there is no breast.
+  const underbust = body.underbust ?? highBust - Math.min(0.1 * highBust, 10 + 1.5 * Math.max(0, fullBust - highBust));
+  const waist = body.waist ?? 0.85 * highBust;
+  const crossBack = body.crossBack ?? 0.41 * highBust;
+  const hip = body.hip ?? 1.33 * waist;
+  return {
+    ...{ highBust, fullBust, underbust, waist, hip },
+    highHip: body.highHip ?? waist + 0.62 * (hip - waist),
+    neck: body.neck ?? 185 + 0.205 * highBust,
+    crossBack,
+    crossFront: body.crossFront ?? 0.94 * crossBack,
+  };
+}
+type Filled = 'highBust' | 'fullBust' | 'underbust' | 'waist' | 'hip' | 'highHip' | 'neck' | 'crossBack' | 'crossFront';
+
+/** How far breasts stand out, by how much more the full bust measures than the high bust, mm: next to nothing on a child. */
+const riseFor = (cup: number): number => Math.max(2, Math.min(1.2 * cup, 28 + 0.45 * cup));
+
+/** A first figure for a body: from its girths and height, everything else as on a body of middling proportions. */
+export function firstFigure(body: Body): Figure {
+  const g = filledIn(body);
+  const height = body.height ?? HEIGHT;
+  const scale = height / HEIGHT;
+  const nape = NAPE * height;
+  const neckPoint = nape + NAPE_BELOW * scale;
+  const waist = body.napeToWaist === undefined ? WAIST * height : nape - 0.965 * body.napeToWaist;
+  const down = 0.8 * (body.neckPointToBustPoint ?? 0.157 * height);
+  const bust = Math.max(neckPoint - down, waist + (BELOW.bust + 30) * scale);
+  const neckHalf = g.neck / 7.4;
+  const shoulderDrop = body.shoulderSlope ?? 0.34 * (body.shoulder ?? 122 * scale);
+  const shoulder =
+    neckHalf + Math.sqrt(Math.max((60 * scale) ** 2, (body.shoulder ?? 122 * scale) ** 2 - shoulderDrop ** 2));
+  const armRadius = (body.upperArm ?? ARM.girth * g.highBust) / (2 * Math.PI);
+  return {
+    scale,
+    neckHalf,
+    highBustHalf: g.highBust / ROUND,
+    underbustHalf: g.underbust / ROUND,
+    waistHalf: g.waist / ROUND,
+    highHipHalf: g.highHip / ROUND,
+    hipHalf: g.hip / ROUND,
+    bustRise: riseFor(g.fullBust - g.highBust),
+    ...{ nape, neckPoint, neckPit: neckPoint - PIT_BELOW * scale, bust, waist },
+    underarm: nape - (body.napeToUnderarm ?? 0.116 * height),
+    hip: waist - 0.98 * (body.hipDepth ?? HIP_DEPTH * scale),
+    ...{ shoulder, shoulderDrop, halfSpan: (body.bustSpan ?? 0.202 * g.fullBust) / 2 },
+    ...{ armX: shoulder - ARM.in * armRadius, armZ: ARM.z, armRadius },
+  };
+}

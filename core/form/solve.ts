@@ -1,0 +1,126 @@
+import { leastSquares } from '../numeric/index.ts';
+import type { MeasurementKey } from '../pattern/index.ts';
+import type { Figure } from './figure.ts';
+import { SHOWN, tapesOn } from './measure.ts';
+import { filledIn, firstFigure, type Body } from './proportions.ts';
+
+/** One measurement of the body beside what a tape reads on its form, mm. */
+export interface FormRow {
+  readonly key: MeasurementKey;
+  /** As measured; null where it was not, and was filled in. */
+  readonly body: number | null;
+  readonly form: number;
+  readonly filled: boolean;
+}
+
+export interface Form {
+  readonly figure: Figure;
+  /** Every measurement a form of the torso shows. */
+  readonly rows: readonly FormRow[];
+  /** Rows that no form meets together with the others: to be measured again. */
+  readonly conflicts: readonly FormRow[];
+}
+
+/** A girth is met within so much, another length within so much, mm: beyond it the measurements contradict each other. */
+const MET = { girth: 2, length: 3 } as const;
+const GIRTHS: readonly MeasurementKey[] = [
+  'neck',
+  'highBust',
+  'fullBust',
+  'underbust',
+  'waist',
+  'highHip',
+  'hip',
+  'upperArm',
+];
+export const metWithin = (key: MeasurementKey): number => (GIRTHS.includes(key) ? MET.girth : MET.length);
+
+/** What is solved for, and how hard it is held where it begins. */
+interface Free {
+  readonly key: Exclude<keyof Figure, 'scale'>;
+  /** Millimetres it may lie off for the price of one millimetre at a row that was measured. */
+  readonly loose: number;
+}
+const FREE: readonly Free[] = [
+  { key: 'neckHalf', loose: 200 },
+  { key: 'highBustHalf', loose: 60 },
+  { key: 'underbustHalf', loose: 100 },
+  { key: 'waistHalf', loose: 200 },
+  { key: 'highHipHalf', loose: 200 },
+  { key: 'hipHalf', loose: 200 },
+  { key: 'bustRise', loose: 40 },
+  { key: 'bust', loose: 60 },
+  { key: 'waist', loose: 60 },
+  { key: 'hip', loose: 200 },
+  { key: 'shoulder', loose: 60 },
+  { key: 'shoulderDrop', loose: 12 },
+  { key: 'neckPoint', loose: 12 },
+  { key: 'neckPit', loose: 25 },
+  { key: 'underarm', loose: 30 },
+  { key: 'armX', loose: 25 },
+  { key: 'armZ', loose: 25 },
+  { key: 'halfSpan', loose: 200 },
+  { key: 'armRadius', loose: 200 },
+];
+
+/** How often at most, and the share that must be gained each time. */
+const AGAIN = 24;
+const GAIN = 1e-4;
+
+/** Girths that were filled in pull the form this much less than measured ones. */
+const FILLED = 0.05;
+
+/** What the tape is to read: as measured, and weakly what was filled in. */
+function asked(
+  body: Body,
+): readonly { readonly key: MeasurementKey; readonly value: number; readonly weight: number }[] {
+  const fill = filledIn(body);
+  return SHOWN.flatMap((key) => {
+    const value = body[key];
+    if (value !== undefined) return [{ key, value, weight: 1 }];
+    const usual = (fill as Body)[key];
+    return usual === undefined ? [] : [{ key, value: usual, weight: FILLED }];
+  });
+}
+
+/**
+ * The form of a body: a figure on which a tape reads what was measured. What was not measured is filled in from usual
+ * proportions, pulling weakly. Damped Gauss-Newton; the same body always gives the same form.
+ */
+export function formOf(body: Body): Form {
+  const first = firstFigure(body);
+  const rows = asked(body);
+  const keys = rows.map((r) => r.key);
+  const figureAt = (x: readonly number[]): Figure =>
+    ordered({ ...first, ...Object.fromEntries(FREE.map((u, i) => [u.key, first[u.key] + (x[i] ?? 0)])) });
+  const residuals = (x: readonly number[]): readonly number[] | null => {
+    const read = tapesOn(figureAt(x), keys);
+    const off = rows.map((r, i) => r.weight * ((read[i] ?? 0) - r.value));
+    return off.every(Number.isFinite) ? [...off, ...FREE.map((u, i) => (x[i] ?? 0) / u.loose)] : null;
+  };
+  let x: readonly number[] = FREE.map(() => 0);
+  let left = Infinity;
+  // Tapes catch on other places as the form changes: slopes are taken anew until nothing is gained.
+  for (let again = 0; again < AGAIN; again++) {
+    const found = leastSquares(residuals, x, { bounds: [], h: 0.05, close: 1e-3, still: 1e-4, rounds: 14 });
+    const cost = found?.r.reduce((sum, v) => sum + v * v, 0) ?? Infinity;
+    if (!found || cost > left * (1 - GAIN)) break;
+    [x, left] = [found.x, cost];
+  }
+  const figure = figureAt(x);
+  const read = tapesOn(figure, SHOWN);
+  const told = SHOWN.map((key, i): FormRow => {
+    const measured = body[key];
+    return { key, body: measured ?? null, form: read[i] ?? 0, filled: measured === undefined };
+  });
+  const conflicts = told.filter((r) => r.body !== null && Math.abs(r.form - r.body) > metWithin(r.key));
+  return { figure, rows: told, conflicts };
+}
+
+/** Levels in their order on the body, whatever was asked: each at least so far above the one below, mm. */
+function ordered(f: Figure): Figure {
+  const waist = Math.max(f.waist, f.hip + 90 * f.scale);
+  const bust = Math.min(Math.max(f.bust, waist + 95 * f.scale), f.neckPoint - f.shoulderDrop - 90 * f.scale);
+  const underarm = Math.min(Math.max(f.underarm, waist + 60 * f.scale), f.neckPoint - f.shoulderDrop - 60 * f.scale);
+  return { ...f, waist, bust, underarm };
+}
