@@ -71,13 +71,15 @@ async function releases(serve: Serve) {
   };
   return { base: server.base, release };
 }
-/** A waiting worker takes over once the old one has answered what it was asked: on a busy machine that takes a while. */
-const TAKEN_OVER = { timeout: 60_000 };
+/** A waiting worker takes over once the old one has answered what it was asked; browsers give that up to five minutes. */
+const TAKEN_OVER = { timeout: 330_000 };
+const LONG = 450_000;
 const releaseOf = (page: Page) => page.evaluate(() => document.documentElement.dataset['release']).catch(() => null);
 const lookForNewer = (page: Page) =>
   page.evaluate(async () => void (await (await navigator.serviceWorker.getRegistration())?.update()));
 
 test('a newer version is offered and waits; taken, it is the one that runs', async ({ page, serve }) => {
+  test.setTimeout(LONG);
   const { base, release } = await releases(serve);
   await page.goto(`${base}/`);
   await page.evaluate(() => navigator.serviceWorker.ready);
@@ -96,6 +98,7 @@ test('taken in the very first visit, on a slow machine, in the middle of an edit
   page,
   serve,
 }) => {
+  test.setTimeout(LONG);
   const { base, release } = await releases(serve);
   const devtools = await page.context().newCDPSession(page);
   await page.goto(`${base}/job/marit-causeway/body`);
@@ -117,6 +120,7 @@ test('a newer version taken in one window: the other saves what it was at, and f
   context,
   serve,
 }) => {
+  test.setTimeout(LONG);
   const { base, release } = await releases(serve);
   await page.goto(`${base}/`);
   await page.evaluate(() => navigator.serviceWorker.ready);
