@@ -21,7 +21,7 @@ export interface Form {
   readonly conflicts: readonly FormRow[];
 }
 
-/** A girth is met within so much, another length within so much, mm: beyond it the measurements contradict each other. */
+/** A girth is to be met within so much, another length within so much, mm. */
 const MET = { girth: 2, length: 3 } as const;
 const GIRTHS: readonly MeasurementKey[] = [
   'neck',
@@ -33,6 +33,8 @@ const GIRTHS: readonly MeasurementKey[] = [
   'hip',
   'upperArm',
 ];
+/** Beyond this a row contradicts the others, mm: a tape read twice differs by half as much, and a form is no body. */
+const CONTRADICTS = 10;
 export const metWithin = (key: MeasurementKey): number => (GIRTHS.includes(key) ? MET.girth : MET.length);
 
 /** What is solved for, and how hard it is held where it begins. */
@@ -63,9 +65,12 @@ const FREE: readonly Free[] = [
   { key: 'armRadius', loose: 200 },
 ];
 
+/** Where what was measured is not met, what is usual gives way, so many times; met so closely, it may stay, mm. */
+const LOOSENED = [1, 5, 25] as const;
+const CLOSE = 0.5;
 /** How often at most, and the share that must be gained each time. */
-const AGAIN = 24;
-const GAIN = 1e-4;
+const AGAIN = 12;
+const GAIN = 0.02;
 
 /** Girths that were filled in pull the form this much less than measured ones. */
 const FILLED = 0.05;
@@ -93,19 +98,26 @@ export function formOf(body: Body): Form {
   const keys = rows.map((r) => r.key);
   const figureAt = (x: readonly number[]): Figure =>
     ordered({ ...first, ...Object.fromEntries(FREE.map((u, i) => [u.key, first[u.key] + (x[i] ?? 0)])) });
-  const residuals = (x: readonly number[]): readonly number[] | null => {
-    const read = tapesOn(figureAt(x), keys);
-    const off = rows.map((r, i) => r.weight * ((read[i] ?? 0) - r.value));
-    return off.every(Number.isFinite) ? [...off, ...FREE.map((u, i) => (x[i] ?? 0) / u.loose)] : null;
-  };
+  /** What is left at a place, what is usual holding so many times less than at first. */
+  const residuals =
+    (looser: number) =>
+    (x: readonly number[]): readonly number[] | null => {
+      const read = tapesOn(figureAt(x), keys);
+      const off = rows.map((r, i) => r.weight * ((read[i] ?? 0) - r.value));
+      return off.every(Number.isFinite) ? [...off, ...FREE.map((u, i) => (x[i] ?? 0) / (looser * u.loose))] : null;
+    };
   let x: readonly number[] = FREE.map(() => 0);
-  let left = Infinity;
-  // Tapes catch on other places as the form changes: slopes are taken anew until nothing is gained.
-  for (let again = 0; again < AGAIN; again++) {
-    const found = leastSquares(residuals, x, { bounds: [], h: 0.05, close: 1e-3, still: 1e-4, rounds: 14 });
-    const cost = found?.r.reduce((sum, v) => sum + v * v, 0) ?? Infinity;
-    if (!found || cost > left * (1 - GAIN)) break;
-    [x, left] = [found.x, cost];
+  for (const looser of LOOSENED) {
+    let left = Infinity;
+    // Tapes catch on other places as the form changes: slopes are taken anew until nothing is gained.
+    for (let again = 0; again < AGAIN; again++) {
+      const found = leastSquares(residuals(looser), x, { bounds: [], h: 0.05, close: 1e-3, still: 1e-4, rounds: 14 });
+      const cost = found?.r.reduce((sum, v) => sum + v * v, 0) ?? Infinity;
+      if (!found || cost > left * (1 - GAIN)) break;
+      [x, left] = [found.x, cost];
+    }
+    const read = tapesOn(figureAt(x), keys);
+    if (rows.every((r, i) => r.weight < 1 || Math.abs((read[i] ?? 0) - r.value) < CLOSE)) break;
   }
   const figure = figureAt(x);
   const read = tapesOn(figure, SHOWN);
@@ -113,7 +125,7 @@ export function formOf(body: Body): Form {
     const measured = body[key];
     return { key, body: measured ?? null, form: read[i] ?? 0, filled: measured === undefined };
   });
-  const conflicts = told.filter((r) => r.body !== null && Math.abs(r.form - r.body) > metWithin(r.key));
+  const conflicts = told.filter((r) => r.body !== null && Math.abs(r.form - r.body) > CONTRADICTS);
   return { figure, rows: told, conflicts };
 }
 
