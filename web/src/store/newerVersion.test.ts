@@ -38,17 +38,6 @@ describe('taking a newer version', () => {
     expect(reload).toHaveBeenCalledTimes(1);
   });
 
-  it('follows another window also on a page that no worker controls: the waiting worker is watched from the start', async () => {
-    const waiting = new Waiting();
-    const order: string[] = [];
-    const { reload } = set(waiting, async () => order.push('saved'));
-    reload.mockImplementation(() => order.push('reloaded'));
-    waiting.becomes('activating');
-    waiting.becomes('activated');
-    await settled();
-    expect(order).toEqual(['saved', 'reloaded']);
-  });
-
   it('reloads once where both the worker and the page tell of it', async () => {
     const waiting = new Waiting();
     const { take, reload, container } = set(waiting);

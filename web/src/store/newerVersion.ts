@@ -4,9 +4,9 @@ type Container = Pick<ServiceWorkerContainer, 'addEventListener'>;
 
 /**
  * How a waiting version is taken: the work is saved, the waiting worker is told to take over, and the page is loaded
- * anew once it has. When another window takes it, this one follows after saving: its own old parts are no longer kept.
- * A page that no worker controls is not told of a new controller, whoever took it, so the waiting worker itself is watched
- * from the start; where it has taken over already, the page is loaded anew at once. Reloads once at most.
+ * anew once it has. A page that no worker controls yet is not told of a new controller, so the waiting worker itself is
+ * watched as well; where it has taken over already, from another window, the page is loaded anew at once. When another
+ * window takes it, this one follows after saving: its own old parts are no longer kept. Reloads once at most.
  */
 export function newerVersion(
   registration: Registration,
@@ -21,18 +21,14 @@ export function newerVersion(
     done = true;
     void saved().then(reload);
   };
-  const watch = (worker: ServiceWorker | null): void =>
-    worker?.addEventListener('statechange', () => {
-      if (worker.state === 'activated') leave();
-    });
   container.addEventListener('controllerchange', leave);
-  const first = registration.waiting;
-  watch(first);
   return () =>
     void saved().then(() => {
       const { waiting } = registration;
       if (!waiting) return leave();
-      if (waiting !== first) watch(waiting);
+      waiting.addEventListener('statechange', () => {
+        if (waiting.state === 'activated') leave();
+      });
       waiting.postMessage({ type: 'SKIP_WAITING' });
     });
 }
