@@ -1,5 +1,6 @@
 import { leastSquares } from '../numeric/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
+import { FORM } from '../units/index.ts';
 import type { Figure } from './figure.ts';
 import { SHOWN, tapesOn } from './measure.ts';
 import { filledIn, firstFigure, type Body } from './proportions.ts';
@@ -21,8 +22,6 @@ export interface Form {
   readonly conflicts: readonly FormRow[];
 }
 
-/** A girth is to be met within so much, another length within so much, mm. */
-const MET = { girth: 2, length: 3 } as const;
 const GIRTHS: readonly MeasurementKey[] = [
   'neck',
   'highBust',
@@ -33,9 +32,8 @@ const GIRTHS: readonly MeasurementKey[] = [
   'hip',
   'upperArm',
 ];
-/** Beyond this a row contradicts the others, mm: a tape read twice differs by half as much, and a form is no body. */
-const CONTRADICTS = 10;
-export const metWithin = (key: MeasurementKey): number => (GIRTHS.includes(key) ? MET.girth : MET.length);
+/** How closely a row is to be met, mm. */
+export const metWithin = (key: MeasurementKey): number => (GIRTHS.includes(key) ? FORM.girth : FORM.length);
 
 /** What is solved for, and how hard it is held where it begins. */
 interface Free {
@@ -65,9 +63,8 @@ const FREE: readonly Free[] = [
   { key: 'armRadius', loose: 200 },
 ];
 
-/** Where what was measured is not met, what is usual gives way, so many times; met so closely, it may stay, mm. */
+/** Where what was measured is not met, what is usual gives way, so many times. */
 const LOOSENED = [1, 5, 25] as const;
-const CLOSE = 0.5;
 /** How often at most, and the share that must be gained each time. */
 const AGAIN = 12;
 const GAIN = 0.02;
@@ -117,7 +114,7 @@ export function formOf(body: Body): Form {
       [x, left] = [found.x, cost];
     }
     const read = tapesOn(figureAt(x), keys);
-    if (rows.every((r, i) => r.weight < 1 || Math.abs((read[i] ?? 0) - r.value) < CLOSE)) break;
+    if (rows.every((r, i) => r.weight < 1 || Math.abs((read[i] ?? 0) - r.value) < FORM.close)) break;
   }
   const figure = figureAt(x);
   const read = tapesOn(figure, SHOWN);
@@ -125,7 +122,7 @@ export function formOf(body: Body): Form {
     const measured = body[key];
     return { key, body: measured ?? null, form: read[i] ?? 0, filled: measured === undefined };
   });
-  const conflicts = told.filter((r) => r.body !== null && Math.abs(r.form - r.body) > CONTRADICTS);
+  const conflicts = told.filter((r) => r.body !== null && Math.abs(r.form - r.body) > FORM.contradicts);
   return { figure, rows: told, conflicts };
 }
 

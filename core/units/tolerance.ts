@@ -113,6 +113,17 @@ export const TOL = {
 /** How far a least-squares step is held back: at first, at least, and after a step on true slopes that made it worse. */
 export const DAMPING = { first: 1e-6, least: 1e-9, again: 1e-3 } as const;
 
+/** How closely a dress form is made to the tape, mm. */
+export const FORM = {
+  /** A girth is to be met within so much, another length within so much. */
+  girth: 2,
+  length: 3,
+  /** Met so closely, what is usual of a body may stay as it is. */
+  close: 0.5,
+  /** A row missed by more contradicts the others: a tape read twice differs by half as much, and a form is no body. */
+  contradicts: 10,
+} as const;
+
 /** The craft's own thresholds, mm: not accuracies but advice. */
 export const ADVICE = {
   /** Over the whole front: below `small` leave it, up to `optional` only for fitted styles. */
