@@ -74,7 +74,7 @@ function Solved({ body, name }: { readonly body: Body; readonly name: string }) 
       </div>
       <div>
         {form.conflicts.length === 0 ? (
-          <Notice grade="note">The measurements go together: a tape on the form reads every one of them.</Notice>
+          <Notice grade="note">The measurements go together: a tape on the form reads each of them within 1 cm.</Notice>
         ) : (
           form.conflicts.map((row) => (
             <div className="mb-2" key={row.key}>
