@@ -10,6 +10,9 @@ const ROOMS = {
     'geometry',
     'pattern',
     'form',
+    'cloth',
+    'sew',
+    'drape',
     'paper/guard',
     'paper/slash',
     'paper/truing',
@@ -23,12 +26,14 @@ const ROOMS = {
     'fitting/plan',
     'fitting/toile',
     'fitting/solve',
+    'fitting/onForm',
     'out/layout',
     'out/patch',
     'out',
     'out/pdf',
     'out/projector',
     'out/bureau',
+    'out/model',
     'in/readers',
     'documents/bundle',
     'words',
@@ -44,15 +49,17 @@ const APART = [
 ];
 
 /** Rooms that are loaded with what needs them: only a path of their own leads in. */
-const BEHIND_OWN_PATH = ['out/pdf', 'documents/bundle', 'in/readers'];
+const BEHIND_OWN_PATH = ['out/pdf', 'out/model', 'documents/bundle', 'in/readers'];
 
 /** The packages a room is built on, besides Zod; all others are plain TypeScript. */
 const PACKAGES = {
   units: ['memoize'],
   numeric: ['ml-matrix'],
   geometry: ['polylabel'],
+  sew: ['@kninnug/constrainautor', 'delaunator', 'robust-predicates'],
   'documents/bundle': ['fflate', '@noble/hashes'],
   'in/readers': ['saxes', 'xmlchars', 'svgpath'],
+  'out/model': ['@gltf-transform/core'],
   'out/patch': ['@countertype/clipper2-ts'],
   'fitting/fit': ['papaparse'],
 };

@@ -17,6 +17,7 @@ import {
   suits,
 } from './commands.ts';
 import { bring } from './bring.ts';
+import { drape } from './drape.ts';
 import { form } from './form.ts';
 import { backup, causes, cloth, record, versions } from './keeping.ts';
 import { compare, plan, solve } from './planning.ts';
@@ -38,6 +39,7 @@ const USAGE = `usage:
   ample versions <job.json>
   ample cloth <job.json> [--open] [--fold-depth MM[,MM…] [--both-edges]] [--one-way]
   ample form <job.json> [--out DIR [--half-scale]]
+  ample drape <job.json> [--cloth calico] [--drafted] [--quick] [--out DIR]
   ample record <job.json> --out DIR [--paper a4|letter|a3|tabloid]
   ample backup <file.zip>
   ample bring <file.pdf|svg|dxf> [--out DIR] [--despite-faults]
@@ -79,6 +81,9 @@ export async function main(argv: readonly string[], today: string): Promise<Answ
         'one-way': { type: 'boolean', default: false },
         'fold-depth': { type: 'string' },
         'both-edges': { type: 'boolean', default: false },
+        cloth: { type: 'string' },
+        drafted: { type: 'boolean' },
+        quick: { type: 'boolean' },
         'half-scale': { type: 'boolean', default: false },
         english: { type: 'string', default: 'british' },
       },
@@ -117,6 +122,9 @@ interface Flags {
   readonly 'fold-depth'?: string | undefined;
   readonly 'both-edges'?: boolean | undefined;
   readonly 'half-scale'?: boolean | undefined;
+  readonly cloth?: string | undefined;
+  readonly drafted?: boolean | undefined;
+  readonly quick?: boolean | undefined;
 }
 
 const FORMATS = ['pdf', 'svg', 'dxf', 'csv', 'json'];
@@ -193,6 +201,13 @@ async function run(command: string, argument: string, flags: Flags, date: string
       });
     case 'form':
       return form(argument, flags.out, flags['half-scale'] === true);
+    case 'drape':
+      return drape(argument, {
+        cloth: flags.cloth ?? 'calico',
+        drafted: flags.drafted === true,
+        quick: flags.quick === true,
+        out: flags.out,
+      });
     case 'record':
       return flags.out === undefined ? null : record(argument, flags.out, flags.paper ?? 'a4', date);
     case 'backup':

@@ -20,10 +20,14 @@ export interface Figure {
   readonly underarm: number;
   readonly bust: number;
   readonly waist: number;
+  /** How much higher the waist lies at the centre back than elsewhere. */
+  readonly waistTilt: number;
   readonly hip: number;
   /** From the middle of the body to the shoulder bone, and how far that lies below the neck point. */
   readonly shoulder: number;
   readonly shoulderDrop: number;
+  /** How far before the middle of the body the top of the shoulders lies; behind it below nothing. */
+  readonly ridge: number;
   readonly halfSpan: number;
   /** The arm: its middle at the level of the cross widths, and its radius. */
   readonly armX: number;
@@ -44,7 +48,7 @@ const DEPTHS = {
   highHip: { ratio: 1.4, front: 0.5, z: 2 },
   waist: { ratio: 1.4, front: 0.52, z: 4 },
   underbust: { ratio: 1.38, front: 0.48, z: -6 },
-  highBust: { ratio: 1.45, front: 0.45, z: -12 },
+  highBust: { ratio: 1.5, front: 0.39, z: -22 },
 } as const;
 const SQUARE = 2.25;
 
@@ -55,16 +59,22 @@ const torso = (y: number, half: number, { ratio, front, z }: { ratio: number; fr
 
 /** Shoulders and neck, as shares of half the width at the high bust and of the neck. */
 const UPPER = {
-  middle: { front: 0.56, back: 0.74, z: -12 },
-  shoulder: { front: 0.4, back: 0.56, z: -14 },
-  neck: { front: 1, back: 1.08, z: -4 },
+  middle: { front: 0.55, back: 0.72, z: -20 },
+  /** Of the shoulder’s half width: it slopes away from its ridge to both sides. */
+  shoulder: { front: 0.25, back: 0.35, square: 1.4 },
+  neck: { front: 1, back: 1.08, z: -6 },
   top: { half: 0.94, rise: 60, z: 10 },
 } as const;
 
 /** How far a breast spreads from its top: across as a share of half the width, down and up, mm. */
-const BREAST = { across: 0.66, below: 85, above: 105 } as const;
+const BREAST = { across: 0.66, below: 85, above: 92 } as const;
 /** How far below the waist the form ends, as a share of the way from the waist to the hip. */
 const DOWN_TO = 1.45;
+
+/** On a rounder body neck and shoulders sit farther back over it: so much for each millimetre of half its width, mm. */
+const NECK_BACK = { share: 0.35, from: 150 } as const;
+const neckZ = (f: Pick<Figure, 'highBustHalf' | 'scale'>): number =>
+  -NECK_BACK.share * (f.highBustHalf - NECK_BACK.from * f.scale);
 
 export function shapeOf(f: Figure): Shape {
   const shoulderAt = f.neckPoint - f.shoulderDrop;
@@ -83,15 +93,15 @@ export function shapeOf(f: Figure): Shape {
       ...{ front: middle.front * f.highBustHalf, back: middle.back * f.highBustHalf },
     },
     {
-      ...{ y: shoulderAt, half: f.shoulder, square: 2.4, z: shoulder.z },
-      ...{ front: shoulder.front * f.highBustHalf, back: shoulder.back * f.highBustHalf },
+      ...{ y: shoulderAt, half: f.shoulder, square: shoulder.square, z: f.ridge + neckZ(f) },
+      ...{ front: shoulder.front * f.shoulder, back: shoulder.back * f.shoulder },
     },
     {
-      ...{ y: f.neckPoint, half: f.neckHalf, square: 2, z: neck.z },
+      ...{ y: f.neckPoint, half: f.neckHalf, square: 2, z: neck.z + neckZ(f) },
       ...{ front: neck.front * f.neckHalf, back: neck.back * f.neckHalf },
     },
     {
-      ...{ y: f.neckPoint + top.rise * f.scale, half: top.half * f.neckHalf, square: 2, z: top.z },
+      ...{ y: f.neckPoint + top.rise * f.scale, half: top.half * f.neckHalf, square: 2, z: top.z + neckZ(f) },
       ...{ front: top.half * neck.front * f.neckHalf, back: top.half * neck.back * f.neckHalf },
     },
   ];
@@ -104,7 +114,7 @@ export function neckBaseAt(f: Figure, direction: number): Vec3 {
   const { front, back, z } = UPPER.neck;
   const depth = (cos > 0 ? front : back) * f.neckHalf;
   const y = f.neckPoint + (cos > 0 ? f.neckPit - f.neckPoint : f.nape - f.neckPoint) * cos * cos;
-  return { x: f.neckHalf * sin, y, z: z + depth * cos };
+  return { x: f.neckHalf * sin, y, z: z + neckZ(f) + depth * cos };
 }
 
 /** The level under the bust. */

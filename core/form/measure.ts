@@ -113,7 +113,7 @@ const TAPES: Readonly<Partial<Record<MeasurementKey, (on: Laid) => number>>> = {
   shoulderSlope: ({ f }) => f.shoulderDrop,
   crossBack: (on) => cross(on, -1),
   crossFront: (on) => cross(on, 1),
-  napeToWaist: (on) => over(on, -1, [0, on.f.nape], [0, on.f.waist]),
+  napeToWaist: (on) => over(on, -1, [0, on.f.nape], [0, on.f.waist + on.f.waistTilt]),
   frontWaistLength: (on) => over(on, 1, [0, on.f.neckPit], [0, on.f.waist]),
   neckPointToBustPoint: neckToBust,
   bustPointToWaist: bustToWaist,

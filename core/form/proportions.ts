@@ -16,8 +16,14 @@ const NAPE_BELOW = 12;
 const PIT_BELOW = 74;
 /** The arm's girth as a share of the high bust, and how far its middle lies in from the shoulder bone as a share of its radius. */
 const ARM = { girth: 0.33, in: 0.5, z: -10 } as const;
+/** Where the top of the shoulders lies, from the middle of the body forward, mm. */
+const RIDGE = -16;
 /** A girth as so many times half the width of a section as deep as a torso's. */
 const ROUND = 5.52;
+
+/** What no tape tells, and how far it may well lie off what is usual, mm: readings are taken for what they are worth with it. */
+export const UNTOLD = { shoulderDrop: 8, ridge: 10, neckPoint: 6, nape: 8 } as const;
+export type Untold = keyof typeof UNTOLD;
 
 /**
  * Girths and cross widths that were not taken, from those that were: as they go together on the bodies of a usual size chart. What is told by none
@@ -31,18 +37,30 @@ export function filledIn(body: Body): Required<Pick<Record<MeasurementKey, numbe
   const waist = body.waist ?? 0.85 * highBust;
   const crossBack = body.crossBack ?? 0.41 * highBust;
   const hip = body.hip ?? 1.33 * waist;
+  const height = body.height ?? HEIGHT;
+  const neckPointToBustPoint = body.neckPointToBustPoint ?? 0.157 * height;
+  // The front from the neck point over the bust goes with the side; it is longer on a rounder body, and over a fuller bust.
+  const front =
+    (body.sideWaist === undefined
+      ? (body.napeToWaist ?? 0.243 * height) + 22 + 0.04 * (highBust - 750)
+      : body.sideWaist + 161 + 0.085 * highBust) +
+    0.3 * (fullBust - highBust - 50);
   return {
+    bustPointToWaist: body.bustPointToWaist ?? front - neckPointToBustPoint,
     ...{ highBust, fullBust, underbust, waist, hip },
-    highHip: body.highHip ?? waist + 0.62 * (hip - waist),
+    highHip: body.highHip ?? waist + 0.55 * (hip - waist),
     neck: body.neck ?? 185 + 0.205 * highBust,
     crossBack,
     crossFront: body.crossFront ?? 0.94 * crossBack,
   };
 }
-type Filled = 'highBust' | 'fullBust' | 'underbust' | 'waist' | 'hip' | 'highHip' | 'neck' | 'crossBack' | 'crossFront';
+type Filled = 'bustPointToWaist' | 'highBust' | 'fullBust' | 'underbust' | 'waist' | 'hip' | 'highHip' | 'neck' | 'crossBack' | 'crossFront';
 
 /** How far breasts stand out, by how much more the full bust measures than the high bust, mm: next to nothing on a child. */
 const riseFor = (cup: number): number => Math.max(2, Math.min(1.2 * cup, 28 + 0.45 * cup));
+
+/** How far before the neck point the chest stands, as a share of half its width. */
+const FORWARD = 0.53;
 
 /** A first figure for a body: from its girths and height, everything else as on a body of middling proportions. */
 export function firstFigure(body: Body): Figure {
@@ -52,7 +70,12 @@ export function firstFigure(body: Body): Figure {
   const nape = NAPE * height;
   const neckPoint = nape + NAPE_BELOW * scale;
   const waist = body.napeToWaist === undefined ? WAIST * height : nape - 0.965 * body.napeToWaist;
-  const down = 0.8 * (body.neckPointToBustPoint ?? 0.157 * height);
+  const rise = riseFor(g.fullBust - g.highBust);
+  const halfSpan = (body.bustSpan ?? 0.202 * g.fullBust) / 2;
+  // From the neck point to the bust point the tape runs forward and outward as well as down.
+  const along = body.neckPointToBustPoint ?? 0.157 * height;
+  const forward = FORWARD * (g.highBust / ROUND) + rise;
+  const down = Math.sqrt(Math.max((0.5 * along) ** 2, along ** 2 - forward ** 2 - (halfSpan - g.neck / 7.4) ** 2));
   const bust = Math.max(neckPoint - down, waist + (BELOW.bust + 30) * scale);
   const neckHalf = g.neck / 7.4;
   const shoulderDrop = body.shoulderSlope ?? 0.34 * (body.shoulder ?? 122 * scale);
@@ -67,11 +90,11 @@ export function firstFigure(body: Body): Figure {
     waistHalf: g.waist / ROUND,
     highHipHalf: g.highHip / ROUND,
     hipHalf: g.hip / ROUND,
-    bustRise: riseFor(g.fullBust - g.highBust),
-    ...{ nape, neckPoint, neckPit: neckPoint - PIT_BELOW * scale, bust, waist },
+    bustRise: rise,
+    ...{ nape, neckPoint, neckPit: neckPoint - PIT_BELOW * scale, bust, waist, waistTilt: 0 },
     underarm: nape - (body.napeToUnderarm ?? 0.116 * height),
     hip: waist - 0.98 * (body.hipDepth ?? HIP_DEPTH * scale),
-    ...{ shoulder, shoulderDrop, halfSpan: (body.bustSpan ?? 0.202 * g.fullBust) / 2 },
+    ...{ shoulder, shoulderDrop, ridge: RIDGE, halfSpan },
     ...{ armX: shoulder - ARM.in * armRadius, armZ: ARM.z, armRadius },
   };
 }

@@ -3,7 +3,7 @@ import type { MeasurementKey } from '../pattern/index.ts';
 import { FORM } from '../units/index.ts';
 import type { Figure } from './figure.ts';
 import { SHOWN, tapesOn } from './measure.ts';
-import { filledIn, firstFigure, type Body } from './proportions.ts';
+import { filledIn, firstFigure, type Body, type Untold } from './proportions.ts';
 
 /** One measurement of the body beside what a tape reads on its form, mm. */
 export interface FormRow {
@@ -42,29 +42,34 @@ interface Free {
   readonly loose: number;
 }
 const FREE: readonly Free[] = [
-  { key: 'neckHalf', loose: 200 },
-  { key: 'highBustHalf', loose: 60 },
+  { key: 'neckHalf', loose: 40 },
+  { key: 'highBustHalf', loose: 20 },
   { key: 'underbustHalf', loose: 100 },
   { key: 'waistHalf', loose: 200 },
   { key: 'highHipHalf', loose: 200 },
   { key: 'hipHalf', loose: 200 },
-  { key: 'bustRise', loose: 40 },
-  { key: 'bust', loose: 60 },
-  { key: 'waist', loose: 60 },
+  { key: 'bustRise', loose: 30 },
+  { key: 'bust', loose: 30 },
+  { key: 'waist', loose: 20 },
+  { key: 'waistTilt', loose: 16 },
   { key: 'hip', loose: 200 },
   { key: 'shoulder', loose: 60 },
-  { key: 'shoulderDrop', loose: 12 },
-  { key: 'neckPoint', loose: 12 },
-  { key: 'neckPit', loose: 25 },
-  { key: 'underarm', loose: 30 },
+  { key: 'shoulderDrop', loose: 8 },
+  { key: 'neckPoint', loose: 6 },
+  { key: 'neckPit', loose: 12 },
+  { key: 'underarm', loose: 15 },
   { key: 'armX', loose: 25 },
   { key: 'armZ', loose: 25 },
   { key: 'halfSpan', loose: 200 },
   { key: 'armRadius', loose: 200 },
 ];
 
+/** Whether the waist lies higher behind only the side tells: without it the waist is level. */
+const freeFor = (body: Body): readonly Free[] =>
+  body.sideWaist === undefined ? FREE.filter((u) => u.key !== 'waistTilt') : FREE;
+
 /** Where what was measured is not met, what is usual gives way, so many times. */
-const LOOSENED = [1, 5, 25] as const;
+const LOOSENED = [0.3, 1, 5, 25] as const;
 /** How often at most, and the share that must be gained each time. */
 const AGAIN = 12;
 const GAIN = 0.02;
@@ -85,25 +90,31 @@ function asked(
   });
 }
 
+/** How far what no tape tells lies off the usual, mm. */
+export type Shift = Readonly<Partial<Record<Untold, number>>>;
+
 /**
  * The form of a body: a figure on which a tape reads what was measured. What was not measured is filled in from usual
  * proportions, pulling weakly. Damped Gauss-Newton; the same body always gives the same form.
  */
-export function formOf(body: Body): Form {
-  const first = firstFigure(body);
+export function formOf(body: Body, shift: Shift = {}): Form {
+  const usual = firstFigure(body);
+  const first = { ...usual };
+  for (const key of Object.keys(shift) as Untold[]) first[key] = usual[key] + (shift[key] ?? 0);
+  const free = freeFor(body);
   const rows = asked(body);
   const keys = rows.map((r) => r.key);
   const figureAt = (x: readonly number[]): Figure =>
-    ordered({ ...first, ...Object.fromEntries(FREE.map((u, i) => [u.key, first[u.key] + (x[i] ?? 0)])) });
+    ordered({ ...first, ...Object.fromEntries(free.map((u, i) => [u.key, first[u.key] + (x[i] ?? 0)])) });
   /** What is left at a place, what is usual holding so many times less than at first. */
   const residuals =
     (looser: number) =>
     (x: readonly number[]): readonly number[] | null => {
       const read = tapesOn(figureAt(x), keys);
       const off = rows.map((r, i) => r.weight * ((read[i] ?? 0) - r.value));
-      return off.every(Number.isFinite) ? [...off, ...FREE.map((u, i) => (x[i] ?? 0) / (looser * u.loose))] : null;
+      return off.every(Number.isFinite) ? [...off, ...free.map((u, i) => (x[i] ?? 0) / (looser * u.loose))] : null;
     };
-  let x: readonly number[] = FREE.map(() => 0);
+  let x: readonly number[] = free.map(() => 0);
   for (const looser of LOOSENED) {
     let left = Infinity;
     // Tapes catch on other places as the form changes: slopes are taken anew until nothing is gained.

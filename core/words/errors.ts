@@ -65,6 +65,23 @@ export const ERROR_WORDS = {
     `“${s.text('piece')}” needs a waist dart and one other dart to be cut into panels.`,
   'bust-point-unknown': (s) =>
     `The bust point of “${s.text('piece')}” is not known. Measure bust height and bust span, or place it on the piece.`,
+  'form-no-pieces': () =>
+    'The form needs the pieces themselves in the chosen size, and that size in the chart. With paper only there is nothing to sew.',
+  'form-cloth-unknown': (s) => `“${s.text('cloth')}” is no cloth the form knows. It knows ${s.text('cloths')}.`,
+  'form-no-body': () => 'Take the waist and the bust or the hip first: the form is made from them.',
+  'form-nothing-to-sew': () =>
+    'There is no front, back or skirt among these pieces to put on the form. Say on Pattern what each piece is.',
+  'form-no-trousers': () => 'Trousers cannot be seen on the form yet: it has no legs. Check them in a toile.',
+  'form-centre-missing': (s) =>
+    `No piece has a centre ${s.text('which')} line, so the garment does not close around the form. Say on Pattern which edge it is.`,
+  'form-piece-whole': (s) =>
+    `“${s.text('piece')}” is drawn whole. The form takes half pieces that end at the centre front or the centre back.`,
+  'form-side-open': (s) =>
+    `The side of “${s.text('piece')}” is sewn to nothing, so the garment stays open. Say on Pattern what it is sewn to.`,
+  'form-piece-loose': (s) =>
+    `“${s.text('piece')}” is sewn to no other piece. Say on Pattern what its edges are sewn to.`,
+  'form-mesh-fails': () =>
+    'These pieces could not be divided into cloth for the form. Look at them on Check for edges that cross, and report it if there are none.',
   'too-much-to-ease': (s) =>
     `The side seam would have to ease in ${s.len('intake')}; ${s.len('most')} is the most. Keep the new dart, or let it down to the hem.`,
   'dart-not-found': (s) => `There is no such dart on “${s.text('piece')}”.`,

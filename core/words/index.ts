@@ -20,6 +20,7 @@ export * from './paper.ts';
 export * from './symptoms.ts';
 export * from './causes.ts';
 export * from './cloth.ts';
+export * from './drape.ts';
 export * from './form.ts';
 export * from './cautions.ts';
 export * from './csv.ts';

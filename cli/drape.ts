@@ -1,0 +1,69 @@
+import { CLOTH_IDS, type ClothId } from '@ample/core/cloth';
+import { plusMinusOf, shows, wholeMesh, type Reading } from '@ample/core/drape';
+import { allOnForm, toSee, type Seen } from '@ample/core/fitting/onForm';
+import { meshOf, shapeOf, writeStl, type Figure, type Mesh } from '@ample/core/form';
+import { writeGlb, writeObj, type Part } from '@ample/core/out/model';
+import { ok, refuse, type Result } from '@ample/core/units';
+import { ON_FORM_IS, READING_WORDS, sayConflict, sayReading } from '@ample/core/words';
+import { UNITS } from './commands.ts';
+import { writeOut } from './files.ts';
+import { loadJob } from './resolve.ts';
+
+export interface DrapeOptions {
+  readonly cloth: string;
+  /** The pieces as drafted instead of as planned. */
+  readonly drafted: boolean;
+  /** Only the coarse mesh, without what the readings depend on: seconds instead of half a minute. */
+  readonly quick: boolean;
+  readonly out: string | undefined;
+}
+
+/** `ample drape`: the pieces sewn by computation and hung on a form of the wearer, read as a toile is read. */
+export async function drape(file: string, options: DrapeOptions): Promise<Result<unknown>> {
+  const job = loadJob(file);
+  if (!job.ok) return job;
+  const cloth = CLOTH_IDS.find((id) => id === options.cloth);
+  if (!cloth) return refuse('form-cloth-unknown', { cloth: options.cloth, cloths: CLOTH_IDS.join(', ') });
+  const wanted = toSee(job.value);
+  if (!wanted.ok) return wanted;
+  const began = Date.now();
+  const found = allOnForm(options.drafted ? { ...wanted.value, planned: null } : wanted.value, cloth, options.quick ? 'coarse' : 'fine');
+  if (!found.ok) return found;
+  const { form, body, size, planned, oneSided } = found.value;
+  const plusMinus = options.quick ? null : plusMinusOf(planned.garment, body, planned.worn);
+  const report = {
+    ...{ size, cloth, as: options.drafted ? 'drafted' : 'planned', says: ON_FORM_IS, ...(oneSided ? { side: 'left' } : {}) },
+    form: form.rows.map(({ key, body: measured, form: read, filled }) => ({ key, body: measured, form: read, filled })),
+    conflicts: form.conflicts.map((row) => ({ key: row.key, says: sayConflict(row, UNITS) })),
+    settled: planned.worn.settled,
+    seconds: (Date.now() - began) / 1000,
+    points: planned.worn.sheet.points,
+    readings: planned.readings.map((r) => told(r, plusMinus?.[r.id] ?? null)),
+  };
+  if (options.out === undefined) return ok(report);
+  const written = writeOut(options.out, await filesOf(form.figure, planned, cloth));
+  return written.ok ? ok({ ...report, written: written.value }) : written;
+}
+
+const told = (r: Reading, plusMinus: number | null) => ({
+  id: r.id,
+  place: READING_WORDS[r.id].place,
+  ...{ value: r.value, unit: r.unit, control: r.control, off: r.off, threshold: r.threshold },
+  ...(plusMinus === null ? {} : { plusMinus }),
+  shows: shows(r),
+  says: sayReading(r),
+});
+
+async function filesOf(figure: Figure, { worn }: Seen, cloth: ClothId): Promise<readonly (readonly [string, Uint8Array | string])[]> {
+  const form = meshOf(shapeOf(figure));
+  const metres: Mesh = { ...form, positions: form.positions.map((v) => v / 1000) };
+  const parts: readonly Part[] = [
+    { name: 'form', mesh: metres, colour: [0.55, 0.53, 0.5], thin: false },
+    { name: cloth, mesh: wholeMesh(worn), colour: [0.95, 0.93, 0.87], thin: true },
+  ];
+  return [
+    ['toile.glb', await writeGlb(parts)],
+    ['toile.obj', writeObj(parts)],
+    ['form.stl', writeStl(form)],
+  ];
+}

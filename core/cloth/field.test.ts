@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest';
+import { firstFigure, meshOf, shapeOf } from '../form/index.ts';
+import { solidOf } from './index.ts';
+
+/** A ball of radius 0.1 about the origin. */
+function ball(rows: number, columns: number) {
+  const positions: number[] = [];
+  for (let r = 0; r <= rows; r++)
+    for (let c = 0; c < columns; c++) {
+      const [a, b] = [(Math.PI * r) / rows, (2 * Math.PI * c) / columns];
+      positions.push(0.1 * Math.sin(a) * Math.sin(b), -0.1 * Math.cos(a), 0.1 * Math.sin(a) * Math.cos(b));
+    }
+  const triangles: number[] = [];
+  for (let r = 0; r < rows; r++)
+    for (let c = 0; c < columns; c++) {
+      const [p, q] = [r * columns + c, r * columns + ((c + 1) % columns)];
+      if (r > 0) triangles.push(p, q, q + columns);
+      if (r < rows - 1) triangles.push(p, q + columns, p + columns);
+    }
+  return { positions, triangles };
+}
+
+describe('the field about a solid', () => {
+  it('tells how far from a ball a place lies, and which way is out', () => {
+    const solid = solidOf(ball(60, 80));
+    const out = new Float64Array(4);
+    for (const [x, y, z] of [[0.11, 0, 0], [0, 0.1, 0.02], [-0.06, 0.07, 0.03], [0.05, -0.05, 0.06], [0, 0, -0.112]] as const) {
+      solid.at(x, y, z, out);
+      const r = Math.hypot(x, y, z);
+      expect(Math.abs(out[0]! - (r - 0.1))).toBeLessThan(4e-4);
+      expect((out[1]! * x + out[2]! * y + out[3]! * z) / r).toBeGreaterThan(0.998);
+    }
+    solid.at(0, 0, 0, out);
+    expect(out[0]).toBeLessThan(-0.015);
+    solid.at(0.5, 0.5, 0.5, out);
+    expect(out[0]).toBeGreaterThan(0.015);
+  });
+
+  it('is the same on the left and the right of a form', () => {
+    const { positions, triangles } = meshOf(shapeOf(firstFigure({ fullBust: 920, highBust: 870, waist: 740, hip: 990 })));
+    const solid = solidOf({ positions: positions.map((v) => v / 1000), triangles });
+    const [left, right] = [new Float64Array(4), new Float64Array(4)];
+    for (const [x, y, z] of [[0.1, 1.2, 0.1], [0.15, 1.35, -0.02], [0.05, 1, -0.1], [0.12, 1.39, 0]] as const) {
+      solid.at(x, y, z, left);
+      solid.at(-x, y, z, right);
+      expect(right[0]).toBeCloseTo(left[0]!, 4);
+      expect(right[1]).toBeCloseTo(-left[1]!, 1);
+    }
+  });
+});

@@ -1,0 +1,127 @@
+import { bend, withBending } from './bending.ts';
+import type { Cloth } from './cloths.ts';
+import { conjugate, roomFor, type Room } from './conjugate.ts';
+import { addContact, type Solid, type Touch } from './contact.ts';
+import { partsOf } from './direct.ts';
+import { patternOf, type Pattern } from './matrix.ts';
+import { addMembrane, membraneEnergy } from './membrane.ts';
+import type { Prepared } from './sheet.ts';
+
+const GRAVITY = 9.81;
+
+/** What cloth is put on and how it is let come to rest. */
+export interface Hanging {
+  readonly sheet: Prepared;
+  readonly cloth: Cloth;
+  readonly solid: Solid | null;
+  readonly touch: Touch;
+  /** For every coordinate of every point: 1 where it may not move. */
+  readonly held: Uint8Array;
+  /** Forces from outside, N; none where left out. */
+  readonly pull?: Float64Array;
+}
+
+export interface Pace {
+  /** s */
+  readonly step: number;
+  /** Speed lost, as a share per second. */
+  readonly damping: number;
+  /** The farthest a point goes in one step, m. */
+  readonly farthest: number;
+  /** How closely each step is solved, and in how many rounds at most. */
+  readonly within: number;
+  readonly rounds: number;
+}
+export const PACE: Pace = { step: 0.06, damping: 2, farthest: 0.012, within: 1e-3, rounds: 100 };
+
+/** Cloth on its way to rest. It is changed from step to step; a copy of `x` is what a picture is made of. */
+export interface Cloth3 {
+  readonly hanging: Hanging;
+  readonly x: Float64Array;
+  readonly v: Float64Array;
+  readonly work: Work;
+}
+interface Work {
+  readonly pattern: Pattern;
+  /** What bending adds at every step. */
+  readonly still: Float64Array;
+  readonly force: Float64Array;
+  readonly b: Float64Array;
+  readonly dx: Float64Array;
+  readonly room: Room;
+}
+
+/** Cloth at places to begin with, at rest there. */
+export function hang(hanging: Hanging, x: Float64Array): Cloth3 {
+  const pattern = withBending(hanging.sheet, hanging.cloth.bending, patternOf(hanging.sheet));
+  const n = 3 * hanging.sheet.points;
+  return {
+    hanging,
+    x: x.slice(),
+    v: new Float64Array(n),
+    work: {
+      pattern,
+      still: pattern.values.slice(),
+      force: new Float64Array(n),
+      b: new Float64Array(n),
+      dx: new Float64Array(n),
+      room: roomFor(hanging.sheet.points, partsOf(pattern, x), hanging.held),
+    },
+  };
+}
+
+/** How a step went. */
+export interface Stepped {
+  /** The fastest point and the mean, m/s. */
+  readonly fastest: number;
+  readonly speed: number;
+  /** What is out of balance at the worst point, as a share of its weight and the forces on it, before the step. */
+  readonly rounds: number;
+}
+
+/** One implicit step: (M (1 + damping · dt) / dt² + K) dx = M v / dt + f. */
+export function step({ hanging, x, v, work }: Cloth3, pace: Pace, friction?: number): Stepped {
+  const { sheet, cloth, solid, touch, pull } = hanging;
+  const { pattern, still, force, b, dx, room } = work;
+  const { step: dt, damping, farthest } = pace;
+  pattern.values.set(still);
+  force.fill(0);
+  addMembrane(sheet, cloth, x, force, pattern);
+  bend(sheet, cloth.bending, x, force);
+  for (let i = 0; i < dx.length; i++) dx[i] = v[i]! * dt;
+  if (solid) addContact(solid, { ...touch, friction: friction ?? touch.friction }, x, dx, force, pattern);
+  for (let i = 0; i < sheet.points; i++) {
+    const mass = cloth.mass * sheet.share[i]!;
+    const m = 9 * pattern.diagonal[i]!;
+    force[3 * i + 1]! -= GRAVITY * mass;
+    for (let d = 0; d < 3; d++) {
+      const k = 3 * i + d;
+      force[k]! += pull?.[k] ?? 0;
+      pattern.values[m + 4 * d]! += (mass * (1 + damping * dt)) / (dt * dt);
+      b[k] = force[k]! + (mass * v[k]!) / dt;
+    }
+  }
+  const rounds = conjugate(pattern, b, dx, pace, room);
+  let fastest = 0;
+  let sum = 0;
+  for (let i = 0; i < sheet.points; i++) {
+    const size = Math.sqrt(dx[3 * i]! ** 2 + dx[3 * i + 1]! ** 2 + dx[3 * i + 2]! ** 2);
+    const shorter = size > farthest ? farthest / size : 1;
+    for (let d = 0; d < 3; d++) {
+      const k = 3 * i + d;
+      x[k]! += shorter * dx[k]!;
+      v[k] = (shorter * dx[k]!) / dt;
+    }
+    fastest = Math.max(fastest, (shorter * size) / dt);
+    sum += (shorter * size) / dt;
+  }
+  return { fastest, speed: sum / sheet.points, rounds };
+}
+
+/** All the energy of cloth that is at rest: in its plane, in its folds, in its height and its pressing on the body, J. */
+export function energyOf({ hanging, x }: Cloth3): number {
+  const { sheet, cloth } = hanging;
+  let sum = membraneEnergy(sheet, cloth, x) + bend(sheet, cloth.bending, x);
+  for (let i = 0; i < sheet.points; i++) sum += GRAVITY * cloth.mass * sheet.share[i]! * x[3 * i + 1]!;
+  return sum;
+}

@@ -1,0 +1,4 @@
+/** The linear algebra of the cloth, for others who solve on a mesh. */
+export * from './conjugate.ts';
+export * from './matrix.ts';
+export * from './direct.ts';

@@ -1,0 +1,6 @@
+export * from './measure.ts';
+export * from './readings.ts';
+export * from './report.ts';
+export * from './untold.ts';
+export * from './wear.ts';
+export * from './whole.ts';

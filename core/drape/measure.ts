@@ -1,0 +1,126 @@
+import { CLOTHS, drawnAt } from '../cloth/index.ts';
+import { tautOver, type Vec3 } from '../form/index.ts';
+import { edgesWithRole, levelOf, type EdgeRole, type Piece } from '../pattern/index.ts';
+import { edgeKey } from '../sew/index.ts';
+import type { Worn } from './wear.ts';
+
+/** Where a point of the cloth lies, mm. */
+export const placeAt = ({ x }: Worn, i: number): Vec3 => ({ x: 1000 * x[3 * i]!, y: 1000 * x[3 * i + 1]!, z: 1000 * x[3 * i + 2]! });
+
+const middleOf = (w: Worn, t: number): Vec3 => {
+  const corners = [0, 1, 2].map((k) => placeAt(w, w.sheet.triangles[3 * t + k]!));
+  const mean = (d: keyof Vec3): number => corners.reduce((sum, c) => sum + c[d], 0) / 3;
+  return { x: mean('x'), y: mean('y'), z: mean('z') };
+};
+
+/** Points so many edges round the tips of darts, where cloth always pulls. */
+function atTips({ toile, sheet }: Worn, rings: number): ReadonlySet<number> {
+  const near = new Set<number>();
+  for (const { piece, points, places } of toile.panels)
+    for (const d of piece.darts) {
+      let best = 0;
+      places.forEach((p, k) => {
+        const q = places[best]!;
+        if (Math.hypot(p.x - d.tip.x, p.y - d.tip.y) < Math.hypot(q.x - d.tip.x, q.y - d.tip.y)) best = k;
+      });
+      near.add(points[best]!);
+    }
+  for (let r = 0; r < rings; r++) {
+    const also = new Set<number>();
+    for (let t = 0; t < sheet.triangles.length; t += 3) {
+      const corners = sheet.triangles.subarray(t, t + 3);
+      if (corners.some((i) => near.has(i))) corners.forEach((i) => also.add(i));
+    }
+    also.forEach((i) => near.add(i));
+  }
+  return near;
+}
+
+/** How the cloth is drawn on the whole over a part of the body, %: the mean of its pull as a share of its stiffness. */
+export function pullOver(w: Worn, over: (p: Vec3) => boolean): number {
+  const cloth = CLOTHS[w.cloth];
+  const stiff = (cloth.along + cloth.across) / 2;
+  const tips = atTips(w, 2);
+  let [sum, area] = [0, 0];
+  for (let t = 0; t < w.sheet.area.length; t++) {
+    if ([0, 1, 2].some((k) => tips.has(w.sheet.triangles[3 * t + k]!)) || !over(middleOf(w, t))) continue;
+    sum += w.sheet.area[t]! * Math.max(0, drawnAt(w.sheet, cloth, w.x, t).most);
+    area += w.sheet.area[t]!;
+  }
+  return area === 0 ? 0 : (100 * sum) / area / stiff;
+}
+
+/** How long the cloth is along a level of the body, both halves, mm; only where `over` holds. The mean of some close by: folds lie level. */
+export function lengthAt(w: Worn, height: number, over?: (p: Vec3) => boolean): number {
+  const levels = [-10, -5, 0, 5, 10];
+  return levels.reduce((sum, d) => sum + lengthOn(w, height + d, over), 0) / levels.length;
+}
+
+function lengthOn(w: Worn, height: number, over: (p: Vec3) => boolean = () => true): number {
+  let sum = 0;
+  for (let t = 0; t < w.sheet.area.length; t++) {
+    const corners = [0, 1, 2].map((k) => placeAt(w, w.sheet.triangles[3 * t + k]!));
+    const cut: Vec3[] = [];
+    corners.forEach((a, k) => {
+      const b = corners[(k + 1) % 3]!;
+      if (a.y > height === b.y > height) return;
+      const s = (height - a.y) / (b.y - a.y);
+      cut.push({ x: a.x + s * (b.x - a.x), y: height, z: a.z + s * (b.z - a.z) });
+    });
+    const [p, q] = cut;
+    if (p && q && over({ x: (p.x + q.x) / 2, y: height, z: (p.z + q.z) / 2 })) sum += Math.hypot(p.x - q.x, p.z - q.z);
+  }
+  return 2 * sum;
+}
+
+/** The points along all edges of a role, and of parts where given. */
+export const pointsAlong = ({ toile }: Worn, role: EdgeRole, parts?: readonly Piece['part'][]): readonly number[] =>
+  toile.panels
+    .filter((p) => !parts || parts.includes(p.piece.part))
+    .flatMap(({ piece }) =>
+      edgesWithRole(piece, role).flatMap((e) => [...(toile.edges.get(edgeKey(piece.id, e.id)) ?? [])]),
+    );
+
+/** How far off the body points lie on the whole, mm. */
+export function standOff(w: Worn, points: readonly number[]): number {
+  const out = new Float64Array(4);
+  let sum = 0;
+  for (const i of points) {
+    w.solid.at(w.x[3 * i]!, w.x[3 * i + 1]!, w.x[3 * i + 2]!, out);
+    sum += Math.max(0, 1000 * out[0]! - 1.5);
+  }
+  return points.length === 0 ? 0 : sum / points.length;
+}
+
+/** How much longer a line down the cloth is than one drawn taut over it, mm: what lies in folds. */
+export function surplusAlong(w: Worn, points: readonly number[], outward: Vec3): number {
+  const places = points.map((i) => placeAt(w, i)).sort((a, b) => b.y - a.y);
+  let long = 0;
+  for (let i = 1; i < places.length; i++) {
+    const [a, b] = [places[i - 1]!, places[i]!];
+    long += Math.hypot(a.x - b.x, a.y - b.y, a.z - b.z);
+  }
+  return long - tautOver(places, outward);
+}
+
+/** Where the waist of the garment lies on the line of an edge: its end at a waist seam, or as high as the piece marks its waist. */
+export function waistOn(w: Worn, role: 'centreFront' | 'centreBack' | 'side', parts: readonly Piece['part'][]): Vec3 | null {
+  for (const { piece, points, places } of w.toile.panels) {
+    if (!parts.includes(piece.part)) continue;
+    const level = levelOf(piece, 'waist');
+    const edges = edgesWithRole(piece, role);
+    const along = edges.flatMap((e) => [...(w.toile.edges.get(edgeKey(piece.id, e.id)) ?? [])]);
+    if (along.length === 0) continue;
+    const onPaper = along.map((i) => ({ i, y: places[points.indexOf(i)]!.y })).sort((a, b) => a.y - b.y);
+    if (!level) continue;
+    const below = onPaper.findIndex((p) => p.y >= level.y - 12);
+    const [a, b] = [onPaper[Math.max(0, below - 1)]!, onPaper[below === -1 ? onPaper.length - 1 : below]!];
+    const ends = onPaper.at(-1)!;
+    // A waist seam: the side is cut off a little above the level of the centre.
+    if (ends.y - level.y < 40) return placeAt(w, ends.i);
+    const s = b.y > a.y ? (level.y - a.y) / (b.y - a.y) : 0;
+    const [p, q] = [placeAt(w, a.i), placeAt(w, b.i)];
+    return { x: p.x + s * (q.x - p.x), y: p.y + s * (q.y - p.y), z: p.z + s * (q.z - p.z) };
+  }
+  return null;
+}

@@ -1,0 +1,126 @@
+import { around, crossAt, girthOf, sectionOf, shapeOf, type Vec3 } from '../form/index.ts';
+import { edgesWithRole, type Piece } from '../pattern/index.ts';
+import { edgeKey } from '../sew/index.ts';
+import { lengthAt, placeAt, pointsAlong, pullOver, standOff, surplusAlong, waistOn } from './measure.ts';
+import type { Worn } from './wear.ts';
+
+/** What a garment on a form is read for, in the order told. The ids are kept in files. */
+export const READINGS = [
+  'pull-bust',
+  'pull-waist',
+  'pull-hip',
+  'pull-cross-back',
+  'ease-bust',
+  'ease-waist',
+  'ease-hip',
+  'stand-off-neck',
+  'stand-off-armhole',
+  'surplus-back-waist',
+  'surplus-over-bust',
+  'waist-seam-front',
+  'waist-seam-side',
+  'waist-seam-back',
+  'hem-front',
+  'hem-side',
+  'hem-back',
+  'shoulder-end',
+  'side-seam-lean',
+  'neck-rise-back',
+] as const;
+export type ReadingId = (typeof READINGS)[number];
+
+/** A reading: percent of pull, mm, or degrees. Null where the garment does not reach there. */
+export type Readings = Readonly<Record<ReadingId, number | null>>;
+
+const FRONTS: readonly Piece['part'][] = ['front', 'sideFront', 'skirtFront'];
+const BACKS: readonly Piece['part'][] = ['back', 'sideBack', 'skirtBack'];
+/** How far above and below a level a pull is looked at, mm. */
+const BAND = 30;
+const ROUND = 72;
+const BACKWARD: Vec3 = { x: 0, y: 0, z: -1 };
+
+export function read(w: Worn): Readings {
+  const { figure } = w;
+  const shape = shapeOf(figure);
+  const section = sectionOf(shape);
+  const girth = (y: number): number => girthOf(around(section(y), shape.mounds, ROUND));
+  const lowest = Math.min(...Array.from({ length: w.sheet.points }, (_, i) => placeAt(w, i).y));
+  const near = (y: number) => (p: Vec3) => Math.abs(p.y - y) < BAND;
+  const inFront = (p: Vec3): boolean => p.z > section(p.y).z;
+  const reaches = (y: number): boolean => lowest < y - BAND;
+  const hung = pointsAlong(w, 'shoulder').length > 0;
+  const top = <T>(value: () => T): T | null => (hung ? value() : null);
+  const at = <T>(y: number, value: () => T): T | null => (reaches(y) ? value() : null);
+  // A tape over the cloth lies as far off the body all round as the cloth does.
+  const ease = (y: number): number => lengthAt(w, y) - girth(y) - 2 * Math.PI * 1.5;
+  const waist = (role: 'centreFront' | 'centreBack' | 'side', parts: readonly Piece['part'][]): number | null => {
+    const p = waistOn(w, role, parts);
+    return p && p.y - figure.waist - (role === 'centreBack' ? figure.waistTilt : 0);
+  };
+  const hem = hemOf(w);
+  const cross = crossAt(figure);
+  const bust = (p: Vec3): boolean => near(figure.bust)(p) && inFront(p);
+  return {
+    'pull-bust': top(() => pullOver(w, bust)),
+    'pull-waist': at(figure.waist, () => pullOver(w, near(figure.waist))),
+    'pull-hip': at(figure.hip, () => pullOver(w, near(figure.hip))),
+    'pull-cross-back': top(() => pullOver(w, (p) => near(cross)(p) && !inFront(p))),
+    'ease-bust': top(() => ease(figure.bust)),
+    'ease-waist': at(figure.waist, () => ease(figure.waist)),
+    'ease-hip': at(figure.hip, () => ease(figure.hip)),
+    'stand-off-neck': top(() => standOff(w, pointsAlong(w, 'neck'))),
+    'stand-off-armhole': top(() => standOff(w, pointsAlong(w, 'armhole'))),
+    'surplus-back-waist': top(() => surplusAlong(w, pointsAlong(w, 'centreBack').filter((i) => inBackOf(w, i)), BACKWARD)),
+    'surplus-over-bust': top(() => lengthAt(w, figure.bust, inFront) - frontGirth(w)),
+    'waist-seam-front': waist('centreFront', FRONTS),
+    'waist-seam-side': waist('side', [...FRONTS, ...BACKS]),
+    'waist-seam-back': waist('centreBack', BACKS),
+    'hem-front': hem.front,
+    'hem-side': hem.side,
+    'hem-back': hem.back,
+    'shoulder-end': top(() => Math.max(...pointsAlong(w, 'shoulder').map((i) => placeAt(w, i).x)) - figure.shoulder),
+    'side-seam-lean': leanOf(w),
+    'neck-rise-back': top(() => Math.max(...neckBack(w)) - figure.nape),
+  };
+}
+
+/** From the shoulder blades to the hip. */
+const inBackOf = (w: Worn, i: number): boolean => {
+  const { y } = placeAt(w, i);
+  return y < crossAt(w.figure) && y > w.figure.hip;
+};
+
+const neckBack = (w: Worn): readonly number[] =>
+  pointsAlong(w, 'neck', BACKS)
+    .map((i) => placeAt(w, i))
+    .filter((p) => p.x < 1)
+    .map((p) => p.y);
+
+/** The body’s front at the bust under a tape, both halves, from one side to the other, mm. */
+function frontGirth(w: Worn): number {
+  const shape = shapeOf(w.figure);
+  const ring = sectionOf(shape)(w.figure.bust);
+  return girthOf(around(ring, shape.mounds, ROUND).filter((p) => p.z >= ring.z - 1)) - 2 * ring.half + Math.PI * 1.5;
+}
+
+/** The lowest edge of the garment at the centre front, the side and the centre back, mm above the floor. */
+function hemOf(w: Worn): { readonly front: number | null; readonly side: number | null; readonly back: number | null } {
+  const lowest = (points: readonly number[]): number | null =>
+    points.length === 0 ? null : Math.min(...points.map((i) => placeAt(w, i).y));
+  return {
+    front: lowest(pointsAlong(w, 'centreFront')),
+    side: lowest(pointsAlong(w, 'side')),
+    back: lowest(pointsAlong(w, 'centreBack')),
+  };
+}
+
+/** How far the side seam runs forward on its way down, degrees. */
+function leanOf(w: Worn): number | null {
+  const side = w.toile.panels
+    .filter((p) => FRONTS.includes(p.piece.part))
+    .flatMap(({ piece }) => edgesWithRole(piece, 'side').flatMap((e) => [...(w.toile.edges.get(edgeKey(piece.id, e.id)) ?? [])]))
+    .map((i) => placeAt(w, i))
+    .sort((a, b) => b.y - a.y);
+  const [top, bottom] = [side[0], side.at(-1)];
+  return top && bottom && top.y > bottom.y ? (Math.atan2(bottom.z - top.z, top.y - bottom.y) * 180) / Math.PI : null;
+}

@@ -1,0 +1,116 @@
+import {
+  CLOTHS,
+  hang,
+  PACE,
+  prepare,
+  solidOf,
+  step,
+  type ClothId,
+  type Prepared,
+  type Solid,
+} from '../cloth/index.ts';
+import { meshOf, shapeOf, type Figure } from '../form/index.ts';
+import { edgesWithRole } from '../pattern/index.ts';
+import { carryOver, edgeKey, placeOn, sew, type Garment, type Toile } from '../sew/index.ts';
+import { ok, type Result } from '../units/index.ts';
+
+/** A garment on a form: where its cloth lies, m. */
+export interface Worn {
+  readonly figure: Figure;
+  readonly solid: Solid;
+  readonly cloth: ClothId;
+  readonly toile: Toile;
+  readonly sheet: Prepared;
+  readonly x: Float64Array;
+  /** Whether it came to rest, and in how many steps. */
+  readonly settled: boolean;
+  readonly steps: number;
+}
+
+/** A body to lay cloth on: a figure, and its surface as cloth feels it. */
+export interface Stand {
+  readonly figure: Figure;
+  readonly solid: Solid;
+}
+export function standOf(figure: Figure): Stand {
+  const { positions, triangles } = meshOf(shapeOf(figure));
+  return { figure, solid: solidOf({ positions: positions.map((v) => v / 1000), triangles }) };
+}
+
+/** Edges of the mesh, mm: to see at once, and to read. */
+export const EDGES = { coarse: 22, fine: 12 } as const;
+export type Fineness = keyof typeof EDGES;
+
+/** What lies on what, N/m and m, and how it slides: freely while it finds its place, then as calico does on a form. */
+const TOUCH = { off: 0.0015, push: 300, friction: 0.02 } as const;
+const HOLDS = 0.3;
+/** Steps that the shoulder seams stay where they were laid while all draws together, or the neck would ride up; that it slides freely, from nothing and from a place it has already found; and steps at most. */
+const STEPS = { pinned: 12, free: { cold: 30, warm: 8 }, most: 120 } as const;
+/** At rest: points move no faster than this on the whole, m/s, and for so many steps. */
+const REST = { speed: 5e-4, steps: 3 } as const;
+
+/** How far the work has come, for who waits. */
+export interface Progress {
+  readonly steps: number;
+  readonly most: number;
+  readonly x: Float64Array;
+}
+
+/**
+ * Puts a garment on and lets it come to rest; each step is told on the way. With another one already on, the cloth begins
+ * where that lies. Refused where the pieces cannot be sewn.
+ */
+export function* wear(
+  { pieces, seams }: Garment,
+  { figure, solid }: Stand,
+  cloth: ClothId,
+  fineness: Fineness,
+  before?: Worn,
+): Generator<Progress, Result<Worn>> {
+  const sewn = sew(pieces, seams, EDGES[fineness]);
+  if (!sewn.ok) return sewn;
+  const toile = sewn.value;
+  const sheet = prepare(toile.sheet);
+  const laid = placeOn(figure, toile, seams);
+  const start = before ? carryOver(before.toile, before.x, toile, laid) : laid;
+  const free = before ? STEPS.free.warm : STEPS.free.cold;
+  const held = heldAtCentre(toile);
+  const pinned = before ? [] : shouldersOf(toile, seams);
+  for (const i of pinned) held.fill(1, 3 * i, 3 * i + 3);
+  const on = hang({ sheet, cloth: CLOTHS[cloth], solid, touch: TOUCH, held }, start);
+  let still = 0;
+  let steps = 0;
+  while (steps < STEPS.most && still < REST.steps) {
+    if (steps === STEPS.pinned && pinned.length > 0) held.set(heldAtCentre(toile));
+    const { speed } = step(on, PACE, steps < free ? TOUCH.friction : HOLDS);
+    steps++;
+    still = steps > free && speed < REST.speed ? still + 1 : 0;
+    yield { steps, most: STEPS.most, x: on.x };
+  }
+  return ok({ figure, solid, cloth, toile, sheet, x: on.x, settled: still >= REST.steps, steps });
+}
+
+/** The points of the shoulder seams. */
+const shouldersOf = ({ edges }: Toile, seams: Garment['seams']): readonly number[] =>
+  seams
+    .filter((s) => s.kind === 'shoulder')
+    .flatMap((s) => [s.first, s.second])
+    .flatMap((side) => side.edges.flatMap((e) => [...(edges.get(edgeKey(side.piece, e)) ?? [])]));
+
+/** The whole of the work at once. */
+export function worn(...args: Parameters<typeof wear>): Result<Worn> {
+  const work = wear(...args);
+  for (;;) {
+    const next = work.next();
+    if (next.done) return next.value;
+  }
+}
+
+/** The two halves are alike, so the cloth stays on the plane between them where it meets itself. */
+function heldAtCentre({ panels, edges, sheet }: Toile): Uint8Array {
+  const held = new Uint8Array(3 * sheet.points);
+  for (const { piece } of panels)
+    for (const e of [...edgesWithRole(piece, 'centreFront'), ...edgesWithRole(piece, 'centreBack')])
+      for (const i of edges.get(edgeKey(piece.id, e.id)) ?? []) held[3 * i] = 1;
+  return held;
+}

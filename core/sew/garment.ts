@@ -1,0 +1,38 @@
+import { edgesWithRole, partsOfSide, TROUSERS, type EdgeRole, type Piece, type Seam } from '../pattern/index.ts';
+import { ok, refuse, type Result } from '../units/index.ts';
+
+/** The pieces of a garment that are sewn for the form, and the seams between them. */
+export interface Garment {
+  readonly pieces: readonly Piece[];
+  readonly seams: readonly Seam[];
+}
+
+/** Parts that lie on others or hang from them: the body of a garment is looked at without them. */
+const LEFT_OUT: readonly Piece['part'][] = [
+  ...(['facingFront', 'facingBack', 'flyFacing', 'pocket', 'sleeve', 'cuff', 'collar', 'band', 'waistband', 'other'] as const),
+];
+export const sewnPieces = (pieces: readonly Piece[]): readonly Piece[] =>
+  pieces.filter((p) => !LEFT_OUT.includes(p.part));
+
+/** Chooses them; refused where they do not close around a body. */
+export function garmentOf(all: readonly Piece[], seams: readonly Seam[]): Result<Garment> {
+  const pieces = sewnPieces(all);
+  if (all.some((p) => TROUSERS.includes(p.part))) return refuse('form-no-trousers');
+  if (pieces.length === 0) return refuse('form-nothing-to-sew');
+  const has = (role: EdgeRole): boolean => pieces.some((p) => edgesWithRole(p, role).length > 0);
+  if (!has('centreFront')) return refuse('form-centre-missing', { which: 'front' });
+  if (!has('centreBack')) return refuse('form-centre-missing', { which: 'back' });
+  const whole = pieces.find((p) => !p.half);
+  if (whole) return refuse('form-piece-whole', { piece: whole.name });
+  const ids = new Set(pieces.map((p) => p.id));
+  const sewn = seams.filter(
+    (s) => s.kind !== 'pocket' && [s.first, s.second].flatMap(partsOfSide).every((side) => ids.has(side.piece)),
+  );
+  const closed = new Set(
+    sewn.flatMap((s) => [s.first, s.second].flatMap(partsOfSide)).flatMap((p) => p.edges.map((e) => `${p.piece} ${e}`)),
+  );
+  for (const p of pieces)
+    for (const e of edgesWithRole(p, 'side'))
+      if (!closed.has(`${p.id} ${e.id}`)) return refuse('form-side-open', { piece: p.name });
+  return ok({ pieces, seams: sewn });
+}

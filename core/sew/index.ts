@@ -1,0 +1,4 @@
+export * from './carry.ts';
+export * from './garment.ts';
+export * from './sew.ts';
+export * from './place.ts';

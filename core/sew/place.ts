@@ -1,0 +1,139 @@
+import { prepare } from '../cloth/index.ts';
+import { conjugate, partsOf, patternOf, roomFor } from '../cloth/solver.ts';
+import { pointOn, sectionOf, shapeOf, type Figure, type Shape, type Vec3 } from '../form/index.ts';
+import { edgesWithRole, type Seam } from '../pattern/index.ts';
+import { edgeKey, grainTurn, type Toile } from './sew.ts';
+
+/** How far off the form the pieces are laid on it, m: clear of it everywhere, and not so far that they have a long way to go. */
+const OFF = 0.012;
+/** Steps the normal of a surface is taken over, mm and radians. */
+const DIFFERENCE = { height: 2, turn: 0.02 } as const;
+
+/** Where a point goes on a form: its direction from the front by the left to the back, and its height, m. */
+interface Place {
+  readonly direction: number;
+  readonly height: number;
+  /** How far out past the body’s end, m. */
+  readonly beyond: number;
+}
+
+/**
+ * Where sewn pieces begin on a form, m: laid around it already sewn, so that they only have to draw together. Directions run evenly
+ * from the centre front to the centre back, heights as the paper runs up and down; the shoulder seams lie on the shoulders, or
+ * where there are none the waist on the waist.
+ */
+export function placeOn(figure: Figure, toile: Toile, seams: readonly Seam[]): Float64Array {
+  const sheet = prepare(toile.sheet);
+  const fixed = new Map<number, Partial<Place>>();
+  const fix = (points: Int32Array | undefined, place: Partial<Place>): void =>
+    points?.forEach((p) => fixed.set(p, { ...fixed.get(p), ...place }));
+  onShoulders(figure, toile, seams, fix);
+  const hangs = fixed.size > 0;
+  for (const { piece } of toile.panels) {
+    if (!hangs) for (const e of edgesWithRole(piece, 'waist')) fix(toile.edges.get(edgeKey(piece.id, e.id)), { height: figure.waist / 1000 });
+    for (const e of edgesWithRole(piece, 'centreFront')) fix(toile.edges.get(edgeKey(piece.id, e.id)), { direction: 0 });
+    for (const e of edgesWithRole(piece, 'centreBack')) fix(toile.edges.get(edgeKey(piece.id, e.id)), { direction: Math.PI });
+  }
+  const n = sheet.points;
+  const matrix = patternOf(sheet);
+  const b = new Float64Array(3 * n);
+  for (const panel of toile.panels) {
+    const [, upV] = grainTurn(panel.piece)({ x: 0, y: -1000 });
+    const [upU] = grainTurn(panel.piece)({ x: 0, y: -1000 });
+    for (let t = panel.from; t < panel.to; t++) {
+      const [b1, b2, c1, c2] = sheet.slopes.subarray(4 * t, 4 * t + 4) as unknown as [number, number, number, number];
+      const slopes = [[-b1 - b2, -c1 - c2], [b1, c1], [b2, c2]] as const;
+      for (let i = 0; i < 3; i++) {
+        b[3 * sheet.triangles[3 * t + i]! + 1]! += sheet.area[t]! * (slopes[i]![0] * upU + slopes[i]![1] * upV);
+        for (let j = 0; j < 3; j++) {
+          const m = 9 * matrix.ofTriangle[9 * t + 3 * i + j]!;
+          const value = sheet.area[t]! * (slopes[i]![0] * slopes[j]![0] + slopes[i]![1] * slopes[j]![1]);
+          matrix.values[m]! += value;
+          matrix.values[m + 4]! += value;
+        }
+      }
+    }
+  }
+  // What is fixed is held there by a spring far stiffer than the cloth’s.
+  const STIFF = 1e6;
+  for (let i = 0; i < n; i++) {
+    const m = 9 * matrix.diagonal[i]!;
+    matrix.values[m + 8] = 1;
+    const { direction, height } = fixed.get(i) ?? {};
+    if (direction !== undefined) {
+      matrix.values[m]! += STIFF;
+      b[3 * i]! += STIFF * direction;
+    }
+    if (height !== undefined) {
+      matrix.values[m + 4]! += STIFF;
+      b[3 * i + 1]! += STIFF * height;
+    }
+  }
+  const found = new Float64Array(3 * n);
+  conjugate(matrix, b, found, { within: 1e-7, rounds: 3000 }, roomFor(n, partsOf(matrix, flatPlaces(toile))));
+  const at = surfaceAt(shapeOf(figure));
+  const out = new Float64Array(3 * n);
+  for (let i = 0; i < n; i++) {
+    const p = at(found[3 * i]!, found[3 * i + 1]!);
+    out.set([p.x + (fixed.get(i)?.beyond ?? 0), p.y, p.z], 3 * i);
+  }
+  return out;
+}
+
+/** Shoulder seams lie on the top of the shoulders, from the neck outward as long as they are; what is longer stands out beyond. */
+function onShoulders(
+  figure: Figure,
+  { panels, edges }: Toile,
+  seams: readonly Seam[],
+  fix: (points: Int32Array | undefined, place: Partial<Place>) => void,
+): void {
+  const long = Math.hypot(figure.shoulder - figure.neckHalf, figure.shoulderDrop);
+  const sewn = seams.filter((s) => s.kind === 'shoulder');
+  for (const { piece, points, places } of panels)
+    for (const side of sewn.flatMap((s) => [s.first, s.second]).filter((x) => x.piece === piece.id)) {
+      const along = side.edges.flatMap((id) => [...(edges.get(edgeKey(piece.id, id)) ?? [])]);
+      const on = along.map((point) => ({ point, ...places[points.indexOf(point)]! })).sort((a, b) => a.y - b.y);
+      let [far, last] = [0, on[0]];
+      for (const p of on) {
+        // Over a closed dart the seam runs on without a step.
+        if (last && p.point !== last.point) far += Math.min(Math.hypot(p.x - last.x, p.y - last.y), MOST_STEP);
+        last = p;
+        const share = Math.min(1, far / long);
+        const height = (figure.neckPoint - share * figure.shoulderDrop) / 1000;
+        fix(Int32Array.of(p.point), { direction: Math.PI / 2, height, beyond: Math.max(0, far - long) / 1000 });
+      }
+    }
+}
+/** No two points along a seam are farther apart, mm; what is farther is an open dart. */
+const MOST_STEP = 40;
+
+/** A point off the surface of a form, m. */
+function surfaceAt(shape: Shape): (direction: number, height: number) => Vec3 {
+  const section = sectionOf(shape);
+  const on = (height: number, direction: number): Vec3 => pointOn(section(height), shape.mounds, direction);
+  return (direction, height) => {
+    const mm = 1000 * height;
+    const p = on(mm, direction);
+    const [up, down] = [on(mm + DIFFERENCE.height, direction), on(mm - DIFFERENCE.height, direction)];
+    const [left, right] = [on(mm, direction + DIFFERENCE.turn), on(mm, direction - DIFFERENCE.turn)];
+    const [u, v] = [
+      { x: up.x - down.x, y: 2 * DIFFERENCE.height, z: up.z - down.z },
+      { x: left.x - right.x, y: 0, z: left.z - right.z },
+    ];
+    const out = { x: v.y * u.z - v.z * u.y, y: v.z * u.x - v.x * u.z, z: v.x * u.y - v.y * u.x };
+    const size = Math.hypot(out.x, out.y, out.z) || 1;
+    const way = out.x * Math.sin(direction) + out.z * Math.cos(direction) < 0 ? -1 : 1;
+    return {
+      x: p.x / 1000 + (way * OFF * out.x) / size,
+      y: p.y / 1000 + (way * OFF * out.y) / size,
+      z: p.z / 1000 + (way * OFF * out.z) / size,
+    };
+  };
+}
+
+/** Somewhere to part the points by: where they lie on their paper, panel beside panel. */
+function flatPlaces({ panels, sheet }: Toile): Float64Array {
+  const out = new Float64Array(3 * sheet.points);
+  panels.forEach(({ points, places }, n) => points.forEach((i, k) => out.set([places[k]!.x + 1000 * n, places[k]!.y, 0], 3 * i)));
+  return out;
+}
