@@ -101,7 +101,7 @@ const packages = ROOMS.core.map((room) => ({
   name: `core-${room}-packages`,
   severity: 'error',
   from: { path: inside('core', room, ROOMS.core), pathNot: TESTS },
-  to: { pathNot: ['^core/', `^node_modules/(?:${['zod', ...(PACKAGES[room] ?? [])].join('|')})/`] },
+  to: { pathNot: ['^core/', '^types/', `^node_modules/(?:${['zod', ...(PACKAGES[room] ?? [])].join('|')})/`] },
 }));
 
 module.exports = {

@@ -27,12 +27,22 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
   const wanted = toSee(job.value);
   if (!wanted.ok) return wanted;
   const began = Date.now();
-  const found = allOnForm(options.drafted ? { ...wanted.value, planned: null } : wanted.value, cloth, options.quick ? 'coarse' : 'fine');
+  const found = allOnForm(
+    options.drafted ? { ...wanted.value, planned: null } : wanted.value,
+    cloth,
+    options.quick ? 'coarse' : 'fine',
+  );
   if (!found.ok) return found;
   const { form, body, size, planned, oneSided } = found.value;
   const plusMinus = options.quick ? null : plusMinusOf(planned.garment, body, planned.worn);
   const report = {
-    ...{ size, cloth, as: options.drafted ? 'drafted' : 'planned', says: ON_FORM_IS, ...(oneSided ? { side: 'left' } : {}) },
+    ...{
+      size,
+      cloth,
+      as: options.drafted ? 'drafted' : 'planned',
+      says: ON_FORM_IS,
+      ...(oneSided ? { side: 'left' } : {}),
+    },
     form: form.rows.map(({ key, body: measured, form: read, filled }) => ({ key, body: measured, form: read, filled })),
     conflicts: form.conflicts.map((row) => ({ key: row.key, says: sayConflict(row, UNITS) })),
     settled: planned.worn.settled,
@@ -54,7 +64,11 @@ const told = (r: Reading, plusMinus: number | null) => ({
   says: sayReading(r),
 });
 
-async function filesOf(figure: Figure, { worn }: Seen, cloth: ClothId): Promise<readonly (readonly [string, Uint8Array | string])[]> {
+async function filesOf(
+  figure: Figure,
+  { worn }: Seen,
+  cloth: ClothId,
+): Promise<readonly (readonly [string, Uint8Array | string])[]> {
   const form = meshOf(shapeOf(figure));
   const metres: Mesh = { ...form, positions: form.positions.map((v) => v / 1000) };
   const parts: readonly Part[] = [

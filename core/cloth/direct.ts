@@ -40,7 +40,13 @@ export function partsOf({ rows, start, columns }: Blocks, x: ArrayLike<number>):
     for (const part of under) part.rim.forEach(later);
     const size = 3 * (own.length + rim.size);
     const places = Int32Array.from([...own, ...rim].flatMap((i) => [3 * i, 3 * i + 1, 3 * i + 2]));
-    const made = { own: Int32Array.from(own), rim: Int32Array.from(rim), places, under, front: new Float64Array(size * size) };
+    const made = {
+      own: Int32Array.from(own),
+      rim: Int32Array.from(rim),
+      places,
+      under,
+      front: new Float64Array(size * size),
+    };
     nodes.push(made);
     return made;
   };

@@ -34,7 +34,8 @@ export function patternOf({ points, triangles }: Sheet): Pattern {
   const place = (i: number, j: number): number => placeOf({ start, columns }, i, j);
   const ofTriangle = new Int32Array(3 * triangles.length);
   for (let t = 0; t < triangles.length; t += 3)
-    for (let k = 0; k < 9; k++) ofTriangle[3 * t + k] = place(triangles[t + Math.floor(k / 3)]!, triangles[t + (k % 3)]!);
+    for (let k = 0; k < 9; k++)
+      ofTriangle[3 * t + k] = place(triangles[t + Math.floor(k / 3)]!, triangles[t + (k % 3)]!);
   return {
     rows: points,
     start,

@@ -10,7 +10,12 @@ import type { Prepared } from './sheet.ts';
 
 /** How long the two directions of a triangle are, and how far from square: |wu|, |wv|, wu · wv, into `out`; wu and wv into `w`. */
 function directions(sheet: Prepared, t: number, x: Float64Array, w: Float64Array): void {
-  const [b1, b2, c1, c2] = [sheet.slopes[4 * t]!, sheet.slopes[4 * t + 1]!, sheet.slopes[4 * t + 2]!, sheet.slopes[4 * t + 3]!];
+  const [b1, b2, c1, c2] = [
+    sheet.slopes[4 * t]!,
+    sheet.slopes[4 * t + 1]!,
+    sheet.slopes[4 * t + 2]!,
+    sheet.slopes[4 * t + 3]!,
+  ];
   const i = 3 * sheet.triangles[3 * t]!;
   const j = 3 * sheet.triangles[3 * t + 1]!;
   const k = 3 * sheet.triangles[3 * t + 2]!;
@@ -56,7 +61,12 @@ export function addMembrane(
     const v = lengthAt(W, 3);
     const askew = W[0]! * W[3]! + W[1]! * W[4]! + W[2]! * W[5]!;
     const area = sheet.area[t]!;
-    const [b1, b2, c1, c2] = [sheet.slopes[4 * t]!, sheet.slopes[4 * t + 1]!, sheet.slopes[4 * t + 2]!, sheet.slopes[4 * t + 3]!];
+    const [b1, b2, c1, c2] = [
+      sheet.slopes[4 * t]!,
+      sheet.slopes[4 * t + 1]!,
+      sheet.slopes[4 * t + 2]!,
+      sheet.slopes[4 * t + 3]!,
+    ];
     slope[0] = -b1 - b2;
     slope[1] = b1;
     slope[2] = b2;
@@ -87,7 +97,10 @@ export function addMembrane(
           const hi = s * (bi * W[3 + d]! + ci * W[d]!);
           for (let e = 0; e < 3; e++)
             block[3 * d + e] =
-              su * W[d]! * W[e]! + sv * W[3 + d]! * W[3 + e]! + hi * (bj * W[3 + e]! + cj * W[e]!) + (d === e ? plain : 0);
+              su * W[d]! * W[e]! +
+              sv * W[3 + d]! * W[3 + e]! +
+              hi * (bj * W[3 + e]! + cj * W[e]!) +
+              (d === e ? plain : 0);
         }
         const m = 9 * ofTriangle[9 * t + 3 * i + j]!;
         for (let d = 0; d < 9; d++) values[m + d]! += block[d]!;

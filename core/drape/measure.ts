@@ -5,7 +5,11 @@ import { edgeKey } from '../sew/index.ts';
 import type { Worn } from './wear.ts';
 
 /** Where a point of the cloth lies, mm. */
-export const placeAt = ({ x }: Worn, i: number): Vec3 => ({ x: 1000 * x[3 * i]!, y: 1000 * x[3 * i + 1]!, z: 1000 * x[3 * i + 2]! });
+export const placeAt = ({ x }: Worn, i: number): Vec3 => ({
+  x: 1000 * x[3 * i]!,
+  y: 1000 * x[3 * i + 1]!,
+  z: 1000 * x[3 * i + 2]!,
+});
 
 const middleOf = (w: Worn, t: number): Vec3 => {
   const corners = [0, 1, 2].map((k) => placeAt(w, w.sheet.triangles[3 * t + k]!));
@@ -104,7 +108,11 @@ export function surplusAlong(w: Worn, points: readonly number[], outward: Vec3):
 }
 
 /** Where the waist of the garment lies on the line of an edge: its end at a waist seam, or as high as the piece marks its waist. */
-export function waistOn(w: Worn, role: 'centreFront' | 'centreBack' | 'side', parts: readonly Piece['part'][]): Vec3 | null {
+export function waistOn(
+  w: Worn,
+  role: 'centreFront' | 'centreBack' | 'side',
+  parts: readonly Piece['part'][],
+): Vec3 | null {
   for (const { piece, points, places } of w.toile.panels) {
     if (!parts.includes(piece.part)) continue;
     const level = levelOf(piece, 'waist');

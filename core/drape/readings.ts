@@ -70,7 +70,13 @@ export function read(w: Worn): Readings {
     'ease-hip': at(figure.hip, () => ease(figure.hip)),
     'stand-off-neck': top(() => standOff(w, pointsAlong(w, 'neck'))),
     'stand-off-armhole': top(() => standOff(w, pointsAlong(w, 'armhole'))),
-    'surplus-back-waist': top(() => surplusAlong(w, pointsAlong(w, 'centreBack').filter((i) => inBackOf(w, i)), BACKWARD)),
+    'surplus-back-waist': top(() =>
+      surplusAlong(
+        w,
+        pointsAlong(w, 'centreBack').filter((i) => inBackOf(w, i)),
+        BACKWARD,
+      ),
+    ),
     'surplus-over-bust': top(() => lengthAt(w, figure.bust, inFront) - frontGirth(w)),
     'waist-seam-front': waist('centreFront', FRONTS),
     'waist-seam-side': waist('side', [...FRONTS, ...BACKS]),
@@ -80,7 +86,7 @@ export function read(w: Worn): Readings {
     'hem-back': hem.back,
     'shoulder-end': top(() => Math.max(...pointsAlong(w, 'shoulder').map((i) => placeAt(w, i).x)) - figure.shoulder),
     'side-seam-lean': leanOf(w),
-    'neck-rise-back': top(() => Math.max(...neckBack(w)) - figure.nape),
+    'neck-rise-back': riseBehind(w),
   };
 }
 
@@ -90,11 +96,13 @@ const inBackOf = (w: Worn, i: number): boolean => {
   return y < crossAt(w.figure) && y > w.figure.hip;
 };
 
-const neckBack = (w: Worn): readonly number[] =>
-  pointsAlong(w, 'neck', BACKS)
+/** How far above the nape the neckline ends at the centre back. */
+function riseBehind(w: Worn): number | null {
+  const behind = pointsAlong(w, 'neck', BACKS)
     .map((i) => placeAt(w, i))
-    .filter((p) => p.x < 1)
-    .map((p) => p.y);
+    .filter((p) => p.x < 1);
+  return behind.length === 0 ? null : Math.max(...behind.map((p) => p.y)) - w.figure.nape;
+}
 
 /** The body’s front at the bust under a tape, both halves, from one side to the other, mm. */
 function frontGirth(w: Worn): number {
@@ -118,7 +126,9 @@ function hemOf(w: Worn): { readonly front: number | null; readonly side: number 
 function leanOf(w: Worn): number | null {
   const side = w.toile.panels
     .filter((p) => FRONTS.includes(p.piece.part))
-    .flatMap(({ piece }) => edgesWithRole(piece, 'side').flatMap((e) => [...(w.toile.edges.get(edgeKey(piece.id, e.id)) ?? [])]))
+    .flatMap(({ piece }) =>
+      edgesWithRole(piece, 'side').flatMap((e) => [...(w.toile.edges.get(edgeKey(piece.id, e.id)) ?? [])]),
+    )
     .map((i) => placeAt(w, i))
     .sort((a, b) => b.y - a.y);
   const [top, bottom] = [side[0], side.at(-1)];

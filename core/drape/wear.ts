@@ -1,14 +1,4 @@
-import {
-  CLOTHS,
-  hang,
-  PACE,
-  prepare,
-  solidOf,
-  step,
-  type ClothId,
-  type Prepared,
-  type Solid,
-} from '../cloth/index.ts';
+import { CLOTHS, hang, PACE, prepare, solidOf, step, type ClothId, type Prepared, type Solid } from '../cloth/index.ts';
 import { meshOf, shapeOf, type Figure } from '../form/index.ts';
 import { edgesWithRole } from '../pattern/index.ts';
 import { carryOver, edgeKey, placeOn, sew, type Garment, type Toile } from '../sew/index.ts';
@@ -73,15 +63,18 @@ export function* wear(
   const sheet = prepare(toile.sheet);
   const laid = placeOn(figure, toile, seams);
   const start = before ? carryOver(before.toile, before.x, toile, laid) : laid;
+  for (const i of atCentre(toile)) start[3 * i] = 0;
   const free = before ? STEPS.free.warm : STEPS.free.cold;
-  const held = heldAtCentre(toile);
-  const pinned = before ? [] : shouldersOf(toile, seams);
+  const shoulders = shouldersOf(toile, seams);
+  const hangs = shoulders.length > 0;
+  const held = heldFor(toile, hangs);
+  const pinned = before ? [] : shoulders;
   for (const i of pinned) held.fill(1, 3 * i, 3 * i + 3);
   const on = hang({ sheet, cloth: CLOTHS[cloth], solid, touch: TOUCH, held }, start);
   let still = 0;
   let steps = 0;
   while (steps < STEPS.most && still < REST.steps) {
-    if (steps === STEPS.pinned && pinned.length > 0) held.set(heldAtCentre(toile));
+    if (steps === STEPS.pinned && pinned.length > 0) held.set(heldFor(toile, hangs));
     const { speed } = step(on, PACE, steps < free ? TOUCH.friction : HOLDS);
     steps++;
     still = steps > free && speed < REST.speed ? still + 1 : 0;
@@ -106,11 +99,22 @@ export function worn(...args: Parameters<typeof wear>): Result<Worn> {
   }
 }
 
-/** The two halves are alike, so the cloth stays on the plane between them where it meets itself. */
-function heldAtCentre({ panels, edges, sheet }: Toile): Uint8Array {
+/**
+ * The two halves are alike, so the cloth stays on the plane between them where it meets itself. What does not hang from the
+ * shoulders keeps its waist where it was laid, as a waistband or a tape holds it.
+ */
+function heldFor({ panels, edges, sheet }: Toile, hangs: boolean): Uint8Array {
   const held = new Uint8Array(3 * sheet.points);
-  for (const { piece } of panels)
-    for (const e of [...edgesWithRole(piece, 'centreFront'), ...edgesWithRole(piece, 'centreBack')])
-      for (const i of edges.get(edgeKey(piece.id, e.id)) ?? []) held[3 * i] = 1;
+  if (!hangs)
+    for (const { piece } of panels)
+      for (const e of edgesWithRole(piece, 'waist'))
+        for (const i of edges.get(edgeKey(piece.id, e.id)) ?? []) held[3 * i + 1] = 1;
+  for (const i of atCentre({ panels, edges })) held[3 * i] = 1;
   return held;
 }
+const atCentre = ({ panels, edges }: Pick<Toile, 'panels' | 'edges'>): readonly number[] =>
+  panels.flatMap(({ piece }) =>
+    [...edgesWithRole(piece, 'centreFront'), ...edgesWithRole(piece, 'centreBack')].flatMap((e) => [
+      ...(edges.get(edgeKey(piece.id, e.id)) ?? []),
+    ]),
+  );

@@ -6,7 +6,7 @@ export type Body = Readonly<Partial<Record<MeasurementKey, number>>>;
 
 /** Heights as shares of the whole: of a body standing easily. */
 const NAPE = 0.855;
-const WAIST = 0.627;
+const WAIST = 0.631;
 const HIP_DEPTH = 200;
 /** A body of middling height, where it was not measured, mm. */
 const HEIGHT = 1660;
@@ -54,7 +54,17 @@ export function filledIn(body: Body): Required<Pick<Record<MeasurementKey, numbe
     crossFront: body.crossFront ?? 0.94 * crossBack,
   };
 }
-type Filled = 'bustPointToWaist' | 'highBust' | 'fullBust' | 'underbust' | 'waist' | 'hip' | 'highHip' | 'neck' | 'crossBack' | 'crossFront';
+type Filled =
+  | 'bustPointToWaist'
+  | 'highBust'
+  | 'fullBust'
+  | 'underbust'
+  | 'waist'
+  | 'hip'
+  | 'highHip'
+  | 'neck'
+  | 'crossBack'
+  | 'crossFront';
 
 /** How far breasts stand out, by how much more the full bust measures than the high bust, mm: next to nothing on a child. */
 const riseFor = (cup: number): number => Math.max(2, Math.min(1.2 * cup, 28 + 0.45 * cup));
@@ -69,7 +79,7 @@ export function firstFigure(body: Body): Figure {
   const scale = height / HEIGHT;
   const nape = NAPE * height;
   const neckPoint = nape + NAPE_BELOW * scale;
-  const waist = body.napeToWaist === undefined ? WAIST * height : nape - 0.965 * body.napeToWaist;
+  const waist = body.napeToWaist === undefined ? WAIST * height : nape - 0.92 * body.napeToWaist;
   const rise = riseFor(g.fullBust - g.highBust);
   const halfSpan = (body.bustSpan ?? 0.202 * g.fullBust) / 2;
   // From the neck point to the bust point the tape runs forward and outward as well as down.

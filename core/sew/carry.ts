@@ -16,8 +16,7 @@ export function carryOver(from: Toile, x: Float64Array, to: Toile, otherwise: Fl
       const { corners, shares } = find(place);
       const i = panel.points[k]!;
       times[i]!++;
-      for (let d = 0; d < 3; d++)
-        for (let c = 0; c < 3; c++) out[3 * i + d]! += shares[c]! * x[3 * corners[c]! + d]!;
+      for (let d = 0; d < 3; d++) for (let c = 0; c < 3; c++) out[3 * i + d]! += shares[c]! * x[3 * corners[c]! + d]!;
     });
   }
   for (let i = 0; i < times.length; i++)

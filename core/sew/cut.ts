@@ -35,10 +35,7 @@ export function cutOf(piece: Piece): Cut {
     if (!dart) return [stretch(edge.id, edge.path)];
     const [one, two] = [`${dart.id} first leg`, `${dart.id} second leg`];
     legs.push([one, two]);
-    return [
-      stretch(one, polyline([edge.path.start, dart.tip])),
-      stretch(two, polyline([dart.tip, endOf(edge.path)])),
-    ];
+    return [stretch(one, polyline([edge.path.start, dart.tip])), stretch(two, polyline([dart.tip, endOf(edge.path)]))];
   });
   const holes = doubleDartsOf(piece)
     .filter((d) => d.width > 0)

@@ -47,7 +47,10 @@ type Both = readonly [number, number];
 /** From the one side to the other: in proportion between one matched place and the next. */
 function across(matched: readonly Both[], from: 0 | 1, s: number): number {
   const to = from === 0 ? 1 : 0;
-  const next = Math.max(1, matched.findIndex((m, i) => i > 0 && s <= m[from]));
+  const next = Math.max(
+    1,
+    matched.findIndex((m, i) => i > 0 && s <= m[from]),
+  );
   const [a, b] = [matched[next - 1]!, matched[next]!];
   const size = b[from] - a[from];
   return size > 0 ? a[to] + ((s - a[from]) / size) * (b[to] - a[to]) : a[to];
@@ -87,7 +90,10 @@ export function pairsOfSeam(pieces: ReadonlyMap<string, Piece>, seam: Seam, edge
 export function pairsOfDarts({ piece, outline, holes, legs }: Cut, edge: number): readonly Pair[] {
   const stretches = [...outline, ...holes.flat()];
   return legs.flatMap(([one, two]) => {
-    const [a, b] = [one, two].map((id) => stretches.find((s) => s.id === id)!) as [typeof stretches[0], typeof stretches[0]];
+    const [a, b] = [one, two].map((id) => stretches.find((s) => s.id === id)!) as [
+      (typeof stretches)[0],
+      (typeof stretches)[0],
+    ];
     const count = Math.max(1, Math.round(Math.max(a.length, b.length) / edge));
     return Array.from({ length: count + 1 }, (_, k): Pair => [
       { piece: piece.id, stretch: one, at: (a.length * k) / count },

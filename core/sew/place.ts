@@ -30,9 +30,13 @@ export function placeOn(figure: Figure, toile: Toile, seams: readonly Seam[]): F
   onShoulders(figure, toile, seams, fix);
   const hangs = fixed.size > 0;
   for (const { piece } of toile.panels) {
-    if (!hangs) for (const e of edgesWithRole(piece, 'waist')) fix(toile.edges.get(edgeKey(piece.id, e.id)), { height: figure.waist / 1000 });
-    for (const e of edgesWithRole(piece, 'centreFront')) fix(toile.edges.get(edgeKey(piece.id, e.id)), { direction: 0 });
-    for (const e of edgesWithRole(piece, 'centreBack')) fix(toile.edges.get(edgeKey(piece.id, e.id)), { direction: Math.PI });
+    if (!hangs)
+      for (const e of edgesWithRole(piece, 'waist'))
+        fix(toile.edges.get(edgeKey(piece.id, e.id)), { height: figure.waist / 1000 });
+    for (const e of edgesWithRole(piece, 'centreFront'))
+      fix(toile.edges.get(edgeKey(piece.id, e.id)), { direction: 0 });
+    for (const e of edgesWithRole(piece, 'centreBack'))
+      fix(toile.edges.get(edgeKey(piece.id, e.id)), { direction: Math.PI });
   }
   const n = sheet.points;
   const matrix = patternOf(sheet);
@@ -42,7 +46,11 @@ export function placeOn(figure: Figure, toile: Toile, seams: readonly Seam[]): F
     const [upU] = grainTurn(panel.piece)({ x: 0, y: -1000 });
     for (let t = panel.from; t < panel.to; t++) {
       const [b1, b2, c1, c2] = sheet.slopes.subarray(4 * t, 4 * t + 4) as unknown as [number, number, number, number];
-      const slopes = [[-b1 - b2, -c1 - c2], [b1, c1], [b2, c2]] as const;
+      const slopes = [
+        [-b1 - b2, -c1 - c2],
+        [b1, c1],
+        [b2, c2],
+      ] as const;
       for (let i = 0; i < 3; i++) {
         b[3 * sheet.triangles[3 * t + i]! + 1]! += sheet.area[t]! * (slopes[i]![0] * upU + slopes[i]![1] * upV);
         for (let j = 0; j < 3; j++) {
@@ -134,6 +142,8 @@ function surfaceAt(shape: Shape): (direction: number, height: number) => Vec3 {
 /** Somewhere to part the points by: where they lie on their paper, panel beside panel. */
 function flatPlaces({ panels, sheet }: Toile): Float64Array {
   const out = new Float64Array(3 * sheet.points);
-  panels.forEach(({ points, places }, n) => points.forEach((i, k) => out.set([places[k]!.x + 1000 * n, places[k]!.y, 0], 3 * i)));
+  panels.forEach(({ points, places }, n) =>
+    points.forEach((i, k) => out.set([places[k]!.x + 1000 * n, places[k]!.y, 0], 3 * i)),
+  );
   return out;
 }

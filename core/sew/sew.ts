@@ -49,7 +49,10 @@ function meshed(cut: Cut, spots: readonly Spot[], edge: number): Meshed {
     const first = next;
     const points = stretches.flatMap((s) => {
       const ats = samples(s, spots, edge);
-      along.set(s.id, ats.map((at, i) => ({ at, point: next + i })));
+      along.set(
+        s.id,
+        ats.map((at, i) => ({ at, point: next + i })),
+      );
       next += ats.length - 1;
       return ats.slice(0, -1).map((at) => pointAt(s.path, at));
     });
@@ -63,7 +66,9 @@ function meshed(cut: Cut, spots: readonly Spot[], edge: number): Meshed {
 /** Where a stretch gets points: its ends, what is sewn to others, and no gap much longer than an edge of the mesh. */
 function samples(s: Stretch, spots: readonly Spot[], edge: number): readonly number[] {
   const sewn = spots.filter((p) => p.stretch === s.id).map((p) => p.at);
-  const sorted = [0, ...sewn, s.length].sort((a, b) => a - b).filter((at, i, all) => i === 0 || at - all[i - 1]! > SAME);
+  const sorted = [0, ...sewn, s.length]
+    .sort((a, b) => a - b)
+    .filter((at, i, all) => i === 0 || at - all[i - 1]! > SAME);
   if (s.length - sorted.at(-1)! < SAME) sorted[sorted.length - 1] = s.length;
   if (sewn.length > 0) return sorted;
   const count = Math.max(1, Math.round(s.length / edge));

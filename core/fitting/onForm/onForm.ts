@@ -1,6 +1,15 @@
-import { compared, read, standOf, wear, type Progress, type Reading, type Worn } from '../../drape/index.ts';
+import {
+  compared,
+  read,
+  standOf,
+  wear,
+  type Fineness,
+  type Progress,
+  type Reading,
+  type Stand,
+  type Worn,
+} from '../../drape/index.ts';
 import type { ClothId } from '../../cloth/index.ts';
-import type { Fineness } from '../../drape/index.ts';
 import { formOf, type Body, type Form } from '../../form/index.ts';
 import type { Garment } from '../../sew/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
@@ -25,11 +34,14 @@ export interface OnForm {
   readonly oneSided: boolean;
 }
 
-/** What is being worked on. */
-export type Stage = 'chart' | 'drafted' | 'planned';
-export interface Working extends Progress {
-  readonly stage: Stage;
-}
+/** What is being worked on, in this order. */
+export type Stage = 'drafted' | 'planned' | 'chart';
+/** How far it has come, or what has come to rest. */
+export type Working = { readonly stage: Stage } & (
+  | { readonly share: number }
+  | { readonly worn: Worn }
+  | { readonly form: Form }
+);
 
 /** What is put on: the pieces of a job as drafted and as planned, the wearer, and the body the pattern was drafted for. */
 export interface ToSee {
@@ -47,7 +59,8 @@ export function toSee(job: ResolvedJob): Result<ToSee> {
   if (refusal) return { ok: false, error: refusal };
   const row = pattern.chart.find((r) => r.size === size);
   if (size === null || standIn || !row) return refuse('form-no-pieces');
-  if (body.waist === undefined || (body.fullBust ?? body.highBust ?? body.hip) === undefined) return refuse('form-no-body');
+  if (body.waist === undefined || (body.fullBust ?? body.highBust ?? body.hip) === undefined)
+    return refuse('form-no-body');
   const steps = job.job.steps.some((s) => s.on);
   const { sides } = draft(job);
   const height = pattern.draftedHeight === null ? {} : { height: pattern.draftedHeight };
@@ -58,55 +71,79 @@ export function toSee(job: ResolvedJob): Result<ToSee> {
   });
 }
 
+/** What was put on before, to begin from: what is the same is not done again. */
+export interface Before {
+  readonly wanted: ToSee;
+  readonly cloth: ClothId;
+  readonly fineness: Fineness;
+  readonly drafted: Worn;
+  readonly planned: Worn;
+  readonly chart: Worn;
+}
+const alike = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
 /**
  * Puts a job on the wearer’s form, as drafted and as planned, and reads both beside the same pattern on the body it was
- * drafted for. Each step of the cloth is told on the way; the cloth of the plan begins where the drafted one lies.
+ * drafted for. Tells on the way how far it is and what has come to rest. After a change of the plan only that is hung again,
+ * from where it lay.
  */
 export function* onForm(
-  { size, body, chart, drafted, planned, oneSided }: ToSee,
+  wanted: ToSee,
   cloth: ClothId,
   fineness: Fineness = 'coarse',
-): Generator<Working, Result<OnForm>> {
+  before: Before | null = null,
+): Generator<Working, Result<{ readonly seen: OnForm; readonly kept: Before }>> {
+  const { size, body, chart, drafted, planned, oneSided } = wanted;
   const form = formOf(body);
+  yield { stage: 'drafted', form };
   const stand = standOf(form.figure);
-  const onChart = yield* dressed('chart', drafted, standOf(formOf(chart).figure), cloth, fineness);
-  if (!onChart.ok) return onChart;
-  const control = read(onChart.value);
+  const same = before && before.cloth === cloth && before.fineness === fineness && alike(before.wanted.body, body);
+  const again = same && alike(before.wanted.drafted, drafted) ? before : null;
+  const first = again ? ok(again.drafted) : yield* dressed('drafted', drafted, stand, cloth, fineness);
+  if (!first.ok) return first;
+  yield { stage: 'drafted', worn: first.value };
+  const second = planned ? yield* dressed('planned', planned, stand, cloth, fineness, again?.planned) : first;
+  if (!second.ok) return second;
+  yield { stage: 'planned', worn: second.value };
+  const third = again
+    ? ok(again.chart)
+    : yield* dressed('chart', drafted, standOf(formOf(chart).figure), cloth, fineness);
+  if (!third.ok) return third;
+  const control = read(third.value);
   const seen = (garment: Garment, worn: Worn): Seen => ({ garment, worn, readings: compared(read(worn), control) });
-  const before = yield* dressed('drafted', drafted, stand, cloth, fineness);
-  if (!before.ok) return before;
-  const asDrafted = seen(drafted, before.value);
-  if (!planned) return ok({ size, body, form, drafted: asDrafted, planned: asDrafted, oneSided });
-  const after = yield* dressed('planned', planned, stand, cloth, fineness);
-  return after.ok ? ok({ size, body, form, drafted: asDrafted, planned: seen(planned, after.value), oneSided }) : after;
+  return ok({
+    seen: { size, body, form, drafted: seen(drafted, first.value), planned: seen(planned ?? drafted, second.value), oneSided },
+    kept: { wanted, cloth, fineness, drafted: first.value, planned: second.value, chart: third.value },
+  });
 }
 
 /** Coarse first: a fine mesh begins where a coarse one lies. */
 function* dressed(
   stage: Stage,
   garment: Garment,
-  stand: ReturnType<typeof standOf>,
+  stand: Stand,
   cloth: ClothId,
   fineness: Fineness,
+  before?: Worn,
 ): Generator<Working, Result<Worn>> {
-  const rough = yield* told(stage, wear(garment, stand, cloth, 'coarse'));
-  if (!rough.ok || fineness === 'coarse') return rough;
-  return yield* told(stage, wear(garment, stand, cloth, 'fine', rough.value));
+  const rough = before ? ok(before) : yield* told(stage, wear(garment, stand, cloth, 'coarse'));
+  if (!rough.ok || (fineness === 'coarse' && !before)) return rough;
+  return yield* told(stage, wear(garment, stand, cloth, fineness, rough.value));
 }
 
 function* told(stage: Stage, work: Generator<Progress, Result<Worn>>): Generator<Working, Result<Worn>> {
   for (;;) {
     const next = work.next();
     if (next.done) return next.value;
-    yield { ...next.value, stage };
+    yield { stage, share: next.value.steps / next.value.most };
   }
 }
 
 /** The whole of it at once. */
-export function allOnForm(...args: Parameters<typeof onForm>): Result<OnForm> {
-  const work = onForm(...args);
+export function allOnForm(wanted: ToSee, cloth: ClothId, fineness: Fineness): Result<OnForm> {
+  const work = onForm(wanted, cloth, fineness);
   for (;;) {
     const next = work.next();
-    if (next.done) return next.value;
+    if (next.done) return next.value.ok ? ok(next.value.value.seen) : next.value;
   }
 }

@@ -29,7 +29,11 @@ function nodeOf(document: Document, buffer: Buffer, { name, mesh, colour, thin }
     .setRoughnessFactor(1)
     .setMetallicFactor(0)
     .setDoubleSided(thin);
-  const primitive = document.createPrimitive().setAttribute('POSITION', place).setIndices(corners).setMaterial(material);
+  const primitive = document
+    .createPrimitive()
+    .setAttribute('POSITION', place)
+    .setIndices(corners)
+    .setMaterial(material);
   return document.createNode(name).setMesh(document.createMesh(name).addPrimitive(primitive));
 }
 

@@ -1,6 +1,6 @@
 import type { Reply } from './protocol.ts';
 
-type Told = Reply | { readonly progress: number };
+type Told = Reply | { readonly progress: number; readonly part?: unknown };
 
 /** One question to a worker that does nothing else; with no answer in time, or a bad one, it is ended. */
 export function askOnce(
@@ -8,7 +8,7 @@ export function askOnce(
   request: unknown,
   patience: number,
   slow: string,
-  onProgress?: (share: number) => void,
+  onProgress?: (share: number, part?: unknown) => void,
   transfer: Transferable[] = [],
 ): Promise<unknown> {
   return new Promise((resolve, reject) => {
@@ -20,7 +20,7 @@ export function askOnce(
     const timer = setTimeout(() => fail(slow), patience);
     worker.onmessage = (event: MessageEvent<Told>) => {
       const reply = event.data;
-      if ('progress' in reply) return onProgress?.(reply.progress);
+      if ('progress' in reply) return onProgress?.(reply.progress, reply.part);
       if (!reply.ok) return fail(reply.message);
       clearTimeout(timer);
       resolve(reply.value);

@@ -184,6 +184,48 @@ export function startForm(input: FormRequest['input']): { readonly done: Promise
   return { done: done as Promise<Form>, cancel: () => worker.terminate() };
 }
 
+export interface Draper {
+  /** Hangs a job; a new question ends the one before. */
+  readonly ask: (
+    input: DrapeRequest['input'],
+    told: { readonly share: (share: number) => void; readonly part: (part: DrapePart) => void },
+  ) => Promise<Result<Draped>>;
+  readonly stop: () => void;
+}
+
+/** A worker that hangs cloth on a form, and keeps what it hung last to begin from. */
+export function startDraper(): Draper {
+  const make = (): Worker => new Worker(new URL('./drape.worker.ts', import.meta.url), { type: 'module' });
+  let worker: Worker | null = null;
+  let busy = false;
+  return {
+    ask: async (input, told) => {
+      if (busy) worker?.terminate();
+      worker = busy || !worker ? make() : worker;
+      const mine = worker;
+      busy = true;
+      const request: DrapeRequest = { v: PROTOCOL, id: 1, kind: 'drape', input };
+      try {
+        const onProgress = (progress: number, part?: unknown): void =>
+          part === undefined ? told.share(progress) : told.part(part as DrapePart);
+        return (await askOnce(mine, request, HANGING, 'it took longer than five minutes', onProgress)) as Result<Draped>;
+      } catch (error) {
+        if (worker === mine) worker = null;
+        throw error;
+      } finally {
+        if (worker === mine || worker === null) busy = false;
+      }
+    },
+    stop: () => {
+      worker?.terminate();
+      worker = null;
+      busy = false;
+    },
+  };
+}
+/** The longest a garment is waited for, ms. */
+const HANGING = 300_000;
+
 /** One draft of a state that is not the open one; its worker is let go with it. */
 export async function draftOnce(input: ResolvedJob): Promise<Draft> {
   const worker = new Worker(new URL('./draft.worker.ts', import.meta.url), { type: 'module' });

@@ -4,6 +4,8 @@ import type { Care } from '@ample/core/paper/guard';
 import type { ClothWish, Layout } from '@ample/core/out/layout';
 import type { PaperId, PieceDrawing } from '@ample/core/out';
 import type { PdfLabel, PdfLayer, PrintedRecord, PrintedSheet } from '@ample/core/out/pdf';
+import type { ClothId } from '@ample/core/cloth';
+import type { Fineness, Reading, Shown } from '@ample/core/drape';
 import type { Body, Form } from '@ample/core/form';
 import type { Path } from '@ample/core/geometry';
 import type { CameraSet, Flat, Grey, KnownPoint, Residual, Scene, Turn } from '@ample/core/in/photo';
@@ -14,7 +16,7 @@ import type { Solution, SolveWish, Thinned } from '@ample/core/fitting/solve';
 import type { Result } from '@ample/core/units';
 
 /** Version of the messages: a worker from another build is refused rather than misread. */
-export const PROTOCOL = 8;
+export const PROTOCOL = 9;
 
 /** What a worker says of a picture whose pixels it would not unpack. */
 export const TOO_MANY = 'more pixels than can be opened';
@@ -68,6 +70,24 @@ export interface FormRequest {
   readonly id: number;
   readonly kind: 'form';
   readonly input: Body;
+}
+
+/** A job to be hung on the wearer’s form. */
+export interface DrapeRequest {
+  readonly v: typeof PROTOCOL;
+  readonly id: number;
+  readonly kind: 'drape';
+  readonly input: { readonly job: ResolvedJob; readonly cloth: ClothId; readonly fineness: Fineness };
+}
+export type Garments = 'drafted' | 'planned';
+/** What comes on the way: the form, then each garment as soon as it rests. */
+export type DrapePart =
+  | { readonly kind: 'form'; readonly form: Form }
+  | { readonly kind: 'cloth'; readonly of: Garments; readonly shown: Shown; readonly settled: boolean };
+export interface Draped {
+  readonly readings: Readonly<Record<Garments, readonly Reading[]>>;
+  readonly oneSided: boolean;
+  readonly size: string;
 }
 
 /** A file to be taken apart into lines. */
@@ -131,6 +151,7 @@ export type Reply =
         | Result<Bundle>
         | readonly Result<Layout>[]
         | Form
+        | Result<Draped>
         | Result<Lines>
         | ReadFile
         | PictureReply;

@@ -1,0 +1,123 @@
+import { describe, expect, it } from 'vitest';
+import { samplePattern, type SampleId } from '../blocks/index.ts';
+import { draft, planStep } from '../fitting/plan/index.ts';
+import { formOf, type Body } from '../form/index.ts';
+import type { Garment } from '../sew/index.ts';
+import { wearerWith } from '../testing/wearers.ts';
+import { expectOk } from '../units/index.ts';
+import { compared, read, shows, standOf, worn, type Reading, type ReadingId, type Worn } from './index.ts';
+
+const onBody = (garment: Garment, body: Body, before?: Worn): Worn =>
+  expectOk(worn(garment, standOf(formOf(body).figure), 'calico', 'coarse', before), 'worn');
+
+function sample(id: SampleId, size: string): { readonly garment: Garment; readonly row: Body } {
+  const pattern = samplePattern(id, [size]);
+  return {
+    garment: { pieces: pattern.sizes[size]!, seams: pattern.seams },
+    row: pattern.chart.find((r) => r.size === size)!.body,
+  };
+}
+
+/** A reading may lie so far off on the body it was drafted for: mm above or below, and per cent of pull. */
+const DRAFTED = { level: 24, pull: 0.3 } as const;
+
+describe('the body a pattern was drafted for', () => {
+  it.each([
+    ['causeway', '1'],
+    ['causeway', '4'],
+    ['causeway', '8'],
+    ['causeway-armhole', '4'],
+    ['causeway-side', '4'],
+    ['jetty', '4'],
+  ] as const)('%s in size %s hangs level and free', (id, size) => {
+    const { garment, row } = sample(id, size);
+    const on = onBody(garment, row);
+    expect(on.settled).toBe(true);
+    const r = read(on);
+    for (const key of ['pull-bust', 'pull-waist', 'pull-hip', 'pull-cross-back'] as const)
+      expect(r[key] ?? 0).toBeLessThan(DRAFTED.pull);
+    for (const key of ['waist-seam-front', 'waist-seam-side', 'neck-rise-back', 'shoulder-end'] as const)
+      expect(Math.abs(r[key] ?? 0)).toBeLessThan(id === 'causeway-side' ? 2 * DRAFTED.level : DRAFTED.level);
+    // No cloth inside the body, but for what it presses in.
+    const out = new Float64Array(4);
+    for (let i = 0; i < on.sheet.points; i++) {
+      on.solid.at(on.x[3 * i]!, on.x[3 * i + 1]!, on.x[3 * i + 2]!, out);
+      expect(out[0]).toBeGreaterThan(-0.001);
+    }
+    // The halves meet on the plane between them.
+    for (const key of ['front centreFront', 'back centreBack'])
+      for (const i of on.toile.edges.get(key) ?? []) expect(Math.abs(on.x[3 * i]!)).toBe(0);
+  });
+});
+
+interface Seen {
+  readonly drafted: readonly Reading[];
+  readonly planned: readonly Reading[];
+}
+
+describe('the truth table of Causeway in size 4', () => {
+  const { garment, row } = sample('causeway', '4');
+  const control = read(onBody(garment, row));
+
+  /** The readings on a body that differs from the chart, as drafted and with the app’s own steps at its own amounts. */
+  const known = new Map<string, Seen>();
+  const seen = (differs: Body): Seen => {
+    const key = JSON.stringify(differs);
+    const found = known.get(key) ?? look(differs);
+    known.set(key, found);
+    return found;
+  };
+  function look(differs: Body): Seen {
+    const body = { ...row, ...differs };
+    const [pattern, wearer] = [samplePattern('causeway', ['4']), wearerWith(body as never)];
+    const job = { size: '4', sizeMethod: 'highBust' as const };
+    const asked = draft({ job: { ...job, steps: [] }, wearer, pattern }).asks;
+    const steps = asked.map((a, i) => planStep(`s${i}`, a.alteration));
+    const first = draft({ job: { ...job, steps }, wearer, pattern });
+    const follow = first.followers.map((f, i) => planStep(`f${i}`, f.alteration));
+    const { sides } = draft({ job: { ...job, steps: [...steps, ...follow] }, wearer, pattern });
+    return {
+      drafted: compared(read(onBody(garment, body)), control),
+      planned: compared(read(onBody(sides.left, body)), control),
+    };
+  }
+  const of = (readings: readonly Reading[], id: ReadingId): Reading => readings.find((r) => r.id === id)!;
+
+  it.each([
+    ['a fuller bust pulls across it', { fullBust: 980 }, 'pull-bust', 1],
+    ['a fuller bust takes the ease', { fullBust: 980 }, 'ease-bust', -1],
+    ['a fuller bust pulls the waist up', { fullBust: 980 }, 'waist-seam-side', 1],
+    ['a narrow shoulder lets the seam run over the bone', { shoulder: 110 }, 'shoulder-end', 1],
+    ['a broad shoulder ends beyond it', { shoulder: 134 }, 'shoulder-end', -1],
+    ['a long waist lies below the seam', { napeToWaist: 424, sideWaist: 216 }, 'waist-seam-side', 1],
+    ['a short waist lies above it', { napeToWaist: 384, sideWaist: 176 }, 'waist-seam-side', -1],
+    ['a narrow hip leaves ease', { hip: 950 }, 'ease-hip', 1],
+  ] as const)('%s, and the step takes most of it away', (_what, differs, id, way) => {
+    const { drafted, planned } = seen(differs);
+    const [before, after] = [of(drafted, id), of(planned, id)];
+    expect(shows(before)).toBe(true);
+    expect(Math.sign(before.off)).toBe(way);
+    expect(Math.abs(after.off)).toBeLessThan(0.4 * Math.abs(before.off));
+  });
+
+  it('a smaller bust leaves cloth over it', () => {
+    const smaller = compared(read(onBody(garment, { ...row, fullBust: 885 })), control);
+    expect(shows(of(smaller, 'ease-bust'))).toBe(true);
+    expect(of(smaller, 'surplus-over-bust').off).toBeGreaterThan(20);
+    expect(shows(of(smaller, 'pull-bust'))).toBe(false);
+  });
+
+  it('a hollow back has its waist above the seam behind, more than at the side', () => {
+    const hollow = compared(read(onBody(garment, { ...row, napeToWaist: 384 })), control);
+    expect(of(hollow, 'waist-seam-back').off).toBeLessThan(-12);
+    expect(of(hollow, 'waist-seam-back').off).toBeLessThan(of(hollow, 'waist-seam-side').off - 5);
+  });
+
+  it('begins where it lay after a change, and comes to nearly the same rest sooner', () => {
+    const body = { ...row, hip: 960 };
+    const stand = onBody(garment, body);
+    const again = onBody(garment, row, stand);
+    expect(again.steps).toBeLessThan(stand.steps);
+    for (const r of compared(read(again), control)) expect(shows(r)).toBe(false);
+  });
+});

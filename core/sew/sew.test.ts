@@ -1,0 +1,112 @@
+import { describe, expect, it } from 'vitest';
+import { SAMPLE_IDS, samplePattern, type SampleId } from '../blocks/index.ts';
+import { doubleDartsOf, doubleDartShape, pieceArea, dartShape, type Piece } from '../pattern/index.ts';
+import { distance } from '../geometry/index.ts';
+import { expectOk } from '../units/index.ts';
+import { edgeKey, sew, sewnPieces, type Toile } from './index.ts';
+
+const SIZE = '4';
+const sewn = (id: SampleId, edge: number): Toile => {
+  const pattern = samplePattern(id, [SIZE]);
+  return expectOk(sew(pattern.sizes[SIZE]!, pattern.seams, edge), id);
+};
+
+const triangleArea = (a: { x: number; y: number }, b: { x: number; y: number }, c: { x: number; y: number }): number =>
+  Math.abs((b.x - a.x) * (c.y - a.y) - (c.x - a.x) * (b.y - a.y)) / 2;
+
+/** What the darts of a piece cut out of it, mm². */
+function dartsOf(piece: Piece): number {
+  const cut = piece.darts.map((d) => {
+    const { start, end, tip } = dartShape(piece, d);
+    return triangleArea(start, end, tip);
+  });
+  const whole = doubleDartsOf(piece).map((d) => {
+    const { upper, lower, ends } = doubleDartShape(d);
+    return triangleArea(upper, ...ends) + triangleArea(lower, ...ends);
+  });
+  return [...cut, ...whole].reduce((a, b) => a + b, 0);
+}
+
+/** A dart’s mouth is capped beyond the line between its legs’ ends; what that adds is no cloth. */
+const CAPS = 0.01;
+
+const SEWABLE = SAMPLE_IDS.filter((id) => id !== 'landing');
+
+describe('pieces sewn for the form', () => {
+  it.each(SEWABLE.flatMap((id) => [22, 14].map((edge) => [id, edge] as const)))(
+    '%s, mesh %d: is all of the paper but its darts, each edge between one triangle or two',
+    (id, edge) => {
+      const toile = sewn(id, edge);
+      for (const { piece, places, triangles, from, to } of toile.panels) {
+        let area = 0;
+        for (let t = 0; t < triangles.length; t += 3)
+          area += triangleArea(places[triangles[t]!]!, places[triangles[t + 1]!]!, places[triangles[t + 2]!]!);
+        const wanted = Math.abs(pieceArea(piece)) - dartsOf(piece);
+        expect(Math.abs(area / wanted - 1)).toBeLessThan(CAPS);
+        expect(to - from).toBe(triangles.length / 3);
+      }
+      const beside = new Map<string, number>();
+      for (let t = 0; t < toile.sheet.triangles.length; t += 3)
+        for (let k = 0; k < 3; k++) {
+          const ends = [toile.sheet.triangles[t + k]!, toile.sheet.triangles[t + ((k + 1) % 3)]!].sort((a, b) => a - b);
+          expect(ends[0]).not.toBe(ends[1]);
+          beside.set(ends.join(' '), (beside.get(ends.join(' ')) ?? 0) + 1);
+        }
+      expect(Math.max(...beside.values())).toBe(2);
+    },
+  );
+
+  it('has both sides of every seam in the same points, ends on ends', () => {
+    const toile = sewn('causeway', 14);
+    const along = (piece: string, edges: readonly string[]): readonly number[] =>
+      edges.flatMap((e) => [...toile.edges.get(edgeKey(piece, e))!]);
+    const side = along('front', ['sideUpper', 'sideLower']);
+    expect([...new Set(side)].sort()).toEqual([...new Set(along('back', ['side']))].sort());
+    const waist = along('front', ['waistSide', 'waistCentre']);
+    expect([...new Set(waist)].sort()).toEqual([...new Set(along('skirtFront', ['waistCentre', 'waistSide']))].sort());
+    // The waist dart of the bodice is closed: both its legs begin in one point.
+    expect(toile.edges.get(edgeKey('front', 'waistSide'))!.at(-1)).toBe(
+      toile.edges.get(edgeKey('front', 'waistCentre'))![0],
+    );
+  });
+
+  it('meshes evenly: no edge longer than twice what was asked', () => {
+    for (const { places, triangles } of sewn('jetty', 16).panels)
+      for (let t = 0; t < triangles.length; t++)
+        expect(distance(places[triangles[t]!]!, places[triangles[t - (t % 3) + ((t + 1) % 3)]!]!)).toBeLessThan(32);
+  });
+
+  it('leaves out what lies on other pieces or hangs from them', () => {
+    const pattern = samplePattern('causeway', [SIZE]);
+    expect(sewnPieces(pattern.sizes[SIZE]!).map((p) => p.id)).toEqual(['front', 'back', 'skirtFront', 'skirtBack']);
+  });
+
+  it('refuses what does not close around a body, and says what is the matter', () => {
+    const { sizes, seams } = samplePattern('causeway', [SIZE]);
+    const pieces = sizes[SIZE]!;
+    const codeOf = (some: readonly Piece[], sewing = seams): string => {
+      const r = sew(some, sewing, 22);
+      return r.ok ? 'sewn' : `${r.error.code} ${Object.values(r.error.data).join()}`.trim();
+    };
+    const without = (...ids: readonly string[]) => pieces.filter((p) => !ids.includes(p.id));
+    expect(codeOf([])).toBe('form-nothing-to-sew');
+    expect(codeOf(samplePattern('landing', [SIZE]).sizes[SIZE]!)).toBe('form-no-trousers');
+    expect(codeOf(without('back', 'skirtBack'))).toBe('form-centre-missing back');
+    expect(codeOf(without('front', 'skirtFront'))).toBe('form-centre-missing front');
+    expect(
+      codeOf(
+        pieces,
+        seams.filter((s) => s.id !== 'side'),
+      ),
+    ).toBe('form-side-open Bodice front');
+    expect(
+      codeOf(
+        pieces,
+        seams.filter((s) => s.kind !== 'waist'),
+      ),
+    ).toMatch(/^form-piece-loose Skirt/);
+    expect(codeOf(pieces.map((p) => (p.id === 'front' ? { ...p, half: false } : p)))).toBe(
+      'form-piece-whole Bodice front',
+    );
+  });
+});

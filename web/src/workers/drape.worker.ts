@@ -1,0 +1,61 @@
+import { shownOf, type Shown, type Worn } from '@ample/core/drape';
+import { onForm, toSee, type Before, type Working } from '@ample/core/fitting/onForm';
+import { ok, type Result } from '@ample/core/units';
+import { PROTOCOL, type Draped, type DrapePart, type DrapeRequest, type Reply } from './protocol.ts';
+
+/** What was hung last: a plan that changed begins from it. */
+let kept: Before | null = null;
+
+/** Garments, and how long each is known to take beside the others. */
+const STAGES = ['drafted', 'planned', 'chart'] as const;
+/** Cloth seldom needs all the steps it may take. */
+const USUAL = 0.5;
+
+function post(progress: number, part?: DrapePart): void {
+  const shown: Shown | null = part?.kind === 'cloth' ? part.shown : null;
+  const moved = shown
+    ? [shown.mesh.positions, shown.mesh.triangles, shown.pull, shown.standOff, shown.seams].map((a) => a.buffer)
+    : [];
+  self.postMessage(part ? { progress, part } : { progress }, { transfer: moved as Transferable[] });
+}
+
+function tell(work: Working): void {
+  const done = STAGES.indexOf(work.stage);
+  if ('share' in work) return post((done + Math.min(1, work.share / USUAL)) / STAGES.length);
+  if ('form' in work) return post(0, { kind: 'form', form: work.form });
+  if (work.stage === 'chart') return;
+  post((done + 1) / STAGES.length, clothOf(work.stage, work.worn));
+}
+const clothOf = (of: 'drafted' | 'planned', worn: Worn): DrapePart => ({
+  ...{ kind: 'cloth', of, shown: shownOf(worn), settled: worn.settled },
+});
+
+function draped({ job, cloth, fineness }: DrapeRequest['input']): Result<Draped> {
+  const wanted = toSee(job);
+  if (!wanted.ok) return wanted;
+  const work = onForm(wanted.value, cloth, fineness, kept);
+  for (;;) {
+    const next = work.next();
+    if (!next.done) tell(next.value);
+    else if (!next.value.ok) return next.value;
+    else {
+      const { seen } = next.value.value;
+      kept = next.value.value.kept;
+      const { drafted, planned, oneSided, size } = seen;
+      return ok({ readings: { drafted: drafted.readings, planned: planned.readings }, oneSided, size });
+    }
+  }
+}
+
+/** Hangs a job on the wearer’s form. */
+self.onmessage = (event: MessageEvent<DrapeRequest>) => {
+  const { v, id, input } = event.data;
+  if (v !== PROTOCOL) return;
+  let reply: Reply;
+  try {
+    reply = { v: PROTOCOL, id, ok: true, value: draped(input) };
+  } catch (error) {
+    reply = { v: PROTOCOL, id, ok: false, message: error instanceof Error ? error.message : String(error) };
+  }
+  self.postMessage(reply);
+};
