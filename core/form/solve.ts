@@ -58,8 +58,8 @@ const FREE: readonly Free[] = [
   { key: 'neckPoint', loose: 6 },
   { key: 'neckPit', loose: 12 },
   { key: 'underarm', loose: 15 },
-  { key: 'armX', loose: 25 },
-  { key: 'armZ', loose: 25 },
+  { key: 'armX', loose: 8 },
+  { key: 'armZ', loose: 8 },
   { key: 'halfSpan', loose: 200 },
   { key: 'armRadius', loose: 200 },
 ];
@@ -76,6 +76,8 @@ const GAIN = 0.02;
 
 /** Girths that were filled in pull the form this much less than measured ones. */
 const FILLED = 0.05;
+/** A cross width tells where the arm lies, and little else does. */
+const FILLED_CROSS = 0.4;
 
 /** What the tape is to read: as measured, and weakly what was filled in. */
 function asked(
@@ -86,7 +88,7 @@ function asked(
     const value = body[key];
     if (value !== undefined) return [{ key, value, weight: 1 }];
     const usual = (fill as Body)[key];
-    return usual === undefined ? [] : [{ key, value: usual, weight: FILLED }];
+    return usual === undefined ? [] : [{ key, value: usual, weight: key === 'crossFront' ? FILLED_CROSS : FILLED }];
   });
 }
 

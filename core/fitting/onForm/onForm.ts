@@ -38,9 +38,7 @@ export interface OnForm {
 export type Stage = 'drafted' | 'planned' | 'chart';
 /** How far it has come, or what has come to rest. */
 export type Working = { readonly stage: Stage } & (
-  | { readonly share: number }
-  | { readonly worn: Worn }
-  | { readonly form: Form }
+  { readonly share: number } | { readonly worn: Worn } | { readonly form: Form }
 );
 
 /** What is put on: the pieces of a job as drafted and as planned, the wearer, and the body the pattern was drafted for. */
@@ -112,7 +110,14 @@ export function* onForm(
   const control = read(third.value);
   const seen = (garment: Garment, worn: Worn): Seen => ({ garment, worn, readings: compared(read(worn), control) });
   return ok({
-    seen: { size, body, form, drafted: seen(drafted, first.value), planned: seen(planned ?? drafted, second.value), oneSided },
+    seen: {
+      size,
+      body,
+      form,
+      drafted: seen(drafted, first.value),
+      planned: seen(planned ?? drafted, second.value),
+      oneSided,
+    },
     kept: { wanted, cloth, fineness, drafted: first.value, planned: second.value, chart: third.value },
   });
 }

@@ -8,6 +8,9 @@ import { askOnce } from './askOnce.ts';
 import {
   PROTOCOL,
   type ClothRequest,
+  type Draped,
+  type DrapePart,
+  type DrapeRequest,
   type FormRequest,
   type PdfRequest,
   type RecordRequest,
@@ -208,7 +211,13 @@ export function startDraper(): Draper {
       try {
         const onProgress = (progress: number, part?: unknown): void =>
           part === undefined ? told.share(progress) : told.part(part as DrapePart);
-        return (await askOnce(mine, request, HANGING, 'it took longer than five minutes', onProgress)) as Result<Draped>;
+        return (await askOnce(
+          mine,
+          request,
+          HANGING,
+          'it took longer than five minutes',
+          onProgress,
+        )) as Result<Draped>;
       } catch (error) {
         if (worker === mine) worker = null;
         throw error;

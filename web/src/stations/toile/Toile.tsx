@@ -1,5 +1,5 @@
 import { Tabs } from 'radix-ui';
-import { useState } from 'react';
+import { Suspense, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { wornAs } from '@ample/core/pattern';
 import { inOrderOfDate } from '@ample/core/fitting/toile';
@@ -12,7 +12,10 @@ import { FittingView } from './FittingView.tsx';
 import { Pair } from './Pair.tsx';
 import { Versions } from './Versions.tsx';
 import { Again } from '../../shared/Again.tsx';
+import { fetchedLater } from '../../ui/fetchedLater.tsx';
 import { en } from '@ample/core/speech';
+
+const OnForm = fetchedLater(async () => (await import('./onForm/OnForm.tsx')).OnForm);
 
 const TAB =
   'btn border-b-0 data-[state=active]:bg-ink data-[state=active]:text-white focus-visible:outline-offset-[-3px]';
@@ -35,6 +38,9 @@ export function Toile() {
           <Tabs.Trigger className={TAB} value="fittings">
             Fittings
           </Tabs.Trigger>
+          <Tabs.Trigger className={TAB} value="form">
+            On the form
+          </Tabs.Trigger>
           <Tabs.Trigger className={TAB} value="pair" disabled={sorted.length < 2}>
             Two side by side
           </Tabs.Trigger>
@@ -48,6 +54,11 @@ export function Toile() {
         <Tabs.Content value="fittings">
           <FittingList fittings={sorted} chosen={chosen?.id ?? null} onChoose={choose} />
           {chosen ? <FittingView key={chosen.id} fitting={chosen} draft={draft} /> : <FirstLook draft={draft} />}
+        </Tabs.Content>
+        <Tabs.Content value="form">
+          <Suspense fallback={<p role="status">The form comes …</p>}>
+            <OnForm id={id ?? ''} draft={draft} />
+          </Suspense>
         </Tabs.Content>
         <Tabs.Content value="pair">
           <Pair worn={wornAs(draft?.pieces ?? [])} fittings={sorted} />

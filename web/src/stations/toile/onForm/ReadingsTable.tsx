@@ -1,0 +1,98 @@
+import { shows, type Reading, type ReadingId } from '@ample/core/drape';
+import { READING_WORDS, sayAmount, sayReading } from '@ample/core/words';
+import { useUnits } from '../../../store/prefs.ts';
+import type { Draped } from '../../../workers/protocol.ts';
+
+/** From which side a reading is seen best, degrees the form is turned. */
+export function sideOf(id: ReadingId): number {
+  if (id.includes('back')) return 180;
+  return /side|shoulder|armhole/.test(id) ? -90 : 0;
+}
+
+/** What shows as drafted or as planned, the strongest first. */
+export function Signs({
+  draped,
+  both,
+  onShow,
+}: {
+  readonly draped: Draped;
+  readonly both: boolean;
+  readonly onShow: (id: ReadingId) => void;
+}) {
+  const units = useUnits();
+  const { drafted, planned } = draped.readings;
+  const strength = (r: Reading): number => Math.abs(r.off) / r.threshold;
+  const signs = drafted
+    .map((r, i) => ({ before: r, after: planned[i] ?? r }))
+    .filter(({ before, after }) => shows(before) || (both && shows(after)))
+    .sort((a, b) => strength(b.before) - strength(a.before));
+  if (signs.length === 0)
+    return <p>It hangs as on the body it was drafted for: nothing shows that a toile would show.</p>;
+  return (
+    <ul className="grid gap-2">
+      {signs.map(({ before, after }) => (
+        <li key={before.id} className="flex items-start justify-between gap-3 border-b border-line pb-2">
+          <div>
+            <p className="font-bold">{sayReading(shows(before) ? before : after)}</p>
+            <p>
+              {READING_WORDS[before.id].name}: {sayAmount(before, before.value, units)} as drafted
+              {both && `, ${sayAmount(after, after.value, units)} as planned`};{' '}
+              {sayAmount(before, before.control, units)} on the body it was drafted for.{' '}
+              {both &&
+                (shows(after) ? (shows(before) ? 'The plan leaves it.' : 'The plan brings it.') : 'The plan mends it.')}
+            </p>
+          </div>
+          <button
+            className="btn shrink-0"
+            onClick={() => onShow(before.id)}
+            aria-label={`Show me: ${READING_WORDS[before.id].name}`}
+          >
+            Show me
+          </button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Every reading, for those who want all, and those who cannot see the form. */
+export function ReadingsTable({ draped, both }: { readonly draped: Draped; readonly both: boolean }) {
+  const units = useUnits();
+  const { drafted, planned } = draped.readings;
+  return (
+    <table className="mt-2 w-full" aria-label="All readings">
+      <thead>
+        <tr className="border-b border-ink text-left text-sm">
+          <th className="py-1 font-normal">Reading</th>
+          <th className="py-1 text-right font-normal">As drafted</th>
+          {both && <th className="py-1 text-right font-normal">As planned</th>}
+          <th className="py-1 text-right font-normal">On the drafted body</th>
+          <th className="py-1 text-right font-normal">Shows from</th>
+        </tr>
+      </thead>
+      <tbody>
+        {drafted.map((r, i) => (
+          <tr key={r.id} className="border-b border-line">
+            <th scope="row" className="py-1 text-left font-normal">
+              {READING_WORDS[r.id].name}
+            </th>
+            <Value reading={r} />
+            {both && <Value reading={planned[i] ?? r} />}
+            <td className="py-1 text-right">{sayAmount(r, r.control, units)}</td>
+            <td className="py-1 text-right text-quiet">± {sayAmount(r, r.threshold, units)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Value({ reading }: { readonly reading: Reading }) {
+  const units = useUnits();
+  return (
+    <td className={`py-1 text-right ${shows(reading) ? 'font-bold' : ''}`}>
+      {sayAmount(reading, reading.value, units)}
+      {shows(reading) && <span className="sr-only"> shows</span>}
+    </td>
+  );
+}

@@ -1,0 +1,135 @@
+import { Canvas, useThree } from '@react-three/fiber';
+import { useEffect, useMemo } from 'react';
+import { BufferAttribute, BufferGeometry, DoubleSide, OrthographicCamera } from 'three';
+import type { Shown } from '@ample/core/drape';
+import { meshOf, shapeOf, type Figure, type Mesh } from '@ample/core/form';
+import { coloursOf, type Colouring } from './colours.ts';
+
+/** How far apart two forms stand, and how much of the view stays free around them, m. */
+const APART = 0.74;
+const MARGIN = 0.05;
+/** The form is drawn a little slimmer than it is, so that it does not show through coarse cloth, m. */
+const SLIMMER = 0.007;
+
+function geometryOf({ positions, triangles }: Mesh, colours?: Float32Array): BufferGeometry {
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(positions, 3));
+  if (colours) geometry.setAttribute('color', new BufferAttribute(colours, 3));
+  geometry.setIndex(new BufferAttribute(triangles, 1));
+  geometry.computeVertexNormals();
+  return geometry;
+}
+
+/** The surface of a form, m, drawn in by a little. */
+function slimForm(figure: Figure): BufferGeometry {
+  const { positions, triangles } = meshOf(shapeOf(figure));
+  const geometry = geometryOf({ positions: positions.map((v) => v / 1000), triangles });
+  const [place, normal] = [geometry.getAttribute('position'), geometry.getAttribute('normal')];
+  for (let i = 0; i < place.count; i++)
+    place.setXYZ(
+      i,
+      place.getX(i) - SLIMMER * normal.getX(i),
+      place.getY(i) - SLIMMER * normal.getY(i),
+      place.getZ(i) - SLIMMER * normal.getZ(i),
+    );
+  return geometry;
+}
+
+/** Lines of the seams, just off the cloth. */
+function seamGeometry(shown: Shown): BufferGeometry {
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(shown.mesh.positions, 3));
+  geometry.setIndex(new BufferAttribute(shown.seams, 1));
+  return geometry;
+}
+
+function Dressed({
+  form,
+  shown,
+  map,
+  x,
+  turn,
+}: {
+  readonly form: BufferGeometry;
+  readonly shown: Shown | null;
+  readonly map: Colouring;
+  readonly x: number;
+  readonly turn: number;
+}) {
+  const cloth = useMemo(() => shown && geometryOf(shown.mesh, coloursOf(shown, map)), [shown, map]);
+  const seams = useMemo(() => shown && seamGeometry(shown), [shown]);
+  useEffect(() => () => cloth?.dispose(), [cloth]);
+  useEffect(() => () => seams?.dispose(), [seams]);
+  return (
+    <group position={[x, 0, 0]} rotation={[0, turn, 0]}>
+      <mesh geometry={form}>
+        <meshStandardMaterial color="#8f8a82" roughness={1} />
+      </mesh>
+      {cloth && (
+        <mesh geometry={cloth}>
+          <meshStandardMaterial
+            vertexColors
+            roughness={1}
+            side={DoubleSide}
+            polygonOffset
+            polygonOffsetFactor={1}
+            polygonOffsetUnits={1}
+          />
+        </mesh>
+      )}
+      {seams && (
+        <lineSegments geometry={seams}>
+          <lineBasicMaterial color="#5c5346" />
+        </lineSegments>
+      )}
+    </group>
+  );
+}
+
+/** Makes all of the forms fit into the view. */
+function Fit({ low, high, wide }: { readonly low: number; readonly high: number; readonly wide: number }) {
+  const get = useThree((state) => state.get);
+  const size = useThree((state) => state.size);
+  useEffect(() => {
+    const { camera, invalidate } = get();
+    if (!(camera instanceof OrthographicCamera)) return;
+    camera.position.set(0, (low + high) / 2, 5);
+    camera.lookAt(0, (low + high) / 2, 0);
+    camera.zoom = Math.min(size.height / (high - low + 2 * MARGIN), size.width / wide);
+    camera.updateProjectionMatrix();
+    invalidate();
+  }, [get, size, low, high, wide]);
+  return null;
+}
+
+/** Forms side by side in their cloth, turned alike; drawn only when something changes. */
+export function Scene({
+  figure,
+  garments,
+  map,
+  turn,
+}: {
+  readonly figure: Figure;
+  readonly garments: readonly (Shown | null)[];
+  readonly map: Colouring;
+  readonly turn: number;
+}) {
+  const form = useMemo(() => slimForm(figure), [figure]);
+  useEffect(() => () => form.dispose(), [form]);
+  const heights = garments.flatMap((g) => (g ? [...g.mesh.positions].filter((_, i) => i % 3 === 1) : []));
+  form.computeBoundingBox();
+  const box = form.boundingBox;
+  const low = heights.reduce((a, b) => Math.min(a, b), box?.min.y ?? 0.7);
+  const high = heights.reduce((a, b) => Math.max(a, b), box?.max.y ?? 1.5);
+  return (
+    <Canvas orthographic frameloop="demand" flat camera={{ position: [0, 1, 5], near: 0.1, far: 20 }} aria-hidden>
+      <ambientLight intensity={1.5} />
+      <directionalLight position={[-2, 3, 4]} intensity={2} />
+      <directionalLight position={[3, 1, -2]} intensity={0.4} />
+      <Fit low={low} high={high} wide={APART * garments.length} />
+      {garments.map((shown, i) => (
+        <Dressed key={i} form={form} shown={shown} map={map} turn={turn} x={APART * (i - (garments.length - 1) / 2)} />
+      ))}
+    </Canvas>
+  );
+}

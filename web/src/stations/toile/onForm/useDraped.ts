@@ -1,0 +1,87 @@
+import { useEffect, useRef, useState } from 'react';
+import type { ClothId } from '@ample/core/cloth';
+import type { Fineness, Shown } from '@ample/core/drape';
+import type { ResolvedJob } from '@ample/core/fitting/plan';
+import type { Form } from '@ample/core/form';
+import type { Refusal } from '@ample/core/units';
+import { startDraper, type Draper } from '../../../workers/client.ts';
+import type { Draped, Garments } from '../../../workers/protocol.ts';
+
+/** Cloth on the form, and whether it came to rest. */
+export interface Hung {
+  readonly shown: Shown;
+  readonly settled: boolean;
+}
+/** What is there so far. */
+export interface Look {
+  readonly form: Form | null;
+  readonly cloth: Readonly<Partial<Record<Garments, Hung>>>;
+  readonly draped: Draped | null;
+  /** How far the work has come; null while none is going on. */
+  readonly share: number | null;
+  readonly refusal: Refusal | null;
+  readonly trouble: string | null;
+  readonly stopped: boolean;
+}
+const NOTHING: Look = {
+  ...{ form: null, cloth: {}, draped: null, share: null, refusal: null, trouble: null, stopped: false },
+};
+
+/** The last look of each job, so that coming back shows it at once. */
+const last = new Map<string, { readonly key: string; readonly look: Look }>();
+
+/**
+ * A job hung on the wearer’s form in a worker: the form first, then each garment as it comes to rest, then the readings. After
+ * a change the last look stays until the next is there.
+ */
+export function useDraped(id: string, job: ResolvedJob | null, cloth: ClothId, fineness: Fineness) {
+  const key = JSON.stringify([job, cloth, fineness]);
+  const draper = useRef<Draper | null>(null);
+  const [again, setAgain] = useState(0);
+  const [look, setLook] = useState<Look>(() => last.get(id)?.look ?? NOTHING);
+  useEffect(() => {
+    if (!job || last.get(id)?.key === key) return;
+    draper.current ??= startDraper();
+    let gone = false;
+    const set = (change: (was: Look) => Look): void => {
+      if (!gone) setLook(change);
+    };
+    set((was) => ({ ...was, share: 0, refusal: null, trouble: null, stopped: false }));
+    draper.current
+      .ask(
+        { job, cloth, fineness },
+        {
+          share: (share) => set((was) => ({ ...was, share })),
+          part: (part) =>
+            set((was) =>
+              part.kind === 'form'
+                ? { ...was, form: part.form }
+                : { ...was, cloth: { ...was.cloth, [part.of]: { shown: part.shown, settled: part.settled } } },
+            ),
+        },
+      )
+      .then(
+        (result) =>
+          set((was) => {
+            const next: Look = result.ok
+              ? { ...was, draped: result.value, share: null }
+              : { ...NOTHING, form: was.form, refusal: result.error };
+            if (result.ok) last.set(id, { key, look: next });
+            return next;
+          }),
+        (error: unknown) =>
+          set((was) => ({ ...was, share: null, trouble: error instanceof Error ? error.message : String(error) })),
+      );
+    return () => {
+      gone = true;
+    };
+    // The key says all there is of the job.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [id, key, again]);
+  useEffect(() => () => draper.current?.stop(), []);
+  const stop = (): void => {
+    draper.current?.stop();
+    setLook((was) => ({ ...was, share: null, stopped: true }));
+  };
+  return { look, stop, again: () => setAgain((n) => n + 1) };
+}
