@@ -12,6 +12,7 @@ import { cutPiece, movePanels } from '@ample/core/paper/slash';
 import { walkSeam } from '@ample/core/paper/truing';
 import { expectOk } from '@ample/core/units';
 import { fittingBench } from './bench-fitting.ts';
+import { formBench } from './bench-form.ts';
 import { planBench } from './bench-plan.ts';
 import { readBench, sliversBench, wholeBench } from './bench-read.ts';
 import { solveBench } from './bench-solve.ts';
@@ -101,6 +102,14 @@ rows.push(
   { name: 'rank the causes of eight things seen', ms: median(fitting.causes, 40), budget: 16 },
   { name: 'lay eight pieces on three cloths', ms: median(fitting.cloth, 6), budget: 1500 },
   { name: 'pack and read a backup of 200 jobs', ms: median(fitting.backup, 6), budget: 1500 },
+);
+const onForm = formBench();
+rows.push(
+  { name: 'form of a body', ms: median(onForm.form, 4), budget: 300 },
+  { name: 'what cloth feels of a form', ms: median(onForm.field, 4), budget: 300 },
+  { name: `dress of ${onForm.points.coarse} points, from nothing`, ms: median(onForm.coarse, 2), budget: 2000 },
+  { name: `dress of ${onForm.points.coarse} points, the body changed`, ms: median(onForm.again, 2), budget: 1500 },
+  { name: `dress of ${onForm.points.fine} points, from the coarse one`, ms: median(onForm.fine, 2), budget: 5000 },
 );
 /** Of four runs the second quickest: files are opened once, not warmed up to. */
 async function quick(work: () => Promise<unknown>): Promise<number> {

@@ -43,6 +43,16 @@ try {
     await page.keyboard.press('n');
     await shot('table-open');
   }
+  // Before and after the full bust, on the form; the map of the pull.
+  await page.goto(`${base}/job/marit-causeway/toile`);
+  await page.getByRole('tab', { name: 'On the form' }).click();
+  await page.getByText('The plan mends it.').first().waitFor({ timeout: 120_000 });
+  await page.getByRole('slider', { name: 'Turn the form' }).scrollIntoViewIfNeeded();
+  await page.waitForTimeout(1000);
+  await shot('toile-form');
+  await page.getByRole('radio', { name: 'Pull' }).check();
+  await page.waitForTimeout(1000);
+  await shot('toile-form-pull');
   await page.goto(`${base}/job/tove-causeway/toile`);
   await page.getByText('Where it may come from').waitFor();
   await shot('toile');
@@ -66,13 +76,6 @@ try {
   await page.keyboard.press('6');
   await page.getByRole('button', { name: 'All in view' }).click();
   await shot('table-one-side');
-  await page.goto(`${base}/job/marit-skerry/table`);
-  await page.getByText('size 4').first().waitFor();
-  for (let i = 0; i < 4; i++) {
-    await page.keyboard.press('n');
-    await page.waitForTimeout(450);
-  }
-  await shot('table-princess');
   await page.goto(`${base}/job/marit-skerry/sheet`);
   await page.getByText('size 4').first().waitFor();
   await shot('sheet');
@@ -104,8 +107,6 @@ try {
   await page.getByRole('button', { name: 'Take the readings' }).click();
   await page.getByRole('button', { name: 'On to the pieces' }).click();
   await shot('projector', page);
-  await table.locator('[data-thrown]').waitFor();
-  await shot('projector-table', table);
   await table.close();
   await page.setViewportSize({ width: 820, height: 1180 });
   await page.goto(`${base}/job/marit-causeway/table`);

@@ -19,7 +19,7 @@ function sample(id: SampleId, size: string): { readonly garment: Garment; readon
 }
 
 /** A reading may lie so far off on the body it was drafted for: mm above or below, and per cent of pull. */
-const DRAFTED = { level: 24, pull: 0.3 } as const;
+const DRAFTED = { level: 28, pull: 0.35 } as const;
 
 describe('the body a pattern was drafted for', () => {
   it.each([
@@ -49,6 +49,10 @@ describe('the body a pattern was drafted for', () => {
       for (const i of on.toile.edges.get(key) ?? []) expect(Math.abs(on.x[3 * i]!)).toBe(0);
   });
 });
+
+/** What may be left of a reading once the step is done, as a share; a shoulder seam slides a little as well. */
+const LEFT: number = 0.4;
+const SLIDES: number = 0.6;
 
 interface Seen {
   readonly drafted: readonly Reading[];
@@ -87,17 +91,18 @@ describe('the truth table of Causeway in size 4', () => {
     ['a fuller bust pulls across it', { fullBust: 980 }, 'pull-bust', 1],
     ['a fuller bust takes the ease', { fullBust: 980 }, 'ease-bust', -1],
     ['a fuller bust pulls the waist up', { fullBust: 980 }, 'waist-seam-side', 1],
-    ['a narrow shoulder lets the seam run over the bone', { shoulder: 110 }, 'shoulder-end', 1],
-    ['a broad shoulder ends beyond it', { shoulder: 134 }, 'shoulder-end', -1],
+    ['a narrow shoulder lets the seam run over the bone', { shoulder: 110 }, 'shoulder-end', 1, SLIDES],
+    ['a broad shoulder ends beyond it', { shoulder: 134 }, 'shoulder-end', -1, SLIDES],
     ['a long waist lies below the seam', { napeToWaist: 424, sideWaist: 216 }, 'waist-seam-side', 1],
     ['a short waist lies above it', { napeToWaist: 384, sideWaist: 176 }, 'waist-seam-side', -1],
     ['a narrow hip leaves ease', { hip: 950 }, 'ease-hip', 1],
-  ] as const)('%s, and the step takes most of it away', (_what, differs, id, way) => {
+  ] as const)('%s, and the step takes most of it away', (_what, differs, id, way, left = LEFT) => {
     const { drafted, planned } = seen(differs);
     const [before, after] = [of(drafted, id), of(planned, id)];
     expect(shows(before)).toBe(true);
     expect(Math.sign(before.off)).toBe(way);
-    expect(Math.abs(after.off)).toBeLessThan(0.4 * Math.abs(before.off));
+    expect(shows(after)).toBe(false);
+    expect(Math.abs(after.off)).toBeLessThan(left * Math.abs(before.off));
   });
 
   it('a smaller bust leaves cloth over it', () => {

@@ -14,8 +14,8 @@ const HEIGHT = 1660;
 /** The nape is this far below the neck point, the pit of the neck that far, mm: seldom measured, alike on most bodies. */
 const NAPE_BELOW = 12;
 const PIT_BELOW = 74;
-/** The arm's girth as a share of the high bust, and how far its middle lies in from the shoulder bone as a share of its radius. */
-const ARM = { girth: 0.33, in: 0.5, z: -10 } as const;
+/** The arm's girth as a share of the high bust, and how far its middle lies in from half the cross back, mm. */
+const ARM = { girth: 0.33, in: 58, z: -24 } as const;
 /** Where the top of the shoulders lies, from the middle of the body forward, mm. */
 const RIDGE = -16;
 /** A girth as so many times half the width of a section as deep as a torso's. */
@@ -85,9 +85,9 @@ export function firstFigure(body: Body): Figure {
   // From the neck point to the bust point the tape runs forward and outward as well as down.
   const along = body.neckPointToBustPoint ?? 0.157 * height;
   const forward = FORWARD * (g.highBust / ROUND) + rise;
-  const down = Math.sqrt(Math.max((0.5 * along) ** 2, along ** 2 - forward ** 2 - (halfSpan - g.neck / 7.4) ** 2));
+  const down = Math.sqrt(Math.max((0.5 * along) ** 2, along ** 2 - forward ** 2 - (halfSpan - g.neck / 7.9) ** 2));
   const bust = Math.max(neckPoint - down, waist + (BELOW.bust + 30) * scale);
-  const neckHalf = g.neck / 7.4;
+  const neckHalf = g.neck / 7.9;
   const shoulderDrop = body.shoulderSlope ?? 0.34 * (body.shoulder ?? 122 * scale);
   const shoulder =
     neckHalf + Math.sqrt(Math.max((60 * scale) ** 2, (body.shoulder ?? 122 * scale) ** 2 - shoulderDrop ** 2));
@@ -102,9 +102,10 @@ export function firstFigure(body: Body): Figure {
     hipHalf: g.hip / ROUND,
     bustRise: rise,
     ...{ nape, neckPoint, neckPit: neckPoint - PIT_BELOW * scale, bust, waist, waistTilt: 0 },
-    underarm: nape - (body.napeToUnderarm ?? 0.116 * height),
+    underarm:
+      nape - (body.napeToUnderarm ?? (body.sideWaist === undefined ? 0.106 * height : nape - waist - body.sideWaist)),
     hip: waist - 0.98 * (body.hipDepth ?? HIP_DEPTH * scale),
     ...{ shoulder, shoulderDrop, ridge: RIDGE, halfSpan },
-    ...{ armX: shoulder - ARM.in * armRadius, armZ: ARM.z, armRadius },
+    ...{ armX: g.crossBack / 2 - ARM.in * scale, armZ: ARM.z, armRadius },
   };
 }

@@ -42,18 +42,18 @@ interface Free {
   readonly loose: number;
 }
 const FREE: readonly Free[] = [
-  { key: 'neckHalf', loose: 40 },
-  { key: 'highBustHalf', loose: 20 },
+  { key: 'neckHalf', loose: 10 },
+  { key: 'highBustHalf', loose: 80 },
   { key: 'underbustHalf', loose: 100 },
   { key: 'waistHalf', loose: 200 },
   { key: 'highHipHalf', loose: 200 },
   { key: 'hipHalf', loose: 200 },
-  { key: 'bustRise', loose: 30 },
+  { key: 'bustRise', loose: 60 },
   { key: 'bust', loose: 30 },
   { key: 'waist', loose: 20 },
   { key: 'waistTilt', loose: 16 },
   { key: 'hip', loose: 200 },
-  { key: 'shoulder', loose: 60 },
+  { key: 'shoulder', loose: 100 },
   { key: 'shoulderDrop', loose: 8 },
   { key: 'neckPoint', loose: 6 },
   { key: 'neckPit', loose: 12 },

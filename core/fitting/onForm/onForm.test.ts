@@ -1,0 +1,52 @@
+import { describe, expect, it } from 'vitest';
+import { samplePattern } from '../../blocks/index.ts';
+import { wearerWith, type Readings } from '../../testing/wearers.ts';
+import { expectOk } from '../../units/index.ts';
+import { planStep, type ResolvedJob } from '../plan/index.ts';
+import { onForm, toSee, type Before, type Stage } from './index.ts';
+
+const pattern = samplePattern('causeway', ['4']);
+const row = pattern.chart.find((r) => r.size === '4')!.body as Readings;
+const job = (body: Readings, alterations: readonly string[] = []): ResolvedJob => ({
+  job: { size: '4', sizeMethod: 'highBust', steps: alterations.map((a, i) => planStep(`s${i}`, a)) },
+  wearer: wearerWith(body),
+  pattern,
+});
+
+/** The whole of the work, and which stages took steps. */
+function hung(of: ResolvedJob, before: Before | null = null) {
+  const work = onForm(expectOk(toSee(of), 'job'), 'calico', 'coarse', before);
+  const stages = new Set<Stage>();
+  for (;;) {
+    const next = work.next();
+    if (next.done) return { ...expectOk(next.value, 'hung'), stages: [...stages] };
+    if ('share' in next.value) stages.add(next.value.stage);
+  }
+}
+
+describe('a job on the form', () => {
+  it('is hung as drafted, as planned and on the chart’s body; after a change only the plan is hung again', () => {
+    const fuller = { ...row, fullBust: 970 };
+    const first = hung(job(fuller, ['full-bust-side-dart']));
+    expect(first.stages).toEqual(['drafted', 'planned', 'chart']);
+    const pull = (seen: typeof first.seen.drafted) => seen.readings.find((r) => r.id === 'pull-bust')!.off;
+    expect(pull(first.seen.planned)).toBeLessThan(0.4 * pull(first.seen.drafted));
+    const again = hung(job(fuller, ['full-bust-side-dart', 'shoulder-slash']), first.kept);
+    expect(again.stages).toEqual(['planned']);
+    expect(again.seen.drafted.readings).toEqual(first.seen.drafted.readings);
+    // Without a step the plan is the draft itself.
+    const bare = hung(job(fuller), first.kept);
+    expect(bare.stages).toEqual([]);
+    expect(bare.seen.planned).toEqual(bare.seen.drafted);
+  });
+
+  it('says what is missing', () => {
+    const codeOf = (of: ResolvedJob): string => {
+      const r = toSee(of);
+      return r.ok ? 'ok' : r.error.code;
+    };
+    expect(codeOf(job({ highBust: 870 }))).toBe('form-no-body');
+    expect(codeOf({ ...job(row), pattern: { ...pattern, sizes: {} } })).toBe('form-no-pieces');
+    expect(codeOf(job(row))).toBe('ok');
+  });
+});

@@ -1,0 +1,59 @@
+import { expect, test } from './app.ts';
+
+/** Three garments come to rest, on a machine that may be busy. */
+const HANGS = 150_000;
+test.describe('a job on the wearer’s form', () => {
+  test.setTimeout(2 * HANGS);
+
+  test('a fuller bust pulls as drafted, and the plan mends it; a step switched off brings it back', async ({
+    page,
+  }) => {
+    await page.goto('/job/marit-causeway/toile');
+    await page.getByRole('tab', { name: 'On the form' }).click();
+    await expect(page.getByRole('status').getByText('The cloth comes to rest …')).toBeVisible();
+    const pulls = page.getByRole('listitem').filter({ hasText: 'It pulls across the bust.' });
+    await expect(pulls).toContainText(/as planned.*The plan mends it\./, { timeout: HANGS });
+    await expect(page.locator('canvas')).toBeVisible();
+
+    // Show me turns the form to the front and colours the pull; the arrow keys turn it on.
+    const form = page.getByRole('slider', { name: 'Turn the form' });
+    await page.getByRole('button', { name: 'Back', exact: true }).click();
+    await expect(form).toHaveAttribute('aria-valuetext', 'from the back');
+    await pulls.getByRole('button', { name: /^Show me/ }).click();
+    await expect(form).toHaveAttribute('aria-valuetext', 'from the front');
+    await expect(page.getByRole('radio', { name: 'Pull' })).toBeChecked();
+    await form.focus();
+    await page.keyboard.press('ArrowLeft');
+    await expect(form).toHaveAttribute('aria-valuenow', '-15');
+
+    await page.getByText('All readings').click();
+    const table = page.getByRole('table', { name: 'All readings' });
+    await expect(table.getByRole('row').filter({ hasText: 'Waist at the side' })).toContainText('cm');
+
+    await page.getByRole('checkbox', { name: 'Full bust, with a side dart' }).click();
+    await expect(pulls).not.toContainText('as planned', { timeout: HANGS });
+    await expect(page.getByText('As planned', { exact: true })).toBeHidden();
+  });
+
+  test('without a graphics card the cloth is drawn; it can be stopped and begun again', async ({ page }) => {
+    await page.addInitScript(() => {
+      const context = HTMLCanvasElement.prototype.getContext;
+      HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) {
+        return kind.startsWith('webgl') ? null : Reflect.apply(context, this, [kind, ...rest]);
+      } as typeof context;
+    });
+    await page.goto('/job/tove-causeway/toile');
+    await page.getByRole('tab', { name: 'On the form' }).click();
+    await page.getByRole('button', { name: 'Stop' }).click();
+    await expect(page.getByText('Stopped before the cloth had come to rest.')).toBeVisible();
+    await page.getByRole('button', { name: 'Begin again' }).click();
+    await expect(page.getByRole('img', { name: 'As drafted' })).toBeVisible({ timeout: HANGS });
+    await expect(page.locator('canvas')).toHaveCount(0);
+  });
+
+  test('trousers are told that the form has no legs', async ({ page }) => {
+    await page.goto('/job/runa-landing/toile');
+    await page.getByRole('tab', { name: 'On the form' }).click();
+    await expect(page.getByText('Trousers cannot be seen on the form yet')).toBeVisible();
+  });
+});
