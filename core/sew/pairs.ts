@@ -86,10 +86,10 @@ export function pairsOfSeam(pieces: ReadonlyMap<string, Piece>, seam: Seam, edge
   return all.map(([s, t]): Pair => [one.spotAt(s), two.spotAt(t)]);
 }
 
-/** The pairs of a piece’s darts, from the mouth or the widest line to the tip, which both legs share. */
-export function pairsOfDarts({ piece, outline, holes, legs }: Cut, edge: number): readonly Pair[] {
+/** The pairs of each of a piece’s darts, from the mouth or the widest line to the tip, which both legs share. */
+export function pairsOfDarts({ piece, outline, holes, legs }: Cut, edge: number): readonly (readonly Pair[])[] {
   const stretches = [...outline, ...holes.flat()];
-  return legs.flatMap(([one, two]) => {
+  return legs.map(([one, two]) => {
     const [a, b] = [one, two].map((id) => stretches.find((s) => s.id === id)!) as [
       (typeof stretches)[0],
       (typeof stretches)[0],

@@ -70,6 +70,20 @@ describe('pieces sewn for the form', () => {
     );
   });
 
+  it('draws each seam and each dart as a line of its own, points along it following on each other', () => {
+    const toile = sewn('causeway', 14);
+    const placeOf = new Map(
+      toile.panels.flatMap((p) => [...p.points].map((i, k) => [i, { p, at: p.places[k]! }] as const)),
+    );
+    for (const line of toile.seams)
+      for (let k = 1; k < line.length; k++) {
+        const [a, b] = [placeOf.get(line[k - 1]!)!, placeOf.get(line[k]!)!];
+        if (a.p === b.p && line[k - 1] !== line[k]) expect(distance(a.at, b.at)).toBeLessThan(60);
+      }
+    // Shoulder, two sides, two waists; darts at the side, shoulder and waist of the bodice and in the skirt.
+    expect(toile.seams).toHaveLength(5 + 6);
+  });
+
   it('meshes evenly: no edge longer than twice what was asked', () => {
     for (const { places, triangles } of sewn('jetty', 16).panels)
       for (let t = 0; t < triangles.length; t++)

@@ -96,7 +96,7 @@ export function sew(all: readonly Piece[], seams: readonly Seam[], edge: number)
 function sewnWith({ pieces, seams }: Garment, edge: number): Result<Toile> | null {
   const byId = new Map(pieces.map((p) => [p.id, p]));
   const cuts = pieces.map(cutOf);
-  const lines = [...seams.map((s) => pairsOfSeam(byId, s, edge)), ...cuts.map((c) => pairsOfDarts(c, edge))];
+  const lines = [...seams.map((s) => pairsOfSeam(byId, s, edge)), ...cuts.flatMap((c) => pairsOfDarts(c, edge))];
   const spots = lines.flat(2);
   const meshes = meshesOf(cuts, spots, edge);
   if (!meshes) return null;

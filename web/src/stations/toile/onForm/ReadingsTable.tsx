@@ -9,6 +9,13 @@ export function sideOf(id: ReadingId): number {
   return /side|shoulder|armhole/.test(id) ? -90 : 0;
 }
 
+/** What the plan does about a reading; what was nearly there before is not brought by it. */
+function byPlan(before: Reading, after: Reading): string {
+  if (!shows(after)) return 'The plan mends it.';
+  const there = Math.sign(before.off) === Math.sign(after.off) && Math.abs(before.off) > Math.abs(after.off) / 2;
+  return there ? 'The plan leaves it.' : 'The plan brings it.';
+}
+
 /** What shows as drafted or as planned, the strongest first. */
 export function Signs({
   draped,
@@ -37,9 +44,7 @@ export function Signs({
             <p>
               {READING_WORDS[before.id].name}: {sayAmount(before, before.value, units)} as drafted
               {both && `, ${sayAmount(after, after.value, units)} as planned`};{' '}
-              {sayAmount(before, before.control, units)} on the body it was drafted for.{' '}
-              {both &&
-                (shows(after) ? (shows(before) ? 'The plan leaves it.' : 'The plan brings it.') : 'The plan mends it.')}
+              {sayAmount(before, before.control, units)} on the body it was drafted for. {both && byPlan(before, after)}
             </p>
           </div>
           <button

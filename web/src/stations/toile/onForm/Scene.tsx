@@ -10,6 +10,8 @@ const APART = 0.74;
 const MARGIN = 0.05;
 /** The form is drawn a little slimmer than it is, so that it does not show through coarse cloth, m. */
 const SLIMMER = 0.007;
+/** Nearer to the middle of the body a point lies on it, m. */
+const AT_CENTRE = 1e-6;
 
 function geometryOf({ positions, triangles }: Mesh, colours?: Float32Array): BufferGeometry {
   const geometry = new BufferGeometry();
@@ -17,7 +19,19 @@ function geometryOf({ positions, triangles }: Mesh, colours?: Float32Array): Buf
   if (colours) geometry.setAttribute('color', new BufferAttribute(colours, 3));
   geometry.setIndex(new BufferAttribute(triangles, 1));
   geometry.computeVertexNormals();
+  smoothAtCentre(geometry);
   return geometry;
+}
+
+/** Where the two halves meet they are one surface: no edge is shaded there. */
+function smoothAtCentre(geometry: BufferGeometry): void {
+  const [place, normal] = [geometry.getAttribute('position'), geometry.getAttribute('normal')];
+  for (let i = 0; i < place.count; i++)
+    if (Math.abs(place.getX(i)) < AT_CENTRE) {
+      const [y, z] = [normal.getY(i), normal.getZ(i)];
+      const size = Math.hypot(y, z) || 1;
+      normal.setXYZ(i, 0, y / size, z / size);
+    }
 }
 
 /** The surface of a form, m, drawn in by a little. */
@@ -123,8 +137,8 @@ export function Scene({
   const high = heights.reduce((a, b) => Math.max(a, b), box?.max.y ?? 1.5);
   return (
     <Canvas orthographic frameloop="demand" flat camera={{ position: [0, 1, 5], near: 0.1, far: 20 }} aria-hidden>
-      <ambientLight intensity={1.5} />
-      <directionalLight position={[-2, 3, 4]} intensity={2} />
+      <ambientLight intensity={1.25} />
+      <directionalLight position={[-2, 3, 4]} intensity={1.9} />
       <directionalLight position={[3, 1, -2]} intensity={0.4} />
       <Fit low={low} high={high} wide={APART * garments.length} />
       {garments.map((shown, i) => (
