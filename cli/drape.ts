@@ -4,7 +4,7 @@ import { allOnForm, toSee, type Seen } from '@ample/core/fitting/onForm';
 import { meshOf, shapeOf, writeStl, type Figure, type Mesh } from '@ample/core/form';
 import { writeGlb, writeObj, type Part } from '@ample/core/out/model';
 import { ok, refuse, type Result } from '@ample/core/units';
-import { ON_FORM_IS, READING_WORDS, sayConflict, sayReading } from '@ample/core/words';
+import { onFormIs, READING_WORDS, sayConflict, sayReading } from '@ample/core/words';
 import { UNITS } from './commands.ts';
 import { writeOut } from './files.ts';
 import { loadJob } from './resolve.ts';
@@ -40,7 +40,7 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
       size,
       cloth,
       as: options.drafted ? 'drafted' : 'planned',
-      says: ON_FORM_IS,
+      says: onFormIs(),
       ...(oneSided ? { side: 'left' } : {}),
     },
     form: form.rows.map(({ key, body: measured, form: read, filled }) => ({ key, body: measured, form: read, filled })),

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from './app.ts';
 
 /** Three garments come to rest, on a machine that may be busy. */
@@ -25,6 +26,14 @@ test.describe('a job on the wearer’s form', () => {
     await form.focus();
     await page.keyboard.press('ArrowLeft');
     await expect(form).toHaveAttribute('aria-valuenow', '-15');
+
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'As planned, as a 3D model (glTF)' }).click();
+    expect(
+      readFileSync(await (await waiting).path())
+        .subarray(0, 4)
+        .toString(),
+    ).toBe('glTF');
 
     await page.getByText('All readings').click();
     const table = page.getByRole('table', { name: 'All readings' });

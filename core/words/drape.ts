@@ -1,6 +1,6 @@
 import type { ClothId } from '../cloth/index.ts';
 import { shows, type Reading, type ReadingId } from '../drape/index.ts';
-import { en, type Units } from '../speech/index.ts';
+import { en, inWords, type Units } from '../speech/index.ts';
 import { formatLength } from '../units/index.ts';
 
 /** What a reading is called, and what it means on either side. */
@@ -11,7 +11,7 @@ interface ReadingWords {
   readonly less: string;
 }
 
-export const READING_WORDS: Readonly<Record<ReadingId, ReadingWords>> = {
+export const READING_WORDS: Readonly<Record<ReadingId, ReadingWords>> = inWords({
   'pull-bust': {
     name: 'Pull over the bust',
     place: 'front, at the bust',
@@ -132,17 +132,17 @@ export const READING_WORDS: Readonly<Record<ReadingId, ReadingWords>> = {
     more: 'The back neckline rides up.',
     less: 'The back neckline slides down.',
   },
-};
+});
 
-export const CLOTH_WORDS: Readonly<Record<ClothId, string>> = {
-  calico: en`Calico, as a toile`,
+export const CLOTH_WORDS: Readonly<Record<ClothId, string>> = inWords({
+  calico: 'Calico, as a toile',
   light: 'Light woven cloth',
   heavy: 'Heavy woven cloth',
   denim: 'Denim',
-  drapey: en`Woven cloth that drapes`,
+  drapey: 'Woven cloth that drapes',
   stableJersey: 'Stable jersey',
   stretchJersey: 'Stretchy jersey',
-};
+});
 
 /** A reading with its unit: lengths as the reader measures, a pull in per cent. */
 export function sayAmount({ unit }: Pick<Reading, 'unit'>, value: number, { unit: lengths, fraction }: Units): string {
@@ -155,5 +155,5 @@ export const sayReading = (r: Reading): string =>
   shows(r) ? READING_WORDS[r.id][r.off > 0 ? 'more' : 'less'] : 'As on the body it was drafted for.';
 
 /** What the whole is, and is not. */
-export const ON_FORM_IS =
-  'Computed; sew the toile before you cut good cloth. The form is made of the tape alone, the cloth is a middling one of its kind, and sleeves, facings and linings are left out.';
+export const onFormIs = (): string =>
+  en`Computed; sew the toile before you cut good cloth. The form is made of the tape alone, the cloth is a middling one of its kind, and sleeves, facings and linings are left out.`;

@@ -71,11 +71,11 @@ export const ERROR_WORDS = {
   'form-no-body': () => 'Take the waist and the bust or the hip first: the form is made from them.',
   'form-nothing-to-sew': () =>
     'There is no front, back or skirt among these pieces to put on the form. Say on Pattern what each piece is.',
-  'form-no-trousers': () => 'Trousers cannot be seen on the form yet: it has no legs. Check them in a toile.',
+  'form-no-trousers': () => en`Trousers cannot be seen on the form yet: it has no legs. Check them in a toile.`,
   'form-centre-missing': (s) =>
-    `No piece has a centre ${s.text('which')} line, so the garment does not close around the form. Say on Pattern which edge it is.`,
+    en`No piece has a centre ${s.text('which')} line, so the garment does not close around the form. Say on Pattern which edge it is.`,
   'form-piece-whole': (s) =>
-    `“${s.text('piece')}” is drawn whole. The form takes half pieces that end at the centre front or the centre back.`,
+    en`“${s.text('piece')}” is drawn whole. The form takes half pieces that end at the centre front or the centre back.`,
   'form-side-open': (s) =>
     `The side of “${s.text('piece')}” is sewn to nothing, so the garment stays open. Say on Pattern what it is sewn to.`,
   'form-piece-loose': (s) =>

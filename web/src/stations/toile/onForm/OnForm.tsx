@@ -1,8 +1,9 @@
+import { Download } from 'lucide-react';
 import { useState } from 'react';
 import { CLOTH_IDS, type ClothId } from '@ample/core/cloth';
 import type { Fineness, ReadingId } from '@ample/core/drape';
 import type { Draft } from '@ample/core/fitting/plan';
-import { alterationName, CLOTH_WORDS, ON_FORM_IS, sayAmount, sayRefusal } from '@ample/core/words';
+import { alterationName, CLOTH_WORDS, onFormIs, sayAmount, sayRefusal } from '@ample/core/words';
 import { Notice } from '../../../shared/basics.tsx';
 import { resolvedJob } from '../../../store/draftWorker.ts';
 import { useUnits } from '../../../store/prefs.ts';
@@ -12,6 +13,7 @@ import { Select } from '../../../ui/Select.tsx';
 import { cssOf, SCALES, shadeOf, type Colouring } from './colours.ts';
 import { Drawn } from './Drawn.tsx';
 import { ReadingsTable, sideOf, Signs } from './ReadingsTable.tsx';
+import { saveModel } from './save.ts';
 import { Scene } from './Scene.tsx';
 import { SIDES, Turned } from './Turned.tsx';
 import { useDraped, type Hung, type Look } from './useDraped.ts';
@@ -85,7 +87,8 @@ export function OnForm({ id, draft }: { readonly id: string; readonly draft: Dra
             </fieldset>
           </div>
           {map !== 'cloth' && <Scale map={map} />}
-          <p className="mt-2 text-quiet">{ON_FORM_IS}</p>
+          <Save look={look} both={both} name={id} />
+          <p className="mt-2 text-quiet">{onFormIs()}</p>
         </div>
         <div>
           {look.refusal && <Notice grade="look">{sayRefusal(look.refusal, units)}</Notice>}
@@ -230,5 +233,18 @@ function Scale({ map }: { readonly map: 'pull' | 'standOff' }) {
       ))}
       <span className="ml-2">{map === 'pull' ? 'how hard the cloth is pulled' : 'from the body to the cloth'}</span>
     </div>
+  );
+}
+
+/** The garment on its form, to look at elsewhere. */
+function Save({ look, both, name }: { readonly look: Look; readonly both: boolean; readonly name: string }) {
+  const of = both ? 'planned' : 'drafted';
+  const shown = look.cloth[of]?.shown;
+  const form = look.form;
+  if (!shown || !form) return null;
+  return (
+    <button className="btn mt-2" onClick={() => void saveModel(`${name}-${of}`, form.figure, shown)}>
+      <Download size={18} aria-hidden /> {both ? 'As planned' : 'As drafted'}, as a 3D model (glTF)
+    </button>
   );
 }
