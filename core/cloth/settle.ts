@@ -17,8 +17,6 @@ export interface Hanging {
   readonly touch: Touch;
   /** For every coordinate of every point: 1 where it may not move. */
   readonly held: Uint8Array;
-  /** Forces from outside, N; none where left out. */
-  readonly pull?: Float64Array;
 }
 
 export interface Pace {
@@ -35,7 +33,7 @@ export interface Pace {
 export const PACE: Pace = { step: 0.06, damping: 2, farthest: 0.012, within: 1e-3, rounds: 100 };
 
 /** Cloth on its way to rest. It is changed from step to step; a copy of `x` is what a picture is made of. */
-export interface Cloth3 {
+export interface OnItsWay {
   readonly hanging: Hanging;
   readonly x: Float64Array;
   readonly v: Float64Array;
@@ -52,7 +50,7 @@ interface Work {
 }
 
 /** Cloth at places to begin with, at rest there. */
-export function hang(hanging: Hanging, x: Float64Array): Cloth3 {
+export function hang(hanging: Hanging, x: Float64Array): OnItsWay {
   const pattern = withBending(hanging.sheet, hanging.cloth.bending, patternOf(hanging.sheet));
   const n = 3 * hanging.sheet.points;
   return {
@@ -72,16 +70,15 @@ export function hang(hanging: Hanging, x: Float64Array): Cloth3 {
 
 /** How a step went. */
 export interface Stepped {
-  /** The fastest point and the mean, m/s. */
-  readonly fastest: number;
+  /** How fast a point moves on the whole, m/s. */
   readonly speed: number;
-  /** What is out of balance at the worst point, as a share of its weight and the forces on it, before the step. */
+  /** Rounds the solving took. */
   readonly rounds: number;
 }
 
 /** One implicit step: (M (1 + damping · dt) / dt² + K) dx = M v / dt + f. */
-export function step({ hanging, x, v, work }: Cloth3, pace: Pace, friction?: number): Stepped {
-  const { sheet, cloth, solid, touch, pull } = hanging;
+export function step({ hanging, x, v, work }: OnItsWay, pace: Pace, friction?: number): Stepped {
+  const { sheet, cloth, solid, touch } = hanging;
   const { pattern, still, force, b, dx, room } = work;
   const { step: dt, damping, farthest } = pace;
   pattern.values.set(still);
@@ -96,13 +93,11 @@ export function step({ hanging, x, v, work }: Cloth3, pace: Pace, friction?: num
     force[3 * i + 1]! -= GRAVITY * mass;
     for (let d = 0; d < 3; d++) {
       const k = 3 * i + d;
-      force[k]! += pull?.[k] ?? 0;
       pattern.values[m + 4 * d]! += (mass * (1 + damping * dt)) / (dt * dt);
       b[k] = force[k]! + (mass * v[k]!) / dt;
     }
   }
   const rounds = conjugate(pattern, b, dx, pace, room);
-  let fastest = 0;
   let sum = 0;
   for (let i = 0; i < sheet.points; i++) {
     const size = Math.sqrt(dx[3 * i]! ** 2 + dx[3 * i + 1]! ** 2 + dx[3 * i + 2]! ** 2);
@@ -112,14 +107,13 @@ export function step({ hanging, x, v, work }: Cloth3, pace: Pace, friction?: num
       x[k]! += shorter * dx[k]!;
       v[k] = (shorter * dx[k]!) / dt;
     }
-    fastest = Math.max(fastest, (shorter * size) / dt);
     sum += (shorter * size) / dt;
   }
-  return { fastest, speed: sum / sheet.points, rounds };
+  return { speed: sum / sheet.points, rounds };
 }
 
-/** All the energy of cloth that is at rest: in its plane, in its folds, in its height and its pressing on the body, J. */
-export function energyOf({ hanging, x }: Cloth3): number {
+/** All the energy of cloth that is at rest: in its plane, in its folds and in its height, J; without what presses on a body. */
+export function energyOf({ hanging, x }: OnItsWay): number {
   const { sheet, cloth } = hanging;
   let sum = membraneEnergy(sheet, cloth, x) + bend(sheet, cloth.bending, x);
   for (let i = 0; i < sheet.points; i++) sum += GRAVITY * cloth.mass * sheet.share[i]! * x[3 * i + 1]!;

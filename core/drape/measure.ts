@@ -2,7 +2,7 @@ import { CLOTHS, drawnAt } from '../cloth/index.ts';
 import { tautOver, type Vec3 } from '../form/index.ts';
 import { edgesWithRole, levelOf, type EdgeRole, type Piece } from '../pattern/index.ts';
 import { edgeKey } from '../sew/index.ts';
-import type { Worn } from './wear.ts';
+import { LIES_OFF, type Worn } from './wear.ts';
 
 /** Where a point of the cloth lies, mm. */
 export const placeAt = ({ x }: Worn, i: number): Vec3 => ({
@@ -91,7 +91,7 @@ export function standOff(w: Worn, points: readonly number[]): number {
   let sum = 0;
   for (const i of points) {
     w.solid.at(w.x[3 * i]!, w.x[3 * i + 1]!, w.x[3 * i + 2]!, out);
-    sum += Math.max(0, 1000 * out[0]! - 1.5);
+    sum += Math.max(0, 1000 * out[0]! - LIES_OFF);
   }
   return points.length === 0 ? 0 : sum / points.length;
 }
@@ -107,7 +107,7 @@ export function surplusAlong(w: Worn, points: readonly number[], outward: Vec3):
   return long - tautOver(places, outward);
 }
 
-/** Where the waist of the garment lies on the line of an edge: its end at a waist seam, or as high as the piece marks its waist. */
+/** Where the waist of the garment lies on the line of an edge: at its waist seam, or as high as the piece marks its waist. */
 export function waistOn(
   w: Worn,
   role: 'centreFront' | 'centreBack' | 'side',
@@ -115,18 +115,18 @@ export function waistOn(
 ): Vec3 | null {
   for (const { piece, points, places } of w.toile.panels) {
     if (!parts.includes(piece.part)) continue;
+    const of = (r: EdgeRole): readonly number[] =>
+      edgesWithRole(piece, r).flatMap((e) => [...(w.toile.edges.get(edgeKey(piece.id, e.id)) ?? [])]);
+    const along = of(role);
+    const seam = of('waist');
+    const corner = along.find((i) => seam.includes(i));
+    if (corner !== undefined) return placeAt(w, corner);
     const level = levelOf(piece, 'waist');
-    const edges = edgesWithRole(piece, role);
-    const along = edges.flatMap((e) => [...(w.toile.edges.get(edgeKey(piece.id, e.id)) ?? [])]);
-    if (along.length === 0) continue;
-    const onPaper = along.map((i) => ({ i, y: places[points.indexOf(i)]!.y })).sort((a, b) => a.y - b.y);
-    if (!level) continue;
-    const below = onPaper.findIndex((p) => p.y >= level.y - 12);
-    const [a, b] = [onPaper[Math.max(0, below - 1)]!, onPaper[below === -1 ? onPaper.length - 1 : below]!];
-    const ends = onPaper.at(-1)!;
-    // A waist seam: the side is cut off a little above the level of the centre.
-    if (ends.y - level.y < 40) return placeAt(w, ends.i);
-    const s = b.y > a.y ? (level.y - a.y) / (b.y - a.y) : 0;
+    const onPaper = along.map((i) => ({ i, y: places[points.indexOf(i)]!.y })).sort((p, q) => p.y - q.y);
+    const below = level ? onPaper.findIndex((p) => p.y >= level.y) : -1;
+    const [a, b] = [onPaper[below - 1], onPaper[below]];
+    if (!level || !a || !b) continue;
+    const s = (level.y - a.y) / (b.y - a.y);
     const [p, q] = [placeAt(w, a.i), placeAt(w, b.i)];
     return { x: p.x + s * (q.x - p.x), y: p.y + s * (q.y - p.y), z: p.z + s * (q.z - p.z) };
   }

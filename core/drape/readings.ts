@@ -2,7 +2,7 @@ import { around, crossAt, girthOf, sectionOf, shapeOf, type Vec3 } from '../form
 import { edgesWithRole, type Piece } from '../pattern/index.ts';
 import { edgeKey } from '../sew/index.ts';
 import { lengthAt, placeAt, pointsAlong, pullOver, standOff, surplusAlong, waistOn } from './measure.ts';
-import type { Worn } from './wear.ts';
+import { LIES_OFF, type Worn } from './wear.ts';
 
 /** What a garment on a form is read for, in the order told. The ids are kept in files. */
 export const READINGS = [
@@ -49,10 +49,12 @@ export function read(w: Worn): Readings {
   const inFront = (p: Vec3): boolean => p.z > section(p.y).z;
   const reaches = (y: number): boolean => lowest < y - BAND;
   const hung = pointsAlong(w, 'shoulder').length > 0;
+  // A cut-on sleeve runs on past the bone: its seam has no end there.
+  const cutOn = pointsAlong(w, 'underarm').length > 0;
   const top = <T>(value: () => T): T | null => (hung ? value() : null);
   const at = <T>(y: number, value: () => T): T | null => (reaches(y) ? value() : null);
   // A tape over the cloth lies as far off the body all round as the cloth does.
-  const ease = (y: number): number => lengthAt(w, y) - girth(y) - 2 * Math.PI * 1.5;
+  const ease = (y: number): number => lengthAt(w, y) - girth(y) - 2 * Math.PI * LIES_OFF;
   const waist = (role: 'centreFront' | 'centreBack' | 'side', parts: readonly Piece['part'][]): number | null => {
     const p = waistOn(w, role, parts);
     return p && p.y - figure.waist - (role === 'centreBack' ? figure.waistTilt : 0);
@@ -84,7 +86,9 @@ export function read(w: Worn): Readings {
     'hem-front': hem.front,
     'hem-side': hem.side,
     'hem-back': hem.back,
-    'shoulder-end': top(() => Math.max(...pointsAlong(w, 'shoulder').map((i) => placeAt(w, i).x)) - figure.shoulder),
+    'shoulder-end': cutOn
+      ? null
+      : top(() => Math.max(...pointsAlong(w, 'shoulder').map((i) => placeAt(w, i).x)) - figure.shoulder),
     'side-seam-lean': leanOf(w),
     'neck-rise-back': riseBehind(w),
   };
@@ -100,7 +104,7 @@ const inBackOf = (w: Worn, i: number): boolean => {
 function riseBehind(w: Worn): number | null {
   const behind = pointsAlong(w, 'neck', BACKS)
     .map((i) => placeAt(w, i))
-    .filter((p) => p.x < 1);
+    .filter((p) => p.x === 0);
   return behind.length === 0 ? null : Math.max(...behind.map((p) => p.y)) - w.figure.nape;
 }
 
@@ -108,7 +112,9 @@ function riseBehind(w: Worn): number | null {
 function frontGirth(w: Worn): number {
   const shape = shapeOf(w.figure);
   const ring = sectionOf(shape)(w.figure.bust);
-  return girthOf(around(ring, shape.mounds, ROUND).filter((p) => p.z >= ring.z - 1)) - 2 * ring.half + Math.PI * 1.5;
+  return (
+    girthOf(around(ring, shape.mounds, ROUND).filter((p) => p.z >= ring.z - 1)) - 2 * ring.half + Math.PI * LIES_OFF
+  );
 }
 
 /** The lowest edge of the garment at the centre front, the side and the centre back, mm above the floor. */

@@ -1,6 +1,6 @@
 import { CLOTHS, drawnAt } from '../cloth/index.ts';
 import type { Mesh } from '../form/index.ts';
-import type { Worn } from './wear.ts';
+import { LIES_OFF, type Worn } from './wear.ts';
 import { wholeMesh } from './whole.ts';
 
 /** Cloth as a picture shows it: both halves, and for every point how it pulls and how far it stands off. */
@@ -35,7 +35,7 @@ export function shownOf(worn: Worn): Shown {
   for (let i = 0; i < n; i++) {
     pull[n + i] = pull[i]! /= weight[i] || 1;
     solid.at(x[3 * i]!, x[3 * i + 1]!, x[3 * i + 2]!, out);
-    standOff[n + i] = standOff[i] = Math.max(0, 1000 * out[0]! - 1.5);
+    standOff[n + i] = standOff[i] = Math.max(0, 1000 * out[0]! - LIES_OFF);
   }
   const seams = toile.seams.flatMap((line) =>
     Array.from(line.subarray(1)).flatMap((b, k) => [line[k]!, b, n + line[k]!, n + b]),

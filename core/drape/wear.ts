@@ -34,9 +34,17 @@ export type Fineness = keyof typeof EDGES;
 /** What lies on what, N/m and m, and how it slides: freely while it finds its place, then as calico does on a form. */
 const TOUCH = { off: 0.0015, push: 300, friction: 0.02 } as const;
 const HOLDS = 0.3;
-/** Steps that the shoulder seams stay where they were laid while all draws together, or the neck would ride up; that it slides freely, from nothing and from a place it has already found; and steps at most. */
+/** How far off the body cloth lies that lies on it, mm. */
+export const LIES_OFF = 1000 * TOUCH.off;
+/**
+ * Steps that the shoulder seams stay where they were laid while all draws together, or the neck would ride up; that it slides
+ * freely, from nothing and from a place it has already found; and steps at most.
+ */
 const STEPS = { pinned: 12, free: { cold: 30, warm: 8 }, most: 120 } as const;
-/** At rest: points move no faster than this on the whole, m/s, and for so many steps. */
+/**
+ * At rest: points move no faster than this on the whole, m/s, and for so many steps. By the implicit step what is out of balance is then
+ * no more than mass · speed / step: below a thousandth of the weight.
+ */
 const REST = { speed: 5e-4, steps: 3 } as const;
 
 /** How far the work has come, for who waits. */

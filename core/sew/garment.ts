@@ -9,18 +9,16 @@ export interface Garment {
 
 /** Parts that lie on others or hang from them: the body of a garment is looked at without them. */
 const LEFT_OUT: readonly Piece['part'][] = [
-  ...([
-    'facingFront',
-    'facingBack',
-    'flyFacing',
-    'pocket',
-    'sleeve',
-    'cuff',
-    'collar',
-    'band',
-    'waistband',
-    'other',
-  ] as const),
+  'facingFront',
+  'facingBack',
+  'flyFacing',
+  'pocket',
+  'sleeve',
+  'cuff',
+  'collar',
+  'band',
+  'waistband',
+  'other',
 ];
 export const sewnPieces = (pieces: readonly Piece[]): readonly Piece[] =>
   pieces.filter((p) => !LEFT_OUT.includes(p.part));

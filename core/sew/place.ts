@@ -1,7 +1,7 @@
 import { prepare } from '../cloth/index.ts';
 import { conjugate, partsOf, patternOf, roomFor } from '../cloth/solver.ts';
 import { pointOn, sectionOf, shapeOf, type Figure, type Shape, type Vec3 } from '../form/index.ts';
-import { edgesWithRole, type Seam } from '../pattern/index.ts';
+import { edgesWithRole, type EdgeRole, type Seam } from '../pattern/index.ts';
 import { edgeKey, grainTurn, type Toile } from './sew.ts';
 
 /** How far off the form the pieces are laid on it, m: clear of it everywhere, and not so far that they have a long way to go. */
@@ -23,27 +23,47 @@ interface Place {
  * where there are none the waist on the waist.
  */
 export function placeOn(figure: Figure, toile: Toile, seams: readonly Seam[]): Float64Array {
-  const sheet = prepare(toile.sheet);
+  const fixed = fixedOn(figure, toile, seams);
+  const found = spread(toile, fixed);
+  const at = surfaceAt(shapeOf(figure));
+  const out = new Float64Array(found.length);
+  for (let i = 0; i < found.length; i += 3) {
+    const p = at(found[i]!, found[i + 1]!);
+    out.set([p.x + (fixed.get(i / 3)?.beyond ?? 0), p.y, p.z], i);
+  }
+  return out;
+}
+
+type Fixed = ReadonlyMap<number, Partial<Place>>;
+
+/** What is known of some points before all others are spread between them. */
+function fixedOn(figure: Figure, toile: Toile, seams: readonly Seam[]): Fixed {
   const fixed = new Map<number, Partial<Place>>();
-  const fix = (points: Int32Array | undefined, place: Partial<Place>): void =>
-    points?.forEach((p) => fixed.set(p, { ...fixed.get(p), ...place }));
+  const fix = (points: Iterable<number>, place: Partial<Place>): void => {
+    for (const p of points) fixed.set(p, { ...fixed.get(p), ...place });
+  };
   onShoulders(figure, toile, seams, fix);
   const hangs = fixed.size > 0;
   for (const { piece } of toile.panels) {
-    if (!hangs)
-      for (const e of edgesWithRole(piece, 'waist'))
-        fix(toile.edges.get(edgeKey(piece.id, e.id)), { height: figure.waist / 1000 });
-    for (const e of edgesWithRole(piece, 'centreFront'))
-      fix(toile.edges.get(edgeKey(piece.id, e.id)), { direction: 0 });
-    for (const e of edgesWithRole(piece, 'centreBack'))
-      fix(toile.edges.get(edgeKey(piece.id, e.id)), { direction: Math.PI });
+    const along = (role: EdgeRole): readonly number[] =>
+      edgesWithRole(piece, role).flatMap((e) => [...(toile.edges.get(edgeKey(piece.id, e.id)) ?? [])]);
+    if (!hangs) fix(along('waist'), { height: figure.waist / 1000 });
+    fix(along('centreFront'), { direction: 0 });
+    fix(along('centreBack'), { direction: Math.PI });
   }
-  const n = sheet.points;
+  return fixed;
+}
+
+/** What is fixed is held there by a spring far stiffer than what the others are spread by. */
+const STIFF = 1e6;
+
+/** Direction and height of every point (and nothing third): as even as what is fixed allows, heights rising as the paper does. */
+function spread(toile: Toile, fixed: Fixed): Float64Array {
+  const sheet = prepare(toile.sheet);
   const matrix = patternOf(sheet);
-  const b = new Float64Array(3 * n);
+  const b = new Float64Array(3 * sheet.points);
   for (const panel of toile.panels) {
-    const [, upV] = grainTurn(panel.piece)({ x: 0, y: -1000 });
-    const [upU] = grainTurn(panel.piece)({ x: 0, y: -1000 });
+    const [upU, upV] = grainTurn(panel.piece)({ x: 0, y: -1000 });
     for (let t = panel.from; t < panel.to; t++) {
       const [b1, b2, c1, c2] = sheet.slopes.subarray(4 * t, 4 * t + 4) as unknown as [number, number, number, number];
       const slopes = [
@@ -51,41 +71,31 @@ export function placeOn(figure: Figure, toile: Toile, seams: readonly Seam[]): F
         [b1, c1],
         [b2, c2],
       ] as const;
-      for (let i = 0; i < 3; i++) {
-        b[3 * sheet.triangles[3 * t + i]! + 1]! += sheet.area[t]! * (slopes[i]![0] * upU + slopes[i]![1] * upV);
-        for (let j = 0; j < 3; j++) {
+      slopes.forEach(([u, v], i) => {
+        b[3 * sheet.triangles[3 * t + i]! + 1]! += sheet.area[t]! * (u * upU + v * upV);
+        slopes.forEach(([p, q], j) => {
           const m = 9 * matrix.ofTriangle[9 * t + 3 * i + j]!;
-          const value = sheet.area[t]! * (slopes[i]![0] * slopes[j]![0] + slopes[i]![1] * slopes[j]![1]);
+          const value = sheet.area[t]! * (u * p + v * q);
           matrix.values[m]! += value;
           matrix.values[m + 4]! += value;
-        }
-      }
+        });
+      });
     }
   }
-  // What is fixed is held there by a spring far stiffer than the cloth’s.
-  const STIFF = 1e6;
-  for (let i = 0; i < n; i++) {
+  for (let i = 0; i < sheet.points; i++) {
     const m = 9 * matrix.diagonal[i]!;
     matrix.values[m + 8] = 1;
     const { direction, height } = fixed.get(i) ?? {};
-    if (direction !== undefined) {
-      matrix.values[m]! += STIFF;
-      b[3 * i]! += STIFF * direction;
-    }
-    if (height !== undefined) {
-      matrix.values[m + 4]! += STIFF;
-      b[3 * i + 1]! += STIFF * height;
-    }
+    [direction, height].forEach((value, d) => {
+      if (value === undefined) return;
+      matrix.values[m + 4 * d]! += STIFF;
+      b[3 * i + d]! += STIFF * value;
+    });
   }
-  const found = new Float64Array(3 * n);
-  conjugate(matrix, b, found, { within: 1e-7, rounds: 3000 }, roomFor(n, partsOf(matrix, flatPlaces(toile))));
-  const at = surfaceAt(shapeOf(figure));
-  const out = new Float64Array(3 * n);
-  for (let i = 0; i < n; i++) {
-    const p = at(found[3 * i]!, found[3 * i + 1]!);
-    out.set([p.x + (fixed.get(i)?.beyond ?? 0), p.y, p.z], 3 * i);
-  }
-  return out;
+  const found = new Float64Array(b.length);
+  const room = roomFor(sheet.points, partsOf(matrix, flatPlaces(toile)));
+  conjugate(matrix, b, found, { within: 1e-7, rounds: 20 }, room);
+  return found;
 }
 
 /** Shoulder seams lie on the top of the shoulders, from the neck outward as long as they are; what is longer stands out beyond. */
@@ -93,7 +103,7 @@ function onShoulders(
   figure: Figure,
   { panels, edges }: Toile,
   seams: readonly Seam[],
-  fix: (points: Int32Array | undefined, place: Partial<Place>) => void,
+  fix: (points: Iterable<number>, place: Partial<Place>) => void,
 ): void {
   const long = Math.hypot(figure.shoulder - figure.neckHalf, figure.shoulderDrop);
   const sewn = seams.filter((s) => s.kind === 'shoulder');
@@ -108,7 +118,7 @@ function onShoulders(
         last = p;
         const share = Math.min(1, far / long);
         const height = (figure.neckPoint - share * figure.shoulderDrop) / 1000;
-        fix(Int32Array.of(p.point), { direction: Math.PI / 2, height, beyond: Math.max(0, far - long) / 1000 });
+        fix([p.point], { direction: Math.PI / 2, height, beyond: Math.max(0, far - long) / 1000 });
       }
     }
 }

@@ -1,7 +1,7 @@
 import { pointAt, type Point } from '../geometry/index.ts';
 import type { Piece, Seam } from '../pattern/index.ts';
 import type { Sheet } from '../cloth/index.ts';
-import { ok, refuse, type Result } from '../units/index.ts';
+import { ok, refuse, TOL, type Result } from '../units/index.ts';
 import { cutOf, type Cut, type Spot, type Stretch } from './cut.ts';
 import { garmentOf, type Garment } from './garment.ts';
 import { pairsOfDarts, pairsOfSeam } from './pairs.ts';
@@ -39,9 +39,6 @@ interface Meshed {
   readonly along: ReadonlyMap<string, readonly { readonly at: number; readonly point: number }[]>;
 }
 
-/** Places on a stretch so near each other are one, mm. */
-const SAME = 1e-3;
-
 function meshed(cut: Cut, spots: readonly Spot[], edge: number): Meshed {
   const along = new Map<string, { at: number; point: number }[]>();
   let next = 0;
@@ -68,8 +65,8 @@ function samples(s: Stretch, spots: readonly Spot[], edge: number): readonly num
   const sewn = spots.filter((p) => p.stretch === s.id).map((p) => p.at);
   const sorted = [0, ...sewn, s.length]
     .sort((a, b) => a - b)
-    .filter((at, i, all) => i === 0 || at - all[i - 1]! > SAME);
-  if (s.length - sorted.at(-1)! < SAME) sorted[sorted.length - 1] = s.length;
+    .filter((at, i, all) => i === 0 || at - all[i - 1]! > TOL.join);
+  if (s.length - sorted.at(-1)! < TOL.join) sorted[sorted.length - 1] = s.length;
   if (sewn.length > 0) return sorted;
   const count = Math.max(1, Math.round(s.length / edge));
   return Array.from({ length: count + 1 }, (_, k) => (s.length * k) / count);

@@ -40,7 +40,12 @@ export function useDraped(id: string, job: ResolvedJob | null, cloth: ClothId, f
   const [again, setAgain] = useState(0);
   const [look, setLook] = useState<Look>(() => last.get(id)?.look ?? NOTHING);
   useEffect(() => {
-    if (!job || last.get(id)?.key === key) return;
+    if (!job) return;
+    if (last.get(id)?.key === key) {
+      // Back at what was hung last: what was begun since is not wanted any more.
+      draper.current?.stop();
+      return;
+    }
     draper.current ??= startDraper();
     let gone = false;
     const set = (change: (was: Look) => Look): void => {
@@ -83,5 +88,6 @@ export function useDraped(id: string, job: ResolvedJob | null, cloth: ClothId, f
     draper.current?.stop();
     setLook((was) => ({ ...was, share: null, stopped: true }));
   };
-  return { look, stop, again: () => setAgain((n) => n + 1) };
+  const known = last.get(id);
+  return { look: known?.key === key ? known.look : look, stop, again: () => setAgain((n) => n + 1) };
 }
