@@ -1,9 +1,9 @@
 import { CLOTH_IDS, type ClothId } from '@ample/core/cloth';
-import { plusMinusOf, shows, wholeMesh, type Reading } from '@ample/core/drape';
-import { allOnForm, toSee, type Seen } from '@ample/core/fitting/onForm';
+import { shows, wholeMesh, type Reading } from '@ample/core/drape';
+import { allOnForm, moreOf, signsOf, toSee, type Seen } from '@ample/core/fitting/onForm';
 import { meshOf, shapeOf, writeStl, type Figure, type Mesh } from '@ample/core/form';
 import { writeGlb, writeObj, type Part } from '@ample/core/out/model';
-import { ok, refuse, type Result } from '@ample/core/units';
+import { ok, refuse, toEnd, type Result } from '@ample/core/units';
 import { onFormIs, READING_WORDS, sayConflict, sayReading } from '@ample/core/words';
 import { UNITS } from './commands.ts';
 import { writeOut } from './files.ts';
@@ -33,8 +33,10 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
     options.quick ? 'coarse' : 'fine',
   );
   if (!found.ok) return found;
-  const { form, body, size, planned, oneSided } = found.value;
-  const plusMinus = options.quick ? null : plusMinusOf(planned.garment, body, planned.worn);
+  const { seen, kept } = found.value;
+  const { form, size, planned, oneSided } = seen;
+  const plan = options.drafted ? { ...job.value, job: { ...job.value.job, steps: [] } } : job.value;
+  const more = options.quick ? null : toEnd(moreOf(plan, kept));
   const report = {
     ...{
       size,
@@ -48,7 +50,14 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
     settled: planned.worn.settled,
     seconds: (Date.now() - began) / 1000,
     points: planned.worn.sheet.points,
-    readings: planned.readings.map((r) => told(r, plusMinus?.[r.id] ?? null)),
+    readings: planned.readings.map((r) => told(r, more?.plusMinus[r.id] ?? null)),
+    signs: signsOf(planned.readings).map(({ sign, amount, from }) => ({ sign, amount, from: from.map((r) => r.id) })),
+    ...(more && {
+      steps: more.without.map(({ step, alteration, readings }) => ({
+        ...{ step, alteration },
+        without: Object.fromEntries(readings.map((r) => [r.id, r.value])),
+      })),
+    }),
   };
   if (options.out === undefined) return ok(report);
   const written = writeOut(options.out, await filesOf(form.figure, planned, cloth));

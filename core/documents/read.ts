@@ -36,9 +36,19 @@ const MIGRATIONS: Readonly<Partial<Record<DocumentKind, Readonly<Record<number, 
     7: patternsOfJob(8),
     // Since 9 a fitting may note what is seen sitting.
     8: patternsOfJob(9),
+    // Since 10 a fitting may be one on the form, before anything is sewn.
+    9: patternsOfJob(10),
   },
   // Since version 3 each added kinds of pieces, darts and lines that an older app does not know.
-  pattern: { 1: neckLooked, 2: renumbered(3), 3: renumbered(4), 4: renumbered(5), 5: renumbered(6), 6: renumbered(7) },
+  pattern: {
+    1: neckLooked,
+    2: renumbered(3),
+    3: renumbered(4),
+    4: renumbered(5),
+    5: renumbered(6),
+    6: renumbered(7),
+    7: renumbered(8),
+  },
 };
 
 /** Nothing in the document changes but its version. */

@@ -16,7 +16,7 @@ import { fittingSchema, MOST } from './schemaFitting.ts';
 export * from './schemaFitting.ts';
 
 /** Version 2 added fittings, versions and labels; since 3 a step's values hold an amount only when it was typed. */
-export const JOB_VERSION = 9;
+export const JOB_VERSION = 10;
 /** Readings are kept as typed: bounds are wide, and the fit queries what is unlikely. */
 const reading = z.number().min(-10_000).max(100_000);
 

@@ -32,7 +32,7 @@ export const MOST = { fittings: 60, versions: 60, observations: 80, photos: 40 }
 
 export const RESULTS = ['gone', 'less', 'same', 'more'] as const;
 export const VERDICTS = ['open', 'alter', 'good'] as const;
-export const FITTING_KINDS = ['tissue', 'toile', 'garment'] as const;
+export const FITTING_KINDS = ['form', 'tissue', 'toile', 'garment'] as const;
 
 /** A picture taken at a fitting; its bytes are kept beside the documents. */
 export const photoSchema = z.object({

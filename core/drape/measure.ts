@@ -1,6 +1,6 @@
 import { CLOTHS, drawnAt } from '../cloth/index.ts';
 import { tautOver, type Vec3 } from '../form/index.ts';
-import { edgesWithRole, levelOf, type EdgeRole, type Piece } from '../pattern/index.ts';
+import { edgesWithRole, waistHeight, type EdgeRole, type Piece } from '../pattern/index.ts';
 import { edgeKey } from '../sew/index.ts';
 import { LIES_OFF, type Worn } from './wear.ts';
 
@@ -121,12 +121,12 @@ export function waistOn(
     const seam = of('waist');
     const corner = along.find((i) => seam.includes(i));
     if (corner !== undefined) return placeAt(w, corner);
-    const level = levelOf(piece, 'waist');
+    const level = waistHeight(piece, role === 'side' ? 'side' : 'centre');
     const onPaper = along.map((i) => ({ i, y: places[points.indexOf(i)]!.y })).sort((p, q) => p.y - q.y);
-    const below = level ? onPaper.findIndex((p) => p.y >= level.y) : -1;
+    const below = level === null ? -1 : onPaper.findIndex((p) => p.y >= level);
     const [a, b] = [onPaper[below - 1], onPaper[below]];
-    if (!level || !a || !b) continue;
-    const s = (level.y - a.y) / (b.y - a.y);
+    if (level === null || !a || !b) continue;
+    const s = (level - a.y) / (b.y - a.y);
     const [p, q] = [placeAt(w, a.i), placeAt(w, b.i)];
     return { x: p.x + s * (q.x - p.x), y: p.y + s * (q.y - p.y), z: p.z + s * (q.z - p.z) };
   }

@@ -1,26 +1,34 @@
 import { formOf, UNTOLD, type Body, type Untold } from '../form/index.ts';
 import type { Garment } from '../sew/index.ts';
+import { telling } from '../units/index.ts';
 import { read, READINGS, type ReadingId, type Readings } from './readings.ts';
-import { standOf, worn, type Worn } from './wear.ts';
+import { standOf, wear, type Worn } from './wear.ts';
 
 /** How much each reading moves with what no tape tells of a body: as if all lay off the usual at once, each as it may. */
 export type PlusMinus = Readonly<Record<ReadingId, number>>;
 
 /**
  * Puts a garment on the same body with each untold thing a little otherwise, from where it lies already, and adds up what
- * that moves (the root of the sum of squares). What was measured is left out.
+ * that moves (the root of the sum of squares). What was measured is left out. Hung with the coarse mesh throughout, so
+ * that no change of mesh counts as one of the body. Tells on the way what share is done.
  */
-export function plusMinusOf(garment: Garment, body: Body, on: Worn): PlusMinus {
-  const base = read(on);
-  const sums = Object.fromEntries(READINGS.map((id) => [id, 0])) as Record<ReadingId, number>;
-  for (const key of Object.keys(UNTOLD) as Untold[]) {
-    if (key === 'shoulderDrop' && body.shoulderSlope !== undefined) continue;
-    const otherwise = worn(garment, standOf(formOf(body, { [key]: UNTOLD[key] }).figure), on.cloth, 'coarse', on);
-    if (otherwise.ok) add(sums, read(otherwise.value), base);
+export function* plusMinus(garment: Garment, body: Body, on: Worn): Generator<number, PlusMinus> {
+  const keys = (Object.keys(UNTOLD) as Untold[]).filter(
+    (key) => key !== 'shoulderDrop' || body.shoulderSlope === undefined,
+  );
+  const shifts = [{}, ...keys.map((key) => ({ [key]: UNTOLD[key] }))];
+  const seen: Readings[] = [];
+  let from = on;
+  for (const [i, shift] of shifts.entries()) {
+    const work = wear(garment, standOf(formOf(body, shift).figure), on.cloth, 'coarse', from);
+    const hung = yield* telling(work, (p) => (i + p.steps / p.most) / shifts.length);
+    if (!hung.ok) continue;
+    seen.push(read(hung.value));
+    // The others begin where the usual body wears it.
+    if (i === 0) from = hung.value;
   }
-  return Object.fromEntries(READINGS.map((id) => [id, Math.sqrt(sums[id])])) as Record<ReadingId, number>;
-}
-
-function add(sums: Record<ReadingId, number>, other: Readings, base: Readings): void {
-  for (const id of READINGS) sums[id] += ((other[id] ?? 0) - (base[id] ?? 0)) ** 2;
+  const [base, ...others] = seen;
+  const moved = (id: ReadingId): number =>
+    Math.sqrt(others.reduce((sum, r) => sum + ((r[id] ?? 0) - (base?.[id] ?? 0)) ** 2, 0));
+  return Object.fromEntries(READINGS.map((id) => [id, moved(id)])) as Record<ReadingId, number>;
 }

@@ -2,7 +2,7 @@ import { CLOTHS, hang, PACE, prepare, solidOf, step, type ClothId, type Prepared
 import { meshOf, shapeOf, type Figure } from '../form/index.ts';
 import { edgesWithRole } from '../pattern/index.ts';
 import { carryOver, edgeKey, placeOn, sew, type Garment, type Toile } from '../sew/index.ts';
-import { ok, type Result } from '../units/index.ts';
+import { ok, toEnd, type Result } from '../units/index.ts';
 
 /** A garment on a form: where its cloth lies, m. */
 export interface Worn {
@@ -99,13 +99,7 @@ const shouldersOf = ({ edges }: Toile, seams: Garment['seams']): readonly number
     .flatMap((side) => side.edges.flatMap((e) => [...(edges.get(edgeKey(side.piece, e)) ?? [])]));
 
 /** The whole of the work at once. */
-export function worn(...args: Parameters<typeof wear>): Result<Worn> {
-  const work = wear(...args);
-  for (;;) {
-    const next = work.next();
-    if (next.done) return next.value;
-  }
-}
+export const worn = (...args: Parameters<typeof wear>): Result<Worn> => toEnd(wear(...args));
 
 /**
  * The two halves are alike, so the cloth stays on the plane between them where it meets itself. What does not hang from the

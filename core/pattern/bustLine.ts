@@ -16,7 +16,7 @@ import { TOL, nth, cyclic, once } from '../units/index.ts';
 import { bustPointOf, dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
 import { wedgesOf, type Wedge } from './marks.ts';
 import { sideDirection } from './measure.ts';
-import type { BustStretch, Edge, Piece } from './types.ts';
+import type { TapeStretch, Edge, Piece } from './types.ts';
 
 const FRONTS: readonly Piece['part'][] = ['front', 'sideFront'];
 const BODICE: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack'];
@@ -32,13 +32,13 @@ const REACH = 120;
  * notch; without a bust point straight across at the bust level. On an altered piece where that paper has gone. Empty where the piece does not reach the bust.
  */
 export const bustLineOf = once(
-  (piece: Piece): readonly BustStretch[] => piece.bustLine ?? (BODICE.includes(piece.part) ? layLine(piece) : []),
+  (piece: Piece): readonly TapeStretch[] => piece.bustLine ?? (BODICE.includes(piece.part) ? layLine(piece) : []),
 );
 
 /** The same through another bust point than the pattern's own: the wearer's. */
-export const bustLineThrough = (piece: Piece, bust: Point): readonly BustStretch[] => layLine(piece, bust);
+export const bustLineThrough = (piece: Piece, bust: Point): readonly TapeStretch[] => layLine(piece, bust);
 
-function layLine(piece: Piece, bust = bustPointOf(piece)): readonly BustStretch[] {
+function layLine(piece: Piece, bust = bustPointOf(piece)): readonly TapeStretch[] {
   const y = bust?.y ?? levelOf(piece, 'bust')?.y;
   const sides = edgesWithRole(piece, 'side');
   if (y === undefined) return [];
@@ -64,9 +64,9 @@ function layLine(piece: Piece, bust = bustPointOf(piece)): readonly BustStretch[
   const inside = bust && (bust.x - inner.x) * (outer.x - bust.x) > 0 && distance(bust, inner) > TOL.touches;
   const end = legAt(piece, out, inside && bust ? bust : inner);
   const apex = apexOf(piece);
-  const whole: BustStretch =
+  const whole: TapeStretch =
     apex && distance(apex, inner) < distance(apex, end) ? { from: apex, to: end } : { from: inner, to: apex ?? end };
-  const found: readonly BustStretch[] =
+  const found: readonly TapeStretch[] =
     inside && !apex
       ? [
           { from: inner, to: bust },
@@ -174,7 +174,7 @@ export function settledBustLine(piece: Piece): Piece {
   return { ...piece, bustLine: ends };
 }
 
-function settledEnds(piece: Piece, line: readonly BustStretch[]): BustStretch {
+function settledEnds(piece: Piece, line: readonly TapeStretch[]): TapeStretch {
   const [first, last] = [nth(line, 0), nth(line, line.length - 1)];
   const outline = outlineOf(piece);
   /** Where the stretch from `inner` through `end` meets the outline nearest to its end. */
@@ -204,7 +204,10 @@ export const withBustLineAnew = (piece: Piece): Piece => {
 
 /** The line seen from the other side of the cloth. */
 export const flippedBustLine = (
-  line: readonly BustStretch[] | undefined,
+  line: readonly TapeStretch[] | undefined,
   flip: (p: Point) => Point,
-): { readonly bustLine?: readonly BustStretch[] } =>
-  line ? { bustLine: line.map((s) => ({ from: flip(s.to), to: flip(s.from) })).reverse() } : {};
+): { readonly bustLine?: readonly TapeStretch[] } => (line ? { bustLine: flippedTape(line, flip) } : {});
+
+/** Stretches of a tape seen from the other side of the cloth, in the order they then have. */
+export const flippedTape = (line: readonly TapeStretch[], flip: (p: Point) => Point): readonly TapeStretch[] =>
+  line.map((s) => ({ from: flip(s.to), to: flip(s.from) })).reverse();

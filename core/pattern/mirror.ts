@@ -2,6 +2,7 @@ import { mapPath, pathLength, reversePath, type Point } from '../geometry/index.
 import { edgeOf } from './access.ts';
 import { mappedBeyond } from './beyond.ts';
 import { flippedBustLine } from './bustLine.ts';
+import { flippedWaistLine } from './waistLine.ts';
 import { mapMark } from './marks.ts';
 import type { Piece } from './types.ts';
 
@@ -11,6 +12,7 @@ export function mirrorPiece(piece: Piece, axis = 0): Piece {
   return {
     ...piece,
     ...flippedBustLine(piece.bustLine, flip),
+    ...flippedWaistLine(piece.waistLine, flip),
     ...mappedBeyond(piece, flip, true),
     edges: [...piece.edges].reverse().map((e) => ({ ...e, path: reversePath(mapPath(e.path, flip)) })),
     darts: piece.darts.map((d) => ({ ...d, tip: flip(d.tip), foldToward: d.foldToward === 'start' ? 'end' : 'start' })),

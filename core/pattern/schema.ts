@@ -149,8 +149,8 @@ export const buttonsSchema = z.object({
   atWaist: z.boolean().default(false),
 });
 
-/** A straight stretch of the tape around the bust, on one part of the paper. */
-export const bustStretchSchema = z.object({ from: pointSchema, to: pointSchema });
+/** A straight stretch of a tape, around the bust or the waist, on one part of the paper. */
+export const tapeStretchSchema = z.object({ from: pointSchema, to: pointSchema });
 
 export const PARTS = [
   'front',
@@ -205,7 +205,11 @@ export const pieceSchema = z.object({
     .refine(...onceEach)
     .default([]),
   /** Where the tape around the bust has gone with the paper; left out while the piece is as drafted. */
-  bustLine: z.array(bustStretchSchema).min(1).max(60).optional(),
+  bustLine: z.array(tapeStretchSchema).min(1).max(60).optional(),
+  /** Where the waist lies on a piece that was folded across there; left out while its waist level tells. */
+  waistLine: z.array(tapeStretchSchema).min(1).max(60).optional(),
+  /** How far a step has cut the underarm below the body's for the arm's sake, mm; left out while it has not. */
+  underarmLowered: z.number().min(-200).max(200).optional(),
   beyond: beyondSchema.optional(),
   buttons: buttonsSchema.optional(),
   notes: text.default(''),
@@ -290,7 +294,7 @@ export const chartRowSchema = z.object({
 });
 
 /** 2: where the neck, the centre and the underarm of the body lie. 3: cuffs, elbow darts and elbow lines. 4: trousers. */
-export const PATTERN_VERSION = 7;
+export const PATTERN_VERSION = 8;
 
 export const patternSchema = z.object({
   format: z.literal('ample-draft/pattern'),

@@ -6,3 +6,4 @@ export * from './result.ts';
 export * from './shown.ts';
 export * from './tolerance.ts';
 export type { KeepingCode, RefusalCode } from './codes.ts';
+export * from './work.ts';

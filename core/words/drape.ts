@@ -147,7 +147,20 @@ export const CLOTH_WORDS: Readonly<Record<ClothId, string>> = inWords({
 /** A reading with its unit: lengths as the reader measures, a pull in per cent. */
 export function sayAmount({ unit }: Pick<Reading, 'unit'>, value: number, { unit: lengths, fraction }: Units): string {
   if (unit === 'mm') return formatLength(value, lengths, { fraction });
-  return unit === '%' ? `${value.toFixed(2)} %` : `${value.toFixed(1)}°`;
+  return unit === '%' ? `${signed(value, 2)} %` : `${signed(value, 1)}°`;
+}
+
+/** Rounded, with a minus sign of its own; what rounds to nothing has none. */
+function signed(value: number, digits: number): string {
+  const size = Math.abs(value).toFixed(digits);
+  return value < 0 && Number(size) !== 0 ? `−${size}` : size;
+}
+
+/** By how much a reading changes, with its sign. */
+export function sayMoved(r: Pick<Reading, 'unit'>, by: number, units: Units): string {
+  const amount = sayAmount(r, Math.abs(by), units);
+  // What rounds to nothing has no sign.
+  return amount === sayAmount(r, 0, units) ? amount : `${by < 0 ? '−' : '+'}${amount}`;
 }
 
 /** What a reading says of the cloth; nothing beyond what a drafted body shows as well. */

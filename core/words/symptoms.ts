@@ -124,7 +124,12 @@ export const VERDICT_WORDS = {
   alter: 'To be altered',
   good: 'Right: cut the good cloth',
 } as const;
-export const FITTING_WORDS = inWords({ tissue: 'Tissue-fit', toile: 'Toile', garment: 'The garment itself' } as const);
+export const FITTING_WORDS = inWords({
+  form: 'On the form',
+  tissue: 'Tissue-fit',
+  toile: 'Toile',
+  garment: 'The garment itself',
+} as const);
 
 /** The tissue-fit, look by look: how to hold the paper, what lines up, and what to mark where it does not. */
 export const TISSUE_WORDS: Readonly<

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { pieceArea } from '../../pattern/index.ts';
+import { mirrorPiece, pieceArea, waistHeight } from '../../pattern/index.ts';
 import { contextOn, sampleIn } from '../../testing/samples.ts';
 import { block } from '../../testing/block.ts';
+import { flatOf } from './flat.ts';
 import { finishOf, lengthOf, pieceIn, refusal, roleOf, startOf, turnsOf, work } from '../../testing/work.ts';
 
 const folded = block({ long: true, fold: true });
@@ -23,6 +24,19 @@ describe('swayback folded at the waist', () => {
     expect(roleOf(run, 'back', 'side')).toBeCloseTo(400, 6);
     expect(lengthOf(run, 'back', 'hem')).toBeCloseTo(200, 3);
     expect(pieceIn(run, 'front')).toBe(pieceIn(folded, 'front'));
+  });
+  it('brings the waist up by 15 at the centre back and by nothing at the side, folded once or twice', () => {
+    const flat = (on: typeof folded, key: 'napeToWaist' | 'sideWaist') => flatOf(on, key)?.value ?? NaN;
+    const twice = work('swayback-fold', { ...folded, ...work('swayback-fold', folded, { by: 10 }) }, { by: 5 });
+    for (const done of [run, twice, work('swayback-fold', seamed, { by: 15 })]) {
+      const on = { ...folded, ...done };
+      expect(flat(folded, 'napeToWaist') - flat(on, 'napeToWaist')).toBeCloseTo(15, 1);
+      expect(flat(on, 'sideWaist')).toBeCloseTo(flat(folded, 'sideWaist'), 1);
+    }
+    // Seen from the other side of the cloth it is the same waist.
+    const [back, turned] = [pieceIn(run, 'back'), mirrorPiece(pieceIn(run, 'back'))];
+    for (const at of ['centre', 'side'] as const) expect(waistHeight(turned, at)).toBe(waistHeight(back, at));
+    expect(waistHeight(back, 'side')).toBeCloseTo((waistHeight(back, 'centre') ?? 0) + 15, 6);
   });
   it('keeps the bend of a centre back seam as shaping', () => {
     const kept = work('swayback-fold', seamed, { by: 15 });

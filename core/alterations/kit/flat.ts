@@ -11,6 +11,8 @@ import {
   neckBaseOf,
   neckCentreOf,
   sideDirection,
+  underarmAbove,
+  waistHeight,
   type EdgeRole,
   type LevelName,
   type MeasurementKey,
@@ -92,12 +94,12 @@ export function centreLength(piece: Piece): number | null {
   if (!edge) return null;
   const { below } = neckAway(piece);
   if (edgesWithRole(piece, 'waist').length > 0) return pathLength(edge.path) + below;
-  const waist = levelOf(piece, 'waist');
-  if (!waist) return null;
+  const waist = waistHeight(piece, 'centre');
+  if (waist === null) return null;
   // A yoke that has turned lies aslant; the tape follows its fold.
   const [yoke, under] = cutApart(piece);
   const [top, lower] = yoke && under ? [centreEdge(yoke), centreEdge(under)] : [null, null];
-  return top && lower ? pathLength(top.path) + waist.y - upperEnd(lower).y + below : waist.y - upperEnd(edge).y + below;
+  return top && lower ? pathLength(top.path) + waist - upperEnd(lower).y + below : waist - upperEnd(edge).y + below;
 }
 
 const downCentre =
@@ -211,7 +213,7 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
     if (!back || !arm || !neck || edgesWithRole(back, 'side').length === 0) return null;
     const lowest = lowerEnd(neck);
     const nape = { x: lowest.x, y: lowest.y - neckAway(back).below };
-    const { y } = lowerEnd(arm);
+    const y = lowerEnd(arm).y - underarmAbove(back);
     return { value: y - nape.y, lines: [line(back, nape, { x: nape.x, y })] };
   },
   sideWaist: ({ pieces }) => {
@@ -221,7 +223,11 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
     if (!back || !side || value === null) return null;
     const all = edgesWithRole(back, 'side');
     const top = all.map(upperEnd).sort((a, b) => a.y - b.y)[0] ?? upperEnd(side.edge);
-    return { value, lines: [line(back, top, { x: top.x, y: top.y + value })] };
+    const above = underarmAbove(back);
+    return {
+      value: value + above,
+      lines: [line(back, { x: top.x, y: top.y - above }, { x: top.x, y: top.y + value })],
+    };
   },
   hipDepth: (on) => {
     const found = on.pieces.map(pieceOverHip).find((o) => o !== null);

@@ -1,4 +1,4 @@
-import { hipOf, levelOf, waistOf, type Piece } from '../../pattern/index.ts';
+import { hipOf, levelOf, waistHeight, waistOf, type Piece } from '../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Instruction, Message, Program } from '../contract.ts';
 import { panelKnots, panelSeams, panelsFrom } from './panelEdges.ts';
@@ -62,7 +62,7 @@ function onLong(
   shape: string,
   say: (code: GradeWord) => Message,
 ): readonly Instruction[] {
-  const waistAt = alongAt(side, levelOf(side.piece, 'waist')?.y ?? 0);
+  const waistAt = alongAt(side, waistHeight(side.piece, 'side') ?? 0);
   const hipAt = alongAt(side, levelOf(side.piece, 'hip')?.y ?? Infinity);
   const out = (wanted: number | null, has: number | null): number =>
     wanted === null || has === null ? 0 : wanted - has;
@@ -199,4 +199,4 @@ export function gradeSides(
 }
 
 const waistPlace = (side: SideOn): number =>
-  alongAt(side, levelOf(side.piece, 'waist')?.y ?? Infinity) ?? sideLength(side);
+  alongAt(side, waistHeight(side.piece, 'side') ?? Infinity) ?? sideLength(side);

@@ -1,4 +1,4 @@
-import { edgesWithRole, levelOf, type Piece } from '../../pattern/index.ts';
+import { edgesWithRole, levelOf, waistHeight, type Piece } from '../../pattern/index.ts';
 import { endOf, pathLength } from '../../geometry/index.ts';
 
 /** Where a piece is cut across to make it longer or shorter. */
@@ -56,7 +56,7 @@ export function lineHeight(pieces: readonly Piece[], piece: Piece, line: LineNam
 export function draftedSide(piece: Piece): number | null {
   const side = edgesWithRole(piece, 'side');
   const top = Math.min(...side.flatMap((e) => [e.path.start.y, endOf(e.path).y]));
-  const waist = edgesWithRole(piece, 'waist').length > 0 ? null : levelOf(piece, 'waist');
+  const waist = edgesWithRole(piece, 'waist').length > 0 ? null : waistHeight(piece, 'side');
   if (side.length === 0) return null;
-  return waist ? waist.y - top : side.reduce((n, e) => n + pathLength(e.path), 0);
+  return waist !== null ? waist - top : side.reduce((n, e) => n + pathLength(e.path), 0);
 }

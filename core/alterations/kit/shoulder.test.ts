@@ -78,6 +78,13 @@ describe('sloping shoulder', () => {
     expect(lengthOf(run, 'front', 'side')).toBeLessThan(191.5);
     expect(lengthOf(run, 'front', 'side')).toBeCloseTo(lengthOf(run, 'back', 'side'), 9);
   });
+  it('leaves the lengths and widths of the body alone wherever the underarm is cut', () => {
+    for (const by of [-10, 16])
+      for (const key of ['sideWaist', 'napeToUnderarm', 'napeToWaist', 'crossBack', 'crossFront'] as const) {
+        const done = { ...b, ...work('shoulder-slope', b, { by, underarm: 'follow' }) };
+        expect(Math.abs((flatOf(done, key)?.value ?? NaN) - (flatOf(b, key)?.value ?? NaN))).toBeLessThan(1);
+      }
+  });
   it('raises for a square shoulder and refuses the impossible', () => {
     expect(finishOf(work('shoulder-slope', b, { by: -10, underarm: 'stay' }), 'front', 'shoulder').y).toBeCloseTo(
       -10,

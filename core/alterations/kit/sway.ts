@@ -1,4 +1,4 @@
-import { edgesWithRole, levelOf, type Piece } from '../../pattern/index.ts';
+import { edgesWithRole, waistHeight, type Piece } from '../../pattern/index.ts';
 import { ADVICE, ok, refuse, type Result } from '../../units/index.ts';
 import type { Context, Fit, Instruction, Program, Values } from '../contract.ts';
 import { numberOf } from '../engine/values.ts';
@@ -14,11 +14,11 @@ export function longBack(
 ): Result<{ readonly piece: Piece; readonly waist: number }> {
   const back = backOf(context.pieces, ['back']);
   if (!back.ok) return back;
-  const waist = levelOf(back.value, 'waist');
+  const waist = waistHeight(back.value, 'centre');
   if (edgesWithRole(back.value, 'hem').length === 0) return refuse('back-ends-at-waist', { piece: back.value.name });
-  if (!waist || !rowAcross(context, back.value, waist.y, ['side']))
+  if (waist === null || !rowAcross(context, back.value, waist, ['side']))
     return refuse('back-ends-at-waist', { piece: back.value.name });
-  return ok({ piece: back.value, waist: waist.y });
+  return ok({ piece: back.value, waist });
 }
 
 /** The pattern's neck to waist less the wearer's. Only what is too long asks for this alteration. */

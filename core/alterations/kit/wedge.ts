@@ -1,13 +1,22 @@
 import { pathLength, type Point } from '../../geometry/index.ts';
-import { edgesWithRole, type Edge, type Piece } from '../../pattern/index.ts';
+import { edgesWithRole, levelOf, type Edge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter, edgeBefore } from '../../paper/truing/index.ts';
-import { ok, refuse, type Result, nth } from '../../units/index.ts';
+import { ok, refuse, TOL, type Result, nth } from '../../units/index.ts';
 import type { Context, Grip, Instruction, Message, Param, Under } from '../contract.ts';
 import { centreEdge, lowerEnd, type Meeting } from './across.ts';
-import { rowAcross, type Crossed, type Row } from './acrossPanels.ts';
+import { rowAcross, wholeWidth, type Crossed, type Row } from './acrossPanels.ts';
 import { amountGrip } from './grip.ts';
 import { turnAcross } from './turnAcross.ts';
-import { asBefore, fair, moveCorner, restoreWidth, rule, splitEdge, squareAcross } from '../operations/index.ts';
+import {
+  asBefore,
+  fair,
+  landmark,
+  moveCorner,
+  restoreWidth,
+  rule,
+  splitEdge,
+  squareAcross,
+} from '../operations/index.ts';
 
 /** What a wedge across the back is called in its sentences. */
 export type WedgeWord = 'sway' | 'swayLower' | 'seat';
@@ -67,7 +76,12 @@ export function wedge(spec: WedgeSpec): Result<Wedge> {
     ? backToFold(row, edge, by, bottom, say)
     : keptBend(row, edge, by, upperTurns || row.length > 1 ? null : bottom, say);
   return ok({
-    instructions: [...instructions, ...seamsBetween(row, by), ...truing],
+    instructions: [
+      ...instructions,
+      ...seamsBetween(row, by),
+      ...truing,
+      ...waistAlong(row, by, say(onFold ? 'true.fold' : 'true.seam')),
+    ],
     grips: [
       amountGrip({
         piece: piece.id,
@@ -80,6 +94,21 @@ export function wedge(spec: WedgeSpec): Result<Wedge> {
     ],
   });
 }
+
+/** Across at the waist itself: it has gone up (or down) with the paper below, at the centre by all and at the side by nothing. */
+const waistAlong = (row: Row, by: number, message: Message): readonly Instruction[] =>
+  row.flatMap((c) => {
+    const { piece, inner, outer, before } = c;
+    // Folded there before, the line has gone with the paper like any other.
+    if (by === 0 || piece.waistLine) return [];
+    if (Math.abs((levelOf(piece, 'waist')?.y ?? Infinity) - inner.at.y) > TOL.touches) return [];
+    const width = wholeWidth(row);
+    const here = (far: number): number => (by * (width - far)) / width;
+    const across = Math.abs(outer.at.x - inner.at.x);
+    const from: Point = { x: inner.at.x, y: inner.at.y + here(before) };
+    const to: Point = { x: outer.at.x, y: outer.at.y + here(before + across) };
+    return [landmark({ stage: 'true', piece: piece.id, message, waistLine: [{ from, to }] })];
+  });
 
 type Say = (code: Under<WedgeWord>) => Message;
 

@@ -10,14 +10,17 @@ interface Landmark extends Said {
   readonly keepGrain?: boolean;
   /** The grainline is turned about its middle until it is square to the chord of this edge. */
   readonly grainSquareTo?: 'waist' | 'hem';
+  /** Where the waist lies from now on, where it is no longer level. */
+  readonly waistLine?: Piece['waistLine'];
   /** A notch put on an edge, so far from its upper end, mm. */
   readonly notch?: { readonly id: string; readonly edge: string; readonly fromTop: number };
 }
 
 export const landmark = operation<'landmark', Landmark>('landmark', {
   stage: 'mark',
-  summary: 'moves the bust point, a level or a notch; keeps the grainline, or sets it square to a waist',
+  summary: 'moves the bust point, a level, the waist or a notch; keeps the grainline, or sets it square to a waist',
   run: ({ state }, step) => {
+    if (step.waistLine) state.piece = { ...state.piece, waistLine: step.waistLine };
     state.piece = { ...state.piece, marks: state.piece.marks.map((m) => moved(state.piece, m, step, state.original)) };
     if (!step.bustPoint) return;
     const points = state.points.filter((p) => p.kind !== 'newBustPoint');

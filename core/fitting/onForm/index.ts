@@ -1,1 +1,3 @@
+export * from './more.ts';
 export * from './onForm.ts';
+export * from './signs.ts';

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { samplePattern } from '../../blocks/index.ts';
 import { wearerWith, type Readings } from '../../testing/wearers.ts';
-import { expectOk } from '../../units/index.ts';
+import { expectOk, telling, toEnd } from '../../units/index.ts';
 import { planStep, type ResolvedJob } from '../plan/index.ts';
 import { onForm, toSee, type Before, type Stage } from './index.ts';
 
 const pattern = samplePattern('causeway', ['4']);
 const row = pattern.chart.find((r) => r.size === '4')!.body as Readings;
-const job = (body: Readings, alterations: readonly string[] = []): ResolvedJob => ({
-  job: { size: '4', sizeMethod: 'highBust', steps: alterations.map((a, i) => planStep(`s${i}`, a)) },
+const job = (body: Readings, alterations: readonly string[] = [], last = {}): ResolvedJob => ({
+  job: { size: '4', sizeMethod: 'highBust', steps: alterations.map((a, i) => planStep(`s${i}`, a, i > 0 ? last : {})) },
   wearer: wearerWith(body),
   pattern,
 });
@@ -17,11 +17,8 @@ const job = (body: Readings, alterations: readonly string[] = []): ResolvedJob =
 function hung(of: ResolvedJob, before: Before | null = null) {
   const work = onForm(expectOk(toSee(of), 'job'), 'calico', 'coarse', before);
   const stages = new Set<Stage>();
-  for (;;) {
-    const next = work.next();
-    if (next.done) return { ...expectOk(next.value, 'hung'), stages: [...stages] };
-    if ('share' in next.value) stages.add(next.value.stage);
-  }
+  const done = toEnd(telling(work, (part) => ('share' in part ? stages.add(part.stage) : null)));
+  return { ...expectOk(done, 'hung'), stages: [...stages] };
 }
 
 describe('a job on the form', () => {
@@ -31,7 +28,7 @@ describe('a job on the form', () => {
     expect(first.stages).toEqual(['drafted', 'planned', 'chart']);
     const pull = (seen: typeof first.seen.drafted) => seen.readings.find((r) => r.id === 'pull-bust')!.off;
     expect(pull(first.seen.planned)).toBeLessThan(0.4 * pull(first.seen.drafted));
-    const again = hung(job(fuller, ['full-bust-side-dart', 'shoulder-slash']), first.kept);
+    const again = hung(job(fuller, ['full-bust-side-dart', 'shoulder-slash'], { by: -9 }), first.kept);
     expect(again.stages).toEqual(['planned']);
     expect(again.seen.drafted.readings).toEqual(first.seen.drafted.readings);
     // Without a step the plan is the draft itself.

@@ -12,7 +12,7 @@ import {
 import type { ClothId } from '../../cloth/index.ts';
 import { formOf, type Body, type Form } from '../../form/index.ts';
 import type { Garment } from '../../sew/index.ts';
-import { ok, refuse, type Result } from '../../units/index.ts';
+import { ok, refuse, telling, toEnd, type Result } from '../../units/index.ts';
 import { draft, setupOf, type ResolvedJob } from '../plan/index.ts';
 
 /** A garment on a form, and what is read off it beside the drafted body. */
@@ -78,6 +78,11 @@ export interface Before {
   readonly planned: Worn;
   readonly chart: Worn;
 }
+/** A job that hangs on its form, and what to begin from next time. */
+export interface Hung {
+  readonly seen: OnForm;
+  readonly kept: Before;
+}
 const alike = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
 /**
@@ -90,7 +95,7 @@ export function* onForm(
   cloth: ClothId,
   fineness: Fineness = 'coarse',
   before: Before | null = null,
-): Generator<Working, Result<{ readonly seen: OnForm; readonly kept: Before }>> {
+): Generator<Working, Result<Hung>> {
   const { size, body, chart, drafted, planned, oneSided } = wanted;
   const form = formOf(body);
   yield { stage: 'drafted', form };
@@ -100,7 +105,9 @@ export function* onForm(
   const first = again ? ok(again.drafted) : yield* dressed('drafted', drafted, stand, cloth, fineness);
   if (!first.ok) return first;
   yield { stage: 'drafted', worn: first.value };
-  const second = planned ? yield* dressed('planned', planned, stand, cloth, fineness, again?.planned) : first;
+  const unchanged = again && alike(before?.wanted.planned, planned) ? ok(again.planned) : null;
+  const second =
+    unchanged ?? (planned ? yield* dressed('planned', planned, stand, cloth, fineness, again?.planned) : first);
   if (!second.ok) return second;
   yield { stage: 'planned', worn: second.value };
   const third = again
@@ -136,19 +143,9 @@ function* dressed(
   return yield* told(stage, wear(garment, stand, cloth, fineness, rough.value));
 }
 
-function* told(stage: Stage, work: Generator<Progress, Result<Worn>>): Generator<Working, Result<Worn>> {
-  for (;;) {
-    const next = work.next();
-    if (next.done) return next.value;
-    yield { stage, share: next.value.steps / next.value.most };
-  }
-}
+const told = (stage: Stage, work: Generator<Progress, Result<Worn>>): Generator<Working, Result<Worn>> =>
+  telling(work, (p) => ({ stage, share: p.steps / p.most }));
 
 /** The whole of it at once. */
-export function allOnForm(wanted: ToSee, cloth: ClothId, fineness: Fineness): Result<OnForm> {
-  const work = onForm(wanted, cloth, fineness);
-  for (;;) {
-    const next = work.next();
-    if (next.done) return next.value.ok ? ok(next.value.value.seen) : next.value;
-  }
-}
+export const allOnForm = (wanted: ToSee, cloth: ClothId, fineness: Fineness): Result<Hung> =>
+  toEnd(onForm(wanted, cloth, fineness));

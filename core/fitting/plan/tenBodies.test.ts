@@ -53,6 +53,13 @@ const BODIES: readonly (readonly [
     [['swayback-waist-seam', 12]],
   ],
   [
+    'a hollow back without a waist seam: folded out across, and no length made good for it',
+    'causeway-shirt',
+    { napeToWaist: 390 },
+    0,
+    [['swayback-fold', 14]],
+  ],
+  [
     'long from underarm to waist, front and back: one line, spread',
     'causeway',
     { sideWaist: 210, napeToWaist: 418 },
@@ -66,6 +73,15 @@ const BODIES: readonly (readonly [
     0,
     [['grade-between-sizes', '5']],
   ],
+  [
+    'sloping shoulders alone: the armhole goes down with them, and no length is short for it',
+    'causeway',
+    { shoulderSlope: 46 },
+    0,
+    [['shoulder-slope', 7.3]],
+  ],
+  ['shoulders that slope a great deal', 'causeway', { shoulderSlope: 55 }, 0, [['shoulder-slope', 16.3]]],
+  ['square shoulders alone', 'causeway', { shoulderSlope: 28 }, 0, [['shoulder-slope', -10.7]]],
   ['a broad back: 16 across, shared by its halves', 'causeway', { crossBack: 371 }, 0, [['back-width', 16]]],
   [
     'a loose shirt has room for a fuller waist and hip, and for 30 more at the bust',

@@ -20,7 +20,10 @@ export interface NextAction {
 /** Worked out from the documents alone, so that the rail need not draft every job. */
 export function nextAction(job: Job, wearer: { readonly sets: readonly MeasurementSet[] } | undefined): NextAction {
   const newest = newestFirst(wearer?.sets ?? [])[0];
-  const last = inOrderOfDate(job.fittings).at(-1);
+  // On the form nothing is sewn: what it shows is decided, and then the work goes on as it would have.
+  const last = inOrderOfDate(job.fittings)
+    .filter((f) => f.kind !== 'form' || f.observations.some((o) => o.answers.length === 0))
+    .at(-1);
   if (job.finished !== null) return { code: 'next.again', station: 'toile' };
   if (!newest?.readings.highBust || !newest.readings.fullBust) return { code: 'next.measure', station: 'body' };
   if (!last && job.again) return { code: 'next.master', station: 'plan' };

@@ -1,7 +1,7 @@
 import { distance, isRest, midpoint, move, type Rigid } from '../../geometry/index.ts';
 import { bustLineOf, markBetween, type Mark, type Piece, type PlacedMark } from '../../pattern/index.ts';
 import { nth, ok, refuse, TOL, type Result } from '../../units/index.ts';
-import { carryBustLine } from './carryBustLine.ts';
+import { carryTape } from './carryTape.ts';
 import { cutPiece } from './cut.ts';
 import { gapsOf } from './gaps.ts';
 import { DONE, motionOf, type Progress } from './motion.ts';
@@ -56,7 +56,8 @@ function pieceOf(divided: Divided, moved: MovedOutline, motions: readonly Rigid[
   const line = bustLineOf(piece);
   return {
     ...piece,
-    ...(line.length > 0 ? { bustLine: carryBustLine(line, panels) } : {}),
+    ...(line.length > 0 ? { bustLine: carryTape(line, panels) } : {}),
+    ...(piece.waistLine ? { waistLine: carryTape(piece.waistLine, panels) } : {}),
     edges: moved.folds.size > 0 ? rejoined(edges) : edges,
     darts: piece.darts.flatMap((d, i) =>
       kept.has(d.mouth) ? [{ ...d, tip: move(nth(motions, nth(dartFaces, i)), d.tip) }] : [],

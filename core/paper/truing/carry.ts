@@ -9,6 +9,7 @@ import {
   pathFromSpans,
   pathLength,
   pointAt,
+  scale,
   spansOf,
   splitAtLength,
   sub,
@@ -23,15 +24,29 @@ import { stretchFrom } from './stretch.ts';
 import { cornerAngle } from './walk.ts';
 import { TOL } from '../../units/index.ts';
 
+/** A further shift of one end of an edge, that runs out smoothly over a share of its chord. */
+export interface Swing {
+  readonly end: 'start' | 'end';
+  readonly by: Point;
+  readonly over: number;
+}
+
 /**
  * Carries an edge to another place: its start by one shift, its end by another, evenly between along its chord
- * (both alike is a plain shift and keeps its length exactly). Its neighbours are drawn to its new ends.
+ * (both alike is a plain shift and keeps its length exactly); what swings besides, runs out on the way. Its neighbours are
+ * drawn to its new ends.
  */
-export function carryEdge(piece: Piece, edge: string, start: Point, end: Point): Piece {
+export function carryEdge(piece: Piece, edge: string, start: Point, end: Point, swing?: Swing): Piece {
   const path = requireEdge(piece, edge).path;
   const chord = sub(endOf(path), path.start);
   const size = dot(chord, chord);
-  const carried = (p: Point): Point => add(p, lerp(start, end, size > 0 ? dot(sub(p, path.start), chord) / size : 0));
+  const carried = (p: Point): Point => {
+    const t = size > 0 ? dot(sub(p, path.start), chord) / size : 0;
+    const straight = add(p, lerp(start, end, t));
+    if (!swing) return straight;
+    const left = Math.max(0, 1 - (swing.end === 'start' ? t : 1 - t) / swing.over);
+    return add(straight, scale(swing.by, left ** 2));
+  };
   const moved = mapPath(path, carried);
   const before = edgeBefore(piece, edge);
   const after = edgeAfter(piece, edge);

@@ -162,7 +162,7 @@ export const cutApart = once((piece: Piece): readonly Piece[] => {
   if (!parts) return [plain];
   const { yoke, below, grain } = line.pinned;
   const dartsOn = (half: Half) => piece.darts.filter((d) => half.edges.some((e) => e.id === d.mouth));
-  const { bustLine: _onTheBack, ...bare } = plain;
+  const { bustLine: _onTheBack, waistLine: _belowIt, ...bare } = plain;
   const upper: Piece = {
     ...bare,
     ...{ id: yoke.id, name: yoke.name, part: 'yoke', cut: yoke.cut, notes: yoke.notes },

@@ -21,14 +21,25 @@ export const editFitting = (id: string, change: (f: Fitting) => Fitting): void =
 const editObservation = (fitting: string, id: string, change: (o: Observation) => Observation): void =>
   editFitting(fitting, (f) => ({ ...f, observations: f.observations.map((o) => (o.id === id ? change(o) : o)) }));
 
-/** A fitting begun; the plan as it stands is kept as a version that it was sewn from. Returns its id. */
-export function addFitting(kind: Fitting['kind'], date: string, name: string): string {
+/**
+ * A fitting begun, with what is seen at once; the plan as it stands is kept as a version that it was sewn from. Returns its
+ * id.
+ */
+export function addFitting(
+  kind: Fitting['kind'],
+  date: string,
+  name: string,
+  seen: readonly (Pick<Observation, 'sign'> & Partial<Observation>)[] = [],
+): string {
   const id = freshId('f');
   useJob.setState(({ job, wearer }) => {
     if (!job || !wearer || job.fittings.length >= MOST.fittings) return {};
     const kept = job.versions.find((v) => standsAs(job, v));
     const version = kept ?? versionOf(job, wearer, freshId('v'), name, now());
-    const fitting = fittingSchema.parse({ id, date, kind, version: version.id });
+    const fitting = fittingSchema.parse({
+      ...{ id, date, kind, version: version.id },
+      observations: seen.slice(0, MOST.observations).map((o) => ({ ...placeOf(o.sign), id: freshId('o'), ...o })),
+    });
     const begun: Job = { ...job, fittings: [...job.fittings, fitting] };
     return { job: kept ? begun : withVersion(begun, version) };
   });
@@ -37,10 +48,15 @@ export function addFitting(kind: Fitting['kind'], date: string, name: string): s
 export const removeFitting = (id: string): void =>
   editJob((j) => ({ ...j, fittings: j.fittings.filter((f) => f.id !== id) }));
 
+/** Where a sign is usually seen. */
+const placeOf = (sign: SymptomId): Pick<Observation, 'view' | 'at'> => {
+  const { view, at } = symptomOf(sign);
+  return { view, at };
+};
+
 /** Something seen, where it is usually seen unless a place was pointed at. Returns its id. */
 export function addObservation(fitting: string, sign: SymptomId, fields: Partial<Observation> = {}): string {
   const id = freshId('o');
-  const { view, at } = symptomOf(sign);
   editFitting(fitting, (f) =>
     f.observations.length >= MOST.observations
       ? f
@@ -48,7 +64,7 @@ export function addObservation(fitting: string, sign: SymptomId, fields: Partial
           ...f,
           // Something that needs looking at: the verdict can no longer be that all is right.
           verdict: f.verdict === 'good' ? 'open' : f.verdict,
-          observations: [...f.observations, observationSchema.parse({ id, sign, view, at, ...fields })],
+          observations: [...f.observations, observationSchema.parse({ id, sign, ...placeOf(sign), ...fields })],
         },
   );
   return id;

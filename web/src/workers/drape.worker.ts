@@ -1,6 +1,6 @@
 import { shownOf, type Shown, type Worn } from '@ample/core/drape';
-import { onForm, toSee, type Before, type Working } from '@ample/core/fitting/onForm';
-import { ok, type Result } from '@ample/core/units';
+import { moreOf, onForm, toSee, type Before, type Working } from '@ample/core/fitting/onForm';
+import { ok, telling, toEnd, type Result } from '@ample/core/units';
 import { PROTOCOL, type Draped, type DrapePart, type DrapeRequest, type Reply } from './protocol.ts';
 
 /** What was hung last: a plan that changed begins from it. */
@@ -30,21 +30,16 @@ const clothOf = (of: 'drafted' | 'planned', worn: Worn): DrapePart => ({
   ...{ kind: 'cloth', of, shown: shownOf(worn), settled: worn.settled },
 });
 
-function draped({ job, cloth, fineness }: DrapeRequest['input']): Result<Draped> {
+function draped({ job, cloth, fineness, more }: DrapeRequest['input']): Result<Draped> {
   const wanted = toSee(job);
   if (!wanted.ok) return wanted;
-  const work = onForm(wanted.value, cloth, fineness, kept);
-  for (;;) {
-    const next = work.next();
-    if (!next.done) tell(next.value);
-    else if (!next.value.ok) return next.value;
-    else {
-      const { seen } = next.value.value;
-      kept = next.value.value.kept;
-      const { drafted, planned, oneSided, size } = seen;
-      return ok({ readings: { drafted: drafted.readings, planned: planned.readings }, oneSided, size });
-    }
-  }
+  const hung = toEnd(telling(onForm(wanted.value, cloth, fineness, kept), tell));
+  if (!hung.ok) return hung;
+  const { seen } = hung.value;
+  kept = hung.value.kept;
+  const { drafted, planned, oneSided, size } = seen;
+  const longer = more ? toEnd(telling(moreOf(job, kept), ({ share }) => post(share))) : null;
+  return ok({ readings: { drafted: drafted.readings, planned: planned.readings }, more: longer, oneSided, size });
 }
 
 /** Hangs a job on the wearer’s form. */

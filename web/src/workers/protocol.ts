@@ -6,6 +6,7 @@ import type { PaperId, PieceDrawing } from '@ample/core/out';
 import type { PdfLabel, PdfLayer, PrintedRecord, PrintedSheet } from '@ample/core/out/pdf';
 import type { ClothId } from '@ample/core/cloth';
 import type { Fineness, Reading, Shown } from '@ample/core/drape';
+import type { More } from '@ample/core/fitting/onForm';
 import type { Body, Form } from '@ample/core/form';
 import type { Path } from '@ample/core/geometry';
 import type { CameraSet, Flat, Grey, KnownPoint, Residual, Scene, Turn } from '@ample/core/in/photo';
@@ -16,7 +17,7 @@ import type { Solution, SolveWish, Thinned } from '@ample/core/fitting/solve';
 import type { Result } from '@ample/core/units';
 
 /** Version of the messages: a worker from another build is refused rather than misread. */
-export const PROTOCOL = 9;
+export const PROTOCOL = 10;
 
 /** What a worker says of a picture whose pixels it would not unpack. */
 export const TOO_MANY = 'more pixels than can be opened';
@@ -77,7 +78,13 @@ export interface DrapeRequest {
   readonly v: typeof PROTOCOL;
   readonly id: number;
   readonly kind: 'drape';
-  readonly input: { readonly job: ResolvedJob; readonly cloth: ClothId; readonly fineness: Fineness };
+  readonly input: {
+    readonly job: ResolvedJob;
+    readonly cloth: ClothId;
+    readonly fineness: Fineness;
+    /** Also what takes longer to tell. */
+    readonly more: boolean;
+  };
 }
 export type Garments = 'drafted' | 'planned';
 /** What comes on the way: the form, then each garment as soon as it rests. */
@@ -86,6 +93,7 @@ export type DrapePart =
   | { readonly kind: 'cloth'; readonly of: Garments; readonly shown: Shown; readonly settled: boolean };
 export interface Draped {
   readonly readings: Readonly<Record<Garments, readonly Reading[]>>;
+  readonly more: More | null;
   readonly oneSided: boolean;
   readonly size: string;
 }

@@ -57,12 +57,12 @@ export function wearerBustPoint(
   const across = neck ? x - neck.x : 0;
   if (neck && down !== undefined && down > Math.abs(across))
     return { x, y: neck.y + Math.sqrt(down * down - across * across) };
-  const waist = from === 'neck' ? null : waistHeight(piece);
+  const waist = from === 'neck' ? null : waistUnder(piece);
   return waist !== null && up !== undefined ? { x, y: waist - up } : null;
 }
 
 /** The height of the waist on a front: its mark, else where its waist seam meets the centre. */
-function waistHeight(piece: Piece): number | null {
+function waistUnder(piece: Piece): number | null {
   const marked = levelOf(piece, 'waist');
   if (marked) return marked.y;
   const seam = piece.edges.filter((e) => e.role === 'waist').flatMap((e) => [e.path.start, endOf(e.path)]);

@@ -1,4 +1,3 @@
-import { scale, sub } from '../../../geometry/index.ts';
 import { ok, refuse, TOL, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Values } from '../../contract.ts';
 import { choice, define, held, length, tenth } from '../../kit/define.ts';
@@ -9,7 +8,7 @@ import { keepShoulderCorners, shoulderPair, shoulderTo } from '../../kit/shoulde
 import { BODICE } from '../../kit/shoulderFit.ts';
 import { choiceOf, numberOf } from '../../engine/values.ts';
 import { mark, match, moveEdge, rule } from '../../operations/index.ts';
-import { dropped, underarmFor } from './layout.ts';
+import { dropped, followed, underarmFor } from './layout.ts';
 
 const BY = length('by', -30, 40, 8, true);
 
@@ -27,8 +26,6 @@ function plan(context: Context, values: Values): Result<Program> {
     const side = downSide(on.piece, on.armhole);
     if (!to) return refuse('shoulder-too-steep', { by });
     if (!side) return refuse('underarm-missing', { piece: on.piece.name });
-    const shift = sub(to, on.shoulderPoint);
-    const under = scale(side, lowered);
     const message: Message = { code: by > 0 ? 'slope.lower' : 'slope.raise', data };
     const piece = on.piece.id;
     instructions.push(
@@ -45,8 +42,9 @@ function plan(context: Context, values: Values): Result<Program> {
           piece,
           message: { code: 'slope.underarm', data },
           edge: on.armhole,
-          start: on.neckFirst ? shift : under,
-          end: on.neckFirst ? under : shift,
+          ...followed(on, to, side, lowered),
+          // Cut lower for the arm to keep its room; the underarm of the body lies where it lay.
+          underarm: lowered,
         }),
         rule({ piece, message, edges: on.edges }),
       );

@@ -20,7 +20,7 @@ export const words = {
     'slope.raise': (s) =>
       `Draw the shoulder from the neck point to an end ${s.both('by')} higher, as long as it was, any dart in it folded shut.`,
     'slope.underarm': () =>
-      'Carry the whole armhole with the shoulder end: the underarm slides along the side seam until the armhole is as long as before.',
+      'Carry the whole armhole up or down with the shoulder end: the underarm slides along the side seam until the armhole is as long as before. The width across at its middle stays.',
     'slope.match.follow': () =>
       'Walk shoulders and side seams; the armhole is as long as before, so the sleeve still fits. The side seam has changed at the underarm.',
     'slope.match.stay': () => 'Walk the shoulders, then the armhole along the sleeve cap: the cap has to follow.',

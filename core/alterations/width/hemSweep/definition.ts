@@ -1,4 +1,4 @@
-import { edgesWithRole, levelOf } from '../../../pattern/index.ts';
+import { edgesWithRole, levelOf, waistHeight } from '../../../pattern/index.ts';
 import { ok, refuse, type Result } from '../../../units/index.ts';
 import type { AlterationDefinition, Context, Instruction, Message, Program, Under, Values } from '../../contract.ts';
 import { define, held, length } from '../../kit/define.ts';
@@ -16,7 +16,7 @@ const hemmed = (context: Pick<Context, 'pieces'>): readonly SideOn[] =>
 /** Where the flare begins: at the hip, or else the waist. */
 const start = (side: SideOn): number =>
   alongAt(side, levelOf(side.piece, 'hip')?.y ?? Infinity) ??
-  alongAt(side, levelOf(side.piece, 'waist')?.y ?? Infinity) ??
+  alongAt(side, waistHeight(side.piece, 'side') ?? Infinity) ??
   sideLength(side) / 3;
 
 function plan(context: Context, values: Values): Result<Program> {

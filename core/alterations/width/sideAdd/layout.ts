@@ -1,4 +1,4 @@
-import { bustLineOf, levelOf } from '../../../pattern/index.ts';
+import { bustLineOf, levelOf, waistHeight } from '../../../pattern/index.ts';
 import type { SideKnot } from '../../../paper/truing/index.ts';
 import { alongAt, notchAlong, sideLength, type SideOn } from '../../kit/sides.ts';
 
@@ -18,7 +18,7 @@ export function knotsFor(
     if (level === 'bust') return side.skirt ? null : bustAt(side);
     const cut = side.piece.edges.some((e) => e.role === 'waist');
     if (level === 'waist' && cut) return side.skirt ? 0 : size;
-    if (level === 'waist') return alongAt(side, levelOf(side.piece, 'waist')?.y ?? Infinity);
+    if (level === 'waist') return alongAt(side, waistHeight(side.piece, 'side') ?? Infinity);
     return (
       alongAt(side, levelOf(side.piece, 'hip')?.y ?? Infinity) ??
       (side.piece.edges.some((e) => e.role === 'hem') ? size : null)

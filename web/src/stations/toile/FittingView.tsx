@@ -21,6 +21,13 @@ import type { Observation } from '@ample/core/documents';
 
 const DATE = /^\d{4}-\d{2}-\d{2}$/;
 
+/** What a garment is tried at; on the form it only hangs. */
+const WORN = [
+  ['sitting', 'Sitting'],
+  ['armsForward', 'Arms forward'],
+  ['walking', 'Walking, reaching'],
+] as const;
+
 /** One fitting: the figure with what was seen, what became of earlier things, the causes, pictures and the verdict. */
 export function FittingView({ fitting, draft }: { readonly fitting: Fitting; readonly draft: Draft | null }) {
   const { job } = useParams();
@@ -56,16 +63,10 @@ export function FittingView({ fitting, draft }: { readonly fitting: Fitting; rea
           <Seen fitting={fitting.id} observations={numbered} chosen={chosen} onChoose={choose} />
           <section aria-labelledby="worn">
             <h3 id="worn" className="mb-2">
-              Worn
+              {fitting.kind === 'form' ? 'Notes' : 'Worn'}
             </h3>
             <div className="grid gap-3">
-              {(
-                [
-                  ['sitting', 'Sitting'],
-                  ['armsForward', 'Arms forward'],
-                  ['walking', 'Walking, reaching'],
-                ] as const
-              ).map(([key, name]) => (
+              {(fitting.kind === 'form' ? [] : WORN).map(([key, name]) => (
                 <TextBox
                   key={key}
                   label={name}

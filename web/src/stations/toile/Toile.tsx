@@ -57,7 +57,14 @@ export function Toile() {
         </Tabs.Content>
         <Tabs.Content value="form">
           <Suspense fallback={<p role="status">The form comes …</p>}>
-            <OnForm id={id ?? ''} draft={draft} />
+            <OnForm
+              id={id ?? ''}
+              draft={draft}
+              onKept={(fitting) => {
+                choose(fitting);
+                setView('fittings');
+              }}
+            />
           </Suspense>
         </Tabs.Content>
         <Tabs.Content value="pair">

@@ -1,5 +1,4 @@
-import { Download } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { CLOTH_IDS, type ClothId } from '@ample/core/cloth';
 import type { Fineness, ReadingId } from '@ample/core/drape';
 import type { Draft } from '@ample/core/fitting/plan';
@@ -12,9 +11,10 @@ import { Radio } from '../../../ui/Radio.tsx';
 import { Select } from '../../../ui/Select.tsx';
 import { cssOf, SCALES, shadeOf, type Colouring } from './colours.ts';
 import { Drawn } from './Drawn.tsx';
+import { Keep } from './Keep.tsx';
 import { ReadingsTable, sideOf, Signs } from './ReadingsTable.tsx';
-import { saveModel } from './save.ts';
 import { Scene } from './Scene.tsx';
+import { StepsTable } from './StepsTable.tsx';
 import { SIDES, Turned } from './Turned.tsx';
 import { useDraped, type Hung, type Look } from './useDraped.ts';
 
@@ -27,7 +27,15 @@ const canDraw3d = (): boolean => {
 };
 
 /** The garment on a form of the wearer’s own measure before it is sewn: as drafted beside as planned, and what is read off both. */
-export function OnForm({ id, draft }: { readonly id: string; readonly draft: Draft | null }) {
+export function OnForm({
+  id,
+  draft,
+  onKept,
+}: {
+  readonly id: string;
+  readonly draft: Draft | null;
+  readonly onKept: (fitting: string) => void;
+}) {
   const units = useUnits();
   const [cloth, setCloth] = useState<ClothId>('calico');
   const [fineness, setFineness] = useState<Fineness>('coarse');
@@ -37,7 +45,8 @@ export function OnForm({ id, draft }: { readonly id: string; readonly draft: Dra
   const steps = draft?.steps.filter((s) => s.step.on) ?? [];
   const whole = draft && resolvedJob();
   const job = whole && { ...whole, job: { ...whole.job, steps: whole.job.steps.filter((s) => !off.includes(s.id)) } };
-  const { look, stop, again } = useDraped(id, job, cloth, fineness);
+  const { look, stop, again, askMore } = useDraped(id, job, cloth, fineness);
+  const drawing = useRef<HTMLDivElement>(null);
   const both = steps.some((s) => !off.includes(s.step.id));
   const show = (reading: ReadingId): void => {
     setTurn(sideOf(reading));
@@ -60,7 +69,7 @@ export function OnForm({ id, draft }: { readonly id: string; readonly draft: Dra
         <Working look={look} stop={stop} again={again} />
       </div>
       <div className="grid gap-6 min-[1000px]:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
-        <div>
+        <div ref={drawing}>
           <Forms look={look} both={both} map={map} turn={turn} setTurn={setTurn} />
           <div className="mt-2 flex flex-wrap items-center gap-2">
             {SIDES.map(([name, at]) => (
@@ -87,7 +96,12 @@ export function OnForm({ id, draft }: { readonly id: string; readonly draft: Dra
             </fieldset>
           </div>
           {map !== 'cloth' && <Scale map={map} />}
-          <Save look={look} both={both} name={id} />
+          <Keep
+            {...{ look, drawing, onKept }}
+            as={both ? 'planned' : 'drafted'}
+            name={id}
+            whole={steps.every((s) => !off.includes(s.step.id))}
+          />
           <p className="mt-2 text-quiet">{onFormIs()}</p>
         </div>
         <div>
@@ -118,14 +132,20 @@ export function OnForm({ id, draft }: { readonly id: string; readonly draft: Dra
               ))}
             </fieldset>
           )}
-          {look.draped && (
-            <details className="mt-4">
-              <summary className="min-h-[40px] cursor-pointer py-2">All readings</summary>
-              <ReadingsTable draped={look.draped} both={both} />
-            </details>
-          )}
         </div>
       </div>
+      {look.draped && (
+        <details className="mt-4">
+          <summary className="min-h-[40px] cursor-pointer py-2">All readings</summary>
+          <ReadingsTable draped={look.draped} both={both} />
+          <StepsTable draped={look.draped} />
+          {!look.draped.more && (
+            <button className="btn mt-3" disabled={look.share !== null} onClick={askMore}>
+              {both ? 'How sure, and what each step does' : 'How sure each reading is'}
+            </button>
+          )}
+        </details>
+      )}
     </div>
   );
 }
@@ -233,18 +253,5 @@ function Scale({ map }: { readonly map: 'pull' | 'standOff' }) {
       ))}
       <span className="ml-2">{map === 'pull' ? 'how hard the cloth is pulled' : 'from the body to the cloth'}</span>
     </div>
-  );
-}
-
-/** The garment on its form, to look at elsewhere. */
-function Save({ look, both, name }: { readonly look: Look; readonly both: boolean; readonly name: string }) {
-  const of = both ? 'planned' : 'drafted';
-  const shown = look.cloth[of]?.shown;
-  const form = look.form;
-  if (!shown || !form) return null;
-  return (
-    <button className="btn mt-2" onClick={() => void saveModel(`${name}-${of}`, form.figure, shown)}>
-      <Download size={18} aria-hidden /> {both ? 'As planned' : 'As drafted'}, as a 3D model (glTF)
-    </button>
   );
 }

@@ -64,39 +64,48 @@ export function Signs({
 export function ReadingsTable({ draped, both }: { readonly draped: Draped; readonly both: boolean }) {
   const units = useUnits();
   const { drafted, planned } = draped.readings;
+  const sure = draped.more?.plusMinus;
   return (
-    <table className="mt-2 w-full" aria-label="All readings">
-      <thead>
-        <tr className="border-b border-ink text-left text-sm">
-          <th className="py-1 font-normal">Reading</th>
-          <th className="py-1 text-right font-normal">As drafted</th>
-          {both && <th className="py-1 text-right font-normal">As planned</th>}
-          <th className="py-1 text-right font-normal">On the drafted body</th>
-          <th className="py-1 text-right font-normal">Shows from</th>
-        </tr>
-      </thead>
-      <tbody>
-        {drafted.map((r, i) => (
-          <tr key={r.id} className="border-b border-line">
-            <th scope="row" className="py-1 text-left font-normal">
-              {READING_WORDS[r.id].name}
-            </th>
-            <Value reading={r} />
-            {both && <Value reading={planned[i] ?? r} />}
-            <td className="py-1 text-right">{sayAmount(r, r.control, units)}</td>
-            <td className="py-1 text-right text-quiet">± {sayAmount(r, r.threshold, units)}</td>
+    <>
+      <table className="mt-2 w-full" aria-label="All readings">
+        <thead>
+          <tr className="border-b border-ink text-left text-sm">
+            <th className="py-1 font-normal">Reading</th>
+            <th className="py-1 text-right font-normal">As drafted</th>
+            {both && <th className="py-1 text-right font-normal">As planned</th>}
+            <th className="py-1 text-right font-normal">On the drafted body</th>
+            <th className="py-1 text-right font-normal">Shows when off by</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {drafted.map((r, i) => (
+            <tr key={r.id} className="border-b border-line">
+              <th scope="row" className="py-1 text-left font-normal">
+                {READING_WORDS[r.id].name}
+              </th>
+              <Value reading={r} sure={both ? undefined : sure?.[r.id]} />
+              {both && <Value reading={planned[i] ?? r} sure={sure?.[r.id]} />}
+              <td className="py-1 text-right">{sayAmount(r, r.control, units)}</td>
+              <td className="py-1 text-right text-quiet">{sayAmount(r, r.threshold, units)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {sure && (
+        <p className="mt-1 text-quiet">
+          ±: how much a reading moves with what no tape tells, such as where the shoulder ridge lies.
+        </p>
+      )}
+    </>
   );
 }
 
-function Value({ reading }: { readonly reading: Reading }) {
+function Value({ reading, sure }: { readonly reading: Reading; readonly sure: number | undefined }) {
   const units = useUnits();
   return (
-    <td className={`py-1 text-right ${shows(reading) ? 'font-bold' : ''}`}>
+    <td className={`py-1 text-right whitespace-nowrap ${shows(reading) ? 'font-bold' : ''}`}>
       {sayAmount(reading, reading.value, units)}
+      {sure !== undefined && <span className="text-quiet"> ± {sayAmount(reading, sure, units)}</span>}
       {shows(reading) && <span className="sr-only"> shows</span>}
     </td>
   );

@@ -116,6 +116,9 @@ function Fit({ low, high, wide }: { readonly low: number; readonly high: number;
   return null;
 }
 
+/** What is drawn stays readable, for the picture of a fitting. */
+const KEPT = { preserveDrawingBuffer: true } as const;
+
 /** Forms side by side in their cloth, turned alike; drawn only when something changes. */
 export function Scene({
   figure,
@@ -136,7 +139,14 @@ export function Scene({
   const low = heights.reduce((a, b) => Math.min(a, b), box?.min.y ?? 0.7);
   const high = heights.reduce((a, b) => Math.max(a, b), box?.max.y ?? 1.5);
   return (
-    <Canvas orthographic frameloop="demand" flat camera={{ position: [0, 1, 5], near: 0.1, far: 20 }} aria-hidden>
+    <Canvas
+      orthographic
+      frameloop="demand"
+      flat
+      gl={KEPT}
+      camera={{ position: [0, 1, 5], near: 0.1, far: 20 }}
+      aria-hidden
+    >
       <ambientLight intensity={1.25} />
       <directionalLight position={[-2, 3, 4]} intensity={1.9} />
       <directionalLight position={[3, 1, -2]} intensity={0.4} />

@@ -35,7 +35,11 @@ const last = new Map<string, { readonly key: string; readonly look: Look }>();
  * a change the last look stays until the next is there.
  */
 export function useDraped(id: string, job: ResolvedJob | null, cloth: ClothId, fineness: Fineness) {
-  const key = JSON.stringify([job, cloth, fineness]);
+  const plain = JSON.stringify([job, cloth, fineness]);
+  const [asked, setAsked] = useState('');
+  // What takes longer is asked for one look at a time.
+  const more = asked === plain;
+  const key = `${plain} ${more}`;
   const draper = useRef<Draper | null>(null);
   const [again, setAgain] = useState(0);
   const [look, setLook] = useState<Look>(() => last.get(id)?.look ?? NOTHING);
@@ -54,7 +58,7 @@ export function useDraped(id: string, job: ResolvedJob | null, cloth: ClothId, f
     set((was) => ({ ...was, share: 0, refusal: null, trouble: null, stopped: false }));
     draper.current
       .ask(
-        { job, cloth, fineness },
+        { job, cloth, fineness, more },
         {
           share: (share) => set((was) => ({ ...was, share })),
           part: (part) =>
@@ -86,8 +90,15 @@ export function useDraped(id: string, job: ResolvedJob | null, cloth: ClothId, f
   useEffect(() => () => draper.current?.stop(), []);
   const stop = (): void => {
     draper.current?.stop();
-    setLook((was) => ({ ...was, share: null, stopped: true }));
+    // What hangs already stays when only more about it was being worked out.
+    setAsked('');
+    setLook((was) => ({ ...was, share: null, stopped: !more }));
   };
   const known = last.get(id);
-  return { look: known?.key === key ? known.look : look, stop, again: () => setAgain((n) => n + 1) };
+  return {
+    look: known?.key === key ? known.look : look,
+    stop,
+    again: () => setAgain((n) => n + 1),
+    askMore: () => setAsked(plain),
+  };
 }

@@ -10,7 +10,7 @@ import {
   type Point,
   type Rigid,
 } from '../../geometry/index.ts';
-import type { BustStretch } from '../../pattern/index.ts';
+import type { TapeStretch } from '../../pattern/index.ts';
 import { TOL, nth, cyclic } from '../../units/index.ts';
 
 /** A panel before the motion, and its motion. */
@@ -33,12 +33,12 @@ function crossings(from: Point, to: Point, ring: readonly Point[]): readonly num
 }
 
 /**
- * The bust line, cut where the paper is cut; each part moves with its panel. The gap that opens between two parts
- * counts towards the measured length but is not part of the line.
+ * The line a tape lies along, cut where the paper is cut; each part moves with its panel. The gap that opens between two
+ * parts counts towards the measured length but is not part of the line.
  */
-export function carryBustLine(line: readonly BustStretch[], panels: readonly Panel[]): readonly BustStretch[] {
+export function carryTape(line: readonly TapeStretch[], panels: readonly Panel[]): readonly TapeStretch[] {
   const rings = panels.map((p) => flatten(p.outline, TOL.meets));
-  return line.flatMap(({ from, to }): readonly BustStretch[] => {
+  return line.flatMap(({ from, to }): readonly TapeStretch[] => {
     const size = distance(from, to);
     const places = [0, ...rings.flatMap((r) => crossings(from, to, r)), 1].sort((a, b) => a - b);
     const parts: { start: number; end: number; motion: Rigid }[] = [];

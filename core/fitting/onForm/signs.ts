@@ -1,0 +1,71 @@
+import { shows, type Reading, type ReadingId } from '../../drape/index.ts';
+import type { SymptomId } from '../fit/index.ts';
+
+/** What a fitting on the form shows: a sign, and how much of it there is, mm; null where no length tells. */
+export interface FormSign {
+  readonly sign: SymptomId;
+  readonly amount: number | null;
+  /** The readings that say so, the strongest first. */
+  readonly from: readonly Reading[];
+}
+
+/** Which sign a reading is, above and below what the drafted body reads, and which other reading tells its amount. */
+interface Telling {
+  readonly more?: SymptomId;
+  readonly less?: SymptomId;
+  /** Missing width tells how much a pull is; the reading itself where it is a length. */
+  readonly amount?: ReadingId | 'own' | 'none';
+}
+const TELLS: Readonly<Partial<Record<ReadingId, Telling>>> = {
+  'pull-bust': { more: 'tight-bust', amount: 'ease-bust' },
+  'pull-waist': { more: 'tight-waist', amount: 'ease-waist' },
+  'pull-hip': { more: 'hip-wrinkles', amount: 'ease-hip' },
+  'pull-cross-back': { more: 'tight-across-back', amount: 'none' },
+  'ease-bust': { more: 'folds-over-bust', less: 'tight-bust' },
+  'ease-waist': { more: 'loose-waist', less: 'tight-waist' },
+  'ease-hip': { more: 'loose-hip', less: 'hip-wrinkles' },
+  'stand-off-neck': { more: 'neck-gapes', amount: 'none' },
+  'stand-off-armhole': { more: 'armhole-gapes', amount: 'none' },
+  'surplus-back-waist': { more: 'cloth-above-seat' },
+  'surplus-over-bust': { more: 'folds-over-bust' },
+  'waist-seam-front': { more: 'waist-high', less: 'waist-low' },
+  'waist-seam-side': { more: 'waist-high', less: 'waist-low' },
+  // The back alone too long sinks onto the seat.
+  'waist-seam-back': { more: 'waist-high', less: 'cloth-above-seat' },
+  'hem-front': { more: 'hem-rises-front' },
+  'hem-back': { more: 'hem-rises-back' },
+  'shoulder-end': { more: 'shoulder-hangs', less: 'shoulder-strain' },
+  'side-seam-lean': { more: 'side-forward', amount: 'none' },
+};
+
+/**
+ * The signs a toile would show, from what was read on the form: one of each kind, the strongest first. Readings within
+ * their thresholds, and those no sign stands for, are left out.
+ */
+export function signsOf(readings: readonly Reading[]): readonly FormSign[] {
+  const strength = (r: Reading): number => Math.abs(r.off) / r.threshold;
+  const found = new Map<SymptomId, Reading[]>();
+  for (const r of [...readings].filter(shows).sort((a, b) => strength(b) - strength(a))) {
+    const tells = TELLS[r.id];
+    const sign = r.off > 0 ? tells?.more : tells?.less;
+    if (!sign || (r.id === 'waist-seam-back' && sunkAllRound(readings))) continue;
+    found.set(sign, [...(found.get(sign) ?? []), r]);
+  }
+  return [...found].map(([sign, from]) => ({ sign, from, amount: largest(from, readings) }));
+}
+
+/** A waist that lies as low at the side as behind is a long bodice, not a long back. */
+function sunkAllRound(readings: readonly Reading[]): boolean {
+  const off = (id: ReadingId): number => readings.find((r) => r.id === id)?.off ?? 0;
+  return off('waist-seam-back') < 0 && off('waist-seam-side') < off('waist-seam-back') / 2;
+}
+
+function largest(from: readonly Reading[], readings: readonly Reading[]): number | null {
+  const amounts = from.flatMap((r): readonly number[] => {
+    const by = TELLS[r.id]?.amount ?? 'own';
+    if (by === 'none') return [];
+    const told = by === 'own' ? r : readings.find((x) => x.id === by);
+    return told?.unit === 'mm' && (by === 'own' || told.off < 0) ? [Math.abs(told.off)] : [];
+  });
+  return amounts.length === 0 ? null : Math.max(...amounts);
+}
