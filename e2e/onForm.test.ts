@@ -28,7 +28,7 @@ test.describe('a job on the wearer’s form', () => {
     await expect(form).toHaveAttribute('aria-valuenow', '-15');
 
     const waiting = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'As planned, as a 3D model (glTF)' }).click();
+    await page.getByRole('button', { name: '3D model (glTF)' }).click();
     expect(
       readFileSync(await (await waiting).path())
         .subarray(0, 4)
@@ -40,8 +40,26 @@ test.describe('a job on the wearer’s form', () => {
     await expect(table.getByRole('row').filter({ hasText: 'Waist at the side' })).toContainText('cm');
 
     await page.getByRole('checkbox', { name: 'Full bust, with a side dart' }).click();
+    await expect(page.getByRole('button', { name: 'Keep as a fitting' })).toBeDisabled();
     await expect(pulls).not.toContainText('as planned', { timeout: HANGS });
     await expect(page.getByText('As planned', { exact: true })).toBeHidden();
+
+    // Back at the plan nothing has to be hung again that hung before; the step is told by what it changes.
+    await page.getByRole('checkbox', { name: 'Full bust, with a side dart' }).click();
+    await expect(pulls).toContainText('The plan mends it.', { timeout: HANGS });
+    await page.getByRole('button', { name: 'How sure, and what each step does' }).click();
+    const steps = page.getByRole('table', { name: 'What each step does' });
+    await expect(steps.getByRole('row').filter({ hasText: 'Pull over the bust' })).toContainText('−0.', {
+      timeout: HANGS,
+    });
+    await expect(table.getByRole('row').filter({ hasText: 'Back neckline' })).toContainText('±');
+
+    // Kept as a fitting: what still shows is a sign with its amount, its cause can be added to the plan, and the forms are its picture.
+    await page.getByRole('button', { name: 'Keep as a fitting' }).click();
+    await expect(page.getByRole('heading', { name: 'On the form' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Add “Hip wider, slashed”' })).toBeVisible();
+    await expect(page.getByLabel('Pinned')).toHaveValue(/^3\.\d$/);
+    await expect(page.locator('img')).toHaveCount(1);
   });
 
   test('without a graphics card the cloth is drawn; it can be stopped and begun again', async ({ page }) => {

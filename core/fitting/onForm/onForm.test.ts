@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { samplePattern } from '../../blocks/index.ts';
 import { wearerWith, type Readings } from '../../testing/wearers.ts';
+import type { ReadingId } from '../../drape/index.ts';
 import { expectOk, telling, toEnd } from '../../units/index.ts';
 import { planStep, type ResolvedJob } from '../plan/index.ts';
-import { onForm, toSee, type Before, type Stage } from './index.ts';
+import { moreOf, onForm, toSee, type Before, type Stage } from './index.ts';
 
 const pattern = samplePattern('causeway', ['4']);
 const row = pattern.chart.find((r) => r.size === '4')!.body as Readings;
@@ -35,6 +36,23 @@ describe('a job on the form', () => {
     const bare = hung(job(fuller), first.kept);
     expect(bare.stages).toEqual([]);
     expect(bare.seen.planned).toEqual(bare.seen.drafted);
+  });
+
+  it('tells what each step does, and how much no tape tells matters', () => {
+    const of = job({ ...row, fullBust: 970, hip: 960 }, ['full-bust-side-dart', 'hip-slash']);
+    const { seen, kept } = hung(of);
+    const { without, plusMinus } = toEnd(moreOf(of, kept));
+    expect(without.map((w) => w.alteration)).toEqual(['full-bust-side-dart', 'hip-slash']);
+    const value = (readings: typeof seen.planned.readings, id: ReadingId) => readings.find((r) => r.id === id)!.value;
+    const by = (step: number, id: ReadingId) => value(seen.planned.readings, id) - value(without[step]!.readings, id);
+    // The bust step lets the bust out and leaves the hip; the other takes the hip in and leaves the bust.
+    expect(by(0, 'ease-bust')).toBeGreaterThan(25);
+    expect(Math.abs(by(0, 'ease-hip'))).toBeLessThan(8);
+    expect(by(1, 'ease-hip')).toBeLessThan(-15);
+    expect(Math.abs(by(1, 'ease-bust'))).toBeLessThan(5);
+    // Girths are told by the tape; where the neckline lies is not.
+    expect(plusMinus['ease-bust']).toBeLessThan(10);
+    expect(plusMinus['neck-rise-back']).toBeGreaterThan(2);
   });
 
   it('says what is missing', () => {

@@ -62,7 +62,7 @@ export function FittingView({ fitting, draft }: { readonly fitting: Fitting; rea
           <Followed fitting={fitting} />
           <Seen fitting={fitting.id} observations={numbered} chosen={chosen} onChoose={choose} />
           <section aria-labelledby="worn">
-            <h3 id="worn" className="mb-2">
+            <h3 id="worn" className={fitting.kind === 'form' ? 'sr-only' : 'mb-2'}>
               {fitting.kind === 'form' ? 'Notes' : 'Worn'}
             </h3>
             <div className="grid gap-3">

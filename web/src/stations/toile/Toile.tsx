@@ -63,6 +63,7 @@ export function Toile() {
               onKept={(fitting) => {
                 choose(fitting);
                 setView('fittings');
+                window.scrollTo({ top: 0 });
               }}
             />
           </Suspense>

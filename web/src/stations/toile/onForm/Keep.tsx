@@ -5,7 +5,8 @@ import type { Refusal } from '@ample/core/units';
 import { FITTING_WORDS, READING_WORDS, sayAmount, sayRefusal } from '@ample/core/words';
 import { Notice } from '../../../shared/basics.tsx';
 import { addFitting } from '../../../store/fittings.ts';
-import { addPhotos } from '../../../store/photos.ts';
+import { useJob } from '../../../store/job.ts';
+import { addPhotos, setCaption } from '../../../store/photos.ts';
 import { useUnits } from '../../../store/prefs.ts';
 import { today } from '../../../lib/time.ts';
 import { saveModel, type ModelKind } from './save.ts';
@@ -51,6 +52,8 @@ export function Keep({
     const picture = await pictureOf(drawing.current);
     const failed = picture ? await addPhotos(fitting, [picture]) : [];
     setTroubles(failed);
+    const photo = useJob.getState().job?.fittings.find((f) => f.id === fitting)?.photos[0];
+    if (photo) setCaption(fitting, photo.id, as === 'planned' ? 'As drafted, and as planned' : 'As drafted');
     if (failed.length === 0) onKept(fitting);
   };
   return (
