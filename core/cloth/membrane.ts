@@ -116,6 +116,8 @@ export interface Drawn {
   readonly least: number;
   /** Which way the greatest runs in the cloth as cut: from across the grain towards along it, radians. */
   readonly direction: number;
+  /** The same in space, 1 long. */
+  readonly way: readonly [number, number, number];
 }
 
 /**
@@ -127,5 +129,9 @@ export function drawnAt(sheet: Prepared, cloth: Cloth, x: Float64Array, t: numbe
   const [u, v] = [cloth.across * (lengthAt(W, 0) - 1), cloth.along * (lengthAt(W, 3) - 1)];
   const askew = cloth.shear * (W[0]! * W[3]! + W[1]! * W[4]! + W[2]! * W[5]!);
   const [middle, half] = [(u + v) / 2, Math.hypot((u - v) / 2, askew)];
-  return { most: middle + half, least: middle - half, direction: 0.5 * Math.atan2(2 * askew, u - v) };
+  const direction = 0.5 * Math.atan2(2 * askew, u - v);
+  const [across, along] = [Math.cos(direction) / lengthAt(W, 0), Math.sin(direction) / lengthAt(W, 3)];
+  const [wx, wy, wz] = [0, 1, 2].map((d) => across * W[d]! + along * W[3 + d]!) as [number, number, number];
+  const size = Math.hypot(wx, wy, wz) || 1;
+  return { most: middle + half, least: middle - half, direction, way: [wx / size, wy / size, wz / size] };
 }

@@ -1,3 +1,4 @@
+export * from './drags.ts';
 export * from './measure.ts';
 export * from './readings.ts';
 export * from './report.ts';

@@ -1,5 +1,6 @@
 import { CLOTHS, drawnAt } from '../cloth/index.ts';
 import type { Mesh } from '../form/index.ts';
+import { dragsOf } from './drags.ts';
 import { LIES_OFF, type Worn } from './wear.ts';
 import { wholeMesh } from './whole.ts';
 
@@ -13,6 +14,8 @@ export interface Shown {
   readonly standOff: Float32Array;
   /** Pairs of points: the lines of the seams. */
   readonly seams: Uint32Array;
+  /** Strokes, m: see `dragsOf`. */
+  readonly drags: Float32Array;
 }
 
 export function shownOf(worn: Worn): Shown {
@@ -40,5 +43,5 @@ export function shownOf(worn: Worn): Shown {
   const seams = toile.seams.flatMap((line) =>
     Array.from(line.subarray(1)).flatMap((b, k) => [line[k]!, b, n + line[k]!, n + b]),
   );
-  return { mesh: wholeMesh(worn), pull, standOff, seams: Uint32Array.from(seams) };
+  return { mesh: wholeMesh(worn), pull, standOff, seams: Uint32Array.from(seams), drags: dragsOf(worn) };
 }

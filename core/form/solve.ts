@@ -54,7 +54,7 @@ const FREE: readonly Free[] = [
   { key: 'waistTilt', loose: 16 },
   { key: 'hip', loose: 200 },
   { key: 'shoulder', loose: 100 },
-  { key: 'shoulderDrop', loose: 8 },
+  { key: 'shoulderDrop', loose: 4 },
   { key: 'neckPoint', loose: 6 },
   { key: 'neckPit', loose: 12 },
   { key: 'underarm', loose: 15 },
@@ -76,8 +76,8 @@ const GAIN = 0.02;
 
 /** Girths that were filled in pull the form this much less than measured ones. */
 const FILLED = 0.05;
-/** A cross width tells where the arm lies, and little else does. */
-const FILLED_CROSS = 0.4;
+/** A cross width tells where the arm lies, the front length where the waist lies in front, and little else does. */
+const FILLED_MORE: Readonly<Partial<Record<MeasurementKey, number>>> = { crossFront: 0.4, bustPointToWaist: 0.5 };
 
 /** What the tape is to read: as measured, and weakly what was filled in. */
 function asked(
@@ -88,7 +88,7 @@ function asked(
     const value = body[key];
     if (value !== undefined) return [{ key, value, weight: 1 }];
     const usual = (fill as Body)[key];
-    return usual === undefined ? [] : [{ key, value: usual, weight: key === 'crossFront' ? FILLED_CROSS : FILLED }];
+    return usual === undefined ? [] : [{ key, value: usual, weight: FILLED_MORE[key] ?? FILLED }];
   });
 }
 

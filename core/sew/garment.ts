@@ -33,6 +33,8 @@ export function garmentOf(all: readonly Piece[], seams: readonly Seam[]): Result
   if (!has('centreBack')) return refuse('form-centre-missing', { which: 'back' });
   const whole = pieces.find((p) => !p.half);
   if (whole) return refuse('form-piece-whole', { piece: whole.name });
+  // A top hangs from its shoulder seams.
+  if (has('neck') && !(has('shoulder') && seams.some((s) => s.kind === 'shoulder'))) return refuse('form-no-shoulders');
   const ids = new Set(pieces.map((p) => p.id));
   const sewn = seams.filter(
     (s) => s.kind !== 'pocket' && [s.first, s.second].flatMap(partsOfSide).every((side) => ids.has(side.piece)),

@@ -1,7 +1,7 @@
 import { prepare } from '../cloth/index.ts';
 import { conjugate, partsOf, patternOf, roomFor } from '../cloth/solver.ts';
 import { pointOn, sectionOf, shapeOf, type Figure, type Shape, type Vec3 } from '../form/index.ts';
-import { edgesWithRole, type EdgeRole, type Seam } from '../pattern/index.ts';
+import { edgesWithRole, type EdgeRole, type Piece, type Seam } from '../pattern/index.ts';
 import { edgeKey, grainTurn, type Toile } from './sew.ts';
 
 /** How far off the form the pieces are laid on it, m: clear of it everywhere, and not so far that they have a long way to go. */
@@ -107,21 +107,27 @@ function onShoulders(
 ): void {
   const long = Math.hypot(figure.shoulder - figure.neckHalf, figure.shoulderDrop);
   const sewn = seams.filter((s) => s.kind === 'shoulder');
-  for (const { piece, points, places } of panels)
+  const outward = [...panels].sort((a, b) => fromNeck(a.piece) - fromNeck(b.piece));
+  /** How far from the neck a point lies, mm: a seam of a side panel begins where that of the panel before it ended. */
+  const reached = new Map<number, number>();
+  for (const { piece, points, places } of outward)
     for (const side of sewn.flatMap((s) => [s.first, s.second]).filter((x) => x.piece === piece.id)) {
       const along = side.edges.flatMap((id) => [...(edges.get(edgeKey(piece.id, id)) ?? [])]);
       const on = along.map((point) => ({ point, ...places[points.indexOf(point)]! })).sort((a, b) => a.y - b.y);
-      let [far, last] = [0, on[0]];
+      let [far, last] = [reached.get(on[0]?.point ?? -1) ?? 0, on[0]];
       for (const p of on) {
         // Over a closed dart the seam runs on without a step.
         if (last && p.point !== last.point) far += Math.min(Math.hypot(p.x - last.x, p.y - last.y), MOST_STEP);
         last = p;
+        reached.set(p.point, far);
         const share = Math.min(1, far / long);
         const height = (figure.neckPoint - share * figure.shoulderDrop) / 1000;
         fix([p.point], { direction: Math.PI / 2, height, beyond: Math.max(0, far - long) / 1000 });
       }
     }
 }
+/** Panels at the neck come before those beside them. */
+const fromNeck = (piece: Piece): number => (edgesWithRole(piece, 'neck').length > 0 ? 0 : 1);
 /** No two points along a seam are farther apart, mm; what is farther is an open dart. */
 const MOST_STEP = 40;
 

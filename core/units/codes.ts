@@ -114,6 +114,7 @@ export type RefusalCode =
   | 'form-mesh-fails'
   | 'form-no-body'
   | 'form-no-pieces'
+  | 'form-no-shoulders'
   | 'form-no-trousers'
   | 'form-nothing-to-sew'
   | 'form-piece-loose'

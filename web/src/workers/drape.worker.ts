@@ -14,7 +14,9 @@ const USUAL = 0.5;
 function post(progress: number, part?: DrapePart): void {
   const shown: Shown | null = part?.kind === 'cloth' ? part.shown : null;
   const moved = shown
-    ? [shown.mesh.positions, shown.mesh.triangles, shown.pull, shown.standOff, shown.seams].map((a) => a.buffer)
+    ? [shown.mesh.positions, shown.mesh.triangles, shown.pull, shown.standOff, shown.seams, shown.drags].map(
+        (a) => a.buffer,
+      )
     : [];
   self.postMessage(part ? { progress, part } : { progress }, { transfer: moved as Transferable[] });
 }

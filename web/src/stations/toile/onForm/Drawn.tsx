@@ -1,8 +1,15 @@
 import type { Shown } from '@ample/core/drape';
 import { coloursOf, cssOf, type Colouring } from './colours.ts';
 
-/** Pixels to a metre of the drawing. */
+/** Pixels to a metre of the drawing, and how much nearer a stroke is drawn than the cloth it lies on, m. */
 const SCALE = 600;
+const NEARER = 0.02;
+
+interface Line {
+  readonly depth: number;
+  readonly path: string;
+  readonly fill: string;
+}
 
 /** Cloth drawn without a graphics card: every triangle in its shade, the farthest first. */
 export function Drawn({
@@ -24,7 +31,7 @@ export function Drawn({
     positions[3 * i + 1]!,
     positions[3 * i + 2]! * cos - positions[3 * i]! * sin,
   ];
-  const drawn = Array.from({ length: triangles.length / 3 }, (_, t) => {
+  const drawn = Array.from({ length: triangles.length / 3 }, (_, t): Line => {
     const [a, b, c] = [0, 1, 2].map((k) => place(triangles[3 * t + k]!)) as [
       readonly [number, number, number],
       readonly [number, number, number],
@@ -39,7 +46,8 @@ export function Drawn({
     );
     const path = [a, b, c].map((p) => `${(SCALE * p[0]).toFixed(1)} ${(-SCALE * p[1]).toFixed(1)}`).join('L');
     return { depth: a[2] + b[2] + c[2], path: `M${path}Z`, fill };
-  }).sort((p, q) => p.depth - q.depth);
+  });
+  const lines = [...drawn, ...(map === 'pull' ? strokes(shown.drags, turn) : [])].sort((p, q) => p.depth - q.depth);
   const heights = [...positions].filter((_, i) => i % 3 === 1).map((y) => SCALE * y);
   const [low, high] = [heights.reduce((a, b) => Math.min(a, b)), heights.reduce((a, b) => Math.max(a, b))];
   return (
@@ -49,9 +57,22 @@ export function Drawn({
       role="img"
       aria-label={name}
     >
-      {drawn.map(({ path, fill }, i) => (
-        <path key={i} d={path} fill={fill} stroke={fill} strokeWidth="0.7" />
+      {lines.map(({ path, fill }, i) => (
+        <path key={i} d={path} fill={fill} stroke={fill} strokeWidth={path.endsWith('Z') ? 0.7 : 1.2} />
       ))}
     </svg>
   );
+}
+
+/** Drag lines as they lie seen from one side, each a little nearer than its cloth. */
+function strokes(drags: Float32Array, turn: number): readonly Line[] {
+  const [sin, cos] = [Math.sin(turn), Math.cos(turn)];
+  return Array.from({ length: drags.length / 6 }, (_, i) => {
+    const ends = [0, 3].map((k) => {
+      const [x, y, z] = [0, 1, 2].map((d) => drags[6 * i + k + d]!) as [number, number, number];
+      return { at: `${(SCALE * (x * cos + z * sin)).toFixed(1)} ${(-SCALE * y).toFixed(1)}`, depth: z * cos - x * sin };
+    });
+    const depth = 1.5 * ends.reduce((sum, e) => sum + e.depth, 0) + NEARER;
+    return { depth, path: `M${ends.map((e) => e.at).join('L')}`, fill: '#1d1512' };
+  });
 }

@@ -251,7 +251,9 @@ function Scale({ map }: { readonly map: 'pull' | 'standOff' }) {
           {sayAmount({ unit }, value, units)}
         </span>
       ))}
-      <span className="ml-2">{map === 'pull' ? 'how hard the cloth is pulled' : 'from the body to the cloth'}</span>
+      <span className="ml-2">
+        {map === 'pull' ? 'how hard the cloth is pulled; strokes are drag lines' : 'from the body to the cloth'}
+      </span>
     </div>
   );
 }

@@ -49,6 +49,13 @@ function slimForm(figure: Figure): BufferGeometry {
   return geometry;
 }
 
+/** Drag lines, as strokes. */
+function dragGeometry({ drags }: Shown): BufferGeometry {
+  const geometry = new BufferGeometry();
+  geometry.setAttribute('position', new BufferAttribute(drags, 3));
+  return geometry;
+}
+
 /** Lines of the seams, just off the cloth. */
 function seamGeometry(shown: Shown): BufferGeometry {
   const geometry = new BufferGeometry();
@@ -72,7 +79,9 @@ function Dressed({
 }) {
   const cloth = useMemo(() => shown && geometryOf(shown.mesh, coloursOf(shown, map)), [shown, map]);
   const seams = useMemo(() => shown && seamGeometry(shown), [shown]);
+  const drags = useMemo(() => (shown && map === 'pull' ? dragGeometry(shown) : null), [shown, map]);
   useEffect(() => () => cloth?.dispose(), [cloth]);
+  useEffect(() => () => drags?.dispose(), [drags]);
   useEffect(() => () => seams?.dispose(), [seams]);
   return (
     <group position={[x, 0, 0]} rotation={[0, turn, 0]}>
@@ -90,6 +99,11 @@ function Dressed({
             polygonOffsetUnits={1}
           />
         </mesh>
+      )}
+      {drags && (
+        <lineSegments geometry={drags}>
+          <lineBasicMaterial color="#1d1512" />
+        </lineSegments>
       )}
       {seams && (
         <lineSegments geometry={seams}>
