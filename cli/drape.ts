@@ -1,7 +1,7 @@
 import { CLOTH_IDS, type ClothId } from '@ample/core/cloth';
 import { shows, wholeMesh, type Reading } from '@ample/core/drape';
 import { allOnForm, moreOf, signsOf, toSee, type Seen } from '@ample/core/fitting/onForm';
-import { meshOf, shapeOf, writeStl, type Figure, type Mesh } from '@ample/core/form';
+import { formMesh, meshOf, shapeOf, writeStl, type Figure, type Mesh } from '@ample/core/form';
 import { writeGlb, writeObj, type Part } from '@ample/core/out/model';
 import { ok, refuse, toEnd, type Result } from '@ample/core/units';
 import { onFormIs, READING_WORDS, sayConflict, sayReading } from '@ample/core/words';
@@ -15,6 +15,10 @@ export interface DrapeOptions {
   readonly drafted: boolean;
   /** Only the coarse mesh, without what the readings depend on: seconds instead of half a minute. */
   readonly quick: boolean;
+  /** Where the sides differ, the wearer’s right instead of the left. */
+  readonly right: boolean;
+  /** Set-in sleeves too, on a form with its arms on. */
+  readonly sleeves: boolean;
   readonly out: string | undefined;
 }
 
@@ -24,7 +28,7 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
   if (!job.ok) return job;
   const cloth = CLOTH_IDS.find((id) => id === options.cloth);
   if (!cloth) return refuse('form-cloth-unknown', { cloth: options.cloth, cloths: CLOTH_IDS.join(', ') });
-  const wanted = toSee(job.value);
+  const wanted = toSee(job.value, options.right ? 'right' : 'left', options.sleeves);
   if (!wanted.ok) return wanted;
   const began = Date.now();
   const found = allOnForm(
@@ -34,7 +38,7 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
   );
   if (!found.ok) return found;
   const { seen, kept } = found.value;
-  const { form, size, planned, oneSided } = seen;
+  const { form, size, planned, oneSided, side } = seen;
   const plan = options.drafted ? { ...job.value, job: { ...job.value.job, steps: [] } } : job.value;
   const more = options.quick ? null : toEnd(moreOf(plan, kept));
   const report = {
@@ -43,7 +47,7 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
       cloth,
       as: options.drafted ? 'drafted' : 'planned',
       says: onFormIs(),
-      ...(oneSided ? { side: 'left' } : {}),
+      ...(oneSided ? { side } : {}),
     },
     form: form.rows.map(({ key, body: measured, form: read, filled }) => ({ key, body: measured, form: read, filled })),
     conflicts: form.conflicts.map((row) => ({ key: row.key, says: sayConflict(row, UNITS) })),
@@ -78,7 +82,7 @@ async function filesOf(
   { worn }: Seen,
   cloth: ClothId,
 ): Promise<readonly (readonly [string, Uint8Array | string])[]> {
-  const form = meshOf(shapeOf(figure));
+  const form = formMesh(figure, worn.arms);
   const metres: Mesh = { ...form, positions: form.positions.map((v) => v / 1000) };
   const parts: readonly Part[] = [
     { name: 'form', mesh: metres, colour: [0.55, 0.53, 0.5], thin: false },
@@ -87,6 +91,6 @@ async function filesOf(
   return [
     ['toile.glb', await writeGlb(parts)],
     ['toile.obj', writeObj(parts)],
-    ['form.stl', writeStl(form)],
+    ['form.stl', writeStl(meshOf(shapeOf(figure)))],
   ];
 }

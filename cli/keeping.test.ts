@@ -115,6 +115,10 @@ describe('what the fittings say, from the terminal', () => {
     expect([drafted.settled, drafted.as]).toEqual([true, 'drafted']);
     const pull = drafted.readings.find((r: any) => r.id === 'pull-bust');
     expect(pull).toMatchObject({ unit: '%', shows: true, says: 'It pulls across the bust.' });
+    // 44 mm of ease are missing over the bust, and that is what the pull counts.
+    const tight = drafted.signs.find((s: any) => s.sign === 'tight-bust');
+    expect(tight.from).toEqual(['pull-bust', 'ease-bust']);
+    expect(tight.amount).toBeCloseTo(-drafted.readings.find((r: any) => r.id === 'ease-bust').off, 6);
     for (const r of drafted.readings) if (!r.id.startsWith('hem')) expect(r.off).toBeCloseTo(r.value - r.control, 5);
     const names = ['toile.glb', 'toile.obj', 'form.stl'].map((name) => readFileSync(join(out, name)));
     expect(names[0]!.subarray(0, 4).toString()).toBe('glTF');

@@ -39,7 +39,7 @@ const USAGE = `usage:
   ample versions <job.json>
   ample cloth <job.json> [--open] [--fold-depth MM[,MM…] [--both-edges]] [--one-way]
   ample form <job.json> [--out DIR [--half-scale]]
-  ample drape <job.json> [--cloth calico] [--drafted] [--quick] [--out DIR]
+  ample drape <job.json> [--cloth calico] [--drafted] [--right] [--sleeves] [--quick] [--out DIR]
   ample record <job.json> --out DIR [--paper a4|letter|a3|tabloid]
   ample backup <file.zip>
   ample bring <file.pdf|svg|dxf> [--out DIR] [--despite-faults]
@@ -84,6 +84,8 @@ export async function main(argv: readonly string[], today: string): Promise<Answ
         cloth: { type: 'string' },
         drafted: { type: 'boolean' },
         quick: { type: 'boolean' },
+        right: { type: 'boolean' },
+        sleeves: { type: 'boolean' },
         'half-scale': { type: 'boolean', default: false },
         english: { type: 'string', default: 'british' },
       },
@@ -125,6 +127,8 @@ interface Flags {
   readonly cloth?: string | undefined;
   readonly drafted?: boolean | undefined;
   readonly quick?: boolean | undefined;
+  readonly right?: boolean | undefined;
+  readonly sleeves?: boolean | undefined;
 }
 
 const FORMATS = ['pdf', 'svg', 'dxf', 'csv', 'json'];
@@ -206,6 +210,8 @@ async function run(command: string, argument: string, flags: Flags, date: string
         cloth: flags.cloth ?? 'calico',
         drafted: flags.drafted === true,
         quick: flags.quick === true,
+        right: flags.right === true,
+        sleeves: flags.sleeves === true,
         out: flags.out,
       });
     case 'record':

@@ -9,6 +9,31 @@ export interface Solid {
   readonly at: (x: number, y: number, z: number, out: Float64Array) => void;
 }
 
+/** How wide the fold between two bodies is filled, m: cloth caught in it would be pushed to and fro. */
+const FILLET = 0.012;
+
+/** Two bodies as one: outside is outside of both, and the fold between them is rounded. */
+export const unionOf = (one: Solid, two: Solid): Solid => {
+  const other = new Float64Array(4);
+  return {
+    at: (x, y, z, out) => {
+      one.at(x, y, z, out);
+      two.at(x, y, z, other);
+      const [a, b] = [out[0]!, other[0]!];
+      if (Math.abs(a - b) >= FILLET) {
+        if (b < a) out.set(other);
+        return;
+      }
+      // A smooth least: between the two where they are about as near.
+      const share = 0.5 + (b - a) / (2 * FILLET);
+      out[0] = share * a + (1 - share) * b - FILLET * share * (1 - share);
+      for (let d = 1; d < 4; d++) out[d] = share * out[d]! + (1 - share) * other[d]!;
+      const size = Math.sqrt(out[1]! ** 2 + out[2]! ** 2 + out[3]! ** 2) || 1;
+      for (let d = 1; d < 4; d++) out[d]! /= size;
+    },
+  };
+};
+
 export interface Touch {
   /** How far cloth keeps off, m: half its thickness and what is smoothed of the body. */
   readonly off: number;

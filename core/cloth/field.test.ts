@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { firstFigure, meshOf, shapeOf } from '../form/index.ts';
-import { solidOf } from './index.ts';
+import { solidOf, unionOf, type Solid } from './index.ts';
 
 /** A ball of radius 0.1 about the origin. */
 function ball(rows: number, columns: number) {
@@ -58,6 +58,33 @@ describe('the field about a solid', () => {
       solid.at(-x, y, z, right);
       expect(right[0]).toBeCloseTo(left[0]!, 3);
       expect(right[1]).toBeCloseTo(-left[1]!, 1);
+    }
+  });
+});
+
+describe('two bodies as one', () => {
+  /** All below a plane square to an axis. */
+  const below = (axis: 0 | 1): Solid => ({
+    at: (x, y, _z, out) => out.set([axis === 0 ? x : y, axis === 0 ? 1 : 0, axis === 1 ? 1 : 0, 0]),
+  });
+  const both = unionOf(below(0), below(1));
+  const at = (x: number, y: number) => {
+    const out = new Float64Array(4);
+    both.at(x, y, 0, out);
+    return [...out];
+  };
+  it('are as far as the nearer of them', () => {
+    expect(at(0.003, 0.05)).toEqual([0.003, 1, 0, 0]);
+    expect(at(0.05, -0.002)).toEqual([-0.002, 0, 1, 0]);
+  });
+  it('round the fold between them: out is half-way between both, and nothing jumps', () => {
+    const [distance, x, y] = at(0.004, 0.004) as [number, number, number];
+    expect(distance).toBeLessThan(0.004);
+    expect(distance).toBeGreaterThan(0);
+    expect([x, y]).toEqual([expect.closeTo(Math.SQRT1_2, 9), expect.closeTo(Math.SQRT1_2, 9)]);
+    for (let k = -200; k < 200; k++) {
+      const [a, b] = [at(0.01 + k * 1e-4, 0.01), at(0.01 + (k + 1) * 1e-4, 0.01)];
+      expect(Math.hypot(...a.map((v, i) => v - b[i]!))).toBeLessThan(0.05);
     }
   });
 });

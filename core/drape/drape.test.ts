@@ -5,7 +5,18 @@ import { formOf, type Body } from '../form/index.ts';
 import type { Garment } from '../sew/index.ts';
 import { wearerWith } from '../testing/wearers.ts';
 import { expectOk } from '../units/index.ts';
-import { compared, dragsOf, read, shows, standOf, worn, type Reading, type ReadingId, type Worn } from './index.ts';
+import {
+  compared,
+  dragsOf,
+  read,
+  shows,
+  standFor,
+  standOf,
+  worn,
+  type Reading,
+  type ReadingId,
+  type Worn,
+} from './index.ts';
 
 const onBody = (garment: Garment, body: Body, before?: Worn): Worn =>
   expectOk(worn(garment, standOf(formOf(body).figure), 'calico', 'coarse', before), 'worn');
@@ -137,6 +148,26 @@ describe('the truth table of Causeway in size 4', () => {
     // They run more across than down, both halves alike.
     expect(lines.filter((s) => s.across > s.down).length).toBeGreaterThan(0.8 * lines.length);
     expect(lines.length % 2).toBe(0);
+  });
+
+  it('with its sleeves: the chart’s body hangs as without; a thick arm takes their ease, and the step gives most of it back', () => {
+    const sleeved = { ...garment, sleeves: true };
+    const on = (of: Garment, body: Body) =>
+      read(expectOk(worn(of, standFor(formOf(body).figure, of), 'calico', 'coarse'), 'sleeved'));
+    const usual = on(sleeved, row);
+    for (const key of ['waist-seam-front', 'waist-seam-side', 'waist-seam-back', 'ease-waist', 'ease-hip'] as const)
+      expect(Math.abs(usual[key]! - control[key]!)).toBeLessThan(10);
+    expect([control['ease-upper-arm'], control['pull-upper-arm']]).toEqual([null, null]);
+    const body = { ...row, upperArm: row.upperArm! + 40 };
+    const pattern = samplePattern('causeway', ['4']);
+    const job = { size: '4', sizeMethod: 'highBust' as const, steps: [planStep('s', 'upper-arm')] };
+    const { sides } = draft({ job, wearer: wearerWith(body as never), pattern });
+    const [before, after] = [sleeved, { ...sides.left, sleeves: true }].map((g) => compared(on(g, body), usual));
+    const tight = of(before!, 'ease-upper-arm');
+    expect(shows(tight)).toBe(true);
+    expect(tight.off).toBeLessThan(-30);
+    expect(shows(of(after!, 'ease-upper-arm'))).toBe(false);
+    for (const r of before!) if (shows(r)) expect(r.id).toBe('ease-upper-arm');
   });
 
   it('a smaller bust leaves cloth over it', () => {

@@ -1,7 +1,7 @@
 import { CLOTHS, drawnAt } from '../cloth/index.ts';
-import { tautOver, type Vec3 } from '../form/index.ts';
+import { alongTube, tautOver, type ArmTube, type Vec3 } from '../form/index.ts';
 import { edgesWithRole, waistHeight, type EdgeRole, type Piece } from '../pattern/index.ts';
-import { edgeKey } from '../sew/index.ts';
+import { edgeKey, isSleeve, type Panel } from '../sew/index.ts';
 import { LIES_OFF, type Worn } from './wear.ts';
 
 /** Where a point of the cloth lies, mm. */
@@ -40,13 +40,14 @@ function atTips({ toile, sheet }: Worn, rings: number): ReadonlySet<number> {
   return near;
 }
 
-/** How the cloth is drawn on the whole over a part of the body, %: the mean of its pull as a share of its stiffness. */
-export function pullOver(w: Worn, over: (p: Vec3) => boolean): number {
+/** How the cloth is drawn on the whole over a part of the body, %: the mean of its pull as a share of its stiffness; of one panel where given. */
+export function pullOver(w: Worn, over: (p: Vec3) => boolean, panel?: Panel): number {
   const cloth = CLOTHS[w.cloth];
   const stiff = (cloth.along + cloth.across) / 2;
   const tips = atTips(w, 2);
   let [sum, area] = [0, 0];
-  for (let t = 0; t < w.sheet.area.length; t++) {
+  const triangles = panel ? Array.from({ length: panel.to - panel.from }, (_, k) => panel.from + k) : onTorso(w);
+  for (const t of triangles) {
     if ([0, 1, 2].some((k) => tips.has(w.sheet.triangles[3 * t + k]!)) || !over(middleOf(w, t))) continue;
     sum += w.sheet.area[t]! * Math.max(0, drawnAt(w.sheet, cloth, w.x, t).most);
     area += w.sheet.area[t]!;
@@ -62,7 +63,7 @@ export function lengthAt(w: Worn, height: number, over?: (p: Vec3) => boolean): 
 
 function lengthOn(w: Worn, height: number, over: (p: Vec3) => boolean = () => true): number {
   let sum = 0;
-  for (let t = 0; t < w.sheet.area.length; t++) {
+  for (const t of onTorso(w)) {
     const corners = [0, 1, 2].map((k) => placeAt(w, w.sheet.triangles[3 * t + k]!));
     const cut: Vec3[] = [];
     corners.forEach((a, k) => {
@@ -75,6 +76,36 @@ function lengthOn(w: Worn, height: number, over: (p: Vec3) => boolean = () => tr
     if (p && q && over({ x: (p.x + q.x) / 2, y: height, z: (p.z + q.z) / 2 })) sum += Math.hypot(p.x - q.x, p.z - q.z);
   }
   return 2 * sum;
+}
+
+/** How long the cloth of the sleeve is around the arm, square to it, so far along, mm: the mean of some levels close by. */
+export function girthAround(w: Worn, tube: ArmTube, along: number): number {
+  const levels = [-10, -5, 0, 5, 10];
+  return levels.reduce((sum, d) => sum + girthOnTube(w, tube, along + d), 0) / levels.length;
+}
+
+function girthOnTube(w: Worn, tube: ArmTube, along: number): number {
+  let sum = 0;
+  for (const { from, to } of w.toile.panels.filter(isSleeve))
+    for (let t = from; t < to; t++) {
+      const corners = [0, 1, 2].map((k) => placeAt(w, w.sheet.triangles[3 * t + k]!));
+      const cut: Vec3[] = [];
+      corners.forEach((a, k) => {
+        const b = corners[(k + 1) % 3]!;
+        const [p, q] = [alongTube(tube, a) - along, alongTube(tube, b) - along];
+        if (p > 0 === q > 0) return;
+        const s = p / (p - q);
+        cut.push({ x: a.x + s * (b.x - a.x), y: a.y + s * (b.y - a.y), z: a.z + s * (b.z - a.z) });
+      });
+      const [p, q] = cut;
+      if (p && q) sum += Math.hypot(p.x - q.x, p.y - q.y, p.z - q.z);
+    }
+  return sum;
+}
+
+/** The triangles of the cloth on the torso: the sleeves are read by themselves. */
+function* onTorso({ toile }: Worn): Generator<number> {
+  for (const panel of toile.panels) if (!isSleeve(panel)) for (let t = panel.from; t < panel.to; t++) yield t;
 }
 
 /** The points along all edges of a role, and of parts where given. */

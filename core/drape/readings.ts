@@ -1,7 +1,7 @@
-import { around, crossAt, girthOf, sectionOf, shapeOf, type Vec3 } from '../form/index.ts';
+import { alongTube, armTube, around, crossAt, girthOf, sectionOf, shapeOf, type Vec3 } from '../form/index.ts';
 import { edgesWithRole, type Piece } from '../pattern/index.ts';
-import { edgeKey } from '../sew/index.ts';
-import { lengthAt, placeAt, pointsAlong, pullOver, standOff, surplusAlong, waistOn } from './measure.ts';
+import { edgeKey, isSleeve } from '../sew/index.ts';
+import { girthAround, lengthAt, placeAt, pointsAlong, pullOver, standOff, surplusAlong, waistOn } from './measure.ts';
 import { LIES_OFF, type Worn } from './wear.ts';
 
 /** What a garment on a form is read for, in the order told. The ids are kept in files. */
@@ -13,6 +13,8 @@ export const READINGS = [
   'ease-bust',
   'ease-waist',
   'ease-hip',
+  'pull-upper-arm',
+  'ease-upper-arm',
   'stand-off-neck',
   'stand-off-armhole',
   'surplus-back-waist',
@@ -50,7 +52,7 @@ export function read(w: Worn): Readings {
   const reaches = (y: number): boolean => lowest < y - BAND;
   const hung = pointsAlong(w, 'shoulder').length > 0;
   // A cut-on sleeve runs on past the bone: its seam has no end there.
-  const cutOn = pointsAlong(w, 'underarm').length > 0;
+  const cutOn = pointsAlong(w, 'underarm', FRONTS).length > 0;
   const top = <T>(value: () => T): T | null => (hung ? value() : null);
   const at = <T>(y: number, value: () => T): T | null => (reaches(y) ? value() : null);
   // A tape over the cloth lies as far off the body all round as the cloth does.
@@ -70,6 +72,7 @@ export function read(w: Worn): Readings {
     'ease-bust': top(() => ease(figure.bust)),
     'ease-waist': at(figure.waist, () => ease(figure.waist)),
     'ease-hip': at(figure.hip, () => ease(figure.hip)),
+    ...sleeveOf(w),
     'stand-off-neck': top(() => standOff(w, pointsAlong(w, 'neck'))),
     'stand-off-armhole': top(() => standOff(w, pointsAlong(w, 'armhole'))),
     'surplus-back-waist': top(() =>
@@ -91,6 +94,20 @@ export function read(w: Worn): Readings {
       : top(() => Math.max(...pointsAlong(w, 'shoulder').map((i) => placeAt(w, i).x)) - figure.shoulder),
     'side-seam-lean': leanOf(w),
     'neck-rise-back': riseBehind(w),
+  };
+}
+
+/** How hard a sleeve is pulled around the upper arm, and its ease there; null without one. */
+function sleeveOf(w: Worn): Pick<Readings, 'pull-upper-arm' | 'ease-upper-arm'> {
+  const sleeve = w.toile.panels.find(isSleeve);
+  if (!sleeve) return { 'pull-upper-arm': null, 'ease-upper-arm': null };
+  const tube = armTube(w.figure);
+  // Just below the underarm, where the sleeve first goes all the way round.
+  const at = Math.max(...pointsAlong(w, 'cap').map((i) => alongTube(tube, placeAt(w, i)))) + BAND;
+  const near = (p: Vec3): boolean => Math.abs(alongTube(tube, p) - at) < BAND;
+  return {
+    'pull-upper-arm': pullOver(w, near, sleeve),
+    'ease-upper-arm': girthAround(w, tube, at) - 2 * Math.PI * (tube.radiusAt(at) + LIES_OFF),
   };
 }
 

@@ -24,6 +24,8 @@ const THRESHOLDS: Readonly<Record<ReadingId, { readonly unit: ReadingUnit; reado
   'ease-bust': { unit: 'mm', from: 30 },
   'ease-waist': { unit: 'mm', from: 30 },
   'ease-hip': { unit: 'mm', from: 30 },
+  'pull-upper-arm': { unit: '%', from: 0.3 },
+  'ease-upper-arm': { unit: 'mm', from: 15 },
   'stand-off-neck': { unit: 'mm', from: 5 },
   'stand-off-armhole': { unit: 'mm', from: 10 },
   'surplus-back-waist': { unit: 'mm', from: 12 },
@@ -42,6 +44,9 @@ const THRESHOLDS: Readonly<Record<ReadingId, { readonly unit: ReadingUnit; reado
 /** Whether a reading shows in cloth. */
 export const shows = ({ off, threshold }: Pick<Reading, 'off' | 'threshold'>): boolean => Math.abs(off) >= threshold;
 
+/** Arms held up pull at chest and back by themselves, more or less as the cap lies: with sleeves a pull there counts from twice as much. */
+const WITH_ARMS: readonly ReadingId[] = ['pull-bust', 'pull-cross-back'];
+
 const HEMS: readonly ReadingId[] = ['hem-front', 'hem-side', 'hem-back'];
 
 /** The middle of the hem, from which each place of it is told. */
@@ -52,11 +57,13 @@ const hemOf = (readings: Readings): number => {
 
 /** Readings beside those of the drafted body, in their order; what either has not is left out. */
 export function compared(readings: Readings, control: Readings): readonly Reading[] {
+  const sleeved = readings['ease-upper-arm'] !== null;
   const [hem, usual] = [hemOf(readings), hemOf(control)];
   return READINGS.flatMap((id): readonly Reading[] => {
     const [value, was] = [readings[id], control[id]];
     if (value === null || was === null) return [];
     const off = HEMS.includes(id) ? value - hem - (was - usual) : value - was;
-    return [{ id, unit: THRESHOLDS[id].unit, value, control: was, off, threshold: THRESHOLDS[id].from }];
+    const threshold = THRESHOLDS[id].from * (sleeved && WITH_ARMS.includes(id) ? 2 : 1);
+    return [{ id, unit: THRESHOLDS[id].unit, value, control: was, off, threshold }];
   });
 }

@@ -16,6 +16,8 @@ export interface Shown {
   readonly seams: Uint32Array;
   /** Strokes, m: see `dragsOf`. */
   readonly drags: Float32Array;
+  /** The form has its arms on. */
+  readonly arms: boolean;
 }
 
 export function shownOf(worn: Worn): Shown {
@@ -43,5 +45,12 @@ export function shownOf(worn: Worn): Shown {
   const seams = toile.seams.flatMap((line) =>
     Array.from(line.subarray(1)).flatMap((b, k) => [line[k]!, b, n + line[k]!, n + b]),
   );
-  return { mesh: wholeMesh(worn), pull, standOff, seams: Uint32Array.from(seams), drags: dragsOf(worn) };
+  return {
+    mesh: wholeMesh(worn),
+    pull,
+    standOff,
+    seams: Uint32Array.from(seams),
+    drags: dragsOf(worn),
+    arms: worn.arms,
+  };
 }

@@ -2,7 +2,7 @@ import { formOf, UNTOLD, type Body, type Untold } from '../form/index.ts';
 import type { Garment } from '../sew/index.ts';
 import { telling } from '../units/index.ts';
 import { read, READINGS, type ReadingId, type Readings } from './readings.ts';
-import { standOf, wear, type Worn } from './wear.ts';
+import { standFor, wear, type Worn } from './wear.ts';
 
 /** How much each reading moves with what no tape tells of a body: as if all lay off the usual at once, each as it may. */
 export type PlusMinus = Readonly<Record<ReadingId, number>>;
@@ -20,7 +20,7 @@ export function* plusMinus(garment: Garment, body: Body, on: Worn): Generator<nu
   const seen: Readings[] = [];
   let from = on;
   for (const [i, shift] of shifts.entries()) {
-    const work = wear(garment, standOf(formOf(body, shift).figure), on.cloth, 'coarse', from);
+    const work = wear(garment, standFor(formOf(body, shift).figure, garment), on.cloth, 'coarse', from);
     const hung = yield* telling(work, (p) => (i + p.steps / p.most) / shifts.length);
     if (!hung.ok) continue;
     seen.push(read(hung.value));

@@ -1,13 +1,25 @@
-import { CLOTHS, hang, PACE, prepare, solidOf, step, type ClothId, type Prepared, type Solid } from '../cloth/index.ts';
-import { meshOf, shapeOf, type Figure } from '../form/index.ts';
+import {
+  CLOTHS,
+  hang,
+  PACE,
+  prepare,
+  solidOf,
+  step,
+  unionOf,
+  type ClothId,
+  type Prepared,
+  type Solid,
+} from '../cloth/index.ts';
+import { armMesh, meshOf, shapeOf, type Figure, type Mesh } from '../form/index.ts';
 import { edgesWithRole } from '../pattern/index.ts';
-import { carryOver, edgeKey, placeOn, sew, type Garment, type Toile } from '../sew/index.ts';
+import { carryOver, edgeKey, placeOn, setInSleeves, sew, type Garment, type Toile } from '../sew/index.ts';
 import { ok, toEnd, type Result } from '../units/index.ts';
 
 /** A garment on a form: where its cloth lies, m. */
 export interface Worn {
   readonly figure: Figure;
   readonly solid: Solid;
+  readonly arms: boolean;
   readonly cloth: ClothId;
   readonly toile: Toile;
   readonly sheet: Prepared;
@@ -21,11 +33,18 @@ export interface Worn {
 export interface Stand {
   readonly figure: Figure;
   readonly solid: Solid;
+  /** Its arms are on, held away from the sides. */
+  readonly arms: boolean;
 }
-export function standOf(figure: Figure): Stand {
-  const { positions, triangles } = meshOf(shapeOf(figure));
-  return { figure, solid: solidOf({ positions: positions.map((v) => v / 1000), triangles }) };
+export function standOf(figure: Figure, arms = false): Stand {
+  const solid = solidIn(meshOf(shapeOf(figure)));
+  return { figure, arms, solid: arms ? unionOf(solid, solidIn(armMesh(figure))) : solid };
 }
+/** The form a garment is put on: it wears its arms under sleeves only. */
+export const standFor = (figure: Figure, { pieces, seams, sleeves }: Garment): Stand =>
+  standOf(figure, sleeves === true && setInSleeves(pieces, seams).length > 0);
+const solidIn = ({ positions, triangles }: Mesh): Solid =>
+  solidOf({ positions: positions.map((v) => v / 1000), triangles });
 
 /** Edges of the mesh, mm: to see at once, and to read. */
 export const EDGES = { coarse: 22, fine: 12 } as const;
@@ -59,13 +78,14 @@ export interface Progress {
  * where that lies. Refused where the pieces cannot be sewn.
  */
 export function* wear(
-  { pieces, seams }: Garment,
-  { figure, solid }: Stand,
+  garment: Garment,
+  { figure, solid, arms }: Stand,
   cloth: ClothId,
   fineness: Fineness,
   before?: Worn,
 ): Generator<Progress, Result<Worn>> {
-  const sewn = sew(pieces, seams, EDGES[fineness]);
+  const { seams } = garment;
+  const sewn = sew(garment, EDGES[fineness]);
   if (!sewn.ok) return sewn;
   const toile = sewn.value;
   const sheet = prepare(toile.sheet);
@@ -88,7 +108,7 @@ export function* wear(
     still = steps > free && speed < REST.speed ? still + 1 : 0;
     yield { steps, most: STEPS.most, x: on.x };
   }
-  return ok({ figure, solid, cloth, toile, sheet, x: on.x, settled: still >= REST.steps, steps });
+  return ok({ figure, solid, arms, cloth, toile, sheet, x: on.x, settled: still >= REST.steps, steps });
 }
 
 /** The points of the shoulder seams. */

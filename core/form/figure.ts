@@ -33,6 +33,9 @@ export interface Figure {
   readonly armX: number;
   readonly armZ: number;
   readonly armRadius: number;
+  /** From the shoulder bone to the wrist, and the radius there: an arm is only put on under a sleeve. */
+  readonly armLength: number;
+  readonly wristRadius: number;
 }
 
 /** From the bust down to under it, and from the waist to the high hip, mm. */
@@ -75,6 +78,12 @@ const DOWN_TO = 1.45;
 const NECK_BACK = { share: 0.35, from: 150 } as const;
 const neckZ = (f: Pick<Figure, 'highBustHalf' | 'scale'>): number =>
   -NECK_BACK.share * (f.highBustHalf - NECK_BACK.from * f.scale);
+
+/** The height of the shoulder bone, and how far to the front it lies. */
+export const shoulderTopOf = (f: Figure): { readonly y: number; readonly z: number } => ({
+  y: f.neckPoint - f.shoulderDrop,
+  z: f.ridge + neckZ(f),
+});
 
 export function shapeOf(f: Figure): Shape {
   const shoulderAt = f.neckPoint - f.shoulderDrop;

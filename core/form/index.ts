@@ -1,3 +1,4 @@
+export * from './arm.ts';
 export * from './contours.ts';
 export * from './figure.ts';
 export * from './measure.ts';

@@ -1,38 +1,70 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_CHART } from '../blocks/chart.ts';
-import { formOf, meshOf, shapeOf, writeStl } from './index.ts';
+import { armMesh, armTube, formMesh, formOf, meshOf, sectionOf, shapeOf, writeStl, type Mesh } from './index.ts';
 
-const mesh = meshOf(shapeOf(formOf(SAMPLE_CHART[3]!.body).figure));
-const point = (i: number): readonly [number, number, number] => [
-  mesh.positions[3 * i] ?? NaN,
-  mesh.positions[3 * i + 1] ?? NaN,
-  mesh.positions[3 * i + 2] ?? NaN,
+const { figure } = formOf(SAMPLE_CHART[3]!.body);
+const mesh = meshOf(shapeOf(figure));
+const pointOf = ({ positions }: Mesh, i: number): readonly [number, number, number] => [
+  positions[3 * i] ?? NaN,
+  positions[3 * i + 1] ?? NaN,
+  positions[3 * i + 2] ?? NaN,
 ];
+const point = (i: number) => pointOf(mesh, i);
+
+/** What a surface holds, in litres, above nothing when it is turned outward; and its edges, each way they are run. */
+function held(of: Mesh): { readonly litres: number; readonly edges: ReadonlyMap<string, number> } {
+  const edges = new Map<string, number>();
+  let volume = 0;
+  for (let t = 0; t < of.triangles.length; t += 3) {
+    const [i, j, k] = [of.triangles[t]!, of.triangles[t + 1]!, of.triangles[t + 2]!];
+    for (const [a, b] of [
+      [i, j],
+      [j, k],
+      [k, i],
+    ])
+      edges.set(`${a} ${b}`, (edges.get(`${a} ${b}`) ?? 0) + 1);
+    const [p, q, r] = [pointOf(of, i), pointOf(of, j), pointOf(of, k)];
+    volume +=
+      (p[0] * (q[1] * r[2] - q[2] * r[1]) + p[1] * (q[2] * r[0] - q[0] * r[2]) + p[2] * (q[0] * r[1] - q[1] * r[0])) /
+      6;
+  }
+  return { litres: volume / 1e6, edges };
+}
+const expectClosed = (edges: ReadonlyMap<string, number>): void => {
+  for (const [edge, times] of edges) {
+    expect(times).toBe(1);
+    expect(edges.has(edge.split(' ').reverse().join(' '))).toBe(true);
+  }
+};
 
 describe('the form as triangles', () => {
   it('is closed and turned outward: every edge twice, once each way, and a body’s volume inside', () => {
-    const seen = new Map<string, number>();
-    let volume = 0;
-    for (let t = 0; t < mesh.triangles.length; t += 3) {
-      const [i, j, k] = [mesh.triangles[t]!, mesh.triangles[t + 1]!, mesh.triangles[t + 2]!];
-      for (const [a, b] of [
-        [i, j],
-        [j, k],
-        [k, i],
-      ])
-        seen.set(`${a} ${b}`, (seen.get(`${a} ${b}`) ?? 0) + 1);
-      const [p, q, r] = [point(i), point(j), point(k)];
-      volume +=
-        (p[0] * (q[1] * r[2] - q[2] * r[1]) + p[1] * (q[2] * r[0] - q[0] * r[2]) + p[2] * (q[0] * r[1] - q[1] * r[0])) /
-        6;
-    }
-    for (const [edge, times] of seen) {
-      expect(times).toBe(1);
-      expect(seen.has(edge.split(' ').reverse().join(' '))).toBe(true);
-    }
-    // Litres: a torso of this size from thigh to neck.
-    expect(volume / 1e6).toBeGreaterThan(25);
-    expect(volume / 1e6).toBeLessThan(55);
+    const { litres, edges } = held(mesh);
+    expectClosed(edges);
+    // A torso of this size from thigh to neck.
+    expect(litres).toBeGreaterThan(25);
+    expect(litres).toBeLessThan(55);
+  });
+
+  it('has arms to put on: closed, turned outward, as thick as measured and clear of the side below the underarm', () => {
+    const arm = armMesh(figure);
+    const { litres, edges } = held(arm);
+    expectClosed(edges);
+    const tube = armTube(figure);
+    const radii = Array.from({ length: 541 }, (_, i) => tube.radiusAt((i * tube.length) / 540));
+    // Discs laid on each other, and half a ball at both ends.
+    const discs = radii.reduce((sum, r) => sum + Math.PI * r ** 2 * (tube.length / 541), 0);
+    const ends = (2 / 3) * Math.PI * (radii[0]! ** 3 + radii.at(-1)! ** 3);
+    expect(litres).toBeCloseTo((discs + ends) / 1e6, 1);
+    expect(2 * Math.PI * Math.max(...radii)).toBeCloseTo(SAMPLE_CHART[3]!.body.upperArm!, 0);
+    // At the bust a hand goes between arm and side.
+    const side = sectionOf(shapeOf(figure))(figure.bust).half;
+    const inner = Array.from({ length: arm.positions.length / 3 }, (_, i) => pointOf(arm, i))
+      .filter(([, y]) => Math.abs(y - figure.bust) < 8)
+      .map(([x]) => x);
+    expect(Math.min(...inner)).toBeGreaterThan(side + 10);
+    expect(held(formMesh(figure, true)).litres).toBeCloseTo(held(mesh).litres + 2 * litres, 6);
+    expect(formMesh(figure, false)).toEqual(mesh);
   });
 
   it('is the same left and right', () => {

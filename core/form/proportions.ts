@@ -15,7 +15,7 @@ const HEIGHT = 1660;
 const NAPE_BELOW = 12;
 const PIT_BELOW = 74;
 /** The arm's girth as a share of the high bust, and how far its middle lies in from half the cross back, mm. */
-const ARM = { girth: 0.33, in: 58, z: -24 } as const;
+const ARM = { girth: 0.33, in: 58, z: -24, length: 0.345, wrist: 0.55 } as const;
 /** Where the top of the shoulders lies, from the middle of the body forward, mm. */
 const RIDGE = -16;
 /** A girth as so many times half the width of a section as deep as a torso's. */
@@ -107,5 +107,7 @@ export function firstFigure(body: Body): Figure {
     hip: waist - 0.98 * (body.hipDepth ?? HIP_DEPTH * scale),
     ...{ shoulder, shoulderDrop, ridge: RIDGE, halfSpan },
     ...{ armX: g.crossBack / 2 - ARM.in * scale, armZ: ARM.z, armRadius },
+    armLength: body.shoulderToWrist ?? ARM.length * height,
+    wristRadius: body.wrist === undefined ? ARM.wrist * armRadius : body.wrist / (2 * Math.PI),
   };
 }

@@ -8,4 +8,4 @@ export * from './svg.ts';
 export * from './svgPath.ts';
 export * from './diagram.ts';
 export * from './diagramSvg.ts';
-export type { PrintedRecord } from './record.ts';
+export type { PrintedRecord, RecordPicture } from './record.ts';

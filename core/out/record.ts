@@ -11,4 +11,13 @@ export interface PrintedRecord {
   readonly drawings: readonly Diagram[];
   readonly fittings: readonly { readonly heading: string; readonly lines: readonly string[] }[];
   readonly notes: string;
+  /** The garment on its form, where a fitting has kept one: a JPEG file, its size in pixels, and what it shows. */
+  readonly picture?: RecordPicture;
+}
+
+export interface RecordPicture {
+  readonly jpeg: Uint8Array;
+  readonly width: number;
+  readonly height: number;
+  readonly caption: string;
 }

@@ -5,6 +5,22 @@ import { ok, refuse, type Result } from '../units/index.ts';
 export interface Garment {
   readonly pieces: readonly Piece[];
   readonly seams: readonly Seam[];
+  /** Sleeves set into an armhole are sewn in too, where there are any. */
+  readonly sleeves?: boolean;
+}
+
+/** The set-in sleeves of a garment, one for each armhole: those whose cap is sewn to pieces that are there. */
+export function setInSleeves(pieces: readonly Piece[], seams: readonly Seam[]): readonly Piece[] {
+  const ids = new Set(pieces.filter((p) => !LEFT_OUT.includes(p.part)).map((p) => p.id));
+  const sewnIn = (sleeve: Piece): boolean =>
+    seams.some(
+      (s) =>
+        s.kind === 'armhole' &&
+        [s.first, s.second].flatMap(partsOfSide).some((side) => side.piece === sleeve.id) &&
+        [s.first, s.second].flatMap(partsOfSide).some((side) => ids.has(side.piece)),
+    );
+  // Of a long and a short one for the same armhole the first is worn.
+  return pieces.filter((p) => p.part === 'sleeve' && sewnIn(p)).slice(0, 1);
 }
 
 /** Parts that lie on others or hang from them: the body of a garment is looked at without them. */
@@ -24,14 +40,14 @@ export const sewnPieces = (pieces: readonly Piece[]): readonly Piece[] =>
   pieces.filter((p) => !LEFT_OUT.includes(p.part));
 
 /** Chooses them; refused where they do not close around a body. */
-export function garmentOf(all: readonly Piece[], seams: readonly Seam[]): Result<Garment> {
-  const pieces = sewnPieces(all);
+export function garmentOf({ pieces: all, seams, sleeves = false }: Garment): Result<Garment> {
+  const pieces = [...sewnPieces(all), ...(sleeves ? setInSleeves(all, seams) : [])];
   if (all.some((p) => TROUSERS.includes(p.part))) return refuse('form-no-trousers');
   if (pieces.length === 0) return refuse('form-nothing-to-sew');
   const has = (role: EdgeRole): boolean => pieces.some((p) => edgesWithRole(p, role).length > 0);
   if (!has('centreFront')) return refuse('form-centre-missing', { which: 'front' });
   if (!has('centreBack')) return refuse('form-centre-missing', { which: 'back' });
-  const whole = pieces.find((p) => !p.half);
+  const whole = pieces.find((p) => !p.half && p.part !== 'sleeve');
   if (whole) return refuse('form-piece-whole', { piece: whole.name });
   // A top hangs from its shoulder seams.
   if (has('neck') && !(has('shoulder') && seams.some((s) => s.kind === 'shoulder'))) return refuse('form-no-shoulders');
@@ -45,5 +61,5 @@ export function garmentOf(all: readonly Piece[], seams: readonly Seam[]): Result
   for (const p of pieces)
     for (const e of edgesWithRole(p, 'side'))
       if (!closed.has(`${p.id} ${e.id}`)) return refuse('form-side-open', { piece: p.name });
-  return ok({ pieces, seams: sewn });
+  return ok({ pieces, seams: sewn, sleeves });
 }

@@ -2,3 +2,4 @@ export * from './carry.ts';
 export * from './garment.ts';
 export * from './sew.ts';
 export * from './place.ts';
+export * from './sleeve.ts';

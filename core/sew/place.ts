@@ -3,6 +3,7 @@ import { conjugate, partsOf, patternOf, roomFor } from '../cloth/solver.ts';
 import { pointOn, sectionOf, shapeOf, type Figure, type Shape, type Vec3 } from '../form/index.ts';
 import { edgesWithRole, type EdgeRole, type Piece, type Seam } from '../pattern/index.ts';
 import { edgeKey, grainTurn, type Toile } from './sew.ts';
+import { isSleeve, layOnArm } from './sleeve.ts';
 
 /** How far off the form the pieces are laid on it, m: clear of it everywhere, and not so far that they have a long way to go. */
 const OFF = 0.012;
@@ -31,8 +32,14 @@ export function placeOn(figure: Figure, toile: Toile, seams: readonly Seam[]): F
     const p = at(found[i]!, found[i + 1]!);
     out.set([p.x + (fixed.get(i / 3)?.beyond ?? 0), p.y, p.z], i);
   }
+  const bodice = bodicePoints(toile);
+  for (const panel of toile.panels) if (isSleeve(panel)) layOnArm(figure, panel, toile, seams, bodice, out);
   return out;
 }
+
+/** What is laid around the torso: all but the sleeves, whose caps it shares. */
+const bodicePoints = ({ panels }: Toile): ReadonlySet<number> =>
+  new Set(panels.filter((p) => !isSleeve(p)).flatMap((p) => [...p.points]));
 
 type Fixed = ReadonlyMap<number, Partial<Place>>;
 
@@ -62,7 +69,7 @@ function spread(toile: Toile, fixed: Fixed): Float64Array {
   const sheet = prepare(toile.sheet);
   const matrix = patternOf(sheet);
   const b = new Float64Array(3 * sheet.points);
-  for (const panel of toile.panels) {
+  for (const panel of toile.panels.filter((p) => !isSleeve(p))) {
     const [upU, upV] = grainTurn(panel.piece)({ x: 0, y: -1000 });
     for (let t = panel.from; t < panel.to; t++) {
       const [b1, b2, c1, c2] = sheet.slopes.subarray(4 * t, 4 * t + 4) as unknown as [number, number, number, number];
@@ -82,9 +89,11 @@ function spread(toile: Toile, fixed: Fixed): Float64Array {
       });
     }
   }
+  const bodice = bodicePoints(toile);
   for (let i = 0; i < sheet.points; i++) {
     const m = 9 * matrix.diagonal[i]!;
     matrix.values[m + 8] = 1;
+    if (!bodice.has(i)) matrix.values[m] = matrix.values[m + 4] = 1;
     const { direction, height } = fixed.get(i) ?? {};
     [direction, height].forEach((value, d) => {
       if (value === undefined) return;

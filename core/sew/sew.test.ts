@@ -3,12 +3,13 @@ import { SAMPLE_IDS, samplePattern, type SampleId } from '../blocks/index.ts';
 import { doubleDartsOf, doubleDartShape, pieceArea, dartShape, type Piece } from '../pattern/index.ts';
 import { distance } from '../geometry/index.ts';
 import { expectOk } from '../units/index.ts';
-import { edgeKey, sew, sewnPieces, type Toile } from './index.ts';
+import { alongTube, armTube, formOf } from '../form/index.ts';
+import { edgeKey, placeOn, sew, sewnPieces, type Toile } from './index.ts';
 
 const SIZE = '4';
 const sewn = (id: SampleId, edge: number): Toile => {
   const pattern = samplePattern(id, [SIZE]);
-  return expectOk(sew(pattern.sizes[SIZE]!, pattern.seams, edge), id);
+  return expectOk(sew({ pieces: pattern.sizes[SIZE]!, seams: pattern.seams }, edge), id);
 };
 
 const triangleArea = (a: { x: number; y: number }, b: { x: number; y: number }, c: { x: number; y: number }): number =>
@@ -95,11 +96,40 @@ describe('pieces sewn for the form', () => {
     expect(sewnPieces(pattern.sizes[SIZE]!).map((p) => p.id)).toEqual(['front', 'back', 'skirtFront', 'skirtBack']);
   });
 
+  it('sets sleeves into the armholes where they are wanted: the cap is the armhole, its ease shared out', () => {
+    const { sizes, seams } = samplePattern('causeway', [SIZE]);
+    const toile = expectOk(sew({ pieces: sizes[SIZE]!, seams, sleeves: true }, 22), 'sleeves');
+    const points = (piece: string, edges: readonly string[]) =>
+      new Set(edges.flatMap((e) => [...toile.edges.get(edgeKey(piece, e))!]));
+    const armhole = new Set([...points('front', ['armhole']), ...points('back', ['armhole'])]);
+    expect(points('sleeve', ['capFront', 'capBack'])).toEqual(armhole);
+    // The underarm seam closes it into a tube.
+    expect(points('sleeve', ['underarmFront'])).toEqual(points('sleeve', ['underarmBack']));
+    // Laid around the left arm, clear of it, the front of the sleeve in front.
+    const { figure } = formOf(samplePattern('causeway', [SIZE]).chart.find((r) => r.size === SIZE)!.body);
+    const x = placeOn(figure, toile, seams);
+    const tube = armTube(figure);
+    const panel = toile.panels.find((p) => p.piece.id === 'sleeve')!;
+    for (const [k, i] of panel.points.entries()) {
+      if (armhole.has(i)) continue;
+      const p = { x: 1000 * x[3 * i]!, y: 1000 * x[3 * i + 1]!, z: 1000 * x[3 * i + 2]! };
+      const along = alongTube(tube, p);
+      const off = Math.hypot(
+        p.x - tube.from.x - along * tube.way.x,
+        p.y - tube.from.y - along * tube.way.y,
+        p.z - tube.from.z,
+      );
+      expect(off).toBeGreaterThan(tube.radiusAt(along) + 5);
+      if (Math.abs(panel.places[k]!.x) > 30 && Math.abs(panel.places[k]!.x) < 100)
+        expect(Math.sign(p.z - tube.from.z)).toBe(Math.sign(panel.places[k]!.x));
+    }
+  });
+
   it('refuses what does not close around a body, and says what is the matter', () => {
     const { sizes, seams } = samplePattern('causeway', [SIZE]);
     const pieces = sizes[SIZE]!;
     const codeOf = (some: readonly Piece[], sewing = seams): string => {
-      const r = sew(some, sewing, 22);
+      const r = sew({ pieces: some, seams: sewing }, 22);
       return r.ok ? 'sewn' : `${r.error.code} ${Object.values(r.error.data).join()}`.trim();
     };
     const without = (...ids: readonly string[]) => pieces.filter((p) => !ids.includes(p.id));

@@ -1,5 +1,5 @@
 import { pointAt, type Point } from '../geometry/index.ts';
-import type { Piece, Seam } from '../pattern/index.ts';
+import type { Piece } from '../pattern/index.ts';
 import type { Sheet } from '../cloth/index.ts';
 import { ok, refuse, TOL, type Result } from '../units/index.ts';
 import { cutOf, type Cut, type Spot, type Stretch } from './cut.ts';
@@ -79,8 +79,8 @@ const TRIES = [1, 1.04, 0.97] as const;
  * Sews the pieces of a garment that is alike on both sides, with a mesh whose edges are about `edge` long, mm. Refused where
  * pieces do not make a garment: a centre is missing, a side is open, a piece hangs loose.
  */
-export function sew(all: readonly Piece[], seams: readonly Seam[], edge: number): Result<Toile> {
-  const garment = garmentOf(all, seams);
+export function sew(whole: Garment, edge: number): Result<Toile> {
+  const garment = garmentOf(whole);
   if (!garment.ok) return garment;
   for (const times of TRIES) {
     const toile = sewnWith(garment.value, edge * times);

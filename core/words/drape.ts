@@ -54,6 +54,18 @@ export const READING_WORDS: Readonly<Record<ReadingId, ReadingWords>> = inWords(
     more: 'It is wide at the hip.',
     less: 'Ease is missing at the hip.',
   },
+  'pull-upper-arm': {
+    name: 'Pull around the upper arm',
+    place: 'sleeve, upper arm',
+    more: 'The sleeve pulls around the upper arm.',
+    less: 'The sleeve pulls less around the upper arm.',
+  },
+  'ease-upper-arm': {
+    name: 'Ease around the upper arm',
+    place: 'sleeve, upper arm',
+    more: 'The sleeve is wide around the upper arm.',
+    less: 'Ease is missing around the upper arm.',
+  },
   'stand-off-neck': {
     name: 'Neckline off the body',
     place: 'neckline',
@@ -169,4 +181,4 @@ export const sayReading = (r: Reading): string =>
 
 /** What the whole is, and is not. */
 export const onFormIs = (): string =>
-  en`Computed; sew the toile before you cut good cloth. The form is made of the tape alone, the cloth is a middling one of its kind, and sleeves, facings and linings are left out.`;
+  en`Computed; sew the toile before you cut good cloth. The form is made of the tape alone, the cloth is a middling one of its kind, and facings, cuffs and linings are left out. Arms are held away from the sides; they do not move.`;

@@ -1,4 +1,4 @@
-import { compared, plusMinus, read, standOf, wear, type PlusMinus, type Reading } from '../../drape/index.ts';
+import { compared, plusMinus, read, standFor, wear, type PlusMinus, type Reading } from '../../drape/index.ts';
 import { formOf } from '../../form/index.ts';
 import { telling } from '../../units/index.ts';
 import type { ResolvedJob } from '../plan/index.ts';
@@ -23,13 +23,17 @@ export interface More {
  */
 export function* moreOf(job: ResolvedJob, on: Before): Generator<{ readonly share: number }, More> {
   const { wanted, planned, chart, cloth, fineness } = on;
-  const stand = standOf(formOf(wanted.body).figure);
+  const stand = standFor(formOf(wanted.body).figure, wanted.drafted);
   const control = read(chart);
   const steps = job.job.steps.filter((s) => s.on);
   const parts = steps.length + 1;
   const without: WithoutStep[] = [];
   for (const [i, { id, alteration }] of steps.entries()) {
-    const others = toSee({ ...job, job: { ...job.job, steps: job.job.steps.filter((s) => s.id !== id) } });
+    const others = toSee(
+      { ...job, job: { ...job.job, steps: job.job.steps.filter((s) => s.id !== id) } },
+      wanted.side,
+      wanted.drafted.sleeves,
+    );
     if (!others.ok) continue;
     const work = wear(others.value.planned ?? others.value.drafted, stand, cloth, fineness, planned);
     const hung = yield* telling(work, (p) => ({ share: (i + p.steps / p.most) / parts }));

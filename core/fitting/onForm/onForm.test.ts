@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import { flatOf } from '../../alterations/index.ts';
 import { samplePattern } from '../../blocks/index.ts';
 import { wearerWith, type Readings } from '../../testing/wearers.ts';
 import type { ReadingId } from '../../drape/index.ts';
 import { expectOk, telling, toEnd } from '../../units/index.ts';
 import { planStep, type ResolvedJob } from '../plan/index.ts';
-import { moreOf, onForm, toSee, type Before, type Stage } from './index.ts';
+import { moreOf, onForm, toSee, type Before, type Side, type Stage } from './index.ts';
 
 const pattern = samplePattern('causeway', ['4']);
 const row = pattern.chart.find((r) => r.size === '4')!.body as Readings;
@@ -53,6 +54,15 @@ describe('a job on the form', () => {
     // Girths are told by the tape; where the neckline lies is not.
     expect(plusMinus['ease-bust']).toBeLessThan(10);
     expect(plusMinus['neck-rise-back']).toBeGreaterThan(2);
+  });
+
+  it('wears the side that is asked for, on both, where a step is for one', () => {
+    const one = job(row, ['full-bust-side-dart', 'shoulder-slash'], { by: -9 });
+    const steps = one.job.steps.map((s, i) => (i > 0 ? { ...s, side: 'right' as const } : s));
+    const seen = (side: Side) => expectOk(toSee({ ...one, job: { ...one.job, steps } }, side), side);
+    const shoulder = (side: Side) => flatOf(seen(side).planned!, 'shoulder')?.value ?? NaN;
+    expect([seen('left').oneSided, seen('right').side]).toEqual([true, 'right']);
+    expect(shoulder('left') - shoulder('right')).toBeCloseTo(9, 3);
   });
 
   it('says what is missing', () => {

@@ -1,7 +1,7 @@
 import {
   compared,
   read,
-  standOf,
+  standFor,
   wear,
   type Fineness,
   type Progress,
@@ -30,8 +30,9 @@ export interface OnForm {
   readonly drafted: Seen;
   /** The same as drafted where the plan is empty. */
   readonly planned: Seen;
-  /** Steps were for one side only: the wearer’s left is shown. */
+  /** Steps were for one side only, and this side is shown on both. */
   readonly oneSided: boolean;
+  readonly side: Side;
 }
 
 /** What is being worked on, in this order. */
@@ -41,6 +42,9 @@ export type Working = { readonly stage: Stage } & (
   { readonly share: number } | { readonly worn: Worn } | { readonly form: Form }
 );
 
+/** The wearer’s: where the two differ, the form wears one of them on both sides. */
+export type Side = 'left' | 'right';
+
 /** What is put on: the pieces of a job as drafted and as planned, the wearer, and the body the pattern was drafted for. */
 export interface ToSee {
   readonly size: string;
@@ -49,10 +53,11 @@ export interface ToSee {
   readonly drafted: Garment;
   readonly planned: Garment | null;
   readonly oneSided: boolean;
+  readonly side: Side;
 }
 
-/** What a job has to put on a form. Refused without pieces, a row of the chart, or the girths a form is made of. */
-export function toSee(job: ResolvedJob): Result<ToSee> {
+/** What a job has to put on a form, with its set-in sleeves or without. Refused without pieces, a row of the chart, or the girths a form is made of. */
+export function toSee(job: ResolvedJob, side: Side = 'left', sleeves = false): Result<ToSee> {
   const { body, size, sewn, standIn, pattern, refusal } = setupOf(job);
   if (refusal) return { ok: false, error: refusal };
   const row = pattern.chart.find((r) => r.size === size);
@@ -63,9 +68,10 @@ export function toSee(job: ResolvedJob): Result<ToSee> {
   const { sides } = draft(job);
   const height = pattern.draftedHeight === null ? {} : { height: pattern.draftedHeight };
   return ok({
-    ...{ size, body, chart: { ...row.body, ...height }, drafted: sewn },
-    planned: steps ? sides.left : null,
+    ...{ size, body, chart: { ...row.body, ...height }, drafted: { ...sewn, sleeves } },
+    planned: steps ? { ...sides[side], sleeves } : null,
     oneSided: sides.left.pieces !== sides.right.pieces,
+    side,
   });
 }
 
@@ -96,10 +102,10 @@ export function* onForm(
   fineness: Fineness = 'coarse',
   before: Before | null = null,
 ): Generator<Working, Result<Hung>> {
-  const { size, body, chart, drafted, planned, oneSided } = wanted;
+  const { size, body, chart, drafted, planned, oneSided, side } = wanted;
   const form = formOf(body);
   yield { stage: 'drafted', form };
-  const stand = standOf(form.figure);
+  const stand = standFor(form.figure, drafted);
   const same = before && before.cloth === cloth && before.fineness === fineness && alike(before.wanted.body, body);
   const again = same && alike(before.wanted.drafted, drafted) ? before : null;
   const first = again ? ok(again.drafted) : yield* dressed('drafted', drafted, stand, cloth, fineness);
@@ -112,7 +118,7 @@ export function* onForm(
   yield { stage: 'planned', worn: second.value };
   const third = again
     ? ok(again.chart)
-    : yield* dressed('chart', drafted, standOf(formOf(chart).figure), cloth, fineness);
+    : yield* dressed('chart', drafted, standFor(formOf(chart).figure, drafted), cloth, fineness);
   if (!third.ok) return third;
   const control = read(third.value);
   const seen = (garment: Garment, worn: Worn): Seen => ({ garment, worn, readings: compared(read(worn), control) });
@@ -123,7 +129,7 @@ export function* onForm(
       form,
       drafted: seen(drafted, first.value),
       planned: seen(planned ?? drafted, second.value),
-      oneSided,
+      ...{ oneSided, side },
     },
     kept: { wanted, cloth, fineness, drafted: first.value, planned: second.value, chart: third.value },
   });

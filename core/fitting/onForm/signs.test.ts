@@ -4,7 +4,9 @@ import { signsOf } from './index.ts';
 
 /** Every reading as on the drafted body, but for some. */
 const off = (some: Partial<Record<ReadingId, number>>) => {
-  const none = Object.fromEntries(READINGS.map((id) => [id, 0])) as Readings;
+  const none = Object.fromEntries(
+    READINGS.map((id) => [id, id.includes('arm') && id !== 'stand-off-armhole' ? null : 0]),
+  ) as Readings;
   return signsOf(compared({ ...none, ...some }, none)).map((s) => [s.sign, s.amount]);
 };
 

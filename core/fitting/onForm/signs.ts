@@ -24,6 +24,8 @@ const TELLS: Readonly<Partial<Record<ReadingId, Telling>>> = {
   'ease-bust': { more: 'folds-over-bust', less: 'tight-bust' },
   'ease-waist': { more: 'loose-waist', less: 'tight-waist' },
   'ease-hip': { more: 'loose-hip', less: 'hip-wrinkles' },
+  'pull-upper-arm': { more: 'sleeve-tight', amount: 'ease-upper-arm' },
+  'ease-upper-arm': { more: 'sleeve-loose', less: 'sleeve-tight' },
   'stand-off-neck': { more: 'neck-gapes', amount: 'none' },
   'stand-off-armhole': { more: 'armhole-gapes', amount: 'none' },
   'surplus-back-waist': { more: 'cloth-above-seat' },

@@ -33,6 +33,8 @@ export interface PdfDoc {
     y: number,
     options?: { width?: number; height?: number; align?: string; lineBreak?: boolean; lineGap?: number },
   ): PdfDoc;
+  /** A JPEG file, as it is. */
+  image(file: ArrayBuffer, x: number, y: number, options: { width: number; height: number }): PdfDoc;
   on(event: 'data' | 'end', listener: (chunk: Uint8Array) => void): unknown;
   end(): void;
   /** Puts raw drawing operators into the page. */
@@ -65,6 +67,13 @@ export const POINT = 72 / 25.4;
 /** Draws in millimetres on a PDF page. */
 export class MmCanvas {
   constructor(readonly doc: PdfDoc) {}
+
+  /** A JPEG file, its upper left corner there. */
+  picture(jpeg: Uint8Array, { x, y }: Point, width: number, height: number): this {
+    const file = jpeg.slice().buffer;
+    this.doc.image(file, x * POINT, y * POINT, { width: width * POINT, height: height * POINT });
+    return this;
+  }
 
   path(path: Path, closed = false): this {
     this.doc.moveTo(path.start.x * POINT, path.start.y * POINT);

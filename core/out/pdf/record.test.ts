@@ -89,6 +89,22 @@ describe('the record of a job', () => {
     expect(sizeFor(28, 6)).toBeLessThan(4.2);
     expect(sizeFor(28, 6)).toBeGreaterThanOrEqual(2.8);
   });
+  it('shows the garment on its form beside the pieces, as tall as it is wide there', async () => {
+    // The head of a JPEG of 4 by 2 pixels, in grey: all that a PDF reads of one.
+    const jpeg = Uint8Array.from([
+      ...[0xff, 0xd8, 0xff, 0xe0, 0, 4, 0, 0, 0xff, 0xc0, 0, 11, 8, 0, 2, 0, 4, 1, 1, 0x11, 0, 0xff, 0xd9],
+    ]);
+    const picture = { jpeg, width: 4, height: 2, caption: 'As drafted' };
+    const bytes = await writeRecordPdf(PDFDocument as unknown as PdfConstructor, {
+      record: { ...record(8, 1), picture },
+      ...{ paper: 'a4', date: '2026-11-24', fonts },
+    });
+    expect(pagesOf(bytes)).toBe(1);
+    expect(Buffer.from(bytes).toString('latin1')).toMatch(/\/Width 4\n\/Height 2/);
+    const { canvas, set } = listening();
+    printRecord(canvas, { ...record(8, 1), picture }, A4);
+    expect(set.map((s) => s.text)).toContain('On the form: as drafted');
+  });
   it('says what it had no room for', () => {
     const { canvas, set } = listening();
     printRecord(canvas, record(32, 30), A4);

@@ -110,13 +110,29 @@ function laySteps({ text, half, size }: Pen, record: PrintedRecord, y: number): 
   return at;
 }
 
-function layDrawings({ c, draw, text, rule, width, size }: Pen, record: PrintedRecord, y: number): number {
-  if (record.drawings.length === 0) return y;
-  const height = Math.max(34, 62 - Math.max(0, record.fittings.length - 2) * 8);
-  const at = y + text('Drawn through as altered, dashed as drafted', LEFT, y, width, { size: size - 0.4 }) + 1;
-  if (draw) drawDiagrams(c, record.drawings, { x: LEFT, y: at }, { width, height });
+/** The pieces, and beside them the garment on its form. */
+function layDrawings(pen: Pen, record: PrintedRecord, y: number): number {
+  const { c, draw, text, rule, width, size } = pen;
+  const { drawings, picture, fittings } = record;
+  if (drawings.length === 0 && !picture) return y;
+  const height = Math.max(34, 62 - Math.max(0, fittings.length - 2) * 8);
+  const wide = picture ? Math.min(MOST_PICTURE * width, (height * picture.width) / picture.height) : 0;
+  const left = LEFT + width - wide;
+  const beside = picture ? width - wide - GAP : width;
+  const said =
+    drawings.length > 0
+      ? text('Drawn through as altered, dashed as drafted', LEFT, y, beside, { size: size - 0.4 })
+      : 0;
+  const shown = picture
+    ? text(`On the form: ${picture.caption.toLowerCase()}`, left, y, wide, { size: size - 0.4 })
+    : 0;
+  const at = y + Math.max(said, shown) + 1;
+  if (draw && drawings.length > 0) drawDiagrams(c, drawings, { x: LEFT, y: at }, { width: beside, height });
+  if (draw && picture) c.picture(picture.jpeg, { x: left, y: at }, wide, (wide * picture.height) / picture.width);
   return rule(at + height + 2);
 }
+/** A picture takes no more of the page’s width than this. */
+const MOST_PICTURE = 0.4;
 
 /** Fittings and notes, as far as the page holds them. */
 function layFittings({ c, draw, text, width, size }: Pen, record: PrintedRecord, from: number, most: number): number {

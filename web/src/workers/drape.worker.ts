@@ -32,8 +32,8 @@ const clothOf = (of: 'drafted' | 'planned', worn: Worn): DrapePart => ({
   ...{ kind: 'cloth', of, shown: shownOf(worn), settled: worn.settled },
 });
 
-function draped({ job, cloth, fineness, more }: DrapeRequest['input']): Result<Draped> {
-  const wanted = toSee(job);
+function draped({ job, cloth, fineness, side, sleeves, more }: DrapeRequest['input']): Result<Draped> {
+  const wanted = toSee(job, side, sleeves);
   if (!wanted.ok) return wanted;
   const hung = toEnd(telling(onForm(wanted.value, cloth, fineness, kept), tell));
   if (!hung.ok) return hung;
@@ -41,7 +41,7 @@ function draped({ job, cloth, fineness, more }: DrapeRequest['input']): Result<D
   kept = hung.value.kept;
   const { drafted, planned, oneSided, size } = seen;
   const longer = more ? toEnd(telling(moreOf(job, kept), ({ share }) => post(share))) : null;
-  return ok({ readings: { drafted: drafted.readings, planned: planned.readings }, more: longer, oneSided, size });
+  return ok({ readings: { drafted: drafted.readings, planned: planned.readings }, more: longer, oneSided, side, size });
 }
 
 /** Hangs a job on the wearer’s form. */

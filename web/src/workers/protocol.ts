@@ -6,7 +6,7 @@ import type { PaperId, PieceDrawing } from '@ample/core/out';
 import type { PdfLabel, PdfLayer, PrintedRecord, PrintedSheet } from '@ample/core/out/pdf';
 import type { ClothId } from '@ample/core/cloth';
 import type { Fineness, Reading, Shown } from '@ample/core/drape';
-import type { More } from '@ample/core/fitting/onForm';
+import type { More, Side } from '@ample/core/fitting/onForm';
 import type { Body, Form } from '@ample/core/form';
 import type { Path } from '@ample/core/geometry';
 import type { CameraSet, Flat, Grey, KnownPoint, Residual, Scene, Turn } from '@ample/core/in/photo';
@@ -82,6 +82,9 @@ export interface DrapeRequest {
     readonly job: ResolvedJob;
     readonly cloth: ClothId;
     readonly fineness: Fineness;
+    /** Which side is worn on both, where they differ. */
+    readonly side: Side;
+    readonly sleeves: boolean;
     /** Also what takes longer to tell. */
     readonly more: boolean;
   };
@@ -95,6 +98,7 @@ export interface Draped {
   readonly readings: Readonly<Record<Garments, readonly Reading[]>>;
   readonly more: More | null;
   readonly oneSided: boolean;
+  readonly side: Side;
   readonly size: string;
 }
 

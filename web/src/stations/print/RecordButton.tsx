@@ -1,6 +1,9 @@
 import { FileText } from 'lucide-react';
 import { useState } from 'react';
 import type { Draft } from '@ample/core/fitting/plan';
+import type { Job } from '@ample/core/documents';
+import { inOrderOfDate } from '@ample/core/fitting/toile';
+import type { RecordPicture } from '@ample/core/out';
 import type { Pattern } from '@ample/core/pattern';
 import { recordOf, sayRefusal } from '@ample/core/words';
 import { today } from '../../lib/time.ts';
@@ -8,6 +11,7 @@ import { download, fileName } from '../../store/export.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { Notice } from '../../shared/basics.tsx';
+import { db } from '../../store/db.ts';
 import { makeRecord } from '../../workers/client.ts';
 import { PRINT_FONTS } from './printing.ts';
 import { BusyButton } from '../../ui/BusyButton.tsx';
@@ -23,7 +27,13 @@ export function RecordButton({ draft, pattern }: { readonly draft: Draft; readon
     setState('busy');
     try {
       const record = recordOf(job, wearer, pattern, draft, units, today());
-      const bytes = await makeRecord({ record, paper, date: today(), fonts: PRINT_FONTS });
+      const picture = await formPicture(job);
+      const bytes = await makeRecord({
+        record: picture ? { ...record, picture } : record,
+        paper,
+        date: today(),
+        fonts: PRINT_FONTS,
+      });
       download(`${fileName(`${wearer.name} ${job.title} record`)}.pdf`, bytes as BlobPart, 'application/pdf');
       setState('idle');
     } catch (error) {
@@ -40,4 +50,15 @@ export function RecordButton({ draft, pattern }: { readonly draft: Draft; readon
       {typeof state === 'object' && <Notice grade="fault">{state.failed}</Notice>}
     </>
   );
+}
+
+/** The last picture of the garment on its form; none where no fitting has kept one, or it is no longer there. */
+async function formPicture(job: Job): Promise<RecordPicture | null> {
+  const kept = inOrderOfDate(job.fittings)
+    .filter((f) => f.kind === 'form')
+    .flatMap((f) => f.photos)
+    .at(-1);
+  const file = kept && (await db.photos.get(kept.id));
+  if (!kept || !file || file.type !== 'image/jpeg') return null;
+  return { jpeg: file.bytes, width: kept.width, height: kept.height, caption: kept.caption };
 }

@@ -1,6 +1,8 @@
 import { useRef, useState } from 'react';
 import { CLOTH_IDS, type ClothId } from '@ample/core/cloth';
 import type { Fineness, ReadingId } from '@ample/core/drape';
+import type { Side } from '@ample/core/fitting/onForm';
+import { setInSleeves } from '@ample/core/sew';
 import type { Draft } from '@ample/core/fitting/plan';
 import { alterationName, CLOTH_WORDS, onFormIs, sayAmount, sayRefusal } from '@ample/core/words';
 import { Notice } from '../../../shared/basics.tsx';
@@ -39,13 +41,15 @@ export function OnForm({
   const units = useUnits();
   const [cloth, setCloth] = useState<ClothId>('calico');
   const [fineness, setFineness] = useState<Fineness>('coarse');
+  const [side, setSide] = useState<Side>('left');
+  const [sleeves, setSleeves] = useState(false);
   const [off, setOff] = useState<readonly string[]>([]);
   const [map, setMap] = useState<Colouring>('cloth');
   const [turn, setTurn] = useState(0);
   const steps = draft?.steps.filter((s) => s.step.on) ?? [];
   const whole = draft && resolvedJob();
   const job = whole && { ...whole, job: { ...whole.job, steps: whole.job.steps.filter((s) => !off.includes(s.id)) } };
-  const { look, stop, again, askMore } = useDraped(id, job, cloth, fineness);
+  const { look, stop, again, askMore } = useDraped(id, job, { cloth, fineness, side, sleeves });
   const drawing = useRef<HTMLDivElement>(null);
   const both = steps.some((s) => !off.includes(s.step.id));
   const show = (reading: ReadingId): void => {
@@ -66,6 +70,11 @@ export function OnForm({
           <option value="coarse">Quickly</option>
           <option value="fine">Finely, takes longer</option>
         </Select>
+        {draft && setInSleeves(draft.pieces, draft.seams).length > 0 && (
+          <Check on={sleeves} set={setSleeves}>
+            With its sleeves
+          </Check>
+        )}
         <Working look={look} stop={stop} again={again} />
       </div>
       <div className="grid gap-6 min-[1000px]:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
@@ -107,7 +116,14 @@ export function OnForm({
         <div>
           {look.refusal && <Notice grade="look">{sayRefusal(look.refusal, units)}</Notice>}
           {look.draped?.oneSided && (
-            <Notice grade="note">Some steps are for one side: the wearer’s left is shown on both.</Notice>
+            <fieldset className="mb-3 flex flex-wrap items-center gap-3">
+              <legend className="mb-1">Some steps are for one side. The form wears on both sides the wearer’s</legend>
+              {(['left', 'right'] as const).map((s) => (
+                <Radio key={s} name="side" on={side === s} set={() => setSide(s)}>
+                  {s}
+                </Radio>
+              ))}
+            </fieldset>
           )}
           {Object.values(look.cloth).some((c) => !c.settled) && (
             <Notice grade="look">The cloth has not quite come to rest: take its readings as rough.</Notice>

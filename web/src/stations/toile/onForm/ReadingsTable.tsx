@@ -6,7 +6,7 @@ import type { Draped } from '../../../workers/protocol.ts';
 /** From which side a reading is seen best, degrees the form is turned. */
 export function sideOf(id: ReadingId): number {
   if (id.includes('back')) return 180;
-  return /side|shoulder|armhole/.test(id) ? -90 : 0;
+  return /side|shoulder|arm/.test(id) ? -90 : 0;
 }
 
 /** What the plan does about a reading; what was nearly there before is not brought by it. */

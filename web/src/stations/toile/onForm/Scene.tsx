@@ -2,11 +2,11 @@ import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
 import { BufferAttribute, BufferGeometry, DoubleSide, OrthographicCamera } from 'three';
 import type { Shown } from '@ample/core/drape';
-import { meshOf, shapeOf, type Figure, type Mesh } from '@ample/core/form';
+import { formMesh, type Figure, type Mesh } from '@ample/core/form';
 import { coloursOf, type Colouring } from './colours.ts';
 
 /** How far apart two forms stand, and how much of the view stays free around them, m. */
-const APART = 0.74;
+const APART = { sides: 0.74, arms: 1.16 };
 const MARGIN = 0.05;
 /** The form is drawn a little slimmer than it is, so that it does not show through coarse cloth, m. */
 const SLIMMER = 0.007;
@@ -35,8 +35,8 @@ function smoothAtCentre(geometry: BufferGeometry): void {
 }
 
 /** The surface of a form, m, drawn in by a little. */
-function slimForm(figure: Figure): BufferGeometry {
-  const { positions, triangles } = meshOf(shapeOf(figure));
+function slimForm(figure: Figure, arms: boolean): BufferGeometry {
+  const { positions, triangles } = formMesh(figure, arms);
   const geometry = geometryOf({ positions: positions.map((v) => v / 1000), triangles });
   const [place, normal] = [geometry.getAttribute('position'), geometry.getAttribute('normal')];
   for (let i = 0; i < place.count; i++)
@@ -145,8 +145,10 @@ export function Scene({
   readonly map: Colouring;
   readonly turn: number;
 }) {
-  const form = useMemo(() => slimForm(figure), [figure]);
+  const arms = garments.some((g) => g?.arms);
+  const form = useMemo(() => slimForm(figure, arms), [figure, arms]);
   useEffect(() => () => form.dispose(), [form]);
+  const apart = APART[arms ? 'arms' : 'sides'];
   const heights = garments.flatMap((g) => (g ? [...g.mesh.positions].filter((_, i) => i % 3 === 1) : []));
   form.computeBoundingBox();
   const box = form.boundingBox;
@@ -164,9 +166,9 @@ export function Scene({
       <ambientLight intensity={1.25} />
       <directionalLight position={[-2, 3, 4]} intensity={1.9} />
       <directionalLight position={[3, 1, -2]} intensity={0.4} />
-      <Fit low={low} high={high} wide={APART * garments.length} />
+      <Fit low={low} high={high} wide={apart * garments.length} />
       {garments.map((shown, i) => (
-        <Dressed key={i} form={form} shown={shown} map={map} turn={turn} x={APART * (i - (garments.length - 1) / 2)} />
+        <Dressed key={i} form={form} shown={shown} map={map} turn={turn} x={apart * (i - (garments.length - 1) / 2)} />
       ))}
     </Canvas>
   );

@@ -1,6 +1,6 @@
 import type { Shown } from '@ample/core/drape';
 import type { Part } from '@ample/core/out/model';
-import { meshOf, shapeOf, type Figure } from '@ample/core/form';
+import { formMesh, type Figure } from '@ample/core/form';
 import { download } from '../../../store/export.ts';
 
 export type ModelKind = 'glb' | 'obj';
@@ -8,7 +8,7 @@ export type ModelKind = 'glb' | 'obj';
 /** Saves a form in its cloth as a binary glTF or an OBJ file; the writers come with the first one. */
 export async function saveModel(name: string, figure: Figure, shown: Shown, kind: ModelKind): Promise<void> {
   const { writeGlb, writeObj } = await import('@ample/core/out/model');
-  const form = meshOf(shapeOf(figure));
+  const form = formMesh(figure, shown.arms);
   const parts: readonly Part[] = [
     {
       ...{ name: 'form', colour: [0.55, 0.53, 0.5], thin: false },

@@ -1,11 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
-import type { ClothId } from '@ample/core/cloth';
-import type { Fineness, Shown } from '@ample/core/drape';
+import type { Shown } from '@ample/core/drape';
 import type { ResolvedJob } from '@ample/core/fitting/plan';
 import type { Form } from '@ample/core/form';
 import type { Refusal } from '@ample/core/units';
 import { startDraper, type Draper } from '../../../workers/client.ts';
-import type { Draped, Garments } from '../../../workers/protocol.ts';
+import type { Draped, DrapeRequest, Garments } from '../../../workers/protocol.ts';
 
 /** Cloth on the form, and whether it came to rest. */
 export interface Hung {
@@ -34,8 +33,12 @@ const last = new Map<string, { readonly key: string; readonly look: Look }>();
  * A job hung on the wearer’s form in a worker: the form first, then each garment as it comes to rest, then the readings. After
  * a change the last look stays until the next is there.
  */
-export function useDraped(id: string, job: ResolvedJob | null, cloth: ClothId, fineness: Fineness) {
-  const plain = JSON.stringify([job, cloth, fineness]);
+export function useDraped(
+  id: string,
+  job: ResolvedJob | null,
+  { cloth, fineness, side, sleeves }: Omit<DrapeRequest['input'], 'job' | 'more'>,
+) {
+  const plain = JSON.stringify([job, cloth, fineness, side, sleeves]);
   const [asked, setAsked] = useState('');
   // What takes longer is asked for one look at a time.
   const more = asked === plain;
@@ -58,7 +61,7 @@ export function useDraped(id: string, job: ResolvedJob | null, cloth: ClothId, f
     set((was) => ({ ...was, share: 0, refusal: null, trouble: null, stopped: false }));
     draper.current
       .ask(
-        { job, cloth, fineness, more },
+        { job, cloth, fineness, side, sleeves, more },
         {
           share: (share) => set((was) => ({ ...was, share })),
           part: (part) =>
