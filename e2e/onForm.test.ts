@@ -76,6 +76,12 @@ test.describe('a job on the wearer’s form', () => {
     await page.getByRole('button', { name: 'Begin again' }).click();
     await expect(page.getByRole('img', { name: 'As drafted' })).toBeVisible({ timeout: HANGS });
     await expect(page.locator('canvas')).toHaveCount(0);
+    // With its sleeves they are read as well.
+    await page.getByText('All readings').click();
+    const arm = page.getByRole('table', { name: 'All readings' }).getByRole('row').filter({ hasText: 'upper arm' });
+    await expect(arm).toHaveCount(0);
+    await page.getByRole('checkbox', { name: 'With its sleeves' }).click();
+    await expect(arm).toHaveCount(2, { timeout: HANGS });
   });
 
   test('trousers are told that the form has no legs', async ({ page }) => {
