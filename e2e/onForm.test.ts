@@ -60,6 +60,8 @@ test.describe('a job on the wearer’s form', () => {
     await expect(page.getByRole('button', { name: 'Add “Hip wider, slashed”' })).toBeVisible();
     await expect(page.getByLabel('Pinned')).toHaveValue(/^3\.\d$/);
     await expect(page.locator('img')).toHaveCount(1);
+    await expect(page.getByPlaceholder('what it shows')).toHaveValue('As drafted, and as planned');
+    await expect(page.getByLabel('Verdict')).toHaveCount(0);
   });
 
   test('without a graphics card the cloth is drawn; it can be stopped and begun again', async ({ page }) => {

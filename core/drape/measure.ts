@@ -46,8 +46,7 @@ export function pullOver(w: Worn, over: (p: Vec3) => boolean, panel?: Panel): nu
   const stiff = (cloth.along + cloth.across) / 2;
   const tips = atTips(w, 2);
   let [sum, area] = [0, 0];
-  const triangles = panel ? Array.from({ length: panel.to - panel.from }, (_, k) => panel.from + k) : onTorso(w);
-  for (const t of triangles) {
+  for (const t of panel ? trianglesOf(panel) : onTorso(w)) {
     if ([0, 1, 2].some((k) => tips.has(w.sheet.triangles[3 * t + k]!)) || !over(middleOf(w, t))) continue;
     sum += w.sheet.area[t]! * Math.max(0, drawnAt(w.sheet, cloth, w.x, t).most);
     area += w.sheet.area[t]!;
@@ -61,52 +60,46 @@ export function lengthAt(w: Worn, height: number, over?: (p: Vec3) => boolean): 
   return levels.reduce((sum, d) => sum + lengthOn(w, height + d, over), 0) / levels.length;
 }
 
-function lengthOn(w: Worn, height: number, over: (p: Vec3) => boolean = () => true): number {
+const lengthOn = (w: Worn, height: number, over?: (p: Vec3) => boolean): number =>
+  2 * cutLength(w, onTorso(w), (p) => p.y - height, over);
+
+/** How long the line is in which cloth crosses a plane (or only where `over` holds), mm: `off` tells how far before it a place lies. */
+function cutLength(
+  w: Worn,
+  triangles: Iterable<number>,
+  off: (p: Vec3) => number,
+  over: (p: Vec3) => boolean = () => true,
+): number {
   let sum = 0;
-  for (const t of onTorso(w)) {
+  for (const t of triangles) {
     const corners = [0, 1, 2].map((k) => placeAt(w, w.sheet.triangles[3 * t + k]!));
     const cut: Vec3[] = [];
     corners.forEach((a, k) => {
       const b = corners[(k + 1) % 3]!;
-      if (a.y > height === b.y > height) return;
-      const s = (height - a.y) / (b.y - a.y);
-      cut.push({ x: a.x + s * (b.x - a.x), y: height, z: a.z + s * (b.z - a.z) });
+      const [p, q] = [off(a), off(b)];
+      if (p > 0 === q > 0) return;
+      const s = p / (p - q);
+      cut.push({ x: a.x + s * (b.x - a.x), y: a.y + s * (b.y - a.y), z: a.z + s * (b.z - a.z) });
     });
     const [p, q] = cut;
-    if (p && q && over({ x: (p.x + q.x) / 2, y: height, z: (p.z + q.z) / 2 })) sum += Math.hypot(p.x - q.x, p.z - q.z);
+    const middle = p && q && { x: (p.x + q.x) / 2, y: (p.y + q.y) / 2, z: (p.z + q.z) / 2 };
+    if (middle && over(middle)) sum += Math.hypot(p.x - q.x, p.y - q.y, p.z - q.z);
   }
-  return 2 * sum;
+  return sum;
 }
 
 /** How long the cloth of the sleeve is around the arm, square to it, so far along, mm: the mean of some levels close by. */
 export function girthAround(w: Worn, tube: ArmTube, along: number): number {
   const levels = [-10, -5, 0, 5, 10];
-  return levels.reduce((sum, d) => sum + girthOnTube(w, tube, along + d), 0) / levels.length;
+  const sleeves = w.toile.panels.filter(isSleeve).flatMap(trianglesOf);
+  return (
+    levels.reduce((sum, d) => sum + cutLength(w, sleeves, (p) => alongTube(tube, p) - along - d), 0) / levels.length
+  );
 }
-
-function girthOnTube(w: Worn, tube: ArmTube, along: number): number {
-  let sum = 0;
-  for (const { from, to } of w.toile.panels.filter(isSleeve))
-    for (let t = from; t < to; t++) {
-      const corners = [0, 1, 2].map((k) => placeAt(w, w.sheet.triangles[3 * t + k]!));
-      const cut: Vec3[] = [];
-      corners.forEach((a, k) => {
-        const b = corners[(k + 1) % 3]!;
-        const [p, q] = [alongTube(tube, a) - along, alongTube(tube, b) - along];
-        if (p > 0 === q > 0) return;
-        const s = p / (p - q);
-        cut.push({ x: a.x + s * (b.x - a.x), y: a.y + s * (b.y - a.y), z: a.z + s * (b.z - a.z) });
-      });
-      const [p, q] = cut;
-      if (p && q) sum += Math.hypot(p.x - q.x, p.y - q.y, p.z - q.z);
-    }
-  return sum;
-}
+const trianglesOf = ({ from, to }: Panel): readonly number[] => Array.from({ length: to - from }, (_, k) => from + k);
 
 /** The triangles of the cloth on the torso: the sleeves are read by themselves. */
-function* onTorso({ toile }: Worn): Generator<number> {
-  for (const panel of toile.panels) if (!isSleeve(panel)) for (let t = panel.from; t < panel.to; t++) yield t;
-}
+const onTorso = ({ toile }: Worn): readonly number[] => toile.panels.filter((p) => !isSleeve(p)).flatMap(trianglesOf);
 
 /** The points along all edges of a role, and of parts where given. */
 export const pointsAlong = ({ toile }: Worn, role: EdgeRole, parts?: readonly Piece['part'][]): readonly number[] =>

@@ -1,5 +1,5 @@
 import { shapeOf, shoulderTopOf, type Figure } from './figure.ts';
-import { meshOf, type Mesh } from './mesh.ts';
+import { closedTube, meshOf, type Mesh } from './mesh.ts';
 import type { Vec3 } from './shape.ts';
 
 /**
@@ -85,25 +85,13 @@ export function armMesh(f: Figure): Mesh {
   const count = Math.round(tube.length / STEP);
   for (let i = 1; i <= count; i++) rows.push([(tube.length * i) / count, tube.radiusAt((tube.length * i) / count)]);
   for (let i = CAPS - 1; i >= 1; i--) cap(tube.length, tube.radiusAt(tube.length), 1, i / CAPS);
-  const points = rows.flatMap(([along, radius]) =>
-    Array.from({ length: ROUND }, (_, k) => onTube(tube, along, (2 * Math.PI * k) / ROUND, radius)),
+  return closedTube(
+    rows.map(([along, radius]) =>
+      Array.from({ length: ROUND }, (_, k) => onTube(tube, along, (2 * Math.PI * k) / ROUND, radius)),
+    ),
+    onTube(tube, -tube.radiusAt(0), 0, 0),
+    onTube(tube, tube.length + tube.radiusAt(tube.length), 0, 0),
   );
-  const [first, last] = [points.length, points.length + 1];
-  points.push(onTube(tube, -tube.radiusAt(0), 0, 0), onTube(tube, tube.length + tube.radiusAt(tube.length), 0, 0));
-  const triangles: number[] = [];
-  const place = (row: number, k: number): number => row * ROUND + (k % ROUND);
-  for (let k = 0; k < ROUND; k++) {
-    triangles.push(first, place(0, k + 1), place(0, k));
-    triangles.push(last, place(rows.length - 1, k), place(rows.length - 1, k + 1));
-    for (let r = 0; r + 1 < rows.length; r++) {
-      const [a, b, c, d] = [place(r, k), place(r, k + 1), place(r + 1, k + 1), place(r + 1, k)];
-      triangles.push(a, b, c, a, c, d);
-    }
-  }
-  return {
-    positions: Float32Array.from(points.flatMap((p) => [p.x, p.y, p.z])),
-    triangles: Uint32Array.from(triangles),
-  };
 }
 
 /** The surface of a form, mm, with both its arms on or without. */

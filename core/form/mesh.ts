@@ -28,18 +28,24 @@ function heightsOf({ rings }: Shape): readonly number[] {
 export function meshOf(shape: Shape): Mesh {
   const at = sectionOf(shape);
   const rows = heightsOf(shape).map((y) => around(at(y), shape.mounds, ROUND));
-  const points: Vec3[] = rows.flat();
   const middle = (row: readonly Vec3[]): Vec3 => ({
     x: 0,
     y: row[0]?.y ?? 0,
     z: row.reduce((sum, p) => sum + p.z, 0) / row.length,
   });
-  const [first, last] = [rows[0] ?? [], rows.at(-1) ?? []];
-  const [low, high] = [points.length, points.length + 1];
-  points.push(middle(first), middle(last));
+  return closedTube(rows, middle(rows[0] ?? []), middle(rows.at(-1) ?? []));
+}
+
+/**
+ * Rings of equally many points joined by bands and closed to a point at either end. Outward where the rings run, seen from
+ * the last one, against the clock.
+ */
+export function closedTube(rows: readonly (readonly Vec3[])[], first: Vec3, last: Vec3): Mesh {
+  const points: readonly Vec3[] = [...rows.flat(), first, last];
+  const [round, low, high] = [rows[0]?.length ?? 0, points.length - 2, points.length - 1];
   const triangles: number[] = [];
-  const place = (row: number, i: number): number => row * ROUND + (i % ROUND);
-  for (let i = 0; i < ROUND; i++) {
+  const place = (row: number, i: number): number => row * round + (i % round);
+  for (let i = 0; i < round; i++) {
     triangles.push(low, place(0, i + 1), place(0, i));
     triangles.push(high, place(rows.length - 1, i), place(rows.length - 1, i + 1));
     for (let r = 0; r + 1 < rows.length; r++) {

@@ -9,7 +9,7 @@ export interface Garment {
   readonly sleeves?: boolean;
 }
 
-/** The set-in sleeves of a garment, one for each armhole: those whose cap is sewn to pieces that are there. */
+/** The set-in sleeve of a garment: whose cap is sewn to pieces that are there, and which closes around an arm. None is a list without any. */
 export function setInSleeves(pieces: readonly Piece[], seams: readonly Seam[]): readonly Piece[] {
   const ids = new Set(pieces.filter((p) => !LEFT_OUT.includes(p.part)).map((p) => p.id));
   const sewnIn = (sleeve: Piece): boolean =>
@@ -19,8 +19,11 @@ export function setInSleeves(pieces: readonly Piece[], seams: readonly Seam[]): 
         [s.first, s.second].flatMap(partsOfSide).some((side) => side.piece === sleeve.id) &&
         [s.first, s.second].flatMap(partsOfSide).some((side) => ids.has(side.piece)),
     );
+  /** Its underarm seam makes it a tube; a sleeve of two pieces is not set in here. */
+  const closes = (sleeve: Piece): boolean =>
+    seams.some((s) => [s.first, s.second].every((side) => side.piece === sleeve.id));
   // Of a long and a short one for the same armhole the first is worn.
-  return pieces.filter((p) => p.part === 'sleeve' && sewnIn(p)).slice(0, 1);
+  return pieces.filter((p) => p.part === 'sleeve' && sewnIn(p) && closes(p)).slice(0, 1);
 }
 
 /** Parts that lie on others or hang from them: the body of a garment is looked at without them. */

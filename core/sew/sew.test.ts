@@ -4,7 +4,7 @@ import { doubleDartsOf, doubleDartShape, pieceArea, dartShape, type Piece } from
 import { distance } from '../geometry/index.ts';
 import { expectOk } from '../units/index.ts';
 import { alongTube, armTube, formOf } from '../form/index.ts';
-import { edgeKey, placeOn, sew, sewnPieces, type Toile } from './index.ts';
+import { edgeKey, placeOn, setInSleeves, sew, sewnPieces, type Toile } from './index.ts';
 
 const SIZE = '4';
 const sewn = (id: SampleId, edge: number): Toile => {
@@ -103,6 +103,10 @@ describe('pieces sewn for the form', () => {
       new Set(edges.flatMap((e) => [...toile.edges.get(edgeKey(piece, e))!]));
     const armhole = new Set([...points('front', ['armhole']), ...points('back', ['armhole'])]);
     expect(points('sleeve', ['capFront', 'capBack'])).toEqual(armhole);
+    // One that does not close around the arm by itself, as a sleeve of two pieces, is left off.
+    const open = seams.filter((s) => s.id !== 'sleeve underarm');
+    expect(setInSleeves(sizes[SIZE]!, open)).toEqual([]);
+    expect(setInSleeves(sizes[SIZE]!, seams).map((p) => p.id)).toEqual(['sleeve']);
     // The underarm seam closes it into a tube.
     expect(points('sleeve', ['underarmFront'])).toEqual(points('sleeve', ['underarmBack']));
     // Laid around the left arm, clear of it, the front of the sleeve in front.

@@ -181,4 +181,4 @@ export const sayReading = (r: Reading): string =>
 
 /** What the whole is, and is not. */
 export const onFormIs = (): string =>
-  en`Computed; sew the toile before you cut good cloth. The form is made of the tape alone, the cloth is a middling one of its kind, and facings, cuffs and linings are left out. Arms are held away from the sides; they do not move.`;
+  en`Computed; sew the toile before you cut good cloth. The form is made of the tape alone, the cloth is a middling one of its kind, and facings, cuffs and linings are left out. Under sleeves the arms are held away from the sides and do not move.`;

@@ -68,7 +68,9 @@ export function recordOf(
 function fittingLines(f: Fitting, all: readonly Fitting[], units: Units): PrintedRecord['fittings'][number] {
   const seen = f.observations.map((o) => {
     const pinned =
-      o.pinned === null ? '' : `, ${formatLength(o.pinned, units.unit, { fraction: units.fraction })} pinned`;
+      o.pinned === null
+        ? ''
+        : `, ${formatLength(o.pinned, units.unit, { fraction: units.fraction })}${f.kind === 'form' ? '' : ' pinned'}`;
     const side = o.side === 'both' ? '' : `, ${SIDE_WORDS[o.side]}`;
     const done = o.answers.map((a) => sayAnswer(a, units)).join('; ');
     const became = becameOf(all, o)
@@ -84,7 +86,8 @@ function fittingLines(f: Fitting, all: readonly Fitting[], units: Units): Printe
     ] as const
   ).flatMap(([name, text]) => (text ? [`${name}: ${text}`] : []));
   return {
-    heading: `${FITTING_WORDS[f.kind]}, ${f.date}: ${VERDICT_WORDS[f.verdict].toLowerCase()}`,
+    // Nothing sewn was judged on the form.
+    heading: `${FITTING_WORDS[f.kind]}, ${f.date}${f.kind === 'form' ? '' : `: ${VERDICT_WORDS[f.verdict].toLowerCase()}`}`,
     lines: [...seen, ...worn, ...(f.notes ? [f.notes] : [])],
   };
 }

@@ -206,6 +206,12 @@ describe('what comes next', () => {
       'next.toile',
     ],
     ['the form shows something', job({ steps: plan, fittings: fitted({ kind: 'form' }) }), wearer, 'next.decide'],
+    [
+      'the form calls nothing right',
+      job({ steps: plan, fittings: fitted({ kind: 'form', verdict: 'good' }) }),
+      wearer,
+      'next.decide',
+    ],
     ['nothing shows on the form', job({ steps: plan, fittings: fitted({ kind: 'form' }, []) }), wearer, 'next.table'],
     ['found right', job({ steps: plan, fittings: fitted({ verdict: 'good' }) }), wearer, 'next.cut'],
     ['finished', job({ finished: '2026-11-20' }), { sets: [] }, 'next.again'],

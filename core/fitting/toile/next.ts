@@ -29,7 +29,7 @@ export function nextAction(job: Job, wearer: { readonly sets: readonly Measureme
   if (!last && job.again) return { code: 'next.master', station: 'plan' };
   if (!last)
     return job.steps.length === 0 ? { code: 'next.size', station: 'size' } : { code: 'next.table', station: 'table' };
-  if (last.verdict === 'good') return { code: 'next.cut', station: 'print' };
+  if (last.verdict === 'good' && last.kind !== 'form') return { code: 'next.cut', station: 'print' };
   const looked = last.observations.length > 0 || last.followed.length > 0 || Object.keys(last.checks).length > 0;
   if (!looked) return { code: 'next.note', station: 'toile' };
   if (last.observations.some((o) => o.answers.length === 0)) return { code: 'next.decide', station: 'toile' };

@@ -67,7 +67,7 @@ beforeEach(async () => {
   copyPattern();
   fitting = addFitting('toile', '2026-11-24', 'Toile 1');
   addObservation(fitting, 'waist-low', { pinned: 12 });
-  await addPhotos(fitting, [picture()], shrink);
+  await addPhotos(fitting, [picture()], { shrink });
   await saveNow();
 });
 
@@ -176,7 +176,7 @@ describe('pictures', () => {
       .spyOn(db.photos, 'put')
       .mockRejectedValue(Object.assign(new Error('quota'), { name: 'QuotaExceededError' }) as never);
     addObservation(fitting, 'neck-gapes', { note: 'stands away when sitting' });
-    expect(await addPhotos(fitting, [picture('second.jpg')], shrink)).toMatchObject([{ code: 'photo-not-kept' }]);
+    expect(await addPhotos(fitting, [picture('second.jpg')], { shrink })).toMatchObject([{ code: 'photo-not-kept' }]);
     put.mockRestore();
     await saveNow();
     const kept = (await db.jobs.get(own))?.fittings[0];
@@ -186,7 +186,7 @@ describe('pictures', () => {
   it('that are none are named, and the others are taken', async () => {
     const some = (file: Blob) =>
       (file as File).name === 'note.txt' ? Promise.reject(new Error('no picture')) : shrink();
-    const troubles = await addPhotos(fitting, [picture('note.txt'), picture('b.jpg')], some);
+    const troubles = await addPhotos(fitting, [picture('note.txt'), picture('b.jpg')], { shrink: some });
     expect(troubles).toMatchObject([{ code: 'photo-not-a-picture', data: { name: 'note.txt' } }]);
     expect(useJob.getState().job?.fittings[0]?.photos).toHaveLength(2);
   });

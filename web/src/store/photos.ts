@@ -12,15 +12,21 @@ import { freshId } from '../lib/ids.ts';
 const LARGEST = 60 * 2 ** 20;
 const LARGEST_WORDS = '60 MB';
 
+/** What is said of the pictures, and how they are made smaller. */
+interface Taking {
+  readonly caption?: string;
+  readonly shrink?: (file: Blob) => Promise<Shrunk>;
+}
+
 /** Takes pictures into a fitting: made smaller in a worker, where they also lose what the camera wrote about place and time. */
 export async function addPhotos(
   fitting: string,
   files: readonly File[],
-  shrink: (file: Blob) => Promise<Shrunk> = shrinkPhoto,
+  { caption = '', shrink = shrinkPhoto }: Taking = {},
 ): Promise<readonly Refusal[]> {
   const troubles: Refusal[] = [];
   for (const file of files) {
-    const done = await addOne(fitting, file, shrink);
+    const done = await addOne(fitting, file, { caption, shrink });
     if (!done.ok) troubles.push(done.error);
   }
   return troubles;
@@ -29,7 +35,7 @@ export async function addPhotos(
 async function addOne(
   fitting: string,
   file: File,
-  shrink: (file: Blob) => Promise<Shrunk>,
+  { caption, shrink }: Required<Taking>,
 ): Promise<Result<FittingPhoto>> {
   const job = useJob.getState().job;
   if (!job) return { ok: false, error: { code: 'photo-not-kept', data: {} } };
@@ -55,7 +61,7 @@ async function addOne(
     // The words of the fitting are kept elsewhere and are not touched by this.
     return { ok: false, error: { code: 'photo-not-kept', data: {} } };
   }
-  const photo: FittingPhoto = { id, width: small.width, height: small.height, caption: '' };
+  const photo: FittingPhoto = { id, width: small.width, height: small.height, caption };
   editFitting(fitting, (f) => ({ ...f, photos: [...f.photos, photo] }));
   return { ok: true, value: photo };
 }

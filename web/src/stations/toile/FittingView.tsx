@@ -122,20 +122,22 @@ function FittingHead({
           }
         />
       </label>
-      <label className="flex items-center gap-2">
-        <span className="text-sm">Verdict</span>
-        <select
-          className="field"
-          value={fitting.verdict}
-          onChange={(e) => editFitting(fitting.id, (f) => ({ ...f, verdict: e.target.value as Fitting['verdict'] }))}
-        >
-          {Object.entries(VERDICT_WORDS).map(([id, word]) => (
-            <option key={id} value={id}>
-              {word}
-            </option>
-          ))}
-        </select>
-      </label>
+      {fitting.kind !== 'form' && (
+        <label className="flex items-center gap-2">
+          <span className="text-sm">Verdict</span>
+          <select
+            className="field"
+            value={fitting.verdict}
+            onChange={(e) => editFitting(fitting.id, (f) => ({ ...f, verdict: e.target.value as Fitting['verdict'] }))}
+          >
+            {Object.entries(VERDICT_WORDS).map(([id, word]) => (
+              <option key={id} value={id}>
+                {word}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
       {fitting.kind === 'tissue' && (
         <Link className="btn" to={`/job/${job}/tissue/${fitting.id}`}>
           Go through the looks

@@ -1,12 +1,13 @@
 import { Download, Pin } from 'lucide-react';
 import { useState, type RefObject } from 'react';
+import { MOST } from '@ample/core/documents';
 import { signsOf } from '@ample/core/fitting/onForm';
 import type { Refusal } from '@ample/core/units';
 import { FITTING_WORDS, READING_WORDS, sayAmount, sayRefusal } from '@ample/core/words';
 import { Notice } from '../../../shared/basics.tsx';
 import { addFitting } from '../../../store/fittings.ts';
 import { useJob } from '../../../store/job.ts';
-import { addPhotos, setCaption } from '../../../store/photos.ts';
+import { addPhotos } from '../../../store/photos.ts';
 import { useUnits } from '../../../store/prefs.ts';
 import { today } from '../../../lib/time.ts';
 import { saveModel, type ModelKind } from './save.ts';
@@ -33,8 +34,11 @@ export function Keep({
   const units = useUnits();
   const [troubles, setTroubles] = useState<readonly Refusal[]>([]);
   const shown = look.cloth[as]?.shown;
+  const full = useJob((s) => (s.job?.fittings.length ?? 0) >= MOST.fittings);
   const { form, draped } = look;
   if (!shown || !form) return null;
+  // What is stopped or failed is the garment before the last change.
+  const ready = draped !== null && look.share === null && !look.stopped && !look.trouble;
   const save = (kind: ModelKind) => void saveModel(`${name}-${as}`, form.figure, shown, kind);
   const keep = async (): Promise<void> => {
     if (!draped) return;
@@ -50,16 +54,15 @@ export function Keep({
     }));
     const fitting = addFitting('form', today(), FITTING_WORDS.form, seen);
     const picture = await pictureOf(drawing.current);
-    const failed = picture ? await addPhotos(fitting, [picture]) : [];
+    const caption = as === 'planned' ? 'As drafted, and as planned' : 'As drafted';
+    const failed = picture ? await addPhotos(fitting, [picture], { caption }) : [];
     setTroubles(failed);
-    const photo = useJob.getState().job?.fittings.find((f) => f.id === fitting)?.photos[0];
-    if (photo) setCaption(fitting, photo.id, as === 'planned' ? 'As drafted, and as planned' : 'As drafted');
     if (failed.length === 0) onKept(fitting);
   };
   return (
     <div className="mt-3 grid gap-2">
       <div className="flex flex-wrap gap-2">
-        <button className="btn" disabled={!draped || look.share !== null || !whole} onClick={() => void keep()}>
+        <button className="btn" disabled={!ready || !whole || full} onClick={() => void keep()}>
           <Pin size={18} aria-hidden /> Keep as a fitting
         </button>
         <button className="btn" onClick={() => save('glb')}>
@@ -70,9 +73,11 @@ export function Keep({
         </button>
       </div>
       <p className="text-quiet">
-        {whole
-          ? `All of these take the garment ${as === 'planned' ? 'as planned' : 'as drafted'}.`
-          : 'Wear all steps of the plan to keep it as a fitting.'}
+        {full
+          ? `A job keeps ${MOST.fittings} fittings: delete one to keep another.`
+          : whole
+            ? `Each takes the garment ${as === 'planned' ? 'as planned' : 'as drafted'}.`
+            : 'Wear all steps of the plan to keep it as a fitting.'}
       </p>
       {troubles.map((t, i) => (
         <Notice key={i} grade="look">

@@ -4,7 +4,7 @@ import type { Fineness, ReadingId } from '@ample/core/drape';
 import type { Side } from '@ample/core/fitting/onForm';
 import { setInSleeves } from '@ample/core/sew';
 import type { Draft } from '@ample/core/fitting/plan';
-import { alterationName, CLOTH_WORDS, onFormIs, sayAmount, sayRefusal } from '@ample/core/words';
+import { CLOTH_WORDS, onFormIs, sayAmount, sayRefusal, stepName } from '@ample/core/words';
 import { Notice } from '../../../shared/basics.tsx';
 import { resolvedJob } from '../../../store/draftWorker.ts';
 import { useUnits } from '../../../store/prefs.ts';
@@ -117,7 +117,9 @@ export function OnForm({
           {look.refusal && <Notice grade="look">{sayRefusal(look.refusal, units)}</Notice>}
           {look.draped?.oneSided && (
             <fieldset className="mb-3 flex flex-wrap items-center gap-3">
-              <legend className="mb-1">Some steps are for one side. The form wears on both sides the wearer’s</legend>
+              <legend className="mb-1">
+                Some steps are for one side only. Both sides of the form show the wearer’s
+              </legend>
               {(['left', 'right'] as const).map((s) => (
                 <Radio key={s} name="side" on={side === s} set={() => setSide(s)}>
                   {s}
@@ -137,13 +139,13 @@ export function OnForm({
           {steps.length > 0 && (
             <fieldset className="mt-4">
               <legend className="mb-1 text-lg">Steps of the plan worn here</legend>
-              {steps.map(({ step }) => (
+              {steps.map((s) => (
                 <Check
-                  key={step.id}
-                  on={!off.includes(step.id)}
-                  set={(on) => setOff(on ? off.filter((o) => o !== step.id) : [...off, step.id])}
+                  key={s.step.id}
+                  on={!off.includes(s.step.id)}
+                  set={(on) => setOff(on ? off.filter((o) => o !== s.step.id) : [...off, s.step.id])}
                 >
-                  {alterationName(step.alteration)}
+                  {stepName(s)}
                 </Check>
               ))}
             </fieldset>
@@ -154,7 +156,7 @@ export function OnForm({
         <details className="mt-4">
           <summary className="min-h-[40px] cursor-pointer py-2">All readings</summary>
           <ReadingsTable draped={look.draped} both={both} />
-          <StepsTable draped={look.draped} />
+          <StepsTable draped={look.draped} steps={steps} />
           {!look.draped.more && (
             <button className="btn mt-3" disabled={look.share !== null} onClick={askMore}>
               {both ? 'How sure, and what each step does' : 'How sure each reading is'}

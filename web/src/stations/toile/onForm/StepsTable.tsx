@@ -1,5 +1,7 @@
 import type { Reading } from '@ample/core/drape';
-import { alterationName, READING_WORDS, sayMoved } from '@ample/core/words';
+import type { WithoutStep } from '@ample/core/fitting/onForm';
+import type { Draft } from '@ample/core/fitting/plan';
+import { alterationName, READING_WORDS, sayMoved, stepName } from '@ample/core/words';
 import { useUnits } from '../../../store/prefs.ts';
 import type { Draped } from '../../../workers/protocol.ts';
 
@@ -7,24 +9,28 @@ import type { Draped } from '../../../workers/protocol.ts';
 const TELLS = 0.5;
 
 /** What each step of the plan does to what is read: with it less without it, all the others done. */
-export function StepsTable({ draped }: { readonly draped: Draped }) {
+export function StepsTable({ draped, steps }: { readonly draped: Draped; readonly steps: Draft['steps'] }) {
   const units = useUnits();
   const { readings, more } = draped;
   if (!more || more.without.length === 0) return null;
   const by = (r: Reading, i: number): number =>
     r.value - (more.without[i]?.readings.find((x) => x.id === r.id)?.value ?? r.value);
+  const nameOf = ({ step, alteration }: WithoutStep): string => {
+    const own = steps.find((s) => s.step.id === step);
+    return own ? stepName(own) : alterationName(alteration);
+  };
   const told = readings.planned.filter((r) => more.without.some((_, i) => Math.abs(by(r, i)) >= TELLS * r.threshold));
   if (told.length === 0) return <p className="mt-2">No step changes a reading by as much as would show.</p>;
   return (
     <div className="mt-3 overflow-x-auto">
       <table className="w-full" aria-label="What each step does">
-        <caption className="pb-1 text-left">What each step changes, the others done</caption>
+        <caption className="pb-1 text-left">What each step changes, with the others done</caption>
         <thead>
           <tr className="border-b border-ink text-left text-sm">
             <th className="py-1 font-normal">Reading</th>
             {more.without.map((w) => (
               <th key={w.step} className="py-1 pl-3 text-right font-normal">
-                {alterationName(w.alteration)}
+                {nameOf(w)}
               </th>
             ))}
           </tr>
