@@ -1,7 +1,7 @@
 import { CLOTH_IDS, type ClothId } from '@ample/core/cloth';
 import { shows, wholeMesh, type Reading } from '@ample/core/drape';
 import { allOnForm, moreOf, signsOf, toSee, type Seen } from '@ample/core/fitting/onForm';
-import { formMesh, meshOf, shapeOf, writeStl, type Figure, type Mesh } from '@ample/core/form';
+import { formMesh, writeStl, type Figure, type Mesh } from '@ample/core/form';
 import { writeGlb, writeObj, type Part } from '@ample/core/out/model';
 import { ok, refuse, toEnd, type Result } from '@ample/core/units';
 import { onFormIs, READING_WORDS, sayConflict, sayReading } from '@ample/core/words';
@@ -91,6 +91,6 @@ async function filesOf(
   return [
     ['toile.glb', await writeGlb(parts)],
     ['toile.obj', writeObj(parts)],
-    ['form.stl', writeStl(meshOf(shapeOf(figure)))],
+    ['form.stl', writeStl(formMesh(figure, false))],
   ];
 }

@@ -34,6 +34,19 @@ export const unionOf = (one: Solid, two: Solid): Solid => {
   };
 };
 
+/**
+ * A body for the left half of a garment: what would cross the plane between the halves meets its mirror image there. Cloth keeps
+ * `off` from a body, m, and may lie in the plane.
+ */
+export const leftHalfOf = (body: Solid, off: number): Solid => ({
+  at: (x, y, z, out) => {
+    body.at(x, y, z, out);
+    if (x >= 0 || out[0]! < x + off) return;
+    out[0] = x + off;
+    [out[1], out[2], out[3]] = [1, 0, 0];
+  },
+});
+
 export interface Touch {
   /** How far cloth keeps off, m: half its thickness and what is smoothed of the body. */
   readonly off: number;

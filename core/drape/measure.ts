@@ -96,6 +96,10 @@ export function girthAround(w: Worn, tube: ArmTube, along: number): number {
     levels.reduce((sum, d) => sum + cutLength(w, sleeves, (p) => alongTube(tube, p) - along - d), 0) / levels.length
   );
 }
+
+/** How long the cloth is around one leg at a height, mm: the mean of some levels close by. */
+export const girthAtLevel = (w: Worn, height: number): number => lengthAt(w, height) / 2;
+
 const trianglesOf = ({ from, to }: Panel): readonly number[] => Array.from({ length: to - from }, (_, k) => from + k);
 
 /** The triangles of the cloth on the torso: the sleeves are read by themselves. */

@@ -1,7 +1,19 @@
-import { alongTube, armTube, around, crossAt, girthOf, sectionOf, shapeOf, type Vec3 } from '../form/index.ts';
+import {
+  alongTube,
+  armTube,
+  around,
+  crossAt,
+  crotchAt,
+  girthOf,
+  legOf,
+  sectionOf,
+  shapeOf,
+  thighLevel,
+  type Vec3,
+} from '../form/index.ts';
 import { edgesWithRole, type Piece } from '../pattern/index.ts';
 import { edgeKey, isSleeve } from '../sew/index.ts';
-import { girthAround, lengthAt, placeAt, pointsAlong, pullOver, standOff, surplusAlong, waistOn } from './measure.ts';
+import { girthAround, girthAtLevel, lengthAt, placeAt, pointsAlong, pullOver, standOff, surplusAlong, waistOn } from './measure.ts';
 import { LIES_OFF, type Worn } from './wear.ts';
 
 /** What a garment on a form is read for, in the order told. The ids are kept in files. */
@@ -15,6 +27,12 @@ export const READINGS = [
   'ease-hip',
   'pull-upper-arm',
   'ease-upper-arm',
+  'pull-seat',
+  'pull-crotch',
+  'crotch-drop',
+  'pull-thigh',
+  'ease-thigh',
+  'ease-knee',
   'stand-off-neck',
   'stand-off-armhole',
   'surplus-back-waist',
@@ -34,11 +52,13 @@ export type ReadingId = (typeof READINGS)[number];
 /** A reading: percent of pull, mm, or degrees. Null where the garment does not reach there. */
 export type Readings = Readonly<Record<ReadingId, number | null>>;
 
-const FRONTS: readonly Piece['part'][] = ['front', 'sideFront', 'skirtFront'];
-const BACKS: readonly Piece['part'][] = ['back', 'sideBack', 'skirtBack'];
+const FRONTS: readonly Piece['part'][] = ['front', 'sideFront', 'skirtFront', 'trouserFront'];
+const BACKS: readonly Piece['part'][] = ['back', 'sideBack', 'skirtBack', 'trouserBack'];
 /** How far above and below a level a pull is looked at, mm. */
 const BAND = 30;
 const ROUND = 72;
+/** How far below its upper edge a garment that hangs from the waist is read for it, mm. */
+const BELOW_EDGE = 15;
 const BACKWARD: Vec3 = { x: 0, y: 0, z: -1 };
 
 export function read(w: Worn): Readings {
@@ -51,6 +71,8 @@ export function read(w: Worn): Readings {
   const inFront = (p: Vec3): boolean => p.z > section(p.y).z;
   const reaches = (y: number): boolean => lowest < y - BAND;
   const hung = pointsAlong(w, 'shoulder').length > 0;
+  // What hangs from the waist begins there.
+  const waistAt = figure.waist - (hung ? 0 : BELOW_EDGE);
   // A cut-on sleeve runs on past the bone: its seam has no end there.
   const cutOn = pointsAlong(w, 'underarm', FRONTS).length > 0;
   const top = <T>(value: () => T): T | null => (hung ? value() : null);
@@ -66,13 +88,14 @@ export function read(w: Worn): Readings {
   const bust = (p: Vec3): boolean => near(figure.bust)(p) && inFront(p);
   return {
     'pull-bust': top(() => pullOver(w, bust)),
-    'pull-waist': at(figure.waist, () => pullOver(w, near(figure.waist))),
+    'pull-waist': at(waistAt, () => pullOver(w, near(waistAt))),
     'pull-hip': at(figure.hip, () => pullOver(w, near(figure.hip))),
     'pull-cross-back': top(() => pullOver(w, (p) => near(cross)(p) && !inFront(p))),
     'ease-bust': top(() => ease(figure.bust)),
-    'ease-waist': at(figure.waist, () => ease(figure.waist)),
+    'ease-waist': at(waistAt, () => ease(waistAt)),
     'ease-hip': at(figure.hip, () => ease(figure.hip)),
     ...sleeveOf(w),
+    ...legsOf(w),
     'stand-off-neck': top(() => standOff(w, pointsAlong(w, 'neck'))),
     'stand-off-armhole': top(() => standOff(w, pointsAlong(w, 'armhole'))),
     'surplus-back-waist': top(() =>
@@ -108,6 +131,42 @@ function sleeveOf(w: Worn): Pick<Readings, 'pull-upper-arm' | 'ease-upper-arm'> 
   return {
     'pull-upper-arm': pullOver(w, near, sleeve),
     'ease-upper-arm': girthAround(w, tube, at) - 2 * Math.PI * (tube.radiusAt(at) + LIES_OFF),
+  };
+}
+
+const LEG_READINGS = ['pull-seat', 'pull-crotch', 'crotch-drop', 'pull-thigh', 'ease-thigh', 'ease-knee'] as const;
+type LegReadings = Pick<Readings, (typeof LEG_READINGS)[number]>;
+
+/** How far beside the centre back a pull over the seat is looked at, and how far below the waist it begins, mm. */
+const SEAT = { aside: 70, below: 60 } as const;
+
+/** How far around the crotch a pull is looked at, mm. */
+const UNDER = 45;
+
+/** How trousers lie at seat, crotch and leg; null without legs. */
+function legsOf(w: Worn): LegReadings {
+  const { figure } = w;
+  const { legs } = figure;
+  if (!legs) return Object.fromEntries(LEG_READINGS.map((id) => [id, null])) as LegReadings;
+  const shape = shapeOf(figure);
+  const leg = legOf(figure, legs, shape);
+  const crotch = crotchAt(figure, legs);
+  const seam = pointsAlong(w, 'inseam').map((i) => placeAt(w, i).y);
+  const lowest = Math.min(...pointsAlong(w, 'side').map((i) => placeAt(w, i).y));
+  /** One leg around a level, once below the crotch of the garment; null where the leg has ended. */
+  const ease = (y: number): number | null =>
+    lowest > y - BAND ? null : girthAtLevel(w, y) - girthOf(around(leg.section(y), [], ROUND)) - 2 * Math.PI * LIES_OFF;
+  const top = Math.max(...seam);
+  const thigh = Math.min(thighLevel(figure, legs), top - BAND);
+  const behind = (p: Vec3): boolean =>
+    p.z < leg.section(p.y).z && p.x < SEAT.aside && p.y > crotch && p.y < figure.waist - SEAT.below;
+  return {
+    'pull-seat': pullOver(w, behind),
+    'pull-crotch': pullOver(w, (p) => p.x < UNDER && p.y < crotch + UNDER && p.y > top - BAND),
+    'crotch-drop': crotch - top,
+    'pull-thigh': pullOver(w, (p) => Math.abs(p.y - thigh) < BAND),
+    'ease-thigh': ease(thigh),
+    'ease-knee': ease(figure.waist - legs.knee),
   };
 }
 

@@ -1,8 +1,8 @@
-import { formOf, UNTOLD, type Body, type Untold } from '../form/index.ts';
-import type { Garment } from '../sew/index.ts';
+import { UNTOLD, untoldOf, type Body } from '../form/index.ts';
+import { haveLegs, type Garment } from '../sew/index.ts';
 import { telling } from '../units/index.ts';
 import { read, READINGS, type ReadingId, type Readings } from './readings.ts';
-import { standFor, wear, type Worn } from './wear.ts';
+import { formUnder, standFor, wear, type Worn } from './wear.ts';
 
 /** How much each reading moves with what no tape tells of a body: as if all lay off the usual at once, each as it may. */
 export type PlusMinus = Readonly<Record<ReadingId, number>>;
@@ -13,14 +13,12 @@ export type PlusMinus = Readonly<Record<ReadingId, number>>;
  * that no change of mesh counts as one of the body. Tells on the way what share is done.
  */
 export function* plusMinus(garment: Garment, body: Body, on: Worn): Generator<number, PlusMinus> {
-  const keys = (Object.keys(UNTOLD) as Untold[]).filter(
-    (key) => key !== 'shoulderDrop' || body.shoulderSlope === undefined,
-  );
-  const shifts = [{}, ...keys.map((key) => ({ [key]: UNTOLD[key] }))];
+  const untold = untoldOf(body, haveLegs(garment.pieces));
+  const shifts = [{}, ...untold.map((key) => ({ [key]: UNTOLD[key] }))];
   const seen: Readings[] = [];
   let from = on;
   for (const [i, shift] of shifts.entries()) {
-    const work = wear(garment, standFor(formOf(body, shift).figure, garment), on.cloth, 'coarse', from);
+    const work = wear(garment, standFor(formUnder(garment, body, shift).figure, garment), on.cloth, 'coarse', from);
     const hung = yield* telling(work, (p) => (i + p.steps / p.most) / shifts.length);
     if (!hung.ok) continue;
     seen.push(read(hung.value));

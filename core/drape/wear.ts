@@ -1,6 +1,7 @@
 import {
   CLOTHS,
   hang,
+  leftHalfOf,
   PACE,
   prepare,
   solidOf,
@@ -10,9 +11,21 @@ import {
   type Prepared,
   type Solid,
 } from '../cloth/index.ts';
-import { armMesh, meshOf, shapeOf, type Figure, type Mesh } from '../form/index.ts';
-import { edgesWithRole } from '../pattern/index.ts';
-import { carryOver, edgeKey, placeOn, setInSleeves, sew, type Garment, type Toile } from '../sew/index.ts';
+import {
+  armMesh,
+  formOf,
+  legMesh,
+  legOf,
+  meshOf,
+  shapeOf,
+  type Body,
+  type Figure,
+  type Form,
+  type Mesh,
+  type Shift,
+} from '../form/index.ts';
+import { edgesWithRole, type EdgeRole } from '../pattern/index.ts';
+import { carryOver, edgeKey, haveLegs, placeOn, setInSleeves, sew, type Garment, type Toile } from '../sew/index.ts';
 import { ok, toEnd, type Result } from '../units/index.ts';
 
 /** A garment on a form: where its cloth lies, m. */
@@ -37,18 +50,28 @@ export interface Stand {
   readonly arms: boolean;
 }
 export function standOf(figure: Figure, arms = false): Stand {
-  const solid = solidIn(meshOf(shapeOf(figure)));
+  const shape = shapeOf(figure);
+  const solid = solidIn(meshOf(shape));
+  if (figure.legs) {
+    const leg = solidIn(legMesh(legOf(figure, figure.legs, shape)));
+    return { figure, arms, solid: leftHalfOf(unionOf(solid, leg), TOUCH.off) };
+  }
   return { figure, arms, solid: arms ? unionOf(solid, solidIn(armMesh(figure))) : solid };
 }
 /** The form a garment is put on: it wears its arms under sleeves only. */
 export const standFor = (figure: Figure, { pieces, seams, sleeves }: Garment): Stand =>
   standOf(figure, sleeves === true && setInSleeves(pieces, seams).length > 0);
+/** The form of a body as a garment asks for it: on its legs under trousers. */
+export const formUnder = ({ pieces }: Pick<Garment, 'pieces'>, body: Body, shift: Shift = {}): Form =>
+  formOf(body, shift, haveLegs(pieces));
 const solidIn = ({ positions, triangles }: Mesh): Solid =>
   solidOf({ positions: positions.map((v) => v / 1000), triangles });
 
 /** Edges of the mesh, mm: to see at once, and to read. */
 export const EDGES = { coarse: 22, fine: 12 } as const;
 export type Fineness = keyof typeof EDGES;
+/** Between the legs a mesh as coarse as a bodice’s catches on itself. */
+const LEG_EDGES = { ...EDGES, coarse: 18 } as const;
 
 /** What lies on what, N/m and m, and how it slides: freely while it finds its place, then as calico does on a form. */
 const TOUCH = { off: 0.0015, push: 300, friction: 0.02 } as const;
@@ -85,7 +108,7 @@ export function* wear(
   before?: Worn,
 ): Generator<Progress, Result<Worn>> {
   const { seams } = garment;
-  const sewn = sew(garment, EDGES[fineness]);
+  const sewn = sew(garment, (figure.legs ? LEG_EDGES : EDGES)[fineness]);
   if (!sewn.ok) return sewn;
   const toile = sewn.value;
   const sheet = prepare(toile.sheet);
@@ -134,9 +157,11 @@ function heldFor({ panels, edges, sheet }: Toile, hangs: boolean): Uint8Array {
   for (const i of atCentre({ panels, edges })) held[3 * i] = 1;
   return held;
 }
+/** What is sewn to its mirror image, or cut on the fold. */
+const CENTRES: readonly EdgeRole[] = ['centreFront', 'centreBack', 'crotch'];
 const atCentre = ({ panels, edges }: Pick<Toile, 'panels' | 'edges'>): readonly number[] =>
   panels.flatMap(({ piece }) =>
-    [...edgesWithRole(piece, 'centreFront'), ...edgesWithRole(piece, 'centreBack')].flatMap((e) => [
+    CENTRES.flatMap((role) => edgesWithRole(piece, role)).flatMap((e) => [
       ...(edges.get(edgeKey(piece.id, e.id)) ?? []),
     ]),
   );

@@ -1,4 +1,5 @@
 import { shapeOf, shoulderTopOf, type Figure } from './figure.ts';
+import { legMesh, legOf } from './legs.ts';
 import { closedTube, meshOf, type Mesh } from './mesh.ts';
 import type { Vec3 } from './shape.ts';
 
@@ -94,17 +95,20 @@ export function armMesh(f: Figure): Mesh {
   );
 }
 
-/** The surface of a form, mm, with both its arms on or without. */
+/** The surface of a form, mm, on its legs where it has any, with both its arms on or without. */
 export function formMesh(figure: Figure, arms: boolean): Mesh {
-  const torso = meshOf(shapeOf(figure));
-  if (!arms) return torso;
-  const left = armMesh(figure);
-  const right: Mesh = {
-    positions: left.positions.map((v, i) => (i % 3 === 0 ? -v : v)),
-    triangles: left.triangles.map((_, i) => left.triangles[i - (i % 3) + [0, 2, 1][i % 3]!]!),
-  };
-  return [left, right].reduce(joined, torso);
+  const shape = shapeOf(figure);
+  const left = [
+    ...(arms ? [armMesh(figure)] : []),
+    ...(figure.legs ? [legMesh(legOf(figure, figure.legs, shape))] : []),
+  ];
+  return left.flatMap((limb) => [limb, mirrored(limb)]).reduce(joined, meshOf(shape));
 }
+
+const mirrored = ({ positions, triangles }: Mesh): Mesh => ({
+  positions: positions.map((v, i) => (i % 3 === 0 ? -v : v)),
+  triangles: triangles.map((_, i) => triangles[i - (i % 3) + [0, 2, 1][i % 3]!]!),
+});
 
 function joined(a: Mesh, b: Mesh): Mesh {
   const from = a.positions.length / 3;

@@ -1,3 +1,4 @@
+import { buttocksOf, trunkRings, type Legs } from './legs.ts';
 import type { Mound, Ring, Shape, Vec3 } from './shape.ts';
 
 /** What the form is drawn from: sizes and heights, mm. Each is solved for, measured or taken from the proportions of a body. */
@@ -36,6 +37,10 @@ export interface Figure {
   /** From the shoulder bone to the wrist, and the radius there: an arm is only put on under a sleeve. */
   readonly armLength: number;
   readonly wristRadius: number;
+  /** Under trousers the form has its legs on; null where it ends at the thigh. */
+  readonly legs: Legs | null;
+  /** On legs: how much farther the seat reaches back than is usual. */
+  readonly seat: number;
 }
 
 /** From the bust down to under it, and from the waist to the high hip, mm. */
@@ -90,9 +95,12 @@ export function shapeOf(f: Figure): Shape {
   const highBustAt = f.bust + ABOVE.ring * f.scale;
   const middleAt = Math.max(crossAt(f), highBustAt + ABOVE.next * f.scale);
   const { middle, shoulder, neck, top } = UPPER;
+  const hip = torso(f.hip, f.hipHalf, DEPTHS.hip);
+  const low = f.legs
+    ? trunkRings(f, f.legs, hip)
+    : [torso(f.waist - DOWN_TO * (f.waist - f.hip), 0.97 * f.hipHalf, DEPTHS.thigh), hip];
   const rings: readonly Ring[] = [
-    torso(f.waist - DOWN_TO * (f.waist - f.hip), 0.97 * f.hipHalf, DEPTHS.thigh),
-    torso(f.hip, f.hipHalf, DEPTHS.hip),
+    ...low,
     torso(f.waist - BELOW.waist, f.highHipHalf, DEPTHS.highHip),
     torso(f.waist, f.waistHalf, DEPTHS.waist),
     torso(underbustAt(f), f.underbustHalf, DEPTHS.underbust),
@@ -114,7 +122,8 @@ export function shapeOf(f: Figure): Shape {
       ...{ front: top.half * neck.front * f.neckHalf, back: top.half * neck.back * f.neckHalf },
     },
   ];
-  return { rings, mounds: breastsOf(f), arm: { x: f.armX, z: f.armZ, radius: f.armRadius } };
+  const mounds = [...breastsOf(f), ...(f.legs ? buttocksOf(f, hip) : [])];
+  return { rings, mounds, arm: { x: f.armX, z: f.armZ, radius: f.armRadius } };
 }
 
 /** The base of the neck in a direction: lower at the pit in front and at the nape than beside the neck. */

@@ -1,6 +1,7 @@
 export * from './arm.ts';
 export * from './contours.ts';
 export * from './figure.ts';
+export * from './legs.ts';
 export * from './measure.ts';
 export * from './mesh.ts';
 export * from './proportions.ts';

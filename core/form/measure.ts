@@ -1,5 +1,6 @@
 import type { MeasurementKey } from '../pattern/index.ts';
 import { BELOW, crossAt, neckBaseAt, shapeOf, underbustAt, type Figure } from './figure.ts';
+import { crotchAt, legOf, SEATED, thighLevel, type Legs } from './legs.ts';
 import { around, depthAt, pointOn, sectionOf, type Section, type Shape, type Vec3 } from './shape.ts';
 import { girthOf, tautOver } from './tape.ts';
 
@@ -91,6 +92,35 @@ function cross({ f, shape, at }: Laid, way: 1 | -1): number {
   return 2 * tautOver(places, way === 1 ? FRONT : BACK);
 }
 
+/** From the front of the waist between the legs to its back, in the plane between the halves. */
+function underneath({ f, shape, at }: Laid, legs: Legs): number {
+  const crotch = crotchAt(f, legs);
+  const down = (side: 1 | -1, from: number): readonly Vec3[] =>
+    steps((t) => depthAt(at(between(from, crotch, t * t * (3 - 2 * t))), shape.mounds, side, 0));
+  const [front, back] = [down(1, f.waist), down(-1, f.waist + f.waistTilt)];
+  const [from, to] = [front[0]!, back[0]!];
+  // All round the section down the middle, but for the way straight through the waist.
+  const round = girthOf([...front, ...back].map((p) => ({ x: p.z, y: 0, z: p.y })));
+  return round - Math.hypot(from.z - to.z, from.y - to.y);
+}
+
+const legGirth = ({ f, shape }: Laid, legs: Legs, y: number): number =>
+  girthOf(around(legOf(f, legs, shape).section(y), [], ROUND));
+
+/** Down the outside from the waist over the hip to a level of the leg. */
+function downLeg({ f, shape, at }: Laid, legs: Legs, to: number): number {
+  const leg = legOf(f, legs, shape);
+  const outside = (y: number): Vec3 => {
+    const p = pointOn(at(y), shape.mounds, Math.PI / 2);
+    const x = leg.middle(y) + leg.section(y).half;
+    return y < f.hip && (x > p.x || y < crotchAt(f, legs)) ? { x, y, z: p.z } : p;
+  };
+  return tautOver(
+    steps((t) => outside(between(f.waist, to, t))),
+    LEFT,
+  );
+}
+
 const backNeck = (on: Laid): number => neckBase(on, Math.PI / 2, Math.PI);
 const neckToBust = (on: Laid): number => over(on, 1, [on.f.neckHalf, on.f.neckPoint], [on.f.halfSpan, on.f.bust]);
 const bustToWaist = (on: Laid): number => over(on, 1, [on.f.halfSpan, on.f.bust], [on.f.halfSpan, on.f.waist]);
@@ -128,9 +158,20 @@ const TAPES: Readonly<Partial<Record<MeasurementKey, (on: Laid) => number>>> = {
 /** The body measurements that a form of the torso shows. */
 export const SHOWN = Object.keys(TAPES) as readonly MeasurementKey[];
 
+/** Of a form with legs: read like the others. */
+const LEG_TAPES: Readonly<Partial<Record<MeasurementKey, (on: Laid, legs: Legs) => number>>> = {
+  crotchDepth: ({ f }, legs) => f.waist - crotchAt(f, legs) + SEATED,
+  crotchLength: underneath,
+  thigh: (on, legs) => legGirth(on, legs, thighLevel(on.f, legs)),
+  knee: (on, legs) => legGirth(on, legs, on.f.waist - legs.knee),
+  waistToKnee: (on, legs) => downLeg(on, legs, on.f.waist - legs.knee),
+  outsideLeg: (on, legs) => downLeg(on, legs, on.f.waist - legs.ankle),
+};
+export const LEGS_SHOWN = Object.keys(LEG_TAPES) as readonly MeasurementKey[];
+
 /** What a tape reads on the form of a figure, for each measurement asked for, mm. */
 export function tapesOn(f: Figure, keys: readonly MeasurementKey[]): readonly number[] {
   const shape = shapeOf(f);
   const on: Laid = { f, shape, at: sectionOf(shape) };
-  return keys.map((key) => TAPES[key]?.(on) ?? NaN);
+  return keys.map((key) => TAPES[key]?.(on) ?? (f.legs && LEG_TAPES[key]?.(on, f.legs)) ?? NaN);
 }

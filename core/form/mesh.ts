@@ -9,7 +9,9 @@ export interface Mesh {
 
 /** Points round a section, and how far apart sections lie, mm: closer where the shoulders run nearly level. */
 const ROUND = 96;
-const STEP = { torso: 12, shoulder: 2.5 } as const;
+const STEP = { torso: 12, shoulder: 2.5, crotch: 3 } as const;
+/** The rounded lower end of a body with legs, above its lowest section, mm. */
+const CROTCH = 30;
 
 /** The heights of the sections a mesh is made of, from the lowest up. */
 function heightsOf({ rings }: Shape): readonly number[] {
@@ -18,7 +20,8 @@ function heightsOf({ rings }: Shape): readonly number[] {
   const neck = rings.at(-2)?.y ?? highest;
   const out = [lowest];
   for (let y = lowest; y < highest;) {
-    y = Math.min(highest, y + (y >= shoulder && y < neck ? STEP.shoulder : STEP.torso));
+    const step = y < lowest + CROTCH ? STEP.crotch : y >= shoulder && y < neck ? STEP.shoulder : STEP.torso;
+    y = Math.min(highest, y + step);
     out.push(y);
   }
   return out;

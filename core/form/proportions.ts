@@ -1,5 +1,6 @@
 import type { MeasurementKey } from '../pattern/index.ts';
 import { BELOW, type Figure } from './figure.ts';
+import type { Legs } from './legs.ts';
 
 /** Body measurements, mm. */
 export type Body = Readonly<Partial<Record<MeasurementKey, number>>>;
@@ -22,8 +23,14 @@ const RIDGE = -16;
 const ROUND = 5.52;
 
 /** What no tape tells, and how far it may well lie off what is usual, mm: readings are taken for what they are worth with it. */
-export const UNTOLD = { shoulderDrop: 8, ridge: 10, neckPoint: 6, nape: 8 } as const;
+export const UNTOLD = { shoulderDrop: 8, ridge: 10, neckPoint: 6, nape: 8, seat: 15 } as const;
 export type Untold = keyof typeof UNTOLD;
+
+/** What of it a body leaves open: around the shoulders, or on legs around the seat. */
+export function untoldOf(body: Body, legs: boolean): readonly Untold[] {
+  if (legs) return body.crotchLength === undefined ? ['seat'] : [];
+  return [...(body.shoulderSlope === undefined ? (['shoulderDrop'] as const) : []), 'ridge', 'neckPoint', 'nape'];
+}
 
 /**
  * Girths and cross widths that were not taken, from those that were: as they go together on the bodies of a usual size chart. What is told by none
@@ -73,7 +80,7 @@ const riseFor = (cup: number): number => Math.max(2, Math.min(1.2 * cup, 28 + 0.
 const FORWARD = 0.53;
 
 /** A first figure for a body: from its girths and height, everything else as on a body of middling proportions. */
-export function firstFigure(body: Body): Figure {
+export function firstFigure(body: Body, withLegs = false): Figure {
   const g = filledIn(body);
   const height = body.height ?? HEIGHT;
   const scale = height / HEIGHT;
@@ -109,5 +116,17 @@ export function firstFigure(body: Body): Figure {
     ...{ armX: g.crossBack / 2 - ARM.in * scale, armZ: ARM.z, armRadius },
     armLength: body.shoulderToWrist ?? ARM.length * height,
     wristRadius: body.wrist === undefined ? ARM.wrist * armRadius : body.wrist / (2 * Math.PI),
+    ...{ legs: withLegs ? legsFor(body, g.hip, height, height * WAIST) : null, seat: 0 },
   };
 }
+
+/** Levels of the leg as shares of the height of the waist, of its depth as one of the height, and its girths as shares of the hip. */
+const LEG = { crotchDepth: 0.159, knee: 0.557, ankle: 0.93, thigh: 0.577, kneeGirth: 0.38 } as const;
+
+const legsFor = (body: Body, hip: number, height: number, waist: number): Legs => ({
+  crotchDepth: body.crotchDepth ?? LEG.crotchDepth * height,
+  knee: body.waistToKnee ?? LEG.knee * waist,
+  ankle: body.outsideLeg ?? LEG.ankle * waist,
+  thigh: body.thigh ?? LEG.thigh * hip,
+  kneeGirth: body.knee ?? LEG.kneeGirth * hip,
+});

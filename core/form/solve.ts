@@ -2,7 +2,7 @@ import { leastSquares } from '../numeric/index.ts';
 import type { MeasurementKey } from '../pattern/index.ts';
 import { FORM } from '../units/index.ts';
 import type { Figure } from './figure.ts';
-import { SHOWN, tapesOn } from './measure.ts';
+import { LEGS_SHOWN, SHOWN, tapesOn } from './measure.ts';
 import { filledIn, firstFigure, type Body, type Untold } from './proportions.ts';
 
 /** One measurement of the body beside what a tape reads on its form, mm. */
@@ -37,7 +37,7 @@ export const metWithin = (key: MeasurementKey): number => (GIRTHS.includes(key) 
 
 /** What is solved for, and how hard it is held where it begins. */
 interface Free {
-  readonly key: Exclude<keyof Figure, 'scale'>;
+  readonly key: Exclude<keyof Figure, 'scale' | 'legs'>;
   /** Millimetres it may lie off for the price of one millimetre at a row that was measured. */
   readonly loose: number;
 }
@@ -64,9 +64,16 @@ const FREE: readonly Free[] = [
   { key: 'armRadius', loose: 200 },
 ];
 
+/** How far the seat reaches back, on legs. */
+const SEAT: Free = { key: 'seat', loose: 60 };
+/** The crotch hangs from the waist, and so does the hip unless its depth was measured. */
+const HIP: Free = { key: 'hip', loose: 4 };
+
 /** Whether the waist lies higher behind only the side tells: without it the waist is level. */
-const freeFor = (body: Body): readonly Free[] =>
-  body.sideWaist === undefined ? FREE.filter((u) => u.key !== 'waistTilt') : FREE;
+const freeFor = (body: Body, legs: boolean): readonly Free[] =>
+  [...FREE, ...(legs ? [SEAT] : [])]
+    .filter((u) => u.key !== 'waistTilt' || body.sideWaist !== undefined)
+    .map((u) => (legs && u.key === 'hip' && body.hipDepth === undefined ? HIP : u));
 
 /** Where what was measured is not met, what is usual gives way, so many times. */
 const LOOSENED = [0.3, 1, 5, 25] as const;
@@ -82,9 +89,10 @@ const FILLED_MORE: Readonly<Partial<Record<MeasurementKey, number>>> = { crossFr
 /** What the tape is to read: as measured, and weakly what was filled in. */
 function asked(
   body: Body,
+  keys: readonly MeasurementKey[],
 ): readonly { readonly key: MeasurementKey; readonly value: number; readonly weight: number }[] {
   const fill = filledIn(body);
-  return SHOWN.flatMap((key) => {
+  return keys.flatMap((key) => {
     const value = body[key];
     if (value !== undefined) return [{ key, value, weight: 1 }];
     const usual = (fill as Body)[key];
@@ -97,14 +105,15 @@ export type Shift = Readonly<Partial<Record<Untold, number>>>;
 
 /**
  * The form of a body: a figure on which a tape reads what was measured. What was not measured is filled in from usual
- * proportions, pulling weakly. Damped Gauss-Newton; the same body always gives the same form.
+ * proportions, pulling weakly. Damped Gauss-Newton; the same body always gives the same form. With legs on request.
  */
-export function formOf(body: Body, shift: Shift = {}): Form {
-  const usual = firstFigure(body);
+export function formOf(body: Body, shift: Shift = {}, legs = false): Form {
+  const usual = firstFigure(body, legs);
+  const shown = legs ? [...SHOWN, ...LEGS_SHOWN] : SHOWN;
   const first = { ...usual };
   for (const key of Object.keys(shift) as Untold[]) first[key] = usual[key] + (shift[key] ?? 0);
-  const free = freeFor(body);
-  const rows = asked(body);
+  const free = freeFor(body, legs);
+  const rows = asked(body, legs ? [...SHOWN, 'crotchLength'] : SHOWN);
   const keys = rows.map((r) => r.key);
   const figureAt = (x: readonly number[]): Figure =>
     ordered({ ...first, ...Object.fromEntries(free.map((u, i) => [u.key, first[u.key] + (x[i] ?? 0)])) });
@@ -129,14 +138,29 @@ export function formOf(body: Body, shift: Shift = {}): Form {
     const read = tapesOn(figureAt(x), keys);
     if (rows.every((r, i) => r.weight < 1 || Math.abs((read[i] ?? 0) - r.value) < FORM.close)) break;
   }
-  const figure = figureAt(x);
-  const read = tapesOn(figure, SHOWN);
-  const told = SHOWN.map((key, i): FormRow => {
+  const figure = onItsLegs(figureAt(x), body);
+  const read = tapesOn(figure, shown);
+  const told = shown.map((key, i): FormRow => {
     const measured = body[key];
     return { key, body: measured ?? null, form: read[i] ?? 0, filled: measured === undefined };
   });
   const conflicts = told.filter((r) => r.body !== null && Math.abs(r.form - r.body) > FORM.contradicts);
   return { figure, rows: told, conflicts };
+}
+
+/** Knee and ankle as far down the side of a figure as they were measured: a tape runs out over the hip before it hangs. */
+function onItsLegs(f: Figure, body: Body): Figure {
+  if (!f.legs) return f;
+  const [knee = 0, ankle = 0] = tapesOn(f, ['waistToKnee', 'outsideLeg']);
+  const less = (measured: number | undefined, read: number): number => (measured === undefined ? 0 : read - measured);
+  return {
+    ...f,
+    legs: {
+      ...f.legs,
+      knee: f.legs.knee - less(body.waistToKnee, knee),
+      ankle: f.legs.ankle - less(body.outsideLeg, ankle),
+    },
+  };
 }
 
 /** Levels in their order on the body, whatever was asked: each at least so far above the one below, mm. */

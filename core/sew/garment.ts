@@ -42,14 +42,18 @@ const LEFT_OUT: readonly Piece['part'][] = [
 export const sewnPieces = (pieces: readonly Piece[]): readonly Piece[] =>
   pieces.filter((p) => !LEFT_OUT.includes(p.part));
 
+/** Whether these pieces are worn on legs. */
+export const haveLegs = (pieces: readonly Piece[]): boolean => pieces.some((p) => TROUSERS.includes(p.part));
+
 /** Chooses them; refused where they do not close around a body. */
 export function garmentOf({ pieces: all, seams, sleeves = false }: Garment): Result<Garment> {
   const pieces = [...sewnPieces(all), ...(sleeves ? setInSleeves(all, seams) : [])];
-  if (all.some((p) => TROUSERS.includes(p.part))) return refuse('form-no-trousers');
   if (pieces.length === 0) return refuse('form-nothing-to-sew');
   const has = (role: EdgeRole): boolean => pieces.some((p) => edgesWithRole(p, role).length > 0);
-  if (!has('centreFront')) return refuse('form-centre-missing', { which: 'front' });
-  if (!has('centreBack')) return refuse('form-centre-missing', { which: 'back' });
+  const seamed = (parts: readonly Piece['part'][]): boolean =>
+    pieces.some((p) => parts.includes(p.part) && edgesWithRole(p, 'crotch').length > 0);
+  if (!has('centreFront') && !seamed(['trouserFront'])) return refuse('form-centre-missing', { which: 'front' });
+  if (!has('centreBack') && !seamed(['trouserBack'])) return refuse('form-centre-missing', { which: 'back' });
   const whole = pieces.find((p) => !p.half && p.part !== 'sleeve');
   if (whole) return refuse('form-piece-whole', { piece: whole.name });
   // A top hangs from its shoulder seams.
@@ -62,7 +66,7 @@ export function garmentOf({ pieces: all, seams, sleeves = false }: Garment): Res
     sewn.flatMap((s) => [s.first, s.second].flatMap(partsOfSide)).flatMap((p) => p.edges.map((e) => `${p.piece} ${e}`)),
   );
   for (const p of pieces)
-    for (const e of edgesWithRole(p, 'side'))
+    for (const e of [...edgesWithRole(p, 'side'), ...edgesWithRole(p, 'inseam')])
       if (!closed.has(`${p.id} ${e.id}`)) return refuse('form-side-open', { piece: p.name });
   return ok({ pieces, seams: sewn, sleeves });
 }

@@ -3,6 +3,7 @@ import { conjugate, partsOf, patternOf, roomFor } from '../cloth/solver.ts';
 import { pointOn, sectionOf, shapeOf, type Figure, type Shape, type Vec3 } from '../form/index.ts';
 import { edgesWithRole, type EdgeRole, type Piece, type Seam } from '../pattern/index.ts';
 import { edgeKey, grainTurn, type Toile } from './sew.ts';
+import { layOnLegs } from './legs.ts';
 import { isSleeve, layOnArm } from './sleeve.ts';
 
 /** How far off the form the pieces are laid on it, m: clear of it everywhere, and not so far that they have a long way to go. */
@@ -21,11 +22,12 @@ interface Place {
 /**
  * Where sewn pieces begin on a form, m: laid around it already sewn, so that they only have to draw together. Directions run evenly
  * from the centre front to the centre back, heights as the paper runs up and down; the shoulder seams lie on the shoulders, or
- * where there are none the waist on the waist.
+ * where there are none the waist on the waist. On legs they run from the side to the seam between the legs.
  */
 export function placeOn(figure: Figure, toile: Toile, seams: readonly Seam[]): Float64Array {
   const fixed = fixedOn(figure, toile, seams);
   const found = spread(toile, fixed);
+  if (figure.legs) return layOnLegs(figure, figure.legs, toile, found);
   const at = surfaceAt(shapeOf(figure));
   const out = new Float64Array(found.length);
   for (let i = 0; i < found.length; i += 3) {
@@ -57,6 +59,10 @@ function fixedOn(figure: Figure, toile: Toile, seams: readonly Seam[]): Fixed {
     if (!hangs) fix(along('waist'), { height: figure.waist / 1000 });
     fix(along('centreFront'), { direction: 0 });
     fix(along('centreBack'), { direction: Math.PI });
+    if (!figure.legs) continue;
+    // Around the leg: from the side seam on both halves to the seam between the legs.
+    fix(along('side'), { direction: 0 });
+    for (const role of ['crotch', 'inseam'] as const) fix(along(role), { direction: 1 });
   }
   return fixed;
 }

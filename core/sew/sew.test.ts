@@ -138,7 +138,6 @@ describe('pieces sewn for the form', () => {
     };
     const without = (...ids: readonly string[]) => pieces.filter((p) => !ids.includes(p.id));
     expect(codeOf([])).toBe('form-nothing-to-sew');
-    expect(codeOf(samplePattern('landing', [SIZE]).sizes[SIZE]!)).toBe('form-no-trousers');
     expect(codeOf(samplePattern('ebb', [SIZE]).sizes[SIZE]!, samplePattern('ebb', [SIZE]).seams)).toBe(
       'form-no-shoulders',
     );

@@ -115,7 +115,6 @@ export type RefusalCode =
   | 'form-no-body'
   | 'form-no-pieces'
   | 'form-no-shoulders'
-  | 'form-no-trousers'
   | 'form-nothing-to-sew'
   | 'form-piece-loose'
   | 'form-piece-whole'

@@ -66,6 +66,42 @@ export const READING_WORDS: Readonly<Record<ReadingId, ReadingWords>> = inWords(
     more: 'The sleeve is wide around the upper arm.',
     less: 'Ease is missing around the upper arm.',
   },
+  'pull-seat': {
+    name: 'Pull over the seat',
+    place: 'back, between waist and crotch',
+    more: 'It pulls over the seat.',
+    less: 'It pulls less over the seat.',
+  },
+  'pull-crotch': {
+    name: 'Pull at the crotch',
+    place: 'between the legs',
+    more: 'The crotch cuts in.',
+    less: 'It pulls less at the crotch.',
+  },
+  'crotch-drop': {
+    name: 'Crotch below the body',
+    place: 'between the legs',
+    more: 'The crotch hangs low.',
+    less: 'The crotch sits high.',
+  },
+  'pull-thigh': {
+    name: 'Pull around the thigh',
+    place: 'leg, at the thigh',
+    more: 'It pulls around the thigh.',
+    less: 'It pulls less around the thigh.',
+  },
+  'ease-thigh': {
+    name: 'Ease around the thigh',
+    place: 'leg, at the thigh',
+    more: 'It is wide at the thigh.',
+    less: 'Ease is missing at the thigh.',
+  },
+  'ease-knee': {
+    name: 'Ease around the knee',
+    place: 'leg, at the knee',
+    more: 'It is wide at the knee.',
+    less: 'Ease is missing at the knee.',
+  },
   'stand-off-neck': {
     name: 'Neckline off the body',
     place: 'neckline',
@@ -181,4 +217,4 @@ export const sayReading = (r: Reading): string =>
 
 /** What the whole is, and is not. */
 export const onFormIs = (): string =>
-  en`Computed; sew the toile before you cut good cloth. The form is made of the tape alone, the cloth is a middling one of its kind, and facings, cuffs and linings are left out. Under sleeves the arms are held away from the sides and do not move.`;
+  en`Computed; sew the toile before you cut good cloth. The form is made of the tape alone, the cloth is a middling one of its kind, and facings, cuffs and linings are left out. Under sleeves the arms are held away from the sides and do not move; under trousers the legs stand a little apart, and the waist is held where it belongs.`;

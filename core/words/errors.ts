@@ -73,7 +73,6 @@ export const ERROR_WORDS = {
     'There is no front, back or skirt among these pieces to put on the form. Say on Pattern what each piece is.',
   'form-no-shoulders': () =>
     en`The form has nothing to hang this from: no front and back meet in a shoulder seam. Sleeves that run up to the neck are not sewn here yet; check them in a toile.`,
-  'form-no-trousers': () => en`Trousers cannot be seen on the form yet: it has no legs. Check them in a toile.`,
   'form-centre-missing': (s) =>
     en`No piece has a centre ${s.text('which')} line, so the garment does not close around the form. Say on Pattern which edge it is.`,
   'form-piece-whole': (s) =>

@@ -1,5 +1,4 @@
-import { compared, plusMinus, read, standFor, wear, type PlusMinus, type Reading } from '../../drape/index.ts';
-import { formOf } from '../../form/index.ts';
+import { compared, formUnder, plusMinus, read, standFor, wear, type PlusMinus, type Reading } from '../../drape/index.ts';
 import { telling } from '../../units/index.ts';
 import type { ResolvedJob } from '../plan/index.ts';
 import { toSee, type Before } from './onForm.ts';
@@ -23,7 +22,7 @@ export interface More {
  */
 export function* moreOf(job: ResolvedJob, on: Before): Generator<{ readonly share: number }, More> {
   const { wanted, planned, chart, cloth, fineness } = on;
-  const stand = standFor(formOf(wanted.body).figure, wanted.drafted);
+  const stand = standFor(formUnder(wanted.drafted, wanted.body).figure, wanted.drafted);
   const control = read(chart);
   const steps = job.job.steps.filter((s) => s.on);
   const parts = steps.length + 1;

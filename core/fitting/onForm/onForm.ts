@@ -1,5 +1,6 @@
 import {
   compared,
+  formUnder,
   read,
   standFor,
   wear,
@@ -10,7 +11,7 @@ import {
   type Worn,
 } from '../../drape/index.ts';
 import type { ClothId } from '../../cloth/index.ts';
-import { formOf, type Body, type Form } from '../../form/index.ts';
+import type { Body, Form } from '../../form/index.ts';
 import type { Garment } from '../../sew/index.ts';
 import { ok, refuse, telling, toEnd, type Result } from '../../units/index.ts';
 import { draft, setupOf, type ResolvedJob } from '../plan/index.ts';
@@ -103,7 +104,7 @@ export function* onForm(
   before: Before | null = null,
 ): Generator<Working, Result<Hung>> {
   const { size, body, chart, drafted, planned, oneSided, side } = wanted;
-  const form = formOf(body);
+  const form = formUnder(drafted, body);
   yield { stage: 'drafted', form };
   const stand = standFor(form.figure, drafted);
   const same = before && before.cloth === cloth && before.fineness === fineness && alike(before.wanted.body, body);
@@ -118,7 +119,7 @@ export function* onForm(
   yield { stage: 'planned', worn: second.value };
   const third = again
     ? ok(again.chart)
-    : yield* dressed('chart', drafted, standFor(formOf(chart).figure, drafted), cloth, fineness);
+    : yield* dressed('chart', drafted, standFor(formUnder(drafted, chart).figure, drafted), cloth, fineness);
   if (!third.ok) return third;
   const control = read(third.value);
   const seen = (garment: Garment, worn: Worn): Seen => ({ garment, worn, readings: compared(read(worn), control) });

@@ -17,7 +17,7 @@ import type { Solution, SolveWish, Thinned } from '@ample/core/fitting/solve';
 import type { Result } from '@ample/core/units';
 
 /** Version of the messages: a worker from another build is refused rather than misread. */
-export const PROTOCOL = 10;
+export const PROTOCOL = 11;
 
 /** What a worker says of a picture whose pixels it would not unpack. */
 export const TOO_MANY = 'more pixels than can be opened';

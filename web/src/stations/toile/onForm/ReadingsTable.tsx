@@ -5,7 +5,7 @@ import type { Draped } from '../../../workers/protocol.ts';
 
 /** From which side a reading is seen best, degrees the form is turned. */
 export function sideOf(id: ReadingId): number {
-  if (id.includes('back')) return 180;
+  if (/back|seat/.test(id)) return 180;
   return /side|shoulder|arm/.test(id) ? -90 : 0;
 }
 

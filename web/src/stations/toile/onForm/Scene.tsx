@@ -10,6 +10,8 @@ const APART = { sides: 0.74, arms: 1.16 };
 const MARGIN = 0.05;
 /** The form is drawn a little slimmer than it is, so that it does not show through coarse cloth, m. */
 const SLIMMER = 0.007;
+/** How much of the form is seen above trousers, m. */
+const ABOVE_WAIST = 0.06;
 /** Nearer to the middle of the body a point lies on it, m. */
 const AT_CENTRE = 1e-6;
 
@@ -153,7 +155,9 @@ export function Scene({
   form.computeBoundingBox();
   const box = form.boundingBox;
   const low = heights.reduce((a, b) => Math.min(a, b), box?.min.y ?? 0.7);
-  const high = heights.reduce((a, b) => Math.max(a, b), box?.max.y ?? 1.5);
+  // Trousers are looked at from the waist down.
+  const top = figure.legs ? figure.waist / 1000 + ABOVE_WAIST : (box?.max.y ?? 1.5);
+  const high = heights.reduce((a, b) => Math.max(a, b), top);
   return (
     <Canvas
       orthographic
