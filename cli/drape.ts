@@ -1,4 +1,4 @@
-import { CLOTH_IDS, type ClothId } from '@ample/core/cloth';
+import { CLOTH_IDS, usualCloth, type ClothId } from '@ample/core/cloth';
 import { shows, wholeMesh, type Reading } from '@ample/core/drape';
 import { allOnForm, moreOf, signsOf, toSee, type Seen } from '@ample/core/fitting/onForm';
 import { formMesh, writeStl, type Figure, type Mesh } from '@ample/core/form';
@@ -10,7 +10,7 @@ import { writeOut } from './files.ts';
 import { loadJob } from './resolve.ts';
 
 export interface DrapeOptions {
-  readonly cloth: string;
+  readonly cloth: string | null;
   /** The pieces as drafted instead of as planned. */
   readonly drafted: boolean;
   /** Only the coarse mesh, without what the readings depend on: seconds instead of half a minute. */
@@ -26,8 +26,9 @@ export interface DrapeOptions {
 export async function drape(file: string, options: DrapeOptions): Promise<Result<unknown>> {
   const job = loadJob(file);
   if (!job.ok) return job;
-  const cloth = CLOTH_IDS.find((id) => id === options.cloth);
-  if (!cloth) return refuse('form-cloth-unknown', { cloth: options.cloth, cloths: CLOTH_IDS.join(', ') });
+  const named = options.cloth ?? usualCloth(job.value.pattern.fabric);
+  const cloth = CLOTH_IDS.find((id) => id === named);
+  if (!cloth) return refuse('form-cloth-unknown', { cloth: named, cloths: CLOTH_IDS.join(', ') });
   const wanted = toSee(job.value, options.right ? 'right' : 'left', options.sleeves);
   if (!wanted.ok) return wanted;
   const began = Date.now();

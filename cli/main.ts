@@ -207,7 +207,7 @@ async function run(command: string, argument: string, flags: Flags, date: string
       return form(argument, flags.out, flags['half-scale'] === true);
     case 'drape':
       return drape(argument, {
-        cloth: flags.cloth ?? 'calico',
+        cloth: flags.cloth ?? null,
         drafted: flags.drafted === true,
         quick: flags.quick === true,
         right: flags.right === true,

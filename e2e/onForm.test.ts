@@ -86,9 +86,16 @@ test.describe('a job on the wearer’s form', () => {
     await expect(arm).toHaveCount(2, { timeout: HANGS });
   });
 
-  test('trousers are told that the form has no legs', async ({ page }) => {
+  test('trousers hang on its legs: a fuller seat makes the crotch cut in', async ({ page }) => {
     await page.goto('/job/runa-landing/toile');
     await page.getByRole('tab', { name: 'On the form' }).click();
-    await expect(page.getByText('Trousers cannot be seen on the form yet')).toBeVisible();
+    const cuts = page.getByRole('listitem').filter({ hasText: 'The crotch cuts in.' });
+    await expect(cuts).toContainText(/Pull at the crotch: 0\.\d\d % as drafted/, { timeout: HANGS });
+    await expect(page.locator('canvas')).toBeVisible();
+    await expect(page.getByRole('checkbox', { name: 'With its sleeves' })).toHaveCount(0);
+    // Kept, it is a sign of trousers, whose causes are looked for.
+    await page.getByRole('button', { name: 'Keep as a fitting' }).click();
+    await expect(page.getByRole('heading', { name: 'On the form' })).toBeVisible();
+    await expect(page.getByText('The crotch cuts in').first()).toBeVisible();
   });
 });

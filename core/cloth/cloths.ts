@@ -28,3 +28,7 @@ export const CLOTHS: Readonly<Record<ClothId, Cloth>> = {
   stableJersey: { id: 'stableJersey', mass: 0.28, along: 600, across: 500, shear: 200, bending: 10e-6 },
   stretchJersey: { id: 'stretchJersey', mass: 0.2, along: 200, across: 100, shear: 60, bending: 4e-6 },
 };
+
+/** What a toile of a pattern is sewn from unless one chooses otherwise: calico, or a knit where it was drafted for one. */
+export const usualCloth = ({ kind }: { readonly kind: 'woven' | 'knit' }): ClothId =>
+  kind === 'knit' ? 'stableJersey' : 'calico';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { firstFigure, meshOf, shapeOf } from '../form/index.ts';
-import { solidOf, unionOf, type Solid } from './index.ts';
+import { leftHalfOf, solidOf, unionOf, type Solid } from './index.ts';
 
 /** A ball of radius 0.1 about the origin. */
 function ball(rows: number, columns: number) {
@@ -19,6 +19,26 @@ function ball(rows: number, columns: number) {
     }
   return { positions, triangles };
 }
+
+describe('half a body', () => {
+  it('is the body on its side, and keeps what crosses the plane from crossing it farther', () => {
+    const body = solidOf(ball(60, 80));
+    const half = leftHalfOf(body, 0.0015);
+    const [one, two] = [new Float64Array(4), new Float64Array(4)];
+    for (const x of [0, 0.03, 0.101]) {
+      body.at(x, 0.02, 0.03, one);
+      half.at(x, 0.02, 0.03, two);
+      expect(two).toEqual(one);
+    }
+    // Outside the ball, 4 mm across: pushed back by what it is across, whatever cloth keeps off a body.
+    half.at(-0.004, 0.15, 0, two);
+    expect([...two]).toEqual([expect.closeTo(-0.0025, 9), 1, 0, 0]);
+    // Deeper in the body than across the plane, the body pushes.
+    half.at(-0.001, 0.08, 0, two);
+    body.at(-0.001, 0.08, 0, one);
+    expect(two).toEqual(one);
+  });
+});
 
 describe('the field about a solid', () => {
   it('tells how far from a ball a place lies, and which way is out', () => {

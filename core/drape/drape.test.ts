@@ -66,6 +66,38 @@ describe('the body a pattern was drafted for', () => {
   });
 });
 
+describe('a raglan top in jersey', () => {
+  const { garment, row } = sample('ebb', '4');
+  const on = (body: Body) => {
+    const stand = standFor(formOf(body).figure, garment);
+    return expectOk(worn(garment, stand, 'stableJersey', 'coarse'), 'raglan');
+  };
+  const usual = on(row);
+
+  it('hangs by its sleeves, with the arms on: closed at the neck, clear of the body', () => {
+    expect([usual.arms, usual.settled]).toEqual([true, true]);
+    const r = read(usual);
+    expect([r['shoulder-end'], r['stand-off-armhole']]).toEqual([null, null]);
+    expect(r['stand-off-neck']).toBeLessThan(10);
+    expect(Math.abs(r['ease-upper-arm']!)).toBeLessThan(25);
+    // Held up by arms away from the sides, but no more.
+    expect(r['hem-back']! + 30).toBeGreaterThan(usual.figure.waist - 120);
+    const out = new Float64Array(4);
+    for (let i = 0; i < usual.sheet.points; i++) {
+      usual.solid.at(usual.x[3 * i]!, usual.x[3 * i + 1]!, usual.x[3 * i + 2]!, out);
+      // Drawn tight, it presses in.
+      expect(out[0]).toBeGreaterThan(-0.006);
+    }
+  });
+
+  it('pulls over a fuller bust and around a thicker arm', () => {
+    const bust = compared(read(on({ ...row, fullBust: row.fullBust! + 60 })), read(usual));
+    expect(shows(bust.find((r) => r.id === 'pull-bust')!)).toBe(true);
+    const arm = compared(read(on({ ...row, upperArm: row.upperArm! + 40 })), read(usual));
+    expect(arm.find((r) => r.id === 'pull-upper-arm')!.off).toBeGreaterThan(0.3);
+  });
+});
+
 /** What may be left of a reading once the step is done, as a share; a shoulder seam slides a little as well. */
 const LEFT: number = 0.4;
 const SLIDES: number = 0.6;

@@ -58,7 +58,7 @@ const BACKS: readonly Piece['part'][] = ['back', 'sideBack', 'skirtBack', 'trous
 const BAND = 30;
 const ROUND = 72;
 /** How far below its upper edge a garment that hangs from the waist is read for it, mm. */
-const BELOW_EDGE = 15;
+const BELOW_EDGE = 12;
 const BACKWARD: Vec3 = { x: 0, y: 0, z: -1 };
 
 export function read(w: Worn): Readings {
@@ -70,7 +70,8 @@ export function read(w: Worn): Readings {
   const near = (y: number) => (p: Vec3) => Math.abs(p.y - y) < BAND;
   const inFront = (p: Vec3): boolean => p.z > section(p.y).z;
   const reaches = (y: number): boolean => lowest < y - BAND;
-  const hung = pointsAlong(w, 'shoulder').length > 0;
+  const hung = pointsAlong(w, 'neck').length > 0;
+  const [shoulder, armhole] = [pointsAlong(w, 'shoulder'), pointsAlong(w, 'armhole')];
   // What hangs from the waist begins there.
   const waistAt = figure.waist - (hung ? 0 : BELOW_EDGE);
   // A cut-on sleeve runs on past the bone: its seam has no end there.
@@ -97,7 +98,7 @@ export function read(w: Worn): Readings {
     ...sleeveOf(w),
     ...legsOf(w),
     'stand-off-neck': top(() => standOff(w, pointsAlong(w, 'neck'))),
-    'stand-off-armhole': top(() => standOff(w, pointsAlong(w, 'armhole'))),
+    'stand-off-armhole': armhole.length === 0 ? null : standOff(w, armhole),
     'surplus-back-waist': top(() =>
       surplusAlong(
         w,
@@ -112,9 +113,10 @@ export function read(w: Worn): Readings {
     'hem-front': hem.front,
     'hem-side': hem.side,
     'hem-back': hem.back,
-    'shoulder-end': cutOn
-      ? null
-      : top(() => Math.max(...pointsAlong(w, 'shoulder').map((i) => placeAt(w, i).x)) - figure.shoulder),
+    'shoulder-end':
+      cutOn || shoulder.length === 0
+        ? null
+        : Math.max(...shoulder.map((i) => placeAt(w, i).x)) - figure.shoulder,
     'side-seam-lean': leanOf(w),
     'neck-rise-back': riseBehind(w),
   };
@@ -126,7 +128,8 @@ function sleeveOf(w: Worn): Pick<Readings, 'pull-upper-arm' | 'ease-upper-arm'> 
   if (!sleeve) return { 'pull-upper-arm': null, 'ease-upper-arm': null };
   const tube = armTube(w.figure);
   // Just below the underarm, where the sleeve first goes all the way round.
-  const at = Math.max(...pointsAlong(w, 'cap').map((i) => alongTube(tube, placeAt(w, i)))) + BAND;
+  const head = [...pointsAlong(w, 'cap'), ...pointsAlong(w, 'raglan', ['sleeve'])];
+  const at = Math.max(...head.map((i) => alongTube(tube, placeAt(w, i)))) + BAND;
   const near = (p: Vec3): boolean => Math.abs(alongTube(tube, p) - at) < BAND;
   return {
     'pull-upper-arm': pullOver(w, near, sleeve),

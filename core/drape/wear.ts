@@ -25,7 +25,7 @@ import {
   type Shift,
 } from '../form/index.ts';
 import { edgesWithRole, type EdgeRole } from '../pattern/index.ts';
-import { carryOver, edgeKey, haveLegs, placeOn, setInSleeves, sew, type Garment, type Toile } from '../sew/index.ts';
+import { carryOver, edgeKey, haveLegs, isSleeve, placeOn, sew, wearsArms, type Garment, type Toile } from '../sew/index.ts';
 import { ok, toEnd, type Result } from '../units/index.ts';
 
 /** A garment on a form: where its cloth lies, m. */
@@ -59,8 +59,7 @@ export function standOf(figure: Figure, arms = false): Stand {
   return { figure, arms, solid: arms ? unionOf(solid, solidIn(armMesh(figure))) : solid };
 }
 /** The form a garment is put on: it wears its arms under sleeves only. */
-export const standFor = (figure: Figure, { pieces, seams, sleeves }: Garment): Stand =>
-  standOf(figure, sleeves === true && setInSleeves(pieces, seams).length > 0);
+export const standFor = (figure: Figure, garment: Garment): Stand => standOf(figure, wearsArms(garment));
 /** The form of a body as a garment asks for it: on its legs under trousers. */
 export const formUnder = ({ pieces }: Pick<Garment, 'pieces'>, body: Body, shift: Shift = {}): Form =>
   formOf(body, shift, haveLegs(pieces));
@@ -134,12 +133,18 @@ export function* wear(
   return ok({ figure, solid, arms, cloth, toile, sheet, x: on.x, settled: still >= REST.steps, steps });
 }
 
-/** The points of the shoulder seams. */
-const shouldersOf = ({ edges }: Toile, seams: Garment['seams']): readonly number[] =>
-  seams
+/** The points of the shoulder seams; of raglan sleeves those at the neck. */
+const shouldersOf = ({ edges, panels }: Toile, seams: Garment['seams']): readonly number[] => [
+  ...seams
     .filter((s) => s.kind === 'shoulder')
     .flatMap((s) => [s.first, s.second])
-    .flatMap((side) => side.edges.flatMap((e) => [...(edges.get(edgeKey(side.piece, e)) ?? [])]));
+    .flatMap((side) => side.edges.flatMap((e) => [...(edges.get(edgeKey(side.piece, e)) ?? [])])),
+  ...panels
+    .filter(isSleeve)
+    .flatMap(({ piece }) =>
+      edgesWithRole(piece, 'neck').flatMap((e) => [...(edges.get(edgeKey(piece.id, e.id)) ?? [])]),
+    ),
+];
 
 /** The whole of the work at once. */
 export const worn = (...args: Parameters<typeof wear>): Result<Worn> => toEnd(wear(...args));

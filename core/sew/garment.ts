@@ -19,12 +19,31 @@ export function setInSleeves(pieces: readonly Piece[], seams: readonly Seam[]): 
         [s.first, s.second].flatMap(partsOfSide).some((side) => side.piece === sleeve.id) &&
         [s.first, s.second].flatMap(partsOfSide).some((side) => ids.has(side.piece)),
     );
-  /** Its underarm seam makes it a tube; a sleeve of two pieces is not set in here. */
-  const closes = (sleeve: Piece): boolean =>
-    seams.some((s) => [s.first, s.second].every((side) => side.piece === sleeve.id));
   // Of a long and a short one for the same armhole the first is worn.
-  return pieces.filter((p) => p.part === 'sleeve' && sewnIn(p) && closes(p)).slice(0, 1);
+  return pieces.filter((p) => p.part === 'sleeve' && sewnIn(p) && closes(p, seams)).slice(0, 1);
 }
+
+/** The raglan sleeve a garment hangs by: sewn to a front and a back of it, and closed around the arm. None is a list without any. */
+export function raglanSleeves(pieces: readonly Piece[], seams: readonly Seam[]): readonly Piece[] {
+  const ids = new Set(sewnPieces(pieces).map((p) => p.id));
+  const sewnTo = (sleeve: Piece): ReadonlySet<string> =>
+    new Set(
+      seams
+        .filter((s) => s.kind === 'raglan')
+        .map((s) => [s.first, s.second].flatMap(partsOfSide).map((side) => side.piece))
+        .filter((sides) => sides.includes(sleeve.id))
+        .flatMap((sides) => sides.filter((id) => ids.has(id))),
+    );
+  return pieces.filter((p) => p.part === 'sleeve' && sewnTo(p).size > 1 && closes(p, seams)).slice(0, 1);
+}
+
+/** The underarm seam makes a sleeve a tube; one of two pieces is not. */
+const closes = (sleeve: Piece, seams: readonly Seam[]): boolean =>
+  seams.some((s) => [s.first, s.second].every((side) => side.piece === sleeve.id));
+
+/** Whether a garment is worn with the arms on: under sleeves that are wanted, or without which it does not hang. */
+export const wearsArms = ({ pieces, seams, sleeves }: Garment): boolean =>
+  raglanSleeves(pieces, seams).length > 0 || (sleeves === true && setInSleeves(pieces, seams).length > 0);
 
 /** Parts that lie on others or hang from them: the body of a garment is looked at without them. */
 const LEFT_OUT: readonly Piece['part'][] = [
@@ -47,7 +66,8 @@ export const haveLegs = (pieces: readonly Piece[]): boolean => pieces.some((p) =
 
 /** Chooses them; refused where they do not close around a body. */
 export function garmentOf({ pieces: all, seams, sleeves = false }: Garment): Result<Garment> {
-  const pieces = [...sewnPieces(all), ...(sleeves ? setInSleeves(all, seams) : [])];
+  const raglan = raglanSleeves(all, seams);
+  const pieces = [...sewnPieces(all), ...raglan, ...(sleeves ? setInSleeves(all, seams) : [])];
   if (pieces.length === 0) return refuse('form-nothing-to-sew');
   const has = (role: EdgeRole): boolean => pieces.some((p) => edgesWithRole(p, role).length > 0);
   const seamed = (parts: readonly Piece['part'][]): boolean =>
@@ -56,8 +76,8 @@ export function garmentOf({ pieces: all, seams, sleeves = false }: Garment): Res
   if (!has('centreBack') && !seamed(['trouserBack'])) return refuse('form-centre-missing', { which: 'back' });
   const whole = pieces.find((p) => !p.half && p.part !== 'sleeve');
   if (whole) return refuse('form-piece-whole', { piece: whole.name });
-  // A top hangs from its shoulder seams.
-  if (has('neck') && !(has('shoulder') && seams.some((s) => s.kind === 'shoulder'))) return refuse('form-no-shoulders');
+  // A top hangs from its shoulder seams, or by its raglan sleeves.
+  if (has('neck') && raglan.length === 0 && !(has('shoulder') && seams.some((s) => s.kind === 'shoulder'))) return refuse('form-no-shoulders');
   const ids = new Set(pieces.map((p) => p.id));
   const sewn = seams.filter(
     (s) => s.kind !== 'pocket' && [s.first, s.second].flatMap(partsOfSide).every((side) => ids.has(side.piece)),

@@ -52,6 +52,7 @@ function fixedOn(figure: Figure, toile: Toile, seams: readonly Seam[]): Fixed {
     for (const p of points) fixed.set(p, { ...fixed.get(p), ...place });
   };
   onShoulders(figure, toile, seams, fix);
+  byRaglan(figure, toile, fix);
   const hangs = fixed.size > 0;
   for (const { piece } of toile.panels) {
     const along = (role: EdgeRole): readonly number[] =>
@@ -65,6 +66,38 @@ function fixedOn(figure: Figure, toile: Toile, seams: readonly Seam[]): Fixed {
     for (const role of ['crotch', 'inseam'] as const) fix(along(role), { direction: 1 });
   }
   return fixed;
+}
+
+/** Where a raglan seam begins beside the neck, from the middle in front or behind, and how far it lies below the neck point, mm. */
+const RAGLAN = { front: 0.9, back: Math.PI - 0.8, below: 20, underarm: 15 } as const;
+
+/** A body with raglan seams hangs by its sleeves: its neckline lies at the base of the neck, its underarm at the underarm. */
+function byRaglan(
+  figure: Figure,
+  { panels, edges }: Toile,
+  fix: (points: Iterable<number>, place: Partial<Place>) => void,
+): void {
+  for (const { piece } of panels.filter((p) => !isSleeve(p))) {
+    const along = (role: EdgeRole): readonly number[] =>
+      edgesWithRole(piece, role).flatMap((e) => [...(edges.get(edgeKey(piece.id, e.id)) ?? [])]);
+    const [raglan, neck, side] = [along('raglan'), along('neck'), along('side')];
+    if (raglan.length === 0) continue;
+    const front = along('centreFront').length > 0;
+    const centre = along(front ? 'centreFront' : 'centreBack');
+    const at = (height: number) => ({ height: height / 1000 });
+    fix(
+      neck.filter((i) => centre.includes(i)),
+      at(front ? figure.neckPit : figure.nape),
+    );
+    fix(
+      neck.filter((i) => raglan.includes(i)),
+      { ...at(figure.neckPoint - RAGLAN.below), direction: front ? RAGLAN.front : RAGLAN.back },
+    );
+    fix(
+      side.filter((i) => raglan.includes(i)),
+      { ...at(figure.underarm - RAGLAN.underarm), direction: Math.PI / 2 },
+    );
+  }
 }
 
 /** What is fixed is held there by a spring far stiffer than what the others are spread by. */

@@ -3,8 +3,8 @@ import { SAMPLE_IDS, samplePattern, type SampleId } from '../blocks/index.ts';
 import { doubleDartsOf, doubleDartShape, pieceArea, dartShape, type Piece } from '../pattern/index.ts';
 import { distance } from '../geometry/index.ts';
 import { expectOk } from '../units/index.ts';
-import { alongTube, armTube, formOf } from '../form/index.ts';
-import { edgeKey, placeOn, setInSleeves, sew, sewnPieces, type Toile } from './index.ts';
+import { alongTube, armTube, formOf, inLeg, legOf, shapeOf } from '../form/index.ts';
+import { edgeKey, haveLegs, placeOn, setInSleeves, sew, sewnPieces, type Toile } from './index.ts';
 
 const SIZE = '4';
 const sewn = (id: SampleId, edge: number): Toile => {
@@ -31,7 +31,7 @@ function dartsOf(piece: Piece): number {
 /** A dart’s mouth is capped beyond the line between its legs’ ends; what that adds is no cloth. */
 const CAPS = 0.01;
 
-const SEWABLE = SAMPLE_IDS.filter((id) => id !== 'landing' && id !== 'ebb');
+const SEWABLE = SAMPLE_IDS;
 
 describe('pieces sewn for the form', () => {
   it.each(SEWABLE.flatMap((id) => [22, 14].map((edge) => [id, edge] as const)))(
@@ -129,6 +129,49 @@ describe('pieces sewn for the form', () => {
     }
   });
 
+  it('lays trousers around the left leg: sewn at side, inseam and crotch, clear of the body and of the other half', () => {
+    const pattern = samplePattern('landing', [SIZE]);
+    const toile = sewn('landing', 18);
+    const points = (piece: string, edge: string) => new Set(toile.edges.get(edgeKey(piece, edge))!);
+    for (const edge of ['side', 'inseam'])
+      expect(points('trouserFront', edge)).toEqual(points('trouserBack', edge));
+    const { figure } = formOf(pattern.chart.find((r) => r.size === SIZE)!.body, {}, true);
+    const x = placeOn(figure, toile, pattern.seams);
+    const leg = legOf(figure, figure.legs!, shapeOf(figure));
+    const at = (i: number) => ({ x: 1000 * x[3 * i]!, y: 1000 * x[3 * i + 1]!, z: 1000 * x[3 * i + 2]! });
+    for (const { piece, points: own } of toile.panels)
+      for (const i of own) {
+        const p = at(i);
+        expect(p.x).toBeGreaterThanOrEqual(0);
+        expect(inLeg(leg, p)).toBe(false);
+        // Fronts before the middle of the leg, backs behind; at the seams both meet.
+        const way = piece.id === 'trouserFront' ? 1 : -1;
+        expect(way * (p.z - leg.section(p.y).z)).toBeGreaterThan(-1);
+      }
+    // The waist lies on the waist, the side seam outside, the hem where the paper ends.
+    for (const i of points('trouserFront', 'waistCentre')) expect(at(i).y).toBeCloseTo(figure.waist, 0);
+    for (const i of points('trouserFront', 'side')) expect(at(i).x).toBeGreaterThan(leg.middle(at(i).y));
+    const hem = [...points('trouserFront', 'hem')].map((i) => at(i).y);
+    expect(Math.max(...hem) - Math.min(...hem)).toBeLessThan(25);
+  });
+
+  it('refuses trousers that lack their back or are open at the inseam', () => {
+    const { sizes, seams } = samplePattern('landing', [SIZE]);
+    const code = (pieces: readonly Piece[], sewing = seams): string => {
+      const r = sew({ pieces, seams: sewing }, 22);
+      return r.ok ? 'sewn' : r.error.code;
+    };
+    const pieces = sizes[SIZE]!;
+    expect(code(pieces.filter((p) => p.id !== 'trouserBack'))).toBe('form-centre-missing');
+    expect(
+      code(
+        pieces,
+        seams.filter((s) => s.kind !== 'inseam'),
+      ),
+    ).toBe('form-side-open');
+    expect(haveLegs(pieces)).toBe(true);
+  });
+
   it('refuses what does not close around a body, and says what is the matter', () => {
     const { sizes, seams } = samplePattern('causeway', [SIZE]);
     const pieces = sizes[SIZE]!;
@@ -138,9 +181,15 @@ describe('pieces sewn for the form', () => {
     };
     const without = (...ids: readonly string[]) => pieces.filter((p) => !ids.includes(p.id));
     expect(codeOf([])).toBe('form-nothing-to-sew');
-    expect(codeOf(samplePattern('ebb', [SIZE]).sizes[SIZE]!, samplePattern('ebb', [SIZE]).seams)).toBe(
-      'form-no-shoulders',
-    );
+    // A raglan sleeve it hangs by; without one, or with one in two parts, nothing holds it up.
+    const ebb = samplePattern('ebb', [SIZE]);
+    expect(codeOf(ebb.sizes[SIZE]!, ebb.seams)).toBe('sewn');
+    expect(
+      codeOf(
+        ebb.sizes[SIZE]!,
+        ebb.seams.filter((s) => s.id !== 'sleeve underarm'),
+      ),
+    ).toBe('form-no-shoulders');
     expect(codeOf(without('back', 'skirtBack'))).toBe('form-centre-missing back');
     expect(codeOf(without('front', 'skirtFront'))).toBe('form-centre-missing front');
     expect(

@@ -1,4 +1,4 @@
-import { armTube, onTube, type Figure } from '../form/index.ts';
+import { armTube, onTube, shoulderTopOf, type Figure, type Vec3 } from '../form/index.ts';
 import type { Point } from '../geometry/index.ts';
 import { edgesWithRole, partsOfSide, type EdgeRole, type Seam } from '../pattern/index.ts';
 import { edgeKey, type Panel, type Toile } from './sew.ts';
@@ -25,14 +25,15 @@ export function layOnArm(
     edgesWithRole(panel.piece, role).flatMap((e) =>
       [...(toile.edges.get(edgeKey(panel.piece.id, e.id)) ?? [])].map((i) => panel.places[panel.points.indexOf(i)]!),
     );
-  const [cap, hem] = [of('cap'), of('sleeveHem')];
+  const raglan = of('raglan');
+  const [cap, hem] = [raglan.length > 0 ? raglan : of('cap'), of('sleeveHem')];
   if (cap.length === 0) return;
-  const top = Math.min(...cap.map((p) => p.y));
+  const top = Math.min(...(raglan.length > 0 ? of('neck') : cap).map((p) => p.y));
   const biceps = span(cap);
   const below = hem.length > 0 ? span(hem) : biceps;
   const front = frontOf(panel, toile, seams, (biceps.from + biceps.to) / 2);
-  // The cap begins where the rounded top of the arm does.
-  const begins = top + tube.radiusAt(0);
+  // The cap begins where the rounded top of the arm does; a raglan sleeve as far before it as the shoulder is long.
+  const begins = top + (raglan.length > 0 ? shoulderOf(figure) : tube.radiusAt(0));
   panel.points.forEach((i, k) => {
     if (set.has(i)) return;
     const { x, y } = panel.places[k]!;
@@ -41,9 +42,24 @@ export function layOnArm(
     const share = (2 * x - from - to) / (to - from);
     const along = y - begins;
     const radius = Math.max(tube.radiusAt(along), (to - from) / (2 * Math.PI)) + OFF;
-    const p = onTube(tube, along, front * share * Math.PI, radius);
+    const angle = front * share * Math.PI;
+    const p = along < 0 && raglan.length > 0 ? overShoulder(figure, -along, angle, radius) : onTube(tube, along, angle, radius);
     out.set([p.x / 1000, p.y / 1000, p.z / 1000], 3 * i);
   });
+}
+
+/** From the neck to the shoulder bone, mm. */
+const shoulderOf = (f: Figure): number => Math.hypot(f.shoulder - f.neckHalf, f.shoulderDrop);
+
+/** A place of a raglan sleeve over the shoulder: so far in from the bone, and to the front or the back by an angle about the shoulder. */
+function overShoulder(f: Figure, inward: number, angle: number, radius: number): Vec3 {
+  const share = Math.min(1, inward / shoulderOf(f));
+  const { y, z } = shoulderTopOf(f);
+  return {
+    x: f.shoulder + share * (f.neckHalf - f.shoulder),
+    y: y + share * f.shoulderDrop + OFF - radius * (1 - Math.cos(angle)),
+    z: z + radius * Math.sin(angle),
+  };
 }
 
 /** From where to where a row of points reaches, and how low its ends lie, mm. */
@@ -57,7 +73,7 @@ function frontOf({ piece, points, places }: Panel, toile: Toile, seams: readonly
   const fronts = new Set(
     toile.panels.filter((p) => p.piece.part === 'front' || p.piece.part === 'sideFront').map((p) => p.piece.id),
   );
-  for (const s of seams.filter((x) => x.kind === 'armhole')) {
+  for (const s of seams.filter((x) => x.kind === 'armhole' || x.kind === 'raglan')) {
     const sides = [s.first, s.second].flatMap(partsOfSide);
     const own = sides.find((side) => side.piece === piece.id);
     if (!own || !sides.some((side) => fronts.has(side.piece))) continue;

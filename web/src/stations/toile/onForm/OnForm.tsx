@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { CLOTH_IDS, type ClothId } from '@ample/core/cloth';
+import { CLOTH_IDS, usualCloth, type ClothId } from '@ample/core/cloth';
 import type { Fineness, ReadingId } from '@ample/core/drape';
 import type { Side } from '@ample/core/fitting/onForm';
 import { setInSleeves } from '@ample/core/sew';
@@ -39,7 +39,7 @@ export function OnForm({
   readonly onKept: (fitting: string) => void;
 }) {
   const units = useUnits();
-  const [cloth, setCloth] = useState<ClothId>('calico');
+  const [chosen, setCloth] = useState<ClothId | null>(null);
   const [fineness, setFineness] = useState<Fineness>('coarse');
   const [side, setSide] = useState<Side>('left');
   const [sleeves, setSleeves] = useState(false);
@@ -48,6 +48,7 @@ export function OnForm({
   const [turn, setTurn] = useState(0);
   const steps = draft?.steps.filter((s) => s.step.on) ?? [];
   const whole = draft && resolvedJob();
+  const cloth = chosen ?? usualCloth(whole?.pattern.fabric ?? { kind: 'woven' });
   const job = whole && { ...whole, job: { ...whole.job, steps: whole.job.steps.filter((s) => !off.includes(s.id)) } };
   const { look, stop, again, askMore } = useDraped(id, job, { cloth, fineness, side, sleeves });
   const drawing = useRef<HTMLDivElement>(null);

@@ -1,5 +1,5 @@
 import { Canvas, useThree } from '@react-three/fiber';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, type ReactNode } from 'react';
 import { BufferAttribute, BufferGeometry, DoubleSide, OrthographicCamera } from 'three';
 import type { Shown } from '@ample/core/drape';
 import { formMesh, type Figure, type Mesh } from '@ample/core/form';
@@ -70,13 +70,11 @@ function Dressed({
   form,
   shown,
   map,
-  x,
   turn,
 }: {
   readonly form: BufferGeometry;
   readonly shown: Shown | null;
   readonly map: Colouring;
-  readonly x: number;
   readonly turn: number;
 }) {
   const cloth = useMemo(() => shown && geometryOf(shown.mesh, coloursOf(shown, map)), [shown, map]);
@@ -86,7 +84,7 @@ function Dressed({
   useEffect(() => () => drags?.dispose(), [drags]);
   useEffect(() => () => seams?.dispose(), [seams]);
   return (
-    <group position={[x, 0, 0]} rotation={[0, turn, 0]}>
+    <group rotation={[0, turn, 0]}>
       <mesh geometry={form}>
         <meshStandardMaterial color="#8f8a82" roughness={1} />
       </mesh>
@@ -116,20 +114,43 @@ function Dressed({
   );
 }
 
+interface View {
+  readonly low: number;
+  readonly high: number;
+  /** How wide each form needs the view to be, m, and how many there are. */
+  readonly apart: number;
+  readonly count: number;
+}
+const zoomOf = (size: { readonly width: number; readonly height: number }, { low, high, apart, count }: View): number =>
+  Math.min(size.height / (high - low + 2 * MARGIN), size.width / (apart * count));
+
 /** Makes all of the forms fit into the view. */
-function Fit({ low, high, wide }: { readonly low: number; readonly high: number; readonly wide: number }) {
+function Fit({ view }: { readonly view: View }) {
   const get = useThree((state) => state.get);
   const size = useThree((state) => state.size);
+  const { low, high } = view;
+  const zoom = zoomOf(size, view);
   useEffect(() => {
     const { camera, invalidate } = get();
     if (!(camera instanceof OrthographicCamera)) return;
     camera.position.set(0, (low + high) / 2, 5);
     camera.lookAt(0, (low + high) / 2, 0);
-    camera.zoom = Math.min(size.height / (high - low + 2 * MARGIN), size.width / wide);
+    camera.zoom = zoom;
     camera.updateProjectionMatrix();
     invalidate();
-  }, [get, size, low, high, wide]);
+  }, [get, low, high, zoom]);
   return null;
+}
+
+/** Forms in a row, each in the middle of its share of the view. */
+function Row({ view, children }: { readonly view: View; readonly children: readonly ReactNode[] }) {
+  const size = useThree((state) => state.size);
+  const share = size.width / zoomOf(size, view) / view.count;
+  return children.map((child, i) => (
+    <group key={i} position={[share * (i - (view.count - 1) / 2), 0, 0]}>
+      {child}
+    </group>
+  ));
 }
 
 /** What is drawn stays readable, for the picture of a fitting. */
@@ -150,7 +171,6 @@ export function Scene({
   const arms = garments.some((g) => g?.arms);
   const form = useMemo(() => slimForm(figure, arms), [figure, arms]);
   useEffect(() => () => form.dispose(), [form]);
-  const apart = APART[arms ? 'arms' : 'sides'];
   const heights = garments.flatMap((g) => (g ? [...g.mesh.positions].filter((_, i) => i % 3 === 1) : []));
   form.computeBoundingBox();
   const box = form.boundingBox;
@@ -158,6 +178,7 @@ export function Scene({
   // Trousers are looked at from the waist down.
   const top = figure.legs ? figure.waist / 1000 + ABOVE_WAIST : (box?.max.y ?? 1.5);
   const high = heights.reduce((a, b) => Math.max(a, b), top);
+  const view: View = { low, high, apart: APART[arms ? 'arms' : 'sides'], count: garments.length };
   return (
     <Canvas
       orthographic
@@ -170,10 +191,12 @@ export function Scene({
       <ambientLight intensity={1.25} />
       <directionalLight position={[-2, 3, 4]} intensity={1.9} />
       <directionalLight position={[3, 1, -2]} intensity={0.4} />
-      <Fit low={low} high={high} wide={apart * garments.length} />
-      {garments.map((shown, i) => (
-        <Dressed key={i} form={form} shown={shown} map={map} turn={turn} x={apart * (i - (garments.length - 1) / 2)} />
-      ))}
+      <Fit view={view} />
+      <Row view={view}>
+        {garments.map((shown, i) => (
+          <Dressed key={i} form={form} shown={shown} map={map} turn={turn} />
+        ))}
+      </Row>
     </Canvas>
   );
 }
