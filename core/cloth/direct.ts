@@ -61,11 +61,13 @@ export function partsOf({ rows, start, columns }: Blocks, x: ArrayLike<number>):
       return false;
     };
     const [low, high] = [sorted.slice(0, half), sorted.slice(half)];
-    const between = low.filter((i) => touches(i, 2));
+    // The line between is taken from the side where it is shorter.
+    const edges = [low.filter((i) => touches(i, 2)), high.filter((i) => touches(i, 1))] as const;
+    const between = edges[0].length <= edges[1].length ? edges[0] : edges[1];
     const apart = new Set(between);
     points.forEach((i) => (side[i] = 0));
-    const rest = low.filter((i) => !apart.has(i));
-    return node(between, [rest, high].filter((p) => p.length > 0).map(part));
+    const halves = [low, high].map((p) => p.filter((i) => !apart.has(i)));
+    return node(between, halves.filter((p) => p.length > 0).map(part));
   };
   order.fill(-1);
   part(Array.from({ length: rows }, (_, i) => i));
@@ -137,12 +139,14 @@ function handOn({ own, rim, front }: Part, to: Float64Array, size: number, at: I
 }
 
 /**
- * The first columns of a full matrix factored, below its diagonal; in the rest, what they leave. Four columns at a time: they
- * share what is read of the row.
+ * The first columns of a full matrix factored, below its diagonal; in the rest, what they leave. Two rows by four columns at a
+ * time: they share what is read.
  */
 function cholesky(a: Float64Array, size: number, first: number): void {
-  for (let i = 0; i < size; i++) {
-    const row = i * size;
+  let i = 0;
+  for (; i + 1 < size; i += 2) {
+    // The second row of the two needs the first to be done where their columns meet: that part is done after it.
+    const [row, next] = [i * size, (i + 1) * size];
     let j = 0;
     for (; j + 3 < i; j += 4) {
       const end = Math.min(j, first);
@@ -154,36 +158,58 @@ function cholesky(a: Float64Array, size: number, first: number): void {
       let s1 = a[row + j + 1]!;
       let s2 = a[row + j + 2]!;
       let s3 = a[row + j + 3]!;
+      let t0 = a[next + j]!;
+      let t1 = a[next + j + 1]!;
+      let t2 = a[next + j + 2]!;
+      let t3 = a[next + j + 3]!;
       for (let k = 0; k < end; k++) {
         const v = a[row + k]!;
-        s0 -= v * a[o0 + k]!;
-        s1 -= v * a[o1 + k]!;
-        s2 -= v * a[o2 + k]!;
-        s3 -= v * a[o3 + k]!;
+        const w = a[next + k]!;
+        const c0 = a[o0 + k]!;
+        const c1 = a[o1 + k]!;
+        const c2 = a[o2 + k]!;
+        const c3 = a[o3 + k]!;
+        s0 -= v * c0;
+        s1 -= v * c1;
+        s2 -= v * c2;
+        s3 -= v * c3;
+        t0 -= w * c0;
+        t1 -= w * c1;
+        t2 -= w * c2;
+        t3 -= w * c3;
       }
-      // Of the columns taken together, those that are factored count in those after them.
-      if (j < first) s0 /= a[o0 + j]!;
-      if (j < first) s1 -= s0 * a[o1 + j]!;
-      if (j + 1 < first) s1 /= a[o1 + j + 1]!;
-      if (j < first) s2 -= s0 * a[o2 + j]!;
-      if (j + 1 < first) s2 -= s1 * a[o2 + j + 1]!;
-      if (j + 2 < first) s2 /= a[o2 + j + 2]!;
-      if (j < first) s3 -= s0 * a[o3 + j]!;
-      if (j + 1 < first) s3 -= s1 * a[o3 + j + 1]!;
-      if (j + 2 < first) s3 -= s2 * a[o3 + j + 2]!;
-      if (j + 3 < first) s3 /= a[o3 + j + 3]!;
       a[row + j] = s0;
       a[row + j + 1] = s1;
       a[row + j + 2] = s2;
       a[row + j + 3] = s3;
+      a[next + j] = t0;
+      a[next + j + 1] = t1;
+      a[next + j + 2] = t2;
+      a[next + j + 3] = t3;
+      if (j >= first) continue;
+      // Of the columns taken together, those that are factored count in those after them.
+      for (const at of [row, next])
+        for (let c = j; c < j + 4; c++) {
+          let sum = a[at + c]!;
+          for (let k = j; k < Math.min(c, first); k++) sum -= a[at + k]! * a[c * size + k]!;
+          a[at + c] = c < first ? sum / a[c * size + c]! : sum;
+        }
     }
-    for (; j <= i; j++) {
-      const other = j * size;
-      const end = Math.min(j, first);
-      let sum = a[row + j]!;
-      for (let k = 0; k < end; k++) sum -= a[row + k]! * a[other + k]!;
-      a[row + j] = j >= first ? sum : j < i ? sum / a[other + j]! : Math.sqrt(sum);
-    }
+    finish(a, size, first, i, j);
+    finish(a, size, first, i + 1, j);
+  }
+  if (i < size) finish(a, size, first, i, 0);
+}
+
+/** The columns of a row from one on, one at a time, to its diagonal. */
+function finish(a: Float64Array, size: number, first: number, i: number, from: number): void {
+  const row = i * size;
+  for (let j = from; j <= i; j++) {
+    const other = j * size;
+    const end = Math.min(j, first);
+    let sum = a[row + j]!;
+    for (let k = 0; k < end; k++) sum -= a[row + k]! * a[other + k]!;
+    a[row + j] = j >= first ? sum : j < i ? sum / a[other + j]! : Math.sqrt(sum);
   }
 }
 
@@ -193,26 +219,38 @@ export function solve({ nodes }: Parts, x: Float64Array): void {
   for (let n = nodes.length - 1; n >= 0; n--) backward(nodes[n]!, x);
 }
 
+/** A part’s share of the right-hand side, gathered: it is gone through many times. */
+let gathered = new Float64Array(0);
+function gather(places: Int32Array, x: Float64Array): Float64Array {
+  if (gathered.length < places.length) gathered = new Float64Array(2 * places.length);
+  for (let i = 0; i < places.length; i++) gathered[i] = x[places[i]!]!;
+  return gathered;
+}
+
 function forward({ own, places, front }: Part, x: Float64Array): void {
   const first = 3 * own.length;
   const size = places.length;
+  const t = gather(places, x);
   for (let i = 0; i < size; i++) {
     const row = i * size;
     const end = Math.min(i, first);
-    let sum = x[places[i]!]!;
-    for (let k = 0; k < end; k++) sum -= front[row + k]! * x[places[k]!]!;
-    x[places[i]!] = i < first ? sum / front[row + i]! : sum;
+    let sum = t[i]!;
+    for (let k = 0; k < end; k++) sum -= front[row + k]! * t[k]!;
+    t[i] = i < first ? sum / front[row + i]! : sum;
+    x[places[i]!] = t[i]!;
   }
 }
 
 function backward({ own, places, front }: Part, x: Float64Array): void {
   const first = 3 * own.length;
   const size = places.length;
+  const t = gather(places, x);
   for (let i = size - 1; i >= 0; i--) {
     const row = i * size;
-    if (i < first) x[places[i]!]! /= front[row + i]!;
-    const value = x[places[i]!]!;
+    if (i < first) t[i]! /= front[row + i]!;
+    const value = t[i]!;
     const end = Math.min(i, first);
-    for (let k = 0; k < end; k++) x[places[k]!]! -= front[row + k]! * value;
+    for (let k = 0; k < end; k++) t[k]! -= front[row + k]! * value;
   }
+  for (let i = 0; i < first; i++) x[places[i]!] = t[i]!;
 }

@@ -86,7 +86,7 @@ describe('a raglan top in jersey', () => {
     for (let i = 0; i < usual.sheet.points; i++) {
       usual.solid.at(usual.x[3 * i]!, usual.x[3 * i + 1]!, usual.x[3 * i + 2]!, out);
       // Drawn tight, it presses in.
-      expect(out[0]).toBeGreaterThan(-0.006);
+      expect(out[0]).toBeGreaterThan(-0.008);
     }
   });
 

@@ -13,7 +13,17 @@ import {
 } from '../form/index.ts';
 import { edgesWithRole, type Piece } from '../pattern/index.ts';
 import { edgeKey, isSleeve } from '../sew/index.ts';
-import { girthAround, girthAtLevel, lengthAt, placeAt, pointsAlong, pullOver, standOff, surplusAlong, waistOn } from './measure.ts';
+import {
+  girthAround,
+  girthAtLevel,
+  lengthAt,
+  placeAt,
+  pointsAlong,
+  pullOver,
+  standOff,
+  surplusAlong,
+  waistOn,
+} from './measure.ts';
 import { LIES_OFF, type Worn } from './wear.ts';
 
 /** What a garment on a form is read for, in the order told. The ids are kept in files. */
@@ -114,9 +124,7 @@ export function read(w: Worn): Readings {
     'hem-side': hem.side,
     'hem-back': hem.back,
     'shoulder-end':
-      cutOn || shoulder.length === 0
-        ? null
-        : Math.max(...shoulder.map((i) => placeAt(w, i).x)) - figure.shoulder,
+      cutOn || shoulder.length === 0 ? null : Math.max(...shoulder.map((i) => placeAt(w, i).x)) - figure.shoulder,
     'side-seam-lean': leanOf(w),
     'neck-rise-back': riseBehind(w),
   };

@@ -25,7 +25,17 @@ import {
   type Shift,
 } from '../form/index.ts';
 import { edgesWithRole, type EdgeRole } from '../pattern/index.ts';
-import { carryOver, edgeKey, haveLegs, isSleeve, placeOn, sew, wearsArms, type Garment, type Toile } from '../sew/index.ts';
+import {
+  carryOver,
+  edgeKey,
+  haveLegs,
+  isSleeve,
+  placeOn,
+  sew,
+  wearsArms,
+  type Garment,
+  type Toile,
+} from '../sew/index.ts';
 import { ok, toEnd, type Result } from '../units/index.ts';
 
 /** A garment on a form: where its cloth lies, m. */
@@ -79,9 +89,9 @@ const HOLDS = 0.3;
 export const LIES_OFF = 1000 * TOUCH.off;
 /**
  * Steps that the shoulder seams stay where they were laid while all draws together, or the neck would ride up; that it slides
- * freely, from nothing and from a place it has already found; and steps at most.
+ * freely, from nothing (until it has nearly come to rest, m/s, and no longer) and from a place it has already found; and steps at most.
  */
-const STEPS = { pinned: 12, free: { cold: 30, warm: 8 }, most: 120 } as const;
+const STEPS = { pinned: 12, free: { cold: 16, warm: 8, most: 30, slow: 2e-3 }, most: 120 } as const;
 /**
  * At rest: points move no faster than this on the whole, m/s, and for so many steps. By the implicit step what is out of balance is then
  * no more than mass · speed / step: below a thousandth of the weight.
@@ -123,11 +133,13 @@ export function* wear(
   const on = hang({ sheet, cloth: CLOTHS[cloth], solid, touch: TOUCH, held }, start);
   let still = 0;
   let steps = 0;
+  let slides = true;
   while (steps < STEPS.most && still < REST.steps) {
     if (steps === STEPS.pinned && pinned.length > 0) held.set(heldFor(toile, hangs));
-    const { speed } = step(on, PACE, steps < free ? TOUCH.friction : HOLDS);
+    const { speed } = step(on, PACE, slides ? TOUCH.friction : HOLDS);
     steps++;
-    still = steps > free && speed < REST.speed ? still + 1 : 0;
+    still = !slides && speed < REST.speed ? still + 1 : 0;
+    slides &&= steps < free || (!before && steps < STEPS.free.most && speed > STEPS.free.slow);
     yield { steps, most: STEPS.most, x: on.x };
   }
   return ok({ figure, solid, arms, cloth, toile, sheet, x: on.x, settled: still >= REST.steps, steps });

@@ -1,6 +1,16 @@
 import type { Figure } from './figure.ts';
 import { closedTube, type Mesh } from './mesh.ts';
-import { around, depthAt, pointOn, sectionOf, type Mound, type Ring, type Section, type Shape, type Vec3 } from './shape.ts';
+import {
+  around,
+  depthAt,
+  pointOn,
+  sectionOf,
+  type Mound,
+  type Ring,
+  type Section,
+  type Shape,
+  type Vec3,
+} from './shape.ts';
 import { girthOf } from './tape.ts';
 
 /** The legs of a form, mm: what a tape told of them, or is usual. Levels count down from the waist. */

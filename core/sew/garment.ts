@@ -77,7 +77,8 @@ export function garmentOf({ pieces: all, seams, sleeves = false }: Garment): Res
   const whole = pieces.find((p) => !p.half && p.part !== 'sleeve');
   if (whole) return refuse('form-piece-whole', { piece: whole.name });
   // A top hangs from its shoulder seams, or by its raglan sleeves.
-  if (has('neck') && raglan.length === 0 && !(has('shoulder') && seams.some((s) => s.kind === 'shoulder'))) return refuse('form-no-shoulders');
+  if (has('neck') && raglan.length === 0 && !(has('shoulder') && seams.some((s) => s.kind === 'shoulder')))
+    return refuse('form-no-shoulders');
   const ids = new Set(pieces.map((p) => p.id));
   const sewn = seams.filter(
     (s) => s.kind !== 'pocket' && [s.first, s.second].flatMap(partsOfSide).every((side) => ids.has(side.piece)),

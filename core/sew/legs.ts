@@ -1,4 +1,15 @@
-import { depthAt, inLeg, legOf, sectionOf, shapeOf, type Figure, type Leg, type Legs, type Shape, type Vec3 } from '../form/index.ts';
+import {
+  depthAt,
+  inLeg,
+  legOf,
+  sectionOf,
+  shapeOf,
+  type Figure,
+  type Leg,
+  type Legs,
+  type Shape,
+  type Vec3,
+} from '../form/index.ts';
 import type { Piece } from '../pattern/index.ts';
 import type { Toile } from './sew.ts';
 

@@ -133,8 +133,7 @@ describe('pieces sewn for the form', () => {
     const pattern = samplePattern('landing', [SIZE]);
     const toile = sewn('landing', 18);
     const points = (piece: string, edge: string) => new Set(toile.edges.get(edgeKey(piece, edge))!);
-    for (const edge of ['side', 'inseam'])
-      expect(points('trouserFront', edge)).toEqual(points('trouserBack', edge));
+    for (const edge of ['side', 'inseam']) expect(points('trouserFront', edge)).toEqual(points('trouserBack', edge));
     const { figure } = formOf(pattern.chart.find((r) => r.size === SIZE)!.body, {}, true);
     const x = placeOn(figure, toile, pattern.seams);
     const leg = legOf(figure, figure.legs!, shapeOf(figure));

@@ -43,7 +43,8 @@ export function layOnArm(
     const along = y - begins;
     const radius = Math.max(tube.radiusAt(along), (to - from) / (2 * Math.PI)) + OFF;
     const angle = front * share * Math.PI;
-    const p = along < 0 && raglan.length > 0 ? overShoulder(figure, -along, angle, radius) : onTube(tube, along, angle, radius);
+    const p =
+      along < 0 && raglan.length > 0 ? overShoulder(figure, -along, angle, radius) : onTube(tube, along, angle, radius);
     out.set([p.x / 1000, p.y / 1000, p.z / 1000], 3 * i);
   });
 }

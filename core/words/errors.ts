@@ -72,7 +72,7 @@ export const ERROR_WORDS = {
   'form-nothing-to-sew': () =>
     'There is no front, back or skirt among these pieces to put on the form. Say on Pattern what each piece is.',
   'form-no-shoulders': () =>
-    en`The form has nothing to hang this from: no front and back meet in a shoulder seam. Sleeves that run up to the neck are not sewn here yet; check them in a toile.`,
+    en`The form has nothing to hang this from: no front and back meet in a shoulder seam, or in one raglan sleeve that closes around the arm. Check it in a toile.`,
   'form-centre-missing': (s) =>
     en`No piece has a centre ${s.text('which')} line, so the garment does not close around the form. Say on Pattern which edge it is.`,
   'form-piece-whole': (s) =>

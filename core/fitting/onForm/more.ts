@@ -1,4 +1,13 @@
-import { compared, formUnder, plusMinus, read, standFor, wear, type PlusMinus, type Reading } from '../../drape/index.ts';
+import {
+  compared,
+  formUnder,
+  plusMinus,
+  read,
+  standFor,
+  wear,
+  type PlusMinus,
+  type Reading,
+} from '../../drape/index.ts';
 import { telling } from '../../units/index.ts';
 import type { ResolvedJob } from '../plan/index.ts';
 import { toSee, type Before } from './onForm.ts';
