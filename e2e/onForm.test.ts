@@ -96,6 +96,6 @@ test.describe('a job on the wearer’s form', () => {
     // Kept, it is a sign of trousers, whose causes are looked for.
     await page.getByRole('button', { name: 'Keep as a fitting' }).click();
     await expect(page.getByRole('heading', { name: 'On the form' })).toBeVisible();
-    await expect(page.getByText('The crotch cuts in').first()).toBeVisible();
+    await expect(page.getByRole('paragraph').getByText('The crotch cuts in between the legs').first()).toBeVisible();
   });
 });

@@ -9,7 +9,7 @@ import { coloursOf, type Colouring } from './colours.ts';
 const APART = { sides: 0.74, arms: 1.16 };
 const MARGIN = 0.05;
 /** The form is drawn a little slimmer than it is, so that it does not show through coarse cloth, m. */
-const SLIMMER = 0.007;
+const SLIMMER = 0.01;
 /** How much of the form is seen above trousers, m. */
 const ABOVE_WAIST = 0.06;
 /** Nearer to the middle of the body a point lies on it, m. */
