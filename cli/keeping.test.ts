@@ -25,6 +25,8 @@ beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'ample-keep-'));
 });
 
+const ids = (report: any): readonly string[] => report.readings.map((r: any) => r.id);
+
 describe('what the fittings say, from the terminal', () => {
   it('ranks the causes of the last fitting, with the sum of each change', async () => {
     const told = await json('causes', file('tove.json', tove()));
@@ -125,10 +127,18 @@ describe('what the fittings say, from the terminal', () => {
     expect(names[1]!.toString()).toMatch(/^# Ample Draft, metres, y up\no form\n/);
     const unknown = await main(['drape', path, '--cloth', 'felt'], '2026-11-24');
     expect(unknown).toMatchObject({ code: 1, err: expect.stringMatching(/^form-cloth-unknown: “felt” is no cloth/) });
-    const legs = await main(['drape', file('legs.json', inlineDemoJob('runa-landing')), '--quick'], '2026-11-24');
-    const onLegs = JSON.parse(legs.out).drafted.readings.map((r: any) => r.id);
+    expect(ids(drafted)).not.toContain('ease-upper-arm');
+    const sleeved = await json('drape', path, '--quick', '--drafted', '--sleeves');
+    expect(ids(sleeved)).toEqual(expect.arrayContaining(['pull-upper-arm', 'ease-upper-arm']));
+  });
+  it('hangs trousers on the legs of the form, and says which side is shown where the sides differ', async () => {
+    const trousers = inlineDemoJob('runa-landing');
+    const onLegs = ids(await json('drape', file('legs.json', trousers), '--quick'));
     expect(onLegs).toEqual(expect.arrayContaining(['pull-seat', 'crotch-drop', 'ease-thigh']));
     expect(onLegs).not.toContain('pull-bust');
+    const narrow = { ...planStep('s', 'shoulder-slash', { by: -9 }), side: 'left' };
+    const one = file('one.json', { ...inlineDemoJob('marit-causeway'), steps: [narrow] });
+    expect(await json('drape', one, '--quick', '--right')).toMatchObject({ side: 'right' });
   });
   it('writes the record of a job', async () => {
     const out = join(folder, 'out');

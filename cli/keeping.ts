@@ -53,7 +53,7 @@ export function causes(file: string): Result<unknown> {
       score: r.score,
       because: r.because.map((e) => ({ ...e, sentence: sayEvidence(e, UNITS) })),
       test: CAUSE_WORDS[r.cause]?.test,
-      change: { ...r.change, ...sayChange(r.change, UNITS) },
+      change: { ...r.change, ...sayChange(r.change, UNITS, last.kind) },
     })),
   });
 }

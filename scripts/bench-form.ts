@@ -1,6 +1,6 @@
 import { samplePattern } from '@ample/core/blocks';
 import { standOf, worn, type Worn } from '@ample/core/drape';
-import { formOf, type Body } from '@ample/core/form';
+import { formMesh, formOf, type Body } from '@ample/core/form';
 import { expectOk } from '@ample/core/units';
 
 /** A dress on the body it was drafted for: how long the form takes, the cloth from nothing, and after one change. */
@@ -13,7 +13,30 @@ export function formBench() {
     expectOk(worn(garment, stand, 'calico', fineness, before), 'bench form');
   const coarse = hung('coarse');
   const other = standOf(formOf({ ...body, hip: 1000 }).figure);
+  const { positions } = formMesh(stand.figure, false);
+  const out = new Float64Array(4);
   return {
+    /** How far every point of the cloth lies from the body: asked of the field, and of every point of its surface. */
+    contact: {
+      field: () => {
+        for (let i = 0; i < coarse.x.length; i += 3)
+          stand.solid.at(coarse.x[i]!, coarse.x[i + 1]!, coarse.x[i + 2]!, out);
+      },
+      plain: () => {
+        let sum = 0;
+        for (let i = 0; i < coarse.x.length; i += 3) {
+          let least = Infinity;
+          for (let k = 0; k < positions.length; k += 3) {
+            const dx = coarse.x[i]! - positions[k]! / 1000;
+            const dy = coarse.x[i + 1]! - positions[k + 1]! / 1000;
+            const dz = coarse.x[i + 2]! - positions[k + 2]! / 1000;
+            least = Math.min(least, dx * dx + dy * dy + dz * dz);
+          }
+          sum += Math.sqrt(least);
+        }
+        return sum;
+      },
+    },
     form: () => formOf(body),
     field: () => standOf(stand.figure),
     coarse: () => hung('coarse'),

@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { SAMPLE_IDS, samplePattern, type SampleId } from '@ample/core/blocks';
 import { compared, formUnder, read, shows, standOf, worn, type Reading, type Readings } from '@ample/core/drape';
+import type { Values } from '@ample/core/alterations';
 import { draft, planStep } from '@ample/core/fitting/plan';
 import type { Body } from '@ample/core/form';
 import type { Pattern } from '@ample/core/pattern';
@@ -10,7 +11,7 @@ import { READING_WORDS, sayAmount, stepName } from '@ample/core/words';
 import { expectOk } from '@ample/core/units';
 
 /** Bodies of size 4 that differ in one thing, and what that is called. */
-type Bodies = readonly (readonly [string, Body])[];
+type Bodies = readonly (readonly [name: string, differs: Body, step?: readonly [id: string, values: Values]])[];
 const BODIES: Readonly<Partial<Record<SampleId, Bodies>>> = {
   causeway: [
     ['full bust +60', { fullBust: 980 }],
@@ -22,6 +23,10 @@ const BODIES: Readonly<Partial<Record<SampleId, Bodies>>> = {
     ['long from underarm and nape to waist, +20', { napeToWaist: 424, sideWaist: 216 }],
     ['short from underarm and nape to waist, −20', { napeToWaist: 384, sideWaist: 176 }],
     ['hollow back, nape to waist −20', { napeToWaist: 384 }],
+    ['round back, nape to waist +20', { napeToWaist: 424 }, ['round-back', { by: 20 }]],
+    ['narrow chest, cross front −14', { crossFront: 319 }],
+    ['narrow back, cross back −16', { crossBack: 339 }],
+    ['thin neck −20', { neck: 344 }],
     ['wide waist +40', { waist: 780 }],
     ['narrow hip −40', { hip: 950 }],
     ['wide hip +50', { hip: 1040 }],
@@ -50,7 +55,11 @@ const on = (what: Garment, body: Body): Readings =>
   read(expectOk(worn(what, standOf(formUnder(what, body).figure), 'calico', 'coarse'), 'worn'));
 
 /** The app’s own steps at its own amounts, what follows from them included. */
-function planned(pattern: Pattern, body: Body): { readonly names: readonly string[]; readonly garment: Garment } {
+function planned(
+  pattern: Pattern,
+  body: Body,
+  step?: Bodies[number][2],
+): { readonly names: readonly string[]; readonly garment: Garment } {
   const readings = Object.fromEntries(Object.entries(body).map(([key, value]) => [key, [value]]));
   const wearer = wearerSchema.parse({
     ...{ format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W' },
@@ -59,7 +68,10 @@ function planned(pattern: Pattern, body: Body): { readonly names: readonly strin
   const job = { size: SIZE, sizeMethod: pattern.garment === 'top' ? ('highBust' as const) : ('hip' as const) };
   const made = (steps: readonly ReturnType<typeof planStep>[]) =>
     draft({ job: { ...job, steps: [...steps] }, wearer, pattern });
-  const steps = made([]).asks.map((a, i) => planStep(`s${i}`, a.alteration));
+  const steps = [
+    ...(step ? [planStep('own', step[0], step[1])] : []),
+    ...made([]).asks.map((a, i) => planStep(`s${i}`, a.alteration)),
+  ];
   const follow = made(steps).followers.map((f, i) => planStep(`f${i}`, f.alteration));
   const done = made([...steps, ...follow]);
   const names = done.steps
@@ -76,9 +88,9 @@ function rowsOf(id: SampleId, bodies: Bodies): readonly string[] {
   const row: Body = pattern.chart.find((r) => r.size === SIZE)?.body ?? {};
   const garment: Garment = { pieces: pattern.sizes[SIZE] ?? [], seams: pattern.seams };
   const control = on(garment, row);
-  return bodies.flatMap(([name, differs]) => {
+  return bodies.flatMap(([name, differs, step]) => {
     const body = { ...row, ...differs };
-    const plan = planned(pattern, body);
+    const plan = planned(pattern, body, step);
     const [before, after] = [compared(on(garment, body), control), compared(on(plan.garment, body), control)];
     const told = before
       .map((r, i) => [r, after[i] ?? r] as const)

@@ -1,3 +1,4 @@
+import type { Fitting } from '../documents/index.ts';
 import type { Change, Difference, Evidence } from '../fitting/toile/index.ts';
 import { formatLength, shownSum, type ShownTerm } from '../units/index.ts';
 import { alterationName } from './alterations.ts';
@@ -162,11 +163,17 @@ export function sayEvidence(e: Evidence, { unit, fraction }: Units): string {
   return `${e.says === 'for' ? 'For it' : 'Against it'}: ${name.toLowerCase()} is still ${way}.`;
 }
 
-/** What pressing would do to the plan, with the sum as one writes it. */
-export function sayChange(change: Change, { unit, fraction }: Units): { readonly does: string; readonly sum: string } {
+/** What pressing would do to the plan, with the sum as one writes it; an amount was pinned, or read on the form. */
+export function sayChange(
+  change: Change,
+  { unit, fraction }: Units,
+  kind: Fitting['kind'] = 'toile',
+): { readonly does: string; readonly sum: string } {
+  const told = kind === 'form' ? 'on the form' : 'pinned';
+  const nothing = kind === 'form' ? 'no length told on the form' : 'nothing pinned';
   const len = (v: number, sign = true): string => formatLength(v, unit, { fraction, sign });
   const pinned = (c: { readonly pinned: number; readonly per: number }): string =>
-    Math.abs(c.per) === 1 ? `${len(c.pinned, false)} pinned` : `${len(c.pinned, false)} pinned × ${Math.abs(c.per)}`;
+    `${len(c.pinned, false)} ${told}${Math.abs(c.per) === 1 ? '' : ` × ${Math.abs(c.per)}`}`;
   // A sum that does not come out says why.
   const most = 'limited' in change && change.limited ? ', the most this step can do' : '';
   switch (change.kind) {
@@ -179,9 +186,7 @@ export function sayChange(change: Change, { unit, fraction }: Units): { readonly
       return {
         does,
         sum:
-          change.to === null
-            ? 'nothing pinned: set the amount on the plan'
-            : `nothing pinned: begins with ${len(change.to)}`,
+          change.to === null ? `${nothing}: set the amount on the plan` : `${nothing}: begins with ${len(change.to)}`,
       };
     }
     case 'edit': {

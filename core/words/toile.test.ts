@@ -60,6 +60,8 @@ describe('sums', () => {
       'narrow-shoulder',
     );
     expect(sayChange(shoulder.change, cm).sum).toBe('−0.8 cm − 0.4 cm pinned = −1.2 cm');
+    // What the form told nobody pinned.
+    expect(sayChange(shoulder.change, cm, 'form').sum).toBe('−0.8 cm − 0.4 cm on the form = −1.2 cm');
     const waist = first([], seenAs('loose-waist', { pinned: 8 }), 'waist-wide');
     expect(sayChange(waist.change, cm)).toEqual({
       does: 'Add “Side seams taken in”',

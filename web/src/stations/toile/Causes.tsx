@@ -30,7 +30,7 @@ export function Causes({ fitting, draft }: { readonly fitting: Fitting; readonly
       </p>
       <ol className="space-y-3">
         {ranked.slice(0, FIRST).map((r) => (
-          <Cause key={r.cause} ranked={r} fitting={fitting.id} />
+          <Cause key={r.cause} ranked={r} fitting={fitting} />
         ))}
       </ol>
       {rest.length > 0 && (
@@ -38,7 +38,7 @@ export function Causes({ fitting, draft }: { readonly fitting: Fitting; readonly
           <summary className="min-h-[40px] cursor-pointer py-2">{rest.length} less likely</summary>
           <ol className="space-y-3">
             {rest.map((r) => (
-              <Cause key={r.cause} ranked={r} fitting={fitting.id} />
+              <Cause key={r.cause} ranked={r} fitting={fitting} />
             ))}
           </ol>
         </details>
@@ -47,11 +47,11 @@ export function Causes({ fitting, draft }: { readonly fitting: Fitting; readonly
   );
 }
 
-function Cause({ ranked: r, fitting }: { readonly ranked: Ranked; readonly fitting: string }) {
+function Cause({ ranked: r, fitting }: { readonly ranked: Ranked; readonly fitting: Fitting }) {
   const units = useUnits();
   const { job } = useParams();
   const words = CAUSE_WORDS[r.cause];
-  const said = sayChange(r.change, units);
+  const said = sayChange(r.change, units, fitting.kind);
   const done = r.seen.flatMap((o) => o.answers.filter((a) => a.cause === r.cause)).at(-1);
   const others = r.seen.map((o) => SYMPTOM_WORDS[o.sign].name.toLowerCase()).join('; ');
   return (
@@ -93,7 +93,7 @@ function Cause({ ranked: r, fitting }: { readonly ranked: Ranked; readonly fitti
               className="btn"
               onClick={() =>
                 takeChange(
-                  fitting,
+                  fitting.id,
                   r.cause,
                   r.seen.map((o) => o.id),
                   r.change,
