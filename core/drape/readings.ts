@@ -5,6 +5,7 @@ import {
   crossAt,
   crotchAt,
   girthOf,
+  kneeLevel,
   legOf,
   sectionOf,
   shapeOf,
@@ -177,7 +178,7 @@ function legsOf(w: Worn): LegReadings {
     'crotch-drop': crotch - top,
     'pull-thigh': pullOver(w, (p) => Math.abs(p.y - thigh) < BAND),
     'ease-thigh': ease(thigh),
-    'ease-knee': ease(figure.waist - legs.knee),
+    'ease-knee': ease(kneeLevel(figure, legs)),
   };
 }
 

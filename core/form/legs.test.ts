@@ -108,9 +108,16 @@ describe('a form on its legs', () => {
   });
 
   it('is there for a body of which little is known, and for one whose tape cannot be right', () => {
-    for (const body of [{ hip: 990 }, { waist: 740, hip: 990, crotchDepth: 420, crotchLength: 450, thigh: 1000 }, {}]) {
+    for (const body of [
+      { hip: 990 },
+      { waist: 740, hip: 990, crotchDepth: 420, crotchLength: 450, thigh: 1000 },
+      { hip: 990, waistToKnee: 200, outsideLeg: 150 },
+      {},
+    ]) {
       const { figure, rows } = onLegs(body);
       for (const r of rows) expect(r.form).toBeGreaterThan(0);
+      const leg = legs(figure);
+      for (let y = leg.from; y <= leg.to; y += 20) expect(leg.section(y).half).toBeGreaterThan(10);
       expect(figure.hip).toBeGreaterThan(crotchAt(figure, figure.legs!));
     }
     // A crotch length shorter than down to the chair and up again.

@@ -83,12 +83,12 @@ export interface Leg {
   readonly to: number;
 }
 
-/** How many times as deep as wide a thigh and a knee are, and how far its middle lies to the front, mm. */
+/** How many times as deep as wide a thigh and a knee are; where the middle of the leg lies, to the front; where a thigh is fullest below the crotch; how far it keeps from the middle of the body, mm. */
 const THIGH = { deep: 1.3, knee: 1.04, z: -8, below: 25, gap: 24 } as const;
 /** Girths of the calf and the ankle as shares of the knee’s, and where the calf is fullest between the two. */
 const CALF = { girth: 0.97, at: 0.3, z: -16 } as const;
 const ANKLE = { girth: 0.64, z: -14, post: 60 } as const;
-/** At the hip the leg is the body’s own surface, a little squarer than an ellipse; above it its top lies inside: how high, and how large. */
+/** At the hip the leg is the body’s own surface, where that is a little slimmer than an ellipse; above it its top lies inside: how high, and how large. */
 const TOP = { square: 1.8, above: 25, share: 0.72 } as const;
 
 /** Half the width of an ellipse so many times as deep as wide, as a share of its girth. */
@@ -104,8 +104,9 @@ function round(y: number, girth: number, deep: number, z: number): Ring {
 
 /** The left leg of a figure whose body is of this shape. */
 export function legOf(f: Figure, legs: Legs, shape: Shape): Leg {
-  const [knee, ankle] = [f.waist - legs.knee, f.waist - legs.ankle];
   const thighAt = thighLevel(f, legs);
+  const knee = kneeLevel(f, legs);
+  const ankle = Math.min(f.waist - legs.ankle, knee - APART * f.scale);
   const thigh = round(thighAt, legs.thigh, THIGH.deep, THIGH.z);
   const ankleGirth = ANKLE.girth * legs.kneeGirth;
   // Thighs hang below the outside of the hip, and clear of each other.
@@ -143,6 +144,11 @@ function hipOf(f: Figure, shape: Shape, middle: number): Ring {
 
 /** Where the thigh is fullest. */
 export const thighLevel = (f: Figure, legs: Legs): number => crotchAt(f, legs) - THIGH.below * f.scale;
+
+/** Levels of a leg lie at least so far apart, whatever was measured, mm. */
+const APART = 60;
+export const kneeLevel = (f: Figure, legs: Legs): number =>
+  Math.min(f.waist - legs.knee, thighLevel(f, legs) - APART * f.scale);
 
 /** A point of the left leg’s surface at a height and an angle from its outer side to the front, mm. */
 export function onLeg(leg: Leg, y: number, angle: number): Vec3 {

@@ -1,6 +1,6 @@
 import type { MeasurementKey } from '../pattern/index.ts';
 import { BELOW, crossAt, neckBaseAt, shapeOf, underbustAt, type Figure } from './figure.ts';
-import { crotchAt, legOf, SEATED, thighLevel, type Legs } from './legs.ts';
+import { crotchAt, kneeLevel, legOf, SEATED, thighLevel, type Legs } from './legs.ts';
 import { around, depthAt, pointOn, sectionOf, type Section, type Shape, type Vec3 } from './shape.ts';
 import { girthOf, tautOver } from './tape.ts';
 
@@ -163,8 +163,8 @@ const LEG_TAPES: Readonly<Partial<Record<MeasurementKey, (on: Laid, legs: Legs) 
   crotchDepth: ({ f }, legs) => f.waist - crotchAt(f, legs) + SEATED,
   crotchLength: underneath,
   thigh: (on, legs) => legGirth(on, legs, thighLevel(on.f, legs)),
-  knee: (on, legs) => legGirth(on, legs, on.f.waist - legs.knee),
-  waistToKnee: (on, legs) => downLeg(on, legs, on.f.waist - legs.knee),
+  knee: (on, legs) => legGirth(on, legs, kneeLevel(on.f, legs)),
+  waistToKnee: (on, legs) => downLeg(on, legs, kneeLevel(on.f, legs)),
   outsideLeg: (on, legs) => downLeg(on, legs, on.f.waist - legs.ankle),
 };
 export const LEGS_SHOWN = Object.keys(LEG_TAPES) as readonly MeasurementKey[];

@@ -18,9 +18,11 @@ function heightsOf({ rings }: Shape): readonly number[] {
   const [lowest, highest] = [rings[0]?.y ?? 0, rings.at(-1)?.y ?? 0];
   const shoulder = (rings.at(-3)?.y ?? highest) - 4 * STEP.torso;
   const neck = rings.at(-2)?.y ?? highest;
+  // On legs the body runs out to nearly nothing below.
+  const rounded = (rings[0]?.front ?? 0) < (rings[1]?.front ?? 0) / 2 ? lowest + CROTCH : lowest;
   const out = [lowest];
   for (let y = lowest; y < highest;) {
-    const step = y < lowest + CROTCH ? STEP.crotch : y >= shoulder && y < neck ? STEP.shoulder : STEP.torso;
+    const step = y < rounded ? STEP.crotch : y >= shoulder && y < neck ? STEP.shoulder : STEP.torso;
     y = Math.min(highest, y + step);
     out.push(y);
   }

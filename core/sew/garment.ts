@@ -76,6 +76,7 @@ export function garmentOf({ pieces: all, seams, sleeves = false }: Garment): Res
   if (!has('centreBack') && !seamed(['trouserBack'])) return refuse('form-centre-missing', { which: 'back' });
   const whole = pieces.find((p) => !p.half && p.part !== 'sleeve');
   if (whole) return refuse('form-piece-whole', { piece: whole.name });
+  if (has('neck') && haveLegs(pieces)) return refuse('form-neck-and-legs');
   // A top hangs from its shoulder seams, or by its raglan sleeves.
   if (has('neck') && raglan.length === 0 && !(has('shoulder') && seams.some((s) => s.kind === 'shoulder')))
     return refuse('form-no-shoulders');

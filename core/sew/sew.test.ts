@@ -169,6 +169,8 @@ describe('pieces sewn for the form', () => {
       ),
     ).toBe('form-side-open');
     expect(haveLegs(pieces)).toBe(true);
+    const bodice = samplePattern('causeway', [SIZE]);
+    expect(code([...bodice.sizes[SIZE]!, ...pieces], [...bodice.seams, ...seams])).toBe('form-neck-and-legs');
   });
 
   it('refuses what does not close around a body, and says what is the matter', () => {

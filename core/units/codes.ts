@@ -114,6 +114,7 @@ export type RefusalCode =
   | 'form-mesh-fails'
   | 'form-no-body'
   | 'form-no-pieces'
+  | 'form-neck-and-legs'
   | 'form-no-shoulders'
   | 'form-nothing-to-sew'
   | 'form-piece-loose'
