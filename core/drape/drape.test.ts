@@ -138,6 +138,7 @@ describe('the truth table of Causeway in size 4', () => {
   it.each([
     ['a fuller bust pulls across it', { fullBust: 980 }, 'pull-bust', 1],
     ['a fuller bust takes the ease', { fullBust: 980 }, 'ease-bust', -1],
+    ['a fuller bust lifts the neckline in front', { fullBust: 980 }, 'stand-off-neck', 1],
     ['a narrow shoulder lets the seam run over the bone', { shoulder: 110 }, 'shoulder-end', 1, SLIDES],
     ['a broad shoulder ends beyond it', { shoulder: 134 }, 'shoulder-end', -1, SLIDES],
     ['a long waist lies below the seam', { napeToWaist: 424, sideWaist: 216 }, 'waist-seam-side', 1],

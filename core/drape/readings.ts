@@ -108,7 +108,8 @@ export function read(w: Worn): Readings {
     'ease-hip': at(figure.hip, () => ease(figure.hip)),
     ...sleeveOf(w),
     ...legsOf(w),
-    'stand-off-neck': top(() => standOff(w, pointsAlong(w, 'neck'))),
+    // A fuller bust lifts the neckline in front and lets it down behind: both together would tell nothing.
+    'stand-off-neck': top(() => standOff(w, pointsAlong(w, 'neck', FRONTS))),
     'stand-off-armhole': armhole.length === 0 ? null : standOff(w, armhole),
     'surplus-back-waist': top(() =>
       surplusAlong(

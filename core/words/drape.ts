@@ -104,8 +104,8 @@ export const READING_WORDS: Readonly<Record<ReadingId, ReadingWords>> = inWords(
   },
   'stand-off-neck': {
     name: 'Neckline off the body',
-    place: 'neckline',
-    more: 'The neckline stands off.',
+    place: 'front neckline',
+    more: 'The neckline gapes in front.',
     less: 'The neckline lies closer.',
   },
   'stand-off-armhole': {
