@@ -72,7 +72,7 @@ export const ERROR_WORDS = {
   'form-nothing-to-sew': () =>
     'There is no front, back or skirt among these pieces to put on the form. Say on Pattern what each piece is.',
   'form-neck-and-legs': () =>
-    'A garment with both a neckline and legs is not sewn for the form yet. Check it in a toile.',
+    en`A garment with both a neckline and legs is not sewn for the form yet. Check it in a toile.`,
   'form-no-shoulders': () =>
     en`The form has nothing to hang this from: no front and back meet in a shoulder seam, or in one raglan sleeve that closes around the arm. Check it in a toile.`,
   'form-centre-missing': (s) =>
