@@ -2,13 +2,12 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { SAMPLE_IDS, samplePattern, type SampleId } from '@ample/core/blocks';
 import { compared, formUnder, read, shows, standOf, worn, type Reading, type Readings } from '@ample/core/drape';
 import type { Values } from '@ample/core/alterations';
-import { draft, planStep } from '@ample/core/fitting/plan';
+import type { Draft } from '@ample/core/fitting/plan';
 import type { Body } from '@ample/core/form';
-import type { Pattern } from '@ample/core/pattern';
 import type { Garment } from '@ample/core/sew';
-import { wearerSchema } from '@ample/core/documents';
 import { READING_WORDS, sayAmount, stepName } from '@ample/core/words';
 import { expectOk } from '@ample/core/units';
+import { withOwnSteps } from '../core/testing/ownSteps.ts';
 
 /** Bodies of size 4 that differ in one thing, and what that is called. */
 type Bodies = readonly (readonly [name: string, differs: Body, step?: readonly [id: string, values: Values]])[];
@@ -54,31 +53,12 @@ const ONLY = process.argv[2];
 const on = (what: Garment, body: Body): Readings =>
   read(expectOk(worn(what, standOf(formUnder(what, body).figure), 'calico', 'coarse'), 'worn'));
 
-/** The app’s own steps at its own amounts, what follows from them included. */
-function planned(
-  pattern: Pattern,
-  body: Body,
-  step?: Bodies[number][2],
-): { readonly names: readonly string[]; readonly garment: Garment } {
-  const readings = Object.fromEntries(Object.entries(body).map(([key, value]) => [key, [value]]));
-  const wearer = wearerSchema.parse({
-    ...{ format: 'ample-draft/wearer', version: 1, id: 'w', name: 'W' },
-    sets: [{ id: 's', date: '2026-11-01', readings }],
-  });
-  const job = { size: SIZE, sizeMethod: pattern.garment === 'top' ? ('highBust' as const) : ('hip' as const) };
-  const made = (steps: readonly ReturnType<typeof planStep>[]) =>
-    draft({ job: { ...job, steps: [...steps] }, wearer, pattern });
-  const steps = [
-    ...(step ? [planStep('own', step[0], step[1])] : []),
-    ...made([]).asks.map((a, i) => planStep(`s${i}`, a.alteration)),
-  ];
-  const follow = made(steps).followers.map((f, i) => planStep(`f${i}`, f.alteration));
-  const done = made([...steps, ...follow]);
-  const names = done.steps
-    .filter((s) => steps.some((x) => x.id === s.step.id))
-    .map((s) => stepName(s) + (s.outcome.ok ? '' : ' (refused)'));
-  return { names, garment: done.sides.left };
-}
+/** The steps of a plan by name, but for what only follows from others. */
+const namesOf = (plan: Draft): string =>
+  plan.steps
+    .filter((s) => !s.step.id.startsWith('f'))
+    .map((s) => stepName(s) + (s.outcome.ok ? '' : ' (refused)'))
+    .join(', ') || 'nothing';
 
 const say = (r: Reading): string => `${r.off > 0 ? '+' : ''}${sayAmount(r, r.off, UNITS)}`;
 
@@ -90,14 +70,14 @@ function rowsOf(id: SampleId, bodies: Bodies): readonly string[] {
   const control = on(garment, row);
   return bodies.flatMap(([name, differs, step]) => {
     const body = { ...row, ...differs };
-    const plan = planned(pattern, body, step);
-    const [before, after] = [compared(on(garment, body), control), compared(on(plan.garment, body), control)];
+    const plan = withOwnSteps(pattern, SIZE, body, step);
+    const [before, after] = [compared(on(garment, body), control), compared(on(plan.sides.left, body), control)];
     const told = before
       .map((r, i) => [r, after[i] ?? r] as const)
       .filter(([x, y]) => shows(x) || shows(y))
       .map(([x, y]) => `${READING_WORDS[x.id].name} | ${say(x)} | ${say(y)} | ${sayAmount(x, x.threshold, UNITS)}`);
     const rows = told.length > 0 ? told : ['nothing shows | | | '];
-    return rows.map((r, i) => `| ${i === 0 ? `${name} | ${plan.names.join(', ') || 'nothing'}` : ' | '} | ${r} |`);
+    return rows.map((r, i) => `| ${i === 0 ? `${name} | ${namesOf(plan)}` : ' | '} | ${r} |`);
   });
 }
 

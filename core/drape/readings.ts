@@ -12,7 +12,7 @@ import {
   thighLevel,
   type Vec3,
 } from '../form/index.ts';
-import { edgesWithRole, type Piece } from '../pattern/index.ts';
+import { edgesWithRole, type EdgeRole, type Piece } from '../pattern/index.ts';
 import { edgeKey, isSleeve } from '../sew/index.ts';
 import {
   girthAround,
@@ -81,8 +81,9 @@ export function read(w: Worn): Readings {
   const near = (y: number) => (p: Vec3) => Math.abs(p.y - y) < BAND;
   const inFront = (p: Vec3): boolean => p.z > section(p.y).z;
   const reaches = (y: number): boolean => lowest < y - BAND;
-  const hung = pointsAlong(w, 'neck').length > 0;
-  const [shoulder, armhole] = [pointsAlong(w, 'shoulder'), pointsAlong(w, 'armhole')];
+  const along = (role: EdgeRole, parts?: readonly Piece['part'][]) => pointsAlong(w, role, parts);
+  const [shoulder, armhole, neckline] = [along('shoulder'), along('armhole'), along('neck', FRONTS)];
+  const hung = shoulder.length > 0 || along('neck', ['sleeve']).length > 0;
   // What hangs from the waist begins there.
   const waistAt = figure.waist - (hung ? 0 : BELOW_EDGE);
   // A cut-on sleeve runs on past the bone: its seam has no end there.
@@ -109,7 +110,7 @@ export function read(w: Worn): Readings {
     ...sleeveOf(w),
     ...legsOf(w),
     // A fuller bust lifts the neckline in front and lets it down behind: both together would tell nothing.
-    'stand-off-neck': top(() => standOff(w, pointsAlong(w, 'neck', FRONTS))),
+    'stand-off-neck': neckline.length === 0 ? null : standOff(w, neckline),
     'stand-off-armhole': armhole.length === 0 ? null : standOff(w, armhole),
     'surplus-back-waist': top(() =>
       surplusAlong(

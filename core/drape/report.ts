@@ -1,3 +1,4 @@
+import { CLOTHS, type ClothId } from '../cloth/index.ts';
 import { READINGS, type ReadingId, type Readings } from './readings.ts';
 
 export type ReadingUnit = '%' | 'mm' | '°';
@@ -61,15 +62,22 @@ const hemOf = (readings: Readings): number => {
   return heights.reduce((sum, h) => sum + h, 0) / (heights.length || 1);
 };
 
+/** The same force draws softer cloth farther before anyone sees it: so many times as far as calico. */
+function givesWay(cloth: ClothId): number {
+  const stiff = (id: ClothId): number => CLOTHS[id].along + CLOTHS[id].across;
+  return Math.max(1, stiff('calico') / stiff(cloth));
+}
+
 /** Readings beside those of the drafted body, in their order; what either has not is left out. */
-export function compared(readings: Readings, control: Readings): readonly Reading[] {
+export function compared(readings: Readings, control: Readings, cloth: ClothId = 'calico'): readonly Reading[] {
   const sleeved = readings['ease-upper-arm'] !== null;
   const [hem, usual] = [hemOf(readings), hemOf(control)];
   return READINGS.flatMap((id): readonly Reading[] => {
     const [value, was] = [readings[id], control[id]];
     if (value === null || was === null) return [];
     const off = HEMS.includes(id) ? value - hem - (was - usual) : value - was;
-    const threshold = THRESHOLDS[id].from * (sleeved && WITH_ARMS.includes(id) ? 2 : 1);
-    return [{ id, unit: THRESHOLDS[id].unit, value, control: was, off, threshold }];
+    const { unit, from } = THRESHOLDS[id];
+    const threshold = from * (sleeved && WITH_ARMS.includes(id) ? 2 : 1) * (unit === '%' ? givesWay(cloth) : 1);
+    return [{ id, unit, value, control: was, off, threshold }];
   });
 }

@@ -1,9 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { samplePattern } from '../blocks/index.ts';
-import { draft, planStep } from '../fitting/plan/index.ts';
 import type { Body } from '../form/index.ts';
 import type { Garment } from '../sew/index.ts';
-import { wearerWith } from '../testing/wearers.ts';
+import { withOwnSteps } from '../testing/ownSteps.ts';
 import { expectOk } from '../units/index.ts';
 import { compared, formUnder, read, shows, standOf, worn, type Reading, type ReadingId, type Worn } from './index.ts';
 
@@ -57,12 +56,7 @@ describe('the truth table of Landing in size 4', () => {
     ['a narrow hip leaves ease', { hip: 950, crotchLength: 648 }, 'ease-hip', 1],
   ] as const)('%s, and the steps take most of it away', (_what, differs, id, way) => {
     const body = { ...row, ...differs };
-    const job = { size: '4', sizeMethod: 'hip' as const };
-    const wearer = wearerWith(body as never);
-    const steps = draft({ job: { ...job, steps: [] }, wearer, pattern }).asks.map((a, i) =>
-      planStep(`s${i}`, a.alteration),
-    );
-    const { sides } = draft({ job: { ...job, steps }, wearer, pattern });
+    const { sides } = withOwnSteps(pattern, '4', body);
     const before = of(compared(read(on(garment, body)), control), id);
     const after = of(compared(read(on(sides.left, body)), control), id);
     expect(shows(before)).toBe(true);

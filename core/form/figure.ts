@@ -39,8 +39,9 @@ export interface Figure {
   readonly wristRadius: number;
   /** Under trousers the form has its legs on; null where it ends at the thigh. */
   readonly legs: Legs | null;
-  /** On legs: how much farther the seat reaches back than is usual. */
+  /** On legs: how much farther the seat reaches back than is usual; how far the body lies above the chair it was measured on. */
   readonly seat: number;
+  readonly seated: number;
 }
 
 /** From the bust down to under it, and from the waist to the high hip, mm. */

@@ -24,14 +24,12 @@ export interface Legs {
   readonly kneeGirth: number;
 }
 
-/** The body lies this much above the chair it is measured on, mm. */
-export const SEATED = 20;
 /** The hip lies at least so far above the crotch, mm. */
 const LEAST = 30;
 
 /** The height of the crotch of a figure with these legs, mm above the floor. */
-export const crotchAt = (f: Pick<Figure, 'waist' | 'hip' | 'scale'>, legs: Legs): number =>
-  Math.min(f.waist - legs.crotchDepth + SEATED, f.hip - LEAST * f.scale);
+export const crotchAt = (f: Pick<Figure, 'waist' | 'hip' | 'scale' | 'seated'>, legs: Legs): number =>
+  Math.min(f.waist - legs.crotchDepth + f.seated, f.hip - LEAST * f.scale);
 
 /** How far the seat rises beside the centre back, where it is cleft; how much less deep than a torso’s the body is there, mm. */
 const CLEFT = { rise: 32, less: 24 } as const;

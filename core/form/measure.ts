@@ -1,6 +1,6 @@
 import type { MeasurementKey } from '../pattern/index.ts';
 import { BELOW, crossAt, neckBaseAt, shapeOf, underbustAt, type Figure } from './figure.ts';
-import { crotchAt, kneeLevel, legOf, SEATED, thighLevel, type Legs } from './legs.ts';
+import { crotchAt, kneeLevel, legOf, thighLevel, type Legs } from './legs.ts';
 import { around, depthAt, pointOn, sectionOf, type Section, type Shape, type Vec3 } from './shape.ts';
 import { girthOf, tautOver } from './tape.ts';
 
@@ -160,7 +160,7 @@ export const SHOWN = Object.keys(TAPES) as readonly MeasurementKey[];
 
 /** Of a form with legs: read like the others. */
 const LEG_TAPES: Readonly<Partial<Record<MeasurementKey, (on: Laid, legs: Legs) => number>>> = {
-  crotchDepth: ({ f }, legs) => f.waist - crotchAt(f, legs) + SEATED,
+  crotchDepth: ({ f }, legs) => f.waist - crotchAt(f, legs) + f.seated,
   crotchLength: underneath,
   thigh: (on, legs) => legGirth(on, legs, thighLevel(on.f, legs)),
   knee: (on, legs) => legGirth(on, legs, kneeLevel(on.f, legs)),

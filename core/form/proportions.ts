@@ -17,18 +17,20 @@ const NAPE_BELOW = 12;
 const PIT_BELOW = 74;
 /** The arm's girth as a share of the high bust, and how far its middle lies in from half the cross back, mm. */
 const ARM = { girth: 0.33, in: 58, z: -24, length: 0.345, wrist: 0.55 } as const;
+/** How far the body lies above the chair that its crotch depth is measured to, mm: sitting presses it. */
+const SEATED = 20;
 /** Where the top of the shoulders lies, from the middle of the body forward, mm. */
 const RIDGE = -16;
 /** A girth as so many times half the width of a section as deep as a torso's. */
 const ROUND = 5.52;
 
 /** What no tape tells, and how far it may well lie off what is usual, mm: readings are taken for what they are worth with it. */
-export const UNTOLD = { shoulderDrop: 8, ridge: 10, neckPoint: 6, nape: 8, seat: 15 } as const;
+export const UNTOLD = { shoulderDrop: 8, ridge: 10, neckPoint: 6, nape: 8, seat: 15, seated: 8 } as const;
 export type Untold = keyof typeof UNTOLD;
 
 /** What of it a body leaves open: around the shoulders, or on legs around the seat. */
 export function untoldOf(body: Body, legs: boolean): readonly Untold[] {
-  if (legs) return body.crotchLength === undefined ? ['seat'] : [];
+  if (legs) return body.crotchLength === undefined ? ['seat', 'seated'] : ['seated'];
   return [...(body.shoulderSlope === undefined ? (['shoulderDrop'] as const) : []), 'ridge', 'neckPoint', 'nape'];
 }
 
@@ -116,7 +118,7 @@ export function firstFigure(body: Body, withLegs = false): Figure {
     ...{ armX: g.crossBack / 2 - ARM.in * scale, armZ: ARM.z, armRadius },
     armLength: body.shoulderToWrist ?? ARM.length * height,
     wristRadius: body.wrist === undefined ? ARM.wrist * armRadius : body.wrist / (2 * Math.PI),
-    ...{ legs: withLegs ? legsFor(body, g.hip, height, height * WAIST) : null, seat: 0 },
+    ...{ legs: withLegs ? legsFor(body, g.hip, height, height * WAIST) : null, seat: 0, seated: SEATED },
   };
 }
 

@@ -31,6 +31,8 @@ const GIRTHS: readonly MeasurementKey[] = [
   'highHip',
   'hip',
   'upperArm',
+  'thigh',
+  'knee',
 ];
 /** How closely a row is to be met, mm. */
 export const metWithin = (key: MeasurementKey): number => (GIRTHS.includes(key) ? FORM.girth : FORM.length);

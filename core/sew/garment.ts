@@ -64,22 +64,36 @@ export const sewnPieces = (pieces: readonly Piece[]): readonly Piece[] =>
 /** Whether these pieces are worn on legs. */
 export const haveLegs = (pieces: readonly Piece[]): boolean => pieces.some((p) => TROUSERS.includes(p.part));
 
+/** What trousers are laid around a leg by. */
+const AROUND_LEG = [
+  ['crotch', 'crotch seam'],
+  ['inseam', 'inseam'],
+  ['side', 'side seam'],
+] as const;
+
 /** Chooses them; refused where they do not close around a body. */
 export function garmentOf({ pieces: all, seams, sleeves = false }: Garment): Result<Garment> {
   const raglan = raglanSleeves(all, seams);
   const pieces = [...sewnPieces(all), ...raglan, ...(sleeves ? setInSleeves(all, seams) : [])];
   if (pieces.length === 0) return refuse('form-nothing-to-sew');
   const has = (role: EdgeRole): boolean => pieces.some((p) => edgesWithRole(p, role).length > 0);
-  const seamed = (parts: readonly Piece['part'][]): boolean =>
-    pieces.some((p) => parts.includes(p.part) && edgesWithRole(p, 'crotch').length > 0);
-  if (!has('centreFront') && !seamed(['trouserFront'])) return refuse('form-centre-missing', { which: 'front' });
-  if (!has('centreBack') && !seamed(['trouserBack'])) return refuse('form-centre-missing', { which: 'back' });
+  const of = (part: Piece['part']): readonly Piece[] => pieces.filter((p) => p.part === part);
+  if (!has('centreFront') && of('trouserFront').length === 0) return refuse('form-centre-missing', { which: 'front' });
+  if (!has('centreBack') && of('trouserBack').length === 0) return refuse('form-centre-missing', { which: 'back' });
+  for (const part of TROUSERS)
+    for (const [role, which] of AROUND_LEG) {
+      const [piece] = of(part);
+      if (piece && !of(part).some((p) => edgesWithRole(p, role).length > 0))
+        return refuse('form-leg-edge', { piece: piece.name, which });
+    }
   const whole = pieces.find((p) => !p.half && p.part !== 'sleeve');
   if (whole) return refuse('form-piece-whole', { piece: whole.name });
-  if (has('neck') && haveLegs(pieces)) return refuse('form-neck-and-legs');
-  // A top hangs from its shoulder seams, or by its raglan sleeves.
-  if (has('neck') && raglan.length === 0 && !(has('shoulder') && seams.some((s) => s.kind === 'shoulder')))
+  // A top hangs from its shoulder seams, or by its raglan sleeves; what has neither neck nor shoulder from the waist.
+  const top = has('neck') || has('shoulder');
+  if (top && haveLegs(pieces)) return refuse('form-neck-and-legs');
+  if (top && raglan.length === 0 && !(has('shoulder') && seams.some((s) => s.kind === 'shoulder')))
     return refuse('form-no-shoulders');
+  if (!top && !has('waist')) return refuse('form-no-waist');
   const ids = new Set(pieces.map((p) => p.id));
   const sewn = seams.filter(
     (s) => s.kind !== 'pocket' && [s.first, s.second].flatMap(partsOfSide).every((side) => ids.has(side.piece)),

@@ -10,15 +10,12 @@ import {
   type Shape,
   type Vec3,
 } from '../form/index.ts';
-import type { Piece } from '../pattern/index.ts';
 import type { Toile } from './sew.ts';
 
 /** How far off the body trousers are laid on it, and how closely the way out is looked for, mm. */
 const OFF = 12;
 const STEP = 4;
 const FARTHEST = 400;
-
-const FRONTS: readonly Piece['part'][] = ['trouserFront', 'skirtFront', 'front', 'sideFront'];
 
 /**
  * Lays trousers around the left leg and the half of the body above it, into m. `found` tells of every point how far it lies from the
@@ -31,7 +28,7 @@ export function layOnLegs(figure: Figure, legs: Legs, toile: Toile, found: Float
   const out = new Float64Array(found.length);
   const times = new Uint8Array(found.length / 3);
   for (const { piece, points } of toile.panels) {
-    const way = FRONTS.includes(piece.part) ? 1 : -1;
+    const way = piece.part === 'trouserFront' ? 1 : -1;
     for (const i of points) {
       const p = place(way, found[3 * i]!, 1000 * found[3 * i + 1]!);
       times[i]!++;

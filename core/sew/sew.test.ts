@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_IDS, samplePattern, type SampleId } from '../blocks/index.ts';
-import { doubleDartsOf, doubleDartShape, pieceArea, dartShape, type Piece } from '../pattern/index.ts';
+import { doubleDartsOf, doubleDartShape, pieceArea, dartShape, type EdgeRole, type Piece } from '../pattern/index.ts';
 import { distance } from '../geometry/index.ts';
 import { expectOk } from '../units/index.ts';
 import { alongTube, armTube, formOf, inLeg, legOf, shapeOf } from '../form/index.ts';
@@ -168,6 +168,16 @@ describe('pieces sewn for the form', () => {
         seams.filter((s) => s.kind !== 'inseam'),
       ),
     ).toBe('form-side-open');
+    // Edges that nobody has named: a wrong garment is not made of them.
+    const unnamed = (role: EdgeRole) =>
+      code(
+        pieces.map((p) => ({
+          ...p,
+          edges: p.edges.map((e) => (e.role === role ? { ...e, role: 'other' as const } : e)),
+        })),
+      );
+    for (const role of ['crotch', 'inseam', 'side'] as const) expect(unnamed(role)).toBe('form-leg-edge');
+    expect(unnamed('waist')).toBe('form-no-waist');
     expect(haveLegs(pieces)).toBe(true);
     const bodice = samplePattern('causeway', [SIZE]);
     expect(code([...bodice.sizes[SIZE]!, ...pieces], [...bodice.seams, ...seams])).toBe('form-neck-and-legs');

@@ -71,6 +71,10 @@ export const ERROR_WORDS = {
   'form-no-body': () => 'Take the waist and the bust or the hip first: the form is made from them.',
   'form-nothing-to-sew': () =>
     'There is no front, back or skirt among these pieces to put on the form. Say on Pattern what each piece is.',
+  'form-leg-edge': (s) =>
+    `No edge of “${s.text('piece')}” is its ${s.text('which')}, so it cannot be laid around the leg. Say on Pattern which edge it is.`,
+  'form-no-waist': () =>
+    'No edge of these pieces is the waist, so they have nothing to hang from. Say on Pattern which edge it is.',
   'form-neck-and-legs': () =>
     en`A garment with both a neckline and legs is not sewn for the form yet. Check it in a toile.`,
   'form-no-shoulders': () =>
@@ -80,7 +84,7 @@ export const ERROR_WORDS = {
   'form-piece-whole': (s) =>
     en`“${s.text('piece')}” is drawn whole. The form takes half pieces that end at the centre front or the centre back.`,
   'form-side-open': (s) =>
-    `The side of “${s.text('piece')}” is sewn to nothing, so the garment stays open. Say on Pattern what it is sewn to.`,
+    `A side seam or inseam of “${s.text('piece')}” is sewn to nothing, so the garment stays open. Say on Pattern what it is sewn to.`,
   'form-piece-loose': (s) =>
     `“${s.text('piece')}” is sewn to no other piece. Say on Pattern what its edges are sewn to.`,
   'form-mesh-fails': () =>

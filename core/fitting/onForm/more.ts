@@ -45,7 +45,7 @@ export function* moreOf(job: ResolvedJob, on: Before): Generator<{ readonly shar
     if (!others.ok) continue;
     const work = wear(others.value.planned ?? others.value.drafted, stand, cloth, fineness, planned);
     const hung = yield* telling(work, (p) => ({ share: (i + p.steps / p.most) / parts }));
-    if (hung.ok) without.push({ step: id, alteration, readings: compared(read(hung.value), control) });
+    if (hung.ok) without.push({ step: id, alteration, readings: compared(read(hung.value), control, cloth) });
   }
   const sure = plusMinus(wanted.planned ?? wanted.drafted, wanted.body, planned);
   const moves = yield* telling(sure, (share) => ({ share: (steps.length + share) / parts }));

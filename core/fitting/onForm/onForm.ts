@@ -122,7 +122,11 @@ export function* onForm(
     : yield* dressed('chart', drafted, standFor(formUnder(drafted, chart).figure, drafted), cloth, fineness);
   if (!third.ok) return third;
   const control = read(third.value);
-  const seen = (garment: Garment, worn: Worn): Seen => ({ garment, worn, readings: compared(read(worn), control) });
+  const seen = (garment: Garment, worn: Worn): Seen => ({
+    garment,
+    worn,
+    readings: compared(read(worn), control, cloth),
+  });
   return ok({
     seen: {
       size,
