@@ -51,6 +51,7 @@ try {
   await page.waitForTimeout(1000);
   await shot('toile-form');
   await page.getByRole('radio', { name: 'Pull' }).check();
+  await page.getByRole('heading', { name: 'Toile', level: 1 }).scrollIntoViewIfNeeded();
   await page.waitForTimeout(1000);
   await shot('toile-form-pull');
   await page.goto(`${base}/job/tove-causeway/toile`);
