@@ -27,6 +27,7 @@ const ROOMS = {
     'fitting/toile',
     'fitting/solve',
     'fitting/onForm',
+    'practice',
     'out/layout',
     'out/patch',
     'out',
@@ -62,6 +63,7 @@ const PACKAGES = {
   'out/model': ['@gltf-transform/core'],
   'out/patch': ['@countertype/clipper2-ts'],
   'fitting/fit': ['papaparse'],
+  practice: ['pure-rand'],
 };
 
 const TESTS = '\\.test\\.tsx?$';

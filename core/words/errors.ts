@@ -22,6 +22,17 @@ const DOCUMENT_WORDS = {
 /** Why something was refused: what is wrong, where, and what to do. */
 export const ERROR_WORDS = {
   ...KEEPING_WORDS,
+  'practice-cut-fails': () =>
+    'Cut like this the paper does not come apart: a line runs along the edge or crosses it twice. Draw it again, from seam line to seam line.',
+  'practice-fell': () => 'Nothing holds this piece any more; it fell off the table. It lies where it was again.',
+  'practice-held': () =>
+    'Its hinges hold this piece: it cannot move like that. Turn it about the hinge, or cut it free.',
+  'practice-line-short': (s) =>
+    `Line ${s.text('line')} ends inside the paper, ${s.len('by')} before the seam line: nothing comes apart there. Draw it on to the seam line or to another line.`,
+  'practice-no-line': () => 'There is nothing to cut yet. Draw a line first.',
+  'practice-no-way': () => 'This task cannot be worked out on this piece. Take new numbers.',
+  'practice-root': () => 'This piece is pinned to the mat. Move the others.',
+  'practice-tape-fails': () => 'Lapped so far the paper cannot be taped: nothing is left of an edge. Lap it less.',
   'length-empty': () => 'Type a length, such as 92.5 or 36 1/2.',
   'length-unreadable': (s) => `“${s.text('text')}” is not a length. Type it like 92.5, 92,5 cm, 36 1/2 or 3/8.`,
   'length-zero-denominator': (s) => `“${s.text('text')}” divides by nothing. Type a fraction such as 3/8.`,

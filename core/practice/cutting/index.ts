@@ -1,0 +1,4 @@
+export * from './sheet.ts';
+export * from './snap.ts';
+export * from './hands.ts';
+export * from './tape.ts';

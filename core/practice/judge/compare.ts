@@ -1,0 +1,154 @@
+import { cross, distance, inverse, move, pathLength, sub, unit, type Point, type Rigid } from '../../geometry/index.ts';
+import type { SlashResult } from '../../paper/slash/index.ts';
+import { bustPointOf, dartShape, type EdgeRole, type Piece } from '../../pattern/index.ts';
+import { nth } from '../../units/index.ts';
+import { besidePanel, grainMiddle, type CutSheet, type Laid } from '../cutting/index.ts';
+import { panelAt } from '../cutting/sheet.ts';
+import { rightMotion, type RightWay, type Task } from '../task.ts';
+import { openedAt, openingsOf, rightSheet, type Opened } from './openings.ts';
+
+/** What somebody did to one piece: nothing yet, or cut, moved and taped; and where the tip of the dart was drawn. */
+export interface Attempt {
+  readonly sheet: CutSheet;
+  readonly laid: Laid;
+  readonly taped: SlashResult;
+  readonly tip: Point | null;
+}
+
+/** By how much what was made differs from what the alteration makes, mm, each at its place on the paper as it lies. */
+export type Difference = { readonly piece: number; readonly by: number; readonly at: Point } & (
+  | { readonly kind: 'opening'; readonly got: number; readonly wanted: number; readonly cut: string }
+  | { readonly kind: 'length'; readonly role: EdgeRole }
+  | { readonly kind: 'corner'; readonly roles: readonly [EdgeRole, EdgeRole]; readonly way: Point }
+  | { readonly kind: 'grain' }
+  | { readonly kind: 'legs' }
+  | { readonly kind: 'tip'; readonly got: number; readonly wanted: number }
+  | { readonly kind: 'seam'; readonly role: EdgeRole; readonly other: number }
+);
+
+/** One piece as it became, seen from the paper that holds the grain; and the same of the right way. */
+export interface Side {
+  readonly piece: Piece;
+  readonly opened: readonly Opened[];
+  readonly laid: Laid;
+}
+export function sideOf(way: RightWay, attempt: Attempt | null): Side {
+  const { sheet, laid } = attempt ?? { sheet: null, laid: [] };
+  const beside = sheet ? besidePanel(laid, sheet.root) : [];
+  return {
+    piece: attempt?.taped.piece ?? way.from,
+    laid: beside,
+    opened: openingsOf(way).map((o) => openedAt(o, sheet, beside)),
+  };
+}
+
+/** How the right way lies when the paper that holds the grain is put where it lay. */
+export function rightBack(way: RightWay): Rigid {
+  const { divided } = rightSheet(way);
+  const { names, graph } = divided;
+  return inverse(rightMotion(way, nth(names, panelAt(graph.rings, grainMiddle(way.from)))));
+}
+
+const middleOfEdge = (piece: Piece, role: EdgeRole): Point => {
+  const edges = piece.edges.filter((e) => e.role === role);
+  return nth(edges, Math.floor(edges.length / 2)).path.start;
+};
+const lengthOf = (piece: Piece, role: EdgeRole): number =>
+  piece.edges.filter((e) => e.role === role).reduce((sum, e) => sum + pathLength(e.path), 0);
+
+/** All differences of one piece, those of no size too. */
+export function differencesOf(task: Task, index: number, attempt: Attempt | null): readonly Difference[] {
+  const way = nth(task.right, index);
+  const { piece, opened } = sideOf(way, attempt);
+  const right = way.taped.piece;
+  const roles = [...new Set(right.edges.map((e) => e.role))].filter((r) => r !== 'dart');
+  return [
+    ...opened.map(({ opening, got }): Difference => ({
+      ...{ kind: 'opening', piece: index, at: opening.at, cut: opening.cut },
+      ...{ by: got - opening.wanted, got, wanted: opening.wanted },
+    })),
+    ...roles.map((role): Difference => ({
+      ...{ kind: 'length', piece: index, role, at: middleOfEdge(piece, role) },
+      by: lengthOf(piece, role) - lengthOf(right, role),
+    })),
+    ...cornersOf(way, index, piece),
+    ...grainOf(way, index, piece),
+    ...(index === 0 && task.lesson.dart ? dartOf(way, attempt, piece) : []),
+  ];
+}
+
+/** How far every corner of the outline lies from its right place. */
+function cornersOf(way: RightWay, index: number, piece: Piece): readonly Difference[] {
+  const back = rightBack(way);
+  const right = way.taped.piece;
+  return right.edges.flatMap((e, i): readonly Difference[] => {
+    const before = right.edges[(i + right.edges.length - 1) % right.edges.length];
+    const mine = piece.edges.find((o) => o.id === e.id);
+    if (!before || !mine || before.role === e.role) return [];
+    const way = sub(mine.path.start, move(back, e.path.start));
+    return [
+      {
+        kind: 'corner',
+        piece: index,
+        roles: [before.role, e.role],
+        at: mine.path.start,
+        way,
+        by: Math.hypot(way.x, way.y),
+      },
+    ];
+  });
+}
+
+/** How far the grain line runs off over its length, against the centre of the piece. */
+function grainOf(way: RightWay, index: number, piece: Piece): readonly Difference[] {
+  const along = (p: Piece): Point | null => {
+    const grain = p.marks.find((m) => m.kind === 'grain');
+    return grain ? sub(grain.to, grain.from) : null;
+  };
+  const [mine, right] = [along(piece), along(way.taped.piece)];
+  if (!mine || !right) return [];
+  const back = rightBack(way);
+  const straight = sub(move(back, right), move(back, { x: 0, y: 0 }));
+  return [{ kind: 'grain', piece: index, at: grainMiddle(piece), by: cross(unit(straight), mine) }];
+}
+
+/** Where the bust point of a piece has come to: in the middle of what opened there, as low as the paper that its hinge holds. */
+export function bustPointNow(way: RightWay, attempt: Attempt): Point | undefined {
+  const [was, now] = [bustPointOf(way.from), bustPointOf(attempt.taped.piece)];
+  const pin = was && attempt.sheet.pins.find((p) => distance(p.at, was) < AT_BUST);
+  if (!pin) return now;
+  const held = move(nth(attempt.laid, pin.panels[0]), pin.at);
+  return { x: (pin.at.x + held.x) / 2, y: held.y };
+}
+/** A hinge so near the bust point was meant to be there, mm. */
+const AT_BUST = 15;
+
+/** The dart as it was drawn: whether its legs are alike, and how far short of the bust point it ends. */
+function dartOf(way: RightWay, attempt: Attempt | null, piece: Piece): readonly Difference[] {
+  const dart = way.final.darts.find((d) => d.kind !== 'waist') ?? way.final.darts[0];
+  const [bust, there] = [attempt && bustPointNow(way, attempt), bustPointOf(way.final)];
+  const mouth = dart && piece.edges.find((e) => e.id === dart.mouth);
+  if (!dart || !mouth || !bust || !there || !attempt?.tip) return [];
+  const { start, end } = dartShape(piece, { ...dart, tip: attempt.tip });
+  const [wanted, got] = [distance(there, dart.tip), distance(bust, attempt.tip)];
+  return [
+    { kind: 'legs', piece: 0, at: attempt.tip, by: distance(attempt.tip, start) - distance(attempt.tip, end) },
+    { kind: 'tip', piece: 0, at: attempt.tip, by: got - wanted, got, wanted },
+  ];
+}
+
+/** Seams that join the two pieces of a lesson. */
+const JOINED: readonly EdgeRole[] = ['side', 'shoulder', 'inseam'];
+
+/** How much longer the seams between two pieces on the mat have become on the first than they should beside the second. */
+export function seamDifferences(task: Task, attempts: readonly (Attempt | null)[]): readonly Difference[] {
+  const [one, two] = task.right;
+  if (!one || !two) return [];
+  const made = (way: RightWay, i: number): Piece => attempts[i]?.taped.piece ?? way.from;
+  const [a, b] = [made(one, 0), made(two, 1)];
+  return JOINED.filter((role) => [a, b].every((p) => p.edges.some((e) => e.role === role))).map((role): Difference => {
+    const now = lengthOf(a, role) - lengthOf(b, role);
+    const right = lengthOf(one.taped.piece, role) - lengthOf(two.taped.piece, role);
+    return { kind: 'seam', piece: 0, other: 1, role, at: middleOfEdge(a, role), by: now - right };
+  });
+}

@@ -1,0 +1,4 @@
+export * from './openings.ts';
+export * from './compare.ts';
+export * from './mistakes.ts';
+export * from './judge.ts';
