@@ -31,3 +31,4 @@ export * from './projector.ts';
 export * from './bureau.ts';
 export * from './worth.ts';
 export * from './glossary.ts';
+export * from './practice.ts';

@@ -84,7 +84,7 @@ function cornersOf(way: RightWay, index: number, piece: Piece): readonly Differe
   return right.edges.flatMap((e, i): readonly Difference[] => {
     const before = right.edges[(i + right.edges.length - 1) % right.edges.length];
     const mine = piece.edges.find((o) => o.id === e.id);
-    if (!before || !mine || before.role === e.role) return [];
+    if (!before || !mine || before.role === e.role || [before.role, e.role].includes('dart')) return [];
     const way = sub(mine.path.start, move(back, e.path.start));
     return [
       {

@@ -92,8 +92,8 @@ function openingAt(at: Point, along: Point, right: Rigid, left: Rigid) {
   return { wanted: cross(way, parted), turns: right.angle - left.angle, parted };
 }
 
-/** How far beside a cut it is looked for what lies on either side, mm. */
-const BESIDE = 20;
+/** How far beside a cut it is looked for what lies on either side, mm: a line drawn elsewhere parts the same two sides. */
+const BESIDE = [10, 20, 45] as const;
 
 /** What somebody’s paper does where the right way opens. */
 export interface Opened {
@@ -109,10 +109,8 @@ export function openedAt(opening: Opening, sheet: CutSheet | null, laid: Laid): 
   const { at, along, middle } = opening;
   if (!sheet) return { opening, got: 0, turns: 0, slant: 0, cut: false };
   const aside = { x: -along.y, y: along.x };
-  const [right, left] = [1, -1].map((way) => panelAt(sheet.rings, add(middle, scale(aside, way * BESIDE)))) as [
-    number,
-    number,
-  ];
+  const sides = BESIDE.map((far) => [1, -1].map((way) => panelAt(sheet.rings, add(middle, scale(aside, way * far)))));
+  const [right, left] = (sides.find(([r, l]) => r !== l) ?? nth(sides, 0)) as [number, number];
   const found = openingAt(at, along, nth(laid, right), nth(laid, left));
   return { opening, got: found.wanted, turns: found.turns, slant: norm(found.parted), cut: right !== left };
 }

@@ -60,6 +60,28 @@ const routes: RouteObject[] = [
       },
     ],
   },
+  {
+    path: '/practice',
+    element: <Shell />,
+    errorElement: <Fault />,
+    HydrateFallback: () => null,
+    children: [
+      {
+        errorElement: <Fault />,
+        children: [
+          {
+            index: true,
+            lazy: async () => ({ Component: (await import('../stations/practice/Practice.tsx')).Practice }),
+          },
+          {
+            path: 'cut/:lesson',
+            lazy: async () => ({ Component: (await import('../stations/practice/cut/CutLesson.tsx')).CutLesson }),
+          },
+          { path: '*', element: <NoSuchPlace /> },
+        ],
+      },
+    ],
+  },
   { path: '*', element: <Shell />, children: [{ path: '*', element: <NoSuchPlace /> }] },
 ];
 

@@ -38,6 +38,14 @@ export interface Before {
 /** The pattern file that is being brought in, and apart from it, since it changes often, what was done so far. */
 export type Sheet = { key: 'file'; name: string; file: Blob } | { key: 'standing'; standing: Standing };
 
+/** What was practised: by lesson and grade, the best score in mm, how often, and when last. */
+export interface Practised {
+  id: string;
+  best: number;
+  times: number;
+  at: string;
+}
+
 /** What the browser keeps. Documents are stored as the files hold them and read through the same schemas. */
 export class AmpleDatabase extends Dexie {
   wearers!: EntityTable<Wearer, 'id'>;
@@ -48,6 +56,7 @@ export class AmpleDatabase extends Dexie {
   touched!: EntityTable<Touched, 'key'>;
   before!: EntityTable<Before, 'key'>;
   sheet!: Table<Sheet, Sheet['key']>;
+  practice!: EntityTable<Practised, 'id'>;
   meta!: EntityTable<{ key: string; value: string }, 'key'>;
 
   constructor(name = 'ample-draft') {
@@ -55,6 +64,7 @@ export class AmpleDatabase extends Dexie {
     this.version(1).stores({ wearers: 'id', patterns: 'id', jobs: 'id', damaged: '++id', meta: 'key' });
     this.version(2).stores({ photos: 'id, job', touched: 'key', before: 'key' });
     this.version(3).stores({ sheet: 'key' });
+    this.version(4).stores({ practice: 'id' });
   }
 }
 

@@ -8,7 +8,7 @@ import { JOB_VERSION, jobSchema, stepSchema, wearerSchema, type Step } from '@am
 import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
 import { ParamField } from '../table/ParamField.tsx';
-import { nextStage } from '../table/stages.ts';
+import { nextStage } from '../../shared/mat/stages.ts';
 import { FindingFix } from '../../shared/FindingFix.tsx';
 import { Recommended, Followers } from './Recommendations.tsx';
 import { Meets, OwnAmount } from './OwnAmount.tsx';

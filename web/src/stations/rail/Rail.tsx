@@ -11,6 +11,7 @@ import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { longDate } from '../../lib/time.ts';
 import { Notice } from '../../shared/basics.tsx';
 import { fetchedLater, NotFetchedOver } from '../../ui/fetchedLater.tsx';
+import { PracticeTag } from './PracticeTag.tsx';
 import { Tag, type TagDialog } from './Tag.tsx';
 import type { Damaged } from '../../store/db.ts';
 import type { Units } from '@ample/core/speech';
@@ -50,6 +51,8 @@ export function Rail() {
     if (change.away) next.set('away', 'yes');
     setQuery(next, { replace: true });
   };
+  // Who has begun nothing yet meets practice first.
+  const untouched = jobs.every((j) => j.demo);
   const put = jobs.filter((j) => j.archived).length;
   const sorted = jobs
     .filter((j) => j.archived === away && (only === null || wearerOf(j, wearers)?.id === only))
@@ -71,6 +74,7 @@ export function Rail() {
           <WhichJobs wearers={wearers} only={only} choose={choose} put={put} away={away} />
         )}
         <ul className="grid grid-cols-1 gap-5 overflow-x-clip px-4 pt-2 min-[600px]:grid-cols-2 min-[1000px]:grid-cols-3">
+          {!away && untouched && <PracticeTag />}
           {sorted.map((job) => (
             <Tag
               key={job.id}
@@ -80,6 +84,7 @@ export function Rail() {
               onDialog={(of, which) => setOnTag({ job: of, dialog: which })}
             />
           ))}
+          {!away && !untouched && <PracticeTag />}
         </ul>
         {jobs.length === 0 && <p className="px-4 py-8">The rail is empty. Start with a wearer and a pattern.</p>}
         {jobs.length > 0 && sorted.length === 0 && (

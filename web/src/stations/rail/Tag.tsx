@@ -5,7 +5,7 @@ import type { Job, Wearer } from '@ample/core/documents';
 import { inOrderOfDate, nextAction } from '@ample/core/fitting/toile';
 import { NEXT_WORDS } from '@ample/core/words';
 import { longDate, today } from '../../lib/time.ts';
-import { COLOURS } from '@ample/core/out';
+import { Hanger } from './Hanger.tsx';
 import { fetchedLater, NotFetchedOver } from '../../ui/fetchedLater.tsx';
 
 /** Until the menu is here a press of its button only opens it, so that a second one does not shut it. */
@@ -39,12 +39,7 @@ export function Tag({
   const late = job.due !== null && job.finished === null && job.due < today();
   return (
     <li className="relative flex flex-col items-center">
-      {/* Every row of tags hangs on a rail of its own. */}
-      <span className="absolute -inset-x-5 top-1 h-[7px] border-t-2 border-rod bg-grey" aria-hidden="true" />
-      <svg className="relative" viewBox="0 0 60 40" width="60" height="40" aria-hidden="true">
-        <path d="M30 4c9 0 9 10 2 12l-2 1v8" fill="none" stroke={COLOURS.quiet} strokeWidth="2.5" />
-        <path d="M30 24v16" stroke={COLOURS.grey} strokeWidth="1.5" />
-      </svg>
+      <Hanger />
       <div className="relative w-full flex-1">
         <Link
           to={`/job/${job.id}/${next.station}`}

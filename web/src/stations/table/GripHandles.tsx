@@ -7,9 +7,10 @@ import { GRIP_WORDS, saySnap } from '@ample/core/words';
 import { nudgeNumber, nudgePoint, nudgeTotal, setValue } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { nudgeOf, valueFromDrag } from './gestures/grip.ts';
-import { CrossShape, GapShape, Handle, PinShape, TargetShape, TipShape } from './Handle.tsx';
+import { CrossShape, GapShape, PinShape, TargetShape, TipShape } from '../../shared/mat/shapes.tsx';
+import { Handle } from './Handle.tsx';
 import { SNAP_PIXELS, type OnMat } from './onMat.ts';
-import { frameAt } from './stages.ts';
+import { frameAt } from '../../shared/mat/stages.ts';
 import { COLOURS } from '@ample/core/out';
 
 interface Props extends OnMat {

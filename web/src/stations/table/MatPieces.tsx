@@ -6,9 +6,9 @@ import { PieceBoundary } from '../../shared/Boundary.tsx';
 import { AlteredPiece } from './AlteredPiece.tsx';
 import { OnMatPiece } from './OnMatPiece.tsx';
 import { stateOf, PieceName } from './PieceName.tsx';
-import { PieceView } from './PieceView.tsx';
+import { PieceView } from '../../shared/mat/PieceView.tsx';
 import type { LaidOut } from './useLaidOut.ts';
-import type { StageMotion } from './useStageMotion.ts';
+import type { StageMotion } from '../../shared/mat/useStageMotion.ts';
 
 interface Props {
   readonly pieces: readonly Piece[];

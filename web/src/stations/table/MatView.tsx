@@ -6,14 +6,14 @@ import type { Point } from '@ample/core/geometry';
 import type { Piece } from '@ample/core/pattern';
 import { useHeldKey, useHotkeys } from '../../lib/hotkeys.ts';
 import { useViewport } from '../../lib/viewport.ts';
-import { MatGround } from './MatGround.tsx';
+import { MatGround } from '../../shared/mat/MatGround.tsx';
 import { MatPieces } from './MatPieces.tsx';
 import { MatTools } from './MatTools.tsx';
 import { MeasureLayer, MeasureReading, useMeasuring } from './Measure.tsx';
-import { frameAt } from './stages.ts';
+import { frameAt } from '../../shared/mat/stages.ts';
 import { useLaidOut } from './useLaidOut.ts';
 import { useOpensOn } from './useOpensOn.ts';
-import { useStageMotion } from './useStageMotion.ts';
+import { useStageMotion } from '../../shared/mat/useStageMotion.ts';
 
 interface Props {
   readonly job: string;

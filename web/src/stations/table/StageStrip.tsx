@@ -1,7 +1,7 @@
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { isBefore, STAGES, type Frame, type Run, type Stage } from '@ample/core/alterations';
 import { cautionsFor, sayFinding, sayStep, stageName } from '@ample/core/words';
-import { frameAt, nextStage } from './stages.ts';
+import { frameAt, nextStage } from '../../shared/mat/stages.ts';
 import { useUnits } from '../../store/prefs.ts';
 import type { Units } from '@ample/core/speech';
 

@@ -7,7 +7,7 @@ import { piecesBefore, useDraft } from '../../store/draft.ts';
 import { MatView } from './MatView.tsx';
 import { Slips } from './Slips.tsx';
 import { StageStrip } from './StageStrip.tsx';
-import { nextStage } from './stages.ts';
+import { nextStage } from '../../shared/mat/stages.ts';
 import { WorkingsPanel } from './WorkingsPanel.tsx';
 import { useHotkeys } from '../../lib/hotkeys.ts';
 

@@ -1,0 +1,53 @@
+import { useEffect } from 'react';
+import { Link } from 'react-router';
+import { GRADES, LESSONS, PARTS_OF_PRACTICE, type Grade, type Lesson } from '@ample/core/practice';
+import { PRACTICE_GRADES, PRACTICE_PARTS } from '@ample/core/words';
+import { openPractice, practiceKey, usePractice } from '../../store/practice.ts';
+import { Station } from '../../shared/basics.tsx';
+
+/** Everything there is to practise on. */
+export function Practice() {
+  useEffect(() => void openPractice(), []);
+  return (
+    <Station
+      title="Practice"
+      lead="Paper that costs nothing. Cut it as you would at the table; what you drew is carried out, mistakes included, and you see what they come to in millimetres."
+    >
+      <h2 className="border-b border-ink pb-1">Cut it yourself</h2>
+      {PARTS_OF_PRACTICE.map((part) => (
+        <section key={part} aria-labelledby={`part-${part}`} className="border-b border-line py-2">
+          <h3 id={`part-${part}`} className="text-quiet">
+            {PRACTICE_PARTS[part]}
+          </h3>
+          <ul>
+            {LESSONS.filter((l) => l.part === part).map((l) => (
+              <LessonRow key={l.id} lesson={l} />
+            ))}
+          </ul>
+        </section>
+      ))}
+    </Station>
+  );
+}
+
+function LessonRow({ lesson }: { readonly lesson: Lesson }) {
+  return (
+    <li className="flex flex-wrap items-center gap-x-6 gap-y-1 py-1">
+      <span className="min-w-[280px] flex-1">{lesson.words.title}</span>
+      {GRADES.map((g) => (
+        <GradeLink key={g} lesson={lesson} grade={g} />
+      ))}
+    </li>
+  );
+}
+
+function GradeLink({ lesson, grade }: { readonly lesson: Lesson; readonly grade: Grade }) {
+  const done = usePractice((s) => s.done[practiceKey(lesson.id, grade)]);
+  return (
+    <Link className="link w-[150px]" to={`/practice/cut/${lesson.id}?grade=${grade}&numbers=${(done?.times ?? 0) + 1}`}>
+      {PRACTICE_GRADES[grade].name}
+      <span className="sr-only">: {lesson.words.title}</span>
+      {done && <span className="num text-sm text-quiet">{done.best.toFixed(1)} mm</span>}
+    </Link>
+  );
+}

@@ -1,0 +1,122 @@
+import { GRADES, type Grade, type Task } from '@ample/core/practice';
+import { PRACTICE_GRADES } from '@ample/core/words';
+import { Hand, PenLine, Pin, Ruler, Scissors, TriangleRight } from 'lucide-react';
+import { Check } from '../../../ui/Check.tsx';
+import { Radio } from '../../../ui/Radio.tsx';
+import type { Attempting } from './useAttempt.ts';
+import type { ToolId } from './useTools.ts';
+
+const TOOL_WORDS = {
+  line: {
+    name: 'Draw a line',
+    how: 'Press where it begins, drag to where it ends. It meets the seam line, the bust point and other lines by itself.',
+    icon: PenLine,
+  },
+  hinge: {
+    name: 'Leave a hinge',
+    how: 'Press the end of a line: there the scissors stop, and the paper stays joined.',
+    icon: Pin,
+  },
+  hand: {
+    name: 'Move the paper',
+    how: 'Take hold of a piece and pull. What hangs on a hinge swings about it; what hangs on nothing slides.',
+    icon: Hand,
+  },
+  tape: { name: 'Measure', how: 'Press at one end, drag to the other.', icon: Ruler },
+  tip: { name: 'Draw the dart', how: 'Press where its tip goes.', icon: TriangleRight },
+} as const;
+
+/** The tools there are: lines before the cut, hands after it. */
+export const toolsFor = (task: Task, isCut: boolean): readonly ToolId[] =>
+  isCut ? ['hand', 'tape', ...(task.lesson.dart ? (['tip'] as const) : [])] : ['line', 'hinge', 'tape'];
+
+interface Props {
+  readonly task: Task;
+  readonly work: Attempting;
+  readonly tool: ToolId;
+  readonly setTool: (tool: ToolId) => void;
+}
+
+/** What is in the hand, and what has been drawn. */
+export function ToolBox({ task, work, tool, setTool }: Props) {
+  return (
+    <section aria-label="Tools" className="space-y-2">
+      <div className="flex flex-wrap gap-1" role="group" aria-label="In the hand">
+        {toolsFor(task, work.isCut).map((id) => {
+          const { name, icon: Icon } = TOOL_WORDS[id];
+          return (
+            <button
+              key={id}
+              className={`btn !px-3 ${tool === id ? '!bg-ink !text-white' : ''}`}
+              aria-pressed={tool === id}
+              onClick={() => setTool(id)}
+            >
+              <Icon size={18} aria-hidden="true" />
+              {name}
+            </button>
+          );
+        })}
+      </div>
+      <p className="text-sm text-quiet">{TOOL_WORDS[tool].how}</p>
+      <div className="flex flex-wrap gap-2">
+        {!work.isCut && (
+          <button className="btn btn-main" onClick={work.cut}>
+            <Scissors size={18} aria-hidden="true" />
+            Cut along the lines
+          </button>
+        )}
+        <button className="btn" onClick={work.undo} aria-disabled={work.past.length === 0}>
+          Undo
+        </button>
+        <button className="btn" onClick={work.redo} aria-disabled={work.future.length === 0}>
+          Redo
+        </button>
+      </div>
+      {!work.isCut && <DrawnLines task={task} work={work} />}
+    </section>
+  );
+}
+
+/** Every line with its two ends: cut through, or with a hinge left. */
+function DrawnLines({ task, work }: Pick<Props, 'task' | 'work'>) {
+  if (work.now.lines.every((l) => l.length === 0)) return null;
+  return (
+    <ul className="border-t border-line">
+      {work.now.lines.flatMap((lines, piece) =>
+        lines.map((l, i) => (
+          <li key={`${piece} ${l.id}`} className="flex flex-wrap items-center gap-x-4 border-b border-line py-1">
+            <span className="font-bold">
+              Line {i + 1}
+              {task.right.length > 1 && <span className="font-normal">, {task.right[piece]?.from.name}</span>}
+            </span>
+            {(['start', 'end'] as const).map((end) => (
+              <Check key={end} on={l.hinge[end]} set={() => work.hinge(piece, l.id, end)}>
+                {end === 'start' ? 'hinge at its start' : 'at its end'}
+              </Check>
+            ))}
+            <button className="link" onClick={() => work.rubOut(piece, l.id)}>
+              Rub out
+            </button>
+          </li>
+        )),
+      )}
+    </ul>
+  );
+}
+
+/** How much is shown while cutting. */
+export function GradeChoice({ grade, set }: { readonly grade: Grade; readonly set: (grade: Grade) => void }) {
+  return (
+    <fieldset>
+      <legend className="sr-only">How much is shown</legend>
+      <div className="flex gap-x-5">
+        {GRADES.map((g) => (
+          <Radio key={g} name="grade" on={grade === g} set={() => set(g)}>
+            {PRACTICE_GRADES[g].name}
+          </Radio>
+        ))}
+      </div>
+      <p className="text-sm text-quiet">{PRACTICE_GRADES[grade].about}</p>
+    </fieldset>
+  );
+}

@@ -1,0 +1,145 @@
+import { useCallback, useMemo, useReducer } from 'react';
+import {
+  cutAlong,
+  judge,
+  restOf,
+  rightLines,
+  tapeDown,
+  type Attempt,
+  type CutSheet,
+  type Laid,
+  type Line,
+  type Task,
+  type Verdict,
+} from '@ample/core/practice';
+import type { Point } from '@ample/core/geometry';
+import type { Refusal } from '@ample/core/units';
+
+/** Everything that was done so far, piece by piece. */
+export interface Work {
+  readonly lines: readonly (readonly Line[])[];
+  /** What has been cut, and where it lies. */
+  readonly cut: readonly ({ readonly sheet: CutSheet; readonly laid: Laid } | null)[];
+  readonly tip: Point | null;
+}
+
+interface State {
+  readonly past: readonly Work[];
+  readonly now: Work;
+  readonly future: readonly Work[];
+  readonly trouble: Refusal | null;
+  readonly verdict: Verdict | null;
+}
+type Action =
+  | { readonly kind: 'do'; readonly work: Work }
+  | { readonly kind: 'undo' | 'redo' }
+  | { readonly kind: 'trouble'; readonly trouble: Refusal | null }
+  | { readonly kind: 'verdict'; readonly verdict: Verdict };
+
+function next(s: State, a: Action): State {
+  const clear = { trouble: null, verdict: null };
+  switch (a.kind) {
+    case 'do':
+      return { past: [...s.past, s.now], now: a.work, future: [], ...clear };
+    case 'undo': {
+      const before = s.past.at(-1);
+      return before ? { past: s.past.slice(0, -1), now: before, future: [s.now, ...s.future], ...clear } : s;
+    }
+    case 'redo': {
+      const [after] = s.future;
+      return after ? { past: [...s.past, s.now], now: after, future: s.future.slice(1), ...clear } : s;
+    }
+    case 'trouble':
+      return { ...s, trouble: a.trouble };
+    case 'verdict':
+      return { ...s, verdict: a.verdict, trouble: null };
+  }
+}
+
+const beginning = (task: Task): Work => ({
+  lines: task.right.map((way) => (task.grade === 'guided' ? rightLines(way) : [])),
+  cut: task.right.map(() => null),
+  tip: null,
+});
+
+const put = <T>(list: readonly T[], at: number, value: T): readonly T[] => list.map((v, i) => (i === at ? value : v));
+
+/** What somebody does to the paper of a task, with undo. Lines are drawn until the paper is cut; then it is moved. */
+export function useAttempt(task: Task) {
+  const [state, send] = useReducer(next, task, (t): State => ({
+    ...{ past: [], now: beginning(t), future: [] },
+    ...{ trouble: null, verdict: null },
+  }));
+  const { now } = state;
+  const change = useCallback((work: Partial<Work>) => send({ kind: 'do', work: { ...now, ...work } }), [now]);
+  const say = useCallback((trouble: Refusal | null) => send({ kind: 'trouble', trouble }), []);
+  return useMemo(
+    () => ({
+      ...state,
+      isCut: now.cut.some((c) => c !== null),
+      say,
+      undo: () => send({ kind: 'undo' }),
+      redo: () => send({ kind: 'redo' }),
+      draw: (piece: number, points: readonly Point[]) => {
+        const lines = now.lines[piece] ?? [];
+        const used = lines.map((l) => Number(l.id));
+        const id = String(Math.max(0, ...used.filter(Number.isFinite)) + 1);
+        change({ lines: put(now.lines, piece, [...lines, { id, points, hinge: { start: false, end: false } }]) });
+      },
+      rubOut: (piece: number, id: string) =>
+        change({
+          lines: put(
+            now.lines,
+            piece,
+            (now.lines[piece] ?? []).filter((l) => l.id !== id),
+          ),
+        }),
+      hinge: (piece: number, id: string, end: 'start' | 'end') =>
+        change({
+          lines: put(
+            now.lines,
+            piece,
+            (now.lines[piece] ?? []).map((l) =>
+              l.id === id ? { ...l, hinge: { ...l.hinge, [end]: !l.hinge[end] } } : l,
+            ),
+          ),
+        }),
+      cut: () => {
+        const cuts: Work['cut'][number][] = [];
+        for (const [i, way] of task.right.entries()) {
+          const lines = now.lines[i] ?? [];
+          // A piece without lines lies there whole; with none anywhere the first is asked for one.
+          if (lines.length === 0 && (i > 0 || now.lines.some((l) => l.length > 0))) {
+            cuts.push(null);
+            continue;
+          }
+          const sheet = cutAlong(way.from, lines);
+          if (!sheet.ok) return say(sheet.error);
+          cuts.push({ sheet: sheet.value, laid: restOf(sheet.value) });
+        }
+        change({ cut: cuts });
+      },
+      lay: (piece: number, laid: Laid) => {
+        const cut = now.cut[piece];
+        if (cut) change({ cut: put(now.cut, piece, { ...cut, laid }) });
+      },
+      drawTip: (tip: Point) => change({ tip }),
+      look: (): Verdict | null => {
+        const attempts: (Attempt | null)[] = [];
+        for (const c of now.cut) {
+          const taped = c && tapeDown(c.sheet, c.laid);
+          if (taped && !taped.ok) {
+            say(taped.error);
+            return null;
+          }
+          attempts.push(c && taped ? { ...c, taped: taped.value, tip: now.tip } : null);
+        }
+        const verdict = judge(task, attempts);
+        send({ kind: 'verdict', verdict });
+        return verdict;
+      },
+    }),
+    [state, now, change, say, task],
+  );
+}
+export type Attempting = ReturnType<typeof useAttempt>;

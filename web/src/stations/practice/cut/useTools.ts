@@ -1,0 +1,151 @@
+import { useState } from 'react';
+import { distance, insidePolygon, inverse, move, nearestOnPath, type Point } from '@ample/core/geometry';
+import { bustPointOf, isInside, snapPlaces, type Piece } from '@ample/core/pattern';
+import { moveBy, type CutSheet, type Laid, type Task } from '@ample/core/practice';
+import type { Attempting } from './useAttempt.ts';
+import type { Pen } from './usePen.ts';
+
+export const TOOLS = ['line', 'hinge', 'hand', 'tape', 'tip'] as const;
+export type ToolId = (typeof TOOLS)[number];
+
+/** Something under way: a line being drawn, a tape being laid, or a panel in the hand. */
+export type Doing =
+  | { readonly kind: 'line' | 'tape'; readonly piece: number; readonly from: Point; readonly to: Point }
+  | {
+      readonly kind: 'hand';
+      readonly piece: number;
+      readonly panel: number;
+      readonly grip: Point;
+      readonly laid: Laid;
+    };
+
+/** How near a press is drawn to something, pixels. */
+const NEAR = 12;
+
+interface Setting {
+  readonly task: Task;
+  readonly work: Attempting;
+  readonly tool: ToolId;
+  /** Where each piece lies on the mat. */
+  readonly offsets: readonly Point[];
+  readonly k: number;
+}
+
+const minus = (a: Point, b: Point): Point => ({ x: a.x - b.x, y: a.y - b.y });
+
+/** A place of a piece near a press: a notch, a corner, the bust point, an end or a bend of a line already drawn. */
+function placeNear(piece: Piece, drawn: readonly Point[], p: Point, radius: number): Point {
+  const bust = bustPointOf(piece);
+  const places = [
+    ...drawn,
+    ...(bust ? [bust] : []),
+    ...snapPlaces(piece)
+      .filter((s) => s.kind !== 'third')
+      .map((s) => s.at),
+  ];
+  const near = places.reduce<Point | null>((best, q) => (best && distance(best, p) <= distance(q, p) ? best : q), null);
+  if (near && distance(near, p) < radius) return near;
+  const on = piece.edges.map((e) => nearestOnPath(e.path, p)).sort((a, b) => a.distance - b.distance)[0];
+  return on && on.distance < radius ? on.point : p;
+}
+
+/** The panel under a place, the uppermost first. */
+export function panelUnder(sheet: CutSheet, laid: Laid, p: Point): number {
+  return sheet.rings.findLastIndex((ring, i) => {
+    const m = laid[i];
+    return m !== undefined && insidePolygon(move(inverse(m), p), ring);
+  });
+}
+
+/** What the chosen tool does on the mat. */
+export function useTools({ task, work, tool, offsets, k }: Setting) {
+  const [doing, setDoing] = useState<Doing | null>(null);
+  const [measured, setMeasured] = useState<(Doing & { kind: 'line' | 'tape' }) | null>(null);
+  const [panel, setPanel] = useState<{ readonly piece: number; readonly panel: number } | null>(null);
+  const radius = NEAR / k;
+  const pieceAt = (p: Point): number => {
+    const inside = task.right.findIndex((w, i) => isInside(w.from, minus(p, offsets[i] as Point)));
+    if (inside >= 0) return inside;
+    const off = task.right.map((w, i) =>
+      Math.min(...w.from.edges.map((e) => nearestOnPath(e.path, minus(p, offsets[i] as Point)).distance)),
+    );
+    return off.indexOf(Math.min(...off));
+  };
+  const on = (piece: number, p: Point): Point => minus(p, offsets[piece] as Point);
+  const drawnOn = (piece: number): readonly Point[] => (work.now.lines[piece] ?? []).flatMap((l) => l.points);
+  const near = (piece: number, p: Point): Point =>
+    placeNear((task.right[piece] as Task['right'][number]).from, drawnOn(piece), on(piece, p), radius);
+
+  function press(p: Point): void {
+    const piece = pieceAt(p);
+    work.say(null);
+    if (tool === 'line' || tool === 'tape') {
+      const from = tool === 'line' ? near(piece, p) : on(piece, p);
+      setDoing({ kind: tool, piece, from, to: from });
+    } else if (tool === 'hinge') toggleHinge(piece, on(piece, p));
+    else if (tool === 'tip') work.drawTip(on(0, p));
+    else takeUp(p);
+  }
+  function toggleHinge(piece: number, p: Point): void {
+    const ends = (work.now.lines[piece] ?? []).flatMap((l) => [
+      { id: l.id, end: 'start' as const, at: l.points[0] as Point },
+      { id: l.id, end: 'end' as const, at: l.points.at(-1) as Point },
+    ]);
+    const [nearest] = ends.sort((a, b) => distance(a.at, p) - distance(b.at, p));
+    if (nearest && distance(nearest.at, p) < 2 * radius) work.hinge(piece, nearest.id, nearest.end);
+  }
+  function takeUp(p: Point): void {
+    for (const [piece, cut] of work.now.cut.entries()) {
+      if (!cut) continue;
+      const found = panelUnder(cut.sheet, cut.laid, on(piece, p));
+      const m = cut.laid[found];
+      if (found < 0 || !m) continue;
+      setPanel({ piece, panel: found });
+      setDoing({ kind: 'hand', piece, panel: found, grip: move(inverse(m), on(piece, p)), laid: cut.laid });
+      return;
+    }
+  }
+  const pen: Pen = {
+    down: press,
+    move: (p) => {
+      if (!doing) return;
+      if (doing.kind !== 'hand') return setDoing({ ...doing, to: on(doing.piece, p) });
+      const cut = work.now.cut[doing.piece];
+      if (!cut) return;
+      const { panel: held, grip } = doing;
+      const to = alongRuler(cut, held, grip, on(doing.piece, p));
+      const moved = moveBy(cut.sheet, doing.laid, { kind: 'pull', panel: held, grip, to });
+      if (moved.ok) setDoing({ ...doing, laid: moved.value });
+      else work.say(moved.error);
+    },
+    up: (p) => {
+      if (doing?.kind === 'line') {
+        const to = near(doing.piece, p);
+        if (distance(doing.from, to) > SHORT / k) work.draw(doing.piece, [doing.from, to]);
+      } else if (doing?.kind === 'tape') setMeasured({ ...doing, to: on(doing.piece, p) });
+      else if (doing?.kind === 'hand' && doing.laid !== work.now.cut[doing.piece]?.laid)
+        work.lay(doing.piece, doing.laid);
+      setDoing(null);
+    },
+    cancel: () => setDoing(null),
+  };
+  /** Turns the panel last taken hold of by some degrees. */
+  const turn = (degrees: number): void => {
+    const cut = panel && work.now.cut[panel.piece];
+    if (!cut) return;
+    const moved = moveBy(cut.sheet, cut.laid, { kind: 'turn', panel: panel.panel, by: (degrees * Math.PI) / 180 });
+    if (moved.ok) work.lay(panel.piece, moved.value);
+    else work.say(moved.error);
+  };
+  return { doing, measured, panel, pen, turn };
+}
+/** A ruler along the grain keeps loose paper straight that is off it by less, mm. */
+const RULER = 2.5;
+
+/** Where loose paper is slid to: straight along the grain, or square to it, where that is nearly meant. */
+function alongRuler({ sheet }: { readonly sheet: CutSheet }, panel: number, grip: Point, to: Point): Point {
+  if (sheet.pins.some((p) => p.panels.includes(panel))) return to;
+  return { x: Math.abs(to.x - grip.x) < RULER ? grip.x : to.x, y: Math.abs(to.y - grip.y) < RULER ? grip.y : to.y };
+}
+/** A line shorter than this was a slip of the hand, pixels. */
+const SHORT = 10;
