@@ -16,9 +16,11 @@ test('a name that looks like code is shown, printed and written as the text it i
   });
   await page.goto('/');
   await page.getByRole('button', { name: 'Start my own' }).click();
-  await page.getByRole('textbox', { name: 'Wearer' }).fill(NAME);
-  await page.getByLabel(/What it will be|What is it/).fill(TITLE);
+  await page.getByRole('textbox', { name: 'Whose is it?' }).fill(NAME);
+  await page.getByLabel(/What will it be/).fill(TITLE);
   await page.getByRole('button', { name: 'Hang it on the rail' }).click();
+  await page.waitForURL(/\/size$/);
+  await page.getByRole('link', { name: /Body/ }).click();
   await expect(page.getByRole('heading', { name: `${NAME}, measured` })).toBeVisible();
   for (const [key, value] of [
     ['High bust', '87'],

@@ -4,11 +4,14 @@ import type { Page } from '@playwright/test';
 export async function startEmpty(page: Page, wearer: string, pattern: string): Promise<string> {
   await page.goto('/');
   await page.getByRole('button', { name: 'Start my own' }).click();
-  await page.getByRole('textbox', { name: 'Wearer' }).fill(wearer);
-  await page.getByLabel('Pattern', { exact: true }).selectOption(pattern);
+  await page.getByRole('textbox', { name: 'Whose is it?' }).fill(wearer);
+  if (pattern === 'paper') await page.getByRole('radio', { name: /on paper/ }).check();
+  else await page.getByLabel('Pattern', { exact: true }).selectOption(pattern);
   await page.getByRole('button', { name: 'Hang it on the rail' }).click();
-  await page.waitForURL(/\/job\/[^/]+\/(body|pattern)/);
-  return /\/job\/([^/]+)\//.exec(page.url())?.[1] ?? '';
+  await page.waitForURL(/\/job\/[^/]+\/size/);
+  const id = /\/job\/([^/]+)\//.exec(page.url())?.[1] ?? '';
+  await page.goto(`/job/${id}/${pattern === 'paper' ? 'pattern' : 'body'}`);
+  return id;
 }
 
 /** First readings typed in, by their names. */

@@ -7,9 +7,11 @@ test('a newcomer: empty rail, wrong entries, a way on each time', async ({ page 
   await expect(page.getByText('The rail is empty.')).toBeVisible();
   await page.getByRole('button', { name: 'Start my own' }).click();
   await page.getByRole('button', { name: 'Hang it on the rail' }).click();
-  await expect(page.getByText(/Type the name of the wearer/)).toBeVisible();
-  await page.getByRole('textbox', { name: 'Wearer' }).fill('Nele');
+  await expect(page.getByText(/Type whose it is/)).toBeVisible();
+  await page.getByRole('textbox', { name: 'Whose is it?' }).fill('Nele');
   await page.getByRole('button', { name: 'Hang it on the rail' }).click();
+  await page.waitForURL(/\/size$/);
+  await page.getByRole('link', { name: /Body/ }).click();
   await expect(page.getByRole('heading', { name: /Nele, measured/ })).toBeVisible();
 
   const high = page.getByLabel('High bust, first reading');

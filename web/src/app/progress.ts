@@ -1,6 +1,7 @@
 import type { Draft } from '@ample/core/fitting/plan';
 import type { Job } from '@ample/core/documents';
 import { inOrderOfDate } from '@ample/core/fitting/toile';
+import { isOnlyMissing } from '../shared/first/firstThing.ts';
 import type { StationId } from './stations.ts';
 
 /** How far a job has come along the tape: the number of stations whose work is done. */
@@ -30,7 +31,8 @@ export function pins(
   const refused = draft.steps.filter((s) => s.step.on && !s.outcome.ok).length;
   return {
     ...(draft.bodyProblems.length > 0 ? { body: draft.bodyProblems.length } : {}),
-    ...(draft.refusal ? { size: 1 } : {}),
+    // What is only missing so far is nothing to look at.
+    ...(draft.refusal && !isOnlyMissing(draft.refusal.code) ? { size: 1 } : {}),
     ...(refused > 0 ? { plan: refused, table: refused } : {}),
     ...(faults > 0 ? { check: faults } : {}),
     ...(undecided > 0 ? { toile: undecided } : {}),

@@ -26,7 +26,12 @@ export async function openPractice(): Promise<void> {
 export async function notePractice(lesson: string, grade: Grade | 'only', score: number): Promise<void> {
   const id = practiceKey(lesson, grade);
   const was = usePractice.getState().done[id];
-  const row: Practised = { id, best: Math.min(score, was?.best ?? Infinity), times: (was?.times ?? 0) + 1, at: new Date().toISOString() };
+  const row: Practised = {
+    id,
+    best: Math.min(score, was?.best ?? Infinity),
+    times: (was?.times ?? 0) + 1,
+    at: new Date().toISOString(),
+  };
   usePractice.setState((s) => ({ done: { ...s.done, [id]: row } }));
   try {
     await db.practice.put(row);

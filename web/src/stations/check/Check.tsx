@@ -5,6 +5,9 @@ import { TOL } from '@ample/core/units';
 import { MEASUREMENT_WORDS, ROLE_WORDS, sayFinding } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { Example } from '../../shared/first/Example.tsx';
+import { First } from '../../shared/first/First.tsx';
+import { useFirstThing } from '../../shared/first/firstThing.ts';
 import { PaperNote } from '../../shared/PaperNote.tsx';
 import { FindingFix } from '../../shared/FindingFix.tsx';
 import { Length, Notice, Station } from '../../shared/basics.tsx';
@@ -18,7 +21,15 @@ export function Check() {
   const draft = useDraft((s) => s.draft);
   const units = useUnits();
   const { job } = useParams();
+  const first = useFirstThing();
   if (!draft) return <Station title="Check">Walking the seams…</Station>;
+  if (first && draft.original.length === 0)
+    return (
+      <Station title="Check" lead="Seams that are sewn to each other, walked side by side." wide>
+        <First thing={first} />
+        <Example of="check" />
+      </Station>
+    );
   // A step's findings about seams are recomputed on the finished pieces, since later steps may have changed them.
   const fromSteps = draft.steps.flatMap((s) =>
     s.step.on && s.outcome.ok ? s.outcome.value.findings.filter((f) => f.data['seam'] === undefined) : [],

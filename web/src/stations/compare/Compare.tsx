@@ -9,6 +9,9 @@ import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice, Station } from '../../shared/basics.tsx';
+import { Example } from '../../shared/first/Example.tsx';
+import { First } from '../../shared/first/First.tsx';
+import { useFirstThing } from '../../shared/first/firstThing.ts';
 import { HangingSkirt } from './HangingSkirt.tsx';
 import { RowDetail } from './RowDetail.tsx';
 import { Scribble } from './Scribble.tsx';
@@ -19,6 +22,7 @@ const complete = (r: Row): boolean => r.difference !== null;
 /** The worksheet: body and ease against the pattern's own flat measurements, and what is left once the plan is done. */
 export function Compare() {
   const { draft, pattern } = useDraft();
+  const first = useFirstThing();
   const wearer = useJob((s) => s.wearer);
   const hanging = useJob((s) => (s.job?.hanging ?? null) !== null);
   const units = useUnits();
@@ -27,9 +31,16 @@ export function Compare() {
   const [all, setAll] = useState(false);
   const rows = useMemo(() => draft?.worksheet ?? [], [draft]);
   if (!draft || !pattern || !wearer) return <Station title="Compare">Measuring the pieces…</Station>;
+  if (first)
+    return (
+      <Station title="Compare" lead="Body and ease against the pattern, measured flat on the seam lines." wide>
+        <First thing={first} />
+        <Example of="compare" />
+      </Station>
+    );
   if (draft.refusal)
     return (
-      <Station title="Compare">
+      <Station title="Compare" wide>
         <Notice grade="fault">
           {sayRefusal(draft.refusal, units)}{' '}
           <Link className="link" to={`/job/${job}/body`}>

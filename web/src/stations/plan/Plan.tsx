@@ -6,6 +6,9 @@ import { editJob } from '../../store/job.ts';
 import { freshStepId } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice, Station } from '../../shared/basics.tsx';
+import { Example } from '../../shared/first/Example.tsx';
+import { First } from '../../shared/first/First.tsx';
+import { useFirstThing } from '../../shared/first/firstThing.ts';
 import { AgainList } from '../../shared/Again.tsx';
 import { Recommended, Followers } from './Recommendations.tsx';
 import { Left } from './Left.tsx';
@@ -19,6 +22,7 @@ import { WorkOrder } from './WorkOrder.tsx';
 
 export function Plan() {
   const { draft, pattern } = useDraft();
+  const first = useFirstThing();
   const units = useUnits();
   const thinned = useThinned(draft);
   if (!draft) return <Station title="Plan">Doing the sums…</Station>;
@@ -27,7 +31,13 @@ export function Plan() {
   return (
     <Station title="Plan" lead={sayAdvice(draft, units) || undefined} wide>
       <AgainList />
-      {draft.refusal && (
+      {first && (
+        <div className="mb-4">
+          <First thing={first} />
+          <Example of="plan" />
+        </div>
+      )}
+      {draft.refusal && !first && (
         <div className="mb-4">
           <Notice grade="fault">{sayRefusal(draft.refusal, units)}</Notice>
         </div>
@@ -43,7 +53,7 @@ export function Plan() {
             Nothing is planned.{' '}
             {chosen
               ? 'The bust can be altered by the amount below, or by your own.'
-              : 'Measure full bust and high bust, or type your own amount.'}
+              : 'Or plan the bust by an amount of your own.'}
           </p>
           <button
             className="btn btn-main"

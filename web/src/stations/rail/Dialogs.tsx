@@ -1,6 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Dialog } from 'radix-ui';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { z } from 'zod';
 import { today } from '../../lib/time.ts';
@@ -8,31 +8,43 @@ import { startOwn } from '../../store/library.ts';
 import { paperPattern } from '../../store/patterns.ts';
 import { Ask } from '../../ui/Ask.tsx';
 import { PatternOptions } from '../../shared/PatternOptions.tsx';
-import type { FieldErrors } from 'react-hook-form';
-import type { UseFormRegister } from 'react-hook-form';
+import type { FieldErrors, UseFormRegister } from 'react-hook-form';
 import { Modal } from '../../ui/Modal.tsx';
 
 const startSchema = z.object({
   name: z
     .string()
     .trim()
-    .min(1, 'Type the name of the wearer; a first name or a number will do.')
+    .min(1, 'Type whose it is; a first name or a number will do.')
     .max(120, 'Shorten the name to 120 letters.'),
   title: z.string().trim().max(160, 'Shorten this to 160 letters.'),
+  from: z.enum(['file', 'paper', 'drawer']),
   pattern: z.string().min(1, 'Choose a pattern.'),
 });
+type Start = z.infer<typeof startSchema>;
 
+/** Where the work begins: with the file of a pattern, or with what the size needs. */
+const BEGINS: Readonly<Record<Start['from'], string>> = { file: 'bring', paper: 'size', drawer: 'size' };
+
+const FROM: Readonly<Record<Start['from'], string>> = {
+  file: 'a file: PDF, SVG, DXF or photos',
+  paper: 'on paper, or still in its envelope',
+  drawer: 'a sample of this app, or one I brought in before',
+};
+
+/** Asked in the order people know: whose, what, and which pattern they have. */
 export function StartOwn({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
   const navigate = useNavigate();
-  const { register, handleSubmit, formState, reset } = useForm({
+  const { register, handleSubmit, formState, reset, control } = useForm<Start>({
     resolver: zodResolver(startSchema),
-    defaultValues: { name: '', title: '', pattern: 'causeway' },
+    defaultValues: { name: '', title: '', from: 'drawer', pattern: 'causeway' },
   });
   const { errors } = formState;
+  const from = useWatch({ control, name: 'from' });
   return (
     <Modal
       title="Start my own"
-      about="Who is it for, what will it be, and from which pattern? The pattern can be changed later under Pattern."
+      about="Three questions. All of it can be changed later."
       open={open}
       onOpenChange={(o) => !o && onClose()}
     >
@@ -40,31 +52,36 @@ export function StartOwn({ open, onClose }: { readonly open: boolean; readonly o
         className="mt-4 space-y-4"
         noValidate
         onSubmit={(e) =>
-          void handleSubmit(async ({ name, title, pattern }) => {
-            const id = await startOwn(name, title, today(), pattern === 'paper' ? paperPattern('My pattern') : pattern);
+          void handleSubmit(async ({ name, title, from, pattern }) => {
+            const id = await startOwn(name, title, today(), from === 'drawer' ? pattern : paperPattern('My pattern'));
             reset();
             onClose();
-            await navigate(`/job/${id}/${pattern === 'paper' ? 'pattern' : 'body'}`);
+            await navigate(`/job/${id}/${BEGINS[from]}`);
           })(e)
         }
       >
         <WearerField errors={errors} register={register} />
         <div>
-          <label htmlFor="own-title" className="mb-1 block text-sm">
-            What it will be (may stay empty)
+          <label htmlFor="own-title" className="mb-1 block">
+            What will it be? <span className="text-quiet">(may stay empty)</span>
           </label>
           <input id="own-title" className="field w-full" autoComplete="off" {...register('title')} />
           <p className="mt-1 text-sm text-pencil">{errors.title?.message}</p>
         </div>
-        <div>
-          <label htmlFor="own-pattern" className="mb-1 block text-sm">
-            Pattern
-          </label>
-          <select id="own-pattern" className="field w-full" {...register('pattern')}>
-            <PatternOptions />
-            <option value="paper">A pattern of my own, on paper only</option>
-          </select>
-        </div>
+        <fieldset>
+          <legend className="mb-1">Which pattern do you have?</legend>
+          {(Object.keys(FROM) as Start['from'][]).map((f) => (
+            <label key={f} className="flex min-h-[40px] items-center gap-2">
+              <input type="radio" value={f} className="size-5 shrink-0 accent-carbon" {...register('from')} />
+              {FROM[f]}
+            </label>
+          ))}
+          {from === 'drawer' && (
+            <select aria-label="Pattern" className="field mt-1 w-full" {...register('pattern')}>
+              <PatternOptions />
+            </select>
+          )}
+        </fieldset>
         <div className="flex gap-3">
           <button className="btn btn-main" type="submit">
             Hang it on the rail
@@ -82,13 +99,13 @@ function WearerField({
   errors,
   register,
 }: {
-  readonly errors: FieldErrors<{ name: string; title: string; pattern: string }>;
-  readonly register: UseFormRegister<{ name: string; title: string; pattern: string }>;
+  readonly errors: FieldErrors<Start>;
+  readonly register: UseFormRegister<Start>;
 }) {
   return (
     <div>
-      <label htmlFor="own-name" className="mb-1 block text-sm">
-        Wearer
+      <label htmlFor="own-name" className="mb-1 block">
+        Whose is it?
       </label>
       <input
         id="own-name"

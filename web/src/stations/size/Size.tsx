@@ -7,6 +7,9 @@ import { useDraft } from '../../store/draft.ts';
 import { editJob, useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Length, Notice, Station } from '../../shared/basics.tsx';
+import { Example } from '../../shared/first/Example.tsx';
+import { First } from '../../shared/first/First.tsx';
+import { useFirstThing } from '../../shared/first/firstThing.ts';
 import { Ladder, type Rule } from './Ladder.tsx';
 import type { Job } from '@ample/core/documents';
 import type { SizeChoice } from '@ample/core/fitting/fit';
@@ -140,6 +143,7 @@ function Levels({ draft }: { readonly draft: Draft }) {
 }
 
 export function Size() {
+  const first = useFirstThing();
   const { draft, pattern } = useDraft();
   const job = useJob((s) => s.job);
   const units = useUnits();
@@ -157,8 +161,14 @@ export function Size() {
       }
       wide
     >
-      <div className="grid gap-6 min-[1000px]:grid-cols-[minmax(0,1fr)_360px]">
-        <div>
+      {first && (
+        <>
+          <First thing={first} />
+          <Example of="size" />
+        </>
+      )}
+      <div className={`grid gap-6 min-[1000px]:grid-cols-[minmax(0,1fr)_360px] ${first ? 'mt-5' : ''}`}>
+        <div className={first ? 'hidden' : ''}>
           <Ladder rules={rules(draft, pattern)} chosen={draft.size} graded={gradedAt(draft)} />
           <p className="mt-2 text-sm text-quiet">
             The line joins the sizes taken on every rule, from {bottom ? 'waist' : 'bust to waist'} to hip: where it
@@ -166,7 +176,7 @@ export function Size() {
           </p>
         </div>
         <div className="space-y-4">
-          {!choice.ok && (
+          {!choice.ok && !first && (
             <Notice grade="fault">
               {sayRefusal(choice.error, units)}{' '}
               <Link className="link" to={`/job/${id}/body`}>
@@ -174,7 +184,7 @@ export function Size() {
               </Link>
             </Notice>
           )}
-          {draft.refusal && choice.ok && <Notice grade="fault">{sayRefusal(draft.refusal, units)}</Notice>}
+          {draft.refusal && choice.ok && !first && <Notice grade="fault">{sayRefusal(draft.refusal, units)}</Notice>}
           {choice.ok && <StartFrom draft={draft} job={job} choice={choice} units={units} />}
           {draft.leaveBust && <Notice grade="note">{sayFit(draft.leaveBust, units)}</Notice>}
           <Cups draft={draft} pattern={pattern} />

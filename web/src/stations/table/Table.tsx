@@ -4,6 +4,10 @@ import type { Stage } from '@ample/core/alterations';
 import { alike } from '@ample/core/fitting/plan';
 import type { Piece } from '@ample/core/pattern';
 import { piecesBefore, useDraft } from '../../store/draft.ts';
+import { Station } from '../../shared/basics.tsx';
+import { Example } from '../../shared/first/Example.tsx';
+import { First } from '../../shared/first/First.tsx';
+import { useFirstThing } from '../../shared/first/firstThing.ts';
 import { MatView } from './MatView.tsx';
 import { Slips } from './Slips.tsx';
 import { StageStrip } from './StageStrip.tsx';
@@ -43,16 +47,7 @@ export function Table() {
     stageBefore: () => setStage((s) => nextStage(run, s, -1)),
   });
   if (!draft) return <main className="p-6">Laying out the paper…</main>;
-  if (draft.original.length === 0)
-    return (
-      <main className="p-6">
-        <h1>No paper on the table yet</h1>
-        <p className="my-2">The size to start from is not known, so there is no piece to lay out.</p>
-        <Link className="btn" to={`/job/${job}/body`}>
-          Measure the body
-        </Link>
-      </main>
-    );
+  if (draft.original.length === 0) return <NoPaper />;
   const open = (id: string) => {
     setSearch({ step: id }, { replace: true });
     setStage('mark');
@@ -76,5 +71,25 @@ export function Table() {
       </div>
       <WorkingsPanel draft={draft} active={active} />
     </main>
+  );
+}
+
+/** Nothing can be laid out yet: what to do first, and what the table will show. */
+function NoPaper() {
+  const first = useFirstThing();
+  const { job } = useParams();
+  return (
+    <Station title="The table" lead="No paper on the table yet: the size to start from is not known." wide>
+      {first ? (
+        <>
+          <First thing={first} />
+          <Example of="table" />
+        </>
+      ) : (
+        <Link className="btn" to={`/job/${job}/size`}>
+          See the size
+        </Link>
+      )}
+    </Station>
   );
 }

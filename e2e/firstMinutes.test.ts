@@ -1,0 +1,59 @@
+import { expect, test } from './app.ts';
+
+/** Counts presses of buttons, links and choices, and fields typed into. */
+const SAMPLE = 'causeway-side';
+
+test('an own job from three answers and two measurements: nothing red before there is a fault', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start my own' }).click();
+  await page.getByRole('textbox', { name: 'Whose is it?' }).fill('Jo');
+  await page.getByLabel('Pattern', { exact: true }).selectOption(SAMPLE);
+  await page.getByRole('button', { name: 'Hang it on the rail' }).click();
+  await page.waitForURL(/\/size$/);
+  const base = page.url().replace(/\/size$/, '');
+  for (const station of ['size', 'compare', 'plan', 'table', 'check']) {
+    await page.goto(`${base}/${station}`);
+    await expect(page.getByRole('heading', { name: 'First: two measurements' })).toBeVisible();
+    await expect(page.getByText('This is how it will look:')).toBeVisible();
+    await expect(page.getByRole('alert')).toHaveCount(0);
+    await expect(page.getByText('Fix', { exact: true })).toHaveCount(0);
+    await expect(page.getByText('to look at')).toHaveCount(0);
+  }
+  await page.goto(`${base}/size`);
+  // The first is enough for a size; the second field stays until it is typed.
+  await page.getByRole('textbox', { name: 'High bust' }).fill('88');
+  await page.getByRole('textbox', { name: 'High bust' }).press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Full bust' })).toBeFocused();
+  await page.keyboard.type('38');
+  await page.keyboard.press('Enter');
+  // 38 in centimetres is no body: it was meant in inches.
+  await page.getByRole('button', { name: 'Yes, use it' }).click();
+  await expect(page.getByText('Start from')).toBeVisible();
+  await expect(page.getByText('First: two measurements')).toBeHidden();
+  await page.keyboard.press('5');
+  await expect(page.getByRole('heading', { name: 'Plan', level: 1 })).toBeVisible();
+  await expect(page.getByText('First: two measurements')).toBeHidden();
+});
+
+test('a pattern on paper is asked for the bust on its envelope, and then has a size', async ({ page }) => {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start my own' }).click();
+  await page.getByRole('textbox', { name: 'Whose is it?' }).fill('Jo');
+  await page.getByRole('radio', { name: /on paper/ }).check();
+  await page.getByRole('button', { name: 'Hang it on the rail' }).click();
+  await page.waitForURL(/\/size$/);
+  for (const [name, value] of [
+    ['High bust', '88'],
+    ['Full bust', '97'],
+  ] as const) {
+    await page.getByRole('textbox', { name }).fill(value);
+    await page.getByRole('textbox', { name }).press('Enter');
+  }
+  await expect(page.getByRole('heading', { name: 'First: the size on your envelope' })).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.getByLabel('Bust on the envelope').fill('92');
+  await page.getByLabel('Bust on the envelope').press('Enter');
+  await expect(page.getByText('Size 1', { exact: true })).toBeVisible();
+  await page.keyboard.press('4');
+  await expect(page.getByRole('heading', { name: 'Compare, size 1' })).toBeVisible();
+});
