@@ -28,7 +28,7 @@ test('an own job from three answers and two measurements: nothing red before the
   await page.keyboard.press('Enter');
   // 38 in centimetres is no body: it was meant in inches.
   await page.getByRole('button', { name: 'Yes, use it' }).click();
-  await expect(page.getByText('Start from')).toBeVisible();
+  await expect(page.getByText('Start from', { exact: true })).toBeVisible();
   await expect(page.getByText('First: two measurements')).toBeHidden();
   await page.keyboard.press('5');
   await expect(page.getByRole('heading', { name: 'Plan', level: 1 })).toBeVisible();

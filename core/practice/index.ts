@@ -4,3 +4,7 @@ export * from './cutting/index.ts';
 export * from './judge/index.ts';
 export * from './model.ts';
 export * from './lessons/index.ts';
+export * from './sums/index.ts';
+export * from './wrinkles.ts';
+export * from './rescue.ts';
+export { METHODS, threeMethods, type Method, type Done as MethodDone } from './methods.ts';

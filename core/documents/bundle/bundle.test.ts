@@ -7,7 +7,7 @@ import { samplePattern } from '../../blocks/index.ts';
 import { fittingOf, seenAs } from '../../testing/fittings.ts';
 import { expectOk } from '../../units/index.ts';
 import { jobSchema, readPattern, wearerSchema, writeDocument, type Job } from '../index.ts';
-import { keptOfJob, LIMITS, planImport, readBundle, writeBundle, type Kept } from './index.ts';
+import { keptOfJob, LIMITS, mergedPractice, planImport, readBundle, writeBundle, type Kept } from './index.ts';
 import { JOB_VERSION } from '../schema.ts';
 
 const pattern = {
@@ -86,6 +86,21 @@ describe('a bundle', () => {
     expect(keptOfJob(kept, 'no such job')).toBeNull();
     expect(keptOfJob({ ...kept, wearers: [] }, 'b')).toBeNull();
   });
+  it('takes what was practised along, says so to older versions, and is joined with what is here', () => {
+    const practice = [
+      { id: 'swayback free', best: 0.8, times: 3, at: '2026-11-20T10:00:00.000Z' },
+      { id: 'fullerBust guided', best: 2.4, times: 1, at: '2026-11-21T10:00:00.000Z' },
+    ];
+    const file = writeBundle({ ...kept, practice }, 'all', MADE);
+    const there = expectOk(readBundle(file), 'bundle').kept.practice ?? [];
+    expect(there.map((p) => p.id)).toEqual(['fullerBust guided', 'swayback free']);
+    expect(JSON.parse(new TextDecoder().decode(unzipSync(file)['manifest.json']))).toMatchObject({ version: 2 });
+    const here = [{ id: 'swayback free', best: 1.5, times: 5, at: '2026-11-22T10:00:00.000Z' }];
+    expect(mergedPractice(here, there)).toEqual([
+      { id: 'swayback free', best: 0.8, times: 5, at: '2026-11-22T10:00:00.000Z' },
+      practice[1],
+    ]);
+  });
   it('tells beforehand what it would add and replace', () => {
     const here = { ...kept, jobs: [{ ...kept.jobs[0]!, title: 'Changed here' }] };
     expect(planImport(here, kept).map((i) => [i.kind, i.id, i.what])).toEqual([
@@ -114,7 +129,7 @@ describe('a bundle is refused', () => {
     ['when it is someone else’s zip', zipSync({ 'letter.txt': strToU8('hello') }), 'bundle-foreign'],
     ['when it has no manifest', tamperedWithoutManifest(), 'bundle-foreign'],
     ['when its manifest is another format', tampered({}, { format: 'other/bundle' }), 'bundle-foreign'],
-    ['when it is newer', tampered({}, { version: 2 }), 'bundle-newer'],
+    ['when it is newer', tampered({}, { version: 3 }), 'bundle-newer'],
     ['when its version makes no sense', tampered({}, { version: 0 }), 'bundle-damaged'],
     ['when a file is missing', withoutListed('jobs/00002.json'), 'bundle-damaged'],
     ['when it names a way out', tampered({ 'jobs/../../../etc/passwd': strToU8('x') }), 'bundle-path'],

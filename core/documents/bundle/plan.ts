@@ -1,6 +1,6 @@
 import type { Job, Wearer } from '../schema.ts';
 import { writeDocument } from '../read.ts';
-import type { Kept } from './types.ts';
+import type { Kept, Practised } from './types.ts';
 
 /** What importing one document would do here. */
 export interface ImportItem {
@@ -11,7 +11,7 @@ export interface ImportItem {
   readonly what: 'new' | 'same' | 'differs';
 }
 
-export type Documents = Omit<Kept, 'photos'>;
+export type Documents = Omit<Kept, 'photos' | 'practice'>;
 
 const wearerName = (job: Job, wearers: readonly Wearer[]): string => {
   const ref = job.wearer;
@@ -49,4 +49,24 @@ export function keptOfJob(all: Kept, id: string): Kept | null {
   if (!('sets' in w) && wearers.length === 0) return null;
   const patterns = 'id' in p && !('chart' in p) ? all.patterns.filter((x) => x.id === p.id) : [];
   return { wearers, patterns, jobs: [job], photos: all.photos.filter((x) => x.job === id) };
+}
+
+/** Two records of practice as one: of the same thing the better score, the more often and the later day. */
+export function mergedPractice(here: readonly Practised[], there: readonly Practised[]): readonly Practised[] {
+  const all = new Map(here.map((p) => [p.id, p]));
+  for (const p of there) {
+    const had = all.get(p.id);
+    all.set(
+      p.id,
+      had
+        ? {
+            ...p,
+            best: Math.min(had.best, p.best),
+            times: Math.max(had.times, p.times),
+            at: had.at > p.at ? had.at : p.at,
+          }
+        : p,
+    );
+  }
+  return [...all.values()];
 }

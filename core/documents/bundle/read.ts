@@ -7,9 +7,10 @@ import { readJob, readPattern, readWearer } from '../read.ts';
 import { HOSTILE, beginsAsDocument, bundleOfJob } from './single.ts';
 import { LIMITS, type Bundle, type BundleError, type Kept, type PhotoFile } from './types.ts';
 
-const VERSION = 1;
+const VERSION = 2;
 /** The only file names a bundle may have: no path leads out of it, nothing is hidden. */
-const PATH = /^(manifest\.json|photos\.json|(wearers|patterns|jobs)\/\d{5}\.json|photos\/\d{5}\.(jpg|png|webp))$/;
+const PATH =
+  /^(manifest\.json|photos\.json|practice\.json|(wearers|patterns|jobs)\/\d{5}\.json|photos\/\d{5}\.(jpg|png|webp))$/;
 
 const manifestSchema = z.object({
   format: z.literal('ample-draft/bundle'),
@@ -27,6 +28,17 @@ const photosSchema = z
       id: z.string().min(1).max(80),
       job: z.string().min(1).max(80),
       type: z.enum(['image/jpeg', 'image/png', 'image/webp']),
+    }),
+  )
+  .max(LIMITS.files);
+
+const practiceSchema = z
+  .array(
+    z.object({
+      id: z.string().min(1).max(80),
+      best: z.number().min(0).max(10_000),
+      times: z.number().int().min(1).max(1_000_000),
+      at: z.string().max(40),
     }),
   )
   .max(LIMITS.files);
@@ -88,6 +100,7 @@ function read(bytes: Uint8Array): Bundle {
     patterns: all('patterns', readPattern),
     jobs: all('jobs', readJob),
     photos: photosOf(files),
+    ...practiceOf(files),
   };
   return { kind: manifest.kind, made: manifest.made, kept };
 }
@@ -149,6 +162,12 @@ const MAGIC: Readonly<Record<PhotoFile['type'], readonly (number | null)[]>> = {
   'image/png': [0x89, 0x50, 0x4e, 0x47],
   'image/webp': [0x52, 0x49, 0x46, 0x46, null, null, null, null, 0x57, 0x45, 0x42, 0x50],
 };
+
+function practiceOf(files: Files): Pick<Kept, 'practice'> {
+  if (!files['practice.json']) return {};
+  const listed = practiceSchema.safeParse(jsonOf(files, 'practice.json'));
+  return listed.success ? { practice: listed.data } : stop('bundle-damaged', { path: 'practice.json' });
+}
 
 function photosOf(files: Files): readonly PhotoFile[] {
   if (!files['photos.json']) return [];

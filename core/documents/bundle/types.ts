@@ -9,12 +9,22 @@ export interface PhotoFile {
   readonly bytes: Uint8Array;
 }
 
+/** Something practised: by lesson and grade, the best score in mm, how often, and when last. */
+export interface Practised {
+  readonly id: string;
+  readonly best: number;
+  readonly times: number;
+  readonly at: string;
+}
+
 /** Everything a browser keeps, or all that belongs to one job. */
 export interface Kept {
   readonly wearers: readonly Wearer[];
   readonly patterns: readonly Pattern[];
   readonly jobs: readonly Job[];
   readonly photos: readonly PhotoFile[];
+  /** What was practised, in a backup of everything. */
+  readonly practice?: readonly Practised[];
 }
 
 export type BundleKind = 'all' | 'job';

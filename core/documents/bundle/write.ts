@@ -19,6 +19,7 @@ const numbered = <T extends { readonly id: string }>(all: readonly T[], name: (o
  */
 export function writeBundle(kept: Kept, kind: BundleKind, made: string): Uint8Array {
   const photos = numbered(kept.photos, (p: PhotoFile, n) => `photos/${n}.${ENDING[p.type]}`);
+  const practice = [...(kept.practice ?? [])].sort((a, b) => (a.id < b.id ? -1 : 1));
   const files: { readonly path: string; readonly bytes: Uint8Array }[] = [
     ...numbered(kept.wearers, (_, n) => `wearers/${n}.json`).map(text),
     ...numbered(kept.patterns, (_, n) => `patterns/${n}.json`).map(text),
@@ -29,11 +30,13 @@ export function writeBundle(kept: Kept, kind: BundleKind, made: string): Uint8Ar
         writeDocument(photos.map(({ path, one }) => ({ file: path, id: one.id, job: one.job, type: one.type }))),
       ),
     },
+    ...(practice.length > 0 ? [{ path: 'practice.json', bytes: strToU8(writeDocument(practice)) }] : []),
     ...photos.map(({ path, one }) => ({ path, bytes: one.bytes })),
   ];
   const manifest = {
     format: 'ample-draft/bundle',
-    version: 1,
+    // What an older version does not know, it is told that it does not know.
+    version: practice.length > 0 ? 2 : 1,
     kind,
     made,
     files: files.map(({ path, bytes }) => ({ path, bytes: bytes.length, sha256: bytesToHex(sha256(bytes)) })),

@@ -74,6 +74,22 @@ const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('../stations/practice/Practice.tsx')).Practice }),
           },
           {
+            path: 'sums',
+            lazy: async () => ({ Component: (await import('../stations/practice/Sums.tsx')).Sums }),
+          },
+          {
+            path: 'wrinkles',
+            lazy: async () => ({ Component: (await import('../stations/practice/Wrinkles.tsx')).Wrinkles }),
+          },
+          {
+            path: 'methods',
+            lazy: async () => ({ Component: (await import('../stations/practice/Methods.tsx')).Methods }),
+          },
+          {
+            path: 'rescue',
+            lazy: async () => ({ Component: (await import('../stations/practice/Rescues.tsx')).Rescues }),
+          },
+          {
             path: 'cut/:lesson',
             lazy: async () => ({ Component: (await import('../stations/practice/cut/CutLesson.tsx')).CutLesson }),
           },

@@ -1,6 +1,13 @@
 import { isSample } from '@ample/core/blocks';
 import { readJob, readPattern, readWearer, type Job } from '@ample/core/documents';
-import { keptOfJob, planImport, type Bundle, type ImportItem, type Kept } from '@ample/core/documents/bundle';
+import {
+  keptOfJob,
+  mergedPractice,
+  planImport,
+  type Bundle,
+  type ImportItem,
+  type Kept,
+} from '@ample/core/documents/bundle';
 import type { Refusal, Result } from '@ample/core/units';
 import { packBundle, unpackBundle } from '../workers/bundleClient.ts';
 import { db, tableOf, type Before, type Kind } from './db.ts';
@@ -19,17 +26,19 @@ export async function keptNow(): Promise<Kept> {
       const r = read(row);
       return r.ok ? [r.value] : [];
     });
-  const [wearers, patterns, jobs, photos] = await Promise.all([
+  const [wearers, patterns, jobs, photos, practice] = await Promise.all([
     db.wearers.toArray(),
     db.patterns.toArray(),
     db.jobs.toArray(),
     db.photos.toArray(),
+    db.practice.toArray(),
   ]);
   return {
     wearers: sound(wearers, readWearer),
     patterns: sound(patterns, readPattern),
     jobs: sound(jobs, readJob),
     photos,
+    practice,
   };
 }
 
@@ -89,6 +98,7 @@ export async function takeIn({ kept }: Bundle, leave: ReadonlySet<string>, at: D
       await db.before.put(before);
       for (const { kind, raw } of documents) await put(kind, raw);
       await db.photos.bulkPut([...photos]);
+      await db.practice.bulkPut([...mergedPractice(await db.practice.toArray(), kept.practice ?? [])]);
     });
   } catch (error) {
     return storageTrouble(error);
@@ -97,7 +107,7 @@ export async function takeIn({ kept }: Bundle, leave: ReadonlySet<string>, at: D
   return null;
 }
 
-const TABLES = () => [db.wearers, db.patterns, db.jobs, db.photos, db.touched, db.before];
+const TABLES = () => [db.wearers, db.patterns, db.jobs, db.photos, db.touched, db.before, db.practice];
 async function put(kind: Kind, raw: { readonly id: string }): Promise<void> {
   await (tableOf(kind) as { put: (row: unknown) => Promise<unknown> }).put(raw);
   await touch(kind, [raw.id]);

@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import type { Job, Wearer } from '@ample/core/documents';
-import type { PhotoFile } from '@ample/core/documents/bundle';
+import type { PhotoFile, Practised } from '@ample/core/documents/bundle';
 import type { Pattern } from '@ample/core/pattern';
 import type { Standing } from './importHistory.ts';
 
@@ -37,14 +37,6 @@ export interface Before {
 
 /** The pattern file that is being brought in, and apart from it, since it changes often, what was done so far. */
 export type Sheet = { key: 'file'; name: string; file: Blob } | { key: 'standing'; standing: Standing };
-
-/** What was practised: by lesson and grade, the best score in mm, how often, and when last. */
-export interface Practised {
-  id: string;
-  best: number;
-  times: number;
-  at: string;
-}
 
 /** What the browser keeps. Documents are stored as the files hold them and read through the same schemas. */
 export class AmpleDatabase extends Dexie {

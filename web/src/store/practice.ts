@@ -1,6 +1,7 @@
 import { create } from 'zustand';
 import type { Grade } from '@ample/core/practice';
-import { db, type Practised } from './db.ts';
+import type { Practised } from '@ample/core/documents/bundle';
+import { db } from './db.ts';
 
 interface Practice {
   /** By what was practised and its grade. */

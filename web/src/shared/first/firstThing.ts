@@ -34,14 +34,14 @@ export function firstThing(draft: Draft, pattern: Pattern): FirstThing | null {
  */
 export function useFirstThing(): FirstThing | null {
   const { draft, pattern } = useDraft();
-  const [kept, setKept] = useState<FirstThing | null>(null);
+  const [asked, setAsked] = useState<(FirstThing & { kind: 'measure' }) | null>(null);
   const now = draft && pattern ? firstThing(draft, pattern) : null;
-  if (now && JSON.stringify(now) !== JSON.stringify(kept)) setKept(now);
-  if (now || !draft || kept?.kind !== 'measure') return now;
-  const open = kept.keys.some(
+  if (now?.kind === 'measure' && now.keys !== asked?.keys) setAsked(now);
+  if (!draft || !asked) return now;
+  const open = asked.keys.some(
     (key) =>
       draft.body[key] === undefined ||
       draft.bodyProblems.some((p) => p.key === key && (p.grade === 'stop' || p.data['meant'] !== undefined)),
   );
-  return open ? kept : null;
+  return open ? asked : now;
 }

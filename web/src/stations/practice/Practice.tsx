@@ -5,6 +5,25 @@ import { PRACTICE_GRADES, PRACTICE_PARTS } from '@ample/core/words';
 import { openPractice, practiceKey, usePractice } from '../../store/practice.ts';
 import { Station } from '../../shared/basics.tsx';
 
+const OTHERS = [
+  {
+    to: '/practice/sums',
+    name: 'Sums',
+    about: 'Starting size, halves and quarters, dart legs, ease: with new numbers each time.',
+  },
+  {
+    to: '/practice/wrinkles',
+    name: 'Read the wrinkles',
+    about: 'Signs on a figure: choose the cause, and see the test for it.',
+  },
+  {
+    to: '/practice/methods',
+    name: 'Three methods',
+    about: 'Slash, pivot or slide, at the seam: one amount, side by side.',
+  },
+  { to: '/practice/rescue', name: 'Rescue', about: 'A torn hinge, the wrong half cut: what one does now.' },
+] as const;
+
 /** Everything there is to practise on. */
 export function Practice() {
   useEffect(() => void openPractice(), []);
@@ -13,6 +32,16 @@ export function Practice() {
       title="Practice"
       lead="Paper that costs nothing. Cut it as you would at the table; what you drew is carried out, mistakes included, and you see what they come to in millimetres."
     >
+      <ul className="mb-6 grid gap-3 min-[700px]:grid-cols-2">
+        {OTHERS.map((o) => (
+          <li key={o.to}>
+            <Link to={o.to} className="card block h-full px-4 py-3 hover:bg-tissue">
+              <span className="block font-head text-lg font-semibold underline">{o.name}</span>
+              <span className="block">{o.about}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
       <h2 className="border-b border-ink pb-1">Cut it yourself</h2>
       {PARTS_OF_PRACTICE.map((part) => (
         <section key={part} aria-labelledby={`part-${part}`} className="border-b border-line py-2">

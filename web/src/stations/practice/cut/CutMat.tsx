@@ -74,13 +74,13 @@ export function CutMat({ task, work, tool }: Props) {
   return (
     <div className="flex h-[620px] min-w-0 shrink-0 flex-col min-[1000px]:h-auto min-[1000px]:min-h-0 min-[1000px]:flex-1">
       <div className="relative min-h-0 flex-1 bg-around">
-        { }
+        {}
         <svg
           ref={svg}
           className="absolute inset-0 h-full w-full touch-none select-none focus-visible:outline-3 focus-visible:-outline-offset-3"
           role="application"
           aria-label={`Mat. ${HOW}`}
-           
+
           tabIndex={0}
           data-mat
           onKeyDown={pen.onKeyDown}

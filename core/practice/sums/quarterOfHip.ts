@@ -1,0 +1,33 @@
+import { inWords } from '../../speech/index.ts';
+import type { Sum } from './sum.ts';
+
+/** All round the hip, shared by four seam edges. */
+export const quarterOfHip: Sum = {
+  id: 'quarterOfHip',
+  asks: 'length',
+  draw: ({ between }) => {
+    const body = between(960, 1120, 10);
+    const ease = 40;
+    const lacks = between(16, 48, 8);
+    const pattern = body + ease - lacks;
+    return {
+      told: { body, ease, pattern, wanted: body + ease, lacks, answer: lacks / 4 },
+      answer: lacks / 4,
+      slips: { whole: lacks, half: lacks / 2, noEase: (body - pattern) / 4 },
+    };
+  },
+  words: {
+    ...inWords({
+      title: 'A quarter at each side',
+      slips: {
+        whole: 'That is what is missing all round. Two fronts and two backs share it.',
+        half: 'That would be for two pieces. Half a front and half a back are four edges at the sides.',
+        noEase: 'The ease was forgotten: the skirt must be wider than the body.',
+      },
+    }),
+    question: (s) =>
+      `Hip ${s.len('body')}, ease wanted ${s.len('ease')}; the skirt measures ${s.len('pattern')} around the hip. By how much does each of the four side edges move out?`,
+    sum: (s) =>
+      `${s.len('body')} + ${s.len('ease')} = ${s.len('wanted')}, less ${s.len('pattern')} = ${s.len('lacks')}; ÷ 4 = ${s.len('answer')}`,
+  },
+};
