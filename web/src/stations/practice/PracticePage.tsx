@@ -13,7 +13,7 @@ export const PracticePage = ({
   readonly children: ReactNode;
 }) => (
   <Station title={title} lead={lead}>
-    <Link className="link !min-h-0" to="/practice">
+    <Link className="link" to="/practice">
       All practice
     </Link>
     <div className="mt-3">{children}</div>

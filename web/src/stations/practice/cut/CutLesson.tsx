@@ -82,7 +82,7 @@ function Cutting({ lesson, grade, seed, set, task }: Asked & { readonly task: Ta
         <CutMat task={task} work={work} tool={tool} />
       )}
       <div className="shrink-0 space-y-3 border-l border-ink px-4 py-3 min-[1000px]:w-[400px] min-[1000px]:overflow-auto">
-        <Link className="link !min-h-0" to="/practice">
+        <Link className="link" to="/practice">
           All practice
         </Link>
         <h1>{lesson.words.title}</h1>

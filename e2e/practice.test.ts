@@ -1,0 +1,210 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { boundsOf, flatten, move, type Point } from '@ample/core/geometry';
+import { outlineOf } from '@ample/core/pattern';
+import { cutAlong, LESSONS, rightLaid, rightLines, taskOf, type Task } from '@ample/core/practice';
+import { expectOk, nth } from '@ample/core/units';
+import { expect, test } from './app.ts';
+import { expectAccessible, seenWrong, settled } from './onScreen.ts';
+
+/** The task a page shows, and where its first piece lies on the mat. */
+function setBy(id: string, grade: 'guided' | 'marked' | 'free', numbers: number): { task: Task; offset: Point } {
+  const lesson = nth(
+    LESSONS.filter((l) => l.id === id),
+    0,
+  );
+  const task = expectOk(taskOf(lesson, grade, numbers), id);
+  const box = boundsOf(flatten(outlineOf(nth(task.right, 0).from)));
+  return { task, offset: { x: -box.minX, y: -box.minY } };
+}
+const open = async (page: Page, id: string, grade: string, numbers: number): Promise<void> => {
+  await page.goto(`/practice/cut/${id}?grade=${grade}&numbers=${numbers}`);
+  await expect(page.locator('[data-mat]')).toBeVisible();
+  await settled(page);
+};
+/** A place of the paper on the screen. */
+const onScreen = (page: Page, offset: Point, p: Point): Promise<Point> =>
+  page.evaluate(
+    ({ x, y }) => {
+      const g = document.querySelector('[data-mat] > g') as SVGGElement;
+      const { x: sx, y: sy } = new DOMPoint(x, y).matrixTransform(g.getScreenCTM() ?? undefined);
+      return { x: sx, y: sy };
+    },
+    { x: p.x + offset.x, y: p.y + offset.y },
+  );
+const score = async (page: Page): Promise<number> =>
+  Number(/([\d.]+) mm/.exec(await page.getByRole('region', { name: 'What it comes to' }).innerText())?.[1]);
+
+test('by pointer: a swayback drawn, hinged, cut, lapped and looked at; then without its hinge', async ({ page }) => {
+  const { task, offset } = setBy('swayback', 'free', 4);
+  await open(page, 'swayback', 'free', 4);
+  const way = nth(task.right, 0);
+  const [line] = rightLines(way);
+  if (!line) throw new Error('no line');
+  const ends = [nth(line.points, 0), nth(line.points, 1)] as const;
+  const hinged = line.hinge.start ? ends[0] : ends[1];
+  const drag = async (from: Point, to: Point): Promise<void> => {
+    const [a, b] = [await onScreen(page, offset, from), await onScreen(page, offset, to)];
+    await page.mouse.move(a.x, a.y);
+    await page.mouse.down();
+    await page.mouse.move((a.x + b.x) / 2, (a.y + b.y) / 2, { steps: 5 });
+    await page.mouse.move(b.x, b.y, { steps: 5 });
+    await page.mouse.up();
+  };
+  // Nothing is drawn: nothing can be cut, and it is said.
+  await page.getByRole('button', { name: 'Cut along the lines' }).click();
+  await expect(page.getByText('There is nothing to cut yet. Draw a line first.')).toBeVisible();
+  await drag(...ends);
+  await page.getByRole('button', { name: 'Leave a hinge' }).click();
+  const pin = await onScreen(page, offset, hinged);
+  await page.mouse.click(pin.x, pin.y);
+  await page.getByRole('button', { name: 'Cut along the lines' }).click();
+  const sheet = expectOk(cutAlong(way.from, [line]), 'sheet');
+  const laid = rightLaid(way, sheet);
+  const panel = sheet.rings.findIndex((_, i) => i !== sheet.root);
+  const away = (p: Point): number => Math.hypot(p.x - hinged.x, p.y - hinged.y);
+  const grip = nth(sheet.rings, panel).reduce((best, p) => (away(p) > away(best) ? p : best));
+  const inside = { x: grip.x + 0.06 * (hinged.x - grip.x), y: grip.y };
+  await drag(inside, move(nth(laid, panel), inside));
+  await page.getByRole('button', { name: 'Tape it and look' }).click();
+  expect(await score(page)).toBeLessThan(2);
+  await expect(page.getByText('To nothing at the side')).toBeVisible();
+
+  // The same without the hinge: the side seam changes, and it is called by its name.
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Cut along the lines' }).click();
+  await drag(inside, move(nth(laid, panel), inside));
+  await page.getByRole('button', { name: 'Tape it and look' }).click();
+  await expect(page.getByRole('heading', { name: 'Cut through the hinge' })).toBeVisible();
+  await page.getByRole('button', { name: 'Show the right way' }).click();
+  await page.getByRole('button', { name: 'Next stage' }).click();
+  await page.getByRole('button', { name: 'Back to my own' }).click();
+  // What was practised stands beside the lesson, also after a reload.
+  await page.getByRole('link', { name: 'All practice' }).click();
+  await page.reload();
+  await expect(page.getByRole('link', { name: /Free.*A swayback/ })).toContainText('mm');
+});
+
+test('by keyboard alone: a sleeve made longer to the millimetre', async ({ page }) => {
+  const { task } = setBy('longerSleeve', 'guided', 2);
+  await open(page, 'longerSleeve', 'guided', 2);
+  await page.getByRole('button', { name: 'Cut along the lines' }).focus();
+  await page.keyboard.press('Enter');
+  await page.locator('[data-mat]').focus();
+  // The part that is not pinned, and away from the cut: above or below.
+  const way = nth(task.right, 0);
+  const sheet = expectOk(cutAlong(way.from, rightLines(way)), 'sheet');
+  const heights = sheet.rings.map((r) => r.reduce((sum, p) => sum + p.y / r.length, 0));
+  const loose = nth(heights, sheet.root === 0 ? 1 : 0) > nth(heights, sheet.root) ? 'ArrowDown' : 'ArrowUp';
+  for (let i = 0; i < 34; i++) await page.keyboard.press(loose);
+  await page.keyboard.press('Enter');
+  const by = task.asked.told['by'] as number;
+  for (let i = 0; i < by / 5; i++) await page.keyboard.press(loose);
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Tape it and look' }).focus();
+  await page.keyboard.press('Enter');
+  expect(await score(page)).toBeLessThan(1);
+  await expect(page.getByText('This can be cut in good cloth.')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByText('This can be cut in good cloth.')).toBeHidden();
+});
+
+test.describe('by touch', () => {
+  test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } });
+  test('a sleeve of four hinges opens as one pulls, and the pinned half stays', async ({ page }) => {
+    const { task, offset } = setBy('fullUpperArm', 'guided', 2);
+    await open(page, 'fullUpperArm', 'guided', 2);
+    await page.getByRole('button', { name: 'Cut along the lines' }).tap();
+    const way = nth(task.right, 0);
+    const sheet = expectOk(cutAlong(way.from, rightLines(way)), 'sheet');
+    const laid = rightLaid(way, sheet);
+    const pinned = nth(
+      sheet.pins.filter((p) => !p.panels.includes(sheet.root)),
+      0,
+    );
+    const held = pinned.panels[0];
+    const middle = nth(sheet.rings, held).reduce(
+      (s, p, _, all) => ({ x: s.x + p.x / all.length, y: s.y + p.y / all.length }),
+      { x: 0, y: 0 },
+    );
+    const [a, b] = [await onScreen(page, offset, middle), await onScreen(page, offset, move(nth(laid, held), middle))];
+    const session = await page.context().newCDPSession(page);
+    const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: Point) =>
+      session.send('Input.dispatchTouchEvent', { type, touchPoints: at ? [at] : [] });
+    await touch('touchStart', a);
+    for (let i = 1; i <= 8; i++)
+      await touch('touchMove', { x: a.x + ((b.x - a.x) * i) / 8, y: a.y + ((b.y - a.y) * i) / 8 });
+    await touch('touchEnd');
+    await page.getByRole('button', { name: 'Tape it and look' }).tap();
+    expect(await score(page)).toBeLessThan(3);
+  });
+});
+
+test('sums: a slip is known by its number, the right answer is right, in inches too', async ({ page }) => {
+  await page.goto('/practice/sums');
+  await page.getByRole('button', { name: 'Half of the front' }).click();
+  const question = page.getByRole('region', { name: 'Half of the front' });
+  const total = Number(/lacks ([\d.]+) cm/.exec(await question.innerText())?.[1]);
+  await question.getByLabel(/Answer/).fill(String(total));
+  await question.getByRole('button', { name: 'Is that right?' }).click();
+  await expect(page.getByText('That is for the whole front.')).toBeVisible();
+  await question.getByLabel(/Answer/).fill(String(total / 2));
+  await question.getByLabel(/Answer/).press('Enter');
+  await expect(page.getByText('Right.', { exact: true })).toBeVisible();
+  await question.getByLabel(/Answer/).fill('wide');
+  await question.getByLabel(/Answer/).press('Enter');
+  await expect(page.getByText(/“wide” is not a length/)).toBeVisible();
+  await page.getByRole('button', { name: 'The next kind' }).click();
+  await expect(page.getByRole('heading', { name: 'A quarter at each side', level: 2 })).toBeVisible();
+});
+
+test('wrinkles: a figure is read, the test for its cause is told', async ({ page }) => {
+  await page.goto('/practice/wrinkles');
+  await page.getByRole('radio').first().check();
+  await page.getByRole('button', { name: 'Is that it?' }).click();
+  await expect(page.getByText('The test.')).toBeVisible();
+  await page.getByRole('button', { name: 'Another figure' }).click();
+  await expect(page.getByRole('button', { name: 'Is that it?' })).toBeDisabled();
+});
+
+test('what was practised goes into the backup and comes back', async ({ page, browser, baseURL }) => {
+  await page.goto('/practice/sums');
+  await page.getByRole('button', { name: 'Half of the front' }).click();
+  await page.getByLabel(/Answer/).fill('1');
+  await page.getByRole('button', { name: 'Is that right?' }).click();
+  await open(page, 'roundBack', 'guided', 1);
+  await page.getByRole('button', { name: 'Cut along the lines' }).click();
+  await page.getByRole('button', { name: 'Tape it and look' }).click();
+  await expect(page.getByRole('heading', { name: 'Cut, and not moved' })).toBeVisible();
+  await page.goto('/');
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export everything' }).click(),
+  ]);
+  const path = await file.path();
+  expect(readFileSync(path).length).toBeGreaterThan(1000);
+  // Another browser, in which nothing was practised yet.
+  const context = await browser.newContext({ baseURL: baseURL ?? '' });
+  const other = await context.newPage();
+  await other.goto('/practice');
+  await expect(other.getByRole('link', { name: /Guided.*A round back/ })).not.toContainText('mm');
+  await other.goto('/');
+  await other.getByLabel(/A file made by Export everything/).setInputFiles(path);
+  await other.getByRole('button', { name: 'Import it' }).click();
+  await expect(other.getByRole('button', { name: /Undo the import/ })).toBeVisible();
+  await other.goto('/practice');
+  await expect(other.getByRole('link', { name: /Guided.*A round back/ })).toContainText('mm');
+  await context.close();
+});
+
+for (const place of ['', '/sums', '/wrinkles', '/methods', '/rescue', '/cut/fullerBust?grade=guided&numbers=1'])
+  test(`axe finds nothing on practice${place || ' at home'}, nor does the eye`, async ({ page }) => {
+    for (const width of [820, 1280]) {
+      await page.setViewportSize({ width, height: 900 });
+      await page.goto(`/practice${place}`);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      await settled(page);
+      await expectAccessible(page);
+      expect(await seenWrong(page)).toEqual([]);
+    }
+  });
