@@ -81,8 +81,7 @@ const MISTAKE_WORDS: Readonly<Record<MistakeCode, { readonly name: string; reado
   },
   'halved-twice': {
     name: 'Halved once too often',
-    why: (s) =>
-      `It opened ${s.len('got')} instead of ${s.len('wanted')}: the amount named was this piece’s already, or half of it was.`,
+    why: (s) => `It opened ${s.len('got')} instead of ${s.len('wanted')}: only half of this piece’s share.`,
   },
   'measured-on-the-slant': {
     name: 'Measured on the slant',
