@@ -2,6 +2,7 @@ export * from './access.ts';
 export * from './beyond.ts';
 export * from './bustLine.ts';
 export * from './buttons.ts';
+export * from './carryBeyond.ts';
 export * from './canonical.ts';
 export * from './cutting.ts';
 export * from './findNeck.ts';

@@ -1,7 +1,7 @@
 import { distance, endOf, intersectPaths, pathLength, polyline, splitPath, type Path } from '../geometry/index.ts';
 import { ok, refuse, TOL, type Result, cyclic } from '../units/index.ts';
 import { centreEdgeOf, middleX, uprightAt } from './access.ts';
-import type { BeyondError } from './beyond.ts';
+import type { BeyondError } from './carryBeyond.ts';
 import type { Edge, Mark, Piece } from './types.ts';
 
 /** Where the centre of a piece lies inside its paper, and where it folds, as entered by hand: mm from the outer edge. */

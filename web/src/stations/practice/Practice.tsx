@@ -71,7 +71,7 @@ function LessonRow({ lesson }: { readonly lesson: Lesson }) {
 }
 
 function GradeLink({ lesson, grade }: { readonly lesson: Lesson; readonly grade: Grade }) {
-  const done = usePractice((s) => s.done[practiceKey(lesson.id, grade)]);
+  const done = usePractice((s) => s.done?.[practiceKey(lesson.id, grade)]);
   return (
     <Link className="link w-[150px]" to={`/practice/cut/${lesson.id}?grade=${grade}&numbers=${(done?.times ?? 0) + 1}`}>
       {PRACTICE_GRADES[grade].name}

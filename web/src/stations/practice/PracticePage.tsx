@@ -1,9 +1,10 @@
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Station } from '../../shared/basics.tsx';
+import { openPractice } from '../../store/practice.ts';
 
 /** A page of practice, with the way back to all of it. */
-export const PracticePage = ({
+export function PracticePage({
   title,
   lead,
   children,
@@ -11,11 +12,14 @@ export const PracticePage = ({
   readonly title: string;
   readonly lead: string;
   readonly children: ReactNode;
-}) => (
-  <Station title={title} lead={lead}>
-    <Link className="link" to="/practice">
-      All practice
-    </Link>
-    <div className="mt-3">{children}</div>
-  </Station>
-);
+}) {
+  useEffect(() => void openPractice(), []);
+  return (
+    <Station title={title} lead={lead}>
+      <Link className="link" to="/practice">
+        All practice
+      </Link>
+      <div className="mt-3">{children}</div>
+    </Station>
+  );
+}
