@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { boundsOf, flatten, move, type Point } from '@ample/core/geometry';
@@ -208,3 +209,36 @@ for (const place of ['', '/sums', '/wrinkles', '/methods', '/rescue', '/cut/full
       expect(await seenWrong(page)).toEqual([]);
     }
   });
+
+test('a lesson on paper: pieces to cut with a square of 5 cm, then the answers; a term opened where it stands', async ({
+  page,
+}) => {
+  await open(page, 'longerBodice', 'free', 2);
+  await page.getByRole('button', { name: 'dart', exact: true }).click();
+  await expect(page.getByText('A wedge folded out of the cloth.')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: 'On paper' }).click();
+  await expect(page.getByRole('region', { name: 'Bodice front, to cut' })).toBeVisible();
+  const path = test.info().outputPath('sheet.pdf');
+  await page.pdf({ path, format: 'A4', preferCSSPageSize: true });
+  const text = (number: number): string =>
+    execFileSync('pdftotext', ['-f', String(number), '-l', String(number), path, '-'], { encoding: 'utf8' });
+  expect(execFileSync('pdfinfo', [path], { encoding: 'utf8' })).toMatch(/Pages:\s+4\b/);
+  expect(text(1)).toMatch(/This square measures 5.0 cm/);
+  expect(text(1)).toMatch(/one to 2/);
+  expect(text(3)).toMatch(/answer[\s\S]*opens\s+2.6\s+cm;\s+on\s+this\s+page\s+(1\.3|0\.9)\s+cm/);
+});
+
+test('help tells what to do where one stands', async ({ page }) => {
+  for (const [place, name] of [
+    ['/', 'The rail'],
+    ['/practice', 'Practice'],
+    ['/job/marit-causeway/size', 'Size'],
+    ['/job/marit-causeway/toile', 'Toile'],
+  ] as const) {
+    await page.goto(place);
+    await expect(page.getByRole('link', { name: 'Ample Draft' })).toBeVisible();
+    await page.getByRole('button', { name: /Help/ }).click();
+    await expect(page.getByRole('heading', { name: `Here: ${name}` })).toBeVisible();
+  }
+});

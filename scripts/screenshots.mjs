@@ -86,6 +86,7 @@ try {
   await page.getByText('size 4').first().waitFor();
   await shot('sheet');
   await page.goto(`${base}/job/ines-causeway/plan`);
+  const asked = (name) => page.getByRole('button', { name, exact: true }).first().click();
   for (const name of ['Shorter', 'Swayback, at the waist seam']) await asked(name);
   await page.getByText('The plan stands in this order.').waitFor();
   await page

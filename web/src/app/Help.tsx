@@ -6,11 +6,20 @@ import { HOTKEYS, PLACES } from '../lib/hotkeys.ts';
 import { fetchedLater } from '../ui/fetchedLater.tsx';
 import { Radio } from '../ui/Radio.tsx';
 import { Modal } from '../ui/Modal.tsx';
+import type { Pictured } from '../shared/first/Pictures.tsx';
+import { Here } from './Here.tsx';
 
 // The words come when Help is opened: the first screen has no need of them.
 const Glossary = fetchedLater(async () => (await import('./Glossary.tsx')).Glossary);
 
-export function Help({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+interface Props {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  /** The place one is at. */
+  readonly at: Pictured;
+}
+
+export function Help({ open, onClose, at }: Props) {
   return (
     <Modal
       title="Getting started and shortcuts"
@@ -19,6 +28,7 @@ export function Help({ open, onClose }: { readonly open: boolean; readonly onClo
       onOpenChange={(o) => !o && onClose()}
       width="w-[640px]"
     >
+      <Here at={at} />
       <EnglishChoice />
       {Object.entries(PLACES).map(([where, title]) => (
         <table key={where} className="mt-4 w-full">

@@ -140,6 +140,7 @@ export function Shell() {
   // The projector lies over everything: what it covers is no stop for the Tab key.
   const covered = pathname.endsWith('/projector');
   const station = STATIONS.find((s) => pathname.endsWith(`/${s.id}`));
+  const at = station?.id ?? (pathname.startsWith('/practice') ? 'practice' : 'rail');
   useEffect(() => {
     document.title = station ? `${station.name} · Ample Draft` : 'Ample Draft';
   }, [station]);
@@ -170,7 +171,7 @@ export function Shell() {
           )
         )}
       </div>
-      <Suspense>{help && <Help open onClose={() => setHelp(false)} />}</Suspense>
+      <Suspense>{help && <Help open onClose={() => setHelp(false)} at={at} />}</Suspense>
       {finding && (
         <Suspense>
           <Finder open onClose={() => setFinding(false)} />

@@ -90,6 +90,12 @@ const routes: RouteObject[] = [
             lazy: async () => ({ Component: (await import('../stations/practice/Rescues.tsx')).Rescues }),
           },
           {
+            path: 'sheet/:lesson',
+            lazy: async () => ({
+              Component: (await import('../stations/practice/cut/PracticeSheet.tsx')).PracticeSheet,
+            }),
+          },
+          {
             path: 'cut/:lesson',
             lazy: async () => ({ Component: (await import('../stations/practice/cut/CutLesson.tsx')).CutLesson }),
           },

@@ -4,22 +4,18 @@ import { GRADES, LESSONS, taskOf, type Grade, type Lesson, type Task } from '@am
 import { sayRefusal, speaker } from '@ample/core/words';
 import { useHotkeys } from '../../../lib/hotkeys.ts';
 import { Notice } from '../../../shared/basics.tsx';
+import { Terms } from '../../../shared/Terms.tsx';
 import { notePractice } from '../../../store/practice.ts';
 import { useUnits } from '../../../store/prefs.ts';
 import { CutMat } from './CutMat.tsx';
 import { Replay } from './Replay.tsx';
 import { GradeChoice, ToolBox, toolsFor } from './ToolBox.tsx';
+import { seedOf } from './seed.ts';
 import { useAttempt } from './useAttempt.ts';
 import { VerdictView } from './VerdictView.tsx';
 import type { ToolId } from './useTools.ts';
 
 const gradeOf = (text: string | null): Grade => GRADES.find((g) => g === text) ?? 'guided';
-/** The number the drawing of numbers starts from stands in the address, so that a page can be left and come back to. */
-const seedOf = (text: string | null): number => {
-  const n = Number(text);
-  return Number.isInteger(n) && n > 0 ? n : 1;
-};
-
 export function CutLesson() {
   const { lesson: id } = useParams();
   const [query, setQuery] = useSearchParams();
@@ -86,7 +82,9 @@ function Cutting({ lesson, grade, seed, set, task }: Asked & { readonly task: Ta
           All practice
         </Link>
         <h1>{lesson.words.title}</h1>
-        <p>{lesson.words.task(speaker(task.asked.told, units))}</p>
+        <p>
+          <Terms>{lesson.words.task(speaker(task.asked.told, units))}</Terms>
+        </p>
         <GradeChoice grade={grade} set={(g) => set(g, seed)} />
         {!replay && <ToolBox task={task} work={work} tool={tool} setTool={setTool} />}
         <p role="status" className={work.trouble ? 'border-l-4 border-pencil bg-white px-3 py-2' : 'sr-only'}>
@@ -108,6 +106,9 @@ function Cutting({ lesson, grade, seed, set, task }: Asked & { readonly task: Ta
           <button className="btn" onClick={() => set(grade, seed + 1)}>
             New numbers
           </button>
+          <Link className="btn" to={`/practice/sheet/${lesson.id}?numbers=${seed}`}>
+            On paper
+          </Link>
         </div>
       </div>
     </main>
