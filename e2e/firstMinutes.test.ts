@@ -57,3 +57,47 @@ test('a pattern on paper is asked for the bust on its envelope, and then has a s
   await page.keyboard.press('4');
   await expect(page.getByRole('heading', { name: 'Compare, size 1' })).toBeVisible();
 });
+
+test('the first time through: from an empty browser to a printed page of the demo, left and taken up again', async ({
+  page,
+}) => {
+  let presses = 0;
+  const press = async (name: string | RegExp): Promise<void> => {
+    presses++;
+    await page
+      .getByRole('button', { name, exact: typeof name === 'string' })
+      .first()
+      .click();
+  };
+  await page.goto('/');
+  presses++;
+  await page.getByRole('link', { name: /Open practice/ }).click();
+  await press('First time through');
+  const walk = page.getByRole('region', { name: 'First time through' });
+  await expect(walk).toContainText('1 of 9');
+  const words = (): Promise<number> => walk.innerText().then((t) => t.split(/\s+/).length);
+  for (let i = 2; i <= 5; i++) {
+    presses++;
+    await walk.getByRole('button', { name: 'Next', exact: true }).click();
+    await expect(walk).toContainText(`${i} of 9`);
+    // Short enough to be read in a breath.
+    expect(await words()).toBeLessThan(45);
+  }
+  await expect(page).toHaveURL(/marit-causeway\/plan$/);
+  // Somewhere else and back; closed and opened again.
+  await page.goto('/practice/sums');
+  await expect(walk).toContainText('5 of 9');
+  await page.reload();
+  await walk.getByRole('button', { name: 'Back to where we were' }).click();
+  await expect(page).toHaveURL(/marit-causeway\/plan$/);
+  for (let i = 6; i <= 9; i++) {
+    presses++;
+    await walk.getByRole('button', { name: 'Next', exact: true }).click();
+  }
+  await expect(walk).toContainText('9 of 9');
+  const [file] = await Promise.all([page.waitForEvent('download'), press(/^PDF, \d+ pages/)]);
+  expect(file.suggestedFilename()).toMatch(/\.pdf$/);
+  expect(presses).toBeLessThanOrEqual(12);
+  await walk.getByRole('button', { name: 'Done' }).click();
+  await expect(walk).toBeHidden();
+});

@@ -6,7 +6,7 @@ import { useDraft } from '../store/draft.ts';
 import { closeJob, openJob, startAutosave, useJob } from '../store/job.ts';
 import { redoHere, undoHere } from '../store/stationHistory.ts';
 import { useLibrary, wearerOf } from '../store/library.ts';
-import { switchUnits, useUnits } from '../store/prefs.ts';
+import { switchUnits, usePrefs, useUnits } from '../store/prefs.ts';
 import { takeUpUndo } from '../store/undoKept.ts';
 import { followWindows } from '../store/windows.ts';
 import { focusWork } from '../lib/focus.ts';
@@ -21,6 +21,8 @@ const Help = fetchedLater(async () => (await import('./Help.tsx')).Help, NotFetc
 const Tape = fetchedLater(async () => (await import('./Tape.tsx')).Tape);
 /** The finder knows every alteration and measurement: it comes when it is first asked for. */
 const Finder = fetchedLater(async () => (await import('./Finder.tsx')).Finder, NotFetchedOver);
+/** Only who takes the first walk through meets it. */
+const Walk = fetchedLater(async () => (await import('./Walk.tsx')).Walk);
 /** After the first screen stands, so that letters typed right after the key are not lost. */
 const FETCH_FINDER = 1500;
 
@@ -128,6 +130,7 @@ export function Shell() {
   const { job: id } = useParams();
   const { pathname } = useLocation();
   const [help, setHelp] = useState(false);
+  const walk = usePrefs((s) => s.walk);
   const open = useJob((s) => s.job?.id === id);
   const missing = useLibrary((s) => id !== undefined && !s.jobs.some((j) => j.id === id && wearerOf(j, s.wearers)));
   const [showHelp] = useState(() => () => setHelp(true));
@@ -171,6 +174,7 @@ export function Shell() {
           )
         )}
       </div>
+      <Suspense>{walk !== null && !covered && <Walk step={walk} />}</Suspense>
       <Suspense>{help && <Help open onClose={() => setHelp(false)} at={at} />}</Suspense>
       {finding && (
         <Suspense>

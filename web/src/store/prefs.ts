@@ -23,6 +23,8 @@ interface Prefs {
   readonly cloth: ClothPrefs;
   /** It was said, once, where body measurements are kept. */
   readonly toldPrivacy: boolean;
+  /** How far one has come on the first time through; null where one is not on it. */
+  readonly walk: number | null;
 }
 
 /** How cloth is bought and laid. */
@@ -66,6 +68,7 @@ export const usePrefs = create<Prefs>()(
       withSheet: true,
       cloth: { fold: true, oneWay: false, shrink: 0.05 },
       toldPrivacy: false,
+      walk: null,
     }),
     { name: 'ample-draft.prefs' },
   ),

@@ -7,7 +7,10 @@ export function Example({ of }: { readonly of: Shown }) {
   return (
     <figure className="mt-5">
       <figcaption className="mb-2 text-quiet">{EXAMPLE_WORDS[of]}</figcaption>
-      <div className="pointer-events-none border border-line bg-white p-4 opacity-45 select-none" aria-hidden="true">
+      <div
+        className="pointer-events-none max-w-[660px] border border-line bg-white p-4 opacity-45 select-none"
+        aria-hidden="true"
+      >
         <Picture of={of} />
       </div>
     </figure>

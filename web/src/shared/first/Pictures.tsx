@@ -34,14 +34,14 @@ const Sizes = () => (
   <svg viewBox="0 0 900 150" className="w-full">
     {['High bust', 'Waist', 'Hip'].map((name, i) => (
       <g key={name} transform={`translate(40 ${i * 48 + 28})`}>
-        <text y="-8" fontSize="16">
+        <text y="-8" fontSize="25">
           {name}
         </text>
         <path d="M0 6H820" stroke={COLOURS.ink} />
         {[2, 3, 4, 5, 6].map((size, k) => (
           <g key={size} transform={`translate(${80 + k * 165} 6)`}>
             <path d="M0 -7V7" stroke={COLOURS.ink} strokeWidth="2" />
-            <text x="6" y="-8" fontSize="16" fill={COLOURS.quiet}>
+            <text x="6" y="-6" fontSize="25" fill={COLOURS.quiet}>
               {size}
             </text>
           </g>
@@ -102,7 +102,7 @@ const Walking = () => (
       <g key={i} transform={`translate(40 ${38 + i * 44})`}>
         <path d={`M0 0H${780 + i * 6}`} stroke={COLOURS.carbon} strokeWidth="4" />
         <path d="M300 -8V8" stroke={COLOURS.ink} strokeWidth="3" />
-        <text y="-10" fontSize="16">
+        <text y="-10" fontSize="25">
           {i === 0 ? 'Front, side seam 21.4 cm' : 'Back, side seam 21.5 cm'}
         </text>
       </g>
@@ -133,7 +133,7 @@ const Body = () => (
     </g>
     {['High bust', 'Full bust', 'Waist'].map((name, i) => (
       <g key={name} transform={`translate(340 ${34 + i * 42})`}>
-        <text fontSize="18">{name}</text>
+        <text fontSize="25">{name}</text>
         <rect x="150" y="-22" width="90" height="32" fill="none" stroke={COLOURS.grey} />
         <rect x="256" y="-22" width="90" height="32" fill="none" stroke={COLOURS.grey} />
       </g>
@@ -165,10 +165,10 @@ const Fitting = () => (
       <path d={torso} fill={COLOURS.tissue} stroke={COLOURS.ink} strokeWidth="2" />
       <path d="M58 52L34 66M60 60L36 74M82 52L106 66M80 60L104 74" stroke={COLOURS.pencil} strokeWidth="2.5" />
     </g>
-    <text x="380" y="50" fontSize="18">
+    <text x="380" y="50" fontSize="25">
       1 Drag lines from the bust to the side
     </text>
-    <text x="380" y="86" fontSize="18" fill={COLOURS.quiet}>
+    <text x="380" y="86" fontSize="25" fill={COLOURS.quiet}>
       Likely: a fuller bust than the draft
     </text>
   </svg>

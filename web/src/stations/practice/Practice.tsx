@@ -1,7 +1,8 @@
 import { useEffect } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { GRADES, LESSONS, PARTS_OF_PRACTICE, type Grade, type Lesson } from '@ample/core/practice';
 import { PRACTICE_GRADES, PRACTICE_PARTS } from '@ample/core/words';
+import { usePrefs } from '../../store/prefs.ts';
 import { openPractice, practiceKey, usePractice } from '../../store/practice.ts';
 import { Station } from '../../shared/basics.tsx';
 
@@ -32,6 +33,7 @@ export function Practice() {
       title="Practice"
       lead="Paper that costs nothing. Cut it as you would at the table; what you drew is carried out, mistakes included, and you see what they come to in millimetres."
     >
+      <FirstTime />
       <ul className="mb-6 grid gap-3 min-[700px]:grid-cols-2">
         {OTHERS.map((o) => (
           <li key={o.to}>
@@ -56,6 +58,26 @@ export function Practice() {
         </section>
       ))}
     </Station>
+  );
+}
+
+/** Three minutes through a job of the demo, taken up again where one left it. */
+function FirstTime() {
+  const navigate = useNavigate();
+  const begin = () => {
+    usePrefs.setState({ walk: 0 });
+    void navigate('/');
+  };
+  return (
+    <div className="mb-4 flex flex-wrap items-center gap-3 border border-ink bg-tape px-4 py-3">
+      <p className="min-w-0 flex-1 basis-[360px]">
+        <strong>First time here?</strong> Three minutes through a job of the demo, one instruction at a time on the real
+        screens. It can be left at any moment.
+      </p>
+      <button className="btn btn-main" onClick={begin}>
+        First time through
+      </button>
+    </div>
   );
 }
 
