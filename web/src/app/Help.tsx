@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui';
 import { Suspense } from 'react';
+import { useLocation } from 'react-router';
 import { ENGLISHES, type English } from '@ample/core/speech';
 import { usePrefs } from '../store/prefs.ts';
 import { HOTKEYS, PLACES } from '../lib/hotkeys.ts';
@@ -8,18 +9,17 @@ import { Radio } from '../ui/Radio.tsx';
 import { Modal } from '../ui/Modal.tsx';
 import type { Pictured } from '../shared/first/Pictures.tsx';
 import { Here } from './Here.tsx';
+import { STATIONS } from './stations.ts';
 
 // The words come when Help is opened: the first screen has no need of them.
 const Glossary = fetchedLater(async () => (await import('./Glossary.tsx')).Glossary);
 
-interface Props {
-  readonly open: boolean;
-  readonly onClose: () => void;
-  /** The place one is at. */
-  readonly at: Pictured;
-}
+/** The place an address leads to. */
+const placeOf = (pathname: string): Pictured =>
+  STATIONS.find((s) => pathname.endsWith(`/${s.id}`))?.id ?? (pathname.startsWith('/practice') ? 'practice' : 'rail');
 
-export function Help({ open, onClose, at }: Props) {
+export function Help({ open, onClose }: { readonly open: boolean; readonly onClose: () => void }) {
+  const { pathname } = useLocation();
   return (
     <Modal
       title="Getting started and shortcuts"
@@ -28,7 +28,7 @@ export function Help({ open, onClose, at }: Props) {
       onOpenChange={(o) => !o && onClose()}
       width="w-[640px]"
     >
-      <Here at={at} />
+      <Here at={placeOf(pathname)} />
       <EnglishChoice />
       {Object.entries(PLACES).map(([where, title]) => (
         <table key={where} className="mt-4 w-full">

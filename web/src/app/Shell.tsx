@@ -143,7 +143,6 @@ export function Shell() {
   // The projector lies over everything: what it covers is no stop for the Tab key.
   const covered = pathname.endsWith('/projector');
   const station = STATIONS.find((s) => pathname.endsWith(`/${s.id}`));
-  const at = station?.id ?? (pathname.startsWith('/practice') ? 'practice' : 'rail');
   useEffect(() => {
     document.title = station ? `${station.name} · Ample Draft` : 'Ample Draft';
   }, [station]);
@@ -175,7 +174,7 @@ export function Shell() {
         )}
       </div>
       <Suspense>{walk !== null && !covered && <Walk step={walk} />}</Suspense>
-      <Suspense>{help && <Help open onClose={() => setHelp(false)} at={at} />}</Suspense>
+      <Suspense>{help && <Help open onClose={() => setHelp(false)} />}</Suspense>
       {finding && (
         <Suspense>
           <Finder open onClose={() => setFinding(false)} />

@@ -39,17 +39,17 @@ const Sizes = () => (
         </text>
         <path d="M0 6H820" stroke={COLOURS.ink} />
         {[2, 3, 4, 5, 6].map((size, k) => (
-          <g key={size} transform={`translate(${80 + k * 165} 6)`}>
+          <g key={size} transform={`translate(${150 + k * 150} 6)`}>
             <path d="M0 -7V7" stroke={COLOURS.ink} strokeWidth="2" />
             <text x="6" y="-6" fontSize="25" fill={COLOURS.quiet}>
               {size}
             </text>
           </g>
         ))}
-        <circle cx={[405, 440, 520][i]} cy="6" r="6" fill={COLOURS.pencil} />
+        <circle cx={[438, 480, 560][i]} cy="6" r="6" fill={COLOURS.pencil} />
       </g>
     ))}
-    <path d="M450 34L450 82L615 130" stroke={COLOURS.carbon} strokeWidth="5" strokeOpacity="0.4" fill="none" />
+    <path d="M490 34L490 82L640 130" stroke={COLOURS.carbon} strokeWidth="5" strokeOpacity="0.4" fill="none" />
   </svg>
 );
 

@@ -12,7 +12,7 @@ export const PracticeTag = () => (
     >
       <span className="mx-auto mb-2 block h-3 w-3 rounded-full border border-ink bg-page" aria-hidden="true" />
       <span className="block font-head text-lg font-semibold">Practice</span>
-      <span className="block">Cut paper that costs nothing, and see what each cut comes to.</span>
+      <span className="block">Cut paper that costs nothing.</span>
       <span className="mt-auto block border-t border-ink/40 pt-2 underline">Open practice</span>
     </Link>
   </li>
