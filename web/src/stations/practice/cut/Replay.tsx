@@ -11,7 +11,7 @@ import { MatGround } from '../../../shared/mat/MatGround.tsx';
 import { frameAt, nextStage } from '../../../shared/mat/stages.ts';
 import { useStageMotion } from '../../../shared/mat/useStageMotion.ts';
 import { useUnits } from '../../../store/prefs.ts';
-import { layOut } from './CutMat.tsx';
+import { layOut } from './layOut.ts';
 import type { Work } from './useAttempt.ts';
 
 interface Props {

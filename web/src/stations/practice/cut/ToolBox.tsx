@@ -30,6 +30,9 @@ const TOOL_WORDS = {
 export const toolsFor = (task: Task, isCut: boolean): readonly ToolId[] =>
   isCut ? ['hand', 'tape', ...(task.lesson.dart ? (['tip'] as const) : [])] : ['line', 'hinge', 'tape'];
 
+/** How a tool is used without a pointer. */
+export const BY_KEYS = 'arrows carry the crosshair, Shift finely; Enter presses and releases, Esc lets go.';
+
 interface Props {
   readonly task: Task;
   readonly work: Attempting;
@@ -58,6 +61,7 @@ export function ToolBox({ task, work, tool, setTool }: Props) {
         })}
       </div>
       <p className="text-sm text-quiet">{TOOL_WORDS[tool].how}</p>
+      <p className="text-sm text-quiet">By keyboard, Tab to the mat: {BY_KEYS}</p>
       <div className="flex flex-wrap gap-2">
         {!work.isCut && (
           <button className="btn btn-main" onClick={work.cut}>
