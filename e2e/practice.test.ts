@@ -82,6 +82,7 @@ test('by pointer: a swayback drawn, hinged, cut, lapped and looked at; then with
   await page.getByRole('button', { name: 'Back to my own' }).click();
   // What was practised stands beside the lesson, also after a reload.
   await page.getByRole('link', { name: 'All practice' }).click();
+  await page.waitForURL(/\/practice$/);
   await page.reload();
   await expect(page.getByRole('link', { name: /Free.*A swayback/ })).toContainText('mm');
 });
@@ -137,7 +138,8 @@ test.describe('by touch', () => {
       await touch('touchMove', { x: a.x + ((b.x - a.x) * i) / 8, y: a.y + ((b.y - a.y) * i) / 8 });
     await touch('touchEnd');
     await page.getByRole('button', { name: 'Tape it and look' }).tap();
-    expect(await score(page)).toBeLessThan(3);
+    // A finger is as near as a finger is: most of it has opened.
+    expect(await score(page)).toBeLessThan((task.asked.told['by'] as number) / 3);
   });
 });
 
