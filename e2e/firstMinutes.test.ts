@@ -78,7 +78,7 @@ test('the first time through: from an empty browser to a printed page of the dem
   const words = (): Promise<number> => walk.innerText().then((t) => t.split(/\s+/).length);
   for (let i = 2; i <= 5; i++) {
     presses++;
-    await walk.getByRole('button', { name: 'Next', exact: true }).click();
+    await walk.getByRole('button', { name: 'Go on' }).click();
     await expect(walk).toContainText(`${i} of 9`);
     // Short enough to be read in a breath.
     expect(await words()).toBeLessThan(45);
@@ -92,7 +92,7 @@ test('the first time through: from an empty browser to a printed page of the dem
   await expect(page).toHaveURL(/marit-causeway\/plan$/);
   for (let i = 6; i <= 9; i++) {
     presses++;
-    await walk.getByRole('button', { name: 'Next', exact: true }).click();
+    await walk.getByRole('button', { name: 'Go on' }).click();
   }
   await expect(walk).toContainText('9 of 9');
   const [file] = await Promise.all([page.waitForEvent('download'), press(/^PDF, \d+ pages/)]);

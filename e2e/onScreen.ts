@@ -36,8 +36,7 @@ export const seenWrong = (page: Page): Promise<readonly string[]> =>
     for (const e of document.querySelectorAll(targets)) {
       if (!seen(e) || e.closest('svg') || e.matches('[type="file"]')) continue;
       // A link or a term within a sentence is as high as its line; a box is pressed by its label too.
-      const { display } = getComputedStyle(e);
-      if (e.tagName === 'A' ? display === 'inline' : e.matches('p > button') && display.startsWith('inline')) continue;
+      if (e.matches('[data-term]') || (e.tagName === 'A' && getComputedStyle(e).display === 'inline')) continue;
       const pressed = e.matches('[type="checkbox"], [type="radio"]') ? (e.closest('label') ?? e) : e;
       const { width, height } = pressed.getBoundingClientRect();
       if (width < LEAST_TARGET || height < LEAST_TARGET)

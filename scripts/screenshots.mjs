@@ -66,16 +66,12 @@ try {
   // Practice: the side swung open too little, the centre never brought down.
   await page.goto(`${base}/practice/cut/fullerBust?grade=guided&numbers=7`);
   await page.getByRole('button', { name: 'Cut along the lines' }).click();
-  const onMat = (x, y) =>
-    page.evaluate(
-      (p) => {
-        const g = document.querySelector('[data-mat] > g');
-        const { x, y } = new DOMPoint(p.x, p.y).matrixTransform(g.getScreenCTM());
-        return { x, y };
-      },
-      { x, y },
-    );
-  const [from, to] = [await onMat(190, 260), await onMat(197, 252)];
+  const onPaper = (x, y) =>
+    page
+      .locator('[data-paper]')
+      .first()
+      .evaluate((g, at) => new DOMPoint(...at).matrixTransform(g.getScreenCTM()).toJSON(), [x, y]);
+  const [from, to] = [await onPaper(190, 230), await onPaper(197, 222)];
   await page.mouse.move(from.x, from.y);
   await page.mouse.down();
   await page.mouse.move(to.x, to.y, { steps: 8 });

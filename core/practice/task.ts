@@ -1,4 +1,4 @@
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { mersenne } from 'pure-rand/generator/mersenne';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { alterationById, runAlteration, type Context, type Run } from '../alterations/index.ts';
 import { samplePattern, type SampleId } from '../blocks/index.ts';
@@ -28,9 +28,9 @@ export interface Task {
   readonly run: Run;
 }
 
-/** Draws numbers from a seed. */
+/** Draws numbers from a seed. Seeds that follow each other must give unlike numbers, which not every generator does. */
 export function drawFrom(seed: number): Draw {
-  const random = xoroshiro128plus(seed);
+  const random = mersenne(seed);
   const upTo = (n: number): number => uniformInt(random, 0, n);
   return {
     between: (min, max, step) => min + step * upTo(Math.round((max - min) / step)),

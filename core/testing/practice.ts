@@ -1,6 +1,47 @@
-import { distance, move, type Point } from '../geometry/index.ts';
-import { moveBy, restOf, rightLaid, type CutSheet, type Laid, type RightWay } from '../practice/index.ts';
-import { nth } from '../units/index.ts';
+import { distance, move, nearestOnPath, polyline, type Point } from '../geometry/index.ts';
+import {
+  besidePanel,
+  cutAlong,
+  moveBy,
+  panelAt,
+  restOf,
+  rightLines,
+  rightMotion,
+  rightSheet,
+  tapeDown,
+  type Attempt,
+  type CutSheet,
+  type Laid,
+  type RightWay,
+} from '../practice/index.ts';
+import { nth, ok, type Result } from '../units/index.ts';
+
+/** Where the right way lays the panels of a sheet that was cut like it. */
+export function rightLaid(way: RightWay, sheet: CutSheet): Laid {
+  const { names, graph } = rightSheet(way).divided;
+  const laid = sheet.rings.map((ring) => rightMotion(way, nth(names, panelAt(graph.rings, deepIn(ring)))));
+  return besidePanel(laid, sheet.root);
+}
+
+/** A place well inside a ring. */
+function deepIn(ring: readonly Point[]): Point {
+  const border = polyline([...ring, nth(ring, 0)]);
+  const inside = ring.map((p, i) => {
+    const q = nth(ring, (i + Math.floor(ring.length / 2)) % ring.length);
+    return { x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 };
+  });
+  const depth = (p: Point): number => (panelAt([ring], p) === 0 ? nearestOnPath(border, p).distance : 0);
+  return inside.reduce((best, p) => (depth(p) > depth(best) ? p : best), nth(inside, 0));
+}
+
+/** The right way carried out by hand: as a careful person would do it. */
+export function rightAttempt(way: RightWay, tip: Point | null): Result<Attempt> {
+  const sheet = cutAlong(way.from, rightLines(way));
+  if (!sheet.ok) return sheet;
+  const laid = rightLaid(way, sheet.value);
+  const taped = tapeDown(sheet.value, laid);
+  return taped.ok ? ok({ sheet: sheet.value, laid, taped: taped.value, tip }) : taped;
+}
 
 /** Pulls every panel by two of its corners to where the alteration lays them, or as far beside as `off` says. */
 export function laidByHand(way: RightWay, sheet: CutSheet, off: (p: Point) => Point = (p) => p): Laid {

@@ -90,6 +90,8 @@ export const TOL = {
   kink: 0.01,
   /** An edge is not divided nearer than this to its ends. */
   shortEdge: 1,
+  /** A hinge, or the end of a line, that a program has put somewhere, found there again. */
+  placed: 0.01,
   /** A tip drawn elsewhere by less is not worth telling. */
   tipMoved: 1,
   /** Cuts that end or meet within this are joined: the kernel's planar graph needs shared nodes. */
@@ -112,6 +114,36 @@ export const TOL = {
 
 /** How far a least-squares step is held back: at first, at least, and after a step on true slopes that made it worse. */
 export const DAMPING = { first: 1e-6, least: 1e-9, again: 1e-3 } as const;
+
+/** Cutting for practice: how near is near enough, mm unless said. */
+export const PRACTICE = {
+  /** What a careful cut may be off: nobody sees less on paper. */
+  careful: 1,
+  /** A dart's tip is set back by eye: so much either way is nobody's mistake. */
+  tip: 5,
+  /** An end of a line drawn this near to the seam line or another line was meant to reach it. */
+  reach: 6,
+  /** A hinge farther off than this lies elsewhere, and from `other` on was not meant for this place. */
+  hinge: 4,
+  other: 60,
+  /** A line farther off than this lies elsewhere; beside the bust point sooner, since room opens where the line is. */
+  line: 8,
+  bust: 3,
+  /** A hinge this near to the bust point was meant to be there. */
+  atBust: 15,
+  /** An opening less than this is a hinge or a shear. */
+  slight: 1,
+  /** Paper turned against other paper by more, radians, has opened to a wedge. */
+  turned: 0.006,
+  /** How near a share of the amount comes to a half or the double of it. */
+  about: 0.12,
+  /** Paper that went less far than this was not moved. */
+  moved: 0.1,
+  /** A hand feels that paper is held where it goes less far. */
+  held: 0.5,
+  /** Paper farther than this from all other has fallen off the table. */
+  table: 80,
+} as const;
 
 /** How closely a dress form is made to the tape, mm. */
 export const FORM = {

@@ -99,11 +99,11 @@ const MISTAKE_WORDS: Readonly<Record<MistakeCode, { readonly name: string; reado
   'not-levelled': {
     name: 'Not levelled',
     why: (s) =>
-      `The side has come down by ${s.len('wanted')}; the centre has not. Cut across the centre and bring it down as far, so that the lower edge is level.`,
+      en`The side has come down by ${s.len('wanted')}; the centre has not. Cut across the centre and bring it down as far, so that the lower edge is level.`,
   },
   'level-slipped': {
     name: 'Levelled by a wrong amount',
-    why: (s) => `The centre came down by ${s.len('got')}, the side by ${s.len('wanted')}.`,
+    why: (s) => en`The centre came down by ${s.len('got')}, the side by ${s.len('wanted')}.`,
   },
   askew: {
     name: 'Taped askew',

@@ -9,7 +9,7 @@ export interface PhotoFile {
   readonly bytes: Uint8Array;
 }
 
-/** Something practised: by lesson and grade, the best score in mm, how often, and when last. */
+/** Something practised: by lesson and grade, the best score in mm (of a question nothing once it came out right), how often, and when last. */
 export interface Practised {
   readonly id: string;
   readonly best: number;

@@ -10,7 +10,7 @@ import {
   type Rigid,
 } from '../../geometry/index.ts';
 import { solvePositive } from '../../numeric/index.ts';
-import { nth, ok, refuse, TOL, type Result } from '../../units/index.ts';
+import { nth, ok, PRACTICE, refuse, TOL, type Result } from '../../units/index.ts';
 import { middleOf, type CutSheet, type Pin } from './sheet.ts';
 
 /** Where every panel lies. */
@@ -26,8 +26,6 @@ const HOLDS = { pin: 1e3, hand: 1, turn: 1e-2, place: 1e-4 } as const;
 /** A turn counts like the way of a point so far from it, mm. */
 const ARM = 100;
 const ROUNDS = 40;
-/** Paper farther from everything than this has fallen off the table, mm. */
-const TABLE = 80;
 
 /** A panel by its turn and the place of its middle. */
 interface Pose {
@@ -58,12 +56,10 @@ export function moveBy(sheet: CutSheet, laid: Laid, hand: Hand): Result<Laid> {
   const moved = held.map((p, i) => rigidOf(p, nth(middles, i)));
   const apart = Math.max(0, ...sheet.pins.map((p) => pinApart(p, moved)));
   const went = wayOf(hand, moved, laid);
-  if (apart > TOL.same || went < Math.min(HELD, wanted(hand, laid) / 4)) return refuse('practice-held');
+  if (apart > TOL.same || went < Math.min(PRACTICE.held, wanted(hand, laid) / 4)) return refuse('practice-held');
   return fallen(sheet, moved) ? refuse('practice-fell') : ok(moved);
 }
 
-/** A hand feels that paper is held where it goes less far than this, mm. */
-const HELD = 0.5;
 const gripOf = (hand: Hand): Point => (hand.kind === 'pull' ? hand.grip : { x: 0, y: 0 });
 const wayOf = (hand: Hand, now: Laid, was: Laid): number =>
   hand.kind === 'pull'
@@ -203,7 +199,7 @@ function fallen(sheet: CutSheet, laid: Laid): boolean {
   return rings.some((ring, i) => {
     if (sheet.pins.some((p) => p.panels.includes(i))) return false;
     const others = rings.filter((_, k) => k !== i).map((r) => polyline([...r, nth(r, 0)]));
-    return others.every((o) => ring.every((p) => nearestOnPath(o, p).distance > TABLE));
+    return others.every((o) => ring.every((p) => nearestOnPath(o, p).distance > PRACTICE.table));
   });
 }
 

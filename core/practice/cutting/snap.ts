@@ -1,10 +1,7 @@
 import { distance, intersectPaths, nearestOnPath, polyline, type Point } from '../../geometry/index.ts';
 import { isInside, outlineOf, type Piece } from '../../pattern/index.ts';
-import { TOL } from '../../units/index.ts';
+import { PRACTICE, TOL } from '../../units/index.ts';
 import type { Line } from './sheet.ts';
-
-/** Scissors run as far as this to the seam line or into another cut, mm: nearer ends were meant to reach it. */
-export const REACH = 6;
 
 /**
  * Lines as scissors follow them: what runs out over the seam line ends on it, and ends that nearly meet the seam line or an
@@ -21,11 +18,11 @@ export function snappedLines(piece: Piece, lines: readonly Line[]): readonly Lin
       if (corner) return corner;
       const near = nearestOnPath(outline, p);
       const others = done.map((o) => nearestOnPath(polyline(o.points), p)).sort((a, b) => a.distance - b.distance);
-      if (near.distance < REACH && near.distance <= (others[0]?.distance ?? Infinity)) return near.point;
+      if (near.distance < PRACTICE.reach && near.distance <= (others[0]?.distance ?? Infinity)) return near.point;
       // An end near a bend of another line, as at the bust point, is meant to meet it there.
-      const bend = done.flatMap((o) => o.points).find((q) => distance(p, q) < REACH);
+      const bend = done.flatMap((o) => o.points).find((q) => distance(p, q) < PRACTICE.reach);
       if (bend) return bend;
-      return others[0] && others[0].distance < REACH ? others[0].point : p;
+      return others[0] && others[0].distance < PRACTICE.reach ? others[0].point : p;
     });
     const kept = points.filter((p, i) => i === 0 || distance(p, points[i - 1] as Point) > TOL.join);
     if (kept.length > 1) done.push({ ...line, points: kept });
@@ -39,7 +36,7 @@ function onPaper(piece: Piece, points: readonly Point[]): readonly Point[] {
     const [first, ...rest] = line;
     if (!first || isInside(piece, first)) return line;
     const near = nearestOnPath(outlineOf(piece), first);
-    if (near.distance < REACH) return [near.point, ...rest];
+    if (near.distance < PRACTICE.reach) return [near.point, ...rest];
     for (const [i, to] of rest.entries()) {
       const from = line[i] as Point;
       const [hit] = intersectPaths(polyline([from, to]), outlineOf(piece))

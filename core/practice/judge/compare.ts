@@ -1,7 +1,7 @@
 import { cross, distance, inverse, move, pathLength, sub, unit, type Point, type Rigid } from '../../geometry/index.ts';
 import type { SlashResult } from '../../paper/slash/index.ts';
 import { bustPointOf, dartShape, type EdgeRole, type Piece } from '../../pattern/index.ts';
-import { nth } from '../../units/index.ts';
+import { nth, PRACTICE } from '../../units/index.ts';
 import { besidePanel, grainMiddle, type CutSheet, type Laid } from '../cutting/index.ts';
 import { panelAt } from '../cutting/sheet.ts';
 import { rightMotion, type RightWay, type Task } from '../task.ts';
@@ -26,20 +26,10 @@ export type Difference = { readonly piece: number; readonly by: number; readonly
   | { readonly kind: 'seam'; readonly role: EdgeRole; readonly other: number }
 );
 
-/** One piece as it became, seen from the paper that holds the grain; and the same of the right way. */
-export interface Side {
-  readonly piece: Piece;
-  readonly opened: readonly Opened[];
-  readonly laid: Laid;
-}
-export function sideOf(way: RightWay, attempt: Attempt | null): Side {
-  const { sheet, laid } = attempt ?? { sheet: null, laid: [] };
-  const beside = sheet ? besidePanel(laid, sheet.root) : [];
-  return {
-    piece: attempt?.taped.piece ?? way.from,
-    laid: beside,
-    opened: openingsOf(way).map((o) => openedAt(o, sheet, beside)),
-  };
+/** What somebody’s paper does at each place where the right way opens. */
+export function openedOf(way: RightWay, attempt: Attempt | null): readonly Opened[] {
+  const laid = attempt ? besidePanel(attempt.laid, attempt.sheet.root) : [];
+  return openingsOf(way).map((o) => openedAt(o, attempt?.sheet ?? null, laid));
 }
 
 /** How the right way lies when the paper that holds the grain is put where it lay. */
@@ -57,9 +47,14 @@ const lengthOf = (piece: Piece, role: EdgeRole): number =>
   piece.edges.filter((e) => e.role === role).reduce((sum, e) => sum + pathLength(e.path), 0);
 
 /** All differences of one piece, those of no size too. */
-export function differencesOf(task: Task, index: number, attempt: Attempt | null): readonly Difference[] {
+export function differencesOf(
+  task: Task,
+  index: number,
+  attempt: Attempt | null,
+  opened: readonly Opened[],
+): readonly Difference[] {
   const way = nth(task.right, index);
-  const { piece, opened } = sideOf(way, attempt);
+  const piece = attempt?.taped.piece ?? way.from;
   const right = way.taped.piece;
   const roles = [...new Set(right.edges.map((e) => e.role))].filter((r) => r !== 'dart');
   return [
@@ -115,14 +110,11 @@ function grainOf(way: RightWay, index: number, piece: Piece): readonly Differenc
 /** Where the bust point of a piece has come to: in the middle of what opened there, as low as the paper that its hinge holds. */
 export function bustPointNow(way: RightWay, attempt: Attempt): Point | undefined {
   const [was, now] = [bustPointOf(way.from), bustPointOf(attempt.taped.piece)];
-  const pin = was && attempt.sheet.pins.find((p) => distance(p.at, was) < AT_BUST);
+  const pin = was && attempt.sheet.pins.find((p) => distance(p.at, was) < PRACTICE.atBust);
   if (!pin) return now;
   const held = move(nth(attempt.laid, pin.panels[0]), pin.at);
   return { x: (pin.at.x + held.x) / 2, y: held.y };
 }
-/** A hinge so near the bust point was meant to be there, mm. */
-const AT_BUST = 15;
-
 /** The dart as it was drawn: whether its legs are alike, and how far short of the bust point it ends. */
 function dartOf(way: RightWay, attempt: Attempt | null, piece: Piece): readonly Difference[] {
   const dart = way.final.darts.find((d) => d.kind !== 'waist') ?? way.final.darts[0];

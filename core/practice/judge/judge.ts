@@ -1,7 +1,7 @@
-import { nth } from '../../units/index.ts';
+import { PRACTICE } from '../../units/index.ts';
 import type { Task } from '../task.ts';
-import { differencesOf, seamDifferences, sideOf, type Attempt, type Difference } from './compare.ts';
-import { CAREFUL, mistakesOf, TIP, type Mistake } from './mistakes.ts';
+import { differencesOf, openedOf, seamDifferences, type Attempt, type Difference } from './compare.ts';
+import { mistakesOf, type Mistake } from './mistakes.ts';
 
 /** What was made, held against the alteration. */
 export interface Verdict {
@@ -14,33 +14,31 @@ export interface Verdict {
 }
 
 /** How much a difference counts, mm: the tip of a dart may lie a little nearer or farther. */
-const counts = (d: Difference): number => (d.kind === 'tip' ? Math.max(0, Math.abs(d.by) - TIP) : Math.abs(d.by));
+const counts = (d: Difference): number =>
+  d.kind === 'tip' ? Math.max(0, Math.abs(d.by) - PRACTICE.tip) : Math.abs(d.by);
 
 /** Holds what was made of every piece of a lesson against the alteration’s own program. Pieces left alone count too. */
 export function judge(task: Task, attempts: readonly (Attempt | null)[]): Verdict {
   const cases = task.right.map((way, index) => {
     const attempt = attempts[index] ?? null;
-    return {
-      task,
-      index,
-      way,
-      attempt,
-      opened: sideOf(way, attempt).opened,
-      differences: differencesOf(task, index, attempt),
-    };
+    const opened = openedOf(way, attempt);
+    return { task, index, way, attempt, opened, differences: differencesOf(task, index, attempt, opened) };
   });
   const seams = seamDifferences(task, attempts);
   const all = [...cases.flatMap((c) => c.differences), ...seams];
   const score = Math.max(0, ...all.map(counts));
-  const mistakes = cases.flatMap(mistakesOf);
-  const amounts = seams.some((d) => Math.abs(d.by) > CAREFUL) && cases.every((c) => c.attempt) && differs(cases);
+  // What makes no difference anyone sees is not held against anybody, but for a dart that was never drawn.
+  const mistakes = cases.flatMap(mistakesOf).filter((m) => score > PRACTICE.careful || m.code === 'tip-not-drawn');
+  const worst = seams.reduce<Difference | null>((w, d) => (w && Math.abs(w.by) >= Math.abs(d.by) ? w : d), null);
+  const amounts =
+    worst !== null && Math.abs(worst.by) > PRACTICE.careful && cases.every((c) => c.attempt) && differs(cases);
   return {
-    differences: all.filter((d) => counts(d) > CAREFUL).sort((a, b) => counts(b) - counts(a)),
+    differences: all.filter((d) => counts(d) > PRACTICE.careful).sort((a, b) => counts(b) - counts(a)),
     mistakes: amounts
-      ? [...mistakes, { code: 'amounts-differ', piece: 0, data: { off: nth(seams, 0).by }, makes: seams }]
+      ? [...mistakes, { code: 'amounts-differ', piece: 0, data: { off: worst.by }, makes: seams }]
       : mistakes,
     score,
-    careful: score <= CAREFUL && mistakes.every((m) => m.code !== 'tip-not-drawn'),
+    careful: score <= PRACTICE.careful && mistakes.length === 0,
   };
 }
 
@@ -51,5 +49,5 @@ const differs = (
   }[],
 ): boolean => {
   const shares = cases.flatMap((c) => c.opened.map((o) => o.got - o.opening.wanted));
-  return Math.max(...shares) - Math.min(...shares) > CAREFUL;
+  return Math.max(...shares) - Math.min(...shares) > PRACTICE.careful;
 };

@@ -1,10 +1,10 @@
 import { distance, nearestOnPath, type Point } from '../../geometry/index.ts';
 import { bustPointOf, type Edge } from '../../pattern/index.ts';
-import { nth } from '../../units/index.ts';
-import { pinApart, type Line } from '../cutting/index.ts';
+import { nth, PRACTICE, TOL } from '../../units/index.ts';
+import type { Line } from '../cutting/index.ts';
 import type { RightWay, Task } from '../task.ts';
 import type { Attempt, Difference } from './compare.ts';
-import { nearestLine, openingsOf, rightSheet, TURNED, type Opened } from './openings.ts';
+import { nearestLine, openingsOf, rightSheet, type Opened } from './openings.ts';
 
 /** What goes wrong with paper, in the order in which it is told: the first cause first. */
 export const MISTAKES = [
@@ -47,12 +47,6 @@ export interface Mistake {
   readonly makes: readonly Difference[];
 }
 
-/** Smaller than this nobody sees it on paper, mm: what a careful cut is allowed. */
-export const CAREFUL = 1;
-/** From how far off a hinge or a line counts as somewhere else, and from where a hinge was not meant for this one, mm. */
-const ELSEWHERE = { hinge: 4, line: 8, bust: 3, other: 60 } as const;
-/** How near a share of the amount comes to a half or the double. */
-const ABOUT = 0.12;
 /** What is known of one piece. */
 export interface Case {
   readonly task: Task;
@@ -77,7 +71,7 @@ export function mistakesOf(c: Case): readonly Mistake[] {
   return found
     .map(({ code, data = {}, makes = () => true }) => ({
       ...{ code, data, piece: c.index },
-      makes: c.differences.filter((d) => Math.abs(d.by) > CAREFUL && makes(d)),
+      makes: c.differences.filter((d) => Math.abs(d.by) > PRACTICE.careful && makes(d)),
     }))
     .sort((a, b) => MISTAKES.indexOf(a.code) - MISTAKES.indexOf(b.code));
 }
@@ -95,7 +89,7 @@ interface RightHinge {
 const hingesOf = ({ from, spec }: RightWay): readonly RightHinge[] =>
   spec.hinges.map(({ at }) => ({
     at,
-    edge: from.edges.find((e) => nearestOnPath(e.path, at).distance < 0.01) ?? null,
+    edge: from.edges.find((e) => nearestOnPath(e.path, at).distance < TOL.placed) ?? null,
   }));
 
 const ends = (l: Line) =>
@@ -105,11 +99,11 @@ const ends = (l: Line) =>
   ] as const;
 
 /** Lines and hinges against those of the right way. */
-function cutsOf(c: Case, { sheet, laid }: Attempt): readonly Found[] {
+function cutsOf(c: Case, { sheet }: Attempt): readonly Found[] {
   const { way } = c;
   const all = sheet.lines.flatMap(ends);
   const onSeam = (p: Point): Edge | undefined =>
-    sheet.piece.edges.find((e) => nearestOnPath(e.path, p).distance < 0.01);
+    sheet.piece.edges.find((e) => nearestOnPath(e.path, p).distance < TOL.placed);
   const hinges = hingesOf(way).flatMap((h): readonly Found[] => {
     const near = all
       .filter((e) => (h.edge !== null) === (onSeam(e.at) !== undefined))
@@ -117,24 +111,23 @@ function cutsOf(c: Case, { sheet, laid }: Attempt): readonly Found[] {
       .sort((a, b) => a.off - b.off);
     const held = near.find((e) => e.held);
     const [nearest] = near;
-    if (nearest && !nearest.held && (!held || held.off > ELSEWHERE.other) && nearest.off < ELSEWHERE.other)
+    if (nearest && !nearest.held && (!held || held.off > PRACTICE.other) && nearest.off < PRACTICE.other)
       return [{ code: h.edge ? 'hinge-cut-through' : 'inner-hinge-cut-through', makes: shape }];
     if (!held) return [];
     const seam = onSeam(held.at);
-    if (h.edge && seam && seam.role !== h.edge.role && held.off > ELSEWHERE.hinge)
+    if (h.edge && seam && seam.role !== h.edge.role && held.off > PRACTICE.hinge)
       return [{ code: 'hinge-on-wrong-seam', data: { off: held.off }, makes: shape }];
-    return h.edge && held.off > ELSEWHERE.hinge
+    return h.edge && held.off > PRACTICE.hinge
       ? [{ code: 'hinge-elsewhere', data: { off: held.off }, makes: shape }]
       : [];
   });
   const bust = bustPointOf(way.from);
-  const through = bust && way.spec.cuts.some((cut) => cut.points.some((p) => distance(p, bust) < 0.01));
+  const through = bust && way.spec.cuts.some((cut) => cut.points.some((p) => distance(p, bust) < TOL.placed));
   const beside = bust && through ? Math.min(...sheet.lines.flatMap((l) => l.points).map((p) => distance(p, bust))) : 0;
   return [
     ...hinges,
-    ...(beside > ELSEWHERE.bust ? [{ code: 'beside-bust-point', data: { off: beside } } as const] : []),
-    ...linesOf(c, beside > ELSEWHERE.bust),
-    ...(sheet.pins.some((p) => pinApart(p, laid) > 1) ? [{ code: 'inner-hinge-cut-through' } as const] : []),
+    ...(beside > PRACTICE.bust ? [{ code: 'beside-bust-point', data: { off: beside } } as const] : []),
+    ...linesOf(c, beside > PRACTICE.bust),
   ];
 }
 
@@ -146,20 +139,22 @@ function linesOf({ way, attempt, opened, differences }: Case, besideBust: boolea
   return openingsOf(way).flatMap((o, i): readonly Found[] => {
     const off = nearestLine(sheet, o.middle);
     if (!opened[i]?.cut) return [{ code: 'line-missing', makes: (d) => d.kind !== 'opening' || d.cut === o.cut }];
-    return off > ELSEWHERE.line && worst > CAREFUL && !besideBust ? [{ code: 'line-elsewhere', data: { off } }] : [];
+    return off > PRACTICE.line && worst > PRACTICE.careful && !besideBust
+      ? [{ code: 'line-elsewhere', data: { off } }]
+      : [];
   });
 }
 
 /** How the paper was moved against how it should have been. */
 function movesOf({ way, opened, attempt, differences }: Case): readonly Found[] {
   const { laid: right } = rightSheet(way);
-  const moved = attempt?.laid.some((m) => Math.hypot(m.x, m.y) > 0.1 || Math.abs(m.angle) > 1e-4) ?? false;
-  if (!moved && right.some((m) => Math.hypot(m.x, m.y) > CAREFUL)) return [{ code: 'not-moved' }];
+  const moved = attempt?.laid.some((m) => Math.hypot(m.x, m.y) > PRACTICE.moved) ?? false;
+  if (!moved && right.some((m) => Math.hypot(m.x, m.y) > PRACTICE.careful)) return [{ code: 'not-moved' }];
   const found = opened
     .filter((o) => o.cut)
     .flatMap((o) => (o.opening.stage === 'level' ? levelOf(o, opened) : openOf(o)));
   if (found.length > 0) return found;
-  const askew = differences.find((d) => d.kind === 'grain' && Math.abs(d.by) > CAREFUL);
+  const askew = differences.find((d) => d.kind === 'grain' && Math.abs(d.by) > PRACTICE.careful);
   return askew ? [{ code: 'askew', data: { off: askew.by } }] : [];
 }
 
@@ -170,18 +165,18 @@ function openOf(o: Opened): readonly Found[] {
   const { wanted, turns, cut } = o.opening;
   const makes = (d: Difference): boolean => d.kind !== 'opening' || d.cut === cut;
   const share = o.got / wanted;
-  const even = Math.abs(turns) < TURNED;
+  const even = Math.abs(turns) < PRACTICE.turned;
   if (share < -0.1) return [{ code: wanted > 0 ? 'lapped-not-opened' : 'opened-not-lapped', data: data(o), makes }];
   const shapeOff: readonly Found[] =
-    even && Math.abs(o.turns) > TURNED
+    even && Math.abs(o.turns) > PRACTICE.turned
       ? [{ code: 'tapered-not-even', makes }]
-      : !even && Math.abs(o.turns) < TURNED && Math.abs(o.got) > CAREFUL
+      : !even && Math.abs(o.turns) < PRACTICE.turned && Math.abs(o.got) > PRACTICE.careful
         ? [{ code: 'even-not-tapered', makes }]
         : [];
-  if (Math.abs(o.got - wanted) <= CAREFUL) return shapeOff;
-  if (Math.abs(share - 2) < 2 * ABOUT) return [...shapeOff, { code: 'not-halved', data: data(o), makes }];
-  if (Math.abs(share - 0.5) < ABOUT / 2) return [...shapeOff, { code: 'halved-twice', data: data(o), makes }];
-  if (off(o) < 0 && Math.abs(o.slant - Math.abs(wanted)) < CAREFUL)
+  if (Math.abs(o.got - wanted) <= PRACTICE.careful) return shapeOff;
+  if (Math.abs(share - 2) < 2 * PRACTICE.about) return [...shapeOff, { code: 'not-halved', data: data(o), makes }];
+  if (Math.abs(share - 0.5) < PRACTICE.about / 2) return [...shapeOff, { code: 'halved-twice', data: data(o), makes }];
+  if (off(o) < 0 && Math.abs(o.slant - Math.abs(wanted)) < PRACTICE.careful)
     return [...shapeOff, { code: 'measured-on-the-slant', data: data(o), makes }];
   return [...shapeOff, { code: off(o) > 0 ? 'too-much' : 'too-little', data: data(o), makes }];
 }
@@ -191,8 +186,8 @@ function levelOf(o: Opened, all: readonly Opened[]): readonly Found[] {
   const makes = (d: Difference): boolean => d.kind !== 'opening' || d.cut === o.opening.cut;
   if (Math.abs(o.got) < Math.abs(o.opening.wanted) / 4) return [{ code: 'not-levelled', data: data(o), makes }];
   // What was opened wrongly wants another level too: then that is the cause.
-  const other = all.some((a) => a.opening.stage !== 'level' && Math.abs(a.got - a.opening.wanted) > CAREFUL);
-  return !other && Math.abs(o.got - o.opening.wanted) > CAREFUL
+  const other = all.some((a) => a.opening.stage !== 'level' && Math.abs(a.got - a.opening.wanted) > PRACTICE.careful);
+  return !other && Math.abs(o.got - o.opening.wanted) > PRACTICE.careful
     ? [{ code: 'level-slipped', data: data(o), makes }]
     : [];
 }
@@ -207,14 +202,12 @@ function dartOf({ task, index, differences }: Case, attempt: Attempt): readonly 
   const only = (kind: Difference['kind']) => (d: Difference) => d.kind === kind;
   if (tip?.kind === 'tip') {
     const size = { got: tip.got, wanted: tip.wanted };
-    const near = tip.wanted > 2 * ELSEWHERE.bust && tip.got < ELSEWHERE.bust;
+    const near = tip.wanted > 2 * PRACTICE.bust && tip.got < PRACTICE.bust;
     if (near) found.push({ code: 'tip-at-bust-point', data: size, makes: only('tip') });
-    else if (Math.abs(tip.by) > TIP)
+    else if (Math.abs(tip.by) > PRACTICE.tip)
       found.push({ code: tip.by < 0 ? 'tip-too-near' : 'tip-too-far', data: size, makes: only('tip') });
   }
-  if (legs && Math.abs(legs.by) > CAREFUL)
+  if (legs && Math.abs(legs.by) > PRACTICE.careful)
     found.push({ code: 'tip-off-middle', data: { off: legs.by }, makes: only('legs') });
   return found;
 }
-/** A dart's tip is set back by eye: so much either way is nobody's mistake, mm. */
-export const TIP = 5;

@@ -13,7 +13,7 @@ import {
   type Rigid,
 } from '../../geometry/index.ts';
 import { cutPiece, type Divided } from '../../paper/slash/index.ts';
-import { nth, once, TOL } from '../../units/index.ts';
+import { nth, once, PRACTICE, TOL } from '../../units/index.ts';
 import { besidePanel, grainMiddle, panelAt, type CutSheet, type Laid } from '../cutting/index.ts';
 import { rightMotion, type RightWay } from '../task.ts';
 
@@ -30,7 +30,7 @@ export interface Opening {
   readonly turns: number;
   /** How far the two places that lay on each other have parted. */
   readonly parted: Point;
-  readonly stage: 'open' | 'level' | 'close';
+  readonly stage: 'open' | 'level';
 }
 
 /** The paper of the right way divided, and how its panels lie as seen from the one that holds the grain. */
@@ -48,15 +48,10 @@ export const rightSheet = once((way: RightWay): { divided: Divided; laid: Laid }
   };
 });
 
-/** Openings less than this are hinges and shears, mm. */
-const SLIGHT = 1;
-
-/** Paper turns against other paper from here on, radians. */
-export const TURNED = 0.006;
-
 /** A tape is laid where a cut opens evenly, if it does anywhere, and there as long as nothing has been levelled yet; else where it opens most. */
 function tellsMore(a: Opening, b: Opening): boolean {
-  const even = (o: Opening): number => (Math.abs(o.turns) < TURNED && Math.abs(o.wanted) > SLIGHT ? 1 : 0);
+  const even = (o: Opening): number =>
+    Math.abs(o.turns) < PRACTICE.turned && Math.abs(o.wanted) > PRACTICE.slight ? 1 : 0;
   if (even(a) !== even(b)) return even(a) > even(b);
   if (a.stage !== b.stage) return a.stage === 'open';
   return Math.abs(a.wanted) > Math.abs(b.wanted) + TOL.same;
@@ -82,7 +77,7 @@ export const openingsOf = once((way: RightWay): readonly Opening[] => {
       if (!was || tellsMore(now, was)) most.set(h.cut, now);
     }
   });
-  return [...most.values()].filter((o) => Math.abs(o.wanted) > SLIGHT);
+  return [...most.values()].filter((o) => Math.abs(o.wanted) > PRACTICE.slight);
 });
 
 /** Square to a cut, from the left of its direction to the right: what opens there between paper on the right and on the left. */

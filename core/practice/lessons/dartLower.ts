@@ -8,7 +8,7 @@ export const dartLower: Lesson = {
   on: 'causeway-side',
   pieces: ['front'],
   draw: ({ between }) => {
-    const by = between(10, 30, 5);
+    const by = between(10, 25, 5);
     return { values: { by: -by }, told: { by } };
   },
   words: {

@@ -1,4 +1,5 @@
 import { inWords } from '../../speech/index.ts';
+import { lackingOf } from './lacking.ts';
 import type { Sum } from './sum.ts';
 
 /** A crotch seam’s difference, shared by front and back. */
@@ -6,15 +7,8 @@ export const crotchShare: Sum = {
   id: 'crotchShare',
   asks: 'length',
   draw: ({ between }) => {
-    const body = between(640, 740, 10);
-    const ease = 10;
-    const lacks = between(12, 36, 4);
-    const pattern = body + ease - lacks;
-    return {
-      told: { body, ease, pattern, wanted: body + ease, lacks, answer: lacks / 2 },
-      answer: lacks / 2,
-      slips: { whole: lacks, quarter: lacks / 4, noEase: (body - pattern) / 2 },
-    };
+    const [body, lacks] = [between(640, 740, 10), between(12, 36, 4)];
+    return lackingOf({ body, ease: 10, lacks }, 2, { quarter: lacks / 4 });
   },
   words: {
     ...inWords({

@@ -1,4 +1,5 @@
 import { inWords } from '../../speech/index.ts';
+import { lackingOf } from './lacking.ts';
 import type { Sum } from './sum.ts';
 
 /** All round the hip, shared by four seam edges. */
@@ -6,15 +7,8 @@ export const quarterOfHip: Sum = {
   id: 'quarterOfHip',
   asks: 'length',
   draw: ({ between }) => {
-    const body = between(960, 1120, 10);
-    const ease = 40;
-    const lacks = between(16, 48, 8);
-    const pattern = body + ease - lacks;
-    return {
-      told: { body, ease, pattern, wanted: body + ease, lacks, answer: lacks / 4 },
-      answer: lacks / 4,
-      slips: { whole: lacks, half: lacks / 2, noEase: (body - pattern) / 4 },
-    };
+    const [body, lacks] = [between(960, 1120, 10), between(16, 48, 8)];
+    return lackingOf({ body, ease: 40, lacks }, 4, { half: lacks / 2 });
   },
   words: {
     ...inWords({

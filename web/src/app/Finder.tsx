@@ -5,6 +5,8 @@ import { CATALOGUE } from '@ample/core/alterations';
 import { isSample, nameOfSample } from '@ample/core/blocks';
 import { MEASUREMENT_CATALOGUE } from '@ample/core/fitting/fit';
 import { ALTERATION_WORDS, CAUTION_WORDS, FAMILY_WORDS, MEASUREMENT_WORDS } from '@ample/core/words';
+import { LESSONS } from '@ample/core/practice';
+import { PRACTICE_PAGES } from '../stations/practice/pages.ts';
 import { useLibrary, wearerOf } from '../store/library.ts';
 import { addStep } from '../store/plan.ts';
 import { HOTKEYS, PLACES } from '../lib/hotkeys.ts';
@@ -70,6 +72,7 @@ export function Finder({ open, onClose }: { readonly open: boolean; readonly onC
                 </Item>
               ))}
             </Group>
+            <PracticeItems go={go} />
             <AlterationItems setRead={setRead} />
             <HelpItems setRead={setRead} />
           </Command.List>
@@ -128,6 +131,23 @@ function StationItems({ go, here }: { readonly go: (to: string) => void; readonl
       <Item value="measuring sheet blank print" onSelect={() => go(`/job/${here}/measuring-sheet`)}>
         Measuring sheet
       </Item>
+    </Group>
+  );
+}
+
+function PracticeItems({ go }: { readonly go: (to: string) => void }) {
+  return (
+    <Group heading="Practice">
+      {PRACTICE_PAGES.map((p) => (
+        <Item key={p.to} value={`practice ${p.name}`} onSelect={() => go(p.to)}>
+          {p.name}
+        </Item>
+      ))}
+      {LESSONS.map((l) => (
+        <Item key={l.id} value={`practice cut ${l.words.title}`} onSelect={() => go(`/practice/cut/${l.id}`)}>
+          Cut it yourself: {l.words.title.toLowerCase()}
+        </Item>
+      ))}
     </Group>
   );
 }

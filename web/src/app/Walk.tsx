@@ -45,7 +45,7 @@ export function Walk({ step }: { readonly step: number }) {
         </button>
       )}
       <button className="btn btn-main" onClick={() => (last ? setStep(null) : go(step + 1))}>
-        {last ? 'Done' : 'Next'}
+        {last ? 'Done' : 'Go on'}
       </button>
       {!last && (
         <button className="btn btn-plain" onClick={() => setStep(null)}>

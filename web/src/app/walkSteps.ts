@@ -5,7 +5,7 @@ const JOB = 'marit-causeway';
 
 /** One instruction at a time, each on the screen it belongs to. */
 export const WALK: readonly { readonly at: string; readonly says: string }[] = [
-  { at: '/', says: 'Jobs hang on the rail as tags. We go through Marit’s concert bodice; press Next.' },
+  { at: '/', says: 'Jobs hang on the rail as tags. We go through Marit’s concert bodice; press Go on.' },
   {
     at: `/job/${JOB}/body`,
     get says() {
@@ -22,11 +22,11 @@ export const WALK: readonly { readonly at: string; readonly says: string }[] = [
   },
   {
     at: `/job/${JOB}/plan`,
-    says: 'What is worth altering, in the order it is done. Press “the sum” beside an amount to see where it comes from.',
+    says: 'What is worth altering, in the order it is done. Every amount stands with the sum it comes from.',
   },
   {
     at: `/job/${JOB}/table`,
-    says: 'The cutting table. Press Next on the strip below the mat, or the key N, and watch the paper open at its hinge.',
+    says: 'The cutting table. Press Next under the mat, or the key N, and watch the paper open at its hinge.',
   },
   { at: `/job/${JOB}/check`, says: 'Seams that are sewn to each other, side by side: they must still meet.' },
   {

@@ -30,7 +30,10 @@ export function Terms({ children: text }: { readonly children: string }) {
 /** A term, dotted underneath: pressed, it says what it means. */
 const Opened = ({ word, term }: { readonly word: string; readonly term: Term }) => (
   <Popover.Root>
-    <Popover.Trigger className="inline cursor-help underline decoration-dotted decoration-2 underline-offset-4">
+    <Popover.Trigger
+      data-term
+      className="inline cursor-help underline decoration-dotted decoration-2 underline-offset-4"
+    >
       {word}
     </Popover.Trigger>
     <Popover.Portal>

@@ -1,6 +1,6 @@
 import { isSample, wholeSample } from '@ample/core/blocks';
 import type { Job } from '@ample/core/documents';
-import { PATTERN_VERSION, patternSchema, type Pattern } from '@ample/core/pattern';
+import { PATTERN_VERSION, patternSchema, type MeasurementKey, type Pattern } from '@ample/core/pattern';
 import { editJob } from './job.ts';
 import { useLibrary } from './library.ts';
 import { freshId } from '../lib/ids.ts';
@@ -24,6 +24,17 @@ export const editPattern = (change: (pattern: Pattern) => Pattern): void =>
     const now = patternOf(j, useLibrary.getState().patterns);
     return now && isOwn(now) ? { ...j, pattern: change(now) as Job['pattern'] } : j;
   });
+
+/** One body measurement of one size in the chart of the open job's pattern; null takes it out. */
+export const setInChart = (size: string, key: MeasurementKey, value: number | null): void =>
+  editPattern((p) => ({
+    ...p,
+    chart: p.chart.map((r) => {
+      if (r.size !== size) return r;
+      const { [key]: _gone, ...rest } = r.body;
+      return { ...r, body: value === null ? rest : { ...rest, [key]: value } };
+    }),
+  }));
 
 /** The pattern of the open job as one's own, to be changed. */
 export const copyPattern = (): void =>

@@ -5,7 +5,7 @@ import { MEASUREMENT_WORDS, sayBodyProblem } from '@ample/core/words';
 import { setReading } from '../../store/body.ts';
 import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
-import { editPattern } from '../../store/patterns.ts';
+import { setInChart } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Notice } from '../basics.tsx';
 import { LengthField } from '../LengthField.tsx';
@@ -87,16 +87,6 @@ const PRINTED: Readonly<Record<Pattern['garment'], readonly MeasurementKey[]>> =
   bottom: ['waist', 'hip'],
 };
 
-const setCell = (size: string, key: MeasurementKey, value: number | null): void =>
-  editPattern((p) => ({
-    ...p,
-    chart: p.chart.map((r) => {
-      if (r.size !== size) return r;
-      const { [key]: _gone, ...rest } = r.body;
-      return { ...r, body: value === null ? rest : { ...rest, [key]: value } };
-    }),
-  }));
-
 function Envelope({ size }: { readonly size: string }) {
   const pattern = useDraft((s) => s.pattern);
   const { job } = useParams();
@@ -114,7 +104,7 @@ function Envelope({ size }: { readonly size: string }) {
             key={key}
             label={`${key === 'fullBust' ? 'Bust' : MEASUREMENT_WORDS[key].name} on the envelope`}
             value={row.body[key] ?? null}
-            onCommit={(value) => setCell(size, key, value)}
+            onCommit={(value) => setInChart(size, key, value)}
             min={100}
             max={2500}
             optional

@@ -4,7 +4,7 @@ import { Trash2 } from 'lucide-react';
 import { checkChart, derivedHighBust, MEASUREMENT_CATALOGUE } from '@ample/core/fitting/fit';
 import type { ChartRow, MeasurementKey, Pattern } from '@ample/core/pattern';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
-import { editPattern } from '../../store/patterns.ts';
+import { editPattern, setInChart } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { goDown } from '../../lib/goDown.ts';
 import { LengthField } from '../../shared/LengthField.tsx';
@@ -19,16 +19,6 @@ const USUAL: Readonly<Record<Pattern['garment'], readonly MeasurementKey[]>> = {
   top: ['highBust', 'fullBust', 'waist', 'hip', 'napeToWaist'],
   bottom: ['waist', 'hip'],
 };
-
-const setCell = (size: string, key: MeasurementKey, value: number | null): void =>
-  editPattern((p) => ({
-    ...p,
-    chart: p.chart.map((r) => {
-      if (r.size !== size) return r;
-      const { [key]: _gone, ...rest } = r.body;
-      return { ...r, body: value === null ? rest : { ...rest, [key]: value } };
-    }),
-  }));
 
 /** The size's name changes everywhere it is used. */
 const renameSize = (from: string, to: string): void =>
@@ -252,7 +242,7 @@ function Cell({
         optional
         width="w-[104px]"
         value={value}
-        onCommit={(v) => setCell(row.size, measure, v)}
+        onCommit={(v) => setInChart(row.size, measure, v)}
         onEnter={goDown}
       />
       {value === null && derived !== null && (

@@ -2,28 +2,11 @@ import { useEffect } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { GRADES, LESSONS, PARTS_OF_PRACTICE, type Grade, type Lesson } from '@ample/core/practice';
 import { PRACTICE_GRADES, PRACTICE_PARTS } from '@ample/core/words';
+import { bringDemoBack, useLibrary } from '../../store/library.ts';
 import { usePrefs } from '../../store/prefs.ts';
 import { openPractice, practiceKey, usePractice } from '../../store/practice.ts';
+import { PRACTICE_PAGES } from './pages.ts';
 import { Station } from '../../shared/basics.tsx';
-
-const OTHERS = [
-  {
-    to: '/practice/sums',
-    name: 'Sums',
-    about: 'Starting size, halves and quarters, dart legs, ease: with new numbers each time.',
-  },
-  {
-    to: '/practice/wrinkles',
-    name: 'Read the wrinkles',
-    about: 'Signs on a figure: choose the cause, and see the test for it.',
-  },
-  {
-    to: '/practice/methods',
-    name: 'Three methods',
-    about: 'Slash, pivot or slide, at the seam: one amount, side by side.',
-  },
-  { to: '/practice/rescue', name: 'Rescue', about: 'A torn hinge, the wrong half cut: what one does now.' },
-] as const;
 
 /** Everything there is to practise on. */
 export function Practice() {
@@ -35,7 +18,7 @@ export function Practice() {
     >
       <FirstTime />
       <ul className="mb-6 grid gap-3 min-[700px]:grid-cols-2">
-        {OTHERS.map((o) => (
+        {PRACTICE_PAGES.map((o) => (
           <li key={o.to}>
             <Link to={o.to} className="card block h-full px-4 py-3 hover:bg-tissue">
               <span className="block font-head text-lg font-semibold underline">{o.name}</span>
@@ -64,9 +47,11 @@ export function Practice() {
 /** Three minutes through a job of the demo, taken up again where one left it. */
 function FirstTime() {
   const navigate = useNavigate();
-  const begin = () => {
+  const begin = async () => {
+    // Who has cleared the demo gets it back: the walk goes through one of its jobs.
+    if (!useLibrary.getState().jobs.some((j) => j.demo)) await bringDemoBack();
     usePrefs.setState({ walk: 0 });
-    void navigate('/');
+    await navigate('/');
   };
   return (
     <div className="mb-4 flex flex-wrap items-center gap-3 border border-ink bg-tape px-4 py-3">
@@ -74,7 +59,7 @@ function FirstTime() {
         <strong>First time here?</strong> Three minutes through a job of the demo, one instruction at a time on the real
         screens. It can be left at any moment.
       </p>
-      <button className="btn btn-main" onClick={begin}>
+      <button className="btn btn-main" onClick={() => void begin()}>
         First time through
       </button>
     </div>

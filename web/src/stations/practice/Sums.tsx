@@ -1,8 +1,9 @@
+import { Check } from 'lucide-react';
 import { useState, type FormEvent } from 'react';
 import { mark, SUMS, sumOf, type Marked, type Sum } from '@ample/core/practice';
 import { parseLength } from '@ample/core/units';
 import { sayRefusal, speaker } from '@ample/core/words';
-import { notePractice } from '../../store/practice.ts';
+import { notePractice, practiceKey, usePractice } from '../../store/practice.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { PracticePage } from './PracticePage.tsx';
 
@@ -31,6 +32,7 @@ export function Sums() {
                   onClick={() => next(i)}
                 >
                   {s.words.title}
+                  <Answered sum={s} />
                 </button>
               </li>
             ))}
@@ -45,6 +47,19 @@ export function Sums() {
         />
       </div>
     </PracticePage>
+  );
+}
+
+/** A mark on kinds that have come out right. */
+function Answered({ sum }: { readonly sum: Sum }) {
+  const right = usePractice((s) => s.done?.[practiceKey(`sum ${sum.id}`, 'only')]?.best === 0);
+  return (
+    right && (
+      <>
+        <Check size={18} aria-hidden="true" />
+        <span className="sr-only">, came out right</span>
+      </>
+    )
   );
 }
 

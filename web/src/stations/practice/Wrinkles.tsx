@@ -25,10 +25,7 @@ export function Wrinkles() {
 const seenOf = (signs: readonly SymptomId[]): readonly (Observation & { readonly number: number })[] =>
   signs.map((sign, i) => {
     const { at, view } = symptomOf(sign);
-    return {
-      ...{ id: sign, sign, at, view, side: 'both' as const, pinned: null, note: '', photo: null, answers: [] },
-      number: i + 1,
-    } as unknown as Observation & { readonly number: number };
+    return { id: sign, sign, at, view, side: 'both', pinned: null, note: '', answers: [], number: i + 1 };
   });
 
 function OneWrinkle({ wrinkle, next }: { readonly wrinkle: Wrinkle; readonly next: () => void }) {

@@ -5,22 +5,20 @@ import { isSample, nameOfSample, SAMPLE_IDS, SAMPLE_SIZES, sampleName } from '@a
 import type { Job, Wearer } from '@ample/core/documents';
 import type { Pattern } from '@ample/core/pattern';
 import { sayKeeping } from '@ample/core/words';
-import { bringDemoBack, clearDemo, forgetDamaged, useLibrary, wearerOf } from '../../store/library.ts';
-import { download } from '../../store/export.ts';
+import { bringDemoBack, clearDemo, useLibrary, wearerOf } from '../../store/library.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { longDate } from '../../lib/time.ts';
 import { Notice } from '../../shared/basics.tsx';
 import { fetchedLater, NotFetchedOver } from '../../ui/fetchedLater.tsx';
 import { PracticeTag } from './PracticeTag.tsx';
 import { Tag, type TagDialog } from './Tag.tsx';
-import type { Damaged } from '../../store/db.ts';
-import type { Units } from '@ample/core/speech';
 
 /** The tags come first; what is pressed later is loaded later. */
 const StartOwn = fetchedLater(async () => (await import('./Dialogs.tsx')).StartOwn, NotFetchedOver);
 const ClearDemo = fetchedLater(async () => (await import('./Dialogs.tsx')).ClearDemo, NotFetchedOver);
 const Keeping = fetchedLater(async () => (await import('./Keeping.tsx')).Keeping);
 const TagDialogs = fetchedLater(async () => (await import('./TagDialogs.tsx')).TagDialogs, NotFetchedOver);
+const DamagedDocument = fetchedLater(async () => (await import('./DamagedDocument.tsx')).DamagedDocument);
 const DeleteWearer = fetchedLater(async () => (await import('./DeleteWearer.tsx')).DeleteWearer, NotFetchedOver);
 
 /** What a job's pattern is called, without drafting it. */
@@ -67,7 +65,9 @@ export function Rail() {
           </div>
         )}
         {damaged.map((d) => (
-          <Damaged key={d.id} document={d} units={units} />
+          <Suspense key={d.id}>
+            <DamagedDocument document={d} />
+          </Suspense>
         ))}
         {!told && <PrivacyNote />}
         {(wearers.length > 1 || put > 0 || away) && (
@@ -100,33 +100,6 @@ export function Rail() {
         {dialog === 'clear' && <ClearDemo onClose={() => setDialog(null)} onClear={() => void clearDemo()} />}
       </Suspense>
     </main>
-  );
-}
-
-function Damaged({ document, units }: { readonly document: Damaged; readonly units: Units }) {
-  return (
-    <div className="mb-3">
-      <Notice grade="look">
-        <p>{sayKeeping({ code: 'document-damaged', data: { kind: document.kind, detail: document.detail } }, units)}</p>
-        <div className="mt-2 flex gap-2">
-          <button
-            className="btn"
-            onClick={() =>
-              download(
-                `${document.kind}-${document.key}.damaged.json`,
-                JSON.stringify(document.raw, null, 2),
-                'application/json',
-              )
-            }
-          >
-            Export it as it is
-          </button>
-          <button className="btn" onClick={() => void forgetDamaged(document.id)}>
-            Delete it
-          </button>
-        </div>
-      </Notice>
-    </div>
   );
 }
 

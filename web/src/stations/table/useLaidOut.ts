@@ -3,7 +3,7 @@ import type { Box, Point } from '@ample/core/geometry';
 import { drawPiece } from '@ample/core/out';
 import type { Piece } from '@ample/core/pattern';
 import { putPiece, usePlaces } from '../../store/places.ts';
-import { layOut } from './layout.ts';
+import { layOut } from '../../shared/mat/layout.ts';
 
 const NOWHERE = { x: 0, y: 0 };
 

@@ -5,9 +5,9 @@ import type { Task } from '@ample/core/practice';
 import { formatLength } from '@ample/core/units';
 import { useHotkeys } from '../../../lib/hotkeys.ts';
 import { useViewport, type Viewport } from '../../../lib/viewport.ts';
+import { layOut } from '../../../shared/mat/layout.ts';
 import { MatGround } from '../../../shared/mat/MatGround.tsx';
 import { useUnits } from '../../../store/prefs.ts';
-import { layOut } from './layOut.ts';
 import { Crosshair, Drawn, Paper } from './Paper.tsx';
 import type { Attempting } from './useAttempt.ts';
 import { BY_KEYS } from './ToolBox.tsx';
@@ -25,7 +25,7 @@ export function CutMat({ task, work, tool }: Props) {
   const laidOut = useMemo(() => layOut(task.right.map((w) => w.from)), [task]);
   const viewport = useViewport(laidOut.mat, { left: 46, below: 26 });
   const { svg, view, toMat } = viewport;
-  const tools = useTools({ task, work, tool, offsets: laidOut.offsets, k: view.k });
+  const tools = useTools({ task, work, tool, at: laidOut.at, k: view.k });
   const pen = usePen(tools.pen, toMat, laidOut.mat);
   useHotkeys({ zoomIn: viewport.nearer, zoomOut: viewport.farther, zoomAll: () => viewport.fit() });
   const { doing, measured } = tools;
@@ -45,10 +45,10 @@ export function CutMat({ task, work, tool }: Props) {
           <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
             <MatGround box={laidOut.mat} k={view.k} />
             {task.right.map((way, i) => {
-              const { x, y } = laidOut.offsets[i] as Point;
+              const { x, y } = laidOut.at[way.from.id] as Point;
               const laid = doing?.kind === 'hand' && doing.piece === i ? doing.laid : (work.now.cut[i]?.laid ?? []);
               return (
-                <g key={way.from.id} transform={`translate(${x} ${y})`}>
+                <g key={way.from.id} data-paper transform={`translate(${x} ${y})`}>
                   <Paper task={task} index={i} work={work} laid={laid} k={view.k} />
                   {shown?.piece === i && <Drawn {...shown} k={view.k} />}
                 </g>

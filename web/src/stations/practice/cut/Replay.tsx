@@ -7,11 +7,11 @@ import { sayStep, stageName } from '@ample/core/words';
 import type { Point } from '@ample/core/geometry';
 import { useViewport } from '../../../lib/viewport.ts';
 import { FramePiece } from '../../../shared/mat/FramePiece.tsx';
+import { layOut } from '../../../shared/mat/layout.ts';
 import { MatGround } from '../../../shared/mat/MatGround.tsx';
 import { frameAt, nextStage } from '../../../shared/mat/stages.ts';
 import { useStageMotion } from '../../../shared/mat/useStageMotion.ts';
 import { useUnits } from '../../../store/prefs.ts';
-import { layOut } from './layOut.ts';
 import type { Work } from './useAttempt.ts';
 
 interface Props {
@@ -44,7 +44,7 @@ export function Replay({ task, work, onBack }: Props) {
   const units = useUnits();
   const [stage, setStage] = useState<Stage>(() => nextStage(task.run, STAGES[0], 1));
   const motion = useStageMotion(stage);
-  const { offsets, mat } = layOut(task.right.map((w) => w.from));
+  const { at, mat } = layOut(task.right.map((w) => w.from));
   const { svg, view } = useViewport(mat, { left: 46, below: 26 });
   const frame = frameAt(task.run, motion.stage);
   const now = frameAt(task.run, stage);
@@ -61,7 +61,7 @@ export function Replay({ task, work, onBack }: Props) {
           <g transform={`translate(${view.x} ${view.y}) scale(${view.k})`}>
             <MatGround box={mat} k={view.k} />
             {task.right.map((way, i) => {
-              const { x, y } = offsets[i] as Point;
+              const { x, y } = at[way.from.id] as Point;
               const piece = frame?.pieces.find((p) => p.piece.id === way.from.id);
               return (
                 piece && (

@@ -27,7 +27,7 @@ interface Setting {
   readonly work: Attempting;
   readonly tool: ToolId;
   /** Where each piece lies on the mat. */
-  readonly offsets: readonly Point[];
+  readonly at: Readonly<Record<string, Point>>;
   readonly k: number;
 }
 
@@ -58,23 +58,22 @@ export function panelUnder(sheet: CutSheet, laid: Laid, p: Point): number {
 }
 
 /** What the chosen tool does on the mat. */
-export function useTools({ task, work, tool, offsets, k }: Setting) {
+export function useTools({ task, work, tool, at, k }: Setting) {
   const [doing, setDoing] = useState<Doing | null>(null);
   const [measured, setMeasured] = useState<(Doing & { kind: 'line' | 'tape' }) | null>(null);
   const [panel, setPanel] = useState<{ readonly piece: number; readonly panel: number } | null>(null);
   const radius = NEAR / k;
+  const paper = task.right.map((w) => w.from);
+  const on = (piece: number, p: Point): Point => minus(p, at[(paper[piece] as Piece).id] as Point);
   const pieceAt = (p: Point): number => {
-    const inside = task.right.findIndex((w, i) => isInside(w.from, minus(p, offsets[i] as Point)));
+    const inside = paper.findIndex((piece, i) => isInside(piece, on(i, p)));
     if (inside >= 0) return inside;
-    const off = task.right.map((w, i) =>
-      Math.min(...w.from.edges.map((e) => nearestOnPath(e.path, minus(p, offsets[i] as Point)).distance)),
-    );
+    const off = paper.map((piece, i) => Math.min(...piece.edges.map((e) => nearestOnPath(e.path, on(i, p)).distance)));
     return off.indexOf(Math.min(...off));
   };
-  const on = (piece: number, p: Point): Point => minus(p, offsets[piece] as Point);
   const drawnOn = (piece: number): readonly Point[] => (work.now.lines[piece] ?? []).flatMap((l) => l.points);
   const near = (piece: number, p: Point): Point =>
-    placeNear((task.right[piece] as Task['right'][number]).from, drawnOn(piece), on(piece, p), radius);
+    placeNear(paper[piece] as Piece, drawnOn(piece), on(piece, p), radius);
 
   function press(p: Point): void {
     const piece = pieceAt(p);
@@ -105,27 +104,39 @@ export function useTools({ task, work, tool, offsets, k }: Setting) {
       return;
     }
   }
+  /** The paper in the hand pulled to a place: its panels there, or why it does not go. */
+  const pulled = (held: Doing & { kind: 'hand' }, p: Point): Laid | null => {
+    const cut = work.now.cut[held.piece];
+    if (!cut) return null;
+    const to = alongRuler(cut.sheet, held.panel, held.grip, on(held.piece, p));
+    const moved = moveBy(cut.sheet, held.laid, { kind: 'pull', panel: held.panel, grip: held.grip, to });
+    if (moved.ok) return moved.value;
+    work.say(moved.error);
+    return null;
+  };
+  /** Where it is let go counts, also where the last movement was not drawn any more; a mere press moves nothing. */
+  const letGo = (held: Doing & { kind: 'hand' }, p: Point): void => {
+    const before = work.now.cut[held.piece]?.laid;
+    const was = before?.[held.panel];
+    if (!was) return;
+    if (held.laid === before && distance(move(was, held.grip), on(held.piece, p)) < SHAKE / k) return;
+    work.lay(held.piece, pulled(held, p) ?? held.laid);
+  };
   const pen: Pen = {
     down: press,
     move: (p) => {
       if (!doing) return;
       if (doing.kind !== 'hand') return setDoing({ ...doing, to: on(doing.piece, p) });
-      const cut = work.now.cut[doing.piece];
-      if (!cut) return;
-      const { panel: held, grip } = doing;
-      const to = alongRuler(cut, held, grip, on(doing.piece, p));
-      const moved = moveBy(cut.sheet, doing.laid, { kind: 'pull', panel: held, grip, to });
-      if (moved.ok) setDoing({ ...doing, laid: moved.value });
-      else work.say(moved.error);
+      const laid = pulled(doing, p);
+      if (laid) setDoing({ ...doing, laid });
     },
     up: (p) => {
+      setDoing(null);
       if (doing?.kind === 'line') {
         const to = near(doing.piece, p);
         if (distance(doing.from, to) > SHORT / k) work.draw(doing.piece, [doing.from, to]);
       } else if (doing?.kind === 'tape') setMeasured({ ...doing, to: on(doing.piece, p) });
-      else if (doing?.kind === 'hand' && doing.laid !== work.now.cut[doing.piece]?.laid)
-        work.lay(doing.piece, doing.laid);
-      setDoing(null);
+      else if (doing?.kind === 'hand') letGo(doing, p);
     },
     cancel: () => setDoing(null),
   };
@@ -143,9 +154,11 @@ export function useTools({ task, work, tool, offsets, k }: Setting) {
 const RULER = 2.5;
 
 /** Where loose paper is slid to: straight along the grain, or square to it, where that is nearly meant. */
-function alongRuler({ sheet }: { readonly sheet: CutSheet }, panel: number, grip: Point, to: Point): Point {
+function alongRuler(sheet: CutSheet, panel: number, grip: Point, to: Point): Point {
   if (sheet.pins.some((p) => p.panels.includes(panel))) return to;
   return { x: Math.abs(to.x - grip.x) < RULER ? grip.x : to.x, y: Math.abs(to.y - grip.y) < RULER ? grip.y : to.y };
 }
 /** A line shorter than this was a slip of the hand, pixels. */
 const SHORT = 10;
+/** A press that went no farther than this did not mean to move anything, pixels. */
+const SHAKE = 3;

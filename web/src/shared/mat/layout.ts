@@ -18,7 +18,7 @@ const SHAPE = 1.2;
  * Where each piece lies before anyone moves it: in rows by the untouched outlines, so that nothing jumps while an
  * amount changes. What a piece was divided into lies last of all.
  */
-export function layOut(original: readonly Piece[], born: readonly Piece[]): MatLayout {
+export function layOut(original: readonly Piece[], born: readonly Piece[] = []): MatLayout {
   const boxes = [...original, ...born].map((piece) => ({ piece, b: drawPiece(piece).bounds }));
   // A small piece keeps room for its name.
   const widths = boxes.map(({ b }) => Math.max(LEAST, b.maxX - b.minX) + GAP);
