@@ -1,8 +1,9 @@
 import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { move, type Point } from '@ample/core/geometry';
-import { cutAlong, LESSONS, rightLines, taskOf, type Grade, type Task } from '@ample/core/practice';
+import { joinPaths, move, pathLength, pointAt, type Point } from '@ample/core/geometry';
+import { edgesWithRole } from '@ample/core/pattern';
+import { cutAlong, LESSONS, rightBack, rightLines, taskOf, type Grade, type Task } from '@ample/core/practice';
 import { expectOk, formatLength, nth } from '@ample/core/units';
 import { rightLaid } from '../core/testing/practice.ts';
 import { expect, test } from './app.ts';
@@ -143,6 +144,18 @@ test.describe('by touch', () => {
       await touch('touchMove', { x: a.x + ((b.x - a.x) * i) / 8, y: a.y + ((b.y - a.y) * i) / 8 });
     await touch('touchEnd');
     await page.getByRole('button', { name: 'Tape it and look' }).tap();
+    await expect(page.getByRole('heading', { name: 'The seam was not drawn anew' })).toBeVisible();
+    // The cap, as high as it was: the finger follows the way the alteration draws it.
+    await page.getByRole('button', { name: 'True the seam' }).tap();
+    await page.locator('[data-mat]').scrollIntoViewIfNeeded();
+    const cap = joinPaths(edgesWithRole(way.final, 'cap').map((e) => e.path));
+    const back = rightBack(way);
+    const along = Array.from({ length: 25 }, (_, i) => move(back, pointAt(cap, (pathLength(cap) * i) / 24)));
+    await touch('touchStart', await onScreen(page, nth(along, 0)));
+    for (const p of along.slice(1)) await touch('touchMove', await onScreen(page, p));
+    await touch('touchEnd');
+    await page.getByRole('button', { name: 'Tape it and look' }).tap();
+    await expect(page.getByRole('heading', { name: 'The seam was not drawn anew' })).toBeHidden();
     expect(await score(page)).toBeLessThan(3);
   });
 });

@@ -5,6 +5,7 @@ export * from './judge/index.ts';
 export * from './model.ts';
 export * from './lessons/index.ts';
 export * from './sums/index.ts';
-export * from './wrinkles.ts';
+export { speaksFor, wrinkleOf, type Wrinkle } from './wrinkles.ts';
+export * from './toiles.ts';
 export * from './rescue.ts';
 export { METHODS, threeMethods, type Method, type Done as MethodDone } from './methods.ts';

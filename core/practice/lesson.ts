@@ -1,5 +1,5 @@
 import type { Values } from '../alterations/index.ts';
-import type { Piece } from '../pattern/index.ts';
+import type { EdgeRole, Piece } from '../pattern/index.ts';
 import type { Sentence } from '../speech/index.ts';
 
 export const PARTS_OF_PRACTICE = ['bust', 'dart', 'back', 'shoulder', 'length', 'width', 'sleeve', 'trousers'] as const;
@@ -36,6 +36,8 @@ export interface Lesson {
   readonly pieces: readonly Piece['part'][];
   /** Whether a dart is to be drawn at the end. */
   readonly dart?: true;
+  /** A seam to be drawn anew once the paper is taped, on every piece on the mat. */
+  readonly trues?: EdgeRole;
   readonly draw: (draw: Draw) => Asked;
   readonly words: {
     readonly title: string;

@@ -68,7 +68,8 @@ export function wrinkleOf(seed: number): Wrinkle {
   };
 }
 
-function shuffled(list: readonly string[], oneOf: <T>(list: readonly T[]) => T): readonly string[] {
+/** A list in an order drawn by chance. */
+export function shuffled(list: readonly string[], oneOf: <T>(list: readonly T[]) => T): readonly string[] {
   let left = list;
   const out: string[] = [];
   while (left.length > 0) {

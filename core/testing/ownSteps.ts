@@ -1,5 +1,5 @@
 import type { Values } from '../alterations/index.ts';
-import { draft, planStep, type Draft } from '../fitting/plan/index.ts';
+import { askedSteps, draft, type Draft, type ResolvedJob } from '../fitting/plan/index.ts';
 import type { Pattern } from '../pattern/index.ts';
 import { wearerWith, type Readings } from './wearers.ts';
 
@@ -13,12 +13,7 @@ export function withOwnSteps(
   body: Readings,
   first?: readonly [id: string, values: Values],
 ): Draft {
-  const wearer = wearerWith(body);
   const sizeMethod = pattern.garment === 'top' ? ('highBust' as const) : ('hip' as const);
-  const made = (steps: readonly ReturnType<typeof planStep>[]): Draft =>
-    draft({ job: { size, sizeMethod, steps: [...steps] }, wearer, pattern });
-  const own = first ? [planStep('own', ...first)] : [];
-  const asked = made([]).asks.map((a, i) => planStep(`s${i}`, a.alteration));
-  const follow = made([...own, ...asked]).followers.map((f, i) => planStep(`f${i}`, f.alteration));
-  return made([...own, ...asked, ...follow]);
+  const job: ResolvedJob = { job: { size, sizeMethod, steps: [] }, wearer: wearerWith(body), pattern };
+  return draft({ ...job, job: { ...job.job, steps: [...askedSteps(job, first)] } });
 }

@@ -1,20 +1,33 @@
-import { distance, move, nearestOnPath, polyline, type Point } from '../geometry/index.ts';
+import {
+  distance,
+  joinPaths,
+  move,
+  movePath,
+  nearestOnPath,
+  pathLength,
+  pointAt,
+  polyline,
+  type Point,
+} from '../geometry/index.ts';
 import {
   besidePanel,
   cutAlong,
   moveBy,
   panelAt,
   restOf,
+  rightBack,
   rightLines,
   rightMotion,
   rightSheet,
   tapeDown,
+  trueAlong,
   type Attempt,
   type CutSheet,
   type Laid,
   type RightWay,
 } from '../practice/index.ts';
-import { nth, ok, type Result } from '../units/index.ts';
+import { edgesWithRole, type EdgeRole, type Piece } from '../pattern/index.ts';
+import { expectOk, nth, ok, type Result } from '../units/index.ts';
 
 /** Where the right way lays the panels of a sheet that was cut like it. */
 export function rightLaid(way: RightWay, sheet: CutSheet): Laid {
@@ -34,13 +47,24 @@ function deepIn(ring: readonly Point[]): Point {
   return inside.reduce((best, p) => (depth(p) > depth(best) ? p : best), nth(inside, 0));
 }
 
+/** A seam drawn anew as a careful hand would: along places of the alteration’s, so far apart, mm. */
+export function truedRight(way: RightWay, piece: Piece, role: EdgeRole | undefined, apart = 12): Piece | null {
+  if (!role) return null;
+  const line = movePath(joinPaths(edgesWithRole(way.final, role).map((e) => e.path)), rightBack(way));
+  const steps = Math.ceil(pathLength(line) / apart);
+  const places = Array.from({ length: steps + 1 }, (_, i) => pointAt(line, (pathLength(line) * i) / steps));
+  return expectOk(trueAlong(piece, places), 'trued');
+}
+
 /** The right way carried out by hand: as a careful person would do it. */
-export function rightAttempt(way: RightWay, tip: Point | null): Result<Attempt> {
+export function rightAttempt(way: RightWay, tip: Point | null, trues?: EdgeRole): Result<Attempt> {
   const sheet = cutAlong(way.from, rightLines(way));
   if (!sheet.ok) return sheet;
   const laid = rightLaid(way, sheet.value);
   const taped = tapeDown(sheet.value, laid);
-  return taped.ok ? ok({ sheet: sheet.value, laid, taped: taped.value, tip }) : taped;
+  return taped.ok
+    ? ok({ sheet: sheet.value, laid, taped: taped.value, tip, trued: truedRight(way, taped.value.piece, trues) })
+    : taped;
 }
 
 /** Pulls every panel by two of its corners to where the alteration lays them, or as far beside as `off` says. */

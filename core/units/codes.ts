@@ -209,6 +209,7 @@ export type RefusalCode =
   | 'practice-no-way'
   | 'practice-root'
   | 'practice-tape-fails'
+  | 'practice-true-ends'
   | 'princess-missing'
   | 'princess-needs-two-darts'
   | 'princess-not-from-armhole'

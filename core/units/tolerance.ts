@@ -143,6 +143,13 @@ export const PRACTICE = {
   held: 0.5,
   /** Paper farther than this from all other has fallen off the table. */
   table: 80,
+  /** A seam drawn anew strays no more from a ruler than this where one was used; else the curve keeps so near to the hand. */
+  ruler: 2.5,
+  freehand: 1.5,
+  /** By hand nobody draws a seam nearer than this. */
+  drawn: 2.5,
+  /** How closely two seam lines are looked along. */
+  look: 4,
 } as const;
 
 /** How closely a dress form is made to the tape, mm. */

@@ -32,6 +32,8 @@ export const ERROR_WORDS = {
   'practice-no-line': () => 'There is nothing to cut yet. Draw a line first.',
   'practice-no-way': () => 'This task cannot be worked out on this piece. Take new numbers.',
   'practice-root': () => 'This piece is pinned to the mat. Move the others.',
+  'practice-true-ends': () =>
+    'A seam is drawn anew from one place of an edge to another place of the same edge. Begin on it, and end on it.',
   'practice-tape-fails': () => 'Lapped so far the paper cannot be taped: nothing is left of an edge. Lap it less.',
   'length-empty': () => 'Type a length, such as 92.5 or 36 1/2.',
   'length-unreadable': (s) => `“${s.text('text')}” is not a length. Type it like 92.5, 92,5 cm, 36 1/2 or 3/8.`,

@@ -134,6 +134,14 @@ const MISTAKE_WORDS: Readonly<Record<MistakeCode, { readonly name: string; reado
     why: (s) =>
       `One leg is ${s.len('off')} longer: they would not sew together. The tip lies square to the middle of the opening.`,
   },
+  'not-trued': {
+    name: 'The seam was not drawn anew',
+    why: (s) => `Taped, it lies up to ${s.len('off')} from where it should run. Draw it smooth before cutting it out.`,
+  },
+  'trued-elsewhere': {
+    name: 'The seam was drawn elsewhere',
+    why: (s) => `It runs up to ${s.len('off')} from where it should.`,
+  },
 });
 
 const positive = (data: Readonly<Record<string, number>>) =>
@@ -166,6 +174,8 @@ export function sayOutcome(d: Difference, units: Units): string {
       return en`corner of ${ROLE_WORDS[d.roles[0]]} and ${ROLE_WORDS[d.roles[1]]}: ${s.len('by')} ${upOrDown(d.way)}`;
     case 'grain':
       return `grain line ${s.len('by')} off over its length`;
+    case 'trued':
+      return en`${ROLE_WORDS[d.role]} runs up to ${s.len('by')} off`;
     case 'legs':
       return `dart legs ${s.len('by')} apart`;
     case 'tip':

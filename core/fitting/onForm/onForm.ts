@@ -121,6 +121,7 @@ export function* onForm(
     ? ok(again.chart)
     : yield* dressed('chart', drafted, standFor(formUnder(drafted, chart).figure, drafted), cloth, fineness);
   if (!third.ok) return third;
+  yield { stage: 'chart', worn: third.value };
   const control = read(third.value);
   const seen = (garment: Garment, worn: Worn): Seen => ({
     garment,

@@ -7,6 +7,7 @@ export * from './waysOn.ts';
 export * from './followers.ts';
 export * from './sides.ts';
 export * from './newStep.ts';
+export * from './asked.ts';
 export * from './order.ts';
 export * from './step.ts';
 export * from './unfit.ts';

@@ -2,3 +2,4 @@ export * from './sheet.ts';
 export * from './snap.ts';
 export * from './hands.ts';
 export * from './tape.ts';
+export * from './true.ts';

@@ -1,8 +1,19 @@
-import { cross, distance, inverse, move, pathLength, sub, unit, type Point, type Rigid } from '../../geometry/index.ts';
+import {
+  cross,
+  distance,
+  inverse,
+  move,
+  movePath,
+  pathLength,
+  sub,
+  unit,
+  type Point,
+  type Rigid,
+} from '../../geometry/index.ts';
 import type { SlashResult } from '../../paper/slash/index.ts';
-import { bustPointOf, dartShape, type EdgeRole, type Piece } from '../../pattern/index.ts';
+import { bustPointOf, dartShape, edgesWithRole, type EdgeRole, type Piece } from '../../pattern/index.ts';
 import { nth, PRACTICE } from '../../units/index.ts';
-import { besidePanel, grainMiddle, type CutSheet, type Laid } from '../cutting/index.ts';
+import { besidePanel, grainMiddle, straysFrom, type CutSheet, type Laid } from '../cutting/index.ts';
 import { panelAt } from '../cutting/sheet.ts';
 import { rightMotion, type RightWay, type Task } from '../task.ts';
 import { openedAt, openingsOf, rightSheet, type Opened } from './openings.ts';
@@ -13,7 +24,11 @@ export interface Attempt {
   readonly laid: Laid;
   readonly taped: SlashResult;
   readonly tip: Point | null;
+  /** The piece with a seam drawn anew; null where none was. */
+  readonly trued: Piece | null;
 }
+/** What somebody has in the hand in the end. */
+export const madeOf = (attempt: Attempt): Piece => attempt.trued ?? attempt.taped.piece;
 
 /** By how much what was made differs from what the alteration makes, mm, each at its place on the paper as it lies. */
 export type Difference = { readonly piece: number; readonly by: number; readonly at: Point } & (
@@ -21,6 +36,7 @@ export type Difference = { readonly piece: number; readonly by: number; readonly
   | { readonly kind: 'length'; readonly role: EdgeRole }
   | { readonly kind: 'corner'; readonly roles: readonly [EdgeRole, EdgeRole]; readonly way: Point }
   | { readonly kind: 'grain' }
+  | { readonly kind: 'trued'; readonly role: EdgeRole }
   | { readonly kind: 'legs' }
   | { readonly kind: 'tip'; readonly got: number; readonly wanted: number }
   | { readonly kind: 'seam'; readonly role: EdgeRole; readonly other: number }
@@ -54,9 +70,9 @@ export function differencesOf(
   opened: readonly Opened[],
 ): readonly Difference[] {
   const way = nth(task.right, index);
-  const piece = attempt?.taped.piece ?? way.from;
+  const piece = attempt ? attempt.taped.piece : way.from;
   const right = way.taped.piece;
-  const roles = [...new Set(right.edges.map((e) => e.role))].filter((r) => r !== 'dart');
+  const roles = [...new Set(right.edges.map((e) => e.role))].filter((r) => r !== 'dart' && r !== task.lesson.trues);
   return [
     ...opened.map(({ opening, got }): Difference => ({
       ...{ kind: 'opening', piece: index, at: opening.at, cut: opening.cut },
@@ -68,6 +84,7 @@ export function differencesOf(
     })),
     ...cornersOf(way, index, piece),
     ...grainOf(way, index, piece),
+    ...(task.lesson.trues && attempt ? truedOf(way, index, madeOf(attempt), task.lesson.trues) : []),
     ...(index === 0 && task.lesson.dart ? dartOf(way, attempt, piece) : []),
   ];
 }
@@ -92,6 +109,13 @@ function cornersOf(way: RightWay, index: number, piece: Piece): readonly Differe
       },
     ];
   });
+}
+
+/** How far a seam drawn anew strays from the alteration’s. */
+function truedOf(way: RightWay, index: number, piece: Piece, role: EdgeRole): readonly Difference[] {
+  const back = rightBack(way);
+  const right = edgesWithRole(way.final, role).map((e) => ({ ...e, path: movePath(e.path, back) }));
+  return [{ kind: 'trued', piece: index, role, ...straysFrom(edgesWithRole(piece, role), right) }];
 }
 
 /** How far the grain line runs off over its length, against the centre of the piece. */

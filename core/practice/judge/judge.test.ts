@@ -3,18 +3,21 @@ import {
   add,
   compose,
   distance,
+  joinPaths,
   lerp,
+  pathLength,
+  pointAt,
   rotationAbout,
   translation,
   type Point,
   type Rigid,
 } from '../../geometry/index.ts';
-import { bustPointOf } from '../../pattern/index.ts';
+import { bustPointOf, edgesWithRole, type Piece } from '../../pattern/index.ts';
 import { expectOk, nth } from '../../units/index.ts';
-import { cutAlong, restOf, tapeDown, type CutSheet, type Laid, type Line } from '../cutting/index.ts';
+import { cutAlong, restOf, tapeDown, trueAlong, type CutSheet, type Laid, type Line } from '../cutting/index.ts';
 import { LESSONS } from '../lessons/index.ts';
 import { rightLines } from '../model.ts';
-import { laidByHand, rightAttempt, rightLaid } from '../../testing/practice.ts';
+import { laidByHand, rightAttempt, rightLaid, truedRight } from '../../testing/practice.ts';
 import { drawFrom, taskOf, type Task } from '../task.ts';
 import { judge, openingsOf, type Attempt, type MistakeCode } from './index.ts';
 
@@ -34,15 +37,17 @@ const largest = (id: string): Task => {
 const rightTip = (t: Task): Point | null =>
   t.lesson.dart ? (nth(t.right, 0).final.darts.find((d) => d.kind !== 'waist')?.tip ?? null) : null;
 const careful = (t: Task): readonly Attempt[] =>
-  t.right.map((w) => expectOk(rightAttempt(w, rightTip(t)), 'a careful cut'));
+  t.right.map((w) => expectOk(rightAttempt(w, rightTip(t), t.lesson.trues), 'a careful cut'));
 
 /** What somebody does otherwise with one piece: other lines, paper laid otherwise, another tip. */
 interface Otherwise {
   readonly lines?: (lines: readonly Line[], t: Task) => readonly Line[];
   readonly laid?: (right: Laid, sheet: CutSheet, t: Task) => Laid;
   readonly tip?: (right: Point, t: Task) => Point | null;
+  /** The seam drawn anew; as the alteration has it unless said otherwise. */
+  readonly trued?: (taped: Piece, right: Piece) => Piece | null;
 }
-function made(t: Task, { lines, laid, tip }: Otherwise, index = 0): readonly Attempt[] {
+function made(t: Task, { lines, laid, tip, trued }: Otherwise, index = 0): readonly Attempt[] {
   return t.right.map((way, i) => {
     if (i !== index) return nth(careful(t), i);
     const drawn = rightLines(way);
@@ -50,8 +55,10 @@ function made(t: Task, { lines, laid, tip }: Otherwise, index = 0): readonly Att
     const right = rightLaid(way, sheet);
     const lies = laid ? laid(right, sheet, t) : right;
     const at = rightTip(t);
+    const taped = expectOk(tapeDown(sheet, lies), 'taped');
+    const drew = truedRight(way, taped.piece, t.lesson.trues);
     return {
-      ...{ sheet, laid: lies, taped: expectOk(tapeDown(sheet, lies), 'taped') },
+      ...{ sheet, laid: lies, taped, trued: drew && trued ? trued(taped.piece, drew) : drew },
       tip: at && tip ? tip(at, t) : at,
     };
   });
@@ -108,7 +115,8 @@ const shaky = (t: Task, off: (p: Point) => Point): readonly Attempt[] =>
     const lines = rightLines(way).map((l) => ({ ...l, points: l.points.map(off) }));
     const sheet = expectOk(cutAlong(way.from, lines), 'sheet');
     const laid = laidByHand(way, sheet, off);
-    return { sheet, laid, taped: expectOk(tapeDown(sheet, laid), 'taped'), tip: rightTip(t) };
+    const taped = expectOk(tapeDown(sheet, laid), 'taped');
+    return { sheet, laid, taped, tip: rightTip(t), trued: truedRight(way, taped.piece, t.lesson.trues) };
   });
 
 const lower = (t: Task) => openingsOf(nth(t.right, 0)).find((o) => o.cut === 'line1');
@@ -202,7 +210,19 @@ const TYPICAL: readonly (readonly [string, string, Otherwise, MistakeCode])[] = 
     },
     'beside-bust-point',
   ],
+  ['the cap left as it was taped', 'fullUpperArm', { trued: () => null }, 'not-trued'],
+  ['the cap drawn 9 mm too low', 'fullUpperArm', { trued: (_, right) => capLower(right, 9) }, 'trued-elsewhere'],
 ];
+
+/** The cap of a sleeve with everything but its ends lower. */
+function capLower(sleeve: Piece, by: number): Piece {
+  const line = joinPaths(edgesWithRole(sleeve, 'cap').map((e) => e.path));
+  const places = Array.from({ length: 25 }, (_, i) => {
+    const p = pointAt(line, (pathLength(line) * i) / 24);
+    return i % 24 === 0 ? p : add(p, { x: 0, y: by });
+  });
+  return expectOk(trueAlong(sleeve, places), 'cap');
+}
 
 const lowest = (sheet: CutSheet): number => farthest(sheet, (r) => Math.max(...r.map((p) => p.y + p.x / 2)));
 const lowerCentre = (sheet: CutSheet): number => farthest(sheet, (r) => Math.max(...r.map((p) => p.y - p.x)));

@@ -13,9 +13,9 @@ export interface Verdict {
   readonly careful: boolean;
 }
 
-/** How much a difference counts, mm: the tip of a dart may lie a little nearer or farther. */
-const counts = (d: Difference): number =>
-  d.kind === 'tip' ? Math.max(0, Math.abs(d.by) - PRACTICE.tip) : Math.abs(d.by);
+/** How much a difference counts, mm: what is set by eye or drawn by hand may lie a little off. */
+const counts = (d: Difference): number => Math.max(0, Math.abs(d.by) - byEye(d));
+const byEye = ({ kind }: Difference): number => (kind === 'tip' ? PRACTICE.tip : kind === 'trued' ? PRACTICE.drawn : 0);
 
 /** Holds what was made of every piece of a lesson against the alteration’s own program. Pieces left alone count too. */
 export function judge(task: Task, attempts: readonly (Attempt | null)[]): Verdict {

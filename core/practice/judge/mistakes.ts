@@ -36,6 +36,8 @@ export const MISTAKES = [
   'tip-too-near',
   'tip-too-far',
   'tip-off-middle',
+  'not-trued',
+  'trued-elsewhere',
 ] as const;
 export type MistakeCode = (typeof MISTAKES)[number];
 
@@ -66,7 +68,7 @@ type Found = {
 /** The mistakes made on one piece. */
 export function mistakesOf(c: Case): readonly Mistake[] {
   const found: readonly Found[] = c.attempt
-    ? [...cutsOf(c, c.attempt), ...movesOf(c), ...dartOf(c, c.attempt)]
+    ? [...cutsOf(c, c.attempt), ...movesOf(c), ...dartOf(c, c.attempt), ...truingOf(c, c.attempt)]
     : [alone(c)];
   return found
     .map(({ code, data = {}, makes = () => true }) => ({
@@ -190,6 +192,16 @@ function levelOf(o: Opened, all: readonly Opened[]): readonly Found[] {
   return !other && Math.abs(o.got - o.opening.wanted) > PRACTICE.careful
     ? [{ code: 'level-slipped', data: data(o), makes }]
     : [];
+}
+
+/** The seam that was to be drawn anew. What lies elsewhere already draws it elsewhere: then that is the cause. */
+function truingOf({ differences }: Case, { trued }: Attempt): readonly Found[] {
+  const strays = differences.find((d) => d.kind === 'trued');
+  if (!strays || Math.abs(strays.by) <= PRACTICE.drawn + PRACTICE.careful) return [];
+  const makes = (d: Difference): boolean => d.kind === 'trued';
+  if (!trued) return [{ code: 'not-trued', data: { off: strays.by }, makes }];
+  const other = differences.some((d) => d.kind === 'opening' && Math.abs(d.by) > PRACTICE.careful);
+  return other ? [] : [{ code: 'trued-elsewhere', data: { off: strays.by }, makes }];
 }
 
 /** The dart that was drawn at the end. */

@@ -47,6 +47,7 @@ const routes: RouteObject[] = [
     page('', async () => (await practice()).Practice),
     page('sums', async () => (await practice()).Sums),
     page('wrinkles', async () => (await practice()).Wrinkles),
+    page('toiles', async () => (await import('../stations/practice/Toiles.tsx')).Toiles),
     page('methods', async () => (await practice()).Methods),
     page('rescue', async () => (await practice()).Rescues),
     page('sheet/:lesson', async () => (await practice()).PracticeSheet),

@@ -1,7 +1,7 @@
 import { shownOf, type Shown, type Worn } from '@ample/core/drape';
 import { moreOf, onForm, toSee, type Before, type Working } from '@ample/core/fitting/onForm';
 import { ok, telling, toEnd, type Result } from '@ample/core/units';
-import { PROTOCOL, type Draped, type DrapePart, type DrapeRequest, type Reply } from './protocol.ts';
+import { PROTOCOL, type Draped, type DrapePart, type DrapeRequest, type Garments, type Reply } from './protocol.ts';
 
 /** What was hung last: a plan that changed begins from it. */
 let kept: Before | null = null;
@@ -25,11 +25,10 @@ function tell(work: Working): void {
   const done = STAGES.indexOf(work.stage);
   if ('share' in work) return post((done + Math.min(1, work.share / USUAL)) / STAGES.length);
   if ('form' in work) return post(0, { kind: 'form', form: work.form });
-  if (work.stage === 'chart') return;
   post((done + 1) / STAGES.length, clothOf(work.stage, work.worn));
 }
-const clothOf = (of: 'drafted' | 'planned', worn: Worn): DrapePart => ({
-  ...{ kind: 'cloth', of, shown: shownOf(worn), settled: worn.settled },
+const clothOf = (of: Garments, worn: Worn): DrapePart => ({
+  ...{ kind: 'cloth', of, figure: worn.figure, shown: shownOf(worn), settled: worn.settled },
 });
 
 function draped({ job, cloth, fineness, side, sleeves, more }: DrapeRequest['input']): Result<Draped> {

@@ -7,7 +7,7 @@ import type { PdfLabel, PdfLayer, PrintedRecord, PrintedSheet } from '@ample/cor
 import type { ClothId } from '@ample/core/cloth';
 import type { Fineness, Reading, Shown } from '@ample/core/drape';
 import type { More, Side } from '@ample/core/fitting/onForm';
-import type { Body, Form } from '@ample/core/form';
+import type { Body, Figure, Form } from '@ample/core/form';
 import type { Path } from '@ample/core/geometry';
 import type { CameraSet, Flat, Grey, KnownPoint, Residual, Scene, Turn } from '@ample/core/in/photo';
 import type { Pattern, Piece } from '@ample/core/pattern';
@@ -89,13 +89,21 @@ export interface DrapeRequest {
     readonly more: boolean;
   };
 }
-export type Garments = 'drafted' | 'planned';
+/** On the wearer’s form as drafted and as planned; and as drafted on the body of the chart. */
+export type Garments = 'drafted' | 'planned' | 'chart';
 /** What comes on the way: the form, then each garment as soon as it rests. */
 export type DrapePart =
   | { readonly kind: 'form'; readonly form: Form }
-  | { readonly kind: 'cloth'; readonly of: Garments; readonly shown: Shown; readonly settled: boolean };
+  | {
+      readonly kind: 'cloth';
+      readonly of: Garments;
+      /** What it hangs on. */
+      readonly figure: Figure;
+      readonly shown: Shown;
+      readonly settled: boolean;
+    };
 export interface Draped {
-  readonly readings: Readonly<Record<Garments, readonly Reading[]>>;
+  readonly readings: Readonly<Record<'drafted' | 'planned', readonly Reading[]>>;
   readonly more: More | null;
   readonly oneSided: boolean;
   readonly side: Side;

@@ -11,6 +11,11 @@ export const PRACTICE_PAGES = [
     about: 'Signs on a figure: choose the cause, and see the test for it.',
   },
   {
+    to: '/practice/toiles',
+    name: 'Read a toile',
+    about: 'A sample hung by computation on a body it was not drafted for: turn it, and say what differs.',
+  },
+  {
     to: '/practice/methods',
     name: 'Three methods',
     about: 'Slash, pivot or slide, at the seam: one amount, side by side.',

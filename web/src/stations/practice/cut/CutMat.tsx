@@ -8,7 +8,8 @@ import { useViewport, type Viewport } from '../../../lib/viewport.ts';
 import { layOut } from '../../../shared/mat/layout.ts';
 import { MatGround } from '../../../shared/mat/MatGround.tsx';
 import { useUnits } from '../../../store/prefs.ts';
-import { Crosshair, Drawn, Paper } from './Paper.tsx';
+import { Paper } from './Paper.tsx';
+import { Course, Crosshair, Drawn } from './UnderWay.tsx';
 import type { Attempting } from './useAttempt.ts';
 import { BY_KEYS } from './ToolBox.tsx';
 import { usePen } from './usePen.ts';
@@ -51,6 +52,7 @@ export function CutMat({ task, work, tool }: Props) {
                 <g key={way.from.id} data-paper transform={`translate(${x} ${y})`}>
                   <Paper task={task} index={i} work={work} laid={laid} k={view.k} />
                   {shown?.piece === i && <Drawn {...shown} k={view.k} />}
+                  {doing?.kind === 'seam' && doing.piece === i && <Course points={doing.course} />}
                 </g>
               );
             })}

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { COLOURS, pathData } from '@ample/core/out';
-import { distance, move, polyline, type Point } from '@ample/core/geometry';
+import { move, polyline, type Point } from '@ample/core/geometry';
 import { bustPointOf, dartShape, type Piece } from '@ample/core/pattern';
 import {
   middleOf,
@@ -17,6 +17,7 @@ import { formatLength } from '@ample/core/units';
 import { PieceView } from '../../../shared/mat/PieceView.tsx';
 import { CrossShape, PinShape, TipShape } from '../../../shared/mat/shapes.tsx';
 import { useUnits } from '../../../store/prefs.ts';
+import { Seams } from './Seams.tsx';
 import type { Attempting } from './useAttempt.ts';
 
 const thin = { vectorEffect: 'non-scaling-stroke' as const };
@@ -160,6 +161,7 @@ function CutPiece({ task, index, sheet, laid, k, work }: CutProps) {
       <Weight at={middleOf(sheet.rings[sheet.root] ?? [])} k={k} />
       {taped.ok && <Bust piece={taped.value.piece} k={k} />}
       {task.grade !== 'free' && <Openings task={task} index={index} sheet={sheet} laid={laid} k={k} />}
+      {taped.ok && <Seams task={task} index={index} piece={taped.value.piece} courses={work.now.trued[index] ?? []} />}
       {index === 0 && tip && taped.ok && <Tip piece={taped.value.piece} tip={tip} k={k} dart={dartIdOf(task)} />}
     </>
   );
@@ -236,7 +238,7 @@ function RightOutline({ task, index }: { readonly task: Task; readonly index: nu
   const m = rightBack(way);
   return (
     <path
-      d={way.taped.piece.edges
+      d={(task.lesson.trues ? way.final : way.taped.piece).edges
         .map((e, i) => (i === 0 ? pathData(e.path) : pathData(e.path).replace(/^M/, 'L')))
         .join('')}
       transform={`translate(${m.x} ${m.y}) rotate(${(m.angle * 180) / Math.PI})`}
@@ -250,48 +252,3 @@ function RightOutline({ task, index }: { readonly task: Task; readonly index: nu
     </path>
   );
 }
-
-/** A line or a tape under way. */
-export function Drawn({
-  kind,
-  from,
-  to,
-  k,
-}: {
-  readonly kind: 'line' | 'tape';
-  readonly from: Point;
-  readonly to: Point;
-  readonly k: number;
-}) {
-  const { unit, fraction } = useUnits();
-  const text = formatLength(distance(from, to), unit, { fraction: unit === 'in' ? 16 : fraction });
-  return (
-    <g>
-      <path
-        d={`M${from.x} ${from.y}L${to.x} ${to.y}`}
-        stroke={kind === 'line' ? COLOURS.pencil : COLOURS.ink}
-        strokeWidth={kind === 'line' ? 2.4 : 3}
-        strokeDasharray={kind === 'line' ? '9 5' : undefined}
-        {...thin}
-      />
-      {kind === 'tape' && (
-        <g transform={`translate(${(from.x + to.x) / 2} ${(from.y + to.y) / 2}) scale(${1 / k})`}>
-          <rect x="12" y="-32" width={text.length * 12.4 + 14} height="32" fill={COLOURS.tape} stroke={COLOURS.ink} />
-          <text x="19" y="-9" fontSize="22" className="num" fill={COLOURS.ink}>
-            {text}
-          </text>
-        </g>
-      )}
-    </g>
-  );
-}
-
-/** Where the keyboard’s pen is. */
-export const Crosshair = ({ at, k }: { readonly at: Point; readonly k: number }) => (
-  <g transform={`translate(${at.x} ${at.y}) scale(${1 / k})`} pointerEvents="none">
-    <circle r="13" fill="none" stroke={COLOURS.white} strokeWidth="5" />
-    <circle r="13" fill="none" stroke={COLOURS.ink} strokeWidth="2" />
-    <path d="M-20 0H20M0 -20V20" stroke={COLOURS.white} strokeWidth="4" />
-    <path d="M-20 0H20M0 -20V20" stroke={COLOURS.ink} strokeWidth="1.6" />
-  </g>
-);

@@ -1,6 +1,6 @@
 import { GRADES, type Grade, type Task } from '@ample/core/practice';
 import { PRACTICE_GRADES } from '@ample/core/words';
-import { Hand, PenLine, Pin, Ruler, Scissors, TriangleRight } from 'lucide-react';
+import { Hand, PenLine, Pin, Ruler, Scissors, Spline, TriangleRight } from 'lucide-react';
 import { Check } from '../../../ui/Check.tsx';
 import { Radio } from '../../../ui/Radio.tsx';
 import type { Attempting } from './useAttempt.ts';
@@ -24,11 +24,22 @@ const TOOL_WORDS = {
   },
   tape: { name: 'Measure', how: 'Press at one end, drag to the other.', icon: Ruler },
   tip: { name: 'Draw the dart', how: 'Press where its tip goes.', icon: TriangleRight },
+  true: {
+    name: 'True the seam',
+    how: 'Press on the edge where the new seam line begins, follow the way it should run, and let go on the edge. A straight way is drawn by the ruler.',
+    icon: Spline,
+  },
 } as const;
 
 /** The tools there are: lines before the cut, hands after it. */
 export const toolsFor = (task: Task, isCut: boolean): readonly ToolId[] =>
-  isCut ? ['hand', 'tape', ...(task.lesson.dart ? (['tip'] as const) : [])] : ['line', 'hinge', 'tape'];
+  isCut
+    ? [
+        ...(['hand', 'tape'] as const),
+        ...(task.lesson.dart ? (['tip'] as const) : []),
+        ...(task.lesson.trues ? (['true'] as const) : []),
+      ]
+    : ['line', 'hinge', 'tape'];
 
 /** How a tool is used without a pointer. */
 export const BY_KEYS = 'arrows carry the crosshair, Shift finely; Enter presses and releases, Esc lets go.';

@@ -1,8 +1,11 @@
 // @vitest-environment jsdom
 import { act, renderHook } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
-import { LESSONS, rightLines, taskOf, type Grade, type Task } from '@ample/core/practice';
+import { joinPaths, movePath, pathLength, pointAt } from '@ample/core/geometry';
+import { edgesWithRole } from '@ample/core/pattern';
+import { LESSONS, rightBack, rightLines, taskOf, type Grade, type Task } from '@ample/core/practice';
 import { expectOk, nth } from '@ample/core/units';
+import { rightLaid } from '../../../../../core/testing/practice.ts';
 import { useAttempt } from './useAttempt.ts';
 
 const taskBy = (id: string, grade: Grade): Task =>
@@ -80,5 +83,34 @@ describe('an attempt', () => {
     // Going on takes the verdict away: it was about what lay there before.
     act(() => now().undo());
     expect(now().verdict).toBeNull();
+  });
+
+  it('takes a seam drawn anew from edge to edge, says why not otherwise, and drops it once the paper moves', () => {
+    const { task, now } = begun('fullUpperArm', 'guided');
+    act(() => now().cut());
+    const cut = now().now.cut[0];
+    const way = nth(task.right, 0);
+    if (!cut) throw new Error('expected the sleeve to be cut');
+    act(() => now().lay(0, rightLaid(way, cut.sheet)));
+    act(() =>
+      now().trueSeam(0, [
+        { x: 0, y: 0 },
+        { x: 900, y: 900 },
+      ]),
+    );
+    expect(now().trouble?.code).toBe('practice-true-ends');
+    expect(now().now.trued[0]).toEqual([]);
+    const cap = movePath(joinPaths(edgesWithRole(way.final, 'cap').map((e) => e.path)), rightBack(way));
+    act(() =>
+      now().trueSeam(
+        0,
+        Array.from({ length: 25 }, (_, i) => pointAt(cap, (pathLength(cap) * i) / 24)),
+      ),
+    );
+    expect(now().now.trued[0]).toHaveLength(1);
+    act(() => void now().look());
+    expect(now().verdict?.mistakes).toEqual([]);
+    act(() => now().lay(0, cut.laid));
+    expect(now().now.trued[0]).toEqual([]);
   });
 });

@@ -5,6 +5,7 @@ import {
   restOf,
   rightLines,
   tapeDown,
+  trueAlong,
   type Attempt,
   type CutSheet,
   type Laid,
@@ -13,7 +14,8 @@ import {
   type Verdict,
 } from '@ample/core/practice';
 import type { Point } from '@ample/core/geometry';
-import type { Refusal } from '@ample/core/units';
+import type { Piece } from '@ample/core/pattern';
+import { ok, type Refusal, type Result } from '@ample/core/units';
 
 /** Everything that was done so far, piece by piece. */
 export interface Work {
@@ -21,6 +23,19 @@ export interface Work {
   /** What has been cut, and where it lies. */
   readonly cut: readonly ({ readonly sheet: CutSheet; readonly laid: Laid } | null)[];
   readonly tip: Point | null;
+  /** Seams drawn anew on the taped paper of each piece, one after the other. */
+  readonly trued: readonly (readonly (readonly Point[])[])[];
+}
+
+/** A taped piece with its seams drawn anew; null where none was. */
+export function truedPiece(piece: Piece, courses: readonly (readonly Point[])[]): Result<Piece | null> {
+  let done: Piece | null = null;
+  for (const course of courses) {
+    const next = trueAlong(done ?? piece, course);
+    if (!next.ok) return next;
+    done = next.value;
+  }
+  return ok(done);
 }
 
 interface State {
@@ -60,7 +75,20 @@ const beginning = (task: Task): Work => ({
   lines: task.right.map((way) => (task.grade === 'guided' ? rightLines(way) : [])),
   cut: task.right.map(() => null),
   tip: null,
+  trued: task.right.map(() => []),
 });
+
+/** A piece as it is looked at: taped where it lies, its seams as they were drawn. */
+function attemptOf(
+  cut: { readonly sheet: CutSheet; readonly laid: Laid },
+  courses: readonly (readonly Point[])[],
+  tip: Point | null,
+): Result<Attempt> {
+  const taped = tapeDown(cut.sheet, cut.laid);
+  if (!taped.ok) return taped;
+  const trued = truedPiece(taped.value.piece, courses);
+  return trued.ok ? ok({ ...cut, taped: taped.value, tip, trued: trued.value }) : trued;
+}
 
 const put = <T>(list: readonly T[], at: number, value: T): readonly T[] => list.map((v, i) => (i === at ? value : v));
 
@@ -121,18 +149,28 @@ export function useAttempt(task: Task) {
       },
       lay: (piece: number, laid: Laid) => {
         const cut = now.cut[piece];
-        if (cut) change({ cut: put(now.cut, piece, { ...cut, laid }) });
+        // Paper that is moved again takes no seam with it.
+        if (cut) change({ cut: put(now.cut, piece, { ...cut, laid }), trued: put(now.trued, piece, []) });
       },
       drawTip: (tip: Point) => change({ tip }),
+      trueSeam: (piece: number, course: readonly Point[]) => {
+        const cut = now.cut[piece];
+        const taped = cut && tapeDown(cut.sheet, cut.laid);
+        if (!taped) return;
+        const courses = [...(now.trued[piece] ?? []), course];
+        const trued = taped.ok ? truedPiece(taped.value.piece, courses) : taped;
+        if (trued.ok) change({ trued: put(now.trued, piece, courses) });
+        else say(trued.error);
+      },
       look: (): Verdict | null => {
         const attempts: (Attempt | null)[] = [];
-        for (const c of now.cut) {
-          const taped = c && tapeDown(c.sheet, c.laid);
-          if (taped && !taped.ok) {
-            say(taped.error);
+        for (const [i, c] of now.cut.entries()) {
+          const made = c && attemptOf(c, now.trued[i] ?? [], now.tip);
+          if (made && !made.ok) {
+            say(made.error);
             return null;
           }
-          attempts.push(c && taped ? { ...c, taped: taped.value, tip: now.tip } : null);
+          attempts.push(made ? made.value : null);
         }
         const verdict = judge(task, attempts);
         send({ kind: 'verdict', verdict });

@@ -1,16 +1,17 @@
 import { useState } from 'react';
 import { distance, insidePolygon, inverse, move, nearestOnPath, type Point } from '@ample/core/geometry';
 import { bustPointOf, isInside, snapPlaces, type Piece } from '@ample/core/pattern';
-import { moveBy, type CutSheet, type Laid, type Task } from '@ample/core/practice';
+import { moveBy, tapeDown, type CutSheet, type Laid, type Task } from '@ample/core/practice';
 import type { Attempting } from './useAttempt.ts';
 import type { Pen } from './usePen.ts';
 
-export const TOOLS = ['line', 'hinge', 'hand', 'tape', 'tip'] as const;
+export const TOOLS = ['line', 'hinge', 'hand', 'tape', 'tip', 'true'] as const;
 export type ToolId = (typeof TOOLS)[number];
 
-/** Something under way: a line being drawn, a tape being laid, or a panel in the hand. */
+/** Something under way: a line being drawn, a tape being laid, a seam followed by hand, or a panel in the hand. */
 export type Doing =
   | { readonly kind: 'line' | 'tape'; readonly piece: number; readonly from: Point; readonly to: Point }
+  | { readonly kind: 'seam'; readonly piece: number; readonly course: readonly Point[] }
   | {
       readonly kind: 'hand';
       readonly piece: number;
@@ -83,7 +84,14 @@ export function useTools({ task, work, tool, at, k }: Setting) {
       setDoing({ kind: tool, piece, from, to: from });
     } else if (tool === 'hinge') toggleHinge(piece, on(piece, p));
     else if (tool === 'tip') work.drawTip(on(0, p));
+    else if (tool === 'true') setDoing({ kind: 'seam', piece, course: [onSeam(piece, p)] });
     else takeUp(p);
+  }
+  /** A place on the seam line of the taped paper, where a press is near it. */
+  function onSeam(piece: number, p: Point): Point {
+    const cut = work.now.cut[piece];
+    const taped = cut && tapeDown(cut.sheet, cut.laid);
+    return taped?.ok ? placeNear(taped.value.piece, [], on(piece, p), 2 * radius) : on(piece, p);
   }
   function toggleHinge(piece: number, p: Point): void {
     const ends = (work.now.lines[piece] ?? []).flatMap((l) => [
@@ -126,6 +134,7 @@ export function useTools({ task, work, tool, at, k }: Setting) {
     down: press,
     move: (p) => {
       if (!doing) return;
+      if (doing.kind === 'seam') return setDoing(followed(doing, on(doing.piece, p), SHORT / k));
       if (doing.kind !== 'hand') return setDoing({ ...doing, to: on(doing.piece, p) });
       const laid = pulled(doing, p);
       if (laid) setDoing({ ...doing, laid });
@@ -136,6 +145,7 @@ export function useTools({ task, work, tool, at, k }: Setting) {
         const to = near(doing.piece, p);
         if (distance(doing.from, to) > SHORT / k) work.draw(doing.piece, [doing.from, to]);
       } else if (doing?.kind === 'tape') setMeasured({ ...doing, to: on(doing.piece, p) });
+      else if (doing?.kind === 'seam') work.trueSeam(doing.piece, [...doing.course, onSeam(doing.piece, p)]);
       else if (doing?.kind === 'hand') letGo(doing, p);
     },
     cancel: () => setDoing(null),
@@ -150,6 +160,10 @@ export function useTools({ task, work, tool, at, k }: Setting) {
   };
   return { doing, measured, panel, pen, turn };
 }
+/** A seam followed on to a place that is some way from the last. */
+const followed = (seam: Doing & { kind: 'seam' }, to: Point, apart: number): Doing =>
+  distance(seam.course.at(-1) as Point, to) < apart ? seam : { ...seam, course: [...seam.course, to] };
+
 /** A ruler along the grain keeps loose paper straight that is off it by less, mm. */
 const RULER = 2.5;
 

@@ -11,7 +11,7 @@ import { addPhotos } from '../../../store/photos.ts';
 import { useUnits } from '../../../store/prefs.ts';
 import { today } from '../../../lib/time.ts';
 import { saveModel, type ModelKind } from './save.ts';
-import type { Look } from './useDraped.ts';
+import type { Look } from '../../../shared/onForm/useDraped.ts';
 
 /** The garment on its form, kept: as a fitting of this job with what shows and a picture, or as a file to look at elsewhere. */
 export function Keep({

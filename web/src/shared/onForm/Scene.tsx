@@ -67,16 +67,18 @@ function seamGeometry(shown: Shown): BufferGeometry {
 }
 
 function Dressed({
-  form,
+  figure,
   shown,
+  arms,
   map,
   turn,
-}: {
-  readonly form: BufferGeometry;
-  readonly shown: Shown | null;
+}: Standing & {
+  readonly arms: boolean;
   readonly map: Colouring;
   readonly turn: number;
 }) {
+  const form = useMemo(() => slimForm(figure, arms), [figure, arms]);
+  useEffect(() => () => form.dispose(), [form]);
   const cloth = useMemo(() => shown && geometryOf(shown.mesh, coloursOf(shown, map)), [shown, map]);
   const seams = useMemo(() => shown && seamGeometry(shown), [shown]);
   const drags = useMemo(() => (shown && map === 'pull' ? dragGeometry(shown) : null), [shown, map]);
@@ -156,29 +158,25 @@ function Row({ view, children }: { readonly view: View; readonly children: reado
 /** What is drawn stays readable, for the picture of a fitting. */
 const KEPT = { preserveDrawingBuffer: true } as const;
 
+/** A form, and the garment on it once it hangs. */
+export interface Standing {
+  readonly figure: Figure;
+  readonly shown: Shown | null;
+}
+
 /** Forms side by side in their cloth, turned alike; drawn only when something changes. */
 export function Scene({
-  figure,
-  garments,
+  forms,
   map,
   turn,
 }: {
-  readonly figure: Figure;
-  readonly garments: readonly (Shown | null)[];
+  /** Null where none stands yet. */
+  readonly forms: readonly (Standing | null)[];
   readonly map: Colouring;
   readonly turn: number;
 }) {
-  const arms = garments.some((g) => g?.arms);
-  const form = useMemo(() => slimForm(figure, arms), [figure, arms]);
-  useEffect(() => () => form.dispose(), [form]);
-  const heights = garments.flatMap((g) => (g ? [...g.mesh.positions].filter((_, i) => i % 3 === 1) : []));
-  form.computeBoundingBox();
-  const box = form.boundingBox;
-  const low = heights.reduce((a, b) => Math.min(a, b), box?.min.y ?? 0.7);
-  // Trousers are looked at from the waist down.
-  const top = figure.legs ? figure.waist / 1000 + ABOVE_WAIST : (box?.max.y ?? 1.5);
-  const high = heights.reduce((a, b) => Math.max(a, b), top);
-  const view: View = { low, high, apart: APART[arms ? 'arms' : 'sides'], count: garments.length };
+  const arms = forms.some((f) => f?.shown?.arms);
+  const view: View = { ...reachOf(forms), apart: APART[arms ? 'arms' : 'sides'], count: forms.length };
   return (
     <Canvas
       orthographic
@@ -193,10 +191,33 @@ export function Scene({
       <directionalLight position={[3, 1, -2]} intensity={0.4} />
       <Fit view={view} />
       <Row view={view}>
-        {garments.map((shown, i) => (
-          <Dressed key={i} form={form} shown={shown} map={map} turn={turn} />
-        ))}
+        {forms.map((f, i) => (f ? <Dressed key={i} {...f} arms={arms} map={map} turn={turn} /> : null))}
       </Row>
     </Canvas>
   );
 }
+
+/** From the lowest to the highest of what is looked at, m; trousers are from the waist down. */
+function reachOf(forms: readonly (Standing | null)[]): { readonly low: number; readonly high: number } {
+  const [lows, highs]: [number[], number[]] = [[], []];
+  for (const f of forms) {
+    if (!f) continue;
+    const heights = f.shown ? [...f.shown.mesh.positions].filter((_, i) => i % 3 === 1) : [];
+    const bare = bareReach(f.figure);
+    lows.push(lowest([bare.low, ...heights]));
+    highs.push(f.figure.legs ? f.figure.waist / 1000 + ABOVE_WAIST : bare.high, highest(heights));
+  }
+  return { low: lows.length > 0 ? lowest(lows) : 0.7, high: highs.length > 0 ? highest(highs) : 1.5 };
+}
+/** From the lowest to the highest of a form, m; found once. */
+function bareReach(figure: Figure): { readonly low: number; readonly high: number } {
+  const known = REACHES.get(figure);
+  if (known) return known;
+  const heights = [...formMesh(figure, false).positions].filter((_, i) => i % 3 === 1).map((y) => y / 1000);
+  const reach = { low: lowest(heights), high: highest(heights) };
+  REACHES.set(figure, reach);
+  return reach;
+}
+const REACHES = new WeakMap<Figure, { readonly low: number; readonly high: number }>();
+const lowest = (list: readonly number[]): number => list.reduce((a, b) => Math.min(a, b), Infinity);
+const highest = (list: readonly number[]): number => list.reduce((a, b) => Math.max(a, b), -Infinity);

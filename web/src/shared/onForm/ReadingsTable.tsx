@@ -1,7 +1,7 @@
 import { shows, type Reading, type ReadingId } from '@ample/core/drape';
 import { READING_WORDS, sayAmount, sayReading } from '@ample/core/words';
-import { useUnits } from '../../../store/prefs.ts';
-import type { Draped } from '../../../workers/protocol.ts';
+import { useUnits } from '../../store/prefs.ts';
+import type { Draped } from '../../workers/protocol.ts';
 
 /** From which side a reading is seen best, degrees the form is turned. */
 export function sideOf(id: ReadingId): number {

@@ -1,13 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Shown } from '@ample/core/drape';
 import type { ResolvedJob } from '@ample/core/fitting/plan';
-import type { Form } from '@ample/core/form';
+import type { Figure, Form } from '@ample/core/form';
 import type { Refusal } from '@ample/core/units';
-import { startDraper, type Draper } from '../../../workers/client.ts';
-import type { Draped, DrapeRequest, Garments } from '../../../workers/protocol.ts';
+import { startDraper, type Draper } from '../../workers/client.ts';
+import type { Draped, DrapeRequest, Garments } from '../../workers/protocol.ts';
 
 /** Cloth on the form, and whether it came to rest. */
 export interface Hung {
+  readonly figure: Figure;
   readonly shown: Shown;
   readonly settled: boolean;
 }
@@ -26,8 +27,15 @@ const NOTHING: Look = {
   ...{ form: null, cloth: {}, draped: null, share: null, refusal: null, trouble: null, stopped: false },
 };
 
-/** The last look of each job, so that coming back shows it at once. */
+/** The last looks of some jobs, so that coming back shows them at once. */
 const last = new Map<string, { readonly key: string; readonly look: Look }>();
+const KEPT = 6;
+function keepLook(id: string, key: string, look: Look): void {
+  last.delete(id);
+  last.set(id, { key, look });
+  const [oldest] = last.keys();
+  if (last.size > KEPT && oldest !== undefined) last.delete(oldest);
+}
 
 /**
  * A job hung on the wearer’s form in a worker: the form first, then each garment as it comes to rest, then the readings. After
@@ -68,7 +76,13 @@ export function useDraped(
             set((was) =>
               part.kind === 'form'
                 ? { ...was, form: part.form }
-                : { ...was, cloth: { ...was.cloth, [part.of]: { shown: part.shown, settled: part.settled } } },
+                : {
+                    ...was,
+                    cloth: {
+                      ...was.cloth,
+                      [part.of]: { figure: part.figure, shown: part.shown, settled: part.settled },
+                    },
+                  },
             ),
         },
       )
@@ -78,7 +92,7 @@ export function useDraped(
             const next: Look = result.ok
               ? { ...was, draped: result.value, share: null }
               : { ...NOTHING, form: was.form, refusal: result.error };
-            if (result.ok) last.set(id, { key, look: next });
+            if (result.ok) keepLook(id, key, next);
             return next;
           }),
         (error: unknown) =>

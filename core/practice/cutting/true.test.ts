@@ -1,0 +1,69 @@
+import { describe, expect, it } from 'vitest';
+import { distance, endOf, pathLength, pointAt, joinPaths, type Point } from '../../geometry/index.ts';
+import { edgesWithRole, validatePiece, type Piece } from '../../pattern/index.ts';
+import { samplePattern } from '../../blocks/index.ts';
+import { expectOk, nth } from '../../units/index.ts';
+import { straysFrom, trueAlong } from './index.ts';
+
+const piece = (part: Piece['part'], sample: 'causeway' | 'landing' = 'causeway'): Piece =>
+  nth(
+    (samplePattern(sample).sizes['4'] ?? []).filter((p) => p.part === part),
+    0,
+  );
+const along = (p: Piece, role: 'cap' | 'armhole' | 'hem' | 'centreBack', at: number): Point => {
+  const line = joinPaths(edgesWithRole(p, role).map((e) => e.path));
+  return pointAt(line, at * pathLength(line));
+};
+const right = (p: Point, x: number, y: number): Point => ({ x: p.x + x, y: p.y + y });
+
+describe('a seam drawn anew', () => {
+  it('drawn where it ran it stays within the freedom of a hand, either way round', () => {
+    const back = piece('back');
+    const places = Array.from({ length: 20 }, (_, i) => along(back, 'armhole', 0.02 + (0.96 * i) / 19));
+    for (const drawn of [places, [...places].reverse()]) {
+      const trued = expectOk(trueAlong(back, drawn), 'trued');
+      expect(straysFrom(edgesWithRole(trued, 'armhole'), edgesWithRole(back, 'armhole')).by).toBeLessThan(1.5);
+      expect(validatePiece(trued)).toEqual(validatePiece(back));
+    }
+  });
+
+  it('nearly straight it runs by the ruler: a chord of the armhole is as long as its ends are apart', () => {
+    const back = piece('back');
+    const [a, b] = [along(back, 'armhole', 0.5), along(back, 'armhole', 0.56)];
+    const trued = expectOk(trueAlong(back, [a, right(along(back, 'armhole', 0.53), 0.4, 0), b]), 'trued');
+    const cut = pathLength(nth(edgesWithRole(back, 'armhole'), 0).path) * 0.06;
+    const lost =
+      pathLength(nth(edgesWithRole(back, 'armhole'), 0).path) -
+      pathLength(nth(edgesWithRole(trued, 'armhole'), 0).path);
+    expect(lost).toBeCloseTo(cut - distance(a, b), 1);
+  });
+
+  it('over both edges of a cap keeps both, joined, and every other edge as it was', () => {
+    const sleeve = piece('sleeve');
+    const places = [0, 0.2, 0.4, 0.5, 0.6, 0.8, 1].map((t) =>
+      right(along(sleeve, 'cap', t), 0, t === 0 || t === 1 ? 0 : -8),
+    );
+    const trued = expectOk(trueAlong(sleeve, places), 'trued');
+    expect(trued.edges.map((e) => e.id)).toEqual(sleeve.edges.map((e) => e.id));
+    trued.edges.forEach((e, i) => {
+      expect(distance(endOf(e.path), nth(trued.edges, (i + 1) % trued.edges.length).path.start)).toBeLessThan(0.001);
+      if (e.role !== 'cap') expect(e.path).toEqual(nth(sleeve.edges, i).path);
+    });
+    const { by } = straysFrom(edgesWithRole(trued, 'cap'), edgesWithRole(sleeve, 'cap'));
+    expect(by).toBeGreaterThan(7);
+    expect(by).toBeLessThan(14);
+  });
+
+  it('is refused beside the edge, from one edge to another, and without length', () => {
+    const back = piece('back');
+    const on = along(back, 'armhole', 0.3);
+    for (const drawn of [
+      [],
+      [on],
+      [on, on],
+      [right(on, 40, 0), along(back, 'armhole', 0.9)],
+      [on, along(back, 'centreBack', 0.5)],
+    ])
+      expect(trueAlong(back, drawn)).toMatchObject({ ok: false, error: { code: 'practice-true-ends' } });
+  });
+});

@@ -1,0 +1,82 @@
+import { samplePattern, type SampleId } from '../blocks/index.ts';
+import type { Body } from '../form/index.ts';
+import { askedSteps, type ResolvedJob } from '../fitting/plan/index.ts';
+import type { MeasurementKey, Worn } from '../pattern/index.ts';
+import { drawFrom } from './task.ts';
+import { shuffled } from './wrinkles.ts';
+
+/** A toile to read: a sample on a body that differs from its chart in one thing, and causes of which one is the right one. */
+export interface ToileToRead {
+  readonly worn: Worn;
+  readonly on: SampleId;
+  readonly options: readonly string[];
+  readonly right: string;
+  /** How the body differs from the one the draft was made for, mm. */
+  readonly differs: readonly { readonly key: MeasurementKey; readonly by: number }[];
+  /** As drafted: nothing is altered. */
+  readonly job: ResolvedJob;
+}
+
+/** One cause, how a body that has it differs from the chart, for each mm of the amount, and how much of it shows, mm. */
+interface Case {
+  readonly on: SampleId;
+  readonly cause: string;
+  readonly each: Readonly<Partial<Record<MeasurementKey, number>>>;
+  readonly amounts: readonly number[];
+}
+
+/**
+ * What a computed toile shows plainly and by itself. Others need an arm that moves or a hand that tugs; a full thigh pulls
+ * at the crotch too, as a crotch that is too high does.
+ */
+export const TOILES: readonly Case[] = [
+  { on: 'causeway', cause: 'fuller-bust', each: { fullBust: 1 }, amounts: [50, 60, 70] },
+  { on: 'causeway', cause: 'narrow-shoulder', each: { shoulder: -1 }, amounts: [11, 13, 15] },
+  { on: 'causeway', cause: 'broad-shoulder', each: { shoulder: 1 }, amounts: [11, 13, 15] },
+  { on: 'causeway', cause: 'bodice-short', each: { napeToWaist: 1, sideWaist: 1 }, amounts: [20, 25, 30] },
+  { on: 'causeway', cause: 'bodice-long', each: { napeToWaist: -1, sideWaist: -1 }, amounts: [20, 25] },
+  { on: 'causeway', cause: 'waist-narrow', each: { waist: 1 }, amounts: [40, 50] },
+  { on: 'causeway', cause: 'hip-narrow', each: { hip: 1 }, amounts: [50, 60] },
+  { on: 'causeway', cause: 'hip-wide', each: { hip: -1 }, amounts: [40, 50] },
+  { on: 'landing', cause: 'rise-longer', each: { crotchDepth: 1, crotchLength: 1.6 }, amounts: [25, 30] },
+  { on: 'landing', cause: 'rise-shorter', each: { crotchDepth: -1, crotchLength: -1.6 }, amounts: [20, 25] },
+  { on: 'landing', cause: 'hip-wide', each: { hip: -1, crotchLength: -0.3 }, amounts: [40, 50] },
+  { on: 'landing', cause: 'waist-narrow', each: { waist: 1 }, amounts: [40, 50] },
+];
+
+const SIZES = ['3', '4', '5'] as const;
+const OPTIONS = 4;
+/** Nobody took these measurements on any day; a set must have one. */
+const DATE = '2026-01-01';
+
+/** A toile to read: the same seed gives the same one. The causes offered all show on a toile of this sample. */
+export function toileOf(seed: number): ToileToRead {
+  const { oneOf } = drawFrom(seed);
+  const { on, cause, each, amounts } = oneOf(TOILES);
+  const [size, amount] = [oneOf(SIZES), oneOf(amounts)];
+  const others = shuffled(
+    TOILES.filter((c) => c.on === on && c.cause !== cause).map((c) => c.cause),
+    oneOf,
+  );
+  const differs = (Object.entries(each) as [MeasurementKey, number][]).map(([key, by]) => ({ key, by: by * amount }));
+  return {
+    ...{ on, right: cause, differs, worn: on === 'landing' ? 'trousers' : 'bodice' },
+    options: shuffled([cause, ...others.slice(0, OPTIONS - 1)], oneOf),
+    job: jobFor(on, size, differs),
+  };
+}
+
+function jobFor(on: SampleId, size: string, differs: ToileToRead['differs']): ResolvedJob {
+  const pattern = samplePattern(on);
+  const row: Body = pattern.chart.find((r) => r.size === size)?.body ?? {};
+  const body = { ...row, ...Object.fromEntries(differs.map(({ key, by }) => [key, (row[key] ?? 0) + by])) };
+  const readings = Object.fromEntries(Object.entries(body).map(([key, mm]) => [key, [mm]]));
+  return {
+    job: { size, sizeMethod: pattern.garment === 'top' ? 'highBust' : 'hip', steps: [] },
+    wearer: { sets: [{ id: 'toile', date: DATE, readings, remarks: {}, carried: [], notes: '' }], bustEase: null },
+    pattern,
+  };
+}
+
+/** The same job with the steps that this body asks for. */
+export const mended = (job: ResolvedJob): ResolvedJob => ({ ...job, job: { ...job.job, steps: [...askedSteps(job)] } });
