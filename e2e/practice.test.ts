@@ -3,9 +3,18 @@ import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { joinPaths, move, pathLength, pointAt, type Point } from '@ample/core/geometry';
 import { edgesWithRole } from '@ample/core/pattern';
-import { cutAlong, LESSONS, rightBack, rightLines, taskOf, type Grade, type Task } from '@ample/core/practice';
+import {
+  cutAlong,
+  leftBy,
+  LESSONS,
+  rightBack,
+  rightLaid,
+  rightLines,
+  taskOf,
+  type Grade,
+  type Task,
+} from '@ample/core/practice';
 import { expectOk, formatLength, nth } from '@ample/core/units';
-import { rightLaid } from '../core/testing/practice.ts';
 import { expect, test } from './app.ts';
 import { expectAccessible, seenWrong, settled } from './onScreen.ts';
 
@@ -217,7 +226,85 @@ test('what was practised goes into the backup and comes back', async ({ page, br
   await context.close();
 });
 
-for (const place of ['', '/sums', '/wrinkles', '/methods', '/rescue', '/cut/fullerBust?grade=guided&numbers=1'])
+test('a toile is read: turned, its cause chosen, and hung again with the steps it asks for', async ({ page }) => {
+  await page.goto('/practice/toiles');
+  await expect(page.getByText('The cloth comes to rest')).toBeHidden({ timeout: 60_000 });
+  await expect(page.getByText('On the body it was drafted for', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await page.getByRole('radio', { name: 'Pull' }).check();
+  // The numbers are there for who cannot see the forms.
+  await page.getByText('Read it in numbers').click();
+  await expect(page.getByRole('table', { name: 'All readings' })).toBeVisible();
+  await page.getByRole('group', { name: 'What is the cause?' }).getByRole('radio').first().check();
+  await page.getByRole('button', { name: 'Is that it?' }).click();
+  await expect(page.getByText('This body differs from the draft’s:')).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Show me: / })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Hang it with the steps it asks for' }).click();
+  await expect(page.getByText('Its steps:')).toBeVisible();
+  await expect(page.getByText('The cloth comes to rest')).toBeHidden({ timeout: 60_000 });
+  await expect(page.getByRole('columnheader', { name: 'As planned' })).toBeVisible();
+  expect(await seenWrong(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Another toile' }).click();
+  await expect(page.getByRole('button', { name: 'Is that it?' })).toBeDisabled();
+});
+
+test('rescue by hand: a torn hinge is laid together, taped, and swung right', async ({ page }) => {
+  await page.goto('/practice/rescue');
+  await page.getByRole('region', { name: 'The hinge tore' }).getByRole('link').click();
+  await page.waitForURL(/after=hinge-torn/);
+  await settled(page);
+  const task = setBy('roundBack', 'marked', 1);
+  const way = nth(task.right, 0);
+  const [lying] = expectOk(leftBy('hinge-torn', task), 'left');
+  if (!lying) throw new Error('nothing lies there');
+  const hinge = nth(way.spec.hinges, 0).at;
+  const panel = lying.sheet.root === 0 ? 1 : 0;
+  const at = (p: Point): Point => move(nth(lying.laid, panel), p);
+  const drag = async (from: Point, to: Point): Promise<void> => {
+    const [a, b] = [await onScreen(page, from), await onScreen(page, to)];
+    await page.mouse.move(a.x, a.y);
+    await page.mouse.down();
+    await page.mouse.move((a.x + b.x) / 2, (a.y + b.y) / 2, { steps: 4 });
+    await page.mouse.move(b.x, b.y, { steps: 4 });
+    await page.mouse.up();
+  };
+  // The whole panel by as much as its torn corner is off.
+  const inner = nth(lying.sheet.rings, panel).reduce(
+    (s, p, _, all) => ({ x: s.x + p.x / all.length, y: s.y + p.y / all.length }),
+    { x: 0, y: 0 },
+  );
+  const off = { x: hinge.x - at(hinge).x, y: hinge.y - at(hinge).y };
+  await drag(at(inner), { x: at(inner).x + off.x, y: at(inner).y + off.y });
+  await page.getByRole('button', { name: 'Tape a hinge' }).click();
+  const press = await onScreen(page, hinge);
+  await page.mouse.click(press.x, press.y);
+  await expect(page.getByRole('button', { name: 'Tape a hinge' })).toBeVisible();
+  await page.getByRole('button', { name: 'Tape it and look' }).click();
+  await expect(page.getByRole('heading', { name: 'Cut through the hinge' })).toBeHidden();
+
+  // What was cut in the wrong place is pushed shut and cut again.
+  await page.goto('/practice/cut/swayback?grade=guided&numbers=1&after=wrong-place');
+  await settled(page);
+  await page.getByRole('button', { name: 'Push it shut and tape it' }).click();
+  await expect(page.locator('title', { hasText: 'Pushed shut and taped' })).toBeAttached();
+  await expect(page.getByRole('button', { name: 'Cut along the lines' })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Push it shut and tape it' })).toBeVisible();
+});
+
+for (const place of [
+  '',
+  '/sums',
+  '/wrinkles',
+  '/toiles',
+  '/methods',
+  '/rescue',
+  '/cut/fullerBust?grade=guided&numbers=1',
+  '/cut/roundBack?grade=marked&numbers=1&after=hinge-torn',
+])
   test(`axe finds nothing on practice${place || ' at home'}, nor does the eye`, async ({ page }) => {
     for (const width of [820, 1280]) {
       await page.setViewportSize({ width, height: 900 });

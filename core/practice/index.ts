@@ -3,6 +3,8 @@ export * from './task.ts';
 export * from './cutting/index.ts';
 export * from './judge/index.ts';
 export * from './model.ts';
+export * from './rightLaid.ts';
+export * from './accidents.ts';
 export * from './lessons/index.ts';
 export * from './sums/index.ts';
 export { speaksFor, wrinkleOf, type Wrinkle } from './wrinkles.ts';

@@ -25,17 +25,17 @@ export const RESCUES: readonly Rescue[] = inWords([
     lesson: 'roundBack',
   },
   {
-    id: 'wrong-half',
-    title: 'The wrong half was cut',
+    id: 'wrong-place',
+    title: 'The wrong place was cut',
     happened:
-      'The slash was made on the left piece, and it was the right one that needed it; or the back instead of the front.',
+      'The slash was made beside its line, on the back instead of the front, or on the half that did not need it.',
     now: [
       'Push the cut edges back together on a straight line and tape them on both sides.',
       'Draw the seam line, the grain line and the notches over the tape again.',
-      'Cut the other piece.',
+      'Draw the right line, and cut again.',
     ],
     check: 'Lay the mended piece on the untouched one of the other side: they cover each other.',
-    lesson: 'narrowShoulder',
+    lesson: 'swayback',
   },
   {
     id: 'taped-slanted',

@@ -1,24 +1,11 @@
+import { distance, joinPaths, move, movePath, pathLength, pointAt, type Point } from '../geometry/index.ts';
 import {
-  distance,
-  joinPaths,
-  move,
-  movePath,
-  nearestOnPath,
-  pathLength,
-  pointAt,
-  polyline,
-  type Point,
-} from '../geometry/index.ts';
-import {
-  besidePanel,
   cutAlong,
   moveBy,
-  panelAt,
   restOf,
   rightBack,
+  rightLaid,
   rightLines,
-  rightMotion,
-  rightSheet,
   tapeDown,
   trueAlong,
   type Attempt,
@@ -28,24 +15,6 @@ import {
 } from '../practice/index.ts';
 import { edgesWithRole, type EdgeRole, type Piece } from '../pattern/index.ts';
 import { expectOk, nth, ok, type Result } from '../units/index.ts';
-
-/** Where the right way lays the panels of a sheet that was cut like it. */
-export function rightLaid(way: RightWay, sheet: CutSheet): Laid {
-  const { names, graph } = rightSheet(way).divided;
-  const laid = sheet.rings.map((ring) => rightMotion(way, nth(names, panelAt(graph.rings, deepIn(ring)))));
-  return besidePanel(laid, sheet.root);
-}
-
-/** A place well inside a ring. */
-function deepIn(ring: readonly Point[]): Point {
-  const border = polyline([...ring, nth(ring, 0)]);
-  const inside = ring.map((p, i) => {
-    const q = nth(ring, (i + Math.floor(ring.length / 2)) % ring.length);
-    return { x: (p.x + q.x) / 2, y: (p.y + q.y) / 2 };
-  });
-  const depth = (p: Point): number => (panelAt([ring], p) === 0 ? nearestOnPath(border, p).distance : 0);
-  return inside.reduce((best, p) => (depth(p) > depth(best) ? p : best), nth(inside, 0));
-}
 
 /** A seam drawn anew as a careful hand would: along places of the alteration’s, so far apart, mm. */
 export function truedRight(way: RightWay, piece: Piece, role: EdgeRole | undefined, apart = 12): Piece | null {

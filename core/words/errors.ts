@@ -22,6 +22,8 @@ const DOCUMENT_WORDS = {
 /** Why something was refused: what is wrong, where, and what to do. */
 export const ERROR_WORDS = {
   ...KEEPING_WORDS,
+  'practice-corners-apart': (s) =>
+    `The two corners lie ${s.len('by')} apart. Lay them on each other at the seam line first, then tape them.`,
   'practice-cut-fails': () =>
     'Cut like this the paper does not come apart: a line runs along the edge or crosses it twice. Draw it again, from seam line to seam line.',
   'practice-fell': () => 'Nothing holds this piece any more; it fell off the table. It lies where it was again.',
@@ -29,6 +31,7 @@ export const ERROR_WORDS = {
     'Its hinges hold this piece: it cannot move like that. Turn it about the hinge, or cut it free.',
   'practice-line-short': (s) =>
     `Line ${s.text('line')} ends inside the paper, ${s.len('by')} before the seam line: nothing comes apart there. Draw it on to the seam line or to another line.`,
+  'practice-no-corners': () => 'No cut ends here. Press where two torn corners meet at the seam line.',
   'practice-no-line': () => 'There is nothing to cut yet. Draw a line first.',
   'practice-no-way': () => 'This task cannot be worked out on this piece. Take new numbers.',
   'practice-root': () => 'This piece is pinned to the mat. Move the others.',

@@ -5,7 +5,8 @@ import { rectangle } from '../../testing/shapes.ts';
 import { expectOk, nth, TOL, type Result } from '../../units/index.ts';
 import { LESSONS } from '../lessons/index.ts';
 import { rightLines } from '../model.ts';
-import { laidByHand, rightLaid } from '../../testing/practice.ts';
+import { laidByHand } from '../../testing/practice.ts';
+import { rightLaid } from '../rightLaid.ts';
 import { taskOf } from '../task.ts';
 import { cutAlong, moveBy, pinApart, restOf, shortEnds, tapeDown, type Line } from './index.ts';
 

@@ -203,6 +203,13 @@ function fallen(sheet: CutSheet, laid: Laid): boolean {
   });
 }
 
+/** Brings the hinges of a sheet together by the smallest movement that does, as paper does when it is taped there. */
+export function broughtTogether(sheet: CutSheet, laid: Laid): Laid {
+  const middles = sheet.rings.map(middleOf);
+  const poses = laid.map((m, i): Pose => ({ turn: m.angle, at: move(m, nth(middles, i)) }));
+  return onPins(sheet, middles, poses).map((p, i) => rigidOf(p, nth(middles, i)));
+}
+
 /** All as seen from one panel: that one at rest. */
 export function besidePanel(laid: Laid, panel: number): Laid {
   const back = inverse(nth(laid, panel));

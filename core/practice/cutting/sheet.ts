@@ -75,16 +75,29 @@ export function cutAlong(piece: Piece, drawn: readonly Line[]): Result<CutSheet>
 
 const numberOf = (lines: readonly Line[], id: string): number => lines.findIndex((l) => l.id === id) + 1;
 
-/** The panels on both sides of every end of a line that was left whole. */
-function pinsOf(lines: readonly Line[], { graph }: Divided): readonly Pin[] {
+/** An end of a line that two panels share, and whether it was left whole. */
+export interface Joint extends Pin {
+  readonly end: 'start' | 'end';
+  readonly whole: boolean;
+}
+
+const pinsOf = (lines: readonly Line[], divided: Divided): readonly Pin[] =>
+  jointsOf(lines, divided)
+    .filter((j) => j.whole)
+    .map(({ line, at, panels }) => ({ line, at, panels }));
+
+/** Every end of a line with the panels on its two sides. */
+export function jointsOf(lines: readonly Line[], { graph }: Divided): readonly Joint[] {
   return lines.flatMap(({ id, points, hinge }) =>
-    ([hinge.start ? points[0] : null, hinge.end ? points.at(-1) : null] as const).flatMap((end): readonly Pin[] => {
+    (['start', 'end'] as const).flatMap((which): readonly Joint[] => {
+      const end = which === 'start' ? points[0] : points.at(-1);
       if (!end) return [];
       for (const [i, h] of graph.halfEdges.entries()) {
         const at = graph.nodes[h.from];
         if (h.cut !== id || !at || distance(at, end) > 2 * TOL.join) continue;
         const [one, two] = [graph.faceOf[i], graph.faceOf[h.twin]];
-        if (one !== undefined && two !== undefined && one !== two) return [{ line: id, at, panels: [one, two] }];
+        if (one !== undefined && two !== undefined && one !== two)
+          return [{ line: id, at, panels: [one, two], end: which, whole: hinge[which] }];
       }
       return [];
     }),

@@ -17,7 +17,8 @@ import { expectOk, nth } from '../../units/index.ts';
 import { cutAlong, restOf, tapeDown, trueAlong, type CutSheet, type Laid, type Line } from '../cutting/index.ts';
 import { LESSONS } from '../lessons/index.ts';
 import { rightLines } from '../model.ts';
-import { laidByHand, rightAttempt, rightLaid, truedRight } from '../../testing/practice.ts';
+import { laidByHand, rightAttempt, truedRight } from '../../testing/practice.ts';
+import { rightLaid } from '../rightLaid.ts';
 import { drawFrom, taskOf, type Task } from '../task.ts';
 import { judge, openingsOf, type Attempt, type MistakeCode } from './index.ts';
 

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { RESCUES } from '@ample/core/practice';
+import { canMend, RESCUES } from '@ample/core/practice';
 import { PracticePage } from './PracticePage.tsx';
 
 /** Accidents with paper, and what one does. */
@@ -16,9 +16,15 @@ export const Rescues = () => (
             ))}
           </ol>
           <p className="mt-2 border-l-4 border-carbon pl-3">{r.check}</p>
-          <Link className="link mt-1" to={`/practice/cut/${r.lesson}?grade=free&numbers=1`}>
-            Try it on paper that costs nothing
-          </Link>
+          {canMend(r.id) ? (
+            <Link className="btn mt-3" to={`/practice/cut/${r.lesson}?grade=marked&numbers=1&after=${r.id}`}>
+              Mend it on paper that costs nothing
+            </Link>
+          ) : (
+            <Link className="link mt-1" to={`/practice/cut/${r.lesson}?grade=free&numbers=1`}>
+              Practise the cut it happens in
+            </Link>
+          )}
         </section>
       ))}
     </div>

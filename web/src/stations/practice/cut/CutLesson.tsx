@@ -1,6 +1,18 @@
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { GRADES, LESSONS, taskOf, type Grade, type Lesson, type Task } from '@ample/core/practice';
+import {
+  canMend,
+  GRADES,
+  leftBy,
+  LESSONS,
+  RESCUES,
+  taskOf,
+  type Grade,
+  type Left,
+  type Lesson,
+  type Rescue,
+  type Task,
+} from '@ample/core/practice';
 import { sayRefusal, speaker } from '@ample/core/words';
 import { useHotkeys } from '../../../lib/hotkeys.ts';
 import { Notice } from '../../../shared/basics.tsx';
@@ -30,45 +42,59 @@ export function CutLesson() {
         </Link>
       </main>
     );
-  const set = (g: Grade, n: number) => setQuery({ grade: g, numbers: String(n) }, { replace: true });
-  return <WithTask key={`${id} ${grade} ${seed}`} lesson={lesson} grade={grade} seed={seed} set={set} />;
+  const after = RESCUES.find((r) => r.id === query.get('after') && r.lesson === id && canMend(r.id)) ?? null;
+  const set = (g: Grade, n: number) =>
+    setQuery({ grade: g, numbers: String(n), ...(after ? { after: after.id } : {}) }, { replace: true });
+  return <WithTask key={`${id} ${grade} ${seed} ${after?.id}`} {...{ lesson, grade, seed, after, set }} />;
 }
 
 interface Asked {
   readonly lesson: Lesson;
   readonly grade: Grade;
   readonly seed: number;
+  /** The accident to be mended; null where one begins with whole paper. */
+  readonly after: Rescue | null;
   readonly set: (grade: Grade, seed: number) => void;
 }
 
 function WithTask(props: Asked) {
-  const { lesson, grade, seed, set } = props;
+  const { lesson, grade, seed, after, set } = props;
   const units = useUnits();
   const task = useMemo(() => taskOf(lesson, grade, seed), [lesson, grade, seed]);
-  if (!task.ok)
+  const left = useMemo(() => (after && task.ok ? leftBy(after.id, task.value) : null), [after, task]);
+  const refusal = !task.ok ? task.error : left?.ok === false ? left.error : null;
+  if (!task.ok || refusal)
     return (
       <main className="p-6">
         <h1>{lesson.words.title}</h1>
-        <Notice grade="look">{sayRefusal(task.error, units)}</Notice>
+        {refusal && <Notice grade="look">{sayRefusal(refusal, units)}</Notice>}
         <button className="btn mt-2" onClick={() => set(grade, seed + 1)}>
           New numbers
         </button>
       </main>
     );
-  return <Cutting {...props} task={task.value} />;
+  return <Cutting {...props} task={task.value} left={left?.ok ? left.value : null} />;
 }
 
-function Cutting({ lesson, grade, seed, set, task }: Asked & { readonly task: Task }) {
+function Cutting({
+  lesson,
+  grade,
+  seed,
+  after,
+  set,
+  task,
+  left,
+}: Asked & { readonly task: Task; readonly left: Left | null }) {
   const units = useUnits();
-  const work = useAttempt(task);
+  const work = useAttempt(task, left);
   const [chosen, setTool] = useState<ToolId>('line');
   const [replay, setReplay] = useState(false);
-  const tools = toolsFor(task, work.isCut);
+  const tools = toolsFor(task, work);
   const tool = tools.includes(chosen) ? chosen : (tools[0] ?? 'line');
   useHotkeys({ undo: work.undo, redo: work.redo });
   const look = () => {
     const verdict = work.look();
-    if (verdict) void notePractice(lesson.id, grade, verdict.score);
+    if (verdict) void notePractice(after?.id ?? lesson.id, after ? 'only' : grade, verdict.score);
   };
   return (
     <main className="flex h-full flex-col overflow-auto min-[1000px]:flex-row min-[1000px]:overflow-hidden">
@@ -81,15 +107,22 @@ function Cutting({ lesson, grade, seed, set, task }: Asked & { readonly task: Ta
         <Link className="link" to="/practice">
           All practice
         </Link>
-        <h1>{lesson.words.title}</h1>
+        <h1>{after ? after.title : lesson.words.title}</h1>
+        {after && <WhatToDo rescue={after} />}
         <p>
+          {after && <strong>It was to be: </strong>}
           <Terms>{lesson.words.task(speaker(task.asked.told, units))}</Terms>
         </p>
-        <GradeChoice grade={grade} set={(g) => set(g, seed)} />
+        {!after && <GradeChoice grade={grade} set={(g) => set(g, seed)} />}
         {!replay && <ToolBox task={task} work={work} tool={tool} setTool={setTool} />}
         <p role="status" className={work.trouble ? 'border-l-4 border-pencil bg-white px-3 py-2' : 'sr-only'}>
           {work.trouble && sayRefusal(work.trouble, units)}
         </p>
+        {after && work.isCut && !replay && (
+          <button className="btn" onClick={work.pushShut}>
+            Push it shut and tape it
+          </button>
+        )}
         {work.isCut && !replay && (
           <button className="btn btn-main" onClick={look}>
             Tape it and look
@@ -114,3 +147,16 @@ function Cutting({ lesson, grade, seed, set, task }: Asked & { readonly task: Ta
     </main>
   );
 }
+
+/** What happened to the paper, what one does now, and how one knows that it is right again. */
+const WhatToDo = ({ rescue }: { readonly rescue: Rescue }) => (
+  <div className="border-l-4 border-brass bg-white px-3 py-2">
+    <p>{rescue.happened}</p>
+    <ol className="mt-1 list-decimal pl-5">
+      {rescue.now.map((line) => (
+        <li key={line}>{line}</li>
+      ))}
+    </ol>
+    <p className="mt-1">{rescue.check}</p>
+  </div>
+);

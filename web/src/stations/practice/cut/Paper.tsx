@@ -43,6 +43,7 @@ export function Paper({ task, index, work, laid, k }: OnMat) {
       ) : (
         <>
           <PieceView piece={way.from} />
+          <Scars cuts={work.now.scars[index] ?? []} />
           <Lines lines={work.now.lines[index] ?? []} k={k} />
           {task.grade === 'marked' && <Marked task={task} index={index} k={k} />}
           <Bust piece={way.from} k={k} />
@@ -90,6 +91,23 @@ const polyMiddle = (points: readonly Point[]): Point => {
   const [a, b] = [points[0] as Point, points[1] as Point];
   return { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
 };
+
+/** How wide a strip of tape is, mm. */
+const TAPE = 12;
+/** Tape over cuts that were pushed shut. */
+const Scars = ({ cuts }: { readonly cuts: readonly (readonly Point[])[] }) =>
+  cuts.map((points, i) => (
+    <path
+      key={i}
+      d={pathData(polyline(points))}
+      fill="none"
+      stroke={COLOURS.rod}
+      strokeOpacity="0.55"
+      strokeWidth={TAPE}
+    >
+      <title>Pushed shut and taped</title>
+    </path>
+  ));
 
 /** The bust point, as patterns print it. */
 function Bust({ piece, k }: { readonly piece: Piece; readonly k: number }) {

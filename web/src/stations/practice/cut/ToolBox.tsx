@@ -1,4 +1,4 @@
-import { GRADES, type Grade, type Task } from '@ample/core/practice';
+import { GRADES, jointsOf, type Grade, type Task } from '@ample/core/practice';
 import { PRACTICE_GRADES } from '@ample/core/words';
 import { Hand, PenLine, Pin, Ruler, Scissors, Spline, TriangleRight } from 'lucide-react';
 import { Check } from '../../../ui/Check.tsx';
@@ -23,6 +23,11 @@ const TOOL_WORDS = {
     icon: Hand,
   },
   tape: { name: 'Measure', how: 'Press at one end, drag to the other.', icon: Ruler },
+  join: {
+    name: 'Tape a hinge',
+    how: 'Lay two torn corners on each other at the seam line, then press there: from then on the paper swings about it.',
+    icon: Pin,
+  },
   tip: { name: 'Draw the dart', how: 'Press where its tip goes.', icon: TriangleRight },
   true: {
     name: 'True the seam',
@@ -31,11 +36,16 @@ const TOOL_WORDS = {
   },
 } as const;
 
+/** Whether a cut ends without a hinge somewhere. */
+const isTorn = (work: Attempting): boolean =>
+  work.now.cut.some((c) => c && jointsOf(c.sheet.lines, c.sheet.divided).some((j) => !j.whole));
+
 /** The tools there are: lines before the cut, hands after it. */
-export const toolsFor = (task: Task, isCut: boolean): readonly ToolId[] =>
-  isCut
+export const toolsFor = (task: Task, work: Attempting): readonly ToolId[] =>
+  work.isCut
     ? [
         ...(['hand', 'tape'] as const),
+        ...(isTorn(work) ? (['join'] as const) : []),
         ...(task.lesson.dart ? (['tip'] as const) : []),
         ...(task.lesson.trues ? (['true'] as const) : []),
       ]
@@ -56,7 +66,7 @@ export function ToolBox({ task, work, tool, setTool }: Props) {
   return (
     <section aria-label="Tools" className="space-y-2">
       <div className="flex flex-wrap gap-1" role="group" aria-label="In the hand">
-        {toolsFor(task, work.isCut).map((id) => {
+        {toolsFor(task, work).map((id) => {
           const { name, icon: Icon } = TOOL_WORDS[id];
           return (
             <button

@@ -3,9 +3,8 @@ import { act, renderHook } from '@testing-library/react';
 import { describe, expect, it } from 'vitest';
 import { joinPaths, movePath, pathLength, pointAt } from '@ample/core/geometry';
 import { edgesWithRole } from '@ample/core/pattern';
-import { LESSONS, rightBack, rightLines, taskOf, type Grade, type Task } from '@ample/core/practice';
+import { LESSONS, rightBack, rightLaid, rightLines, taskOf, type Grade, type Task } from '@ample/core/practice';
 import { expectOk, nth } from '@ample/core/units';
-import { rightLaid } from '../../../../../core/testing/practice.ts';
 import { useAttempt } from './useAttempt.ts';
 
 const taskBy = (id: string, grade: Grade): Task =>

@@ -5,10 +5,12 @@ import {
   restOf,
   rightLines,
   tapeDown,
+  tapeHinge,
   trueAlong,
   type Attempt,
   type CutSheet,
   type Laid,
+  type Left,
   type Line,
   type Task,
   type Verdict,
@@ -23,6 +25,8 @@ export interface Work {
   /** What has been cut, and where it lies. */
   readonly cut: readonly ({ readonly sheet: CutSheet; readonly laid: Laid } | null)[];
   readonly tip: Point | null;
+  /** Cuts that were pushed shut and taped: the paper is whole again. */
+  readonly scars: readonly (readonly (readonly Point[])[])[];
   /** Seams drawn anew on the taped paper of each piece, one after the other. */
   readonly trued: readonly (readonly (readonly Point[])[])[];
 }
@@ -71,11 +75,13 @@ function next(s: State, a: Action): State {
   }
 }
 
-const beginning = (task: Task): Work => ({
-  lines: task.right.map((way) => (task.grade === 'guided' ? rightLines(way) : [])),
-  cut: task.right.map(() => null),
+/** The paper as it is handed out; or as an accident left it. */
+const beginning = (task: Task, left: Left | null): Work => ({
+  lines: task.right.map((way, i) => left?.[i]?.sheet.lines ?? (task.grade === 'guided' ? rightLines(way) : [])),
+  cut: task.right.map((_, i) => left?.[i] ?? null),
   tip: null,
   trued: task.right.map(() => []),
+  scars: task.right.map(() => []),
 });
 
 /** A piece as it is looked at: taped where it lies, its seams as they were drawn. */
@@ -93,9 +99,9 @@ function attemptOf(
 const put = <T>(list: readonly T[], at: number, value: T): readonly T[] => list.map((v, i) => (i === at ? value : v));
 
 /** What somebody does to the paper of a task, with undo. Lines are drawn until the paper is cut; then it is moved. */
-export function useAttempt(task: Task) {
+export function useAttempt(task: Task, left: Left | null = null) {
   const [state, send] = useReducer(next, task, (t): State => ({
-    ...{ past: [], now: beginning(t), future: [] },
+    ...{ past: [], now: beginning(t, left), future: [] },
     ...{ trouble: null, verdict: null },
   }));
   const { now } = state;
@@ -152,6 +158,19 @@ export function useAttempt(task: Task) {
         // Paper that is moved again takes no seam with it.
         if (cut) change({ cut: put(now.cut, piece, { ...cut, laid }), trued: put(now.trued, piece, []) });
       },
+      join: (piece: number, at: Point) => {
+        const cut = now.cut[piece];
+        const joined = cut && tapeHinge(cut, at);
+        if (joined?.ok) change({ cut: put(now.cut, piece, joined.value), trued: put(now.trued, piece, []) });
+        else if (joined) say(joined.error);
+      },
+      pushShut: () =>
+        change({
+          cut: now.cut.map(() => null),
+          lines: now.lines.map(() => []),
+          trued: now.trued.map(() => []),
+          scars: now.scars.map((s, i) => [...s, ...(now.lines[i] ?? []).map((l) => l.points)]),
+        }),
       drawTip: (tip: Point) => change({ tip }),
       trueSeam: (piece: number, course: readonly Point[]) => {
         const cut = now.cut[piece];

@@ -5,7 +5,7 @@ import { moveBy, tapeDown, type CutSheet, type Laid, type Task } from '@ample/co
 import type { Attempting } from './useAttempt.ts';
 import type { Pen } from './usePen.ts';
 
-export const TOOLS = ['line', 'hinge', 'hand', 'tape', 'tip', 'true'] as const;
+export const TOOLS = ['line', 'hinge', 'hand', 'tape', 'join', 'tip', 'true'] as const;
 export type ToolId = (typeof TOOLS)[number];
 
 /** Something under way: a line being drawn, a tape being laid, a seam followed by hand, or a panel in the hand. */
@@ -83,6 +83,7 @@ export function useTools({ task, work, tool, at, k }: Setting) {
       const from = tool === 'line' ? near(piece, p) : on(piece, p);
       setDoing({ kind: tool, piece, from, to: from });
     } else if (tool === 'hinge') toggleHinge(piece, on(piece, p));
+    else if (tool === 'join') work.join(piece, on(piece, p));
     else if (tool === 'tip') work.drawTip(on(0, p));
     else if (tool === 'true') setDoing({ kind: 'seam', piece, course: [onSeam(piece, p)] });
     else takeUp(p);
