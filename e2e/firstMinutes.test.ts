@@ -1,3 +1,4 @@
+import type { Locator } from '@playwright/test';
 import { expect, test } from './app.ts';
 
 /** Counts presses of buttons, links and choices, and fields typed into. */
@@ -11,7 +12,7 @@ test('an own job from three answers and two measurements: nothing red before the
   await page.getByRole('button', { name: 'Hang it on the rail' }).click();
   await page.waitForURL(/\/size$/);
   const base = page.url().replace(/\/size$/, '');
-  for (const station of ['size', 'compare', 'plan', 'table', 'check']) {
+  for (const station of ['size', 'compare', 'plan', 'table', 'check', 'print']) {
     await page.goto(`${base}/${station}`);
     await expect(page.getByRole('heading', { name: 'First: two measurements' })).toBeVisible();
     await expect(page.getByText('This is how it will look:')).toBeVisible();
@@ -19,6 +20,9 @@ test('an own job from three answers and two measurements: nothing red before the
     await expect(page.getByText('Fix', { exact: true })).toHaveCount(0);
     await expect(page.getByText('to look at')).toHaveCount(0);
   }
+  await page.goto(`${base}/toile`);
+  await page.getByRole('tab', { name: 'On the form' }).click();
+  await expect(page.getByText('This is how it will look:')).toBeVisible();
   await page.goto(`${base}/size`);
   // The first is enough for a size; the second field stays until it is typed.
   await page.getByRole('textbox', { name: 'High bust' }).fill('88');
@@ -33,6 +37,52 @@ test('an own job from three answers and two measurements: nothing red before the
   await page.keyboard.press('5');
   await expect(page.getByRole('heading', { name: 'Plan', level: 1 })).toBeVisible();
   await expect(page.getByText('First: two measurements')).toBeHidden();
+});
+
+/** The words one reads there; the entries of a closed list are not. */
+const wordsIn = async (place: Locator): Promise<number> => {
+  const [all, listed] = [await place.innerText(), await place.locator('option').allInnerTexts()];
+  const count = (text: string): number => text.split(/\s+/).filter(Boolean).length;
+  return count(all) - listed.reduce((sum, text) => sum + count(text), 0);
+};
+
+test('an own job from an empty browser to its printed page: presses and words counted', async ({ page }) => {
+  let presses = 0;
+  let words = 0;
+  const press = async (target: Locator): Promise<void> => {
+    presses++;
+    await target.click();
+  };
+  const type = async (field: string, value: string): Promise<void> => {
+    presses++;
+    await page.getByRole('textbox', { name: field }).fill(value);
+    await page.getByRole('textbox', { name: field }).press('Enter');
+  };
+  await page.goto('/');
+  await press(page.getByRole('button', { name: 'Start my own' }));
+  words += await wordsIn(page.getByRole('dialog'));
+  await page.getByRole('textbox', { name: 'Whose is it?' }).fill('Jo');
+  presses += 2;
+  await page.getByLabel('Pattern', { exact: true }).selectOption(SAMPLE);
+  await press(page.getByRole('button', { name: 'Hang it on the rail' }));
+  await page.waitForURL(/\/size$/);
+  const first = page.getByRole('region', { name: 'First: two measurements' });
+  await expect(first).toBeVisible();
+  words += await wordsIn(first);
+  await type('High bust', '87');
+  await type('Full bust', '98');
+  await press(page.getByRole('link', { name: /Plan/ }));
+  await press(page.getByRole('region', { name: 'Recommended by the measurements' }).getByRole('button').first());
+  await press(page.getByRole('link', { name: /Table/ }));
+  await press(page.getByRole('link', { name: /Print/ }));
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    press(page.getByRole('button', { name: /^PDF, \d+ pages/ })),
+  ]);
+  expect(file.suggestedFilename()).toMatch(/^jo-.*\.pdf$/i);
+  // A press and a glance take three seconds, a word a third of one: well within ten minutes, measuring included.
+  expect(presses).toBeLessThanOrEqual(12);
+  expect(words).toBeLessThan(150);
 });
 
 test('a pattern on paper is asked for the bust on its envelope, and then has a size', async ({ page }) => {

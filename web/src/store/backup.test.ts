@@ -106,6 +106,27 @@ describe('a backup', () => {
     expect(await undoable()).toBeNull();
   });
 
+  it('undone it takes the practice of the file back, but nothing that was practised since', async () => {
+    const row = (id: string, best: number) => ({ id, best, times: 1, at: NOW.toISOString() });
+    await db.practice.bulkPut([row('swayback free', 2), row('roundBack free', 5)]);
+    const offered = await offer(blob(await exportAll(NOW)));
+    if (!offered.ok) throw new Error(offered.error.code);
+    await db.practice.clear();
+    await db.practice.bulkPut([row('swayback free', 9)]);
+    closeJob();
+    expect(await takeIn(offered.value.bundle, new Set(), NOW)).toBeNull();
+    expect(Object.fromEntries((await db.practice.toArray()).map((r) => [r.id, r.best]))).toEqual({
+      'swayback free': 2,
+      'roundBack free': 5,
+    });
+    await db.practice.put({ ...row('roundBack free', 1), times: 2 });
+    expect(await undoImport()).toBeNull();
+    expect(Object.fromEntries((await db.practice.toArray()).map((r) => [r.id, r.best]))).toEqual({
+      'swayback free': 9,
+      'roundBack free': 1,
+    });
+  });
+
   it('undone later leaves what has been worked on since, and names it', async () => {
     const bytes = await exportAll(NOW);
     editJob((j) => ({ ...j, title: 'Before' }));

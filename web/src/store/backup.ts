@@ -14,6 +14,7 @@ import { db, tableOf, type Before, type Kind } from './db.ts';
 import { saveNow } from './job.ts';
 import { openLibrary } from './library.ts';
 import { remove, storageTrouble, touch } from './persistence.ts';
+import { readPractice } from './practice.ts';
 
 const DAYS = 30;
 const DAY = 86_400_000;
@@ -91,19 +92,28 @@ export async function takeIn({ kept }: Bundle, leave: ReadonlySet<string>, at: D
   const photos = kept.photos.filter((p) => jobs.has(p.job));
   try {
     await db.transaction('rw', TABLES(), async () => {
-      const before: Before = { key: 'import', at: at.toISOString(), documents: [], photos: [] };
+      const practised = await db.practice.toArray();
+      const practice = mergedPractice(practised, kept.practice ?? []);
+      const before: Before = {
+        ...{ key: 'import', at: at.toISOString(), documents: [], photos: [] },
+        practice: practice.map((written) => ({
+          ...{ id: written.id, written },
+          raw: practised.find((p) => p.id === written.id) ?? null,
+        })),
+      };
       for (const { kind, raw } of documents)
         before.documents.push({ kind, id: raw.id, raw: (await tableOf(kind).get(raw.id)) ?? null, written: raw });
       for (const p of photos) before.photos.push({ id: p.id, raw: (await db.photos.get(p.id)) ?? null });
       await db.before.put(before);
       for (const { kind, raw } of documents) await put(kind, raw);
       await db.photos.bulkPut([...photos]);
-      await db.practice.bulkPut([...mergedPractice(await db.practice.toArray(), kept.practice ?? [])]);
+      await db.practice.bulkPut([...practice]);
     });
   } catch (error) {
     return storageTrouble(error);
   }
   await openLibrary();
+  await readPractice();
   return null;
 }
 
@@ -133,12 +143,19 @@ export async function undoImport(): Promise<Refusal | null> {
       for (const { id, raw } of left.length > 0 ? [] : before.photos)
         if (raw === null) await db.photos.delete(id);
         else await db.photos.put(raw);
+      for (const { id, raw, written } of before.practice ?? []) {
+        // What was practised again since stays as it is: nobody unlearns.
+        if (JSON.stringify(await db.practice.get(id)) !== JSON.stringify(written)) continue;
+        if (raw === null) await db.practice.delete(id);
+        else await db.practice.put(raw);
+      }
       await db.before.delete('import');
     });
   } catch (error) {
     return storageTrouble(error);
   }
   await openLibrary();
+  await readPractice();
   return left.length > 0 ? { code: 'import-changed-since', data: { names: left.join(', ') } } : null;
 }
 

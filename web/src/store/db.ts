@@ -33,6 +33,8 @@ export interface Before {
   /** `written` is what the file put there: what differs from it now, one has worked on since. */
   documents: { kind: Kind; id: string; raw: unknown; written: unknown }[];
   photos: { id: string; raw: PhotoFile | null }[];
+  /** Left out by versions that did not keep it. */
+  practice?: { id: string; raw: Practised | null; written: Practised }[];
 }
 
 /** The pattern file that is being brought in, and apart from it, since it changes often, what was done so far. */

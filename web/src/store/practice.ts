@@ -15,10 +15,12 @@ export const usePractice = create<Practice>()(() => ({ done: null }));
 
 export const practiceKey = (lesson: string, grade: Grade | 'only'): string => `${lesson} ${grade}`;
 
-/** Reads what was kept, once. */
-export async function openPractice(): Promise<Readonly<Record<string, Practised>>> {
-  const known = usePractice.getState().done;
-  if (known) return known;
+/** What was kept, read once. */
+export const openPractice = async (): Promise<Readonly<Record<string, Practised>>> =>
+  usePractice.getState().done ?? (await readPractice());
+
+/** Reads what was kept anew. */
+export async function readPractice(): Promise<Readonly<Record<string, Practised>>> {
   let done: Record<string, Practised> = {};
   try {
     done = Object.fromEntries((await db.practice.toArray()).map((r) => [r.id, r]));

@@ -1,6 +1,6 @@
 import { Picture } from './Pictures.tsx';
 
-export type Shown = 'size' | 'compare' | 'plan' | 'table' | 'check';
+export type Shown = 'size' | 'compare' | 'plan' | 'table' | 'check' | 'toile' | 'print';
 
 /** What a station will show, faintly, with the words that say so. */
 export function Example({ of }: { readonly of: Shown }) {
@@ -24,4 +24,6 @@ const EXAMPLE_WORDS: Readonly<Record<Shown, string>> = {
   plan: 'This is how it will look: the alterations worth making, in their order, with their amounts.',
   table: 'This is how it will look: your pieces on the cutting mat, and each alteration carried out stage by stage.',
   check: 'This is how it will look: seams that are sewn to each other, laid side by side.',
+  toile: 'This is how it will look: the garment on a form of the wearer’s own measure, and what it shows.',
+  print: 'This is how it will look: the pieces on pages at true scale, with a square to measure on the first.',
 };

@@ -12,11 +12,18 @@ import { LengthField } from '../LengthField.tsx';
 import type { FirstThing } from './firstThing.ts';
 
 /** The one thing to do first, with its fields right here; and what has been done. */
-export function First({ thing }: { readonly thing: FirstThing }) {
+export function First({
+  thing,
+  chartIsHere = false,
+}: {
+  readonly thing: FirstThing;
+  /** The whole size chart stands on the same page. */
+  readonly chartIsHere?: boolean;
+}) {
   return (
     <section aria-labelledby="first" className="card border-l-4 !border-l-carbon p-4">
       <h2 id="first">{thing.kind === 'measure' ? 'First: two measurements' : 'First: the size on your envelope'}</h2>
-      {thing.kind === 'measure' ? <Measure keys={thing.keys} /> : <Envelope size={thing.size} />}
+      {thing.kind === 'measure' ? <Measure keys={thing.keys} /> : <Envelope size={thing.size} more={!chartIsHere} />}
       <Done thing={thing} />
     </section>
   );
@@ -87,7 +94,7 @@ const PRINTED: Readonly<Record<Pattern['garment'], readonly MeasurementKey[]>> =
   bottom: ['waist', 'hip'],
 };
 
-function Envelope({ size }: { readonly size: string }) {
+function Envelope({ size, more }: { readonly size: string; readonly more: boolean }) {
   const pattern = useDraft((s) => s.pattern);
   const { job } = useParams();
   const row = pattern?.chart.find((r) => r.size === size);
@@ -114,11 +121,13 @@ function Envelope({ size }: { readonly size: string }) {
           />
         ))}
       </div>
-      <p className="mt-3">
-        <Link className="link !min-h-0" to={`/job/${job}/pattern`}>
-          Type the whole size chart
-        </Link>
-      </p>
+      {more && (
+        <p className="mt-3">
+          <Link className="link !min-h-0" to={`/job/${job}/pattern`}>
+            Type the whole size chart
+          </Link>
+        </p>
+      )}
     </>
   );
 }
@@ -132,14 +141,15 @@ function toNext(from: HTMLInputElement): void {
 /** What is known of the job so far. */
 function Done({ thing }: { readonly thing: FirstThing }) {
   const wearer = useJob((s) => s.wearer);
-  const pattern = useDraft((s) => s.pattern);
+  const { pattern, draft } = useDraft();
+  const measured = thing.kind === 'chart' && (draft?.body.highBust ?? draft?.body.hip) !== undefined;
   return (
     <dl className="mt-3 flex flex-wrap gap-x-8 border-t border-line pt-2 text-sm">
       {(
         [
           ['Whose', wearer?.name ?? ''],
           ['Pattern', pattern?.name ?? ''],
-          ['Measured', thing.kind === 'measure' ? 'not yet' : 'enough for the size'],
+          ['Measured', measured ? 'enough for the size' : 'not yet'],
           ['Size', 'not yet'],
         ] as const
       ).map(([what, is]) => (

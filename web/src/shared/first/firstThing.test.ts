@@ -4,7 +4,7 @@ import { wearerSchema } from '@ample/core/documents';
 import { draft } from '@ample/core/fitting/plan';
 import type { Pattern } from '@ample/core/pattern';
 import { paperPattern } from '../../store/patterns.ts';
-import { firstThing, isOnlyMissing } from './firstThing.ts';
+import { blankChart, firstThing, isOnlyMissing } from './firstThing.ts';
 
 const first = (pattern: Pattern, readings: Record<string, number[]>, size: string | null = null) => {
   const wearer = wearerSchema.parse({
@@ -38,4 +38,11 @@ it('what is wrong is not taken for what is missing', () => {
   expect(isOnlyMissing('chart-has-no-bust')).toBe(true);
   expect(isOnlyMissing('size-has-no-pieces')).toBe(false);
   expect(isOnlyMissing('body-impossible')).toBe(false);
+});
+
+it('a chart nobody has begun asks for the envelope, one that was begun does not', () => {
+  const mine = paperPattern('Mine');
+  expect(blankChart(mine)).toEqual({ kind: 'chart', size: '1' });
+  expect(blankChart({ chart: mine.chart.map((r) => ({ ...r, body: { fullBust: 920 } })) })).toBeNull();
+  expect(blankChart(samplePattern('causeway'))).toBeNull();
 });

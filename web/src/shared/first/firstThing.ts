@@ -18,6 +18,12 @@ const NEEDS: Readonly<Partial<Record<RefusalCode, readonly MeasurementKey[]>>> =
 /** Whether something was not told yet, rather than told wrong. */
 export const isOnlyMissing = (code: string): boolean => code in NEEDS || code === 'chart-has-no-bust';
 
+/** The envelope of a pattern whose chart nobody has filled in yet; null where one has begun. */
+export function blankChart({ chart }: Pick<Pattern, 'chart'>): FirstThing | null {
+  const [row] = chart;
+  return row && chart.every((r) => Object.keys(r.body).length === 0) ? { kind: 'chart', size: row.size } : null;
+}
+
 /** The one thing to do first; null once there is a size to start from, or where something is wrong instead of missing. */
 export function firstThing(draft: Draft, pattern: Pattern): FirstThing | null {
   const refusal = draft.refusal ?? (draft.sizeChoice.ok ? null : draft.sizeChoice.error);

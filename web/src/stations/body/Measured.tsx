@@ -35,7 +35,7 @@ export function Measured({ definition, set, before, needed, onFocus, problems }:
       <tr className={problems.length > 0 ? '' : 'border-b border-line'} data-measure={key}>
         <th scope="row" className="px-3 py-1.5 text-left font-normal">
           {name}
-          {needed && used === undefined && <span className="ml-2 text-sm text-pencil">needed</span>}
+          {needed && used === undefined && <span className="ml-2 text-sm text-quiet">needed</span>}
           {carried && <span className="block text-sm text-quiet">carried over, not taken again</span>}
           {set.remarks[key] && <span className="block text-sm text-quiet">{set.remarks[key]}</span>}
         </th>

@@ -1,4 +1,5 @@
 import { FileUp } from 'lucide-react';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { alterationById, propose } from '@ample/core/alterations';
 import type { Job, Step } from '@ample/core/documents';
@@ -10,6 +11,8 @@ import { useLibrary } from '../../store/library.ts';
 import { PatternOptions } from '../../shared/PatternOptions.tsx';
 import { useDraft } from '../../store/draft.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { First } from '../../shared/first/First.tsx';
+import { blankChart, type FirstThing } from '../../shared/first/firstThing.ts';
 import { Notice, Station } from '../../shared/basics.tsx';
 import { SmallPiece } from '../../ui/SmallPiece.tsx';
 import { Allowances } from './Allowances.tsx';
@@ -26,6 +29,7 @@ export function PatternStation() {
   const size = useDraft((s) => s.draft?.size ?? null);
   const draft = useDraft((s) => s.draft);
   const units = useUnits();
+  const [envelope, setEnvelope] = useState<{ readonly of: string; readonly thing: FirstThing } | null>(null);
   const pattern = patternOf(job, patterns);
   if (!pattern)
     return (
@@ -43,6 +47,9 @@ export function PatternStation() {
       ]
     : [];
   const own = isOwn(pattern);
+  const blank = own ? blankChart(pattern) : null;
+  // It stays while one is here: a field must not go away under the hand.
+  if (blank && envelope?.of !== pattern.id) setEnvelope({ of: pattern.id, thing: blank });
   const number = pattern.number === '' ? '' : ` No. ${pattern.number}`;
   return (
     <Station title={`${pattern.house}${number} “${pattern.name}”`.trim()} lead={pattern.notes} wide>
@@ -53,6 +60,11 @@ export function PatternStation() {
           Import pieces
         </Link>
       </div>
+      {own && envelope?.of === pattern.id && (
+        <div className="mb-4">
+          <First thing={envelope.thing} chartIsHere />
+        </div>
+      )}
       {pattern.views.length > 0 && <ViewChoice pattern={pattern} />}
       {own ? (
         <OwnFacts pattern={pattern} />

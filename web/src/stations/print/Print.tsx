@@ -8,6 +8,9 @@ import { download, fileName } from '../../store/export.ts';
 import { useJob } from '../../store/job.ts';
 import { usePrefs, useUnits } from '../../store/prefs.ts';
 import { usePrintable } from '../../store/unfit.ts';
+import { Example } from '../../shared/first/Example.tsx';
+import { First } from '../../shared/first/First.tsx';
+import { useFirstThing } from '../../shared/first/firstThing.ts';
 import { PaperNote } from '../../shared/PaperNote.tsx';
 import { Length, Notice, Station } from '../../shared/basics.tsx';
 import { UnfitNotice } from '../../shared/UnfitNotice.tsx';
@@ -76,7 +79,15 @@ export function Print() {
   const without = useMemo(() => [...left, ...held], [left, held]);
   const what = useMemo(() => (draft ? toPrint(draft, without, printed) : NOTHING), [draft, without, printed]);
   const map = useMemo(() => layPages(what.drawings, paper, { turn, apart }), [what, paper, turn, apart]);
+  const first = useFirstThing();
   if (!draft || !pattern || !wearer) return <Station title="Print">Laying out the pages…</Station>;
+  if (first && draft.original.length === 0)
+    return (
+      <Station title="Print" lead="Pieces, hand sheets and the record of the job, on paper." wide>
+        <First thing={first} />
+        <Example of="print" />
+      </Station>
+    );
   const onPaper = draft.paper !== null;
   const pieces = onPaper ? [] : draft.pieces.filter((p) => !without.includes(p.id));
   const name = fileName(`${wearer.name} ${pattern.name} ${draft.size ?? ''}`);

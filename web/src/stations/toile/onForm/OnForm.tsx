@@ -6,6 +6,9 @@ import { setInSleeves } from '@ample/core/sew';
 import type { Draft } from '@ample/core/fitting/plan';
 import { CLOTH_WORDS, onFormIs, sayRefusal, stepName } from '@ample/core/words';
 import { Notice } from '../../../shared/basics.tsx';
+import { Example } from '../../../shared/first/Example.tsx';
+import { First } from '../../../shared/first/First.tsx';
+import { useFirstThing } from '../../../shared/first/firstThing.ts';
 import type { Colouring } from '../../../shared/onForm/colours.ts';
 import { Forms } from '../../../shared/onForm/Forms.tsx';
 import { LookAt } from '../../../shared/onForm/LookAt.tsx';
@@ -41,6 +44,7 @@ export function OnForm({
   const [off, setOff] = useState<readonly string[]>([]);
   const [map, setMap] = useState<Colouring>('cloth');
   const [turn, setTurn] = useState(0);
+  const first = useFirstThing();
   const steps = draft?.steps.filter((s) => s.step.on) ?? [];
   const whole = draft && resolvedJob();
   const cloth = chosen ?? usualCloth(whole?.pattern.fabric ?? { kind: 'woven' });
@@ -52,6 +56,13 @@ export function OnForm({
     setTurn(sideOf(reading));
     setMap(reading.startsWith('pull') ? 'pull' : reading.startsWith('stand') ? 'standOff' : 'cloth');
   };
+  if (first && draft?.original.length === 0)
+    return (
+      <>
+        <First thing={first} />
+        <Example of="toile" />
+      </>
+    );
   return (
     <div>
       <div className="mb-3 flex flex-wrap items-end gap-4">
