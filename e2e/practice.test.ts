@@ -336,6 +336,17 @@ test('a lesson on paper: pieces to cut with a square of 5 cm, then the answers; 
   expect(text(3).replace(/\s+/g, ' ')).toMatch(new RegExp(`answer.*opens ${by}; on this page`));
 });
 
+test('a term is opened where it stands on a station, and closed again', async ({ page }) => {
+  await page.goto('/job/marit-causeway/table');
+  const now = page.getByRole('group', { name: 'What to do now' });
+  await now.getByRole('button', { name: 'bust point' }).first().click();
+  const meaning = page.getByRole('dialog', { name: 'bust point' });
+  await expect(meaning).toContainText('bust');
+  await page.keyboard.press('Escape');
+  await expect(meaning).toBeHidden();
+  await expect(now).toContainText('Mark the bust point');
+});
+
 test('help tells what to do where one stands', async ({ page }) => {
   for (const [place, name] of [
     ['/', 'The rail'],

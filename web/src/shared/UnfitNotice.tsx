@@ -4,6 +4,7 @@ import { useUnits } from '../store/prefs.ts';
 import type { Printable } from '../store/unfit.ts';
 import { Check } from '../ui/Check.tsx';
 import { Notice } from './basics.tsx';
+import { Said } from './Said.tsx';
 
 /** Why pieces are held back, how to fix them, and how to print them anyway. Empty when every piece is sound. */
 export function UnfitNotice({ printable }: { readonly printable: Printable }) {
@@ -17,7 +18,9 @@ export function UnfitNotice({ printable }: { readonly printable: Printable }) {
       <p className="font-semibold">{despite ? `Printed despite faults: ${names}` : `Not printed: ${names}`}</p>
       <ul className="mt-1 list-disc space-y-1 pl-5">
         {faults.map((f, i) => (
-          <li key={i}>{sayFinding(f, units)}</li>
+          <li key={i}>
+            <Said>{sayFinding(f, units)}</Said>
+          </li>
         ))}
       </ul>
       <Link className="btn mt-2" to={`/job/${job}/check`}>

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { formatLength } from '@ample/core/units';
 import { useUnits } from '../store/prefs.ts';
+import { Said } from './Said.tsx';
 
 /** A length in the chosen unit. */
 export function Length({
@@ -61,7 +62,9 @@ export function Station({
     <main className="h-full overflow-auto" tabIndex={-1}>
       <div className={`mx-auto px-6 py-5 ${wide ? 'max-w-[1400px]' : 'max-w-[1160px]'}`}>
         <h1>{title}</h1>
-        {lead && <p className="mt-1 max-w-[72ch] text-quiet">{lead}</p>}
+        {lead && (
+          <p className="mt-1 max-w-[72ch] text-quiet">{typeof lead === 'string' ? <Said>{lead}</Said> : lead}</p>
+        )}
         <div className="mt-4">{children}</div>
       </div>
     </main>

@@ -24,6 +24,7 @@ import { patternOf } from '../../store/patterns.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { TapeWindow } from '../../devices/tape/TapeWindow.tsx';
 import { Length, Notice, Station } from '../../shared/basics.tsx';
+import { Said } from '../../shared/Said.tsx';
 import { fetchedLater } from '../../ui/fetchedLater.tsx';
 import { HeightLies } from './HeightLies.tsx';
 import { Measured } from './Measured.tsx';
@@ -258,7 +259,9 @@ function WhereItRuns({
       <div className="card p-4 max-[899px]:grid max-[899px]:grid-cols-[minmax(0,1fr)_150px] max-[899px]:gap-x-4">
         <div>
           <h2>{words.name}</h2>
-          <p className="mt-1 mb-2 min-h-[66px]">{words.how}</p>
+          <p className="mt-1 mb-2 min-h-[66px]">
+            <Said>{words.how}</Said>
+          </p>
         </div>
         <Figure of={focused} height="h-[250px] max-[899px]:h-[150px]" />
         <Remark key={`${set.id} ${focused}`} set={set} of={focused} />

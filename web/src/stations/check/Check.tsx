@@ -11,6 +11,7 @@ import { useFirstThing } from '../../shared/first/firstThing.ts';
 import { PaperNote } from '../../shared/PaperNote.tsx';
 import { FindingFix } from '../../shared/FindingFix.tsx';
 import { Length, Notice, Station } from '../../shared/basics.tsx';
+import { Said } from '../../shared/Said.tsx';
 import { PieceMarks } from './PieceMarks.tsx';
 import { WalkView } from './WalkView.tsx';
 import type { Finding } from '@ample/core/paper/truing';
@@ -124,7 +125,7 @@ function FindingList({
         .sort((a, b) => order[a.grade] - order[b.grade])
         .map((f, i) => (
           <Notice key={`${f.code}${i}`} grade={f.grade}>
-            {sayFinding(f, units)}
+            <Said>{sayFinding(f, units)}</Said>
             <div className="flex flex-wrap gap-2">
               <FindingFix finding={f} draft={draft} />
               {f.piece && (

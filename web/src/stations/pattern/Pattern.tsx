@@ -14,6 +14,7 @@ import { useUnits } from '../../store/prefs.ts';
 import { First } from '../../shared/first/First.tsx';
 import { blankChart, type FirstThing } from '../../shared/first/firstThing.ts';
 import { Notice, Station } from '../../shared/basics.tsx';
+import { Said } from '../../shared/Said.tsx';
 import { SmallPiece } from '../../ui/SmallPiece.tsx';
 import { Allowances } from './Allowances.tsx';
 import { ChartEditor } from './ChartEditor.tsx';
@@ -93,7 +94,9 @@ export function PatternStation() {
           <h2 className="mb-2">Pieces{size !== null && `, size ${size}`}</h2>
           {told.map((f, i) => (
             <div key={i} className="mb-2">
-              <Notice grade={f.grade}>{sayFinding(f, units)}</Notice>
+              <Notice grade={f.grade}>
+                <Said>{sayFinding(f, units)}</Said>
+              </Notice>
             </div>
           ))}
           <div className="flex flex-wrap gap-6">

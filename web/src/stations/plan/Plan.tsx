@@ -10,6 +10,7 @@ import { Example } from '../../shared/first/Example.tsx';
 import { First } from '../../shared/first/First.tsx';
 import { useFirstThing } from '../../shared/first/firstThing.ts';
 import { AgainList } from '../../shared/Again.tsx';
+import { Said } from '../../shared/Said.tsx';
 import { Recommended, Followers } from './Recommendations.tsx';
 import { Left } from './Left.tsx';
 import { Order } from './Order.tsx';
@@ -44,7 +45,9 @@ export function Plan() {
       )}
       {draft.leaveBust && (
         <div className="mb-4">
-          <Notice grade="note">{sayFit(draft.leaveBust, units)}</Notice>
+          <Notice grade="note">
+            <Said>{sayFit(draft.leaveBust, units)}</Said>
+          </Notice>
         </div>
       )}
       {draft.steps.length === 0 && draft.asks.length === 0 && (

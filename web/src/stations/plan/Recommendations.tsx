@@ -2,6 +2,7 @@ import type { Draft } from '@ample/core/fitting/plan';
 import { ALTERATION_WORDS, alterationName, sayFinding, sayFit } from '@ample/core/words';
 import { addStep, addSteps } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
+import { Said } from '../../shared/Said.tsx';
 
 /** Recommended by the measurements on the pieces as the plan leaves them: the reason, and one press to add it. */
 export function Recommended({ draft }: { readonly draft: Draft }) {
@@ -28,7 +29,9 @@ export function Recommended({ draft }: { readonly draft: Draft }) {
               <button className="btn self-start !justify-start" onClick={() => addStep(alteration)}>
                 {name}
               </button>
-              <p className="self-center">{sayFit(fit.sum, units)}</p>
+              <p className="self-center">
+                <Said>{sayFit(fit.sum, units)}</Said>
+              </p>
             </li>
           );
         })}
@@ -52,7 +55,9 @@ export function Followers({ draft }: { readonly draft: Draft }) {
             </button>
             <ul className="self-center">
               {f.findings.map((x, i) => (
-                <li key={i}>{sayFinding(x, units)}</li>
+                <li key={i}>
+                  <Said>{sayFinding(x, units)}</Said>
+                </li>
               ))}
             </ul>
           </li>

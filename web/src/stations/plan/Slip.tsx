@@ -13,6 +13,7 @@ import { LengthField } from '../../shared/LengthField.tsx';
 import { Length, Notice } from '../../shared/basics.tsx';
 import { SideChoice } from '../../shared/SideChoice.tsx';
 import { WaysOn } from '../../shared/WaysOn.tsx';
+import { Said } from '../../shared/Said.tsx';
 import { Meets, OwnAmount } from './OwnAmount.tsx';
 import { BustProposals } from './Proposals.tsx';
 import { AmountMethodChoice } from './AmountMethod.tsx';
@@ -130,7 +131,7 @@ function SlipHead({
           {stepName(whole)}
           {!isByBust(definition) && <span className="num ml-3 text-lg">{stepAmount(whole, units)}</span>}
         </h2>
-        <p className="max-w-[76ch] text-sm">{words?.about}</p>
+        <p className="max-w-[76ch] text-sm">{words && <Said>{words.about}</Said>}</p>
       </div>
       <label className="flex items-center gap-2">
         <Switch.Root

@@ -3,6 +3,7 @@ import { CAUSES } from '@ample/core/fitting/toile';
 import { alterationName, CAUSE_WORDS } from '@ample/core/words';
 import { notePractice } from '../../store/practice.ts';
 import { Radio } from '../../ui/Radio.tsx';
+import { Said } from '../../shared/Said.tsx';
 
 /** Causes to choose from; then what the right one is, and another case. Kept under the name of the practice. */
 export function Choose({
@@ -63,7 +64,7 @@ export function TestAndChange({ cause }: { readonly cause: string }) {
   return (
     <>
       <p>
-        <strong>The test.</strong> {CAUSE_WORDS[cause]?.test}
+        <strong>The test.</strong> <Said>{CAUSE_WORDS[cause]?.test ?? ''}</Said>
       </p>
       {remedy?.kind === 'step' && (
         <p>

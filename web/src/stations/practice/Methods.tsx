@@ -6,6 +6,7 @@ import { ROLE_WORDS } from '@ample/core/words';
 import { TOL } from '@ample/core/units';
 import { Length } from '../../shared/basics.tsx';
 import { LengthField } from '../../shared/LengthField.tsx';
+import { Said } from '../../shared/Said.tsx';
 import { PracticePage } from './PracticePage.tsx';
 
 const METHOD_WORDS: Readonly<Record<Method, { readonly name: string; readonly how: string; readonly when: string }>> = {
@@ -48,7 +49,9 @@ export function Methods() {
         {done.map((d) => (
           <section key={d.method} aria-labelledby={d.method} className="card p-4">
             <h2 id={d.method}>{METHOD_WORDS[d.method].name}</h2>
-            <p>{METHOD_WORDS[d.method].how}</p>
+            <p>
+              <Said>{METHOD_WORDS[d.method].how}</Said>
+            </p>
             <Pair done={d} />
             <table className="mt-2 w-full">
               <caption className="text-left text-sm text-quiet">Front and back together</caption>

@@ -10,6 +10,7 @@ import { Length, Notice, Station } from '../../shared/basics.tsx';
 import { Example } from '../../shared/first/Example.tsx';
 import { First } from '../../shared/first/First.tsx';
 import { useFirstThing } from '../../shared/first/firstThing.ts';
+import { Said } from '../../shared/Said.tsx';
 import { Ladder, type Rule } from './Ladder.tsx';
 import type { Job } from '@ample/core/documents';
 import type { SizeChoice } from '@ample/core/fitting/fit';
@@ -186,7 +187,11 @@ export function Size() {
           )}
           {draft.refusal && choice.ok && !first && <Notice grade="fault">{sayRefusal(draft.refusal, units)}</Notice>}
           {choice.ok && <StartFrom draft={draft} job={job} choice={choice} units={units} />}
-          {draft.leaveBust && <Notice grade="note">{sayFit(draft.leaveBust, units)}</Notice>}
+          {draft.leaveBust && (
+            <Notice grade="note">
+              <Said>{sayFit(draft.leaveBust, units)}</Said>
+            </Notice>
+          )}
           <Cups draft={draft} pattern={pattern} />
           <Levels draft={draft} />
           {choice.ok && <LevelTable bust={!bottom} choice={choice} draft={draft} />}
@@ -217,7 +222,9 @@ function StartFrom({
       )}
       <ul className="mt-2 space-y-2">
         {choice.value.reasons.map((r) => (
-          <li key={r.code}>{sayFit(r, units)}</li>
+          <li key={r.code}>
+            <Said>{sayFit(r, units)}</Said>
+          </li>
         ))}
       </ul>
     </div>

@@ -2,6 +2,7 @@ import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { isBefore, STAGES, type Frame, type Run, type Stage } from '@ample/core/alterations';
 import { cautionsFor, sayFinding, sayStep, stageName } from '@ample/core/words';
 import { frameAt, nextStage } from '../../shared/mat/stages.ts';
+import { Said } from '../../shared/Said.tsx';
 import { useUnits } from '../../store/prefs.ts';
 import type { Units } from '@ample/core/speech';
 
@@ -83,7 +84,9 @@ function StageText({
     >
       <ol className="max-w-[92ch] list-none space-y-1">
         {frame?.messages.map((m) => (
-          <li key={m.code}>{sayStep(m, units)}</li>
+          <li key={m.code}>
+            <Said>{sayStep(m, units)}</Said>
+          </li>
         ))}
         {stage === 'match' &&
           run.findings
@@ -91,7 +94,7 @@ function StageText({
             .map((f, i) => (
               <li key={`${f.code}${i}`}>
                 <strong>{f.grade === 'fault' ? 'Fix: ' : 'Look: '}</strong>
-                {sayFinding(f, units)}
+                <Said>{sayFinding(f, units)}</Said>
               </li>
             ))}
         {frame?.messages.length === 0 && <li>Nothing to do at this stage.</li>}

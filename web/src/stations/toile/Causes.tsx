@@ -3,6 +3,7 @@ import { Link, useParams } from 'react-router';
 import type { Draft } from '@ample/core/fitting/plan';
 import type { Fitting } from '@ample/core/documents';
 import { rankCauses, type Ranked } from '@ample/core/fitting/toile';
+import { Said } from '../../shared/Said.tsx';
 import { CAUSE_WORDS, GRADE_WORDS, sayAnswer, sayChange, sayEvidence, SYMPTOM_WORDS } from '@ample/core/words';
 import { longDate, today } from '../../lib/time.ts';
 import { takeChange } from '../../store/fittings.ts';
@@ -70,7 +71,7 @@ function Cause({ ranked: r, fitting }: { readonly ranked: Ranked; readonly fitti
         ))}
       </ul>
       <p className="mt-1">
-        <strong>Test.</strong> {words?.test}
+        <strong>Test.</strong> {words && <Said>{words.test}</Said>}
       </p>
       {words?.advice && <p className="mt-1">{words.advice}</p>}
       <div className="mt-2 flex flex-wrap items-center gap-3">

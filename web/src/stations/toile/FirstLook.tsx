@@ -3,6 +3,7 @@ import { wornAs } from '@ample/core/pattern';
 import type { Draft } from '@ample/core/fitting/plan';
 import { stepAmount, stepName, TISSUE_WORDS } from '@ample/core/words';
 import { SeenFigure } from '../../shared/figure/SeenFigure.tsx';
+import { Said } from '../../shared/Said.tsx';
 import { useUnits } from '../../store/prefs.ts';
 import { en } from '@ample/core/speech';
 
@@ -46,7 +47,7 @@ export function FirstLook({ draft }: { readonly draft: Draft | null }) {
             <li key={id} className="flex gap-3 border-t border-line py-2">
               <span className="num w-6 shrink-0 text-quiet">{i + 1}</span>
               <span>
-                <strong>{TISSUE_WORDS[id].name}.</strong> {TISSUE_WORDS[id].look}
+                <strong>{TISSUE_WORDS[id].name}.</strong> <Said>{TISSUE_WORDS[id].look}</Said>
               </span>
             </li>
           ))}
