@@ -1,21 +1,11 @@
-import {
-  cross,
-  distance,
-  inverse,
-  move,
-  movePath,
-  pathLength,
-  sub,
-  unit,
-  type Point,
-  type Rigid,
-} from '../../geometry/index.ts';
+import { cross, inverse, move, movePath, pathLength, sub, unit, type Point, type Rigid } from '../../geometry/index.ts';
 import type { SlashResult } from '../../paper/slash/index.ts';
-import { bustPointOf, dartShape, edgesWithRole, type EdgeRole, type Piece } from '../../pattern/index.ts';
-import { nth, PRACTICE } from '../../units/index.ts';
+import { edgesWithRole, type EdgeRole, type Piece } from '../../pattern/index.ts';
+import { nth } from '../../units/index.ts';
 import { besidePanel, grainMiddle, straysFrom, type CutSheet, type Laid } from '../cutting/index.ts';
 import { panelAt } from '../cutting/sheet.ts';
 import { rightMotion, type RightWay, type Task } from '../task.ts';
+import { dartDifferences } from './dart.ts';
 import { openedAt, openingsOf, rightSheet, type Opened } from './openings.ts';
 
 /** What somebody did to one piece: nothing yet, or cut, moved and taped; and where the tip of the dart was drawn. */
@@ -85,7 +75,7 @@ export function differencesOf(
     ...cornersOf(way, index, piece),
     ...grainOf(way, index, piece),
     ...(task.lesson.trues && attempt ? truedOf(way, index, madeOf(attempt), task.lesson.trues) : []),
-    ...(index === 0 && task.lesson.dart ? dartOf(way, attempt, piece) : []),
+    ...(index === 0 && task.lesson.dart ? dartDifferences(way, attempt) : []),
   ];
 }
 
@@ -129,28 +119,6 @@ function grainOf(way: RightWay, index: number, piece: Piece): readonly Differenc
   const back = rightBack(way);
   const straight = sub(move(back, right), move(back, { x: 0, y: 0 }));
   return [{ kind: 'grain', piece: index, at: grainMiddle(piece), by: cross(unit(straight), mine) }];
-}
-
-/** Where the bust point of a piece has come to: in the middle of what opened there, as low as the paper that its hinge holds. */
-export function bustPointNow(way: RightWay, attempt: Attempt): Point | undefined {
-  const [was, now] = [bustPointOf(way.from), bustPointOf(attempt.taped.piece)];
-  const pin = was && attempt.sheet.pins.find((p) => distance(p.at, was) < PRACTICE.atBust);
-  if (!pin) return now;
-  const held = move(nth(attempt.laid, pin.panels[0]), pin.at);
-  return { x: (pin.at.x + held.x) / 2, y: held.y };
-}
-/** The dart as it was drawn: whether its legs are alike, and how far short of the bust point it ends. */
-function dartOf(way: RightWay, attempt: Attempt | null, piece: Piece): readonly Difference[] {
-  const dart = way.final.darts.find((d) => d.kind !== 'waist') ?? way.final.darts[0];
-  const [bust, there] = [attempt && bustPointNow(way, attempt), bustPointOf(way.final)];
-  const mouth = dart && piece.edges.find((e) => e.id === dart.mouth);
-  if (!dart || !mouth || !bust || !there || !attempt?.tip) return [];
-  const { start, end } = dartShape(piece, { ...dart, tip: attempt.tip });
-  const [wanted, got] = [distance(there, dart.tip), distance(bust, attempt.tip)];
-  return [
-    { kind: 'legs', piece: 0, at: attempt.tip, by: distance(attempt.tip, start) - distance(attempt.tip, end) },
-    { kind: 'tip', piece: 0, at: attempt.tip, by: got - wanted, got, wanted },
-  ];
 }
 
 /** Seams that join the two pieces of a lesson. */

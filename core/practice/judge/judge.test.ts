@@ -197,6 +197,19 @@ const TYPICAL: readonly (readonly [string, string, Otherwise, MistakeCode])[] = 
   ['the dart’s tip at the bust point', 'fullerBust', { tip: (_, t) => newBustPoint(t) }, 'tip-at-bust-point'],
   ['the dart’s tip too far off', 'fullerBust', { tip: (p, t) => lerp(newBustPoint(t), p, 1.8) }, 'tip-too-far'],
   ['the tip beside the middle of its legs', 'fullerBust', { tip: (p) => add(p, { x: 0, y: 7 }) }, 'tip-off-middle'],
+  ['no dart drawn on a front that had none', 'bustWithoutDart', { tip: () => null }, 'tip-not-drawn'],
+  [
+    'a new dart beside the middle of its legs',
+    'bustWithoutDart',
+    { tip: (p) => add(p, { x: 0, y: 9 }) },
+    'tip-off-middle',
+  ],
+  [
+    'a new dart under a raglan to the bust point',
+    'raglanBust',
+    { tip: (_, t) => newBustPoint(t) },
+    'tip-at-bust-point',
+  ],
   ['no dart drawn', 'fullerBust', { tip: () => null }, 'tip-not-drawn'],
   [
     'the slash beside the bust point',

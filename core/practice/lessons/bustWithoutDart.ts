@@ -7,6 +7,7 @@ export const bustWithoutDart: Lesson = {
   alteration: 'full-bust-no-dart',
   on: 'causeway-shirt',
   pieces: ['front'],
+  dart: true,
   draw: ({ between }) => {
     const total = between(30, 50, 10);
     return { values: { total }, told: { total } };
@@ -17,6 +18,6 @@ export const bustWithoutDart: Lesson = {
       point: 'The slash makes the dart: nothing has to be invented.',
     }),
     task: (s) =>
-      en`Give the whole front of this shirt ${s.both('total')} more at the bust. This piece is half of it. What opens in the side seam becomes a dart.`,
+      en`Give the whole front of this shirt ${s.both('total')} more at the bust. This piece is half of it. What opens in the side seam becomes a dart: draw it at the end.`,
   },
 };

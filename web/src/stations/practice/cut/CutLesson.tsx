@@ -118,15 +118,17 @@ function Cutting({
         <p role="status" className={work.trouble ? 'border-l-4 border-pencil bg-white px-3 py-2' : 'sr-only'}>
           {work.trouble && sayRefusal(work.trouble, units)}
         </p>
-        {after && work.isCut && !replay && (
-          <button className="btn" onClick={work.pushShut}>
-            Push it shut and tape it
-          </button>
-        )}
         {work.isCut && !replay && (
-          <button className="btn btn-main" onClick={look}>
-            Tape it and look
-          </button>
+          <div className="flex flex-wrap gap-2">
+            {after && (
+              <button className="btn" onClick={work.pushShut}>
+                Push it shut and tape it
+              </button>
+            )}
+            <button className="btn btn-main" onClick={look}>
+              Tape it and look
+            </button>
+          </div>
         )}
         {work.verdict && <VerdictView verdict={work.verdict} />}
         {work.verdict && <p className="border-l-4 border-carbon bg-white px-3 py-2">{lesson.words.point}</p>}

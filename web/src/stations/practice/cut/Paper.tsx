@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
 import { COLOURS, pathData } from '@ample/core/out';
 import { move, polyline, type Point } from '@ample/core/geometry';
-import { bustPointOf, dartShape, type Piece } from '@ample/core/pattern';
+import { bustPointOf, type Piece } from '@ample/core/pattern';
 import {
   middleOf,
+  mouthNow,
   openedAt,
   openingsOf,
   rightBack,
@@ -144,6 +145,7 @@ interface CutProps {
 /** The piece as it lies: taped where it can be, its panels outlined, hinges pinned, what opened written beside it. */
 function CutPiece({ task, index, sheet, laid, k, work }: CutProps) {
   const taped = useMemo(() => tapeDown(sheet, laid), [sheet, laid]);
+  const way = task.right[index];
   const { tip } = work.now;
   return (
     <>
@@ -180,7 +182,9 @@ function CutPiece({ task, index, sheet, laid, k, work }: CutProps) {
       {taped.ok && <Bust piece={taped.value.piece} k={k} />}
       {task.grade !== 'free' && <Openings task={task} index={index} sheet={sheet} laid={laid} k={k} />}
       {taped.ok && <Seams task={task} index={index} piece={taped.value.piece} courses={work.now.trued[index] ?? []} />}
-      {index === 0 && tip && taped.ok && <Tip piece={taped.value.piece} tip={tip} k={k} dart={dartIdOf(task)} />}
+      {index === 0 && tip && taped.ok && way && (
+        <Tip ends={mouthNow(way, { sheet, laid, taped: taped.value })} tip={tip} k={k} />
+      )}
     </>
   );
 }
@@ -194,28 +198,21 @@ const Weight = ({ at, k }: { readonly at: Point; readonly k: number }) => (
   </g>
 );
 
-const dartIdOf = (task: Task): string | undefined =>
-  (task.right[0]?.final.darts.find((d) => d.kind !== 'waist') ?? task.right[0]?.final.darts[0])?.id;
-
 /** The dart as it is drawn: from both ends of its opening to the tip. */
 function Tip({
-  piece,
+  ends,
   tip,
   k,
-  dart: id,
 }: {
-  readonly piece: Piece;
+  readonly ends: readonly [Point, Point] | null;
   readonly tip: Point;
   readonly k: number;
-  readonly dart: string | undefined;
 }) {
-  const dart = piece.darts.find((d) => d.id === id);
-  const ends = dart && dartShape(piece, dart);
   return (
     <>
       {ends && (
         <path
-          d={`M${ends.start.x} ${ends.start.y}L${tip.x} ${tip.y}L${ends.end.x} ${ends.end.y}`}
+          d={`M${ends[0].x} ${ends[0].y}L${tip.x} ${tip.y}L${ends[1].x} ${ends[1].y}`}
           fill="none"
           stroke={COLOURS.pencil}
           strokeWidth="2.2"
