@@ -30,6 +30,10 @@ const BODIES: Readonly<Partial<Record<SampleId, Bodies>>> = {
     ['narrow hip −40', { hip: 950 }],
     ['wide hip +50', { hip: 1040 }],
   ],
+  'skerry-shoulder': [
+    ['full bust +60', { fullBust: 980 }],
+    ['small bust −35', { fullBust: 885 }],
+  ],
   landing: [
     ['full seat, crotch length +40', { crotchLength: 701 }],
     ['flat seat, crotch length −30', { crotchLength: 631 }],

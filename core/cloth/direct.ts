@@ -227,30 +227,72 @@ function gather(places: Int32Array, x: Float64Array): Float64Array {
   return gathered;
 }
 
+/** Rows are taken four at a time: their sums do not wait for each other, and what they share is read once. */
 function forward({ own, places, front }: Part, x: Float64Array): void {
   const first = 3 * own.length;
   const size = places.length;
   const t = gather(places, x);
-  for (let i = 0; i < size; i++) {
-    const row = i * size;
+  let i = 0;
+  for (; i + 3 < size; i += 4) {
     const end = Math.min(i, first);
-    let sum = t[i]!;
-    for (let k = 0; k < end; k++) sum -= front[row + k]! * t[k]!;
-    t[i] = i < first ? sum / front[row + i]! : sum;
-    x[places[i]!] = t[i]!;
+    const r0 = i * size;
+    const r1 = r0 + size;
+    const r2 = r1 + size;
+    const r3 = r2 + size;
+    let s0 = t[i]!;
+    let s1 = t[i + 1]!;
+    let s2 = t[i + 2]!;
+    let s3 = t[i + 3]!;
+    for (let k = 0; k < end; k++) {
+      const v = t[k]!;
+      s0 -= front[r0 + k]! * v;
+      s1 -= front[r1 + k]! * v;
+      s2 -= front[r2 + k]! * v;
+      s3 -= front[r3 + k]! * v;
+    }
+    t[i] = s0;
+    t[i + 1] = s1;
+    t[i + 2] = s2;
+    t[i + 3] = s3;
+    for (let c = i; c < i + 4; c++) forwardRow(t, front, size, first, c, end);
   }
+  for (; i < size; i++) forwardRow(t, front, size, first, i, 0);
+  for (i = 0; i < size; i++) x[places[i]!] = t[i]!;
+}
+/** A row from one column on. */
+function forwardRow(t: Float64Array, front: Float64Array, size: number, first: number, i: number, from: number): void {
+  const row = i * size;
+  let sum = t[i]!;
+  for (let k = from; k < Math.min(i, first); k++) sum -= front[row + k]! * t[k]!;
+  t[i] = i < first ? sum / front[row + i]! : sum;
 }
 
 function backward({ own, places, front }: Part, x: Float64Array): void {
   const first = 3 * own.length;
   const size = places.length;
   const t = gather(places, x);
-  for (let i = size - 1; i >= 0; i--) {
-    const row = i * size;
-    if (i < first) t[i]! /= front[row + i]!;
-    const value = t[i]!;
-    const end = Math.min(i, first);
-    for (let k = 0; k < end; k++) t[k]! -= front[row + k]! * value;
+  let i = size - 1;
+  for (; i - 3 >= 0; i -= 4) {
+    for (let c = i; c > i - 4; c--) backwardRow(t, front, size, first, c, i - 3);
+    const end = Math.min(i - 3, first);
+    const r0 = i * size;
+    const r1 = r0 - size;
+    const r2 = r1 - size;
+    const r3 = r2 - size;
+    const v0 = t[i]!;
+    const v1 = t[i - 1]!;
+    const v2 = t[i - 2]!;
+    const v3 = t[i - 3]!;
+    for (let k = 0; k < end; k++)
+      t[k]! -= front[r0 + k]! * v0 + front[r1 + k]! * v1 + front[r2 + k]! * v2 + front[r3 + k]! * v3;
   }
-  for (let i = 0; i < first; i++) x[places[i]!] = t[i]!;
+  for (; i >= 0; i--) backwardRow(t, front, size, first, i, 0);
+  for (i = 0; i < first; i++) x[places[i]!] = t[i]!;
+}
+/** What a row takes from those before it, from one of them on. */
+function backwardRow(t: Float64Array, front: Float64Array, size: number, first: number, i: number, from: number): void {
+  const row = i * size;
+  if (i < first) t[i]! /= front[row + i]!;
+  const value = t[i]!;
+  for (let k = from; k < Math.min(i, first); k++) t[k]! -= front[row + k]! * value;
 }

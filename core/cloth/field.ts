@@ -9,6 +9,8 @@ export interface Surface {
 /** How far apart the places lie at which distances are kept, and how far from the surface they are exact, m. */
 const CELL = 0.008;
 const BAND = 0.02;
+/** As near, m. */
+const SAME = 1e-7;
 
 interface Grid {
   readonly from: readonly [number, number, number];
@@ -87,14 +89,21 @@ function gridOf({ positions, triangles }: Surface): Grid {
       first[d] = Math.max(0, Math.ceil((Math.min(a, b, c) - BAND - from[d]!) / CELL));
       last[d] = Math.min(size[d]! - 1, Math.floor((Math.max(a, b, c) + BAND - from[d]!) / CELL));
     }
+    const [a, b, c, d] = planeOf(corners);
     for (let k = first[2]!; k <= last[2]!; k++)
       for (let j = first[1]!; j <= last[1]!; j++)
         for (let i = first[0]!; i <= last[0]!; i++) {
-          distanceTo(corners, from[0] + i * CELL, from[1] + j * CELL, from[2] + k * CELL, found);
+          const x = from[0] + i * CELL;
+          const y = from[1] + j * CELL;
+          const z = from[2] + k * CELL;
           const at = i + size[0] * (j + size[1] * k);
-          const [distance, facing] = [found[0]!, found[1]!];
           const was = Math.abs(values[at]!);
-          const same = Math.abs(distance - was) < 1e-7;
+          // No triangle is nearer than its plane.
+          if (Math.abs(a * x + b * y + c * z - d) > Math.min(BAND, was) + SAME) continue;
+          distanceTo(corners, x, y, z, found);
+          const distance = found[0]!;
+          const facing = found[1]!;
+          const same = Math.abs(distance - was) < SAME;
           if (distance > BAND || (same ? Math.abs(facing) <= Math.abs(square[at]!) : distance > was)) continue;
           values[at] = facing < 0 ? -distance : distance;
           square[at] = facing;
@@ -108,6 +117,15 @@ function gridOf({ positions, triangles }: Surface): Grid {
       else side = Math.sign(values[i]!) || side;
   }
   return { from, size, values };
+}
+
+/** The plane of a triangle: its normal, and how far along that it lies. */
+function planeOf(c: Float64Array): readonly [number, number, number, number] {
+  const [ux, uy, uz] = [c[3]! - c[0]!, c[4]! - c[1]!, c[5]! - c[2]!];
+  const [vx, vy, vz] = [c[6]! - c[0]!, c[7]! - c[1]!, c[8]! - c[2]!];
+  const [x, y, z] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
+  const size = Math.sqrt(x * x + y * y + z * z) || 1;
+  return [x / size, y / size, z / size, (x * c[0]! + y * c[1]! + z * c[2]!) / size];
 }
 
 /**

@@ -30,7 +30,7 @@ export interface Pace {
   readonly within: number;
   readonly rounds: number;
 }
-export const PACE: Pace = { step: 0.06, damping: 2, farthest: 0.012, within: 1e-3, rounds: 100 };
+export const PACE: Pace = { step: 0.1, damping: 2, farthest: 0.012, within: 1e-3, rounds: 100 };
 
 /** Cloth on its way to rest. It is changed from step to step; a copy of `x` is what a picture is made of. */
 export interface OnItsWay {

@@ -22,3 +22,8 @@ it('takes no part of another word for a term', () => {
   render(<Terms>Upgraded, darting, unfold.</Terms>);
   expect(terms()).toEqual([]);
 });
+
+it('leaves everyday words alone that are terms in another sense', () => {
+  render(<Terms>Hold the tape level; print at true scale, and stand easy.</Terms>);
+  expect(terms()).toEqual([]);
+});

@@ -2,9 +2,10 @@ import { Popover } from 'radix-ui';
 import { GLOSSARY, type Term } from '@ample/core/words';
 
 const escaped = (text: string): string => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-/** Every term as it may stand in a sentence, the longest first: “side dart” before “dart”. */
+/** Every term as it may stand in a sentence, the longest first: “side dart” before “dart”. Everyday words are left alone. */
 const TERMS = new RegExp(
-  `\\b(${GLOSSARY.map((t) => escaped(t.term))
+  `\\b(${GLOSSARY.filter((t) => !t.everyday)
+    .map((t) => escaped(t.term))
     .sort((a, b) => b.length - a.length)
     .join('|')})(s?)\\b`,
   'gi',
