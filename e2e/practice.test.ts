@@ -126,6 +126,48 @@ test('by keyboard alone: a sleeve made longer to the millimetre', async ({ page 
   await expect(page.getByText('This can be cut in good cloth.')).toBeHidden();
 });
 
+test('by keyboard alone: a cap trued from place to place', async ({ page }) => {
+  const task = setBy('fullUpperArm', 'guided', 2);
+  await open(page, 'fullUpperArm', 'guided', 2);
+  await page.getByRole('button', { name: 'Cut along the lines' }).press('Enter');
+  await page.getByRole('button', { name: 'True the seam' }).press('Enter');
+  await expect(page.getByText('Space sets a place the seam runs through')).toBeVisible();
+  const way = nth(task.right, 0);
+  const cap = joinPaths(edgesWithRole(way.from, 'cap').map((e) => e.path));
+  const places = Array.from({ length: 11 }, (_, i) => pointAt(cap, (pathLength(cap) * i) / 10));
+  // Where the crosshair begins, and where the piece lies on the mat.
+  const number = (name: string) => page.locator('[data-handle="pen"]').getAttribute(name).then(Number);
+  const [x, y, wide, high] = [await number('x'), await number('y'), await number('width'), await number('height')];
+  const moved = await page.locator('[data-paper]').first().getAttribute('transform');
+  const [left, top] = (/translate\(([-\d.]+) ([-\d.]+)\)/.exec(moved ?? '') ?? []).slice(1).map(Number);
+  let at = { x: x + wide / 2, y: y + high / 2 };
+  const carry = async (to: Point): Promise<void> => {
+    for (const [axis, more, less] of [
+      ['x', 'ArrowRight', 'ArrowLeft'],
+      ['y', 'ArrowDown', 'ArrowUp'],
+    ] as const) {
+      const by = to[axis] - at[axis];
+      const key = by > 0 ? more : less;
+      const [far, near] = [Math.floor(Math.abs(by) / 5), Math.round((Math.abs(by) % 5) / 0.5)];
+      for (let i = 0; i < far; i++) await page.keyboard.press(key);
+      for (let i = 0; i < near; i++) await page.keyboard.press(`Shift+${key}`);
+      at = { ...at, [axis]: at[axis] + Math.sign(by) * (5 * far + 0.5 * near) };
+    }
+  };
+  await page.locator('[data-mat]').focus();
+  for (const [i, p] of places.entries()) {
+    await carry({ x: p.x + (left ?? NaN), y: p.y + (top ?? NaN) });
+    await page.keyboard.press(i === 0 || i === places.length - 1 ? 'Enter' : 'Space');
+  }
+  // Drawn where it ran, on paper that was not moved: the cap is not what is wrong.
+  await page.getByRole('button', { name: 'Tape it and look' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Cut, and not moved' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'The seam was not drawn anew' })).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await page.getByRole('button', { name: 'Tape it and look' }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'The seam was not drawn anew' })).toBeVisible();
+});
+
 test.describe('by touch', () => {
   test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } });
   test('a sleeve of four hinges opens as one pulls, and the pinned half stays', async ({ page }) => {

@@ -52,7 +52,9 @@ export function CutMat({ task, work, tool }: Props) {
                 <g key={way.from.id} data-paper transform={`translate(${x} ${y})`}>
                   <Paper task={task} index={i} work={work} laid={laid} k={view.k} />
                   {shown?.piece === i && <Drawn {...shown} k={view.k} />}
-                  {doing?.kind === 'seam' && doing.piece === i && <Course points={doing.course} />}
+                  {doing?.kind === 'seam' && doing.piece === i && (
+                    <Course points={doing.ahead ? [...doing.course, doing.ahead] : doing.course} />
+                  )}
                 </g>
               );
             })}

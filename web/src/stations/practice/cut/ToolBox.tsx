@@ -53,6 +53,9 @@ export const toolsFor = (task: Task, work: Attempting): readonly ToolId[] =>
 
 /** How a tool is used without a pointer. */
 export const BY_KEYS = 'arrows carry the crosshair, Shift finely; Enter presses and releases, Esc lets go.';
+/** The same for a seam followed from place to place. */
+const ALONG_BY_KEYS =
+  'Enter on the edge begins, arrows carry the crosshair, Space sets a place the seam runs through, Enter on the edge ends.';
 
 interface Props {
   readonly task: Task;
@@ -82,7 +85,7 @@ export function ToolBox({ task, work, tool, setTool }: Props) {
         })}
       </div>
       <p className="text-sm text-quiet">{TOOL_WORDS[tool].how}</p>
-      <p className="text-sm text-quiet">By keyboard, Tab to the mat: {BY_KEYS}</p>
+      <p className="text-sm text-quiet">By keyboard, Tab to the mat: {tool === 'true' ? ALONG_BY_KEYS : BY_KEYS}</p>
       <div className="flex flex-wrap gap-2">
         {!work.isCut && (
           <button className="btn btn-main" onClick={work.cut}>

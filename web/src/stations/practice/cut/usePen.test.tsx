@@ -10,6 +10,7 @@ const said = {
   move: vi.fn<(p: Point) => void>(),
   up: vi.fn<(p: Point) => void>(),
   cancel: vi.fn(),
+  mark: vi.fn<(p: Point) => void>(),
 };
 function Mat() {
   const pen = usePen(said, (x, y) => ({ x, y }), { minX: 0, minY: 0, maxX: 200, maxY: 100 });
@@ -30,7 +31,7 @@ it('arrows carry the crosshair from the middle of the mat, finely with Shift; En
   press('Enter');
   expect(said.down).toHaveBeenCalledWith({ x: 105, y: 50.5 });
   press('ArrowLeft');
-  expect(said.move).toHaveBeenLastCalledWith({ x: 100, y: 50.5 });
+  expect(said.move).toHaveBeenLastCalledWith({ x: 100, y: 50.5 }, true);
   press('Enter');
   expect(said.up).toHaveBeenCalledWith({ x: 100, y: 50.5 });
   expect(screen.getByTestId('mat').textContent).toBe('100 50.5 free');
@@ -44,4 +45,17 @@ it('Escape lets go of what is held, and of nothing else', () => {
   press('Escape');
   expect(said.cancel).toHaveBeenCalledTimes(1);
   expect(screen.getByTestId('mat').textContent).toBe('100 50 free');
+});
+
+it('Space sets a place on the way while something is held, and presses where nothing is', () => {
+  render(<Mat />);
+  press('Enter');
+  press('ArrowUp');
+  press(' ');
+  expect(said.mark).toHaveBeenCalledWith({ x: 100, y: 45 });
+  expect(screen.getByTestId('mat').textContent).toBe('100 45 held');
+  press('Enter');
+  expect(screen.getByTestId('mat').textContent).toBe('100 45 free');
+  press(' ');
+  expect(screen.getByTestId('mat').textContent).toBe('100 45 held');
 });

@@ -5,7 +5,10 @@ import { arrowOf } from '../../../lib/hotkeys.ts';
 /** What a tool does with a press, a way and a release on the mat. */
 export interface Pen {
   readonly down: (at: Point) => void;
-  readonly move: (at: Point) => void;
+  /** On the way; by the keyboard from step to step of the crosshair, which draws no line that was meant. */
+  readonly move: (at: Point, byKeys?: true) => void;
+  /** A place that the way is to lead through, set by the keyboard. */
+  readonly mark?: (at: Point) => void;
   readonly up: (at: Point) => void;
   readonly cancel: () => void;
 }
@@ -14,7 +17,8 @@ export interface Pen {
 const STEP = { far: 5, near: 0.5 } as const;
 
 /**
- * One pen for the pointer, a finger and the keyboard: arrow keys carry a crosshair, Enter presses and releases, Escape lets go.
+ * One pen for the pointer, a finger and the keyboard: arrow keys carry a crosshair, Enter presses and releases,
+ * Space sets a place on the way, Escape lets go.
  */
 export function usePen(pen: Pen, toMat: (x: number, y: number) => Point, mat: Box) {
   const [held, setHeld] = useState(false);
@@ -55,7 +59,10 @@ export function usePen(pen: Pen, toMat: (x: number, y: number) => Point, mat: Bo
       const by = e.shiftKey ? STEP.near : STEP.far;
       const to = { x: at.x + by * arrow.x, y: at.y + by * arrow.y };
       setCross(to);
-      if (held) pen.move(to);
+      if (held) pen.move(to, true);
+    } else if (e.key === ' ' && held && pen.mark) {
+      e.preventDefault();
+      pen.mark(at);
     } else if (e.key === 'Enter' || e.key === ' ') {
       e.preventDefault();
       setCross(at);

@@ -11,7 +11,13 @@ export type ToolId = (typeof TOOLS)[number];
 /** Something under way: a line being drawn, a tape being laid, a seam followed by hand, or a panel in the hand. */
 export type Doing =
   | { readonly kind: 'line' | 'tape'; readonly piece: number; readonly from: Point; readonly to: Point }
-  | { readonly kind: 'seam'; readonly piece: number; readonly course: readonly Point[] }
+  | {
+      readonly kind: 'seam';
+      readonly piece: number;
+      readonly course: readonly Point[];
+      /** Where the crosshair has gone since, which is no place of the seam yet. */
+      readonly ahead: Point | null;
+    }
   | {
       readonly kind: 'hand';
       readonly piece: number;
@@ -85,7 +91,7 @@ export function useTools({ task, work, tool, at, k }: Setting) {
     } else if (tool === 'hinge') toggleHinge(piece, on(piece, p));
     else if (tool === 'join') work.join(piece, on(piece, p));
     else if (tool === 'tip') work.drawTip(on(0, p));
-    else if (tool === 'true') setDoing({ kind: 'seam', piece, course: [onSeam(piece, p)] });
+    else if (tool === 'true') setDoing({ kind: 'seam', piece, course: [onSeam(piece, p)], ahead: null });
     else takeUp(p);
   }
   /** A place on the seam line of the taped paper, where a press is near it. */
@@ -133,9 +139,12 @@ export function useTools({ task, work, tool, at, k }: Setting) {
   };
   const pen: Pen = {
     down: press,
-    move: (p) => {
+    move: (p, byKeys) => {
       if (!doing) return;
-      if (doing.kind === 'seam') return setDoing(followed(doing, on(doing.piece, p), SHORT / k));
+      if (doing.kind === 'seam') {
+        const to = on(doing.piece, p);
+        return setDoing(byKeys ? { ...doing, ahead: to } : followed(doing, to, SHORT / k));
+      }
       if (doing.kind !== 'hand') return setDoing({ ...doing, to: on(doing.piece, p) });
       const laid = pulled(doing, p);
       if (laid) setDoing({ ...doing, laid });
@@ -149,6 +158,9 @@ export function useTools({ task, work, tool, at, k }: Setting) {
       else if (doing?.kind === 'seam') work.trueSeam(doing.piece, [...doing.course, onSeam(doing.piece, p)]);
       else if (doing?.kind === 'hand') letGo(doing, p);
     },
+    ...(doing?.kind === 'seam' && {
+      mark: (p: Point) => setDoing({ ...doing, course: [...doing.course, on(doing.piece, p)], ahead: null }),
+    }),
     cancel: () => setDoing(null),
   };
   /** Turns the panel last taken hold of by some degrees. */
