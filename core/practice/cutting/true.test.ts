@@ -1,9 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { distance, endOf, pathLength, pointAt, joinPaths, type Point } from '../../geometry/index.ts';
+import {
+  distance,
+  endOf,
+  pathLength,
+  pointAt,
+  joinPaths,
+  nearestOnPath,
+  polyline,
+  type Point,
+} from '../../geometry/index.ts';
 import { edgesWithRole, validatePiece, type Piece } from '../../pattern/index.ts';
 import { samplePattern } from '../../blocks/index.ts';
 import { expectOk, nth } from '../../units/index.ts';
-import { straysFrom, trueAlong } from './index.ts';
+import { cutAlong, lineMeant, straysFrom, trueAlong } from './index.ts';
 
 const piece = (part: Piece['part'], sample: 'causeway' | 'landing' = 'causeway'): Piece =>
   nth(
@@ -65,5 +74,35 @@ describe('a seam drawn anew', () => {
       [on, along(back, 'centreBack', 0.5)],
     ])
       expect(trueAlong(back, drawn)).toMatchObject({ ok: false, error: { code: 'practice-true-ends' } });
+  });
+});
+
+describe('a line drawn by hand', () => {
+  const shaky = Array.from({ length: 30 }, (_, i) => ({ x: 10 * i, y: i % 2 === 0 ? 3 : -3 }));
+  const arc = Array.from({ length: 30 }, (_, i) => ({ x: 10 * i, y: 60 * Math.sin((Math.PI * i) / 29) }));
+
+  it('that hardly strays is straight, from its first place to its last', () => {
+    expect(lineMeant(shaky)).toEqual([shaky[0], shaky.at(-1)]);
+  });
+
+  it('led far aside it is bent, and keeps to the hand', () => {
+    const line = lineMeant(arc);
+    expect(line.length).toBeGreaterThan(4);
+    for (const p of arc) expect(nearestOnPath(polyline(line), p).distance).toBeLessThan(2.5);
+  });
+
+  it('bent it is cut like any other', () => {
+    const back = piece('back');
+    const [a, b] = [along(back, 'centreBack', 0.5), along(back, 'armhole', 0.5)];
+    const bent = Array.from({ length: 20 }, (_, i) => {
+      const t = i / 19;
+      return { x: a.x + t * (b.x - a.x), y: a.y + t * (b.y - a.y) + 40 * Math.sin(Math.PI * t) };
+    });
+    const sheet = expectOk(
+      cutAlong(back, [{ id: '1', points: lineMeant(bent), hinge: { start: false, end: true } }]),
+      'sheet',
+    );
+    expect(sheet.rings).toHaveLength(2);
+    expect(sheet.pins).toHaveLength(1);
   });
 });

@@ -2,6 +2,7 @@ import {
   distance,
   endOf,
   fitCurve,
+  flatten,
   joinPaths,
   nearestLength,
   nearestOnPath,
@@ -37,10 +38,18 @@ export function trueAlong(piece: Piece, drawn: readonly Point[]): Result<Piece> 
 }
 
 /** The curve a hand meant: along the ruler where it hardly strays from it. */
-function courseOf(points: readonly Point[]): Path {
-  const ruler = polyline([nth(points, 0), nth(points, points.length - 1)]);
-  const strays = Math.max(...points.map((p) => nearestOnPath(ruler, p).distance));
-  return strays < PRACTICE.ruler ? ruler : fitCurve(points, PRACTICE.freehand);
+const courseOf = (points: readonly Point[]): Path =>
+  strays(points) < PRACTICE.ruler ? polyline(ends(points)) : fitCurve(points, PRACTICE.freehand);
+
+/** The line a hand meant to cut along, from bend to bend: straight, unless it strayed so far that it was to be bent. */
+export const lineMeant = (points: readonly Point[]): readonly Point[] =>
+  strays(points) < PRACTICE.bent ? ends(points) : flatten(fitCurve(points, PRACTICE.freehand), PRACTICE.held);
+
+const ends = (points: readonly Point[]): readonly Point[] => [nth(points, 0), nth(points, points.length - 1)];
+/** How far a course leaves the straight way between its ends, mm. */
+function strays(points: readonly Point[]): number {
+  const ruler = polyline(ends(points));
+  return Math.max(...points.map((p) => nearestOnPath(ruler, p).distance));
 }
 
 /** The edges of one kind, one after the other, that both places lie on. */

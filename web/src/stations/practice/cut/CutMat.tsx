@@ -30,7 +30,8 @@ export function CutMat({ task, work, tool }: Props) {
   const pen = usePen(tools.pen, toMat, laidOut.mat);
   useHotkeys({ zoomIn: viewport.nearer, zoomOut: viewport.farther, zoomAll: () => viewport.fit() });
   const { doing, measured } = tools;
-  const shown = doing?.kind === 'line' || doing?.kind === 'tape' ? doing : measured;
+  const shown = doing?.kind === 'tape' ? doing : measured;
+  const followed = doing && 'course' in doing ? doing : null;
   return (
     <div className="flex h-[620px] min-w-0 shrink-0 flex-col min-[1000px]:h-auto min-[1000px]:min-h-0 min-[1000px]:flex-1">
       <div className="relative min-h-0 flex-1 bg-around">
@@ -52,9 +53,7 @@ export function CutMat({ task, work, tool }: Props) {
                 <g key={way.from.id} data-paper transform={`translate(${x} ${y})`}>
                   <Paper task={task} index={i} work={work} laid={laid} k={view.k} />
                   {shown?.piece === i && <Drawn {...shown} k={view.k} />}
-                  {doing?.kind === 'seam' && doing.piece === i && (
-                    <Course points={doing.ahead ? [...doing.course, doing.ahead] : doing.course} />
-                  )}
+                  {followed?.piece === i && <Course {...followed} />}
                 </g>
               );
             })}

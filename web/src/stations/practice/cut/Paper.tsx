@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { COLOURS, pathData } from '@ample/core/out';
-import { move, polyline, type Point } from '@ample/core/geometry';
+import { move, pathLength, pointAt, polyline, type Point } from '@ample/core/geometry';
 import { bustPointOf, type Piece } from '@ample/core/pattern';
 import {
   middleOf,
@@ -89,8 +89,8 @@ function Lines({ lines, k }: { readonly lines: readonly Line[]; readonly k: numb
   });
 }
 const polyMiddle = (points: readonly Point[]): Point => {
-  const [a, b] = [points[0] as Point, points[1] as Point];
-  return { x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 };
+  const line = polyline(points);
+  return pointAt(line, pathLength(line) / 2);
 };
 
 /** How wide a strip of tape is, mm. */

@@ -9,7 +9,7 @@ import type { ToolId } from './useTools.ts';
 const TOOL_WORDS = {
   line: {
     name: 'Draw a line',
-    how: 'Press where it begins, drag to where it ends. It meets the seam line, the bust point and other lines by itself.',
+    how: 'Press where it begins, drag to where it ends; straight by the ruler, or bent where you lead it far aside. It meets the seam line, the bust point and other lines by itself.',
     icon: PenLine,
   },
   hinge: {

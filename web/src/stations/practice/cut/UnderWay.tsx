@@ -1,41 +1,24 @@
 import { COLOURS, pathData } from '@ample/core/out';
 import { distance, polyline, type Point } from '@ample/core/geometry';
+import { lineMeant } from '@ample/core/practice';
 import { formatLength } from '@ample/core/units';
 import { useUnits } from '../../../store/prefs.ts';
 
 const thin = { vectorEffect: 'non-scaling-stroke' as const };
 
-/** A line or a tape under way. */
-export function Drawn({
-  kind,
-  from,
-  to,
-  k,
-}: {
-  readonly kind: 'line' | 'tape';
-  readonly from: Point;
-  readonly to: Point;
-  readonly k: number;
-}) {
+/** A tape under way, or where it was laid last. */
+export function Drawn({ from, to, k }: { readonly from: Point; readonly to: Point; readonly k: number }) {
   const { unit, fraction } = useUnits();
   const text = formatLength(distance(from, to), unit, { fraction: unit === 'in' ? 16 : fraction });
   return (
     <g>
-      <path
-        d={`M${from.x} ${from.y}L${to.x} ${to.y}`}
-        stroke={kind === 'line' ? COLOURS.pencil : COLOURS.ink}
-        strokeWidth={kind === 'line' ? 2.4 : 3}
-        strokeDasharray={kind === 'line' ? '9 5' : undefined}
-        {...thin}
-      />
-      {kind === 'tape' && (
-        <g transform={`translate(${(from.x + to.x) / 2} ${(from.y + to.y) / 2}) scale(${1 / k})`}>
-          <rect x="12" y="-32" width={text.length * 12.4 + 14} height="32" fill={COLOURS.tape} stroke={COLOURS.ink} />
-          <text x="19" y="-9" fontSize="22" className="num" fill={COLOURS.ink}>
-            {text}
-          </text>
-        </g>
-      )}
+      <path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} stroke={COLOURS.ink} strokeWidth="3" {...thin} />
+      <g transform={`translate(${(from.x + to.x) / 2} ${(from.y + to.y) / 2}) scale(${1 / k})`}>
+        <rect x="12" y="-32" width={text.length * 12.4 + 14} height="32" fill={COLOURS.tape} stroke={COLOURS.ink} />
+        <text x="19" y="-9" fontSize="22" className="num" fill={COLOURS.ink}>
+          {text}
+        </text>
+      </g>
     </g>
   );
 }
@@ -50,7 +33,25 @@ export const Crosshair = ({ at, k }: { readonly at: Point; readonly k: number })
   </g>
 );
 
-/** A seam followed by hand, under way. */
-export const Course = ({ points }: { readonly points: readonly Point[] }) => (
-  <path d={pathData(polyline(points))} fill="none" stroke={COLOURS.pencil} strokeWidth="2.4" {...thin} />
-);
+/** What is followed by hand, under way: a line as it would be cut, a seam as it was drawn. */
+export function Course({
+  kind,
+  course,
+  ahead,
+}: {
+  readonly kind: 'line' | 'seam';
+  readonly course: readonly Point[];
+  readonly ahead: Point | null;
+}) {
+  const points = ahead ? [...course, ahead] : course;
+  return (
+    <path
+      d={pathData(polyline(kind === 'line' ? lineMeant(points) : points))}
+      fill="none"
+      stroke={COLOURS.pencil}
+      strokeWidth="2.4"
+      strokeDasharray={kind === 'line' ? '9 5' : undefined}
+      {...thin}
+    />
+  );
+}

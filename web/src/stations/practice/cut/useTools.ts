@@ -1,21 +1,21 @@
 import { useState } from 'react';
 import { distance, insidePolygon, inverse, move, nearestOnPath, type Point } from '@ample/core/geometry';
 import { bustPointOf, isInside, snapPlaces, type Piece } from '@ample/core/pattern';
-import { moveBy, tapeDown, type CutSheet, type Laid, type Task } from '@ample/core/practice';
+import { lineMeant, moveBy, tapeDown, type CutSheet, type Laid, type Task } from '@ample/core/practice';
 import type { Attempting } from './useAttempt.ts';
 import type { Pen } from './usePen.ts';
 
 export const TOOLS = ['line', 'hinge', 'hand', 'tape', 'join', 'tip', 'true'] as const;
 export type ToolId = (typeof TOOLS)[number];
 
-/** Something under way: a line being drawn, a tape being laid, a seam followed by hand, or a panel in the hand. */
+/** Something under way: a tape being laid, a line or a seam followed by hand, or a panel in the hand. */
 export type Doing =
-  | { readonly kind: 'line' | 'tape'; readonly piece: number; readonly from: Point; readonly to: Point }
+  | { readonly kind: 'tape'; readonly piece: number; readonly from: Point; readonly to: Point }
   | {
-      readonly kind: 'seam';
+      readonly kind: 'line' | 'seam';
       readonly piece: number;
       readonly course: readonly Point[];
-      /** Where the crosshair has gone since, which is no place of the seam yet. */
+      /** Where the crosshair has gone since, which is no place of it yet. */
       readonly ahead: Point | null;
     }
   | {
@@ -67,7 +67,7 @@ export function panelUnder(sheet: CutSheet, laid: Laid, p: Point): number {
 /** What the chosen tool does on the mat. */
 export function useTools({ task, work, tool, at, k }: Setting) {
   const [doing, setDoing] = useState<Doing | null>(null);
-  const [measured, setMeasured] = useState<(Doing & { kind: 'line' | 'tape' }) | null>(null);
+  const [measured, setMeasured] = useState<(Doing & { kind: 'tape' }) | null>(null);
   const [panel, setPanel] = useState<{ readonly piece: number; readonly panel: number } | null>(null);
   const radius = NEAR / k;
   const paper = task.right.map((w) => w.from);
@@ -85,10 +85,9 @@ export function useTools({ task, work, tool, at, k }: Setting) {
   function press(p: Point): void {
     const piece = pieceAt(p);
     work.say(null);
-    if (tool === 'line' || tool === 'tape') {
-      const from = tool === 'line' ? near(piece, p) : on(piece, p);
-      setDoing({ kind: tool, piece, from, to: from });
-    } else if (tool === 'hinge') toggleHinge(piece, on(piece, p));
+    if (tool === 'tape') setDoing({ kind: 'tape', piece, from: on(piece, p), to: on(piece, p) });
+    else if (tool === 'line') setDoing({ kind: 'line', piece, course: [near(piece, p)], ahead: null });
+    else if (tool === 'hinge') toggleHinge(piece, on(piece, p));
     else if (tool === 'join') work.join(piece, on(piece, p));
     else if (tool === 'tip') work.drawTip(on(0, p));
     else if (tool === 'true') setDoing({ kind: 'seam', piece, course: [onSeam(piece, p)], ahead: null });
@@ -141,7 +140,7 @@ export function useTools({ task, work, tool, at, k }: Setting) {
     down: press,
     move: (p, byKeys) => {
       if (!doing) return;
-      if (doing.kind === 'seam') {
+      if ('course' in doing) {
         const to = on(doing.piece, p);
         return setDoing(byKeys ? { ...doing, ahead: to } : followed(doing, to, SHORT / k));
       }
@@ -153,14 +152,16 @@ export function useTools({ task, work, tool, at, k }: Setting) {
       setDoing(null);
       if (doing?.kind === 'line') {
         const to = near(doing.piece, p);
-        if (distance(doing.from, to) > SHORT / k) work.draw(doing.piece, [doing.from, to]);
+        if (distance(doing.course[0] as Point, to) > SHORT / k)
+          work.draw(doing.piece, lineMeant([...doing.course, to]));
       } else if (doing?.kind === 'tape') setMeasured({ ...doing, to: on(doing.piece, p) });
       else if (doing?.kind === 'seam') work.trueSeam(doing.piece, [...doing.course, onSeam(doing.piece, p)]);
       else if (doing?.kind === 'hand') letGo(doing, p);
     },
-    ...(doing?.kind === 'seam' && {
-      mark: (p: Point) => setDoing({ ...doing, course: [...doing.course, on(doing.piece, p)], ahead: null }),
-    }),
+    ...(doing &&
+      'course' in doing && {
+        mark: (p: Point) => setDoing({ ...doing, course: [...doing.course, on(doing.piece, p)], ahead: null }),
+      }),
     cancel: () => setDoing(null),
   };
   /** Turns the panel last taken hold of by some degrees. */
@@ -173,9 +174,11 @@ export function useTools({ task, work, tool, at, k }: Setting) {
   };
   return { doing, measured, panel, pen, turn };
 }
-/** A seam followed on to a place that is some way from the last. */
-const followed = (seam: Doing & { kind: 'seam' }, to: Point, apart: number): Doing =>
-  distance(seam.course.at(-1) as Point, to) < apart ? seam : { ...seam, course: [...seam.course, to] };
+/** A line or seam followed on to a place that is some way from the last. */
+const followed = (seam: Doing & { kind: 'line' | 'seam' }, to: Point, apart: number): Doing =>
+  distance(seam.course.at(-1) as Point, to) < apart
+    ? { ...seam, ahead: to }
+    : { ...seam, course: [...seam.course, to], ahead: null };
 
 /** A ruler along the grain keeps loose paper straight that is off it by less, mm. */
 const RULER = 2.5;
