@@ -194,7 +194,13 @@ test.describe('by touch', () => {
     for (let i = 1; i <= 8; i++)
       await touch('touchMove', { x: a.x + ((b.x - a.x) * i) / 8, y: a.y + ((b.y - a.y) * i) / 8 });
     await touch('touchEnd');
-    await page.getByRole('button', { name: 'Tape it and look' }).tap();
+    // The browser takes a tap 50 ms after another touch for part of it now and then, as no finger comes: one taps again.
+    const look = () =>
+      expect(async () => {
+        await page.getByRole('button', { name: 'Tape it and look' }).tap();
+        await expect(page.getByRole('region', { name: 'What it comes to' })).toBeVisible({ timeout: 3000 });
+      }).toPass();
+    await look();
     await expect(page.getByRole('heading', { name: 'The seam was not drawn anew' })).toBeVisible();
     // The cap, as high as it was: the finger follows the way the alteration draws it.
     await page.getByRole('button', { name: 'True the seam' }).tap();
@@ -208,8 +214,7 @@ test.describe('by touch', () => {
     // What was said goes away, and the page becomes shorter: then the button lies where it is tapped.
     await expect(page.getByRole('heading', { name: 'The seam was not drawn anew' })).toBeHidden();
     await settled(page);
-    await page.getByRole('button', { name: 'Tape it and look' }).tap();
-    await expect(page.getByRole('region', { name: 'What it comes to' })).toBeVisible();
+    await look();
     await expect(page.getByRole('heading', { name: 'The seam was not drawn anew' })).toBeHidden();
     expect(await score(page)).toBeLessThan(3);
   });
