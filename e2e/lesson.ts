@@ -1,0 +1,38 @@
+import { expect, type Page } from '@playwright/test';
+import type { Point } from '@ample/core/geometry';
+import { LESSONS, taskOf, type Grade, type Task } from '@ample/core/practice';
+import { expectOk, nth } from '@ample/core/units';
+import { settled } from './onScreen.ts';
+
+/** The task a page shows. */
+export const setBy = (id: string, grade: Grade, numbers: number): Task =>
+  expectOk(
+    taskOf(
+      nth(
+        LESSONS.filter((l) => l.id === id),
+        0,
+      ),
+      grade,
+      numbers,
+    ),
+    id,
+  );
+export const open = async (page: Page, id: string, grade: string, numbers: number): Promise<void> => {
+  await page.goto(`/practice/cut/${id}?grade=${grade}&numbers=${numbers}`);
+  await expect(page.locator('[data-mat]')).toBeVisible();
+  await settled(page);
+};
+/** A place of the first piece on the screen. */
+export const onScreen = (page: Page, { x, y }: Point): Promise<Point> =>
+  page
+    .locator('[data-paper]')
+    .first()
+    .evaluate(
+      (g: SVGGElement, at) => {
+        const { x, y } = new DOMPoint(...at).matrixTransform(g.getScreenCTM() ?? undefined);
+        return { x, y };
+      },
+      [x, y] as const,
+    );
+export const score = async (page: Page): Promise<number> =>
+  Number(/([\d.]+) mm/.exec(await page.getByRole('region', { name: 'What it comes to' }).innerText())?.[1]);
