@@ -29,9 +29,7 @@ export function Recommended({ draft }: { readonly draft: Draft }) {
               <button className="btn self-start !justify-start" onClick={() => addStep(alteration)}>
                 {name}
               </button>
-              <p className="self-center">
-                <Said>{sayFit(fit.sum, units)}</Said>
-              </p>
+              <p className="self-center">{sayFit(fit.sum, units)}</p>
             </li>
           );
         })}

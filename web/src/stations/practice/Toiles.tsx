@@ -107,11 +107,13 @@ function Differs({ toile }: { readonly toile: ToileToRead }) {
 /** What the toile shows, as a fitting would say it. */
 function Read({ draped, onTurn }: { readonly draped: Draped; readonly onTurn: (turn: number) => void }) {
   const { unit, fraction } = useUnits();
+  const signs = signsOf(draped.readings.drafted);
+  if (signs.length === 0) return <p>So little shows here that only the numbers tell.</p>;
   return (
     <div>
       <p>The toile shows:</p>
       <ul className="list-disc pl-6">
-        {signsOf(draped.readings.drafted).map(({ sign, amount, from: [first] }) => (
+        {signs.map(({ sign, amount, from: [first] }) => (
           <li key={sign}>
             {SYMPTOM_WORDS[sign].name}
             {amount !== null && ` (${formatLength(amount, unit, { fraction })})`}{' '}
