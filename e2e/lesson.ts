@@ -36,3 +36,13 @@ export const onScreen = (page: Page, { x, y }: Point): Promise<Point> =>
     );
 export const score = async (page: Page): Promise<number> =>
   Number(/([\d.]+) mm/.exec(await page.getByRole('region', { name: 'What it comes to' }).innerText())?.[1]);
+
+/** By the pointer from one place of the first piece to another. */
+export async function drag(page: Page, from: Point, to: Point): Promise<void> {
+  const [a, b] = [await onScreen(page, from), await onScreen(page, to)];
+  await page.mouse.move(a.x, a.y);
+  await page.mouse.down();
+  await page.mouse.move((a.x + b.x) / 2, (a.y + b.y) / 2, { steps: 5 });
+  await page.mouse.move(b.x, b.y, { steps: 5 });
+  await page.mouse.up();
+}

@@ -81,7 +81,7 @@ test('a toile is read: turned, its cause chosen, and hung again with the steps i
   await page.getByRole('button', { name: 'Hang it with the steps it asks for' }).click();
   await expect(page.getByText('Its steps:')).toBeVisible();
   await expect(page.getByText('The cloth comes to rest')).toBeHidden({ timeout: 60_000 });
-  await expect(page.getByRole('columnheader', { name: 'As planned' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'With its steps' })).toBeVisible();
   expect(await seenWrong(page)).toEqual([]);
   await page.getByRole('button', { name: 'Another toile' }).click();
   await expect(page.getByRole('button', { name: 'Is that it?' })).toBeDisabled();

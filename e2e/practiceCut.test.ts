@@ -3,7 +3,7 @@ import { edgesWithRole } from '@ample/core/pattern';
 import { cutAlong, leftBy, rightBack, rightLaid, rightLines } from '@ample/core/practice';
 import { expectOk, nth } from '@ample/core/units';
 import { expect, test } from './app.ts';
-import { setBy, open, onScreen, score } from './lesson.ts';
+import { drag, setBy, open, onScreen, score } from './lesson.ts';
 import { settled } from './onScreen.ts';
 
 test('by pointer: a swayback drawn, hinged, cut, lapped and looked at; then without its hinge', async ({ page }) => {
@@ -14,18 +14,10 @@ test('by pointer: a swayback drawn, hinged, cut, lapped and looked at; then with
   if (!line) throw new Error('no line');
   const ends = [nth(line.points, 0), nth(line.points, 1)] as const;
   const hinged = line.hinge.start ? ends[0] : ends[1];
-  const drag = async (from: Point, to: Point): Promise<void> => {
-    const [a, b] = [await onScreen(page, from), await onScreen(page, to)];
-    await page.mouse.move(a.x, a.y);
-    await page.mouse.down();
-    await page.mouse.move((a.x + b.x) / 2, (a.y + b.y) / 2, { steps: 5 });
-    await page.mouse.move(b.x, b.y, { steps: 5 });
-    await page.mouse.up();
-  };
   // Nothing is drawn: nothing can be cut, and it is said.
   await page.getByRole('button', { name: 'Cut along the lines' }).click();
   await expect(page.getByText('There is nothing to cut yet. Draw a line first.')).toBeVisible();
-  await drag(...ends);
+  await drag(page, ...ends);
   await page.getByRole('button', { name: 'Leave a hinge' }).click();
   const pin = await onScreen(page, hinged);
   await page.mouse.click(pin.x, pin.y);
@@ -36,7 +28,7 @@ test('by pointer: a swayback drawn, hinged, cut, lapped and looked at; then with
   const away = (p: Point): number => Math.hypot(p.x - hinged.x, p.y - hinged.y);
   const grip = nth(sheet.rings, panel).reduce((best, p) => (away(p) > away(best) ? p : best));
   const inside = { x: grip.x + 0.06 * (hinged.x - grip.x), y: grip.y };
-  await drag(inside, move(nth(laid, panel), inside));
+  await drag(page, inside, move(nth(laid, panel), inside));
   await page.getByRole('button', { name: 'Tape it and look' }).click();
   expect(await score(page)).toBeLessThan(2);
   await expect(page.getByText('To nothing at the side')).toBeVisible();
@@ -44,7 +36,7 @@ test('by pointer: a swayback drawn, hinged, cut, lapped and looked at; then with
   // The same without the hinge: the side seam changes, and it is called by its name.
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Cut along the lines' }).click();
-  await drag(inside, move(nth(laid, panel), inside));
+  await drag(page, inside, move(nth(laid, panel), inside));
   await page.getByRole('button', { name: 'Tape it and look' }).click();
   await expect(page.getByRole('heading', { name: 'Cut through the hinge' })).toBeVisible();
   await page.getByRole('button', { name: 'Show the right way' }).click();
@@ -86,7 +78,7 @@ test('by keyboard alone: a cap trued from place to place', async ({ page }) => {
   await open(page, 'fullUpperArm', 'guided', 2);
   await page.getByRole('button', { name: 'Cut along the lines' }).press('Enter');
   await page.getByRole('button', { name: 'True the seam' }).press('Enter');
-  await expect(page.getByText('Space sets a place the seam runs through')).toBeVisible();
+  await expect(page.getByText('Space sets a place it runs through')).toBeVisible();
   const way = nth(task.right, 0);
   const cap = joinPaths(edgesWithRole(way.from, 'cap').map((e) => e.path));
   const places = Array.from({ length: 11 }, (_, i) => pointAt(cap, (pathLength(cap) * i) / 10));
@@ -187,21 +179,13 @@ test('rescue by hand: a torn hinge is laid together, taped, and swung right', as
   const hinge = nth(way.spec.hinges, 0).at;
   const panel = lying.sheet.root === 0 ? 1 : 0;
   const at = (p: Point): Point => move(nth(lying.laid, panel), p);
-  const drag = async (from: Point, to: Point): Promise<void> => {
-    const [a, b] = [await onScreen(page, from), await onScreen(page, to)];
-    await page.mouse.move(a.x, a.y);
-    await page.mouse.down();
-    await page.mouse.move((a.x + b.x) / 2, (a.y + b.y) / 2, { steps: 4 });
-    await page.mouse.move(b.x, b.y, { steps: 4 });
-    await page.mouse.up();
-  };
   // The whole panel by as much as its torn corner is off.
   const inner = nth(lying.sheet.rings, panel).reduce(
     (s, p, _, all) => ({ x: s.x + p.x / all.length, y: s.y + p.y / all.length }),
     { x: 0, y: 0 },
   );
   const off = { x: hinge.x - at(hinge).x, y: hinge.y - at(hinge).y };
-  await drag(at(inner), { x: at(inner).x + off.x, y: at(inner).y + off.y });
+  await drag(page, at(inner), { x: at(inner).x + off.x, y: at(inner).y + off.y });
   await page.getByRole('button', { name: 'Tape a hinge' }).click();
   const press = await onScreen(page, hinge);
   await page.mouse.click(press.x, press.y);

@@ -20,18 +20,19 @@ interface Accident {
 const loose = (sheet: CutSheet, laid: Laid, moved: (middle: Point) => ReturnType<typeof translation>): Laid =>
   laid.map((m, i) => (i === sheet.root ? m : compose(moved(middleOf(nth(sheet.rings, i))), m)));
 
-/** Longer at both ends by half, so that it still runs over the paper once it is drawn elsewhere. */
+/** Longer at both ends, so that it still runs over the paper once it is drawn elsewhere. */
 const longer = ([a, ...rest]: readonly Point[]): readonly Point[] => {
   const b = nth(rest, rest.length - 1);
   if (!a) return rest;
   const on = unit(sub(b, a));
-  const [first, last] = [-HALF, HALF].map((by) => ({ x: on.x * by, y: on.y * by })) as [Point, Point];
+  const [first, last] = [-BEYOND, BEYOND].map((by) => ({ x: on.x * by, y: on.y * by })) as [Point, Point];
   return [
     { x: a.x + first.x, y: a.y + first.y },
     { x: b.x + last.x, y: b.y + last.y },
   ];
 };
-const HALF = 150;
+/** By so much at either end, mm. */
+const BEYOND = 150;
 
 const through = (lines: readonly Line[]): readonly Line[] =>
   lines.map((l) => ({ ...l, hinge: { start: false, end: false } }));

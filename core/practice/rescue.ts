@@ -26,7 +26,7 @@ export const RESCUES: readonly Rescue[] = inWords([
   },
   {
     id: 'wrong-place',
-    title: 'The wrong place was cut',
+    title: 'Cut in the wrong place',
     happened:
       'The slash was made beside its line, on the back instead of the front, or on the half that did not need it.',
     now: [

@@ -1,14 +1,13 @@
 import { samplePattern, type SampleId } from '../blocks/index.ts';
 import type { Body } from '../form/index.ts';
 import { askedSteps, type ResolvedJob } from '../fitting/plan/index.ts';
-import type { MeasurementKey, Worn } from '../pattern/index.ts';
+import type { MeasurementKey } from '../pattern/index.ts';
 import type { Draw } from './lesson.ts';
 import { drawFrom } from './task.ts';
 import { shuffled } from './wrinkles.ts';
 
 /** A toile to read: a sample on a body that differs from its chart in one thing, and causes of which one is the right one. */
 export interface ToileToRead {
-  readonly worn: Worn;
   readonly on: SampleId;
   readonly options: readonly string[];
   readonly right: string;
@@ -75,7 +74,7 @@ export function toileWith(
   );
   const differs = (Object.entries(each) as [MeasurementKey, number][]).map(([key, by]) => ({ key, by: by * amount }));
   return {
-    ...{ on, right: cause, differs, worn: on === 'landing' ? 'trousers' : 'bodice' },
+    ...{ on, right: cause, differs },
     options: shuffled([cause, ...others.slice(0, OPTIONS - 1)], oneOf),
     job: jobFor(on, size, differs),
   };

@@ -146,8 +146,6 @@ export const PRACTICE = {
   /** A seam drawn anew strays no more from a ruler than this where one was used; else the curve keeps so near to the hand. */
   ruler: 2.5,
   freehand: 1.5,
-  /** A line to cut along that strays less was meant to be straight. */
-  bent: 12,
   /** By hand nobody draws a seam nearer than this. */
   drawn: 2.5,
   /** How closely two seam lines are looked along. */

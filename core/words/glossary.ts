@@ -19,7 +19,6 @@ export const GLOSSARY: readonly Term[] = inWords([
   },
   {
     term: 'cup',
-    everyday: true,
     meaning: 'Full bust less high bust of the body a pattern was drafted for; not a bra size.',
   },
   { term: 'cutting line', meaning: 'Where the paper is cut: the seam line and its allowance.' },

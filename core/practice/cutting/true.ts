@@ -41,9 +41,8 @@ export function trueAlong(piece: Piece, drawn: readonly Point[]): Result<Piece> 
 const courseOf = (points: readonly Point[]): Path =>
   strays(points) < PRACTICE.ruler ? polyline(ends(points)) : fitCurve(points, PRACTICE.freehand);
 
-/** The line a hand meant to cut along, from bend to bend: straight, unless it strayed so far that it was to be bent. */
-export const lineMeant = (points: readonly Point[]): readonly Point[] =>
-  strays(points) < PRACTICE.bent ? ends(points) : flatten(fitCurve(points, PRACTICE.freehand), PRACTICE.held);
+/** The line a hand meant to cut along, from bend to bend. */
+export const lineMeant = (points: readonly Point[]): readonly Point[] => flatten(courseOf(points), PRACTICE.held);
 
 const ends = (points: readonly Point[]): readonly Point[] => [nth(points, 0), nth(points, points.length - 1)];
 /** How far a course leaves the straight way between its ends, mm. */
@@ -55,19 +54,23 @@ function strays(points: readonly Point[]): number {
 /** The edges of one kind, one after the other, that both places lie on. */
 function runFor(piece: Piece, first: Point, last: Point): readonly Edge[] | null {
   const off = (e: Edge, p: Point): number => nearestOnPath(e.path, p).distance;
-  const near = runsOf(piece.edges)
+  const runs = runsOf(piece.edges);
+  const near = runs
     .map((run) => [first, last].map((p) => Math.min(...run.map((e) => off(e, p)))))
     .map((offs, i) => ({ i, off: Math.max(...offs) }))
     .filter((r) => r.off < PRACTICE.reach)
     .sort((r, s) => r.off - s.off)[0];
-  return near ? nth(runsOf(piece.edges), near.i) : null;
+  return near ? nth(runs, near.i) : null;
 }
 
 /** Neighbouring edges of one role. A run goes on over where the list begins. */
 function runsOf(edges: readonly Edge[]): readonly (readonly Edge[])[] {
-  const turn = edges.findIndex((e, i) => edges.at(i - 1)?.role !== e.role);
+  const turn = Math.max(
+    0,
+    edges.findIndex((e, i) => edges.at(i - 1)?.role !== e.role),
+  );
   const runs: Edge[][] = [];
-  for (const e of [...edges.slice(turn), ...edges.slice(0, Math.max(0, turn))]) {
+  for (const e of [...edges.slice(turn), ...edges.slice(0, turn)]) {
     const run = runs.at(-1);
     if (run?.[0]?.role === e.role) run.push(e);
     else runs.push([e]);

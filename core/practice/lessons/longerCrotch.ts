@@ -7,7 +7,6 @@ export const longerCrotch: Lesson = {
   alteration: 'crotch-length',
   on: 'landing',
   pieces: ['trouserFront', 'trouserBack'],
-  trues: 'crotch',
   draw: ({ between }) => {
     const by = between(16, 32, 8);
     return { values: { by }, told: { by } };
@@ -15,6 +14,6 @@ export const longerCrotch: Lesson = {
   words: {
     ...inWords({ title: 'A longer crotch seam', point: 'Half in front, half behind, and nothing at the side.' }),
     task: (s) =>
-      en`The crotch seam is ${s.both('by')} too short; front and back share it. Slash each along the hip line from the crotch seam to a hinge on the side seam, and open. Then draw the crotch seam in one smooth curve.`,
+      en`The crotch seam is ${s.both('by')} too short; front and back share it. Slash each along the hip line from the crotch seam to a hinge on the side seam, and open.`,
   },
 };

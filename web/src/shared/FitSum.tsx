@@ -5,7 +5,6 @@ import type { Step } from '@ample/core/documents';
 import { sayFit } from '@ample/core/words';
 import { takeComputed } from '../store/plan.ts';
 import { useUnits } from '../store/prefs.ts';
-import { Said } from './Said.tsx';
 
 /** The sum behind an amount, and a button to return to it once another was typed. */
 export function FitSum({ step, fit }: { readonly step: Step; readonly fit: Fit | null }) {
@@ -15,11 +14,9 @@ export function FitSum({ step, fit }: { readonly step: Step; readonly fit: Fit |
   return (
     <div className="workings max-w-[70ch] p-3">
       <p>
-        <Said>
-          {fit
-            ? sayFit(fit.sum, units)
-            : 'Nothing measured calls for this: the amount is a starting point. Set your own.'}
-        </Said>
+        {fit
+          ? sayFit(fit.sum, units)
+          : 'Nothing measured calls for this: the amount is a starting point. Set your own.'}
       </p>
       <p className="mt-1 flex flex-wrap items-center gap-x-4 text-sm">
         {fit && isTyped(step) && (

@@ -1,19 +1,13 @@
 import { expect, it } from 'vitest';
 import { samplePattern } from '@ample/core/blocks';
-import { wearerSchema } from '@ample/core/documents';
 import { draft } from '@ample/core/fitting/plan';
 import type { Pattern } from '@ample/core/pattern';
+import { wearerWith } from '../../../../core/testing/wearers.ts';
 import { paperPattern } from '../../store/patterns.ts';
 import { blankChart, firstThing, isOnlyMissing } from './firstThing.ts';
 
 const first = (pattern: Pattern, readings: Record<string, number[]>, size: string | null = null) => {
-  const wearer = wearerSchema.parse({
-    format: 'ample-draft/wearer',
-    version: 1,
-    id: 'w',
-    name: 'W',
-    sets: [{ id: 's', date: '2026-11-01', readings }],
-  });
+  const wearer = wearerWith(readings);
   return firstThing(
     draft({ job: { size, sizeMethod: pattern.garment === 'bottom' ? 'hip' : 'highBust', steps: [] }, wearer, pattern }),
     pattern,

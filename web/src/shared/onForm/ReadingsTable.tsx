@@ -61,7 +61,15 @@ export function Signs({
 }
 
 /** Every reading, for those who want all, and those who cannot see the form. */
-export function ReadingsTable({ draped, both }: { readonly draped: Draped; readonly both: boolean }) {
+export function ReadingsTable({
+  draped,
+  both,
+  named = { drafted: 'As drafted', planned: 'As planned' },
+}: {
+  readonly draped: Draped;
+  readonly both: boolean;
+  readonly named?: { readonly drafted: string; readonly planned: string };
+}) {
   const units = useUnits();
   const { drafted, planned } = draped.readings;
   const sure = draped.more?.plusMinus;
@@ -71,8 +79,8 @@ export function ReadingsTable({ draped, both }: { readonly draped: Draped; reado
         <thead>
           <tr className="border-b border-ink text-left text-sm">
             <th className="py-1 font-normal">Reading</th>
-            <th className="py-1 text-right font-normal">As drafted</th>
-            {both && <th className="py-1 text-right font-normal">As planned</th>}
+            <th className="py-1 text-right font-normal">{named.drafted}</th>
+            {both && <th className="py-1 text-right font-normal">{named.planned}</th>}
             <th className="py-1 text-right font-normal">On the drafted body</th>
             <th className="py-1 text-right font-normal">Shows when off by</th>
           </tr>

@@ -114,6 +114,8 @@ export function useDraped(
   const known = last.get(id);
   return {
     look: known?.key === key ? known.look : look,
+    /** Whether all that is shown is of this job, not of what hung before. */
+    ready: known?.key === key,
     stop,
     again: () => setAgain((n) => n + 1),
     askMore: () => setAsked(plain),

@@ -38,19 +38,20 @@ function OneToile({ seed, next }: { readonly seed: number; readonly next: () => 
   const toile = useMemo(() => toileOf(seed), [seed]);
   const [withSteps, setWithSteps] = useState(false);
   const job = useMemo(() => (withSteps ? mended(toile.job) : toile.job), [toile, withSteps]);
-  const { look, stop, again } = useDraped(`practice ${seed}`, job, HANGING);
+  const { look, ready, stop, again } = useDraped(`practice ${seed}`, job, HANGING);
+  const altered = withSteps && ready;
   const [map, setMap] = useState<Colouring>('cloth');
   const [turn, setTurn] = useState(0);
   return (
     <div className="grid gap-6 min-[900px]:grid-cols-[minmax(0,1fr)_440px]">
       <div>
-        <Forms look={look} named={withSteps ? ANSWERED : ASKED} map={map} turn={turn} setTurn={setTurn} />
+        <Forms look={look} named={altered ? ANSWERED : ASKED} map={map} turn={turn} setTurn={setTurn} />
         <LookAt {...{ turn, setTurn, map, setMap }} />
         <p className="mt-2 text-quiet">{onFormIs()}</p>
         {look.draped && (
           <details className="mt-2">
             <summary className="min-h-[40px] cursor-pointer py-2">Read it in numbers</summary>
-            <ReadingsTable draped={look.draped} both={withSteps} />
+            <ReadingsTable draped={look.draped} both={altered} named={ANSWERED} />
           </details>
         )}
       </div>

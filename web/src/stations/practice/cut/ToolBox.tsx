@@ -9,8 +9,13 @@ import type { ToolId } from './useTools.ts';
 const TOOL_WORDS = {
   line: {
     name: 'Draw a line',
-    how: 'Press where it begins, drag to where it ends; straight by the ruler, or bent where you lead it far aside. It meets the seam line, the bust point and other lines by itself.',
+    how: 'Press where it begins, drag to where it ends. It meets the seam line, the bust point and other lines by itself.',
     icon: PenLine,
+  },
+  bend: {
+    name: 'Draw a bent line',
+    how: 'Press where it begins, follow the way it should run, and let go where it ends.',
+    icon: Spline,
   },
   hinge: {
     name: 'Leave a hinge',
@@ -49,13 +54,12 @@ export const toolsFor = (task: Task, work: Attempting): readonly ToolId[] =>
         ...(task.lesson.dart ? (['tip'] as const) : []),
         ...(task.lesson.trues ? (['true'] as const) : []),
       ]
-    : ['line', 'hinge', 'tape'];
+    : ['line', 'bend', 'hinge', 'tape'];
 
 /** How a tool is used without a pointer. */
 export const BY_KEYS = 'arrows carry the crosshair, Shift finely; Enter presses and releases, Esc lets go.';
-/** The same for a seam followed from place to place. */
-const ALONG_BY_KEYS =
-  'Enter on the edge begins, arrows carry the crosshair, Space sets a place the seam runs through, Enter on the edge ends.';
+/** The same for what is led from place to place. */
+const ALONG_BY_KEYS = 'Enter begins, arrows carry the crosshair, Space sets a place it runs through, Enter ends.';
 
 interface Props {
   readonly task: Task;
@@ -85,7 +89,9 @@ export function ToolBox({ task, work, tool, setTool }: Props) {
         })}
       </div>
       <p className="text-sm text-quiet">{TOOL_WORDS[tool].how}</p>
-      <p className="text-sm text-quiet">By keyboard, Tab to the mat: {tool === 'true' ? ALONG_BY_KEYS : BY_KEYS}</p>
+      <p className="text-sm text-quiet">
+        By keyboard, Tab to the mat: {tool === 'true' || tool === 'bend' ? ALONG_BY_KEYS : BY_KEYS}
+      </p>
       <div className="flex flex-wrap gap-2">
         {!work.isCut && (
           <button className="btn btn-main" onClick={work.cut}>

@@ -1,8 +1,8 @@
 import { COLOURS, pathData } from '@ample/core/out';
 import { distance, polyline, type Point } from '@ample/core/geometry';
-import { lineMeant } from '@ample/core/practice';
 import { formatLength } from '@ample/core/units';
 import { useUnits } from '../../../store/prefs.ts';
+import { asDrawn } from './useTools.ts';
 
 const thin = { vectorEffect: 'non-scaling-stroke' as const };
 
@@ -39,18 +39,18 @@ export function Course({
   course,
   ahead,
 }: {
-  readonly kind: 'line' | 'seam';
+  readonly kind: 'line' | 'bend' | 'seam';
   readonly course: readonly Point[];
   readonly ahead: Point | null;
 }) {
   const points = ahead ? [...course, ahead] : course;
   return (
     <path
-      d={pathData(polyline(kind === 'line' ? lineMeant(points) : points))}
+      d={pathData(polyline(asDrawn(kind, points)))}
       fill="none"
       stroke={COLOURS.pencil}
       strokeWidth="2.4"
-      strokeDasharray={kind === 'line' ? '9 5' : undefined}
+      strokeDasharray={kind === 'seam' ? undefined : '9 5'}
       {...thin}
     />
   );

@@ -169,6 +169,7 @@ export function useAttempt(task: Task, left: Left | null = null) {
           cut: now.cut.map(() => null),
           lines: now.lines.map(() => []),
           trued: now.trued.map(() => []),
+          tip: null,
           scars: now.scars.map((s, i) => [...s, ...(now.lines[i] ?? []).map((l) => l.points)]),
         }),
       drawTip: (tip: Point) => change({ tip }),

@@ -5,14 +5,14 @@ import { lineMeant, moveBy, tapeDown, type CutSheet, type Laid, type Task } from
 import type { Attempting } from './useAttempt.ts';
 import type { Pen } from './usePen.ts';
 
-export const TOOLS = ['line', 'hinge', 'hand', 'tape', 'join', 'tip', 'true'] as const;
+export const TOOLS = ['line', 'bend', 'hinge', 'hand', 'tape', 'join', 'tip', 'true'] as const;
 export type ToolId = (typeof TOOLS)[number];
 
 /** Something under way: a tape being laid, a line or a seam followed by hand, or a panel in the hand. */
 export type Doing =
   | { readonly kind: 'tape'; readonly piece: number; readonly from: Point; readonly to: Point }
   | {
-      readonly kind: 'line' | 'seam';
+      readonly kind: 'line' | 'bend' | 'seam';
       readonly piece: number;
       readonly course: readonly Point[];
       /** Where the crosshair has gone since, which is no place of it yet. */
@@ -86,7 +86,7 @@ export function useTools({ task, work, tool, at, k }: Setting) {
     const piece = pieceAt(p);
     work.say(null);
     if (tool === 'tape') setDoing({ kind: 'tape', piece, from: on(piece, p), to: on(piece, p) });
-    else if (tool === 'line') setDoing({ kind: 'line', piece, course: [near(piece, p)], ahead: null });
+    else if (tool === 'line' || tool === 'bend') setDoing({ kind: tool, piece, course: [near(piece, p)], ahead: null });
     else if (tool === 'hinge') toggleHinge(piece, on(piece, p));
     else if (tool === 'join') work.join(piece, on(piece, p));
     else if (tool === 'tip') work.drawTip(on(0, p));
@@ -142,7 +142,8 @@ export function useTools({ task, work, tool, at, k }: Setting) {
       if (!doing) return;
       if ('course' in doing) {
         const to = on(doing.piece, p);
-        return setDoing(byKeys ? { ...doing, ahead: to } : followed(doing, to, SHORT / k));
+        // A straight line is stretched from where it began; what is followed leads where the hand went.
+        return setDoing(byKeys || doing.kind === 'line' ? { ...doing, ahead: to } : followed(doing, to, SHORT / k));
       }
       if (doing.kind !== 'hand') return setDoing({ ...doing, to: on(doing.piece, p) });
       const laid = pulled(doing, p);
@@ -150,10 +151,10 @@ export function useTools({ task, work, tool, at, k }: Setting) {
     },
     up: (p) => {
       setDoing(null);
-      if (doing?.kind === 'line') {
+      if (doing?.kind === 'line' || doing?.kind === 'bend') {
         const to = near(doing.piece, p);
         if (distance(doing.course[0] as Point, to) > SHORT / k)
-          work.draw(doing.piece, lineMeant([...doing.course, to]));
+          work.draw(doing.piece, asDrawn(doing.kind, [...doing.course, to]));
       } else if (doing?.kind === 'tape') setMeasured({ ...doing, to: on(doing.piece, p) });
       else if (doing?.kind === 'seam') work.trueSeam(doing.piece, [...doing.course, onSeam(doing.piece, p)]);
       else if (doing?.kind === 'hand') letGo(doing, p);
@@ -174,8 +175,12 @@ export function useTools({ task, work, tool, at, k }: Setting) {
   };
   return { doing, measured, panel, pen, turn };
 }
+/** The line as it would be cut: from place to place, or in the curve that a hand followed. */
+export const asDrawn = (kind: 'line' | 'bend' | 'seam', points: readonly Point[]): readonly Point[] =>
+  kind === 'bend' ? lineMeant(points) : points;
+
 /** A line or seam followed on to a place that is some way from the last. */
-const followed = (seam: Doing & { kind: 'line' | 'seam' }, to: Point, apart: number): Doing =>
+const followed = (seam: Doing & { kind: 'line' | 'bend' | 'seam' }, to: Point, apart: number): Doing =>
   distance(seam.course.at(-1) as Point, to) < apart
     ? { ...seam, ahead: to }
     : { ...seam, course: [...seam.course, to], ahead: null };
