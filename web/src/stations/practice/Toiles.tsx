@@ -31,7 +31,7 @@ export function Toiles() {
 
 const HANGING = { cloth: 'calico', fineness: 'coarse', side: 'left', sleeves: false } as const;
 const ASKED = { chart: 'On the body it was drafted for', drafted: 'On this body' };
-const ANSWERED = { ...ASKED, planned: 'With its steps' };
+const ANSWERED = { drafted: ASKED.drafted, planned: 'With its steps' };
 
 function OneToile({ seed, next }: { readonly seed: number; readonly next: () => void }) {
   const units = useUnits();
