@@ -142,6 +142,10 @@ describe('the truth table of Causeway in size 4', () => {
     ['a long waist lies below the seam', { napeToWaist: 424, sideWaist: 216 }, 'waist-seam-side', 1],
     ['a short waist lies above it', { napeToWaist: 384, sideWaist: 176 }, 'waist-seam-side', -1],
     ['a narrow hip leaves ease', { hip: 950 }, 'ease-hip', 1],
+    ['a narrow chest leaves width across it', { crossFront: 319 }, 'ease-cross-front', 1],
+    ['a narrow back leaves width across it', { crossBack: 339 }, 'ease-cross-back', 1],
+    ['on sloping shoulders it slides down', { shoulderSlope: 66 }, 'neck-rise-back', -1],
+    ['on square shoulders it rides up', { shoulderSlope: 16 }, 'neck-rise-back', 1],
   ] as const)('%s, and the step takes most of it away', (_what, differs, id, way, left = LEFT) => {
     const { drafted, planned } = seen(differs);
     const [before, after] = [of(drafted, id), of(planned, id)];

@@ -54,14 +54,21 @@ export function pullOver(w: Worn, over: (p: Vec3) => boolean, panel?: Panel): nu
   return area === 0 ? 0 : (100 * sum) / area / stiff;
 }
 
-/** How long the cloth is along a level of the body, both halves, mm; only where `over` holds. The mean of some close by: folds lie level. */
-export function lengthAt(w: Worn, height: number, over?: (p: Vec3) => boolean): number {
-  const levels = [-10, -5, 0, 5, 10];
-  return levels.reduce((sum, d) => sum + lengthOn(w, height + d, over), 0) / levels.length;
-}
+/** A length along a level is the mean of some close by, mm: folds lie level. */
+const LEVELS: readonly number[] = [-10, -5, 0, 5, 10];
+
+/** How long the cloth is along a level of the body, both halves, mm; only where `over` holds. */
+export const lengthAt = (w: Worn, height: number, over?: (p: Vec3) => boolean): number =>
+  LEVELS.reduce((sum, d) => sum + lengthOn(w, height + d, over), 0) / LEVELS.length;
 
 const lengthOn = (w: Worn, height: number, over?: (p: Vec3) => boolean): number =>
   2 * cutLength(w, onTorso(w), (p) => p.y - height, over);
+
+/** How long the cloth of the front or of the back is across a level, both halves, mm: from one armhole to the other. */
+export function widthAt(w: Worn, height: number, parts: readonly Piece['part'][]): number {
+  const triangles = w.toile.panels.filter((p) => parts.includes(p.piece.part)).flatMap(trianglesOf);
+  return LEVELS.reduce((sum, d) => sum + 2 * cutLength(w, triangles, (p) => p.y - height - d), 0) / LEVELS.length;
+}
 
 /** How long the line is in which cloth crosses a plane (or only where `over` holds), mm: `off` tells how far before it a place lies. */
 function cutLength(
@@ -88,12 +95,11 @@ function cutLength(
   return sum;
 }
 
-/** How long the cloth of the sleeve is around the arm, square to it, so far along, mm: the mean of some levels close by. */
+/** How long the cloth of the sleeve is around the arm, square to it, so far along, mm. */
 export function girthAround(w: Worn, tube: ArmTube, along: number): number {
-  const levels = [-10, -5, 0, 5, 10];
   const sleeves = w.toile.panels.filter(isSleeve).flatMap(trianglesOf);
   return (
-    levels.reduce((sum, d) => sum + cutLength(w, sleeves, (p) => alongTube(tube, p) - along - d), 0) / levels.length
+    LEVELS.reduce((sum, d) => sum + cutLength(w, sleeves, (p) => alongTube(tube, p) - along - d), 0) / LEVELS.length
   );
 }
 

@@ -9,6 +9,7 @@ import {
   legOf,
   sectionOf,
   shapeOf,
+  tapesOn,
   thighLevel,
   type Vec3,
 } from '../form/index.ts';
@@ -24,6 +25,7 @@ import {
   standOff,
   surplusAlong,
   waistOn,
+  widthAt,
 } from './measure.ts';
 import { LIES_OFF, type Worn } from './wear.ts';
 
@@ -33,6 +35,8 @@ export const READINGS = [
   'pull-waist',
   'pull-hip',
   'pull-cross-back',
+  'ease-cross-front',
+  'ease-cross-back',
   'ease-bust',
   'ease-waist',
   'ease-hip',
@@ -99,11 +103,16 @@ export function read(w: Worn): Readings {
   const hem = hemOf(w);
   const cross = crossAt(figure);
   const bust = (p: Vec3): boolean => near(figure.bust)(p) && inFront(p);
+  /** From armhole to armhole less the tape from arm to arm; null where no armhole ends front or back. */
+  const across = (tape: 'crossFront' | 'crossBack', parts: readonly Piece['part'][]): number | null =>
+    along('armhole', parts).length === 0 ? null : widthAt(w, cross, parts) - (tapesOn(figure, [tape])[0] ?? 0);
   return {
     'pull-bust': top(() => pullOver(w, bust)),
     'pull-waist': at(waistAt, () => pullOver(w, near(waistAt))),
     'pull-hip': at(figure.hip, () => pullOver(w, near(figure.hip))),
     'pull-cross-back': top(() => pullOver(w, (p) => near(cross)(p) && !inFront(p))),
+    'ease-cross-front': across('crossFront', FRONTS),
+    'ease-cross-back': across('crossBack', BACKS),
     'ease-bust': top(() => ease(figure.bust)),
     'ease-waist': at(waistAt, () => ease(waistAt)),
     'ease-hip': at(figure.hip, () => ease(figure.hip)),

@@ -22,6 +22,8 @@ const THRESHOLDS: Readonly<Record<ReadingId, { readonly unit: ReadingUnit; reado
   'pull-waist': { unit: '%', from: 0.3 },
   'pull-hip': { unit: '%', from: 0.2 },
   'pull-cross-back': { unit: '%', from: 0.25 },
+  'ease-cross-front': { unit: 'mm', from: 10 },
+  'ease-cross-back': { unit: 'mm', from: 10 },
   'ease-bust': { unit: 'mm', from: 30 },
   'ease-waist': { unit: 'mm', from: 30 },
   'ease-hip': { unit: 'mm', from: 30 },

@@ -36,6 +36,18 @@ export const READING_WORDS: Readonly<Record<ReadingId, ReadingWords>> = inWords(
     more: 'It pulls across the back.',
     less: 'It pulls less across the back.',
   },
+  'ease-cross-front': {
+    name: 'Ease across the chest',
+    place: 'front, half-way down the armhole',
+    more: 'The front is wide across the chest.',
+    less: 'Width is missing across the chest.',
+  },
+  'ease-cross-back': {
+    name: 'Ease across the back',
+    place: 'back, half-way down the armhole',
+    more: 'The back is wide between the armholes.',
+    less: 'Width is missing between the armholes.',
+  },
   'ease-bust': {
     name: 'Ease at the bust',
     place: 'at the bust',

@@ -25,6 +25,18 @@ describe('the signs of a fitting on the form', () => {
     expect(off({ 'pull-waist': 0.4, 'ease-waist': 3 })).toEqual([['tight-waist', null]]);
     expect(off({ 'pull-cross-back': 0.4 })).toEqual([['tight-across-back', null]]);
   });
+  it('count width across the back by halves where it is pinned on both sides', () => {
+    expect(off({ 'ease-cross-back': 16 })).toEqual([['loose-across-back', 8]]);
+    expect(off({ 'ease-cross-back': -16 })).toEqual([['tight-across-back', 16]]);
+  });
+  it('tell shoulders from a long or short bodice: the neckline moves with the waist', () => {
+    const waist = (by: number) => ({ 'waist-seam-front': by, 'waist-seam-side': by, 'waist-seam-back': by });
+    expect(off({ 'neck-rise-back': 14, ...waist(13) })).toEqual([['shoulder-strain', null]]);
+    expect(off({ 'neck-rise-back': -12, ...waist(-13) })).toEqual([['folds-neck-armhole', null]]);
+    // The waist alone is a length, the neckline alone nothing that a step mends.
+    expect(off(waist(13))).toEqual([['waist-high', 13]]);
+    expect(off({ 'neck-rise-back': -15 })).toEqual([]);
+  });
   it('tell a long back from a long bodice', () => {
     expect(off({ 'waist-seam-back': -20, 'waist-seam-side': -4 })).toEqual([['cloth-above-seat', 20]]);
     expect(off({ 'waist-seam-back': -20, 'waist-seam-side': -18, 'waist-seam-front': -15 })).toEqual([
