@@ -1,11 +1,12 @@
 import { CLOTH_IDS, usualCloth, type ClothId } from '@ample/core/cloth';
-import { shows, wholeMesh, type Reading } from '@ample/core/drape';
+import { figureUnder, shows, wholeMesh, type Reading } from '@ample/core/drape';
 import { allOnForm, moreOf, signsOf, toSee, type Seen } from '@ample/core/fitting/onForm';
-import { formMesh, writeStl, type Figure, type Mesh } from '@ample/core/form';
+import { formMesh, writeStl, type Mesh } from '@ample/core/form';
 import { writeGlb, writeObj, type Part } from '@ample/core/out/model';
 import { ok, refuse, toEnd, type Result } from '@ample/core/units';
 import { onFormIs, READING_WORDS, sayConflict, sayReading } from '@ample/core/words';
 import { UNITS } from './commands.ts';
+import { formRow } from './form.ts';
 import { writeOut } from './files.ts';
 import { loadJob } from './resolve.ts';
 
@@ -15,7 +16,7 @@ export interface DrapeOptions {
   readonly drafted: boolean;
   /** Only the coarse mesh, without what the readings depend on: seconds instead of half a minute. */
   readonly quick: boolean;
-  /** Where the sides differ, the wearer’s right instead of the left. */
+  /** Where the sides differ, read on the wearer’s right instead of the left. */
   readonly right: boolean;
   /** Set-in sleeves too, on a form with its arms on. */
   readonly sleeves: boolean;
@@ -39,7 +40,7 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
   );
   if (!found.ok) return found;
   const { seen, kept } = found.value;
-  const { form, size, planned, oneSided, side } = seen;
+  const { form, size, planned, differ, side } = seen;
   const plan = options.drafted ? { ...job.value, job: { ...job.value.job, steps: [] } } : job.value;
   const more = options.quick ? null : toEnd(moreOf(plan, kept));
   const report = {
@@ -48,9 +49,9 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
       cloth,
       as: options.drafted ? 'drafted' : 'planned',
       says: onFormIs(),
-      ...(oneSided ? { side } : {}),
+      ...(differ ? { side } : {}),
     },
-    form: form.rows.map(({ key, body: measured, form: read, filled }) => ({ key, body: measured, form: read, filled })),
+    form: form.rows.map(formRow),
     conflicts: form.conflicts.map((row) => ({ key: row.key, says: sayConflict(row, UNITS) })),
     settled: planned.worn.settled,
     seconds: (Date.now() - began) / 1000,
@@ -65,7 +66,7 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
     }),
   };
   if (options.out === undefined) return ok(report);
-  const written = writeOut(options.out, await filesOf(form.figure, planned, cloth));
+  const written = writeOut(options.out, await filesOf(planned, cloth));
   return written.ok ? ok({ ...report, written: written.value }) : written;
 }
 
@@ -78,16 +79,13 @@ const told = (r: Reading, plusMinus: number | null) => ({
   says: sayReading(r),
 });
 
-async function filesOf(
-  figure: Figure,
-  { worn }: Seen,
-  cloth: ClothId,
-): Promise<readonly (readonly [string, Uint8Array | string])[]> {
-  const form = formMesh(figure, worn.arms);
+async function filesOf({ halves }: Seen, cloth: ClothId): Promise<readonly (readonly [string, Uint8Array | string])[]> {
+  const figure = figureUnder(halves);
+  const form = formMesh(figure, halves.left.arms);
   const metres: Mesh = { ...form, positions: form.positions.map((v) => v / 1000) };
   const parts: readonly Part[] = [
     { name: 'form', mesh: metres, colour: [0.55, 0.53, 0.5], thin: false },
-    { name: cloth, mesh: wholeMesh(worn), colour: [0.95, 0.93, 0.87], thin: true },
+    { name: cloth, mesh: wholeMesh(halves), colour: [0.95, 0.93, 0.87], thin: true },
   ];
   return [
     ['toile.glb', await writeGlb(parts)],

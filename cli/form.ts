@@ -1,5 +1,5 @@
-import { bodyFrom } from '@ample/core/fitting/fit';
-import { formOf, meshOf, shapeOf, writeStl } from '@ample/core/form';
+import { bodyFrom, rightFrom } from '@ample/core/fitting/fit';
+import { formMesh, formOfBoth, writeStl, type FormRow } from '@ample/core/form';
 import { ok, type Result } from '@ample/core/units';
 import { MEASUREMENT_WORDS, sayConflict } from '@ample/core/words';
 import { UNITS } from './commands.ts';
@@ -13,18 +13,19 @@ import { loadJob } from './resolve.ts';
 export function form(file: string, out: string | undefined, half: boolean): Result<unknown> {
   const job = loadJob(file);
   if (!job.ok) return job;
-  const { figure, rows, conflicts } = formOf(bodyFrom(job.value.wearer.sets));
+  const { sets } = job.value.wearer;
+  const { figure, rows, conflicts } = formOfBoth(bodyFrom(sets), rightFrom(sets));
   const report = {
-    form: rows.map(({ key, body, form: read, filled }) => ({
-      key,
-      name: MEASUREMENT_WORDS[key].name,
-      body,
-      form: read,
-      filled,
-    })),
+    form: rows.map((row) => ({ ...formRow(row), name: MEASUREMENT_WORDS[row.key].name })),
     conflicts: conflicts.map((row) => ({ key: row.key, says: sayConflict(row, UNITS) })),
   };
   if (out === undefined) return ok(report);
-  const written = writeOut(out, [['form.stl', writeStl(meshOf(shapeOf(figure)), half ? 0.5 : 1)]]);
+  const written = writeOut(out, [['form.stl', writeStl(formMesh(figure, false), half ? 0.5 : 1)]]);
   return written.ok ? ok({ ...report, written: written.value }) : written;
 }
+
+/** A measurement beside what the tape reads on the form; `side` where it was taken on the right by itself. */
+export const formRow = ({ key, body, form: read, filled, right }: FormRow) => ({
+  ...{ key, body, form: read, filled },
+  ...(right ? { side: 'right' } : {}),
+});

@@ -1,8 +1,10 @@
+import type { Row } from '@ample/core/fitting/compare';
 import { draft, type Draft } from '@ample/core/fitting/plan';
 import { solve as solveJob, thinned } from '@ample/core/fitting/solve';
 import { ok, type Result } from '@ample/core/units';
 import {
   alterationName,
+  askName,
   sayAdvice,
   sayFit,
   sayMeasuredFrom,
@@ -24,6 +26,8 @@ function drafted(file: string): Result<Draft> {
   return d.refusal ? { ok: false, error: d.refusal } : ok(d);
 }
 
+const rowOf = (r: Row) => ({ ...r, says: saySum(r, UNITS), why: sayReason(r, UNITS) });
+
 /** `ample compare`: the worksheet, and what is left once the plan is carried out. */
 export function compare(file: string): Result<unknown> {
   const loaded = loadJob(file);
@@ -34,7 +38,7 @@ export function compare(file: string): Result<unknown> {
     size: d.value.size,
     ...(d.value.paper ? { paper: d.value.paper } : {}),
     measuredFrom: sayMeasuredFrom(loaded.value.pattern, d.value.size, UNITS),
-    rows: d.value.worksheet.map((r) => ({ ...r, says: saySum(r, UNITS), why: sayReason(r, UNITS) })),
+    rows: [...d.value.worksheet.map(rowOf), ...d.value.onRight.map((r) => ({ ...rowOf(r), side: 'right' }))],
   });
 }
 
@@ -66,7 +70,8 @@ export function plan(file: string): Result<unknown> {
     smallest: steps.filter((s) => s.step.on && !drop.includes(s.step.id)).map((s) => s.step.id),
     proposed: asks.map((a) => ({
       alteration: a.alteration,
-      name: alterationName(a.alteration, a.fit.values['by'] ?? a.fit.values['total']),
+      name: askName(a),
+      ...(a.side === 'both' ? {} : { side: a.side }),
       values: a.fit.values,
       says: sayFit(a.fit.sum, UNITS),
     })),

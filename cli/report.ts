@@ -101,7 +101,12 @@ export function alterReport(d: Draft, units: Units) {
     faults: d.faults.map(findingReport(units)),
     // What has to follow, what the measurements still ask for, and what is left once the plan is carried out.
     follow: d.followers.map((f) => ({ alteration: f.alteration, pieces: f.pieces })),
-    asks: d.asks.map((a) => ({ alteration: a.alteration, values: a.fit.values, says: sayFit(a.fit.sum, units) })),
+    asks: d.asks.map((a) => ({
+      alteration: a.alteration,
+      side: a.side,
+      values: a.fit.values,
+      says: sayFit(a.fit.sum, units),
+    })),
     left: d.worksheet.flatMap((r) => (r.left === null ? [] : [{ key: r.key, body: r.body, left: r.left }])),
   };
 }

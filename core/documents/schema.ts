@@ -24,6 +24,8 @@ export const measurementSetSchema = z.object({
   id,
   date,
   readings: z.partialRecord(measurementKeySchema, z.array(reading).min(1).max(2)),
+  /** Taken again on the wearer’s right, where that side differs; `readings` are then the left’s. */
+  right: z.partialRecord(measurementKeySchema, z.array(reading).min(1).max(2)).default({}),
   /** A note on one reading: how the tape lay, what was worn. */
   remarks: z.partialRecord(measurementKeySchema, z.string().max(400)).default({}),
   /** Copied from the previous set, not measured again. */

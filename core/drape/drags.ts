@@ -5,7 +5,7 @@ import type { Worn } from './wear.ts';
 const DRAG = { from: 0.005, slack: 0.25, apart: 0.024 } as const;
 
 /**
- * Drag lines: where cloth is drawn one way and slack the other it folds along the pull. Short strokes on the cloth of both halves, m:
+ * Drag lines: where cloth is drawn one way and slack the other it folds along the pull. Short strokes on the cloth, m:
  * the two ends of each, six numbers; the strongest of those that lie close together.
  */
 export function dragsOf({ sheet, x, cloth: id }: Pick<Worn, 'sheet' | 'x' | 'cloth'>): Float32Array {
@@ -23,6 +23,5 @@ export function dragsOf({ sheet, x, cloth: id }: Pick<Worn, 'sheet' | 'x' | 'clo
     const end = (by: number): readonly number[] => middle.map((v, d) => v + by * (way[d] ?? 0));
     near.set(cell, { most, stroke: [...end(-DRAG.apart / 2), ...end(DRAG.apart / 2)] });
   }
-  const left = [...near.values()].flatMap((n) => n.stroke);
-  return Float32Array.from([...left, ...left.map((v, i) => (i % 3 === 0 ? -v : v))]);
+  return Float32Array.from([...near.values()].flatMap((n) => n.stroke));
 }

@@ -2,7 +2,7 @@ import { CLOTHS, drawnAt } from '../cloth/index.ts';
 import type { Mesh } from '../form/index.ts';
 import { dragsOf } from './drags.ts';
 import { LIES_OFF, type Worn } from './wear.ts';
-import { wholeMesh } from './whole.ts';
+import { wholeMesh, type Halves } from './whole.ts';
 
 /** Cloth as a picture shows it: both halves, and for every point how it pulls and how far it stands off. */
 export interface Shown {
@@ -20,13 +20,13 @@ export interface Shown {
   readonly arms: boolean;
 }
 
-export function shownOf(worn: Worn): Shown {
-  const { sheet, x, solid, toile } = worn;
+/** Of one half, by its points: how it pulls, %, and how far it stands off, mm. */
+function feltBy(worn: Worn): { readonly pull: Float32Array; readonly standOff: Float32Array } {
+  const { sheet, x, solid } = worn;
   const cloth = CLOTHS[worn.cloth];
   const stiff = (cloth.along + cloth.across) / 2;
   const n = sheet.points;
-  const pull = new Float32Array(2 * n);
-  const weight = new Float32Array(n);
+  const [pull, standOff, weight] = [new Float32Array(n), new Float32Array(n), new Float32Array(n)];
   for (let t = 0; t < sheet.area.length; t++) {
     const most = Math.max(0, drawnAt(sheet, cloth, x, t).most);
     for (let k = 0; k < 3; k++) {
@@ -35,22 +35,33 @@ export function shownOf(worn: Worn): Shown {
       weight[i]! += sheet.area[t]!;
     }
   }
-  const standOff = new Float32Array(2 * n);
   const out = new Float64Array(4);
   for (let i = 0; i < n; i++) {
-    pull[n + i] = pull[i]! /= weight[i] || 1;
+    pull[i]! /= weight[i] || 1;
     solid.at(x[3 * i]!, x[3 * i + 1]!, x[3 * i + 2]!, out);
-    standOff[n + i] = standOff[i] = Math.max(0, 1000 * out[0]! - LIES_OFF);
+    standOff[i] = Math.max(0, 1000 * out[0]! - LIES_OFF);
   }
-  const seams = toile.seams.flatMap((line) =>
-    Array.from(line.subarray(1)).flatMap((b, k) => [line[k]!, b, n + line[k]!, n + b]),
-  );
+  return { pull, standOff };
+}
+
+/** Pairs of points along the seams of a half whose points begin at `from`. */
+const seamsOf = ({ toile }: Worn, from: number): readonly number[] =>
+  toile.seams.flatMap((line) => Array.from(line.subarray(1)).flatMap((b, k) => [from + line[k]!, from + b]));
+
+/** Both halves of a garment as a picture shows them. */
+export function shownOf(halves: Halves): Shown {
+  const { left, right } = halves;
+  const one = feltBy(left);
+  const other = right === left ? one : feltBy(right);
+  const both = (a: Float32Array, b: Float32Array): Float32Array => Float32Array.from([...a, ...b]);
+  const strokes = dragsOf(left);
+  const mirrored = (right === left ? strokes : dragsOf(right)).map((v, i) => (i % 3 === 0 ? -v : v));
   return {
-    mesh: wholeMesh(worn),
-    pull,
-    standOff,
-    seams: Uint32Array.from(seams),
-    drags: dragsOf(worn),
-    arms: worn.arms,
+    mesh: wholeMesh(halves),
+    pull: both(one.pull, other.pull),
+    standOff: both(one.standOff, other.standOff),
+    seams: Uint32Array.from([...seamsOf(left, 0), ...seamsOf(right, left.sheet.points)]),
+    drags: both(strokes, mirrored),
+    arms: left.arms,
   };
 }

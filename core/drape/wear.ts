@@ -13,7 +13,7 @@ import {
 } from '../cloth/index.ts';
 import {
   armMesh,
-  formOf,
+  formOfBoth,
   legMesh,
   legOf,
   meshOf,
@@ -70,9 +70,13 @@ export function standOf(figure: Figure, arms = false): Stand {
 }
 /** The form a garment is put on: it wears its arms under sleeves only. */
 export const standFor = (figure: Figure, garment: Garment): Stand => standOf(figure, wearsArms(garment));
-/** The form of a body as a garment asks for it: on its legs under trousers. */
-export const formUnder = ({ pieces }: Pick<Garment, 'pieces'>, body: Body, shift: Shift = {}): Form =>
-  formOf(body, shift, haveLegs(pieces));
+/** The form of a body as a garment asks for it: on its legs under trousers; its right side of a body of its own on request. */
+export const formUnder = (
+  { pieces }: Pick<Garment, 'pieces'>,
+  body: Body,
+  shift: Shift = {},
+  right: Body | null = null,
+): Form => formOfBoth(body, right, shift, haveLegs(pieces));
 const solidIn = ({ positions, triangles }: Mesh): Solid =>
   solidOf({ positions: positions.map((v) => v / 1000), triangles });
 

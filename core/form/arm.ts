@@ -97,12 +97,14 @@ export function armMesh(f: Figure): Mesh {
 
 /** The surface of a form, mm, on its legs where it has any, with both its arms on or without. */
 export function formMesh(figure: Figure, arms: boolean): Mesh {
-  const shape = shapeOf(figure);
-  const left = [
-    ...(arms ? [armMesh(figure)] : []),
-    ...(figure.legs ? [legMesh(legOf(figure, figure.legs, shape))] : []),
+  const right = figure.right ?? figure;
+  const limbs = (f: Figure): readonly Mesh[] => [
+    ...(arms ? [armMesh(f)] : []),
+    ...(f.legs ? [legMesh(legOf(f, f.legs, shapeOf(f)))] : []),
   ];
-  return left.flatMap((limb) => [limb, mirrored(limb)]).reduce(joined, meshOf(shape));
+  const shape = shapeOf(figure);
+  const torso = meshOf(shape, figure.right ? shapeOf(figure.right) : shape);
+  return [...limbs(figure), ...limbs(right).map(mirrored)].reduce(joined, torso);
 }
 
 const mirrored = ({ positions, triangles }: Mesh): Mesh => ({

@@ -1,4 +1,4 @@
-import { around, sectionOf, type Shape } from './shape.ts';
+import { levelsOf, sectionOf, type Shape } from './shape.ts';
 
 /** A level line of a form as it is seen, in mm of the picture: right and down from the middle of the floor. */
 export interface Contour {
@@ -16,18 +16,20 @@ export function contoursOf(
   shape: Shape,
   view: 'front' | 'back' | 'left',
   heights: readonly number[],
+  right: Shape = shape,
 ): readonly Contour[] {
   const at = sectionOf(shape);
+  const round = levelsOf(shape, right);
   return heights.map((y) => {
     const ring = at(y);
     // Begun behind, so that what faces the eye is one run.
     const from = view === 'front' ? ROUND / 2 : view === 'back' ? 0 : (3 * ROUND) / 4;
-    const all = around(ring, shape.mounds, ROUND);
+    const all = round(y, ROUND);
     const seen = Array.from({ length: ROUND + 1 }, (_, i) => all[(from + i) % ROUND]).flatMap((p) => {
       if (!p) return [];
       const near = view === 'left' ? p.x : (view === 'front' ? 1 : -1) * (p.z - ring.z);
-      const right = view === 'left' ? -p.z : view === 'front' ? p.x : -p.x;
-      return near < 0 ? [] : [[right, TILT * near - y] as const];
+      const aside = view === 'left' ? -p.z : view === 'front' ? p.x : -p.x;
+      return near < 0 ? [] : [[aside, TILT * near - y] as const];
     });
     return { y, points: seen };
   });

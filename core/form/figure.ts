@@ -42,6 +42,8 @@ export interface Figure {
   /** On legs: how much farther the seat reaches back than is usual; how far the body lies above the chair it was measured on. */
   readonly seat: number;
   readonly seated: number;
+  /** The right half where it was measured otherwise; null where the right mirrors the left. */
+  readonly right: Figure | null;
 }
 
 /** From the bust down to under it, and from the waist to the high hip, mm. */

@@ -1,6 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { SAMPLE_CHART } from '../blocks/chart.ts';
-import { armMesh, armTube, formMesh, formOf, meshOf, sectionOf, shapeOf, writeStl, type Mesh } from './index.ts';
+import {
+  armMesh,
+  armTube,
+  formMesh,
+  formOf,
+  formOfBoth,
+  meshOf,
+  sectionOf,
+  shapeOf,
+  writeStl,
+  type Mesh,
+} from './index.ts';
 
 const { figure } = formOf(SAMPLE_CHART[3]!.body);
 const mesh = meshOf(shapeOf(figure));
@@ -65,6 +76,37 @@ describe('the form as triangles', () => {
     expect(Math.min(...inner)).toBeGreaterThan(side + 10);
     expect(held(formMesh(figure, true)).litres).toBeCloseTo(held(mesh).litres + 2 * litres, 6);
     expect(formMesh(figure, false)).toEqual(mesh);
+  });
+
+  it('has a right half of its own where that was measured otherwise, and the halves meet', () => {
+    const { body } = SAMPLE_CHART[3]!;
+    const low = { ...body, shoulderSlope: 60, shoulder: 116 };
+    const of = formOfBoth({ ...body, shoulderSlope: 40 }, low);
+    expect(of.conflicts).toEqual([]);
+    expect(of.rows.flatMap((r) => (r.right ? [[r.key, Math.round(r.form)]] : []))).toEqual([
+      ['shoulder', 116],
+      ['shoulderSlope', 60],
+    ]);
+    const uneven = formMesh(of.figure, false);
+    expectClosed(held(uneven).edges);
+    const right = of.figure.right!;
+    // The shoulder lies lower on the right by as much as was measured.
+    const top = (way: 1 | -1): number =>
+      Math.max(
+        ...Array.from({ length: uneven.positions.length / 3 }, (_, i) => pointOf(uneven, i))
+          .filter(([x]) => Math.abs(way * x - 140) < 8)
+          .map(([, y]) => y),
+      );
+    expect(top(1) - top(-1)).toBeGreaterThan(12);
+    // In the middle the two lie within 3 mm, from the hip to the neck.
+    const [one, two] = [sectionOf(shapeOf(of.figure)), sectionOf(shapeOf(right))];
+    for (let y = of.figure.hip; y < of.figure.neckPit; y += 10) {
+      const depth = (ring: ReturnType<typeof one>, way: 1 | -1): number =>
+        ring.z + way * (way === 1 ? ring.front : ring.back);
+      for (const way of [1, -1] as const) expect(Math.abs(depth(one(y), way) - depth(two(y), way))).toBeLessThan(3);
+    }
+    // Alike on both sides it is what it was.
+    expect(formOfBoth(body, null)).toEqual(formOf(body));
   });
 
   it('is the same left and right', () => {

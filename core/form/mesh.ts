@@ -1,4 +1,4 @@
-import { around, sectionOf, type Shape, type Vec3 } from './shape.ts';
+import { levelsOf, type Shape, type Vec3 } from './shape.ts';
 
 /** A closed surface of triangles, outward by the right-hand rule; mm, y up. */
 export interface Mesh {
@@ -29,10 +29,10 @@ function heightsOf({ rings }: Shape): readonly number[] {
   return out;
 }
 
-/** The form as triangles: sections joined by bands, closed by a flat lid at both ends. */
-export function meshOf(shape: Shape): Mesh {
-  const at = sectionOf(shape);
-  const rows = heightsOf(shape).map((y) => around(at(y), shape.mounds, ROUND));
+/** The form as triangles: sections joined by bands, closed by a flat lid at both ends; its right half of a shape of its own on request. */
+export function meshOf(shape: Shape, right: Shape = shape): Mesh {
+  const at = levelsOf(shape, right);
+  const rows = heightsOf(shape).map((y) => at(y, ROUND));
   const middle = (row: readonly Vec3[]): Vec3 => ({
     x: 0,
     y: row[0]?.y ?? 0,

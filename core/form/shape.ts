@@ -126,6 +126,21 @@ export function pointOn(ring: Ring, mounds: readonly Mound[], direction: number)
   return { x, y: ring.y, z: ring.z + radius * cos + side * rise };
 }
 
+/** Points of a level all round as `around` gives them, of two bodies each of which is one half; in the plane between them, between the two. */
+export function levelsOf(left: Shape, right: Shape): (y: number, count: number) => readonly Vec3[] {
+  const [one, two] = [sectionOf(left), sectionOf(right)];
+  return (y, count) => {
+    const own = around(one(y), left.mounds, count);
+    if (left === right) return own;
+    const other = around(two(y), right.mounds, count);
+    return own.map((p, i) => {
+      const q = other[i] ?? p;
+      if (i % (count / 2) === 0) return { x: 0, y, z: (p.z + q.z) / 2 };
+      return i < count / 2 ? p : q;
+    });
+  };
+}
+
 /** Points of a section all round, from the front by the left, `count` of them. */
 export const around = (ring: Ring, mounds: readonly Mound[], count: number): readonly Vec3[] =>
   Array.from({ length: count }, (_, i) => pointOn(ring, mounds, (2 * Math.PI * i) / count));

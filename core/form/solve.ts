@@ -12,11 +12,13 @@ export interface FormRow {
   readonly body: number | null;
   readonly form: number;
   readonly filled: boolean;
+  /** Taken and read on the right half, where that differs. */
+  readonly right?: true;
 }
 
 export interface Form {
   readonly figure: Figure;
-  /** Every measurement a form of the torso shows. */
+  /** Every measurement a form of the torso shows; what differs on the right comes last. */
   readonly rows: readonly FormRow[];
   /** Rows that no form meets together with the others: to be measured again. */
   readonly conflicts: readonly FormRow[];
@@ -39,7 +41,7 @@ export const metWithin = (key: MeasurementKey): number => (GIRTHS.includes(key) 
 
 /** What is solved for, and how hard it is held where it begins. */
 interface Free {
-  readonly key: Exclude<keyof Figure, 'scale' | 'legs'>;
+  readonly key: Exclude<keyof Figure, 'scale' | 'legs' | 'right'>;
   /** Millimetres it may lie off for the price of one millimetre at a row that was measured. */
   readonly loose: number;
 }
@@ -148,6 +150,23 @@ export function formOf(body: Body, shift: Shift = {}, legs = false): Form {
   });
   const conflicts = told.filter((r) => r.body !== null && Math.abs(r.form - r.body) > FORM.contradicts);
   return { figure, rows: told, conflicts };
+}
+
+/**
+ * The form of a body of which the right side was measured otherwise: its halves are solved each by its own tape, and meet in
+ * the plane between them, where they lie within 3 mm of each other. `right` null gives one that is alike on both sides.
+ */
+export function formOfBoth(body: Body, right: Body | null, shift: Shift = {}, legs = false): Form {
+  const left = formOf(body, shift, legs);
+  if (!right) return left;
+  const other = formOf(right, shift, legs);
+  const own = (rows: readonly FormRow[]): readonly FormRow[] =>
+    rows.filter((r) => right[r.key] !== body[r.key]).map((r) => ({ ...r, right: true as const }));
+  return {
+    figure: { ...left.figure, right: other.figure },
+    rows: [...left.rows, ...own(other.rows)],
+    conflicts: [...left.conflicts, ...own(other.conflicts)],
+  };
 }
 
 /** Knee and ankle as far down the side of a figure as they were measured: a tape runs out over the hip before it hangs. */

@@ -29,7 +29,7 @@ function signsOn(job: ResolvedJob): { readonly drafted: readonly string[]; reado
   const control = controls.get(key) ?? on(drafted, chart);
   controls.set(key, control);
   const signs = (garment: Garment) => signsOf(compared(on(garment, body), control, 'calico')).map((s) => s.sign);
-  return { drafted: signs(drafted), planned: () => signs(planned ?? drafted) };
+  return { drafted: signs(drafted), planned: () => signs(planned?.left ?? drafted) };
 }
 
 describe('toiles to read', () => {

@@ -4,8 +4,11 @@ import type { MeasurementKey } from '../pattern/index.ts';
 /** Measurements of a body, mm: one reading or two. */
 export type Readings = Readonly<Partial<Record<MeasurementKey, number | readonly number[]>>>;
 
-/** A wearer with one set of measurements. */
-export const wearerWith = (readings: Readings): Wearer =>
+const lists = (readings: Readings) =>
+  Object.fromEntries(Object.entries(readings).map(([k, v]) => [k, typeof v === 'number' ? [v] : v]));
+
+/** A wearer with one set of measurements, and what was taken on the right as well. */
+export const wearerWith = (readings: Readings, right: Readings = {}): Wearer =>
   wearerSchema.parse({
     format: 'ample-draft/wearer',
     version: 1,
@@ -15,7 +18,8 @@ export const wearerWith = (readings: Readings): Wearer =>
       {
         id: 's',
         date: '2026-10-01',
-        readings: Object.fromEntries(Object.entries(readings).map(([k, v]) => [k, typeof v === 'number' ? [v] : v])),
+        readings: lists(readings),
+        right: lists(right),
       },
     ],
   });

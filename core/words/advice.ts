@@ -2,8 +2,8 @@ import { alterationById } from '../alterations/index.ts';
 import type { Draft } from '../fitting/plan/index.ts';
 import { isTold } from '../fitting/compare/index.ts';
 import { formatLength } from '../units/index.ts';
-import { alterationName } from './alterations.ts';
 import { MEASUREMENT_WORDS } from './measurements.ts';
+import { askName } from './slip.ts';
 import type { Units } from '../speech/index.ts';
 
 /** So many measurements that fit are named; more are counted. */
@@ -20,11 +20,12 @@ export function sayAdvice(
 ): string {
   const known = worksheet.filter((r) => r.body !== null && r.difference !== null);
   if (known.length === 0) return '';
-  const todo = asks.map(({ alteration, fit }) => {
-    const { by, total } = fit.values;
+  const todo = asks.map((ask) => {
+    const { alteration, fit } = ask;
+    const { total } = fit.values;
     if (typeof total === 'number' && alterationById(alteration)?.family === 'bust')
       return `the bust by ${formatLength(total, unit, { fraction, sign: true })}${fit.sum.data['verdict'] === 'optional' ? ' if the style is fitted or drag lines show' : ''}`;
-    return lower(alterationName(alteration, by));
+    return lower(askName(ask));
   });
   const fits = known.filter((r) => !isTold(r)).map((r) => lower(MEASUREMENT_WORDS[r.key].name));
   const leave =

@@ -1,14 +1,19 @@
 import { alterationById } from '../alterations/index.ts';
-import { amountOf, type DraftStep } from '../fitting/plan/index.ts';
+import { amountOf, type DraftStep, type Recommendation } from '../fitting/plan/index.ts';
 import { formatLength } from '../units/index.ts';
 import { ALTERATION_WORDS, alterationName } from './alterations.ts';
 import { CUT_TO, type Units } from '../speech/index.ts';
 
 /** What a step is called, with the direction of its amount. */
 export function stepName(step: Pick<DraftStep, 'step' | 'values'>): string {
-  const name = alterationName(step.step.alteration, amountOf(step));
-  return step.step.side === 'both' ? name : `${name}, ${step.step.side} side`;
+  return withSide(alterationName(step.step.alteration, amountOf(step)), step.step.side);
 }
+const withSide = (name: string, side: DraftStep['step']['side']): string =>
+  side === 'both' ? name : `${name}, ${side} side`;
+
+/** What a body asks for by the name of its direction, and the side where only one asks. */
+export const askName = ({ alteration, fit, side }: Recommendation): string =>
+  withSide(alterationName(alteration, fit.values['by'] ?? fit.values['total']), side);
 
 /**
  * How much, as slips, labels and hand sheets write it: to a sixteenth, as it is cut, so that the same amount reads the

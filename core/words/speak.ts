@@ -17,6 +17,7 @@ export const sayWhy = (m: Coded<WhyCode | RefusalCode>, units: Units): string =>
 export const sayFinding = (f: Finding, units: Units): string => sentence(FINDING_WORDS, f.code, f.data, units);
 export const sayFit = (m: Coded<FitReason>, units: Units): string => sentence(FIT_WORDS, m.code, m.data, units);
 export const sayBodyProblem = (p: BodyProblem, units: Units): string =>
+  (p.right ? 'On the right: ' : '') +
   sentence(
     BODY_WORDS,
     p.code,

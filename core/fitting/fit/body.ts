@@ -6,6 +6,8 @@ export interface MeasurementSet {
   readonly id: string;
   readonly date: string;
   readonly readings: Readonly<Partial<Record<MeasurementKey, readonly number[] | undefined>>>;
+  /** The same taken on the right, where that side differs; only `SIDED` ones count. */
+  readonly right?: Readonly<Partial<Record<MeasurementKey, readonly number[] | undefined>>>;
   readonly notes: string;
   readonly remarks?: Readonly<Partial<Record<MeasurementKey, string | undefined>>>;
   /** Copied from the set before and not taken again. */
@@ -40,6 +42,7 @@ export type BodyProblemCode =
   | 'waist-far-above-bust'
   | 'readings-differ'
   | 'readings-far-apart'
+  | 'sides-far-apart'
   | 'set-old'
   | 'value-moved'
   | 'value-carried';
@@ -50,6 +53,8 @@ export interface BodyProblem {
   readonly grade: 'stop' | 'ask';
   readonly key: MeasurementKey;
   readonly data: Readonly<Record<string, string | number>>;
+  /** Of what was taken on the right. */
+  readonly right?: true;
 }
 
 /** Two readings of one place of which one is so many times the other are not of one place, or not in one unit. */

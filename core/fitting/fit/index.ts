@@ -9,6 +9,7 @@ export * from './uncertainty.ts';
 export * from './size.ts';
 export * from './level.ts';
 export * from './needed.ts';
+export * from './rightSide.ts';
 export * from './chart.ts';
 export * from './symptoms.ts';
 export * from './tissue.ts';

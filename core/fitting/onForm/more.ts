@@ -10,7 +10,7 @@ import {
 } from '../../drape/index.ts';
 import { telling } from '../../units/index.ts';
 import type { ResolvedJob } from '../plan/index.ts';
-import { toSee, type Before } from './onForm.ts';
+import { bodyInHand, toSee, type Before } from './onForm.ts';
 
 /** What the garment reads without one step of the plan, all others done. */
 export interface WithoutStep {
@@ -31,7 +31,9 @@ export interface More {
  */
 export function* moreOf(job: ResolvedJob, on: Before): Generator<{ readonly share: number }, More> {
   const { wanted, planned, chart, cloth, fineness } = on;
-  const stand = standFor(formUnder(wanted.drafted, wanted.body).figure, wanted.drafted);
+  const { side } = wanted;
+  const body = bodyInHand(wanted);
+  const stand = standFor(formUnder(wanted.drafted, body).figure, wanted.drafted);
   const control = read(chart);
   const steps = job.job.steps.filter((s) => s.on);
   const parts = steps.length + 1;
@@ -39,15 +41,15 @@ export function* moreOf(job: ResolvedJob, on: Before): Generator<{ readonly shar
   for (const [i, { id, alteration }] of steps.entries()) {
     const others = toSee(
       { ...job, job: { ...job.job, steps: job.job.steps.filter((s) => s.id !== id) } },
-      wanted.side,
+      side,
       wanted.drafted.sleeves,
     );
     if (!others.ok) continue;
-    const work = wear(others.value.planned ?? others.value.drafted, stand, cloth, fineness, planned);
+    const work = wear(others.value.planned?.[side] ?? others.value.drafted, stand, cloth, fineness, planned[side]);
     const hung = yield* telling(work, (p) => ({ share: (i + p.steps / p.most) / parts }));
     if (hung.ok) without.push({ step: id, alteration, readings: compared(read(hung.value), control, cloth) });
   }
-  const sure = plusMinus(wanted.planned ?? wanted.drafted, wanted.body, planned);
+  const sure = plusMinus(wanted.planned?.[side] ?? wanted.drafted, body, planned[side]);
   const moves = yield* telling(sure, (share) => ({ share: (steps.length + share) / parts }));
   return { plusMinus: moves, without };
 }

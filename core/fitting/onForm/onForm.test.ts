@@ -2,10 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { flatOf } from '../../alterations/index.ts';
 import { samplePattern } from '../../blocks/index.ts';
 import { wearerWith, type Readings } from '../../testing/wearers.ts';
-import type { ReadingId } from '../../drape/index.ts';
+import { figureUnder, shownOf, type ReadingId } from '../../drape/index.ts';
 import { expectOk, telling, toEnd } from '../../units/index.ts';
-import { planStep, type ResolvedJob } from '../plan/index.ts';
-import { moreOf, onForm, toSee, type Before, type Side, type Stage } from './index.ts';
+import { planStep, type ResolvedJob, type Side } from '../plan/index.ts';
+import { moreOf, onForm, toSee, type Before, type Stage } from './index.ts';
 
 const pattern = samplePattern('causeway', ['4']);
 const row = pattern.chart.find((r) => r.size === '4')!.body as Readings;
@@ -56,13 +56,42 @@ describe('a job on the form', () => {
     expect(plusMinus['neck-rise-back']).toBeGreaterThan(2);
   });
 
-  it('wears the side that is asked for, on both, where a step is for one', () => {
+  it('hangs each side by itself where a step is for one, and reads the one that is asked for', () => {
     const one = job(row, ['full-bust-side-dart', 'shoulder-slash'], { by: -9 });
     const steps = one.job.steps.map((s, i) => (i > 0 ? { ...s, side: 'right' as const } : s));
     const seen = (side: Side) => expectOk(toSee({ ...one, job: { ...one.job, steps } }, side), side);
-    const shoulder = (side: Side) => flatOf(seen(side).planned!, 'shoulder')?.value ?? NaN;
-    expect([seen('left').oneSided, seen('right').side]).toEqual([true, 'right']);
+    const shoulder = (side: Side) => flatOf(seen(side).planned![side], 'shoulder')?.value ?? NaN;
+    expect([seen('left').differ, seen('right').side]).toEqual([true, 'right']);
     expect(shoulder('left') - shoulder('right')).toBeCloseTo(9, 3);
+  });
+
+  it('hangs each side on its own half of the body where the right differs', () => {
+    const slope = 39;
+    const uneven = (steps: ResolvedJob['job']['steps'] = []): ResolvedJob => ({
+      ...job(row),
+      wearer: wearerWith({ ...row, shoulderSlope: slope }, { shoulderSlope: slope + 25 }),
+      job: { size: '4', sizeMethod: 'highBust', steps },
+    });
+    const low = planStep('low', 'shoulder-slope', {}, 'right');
+    const neck = (side: Side) => {
+      const work = onForm(expectOk(toSee(uneven([low]), side), side), 'calico');
+      const { seen } = expectOk(toEnd(work), 'hung');
+      const of = (s: typeof seen.drafted) => s.readings.find((r) => r.id === 'neck-rise-back')!.off;
+      expect(seen.differ).toBe(true);
+      expect(figureUnder(seen.planned.halves).right?.shoulderDrop).toBeCloseTo(slope + 25, 0);
+      return { drafted: of(seen.drafted), planned: of(seen.planned), halves: seen.planned.halves };
+    };
+    const [left, right] = [neck('left'), neck('right')];
+    expect(Math.abs(left.drafted)).toBeLessThan(5);
+    // What hangs on the sloping side slides down; the step for that side alone takes most of it away, and leaves the other.
+    expect(right.drafted).toBeLessThan(-10);
+    expect(Math.abs(right.planned)).toBeLessThan(0.4 * Math.abs(right.drafted));
+    expect(left.planned).toBeCloseTo(left.drafted, 6);
+    const shown = shownOf(left.halves);
+    const n = left.halves.left.sheet.points + left.halves.right.sheet.points;
+    expect([shown.mesh.positions.length, shown.pull.length, shown.standOff.length]).toEqual([3 * n, n, n]);
+    expect(Math.max(...shown.mesh.triangles)).toBe(n - 1);
+    expect(Math.max(...shown.seams)).toBeLessThan(n);
   });
 
   it('says what is missing', () => {

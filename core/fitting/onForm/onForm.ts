@@ -5,6 +5,7 @@ import {
   standFor,
   wear,
   type Fineness,
+  type Halves,
   type Progress,
   type Reading,
   type Stand,
@@ -14,12 +15,13 @@ import type { ClothId } from '../../cloth/index.ts';
 import type { Body, Form } from '../../form/index.ts';
 import type { Garment } from '../../sew/index.ts';
 import { ok, refuse, telling, toEnd, type Result } from '../../units/index.ts';
-import { draft, setupOf, type ResolvedJob } from '../plan/index.ts';
+import { draft, setupOf, type ResolvedJob, type Side } from '../plan/index.ts';
 
-/** A garment on a form, and what is read off it beside the drafted body. */
+/** A garment on a form, and what is read off it beside the drafted body, on the side in hand. */
 export interface Seen {
   readonly garment: Garment;
   readonly worn: Worn;
+  readonly halves: Halves;
   readonly readings: readonly Reading[];
 }
 
@@ -31,8 +33,8 @@ export interface OnForm {
   readonly drafted: Seen;
   /** The same as drafted where the plan is empty. */
   readonly planned: Seen;
-  /** Steps were for one side only, and this side is shown on both. */
-  readonly oneSided: boolean;
+  /** The sides differ, in the body or in the steps: each hangs by itself, and this one is read. */
+  readonly differ: boolean;
   readonly side: Side;
 }
 
@@ -40,26 +42,35 @@ export interface OnForm {
 export type Stage = 'drafted' | 'planned' | 'chart';
 /** How far it has come, or what has come to rest. */
 export type Working = { readonly stage: Stage } & (
-  { readonly share: number } | { readonly worn: Worn } | { readonly form: Form }
+  { readonly share: number } | { readonly halves: Halves } | { readonly form: Form }
 );
-
-/** The wearer’s: where the two differ, the form wears one of them on both sides. */
-export type Side = 'left' | 'right';
 
 /** What is put on: the pieces of a job as drafted and as planned, the wearer, and the body the pattern was drafted for. */
 export interface ToSee {
   readonly size: string;
   readonly body: Body;
+  /** The body as its right side is; null where that is alike. */
+  readonly right: Body | null;
   readonly chart: Body;
   readonly drafted: Garment;
-  readonly planned: Garment | null;
-  readonly oneSided: boolean;
+  /** One and the same where both sides are alike; null without a step. */
+  readonly planned: Both<Garment> | null;
+  readonly differ: boolean;
+  /** The side that is read. */
   readonly side: Side;
 }
+interface Both<T> {
+  readonly left: T;
+  readonly right: T;
+}
+const both = <T>(one: T): Both<T> => ({ left: one, right: one });
+/** The body of the side that is read. */
+export const bodyInHand = ({ body, right, side }: Pick<ToSee, 'body' | 'right' | 'side'>): Body =>
+  (side === 'right' && right) || body;
 
 /** What a job has to put on a form, with its set-in sleeves or without. Refused without pieces, a row of the chart, or the girths a form is made of. */
 export function toSee(job: ResolvedJob, side: Side = 'left', sleeves = false): Result<ToSee> {
-  const { body, size, sewn, standIn, pattern, refusal } = setupOf(job);
+  const { body, right, size, sewn, standIn, pattern, refusal } = setupOf(job);
   if (refusal) return { ok: false, error: refusal };
   const row = pattern.chart.find((r) => r.size === size);
   if (size === null || standIn || !row) return refuse('form-no-pieces');
@@ -67,11 +78,13 @@ export function toSee(job: ResolvedJob, side: Side = 'left', sleeves = false): R
     return refuse('form-no-body');
   const steps = job.job.steps.some((s) => s.on);
   const { sides } = draft(job);
+  const same = sides.left.pieces === sides.right.pieces;
+  const left = { ...sides.left, sleeves };
   const height = pattern.draftedHeight === null ? {} : { height: pattern.draftedHeight };
   return ok({
-    ...{ size, body, chart: { ...row.body, ...height }, drafted: { ...sewn, sleeves } },
-    planned: steps ? { ...sides[side], sleeves } : null,
-    oneSided: sides.left.pieces !== sides.right.pieces,
+    ...{ size, body, right, chart: { ...row.body, ...height }, drafted: { ...sewn, sleeves } },
+    planned: steps ? { left, right: same ? left : { ...sides.right, sleeves } } : null,
+    differ: !same || right !== null,
     side,
   });
 }
@@ -81,8 +94,8 @@ export interface Before {
   readonly wanted: ToSee;
   readonly cloth: ClothId;
   readonly fineness: Fineness;
-  readonly drafted: Worn;
-  readonly planned: Worn;
+  readonly drafted: Halves;
+  readonly planned: Halves;
   readonly chart: Worn;
 }
 /** A job that hangs on its form, and what to begin from next time. */
@@ -103,30 +116,35 @@ export function* onForm(
   fineness: Fineness = 'coarse',
   before: Before | null = null,
 ): Generator<Working, Result<Hung>> {
-  const { size, body, chart, drafted, planned, oneSided, side } = wanted;
-  const form = formUnder(drafted, body);
+  const { size, body, right, chart, drafted, planned, differ, side } = wanted;
+  const form = formUnder(drafted, body, {}, right);
   yield { stage: 'drafted', form };
   const stand = standFor(form.figure, drafted);
-  const same = before && before.cloth === cloth && before.fineness === fineness && alike(before.wanted.body, body);
+  const stands: Both<Stand> = { left: stand, right: form.figure.right ? standFor(form.figure.right, drafted) : stand };
+  const same =
+    before &&
+    before.cloth === cloth &&
+    before.fineness === fineness &&
+    alike([before.wanted.body, before.wanted.right], [body, right]);
   const again = same && alike(before.wanted.drafted, drafted) ? before : null;
-  const first = again ? ok(again.drafted) : yield* dressed('drafted', drafted, stand, cloth, fineness);
+  const first = again ? ok(again.drafted) : yield* onBoth('drafted', both(drafted), stands, { cloth, fineness });
   if (!first.ok) return first;
-  yield { stage: 'drafted', worn: first.value };
+  yield { stage: 'drafted', halves: first.value };
   const unchanged = again && alike(before?.wanted.planned, planned) ? ok(again.planned) : null;
   const second =
-    unchanged ?? (planned ? yield* dressed('planned', planned, stand, cloth, fineness, again?.planned) : first);
+    unchanged ??
+    (planned ? yield* onBoth('planned', planned, stands, { cloth, fineness, before: again?.planned }) : first);
   if (!second.ok) return second;
-  yield { stage: 'planned', worn: second.value };
+  yield { stage: 'planned', halves: second.value };
   const third = again
     ? ok(again.chart)
     : yield* dressed('chart', drafted, standFor(formUnder(drafted, chart).figure, drafted), cloth, fineness);
   if (!third.ok) return third;
-  yield { stage: 'chart', worn: third.value };
+  yield { stage: 'chart', halves: both(third.value) };
   const control = read(third.value);
-  const seen = (garment: Garment, worn: Worn): Seen => ({
-    garment,
-    worn,
-    readings: compared(read(worn), control, cloth),
+  const seen = (garment: Garment, halves: Halves): Seen => ({
+    ...{ garment, halves, worn: halves[side] },
+    readings: compared(read(halves[side]), control, cloth),
   });
   return ok({
     seen: {
@@ -134,11 +152,31 @@ export function* onForm(
       body,
       form,
       drafted: seen(drafted, first.value),
-      planned: seen(planned ?? drafted, second.value),
-      ...{ oneSided, side },
+      planned: seen(planned?.[side] ?? drafted, second.value),
+      ...{ differ, side },
     },
     kept: { wanted, cloth, fineness, drafted: first.value, planned: second.value, chart: third.value },
   });
+}
+
+interface Hanging<T> {
+  readonly cloth: ClothId;
+  readonly fineness: Fineness;
+  readonly before?: T | undefined;
+}
+
+/** Both halves one after the other; one for both where body and pieces are alike. */
+function* onBoth(
+  stage: Stage,
+  garments: Both<Garment>,
+  stands: Both<Stand>,
+  { cloth, fineness, before }: Hanging<Halves>,
+): Generator<Working, Result<Halves>> {
+  const left = yield* dressed(stage, garments.left, stands.left, cloth, fineness, before?.left);
+  if (!left.ok) return left;
+  if (garments.left === garments.right && stands.left === stands.right) return ok(both(left.value));
+  const right = yield* dressed(stage, garments.right, stands.right, cloth, fineness, before?.right);
+  return right.ok ? ok({ left: left.value, right: right.value }) : right;
 }
 
 /** Coarse first: a fine mesh begins where a coarse one lies. */

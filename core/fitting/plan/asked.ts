@@ -11,6 +11,6 @@ import type { ResolvedJob } from './setup.ts';
 export function askedSteps(job: ResolvedJob, first?: readonly [alteration: string, values: Values]): readonly Step[] {
   const made = (steps: readonly Step[]) => draft({ ...job, job: { ...job.job, steps: [...steps] } });
   const own = first ? [planStep('own', ...first)] : [];
-  const asked = [...own, ...made([]).asks.map((a, i) => planStep(`s${i}`, a.alteration))];
+  const asked = [...own, ...made([]).asks.map((a, i) => planStep(`s${i}`, a.alteration, {}, a.side))];
   return [...asked, ...made(asked).followers.map((f, i) => planStep(`f${i}`, f.alteration))];
 }

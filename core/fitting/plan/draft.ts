@@ -1,14 +1,14 @@
 import { alterationById, fallenBy, heightsApart } from '../../alterations/index.ts';
-import { levelSizes, mayLeaveBust, type Amounts, type Body, type Ease, type LevelSize } from '../fit/index.ts';
+import { levelSizes, mayLeaveBust, SIDED, type Amounts, type Body, type Ease, type LevelSize } from '../fit/index.ts';
 import { worksheet, type Row } from '../compare/index.ts';
 import { inspectPiece, inspectSeams, type Care } from '../../paper/guard/index.ts';
 import { sideDirection, type MeasurementKey, type Piece, type Seam } from '../../pattern/index.ts';
 import { seamsAsDrafted, type CheckReport, type Finding } from '../../paper/truing/index.ts';
 import type { Refusal } from '../../units/index.ts';
-import { recommendationsOf, fitsOn, offersOf, type Recommendation } from './recommendations.ts';
+import { bySides, recommendationsOf, fitsOn, offersOf, type Recommendation } from './recommendations.ts';
 import { setupOf, type Setup, type ResolvedJob } from './setup.ts';
 import { followers, type Follower } from './followers.ts';
-import { checkSides, cutPieces, halvesApart, type BothSides, type SideCheck } from './sides.ts';
+import { checkSides, cutPieces, halvesApart, type BothSides, type Side, type SideCheck } from './sides.ts';
 import { meetingsOf, type Meeting } from './order.ts';
 import type { StandIn } from './paper.ts';
 import { amountsOn, replay, type DraftCache, type Replayed } from './replay.ts';
@@ -59,6 +59,8 @@ export interface Draft extends Pick<
   readonly offers: readonly Recommendation[];
   /** Body against pattern, measurement by measurement, and what is left on the altered pieces. */
   readonly worksheet: readonly Row[];
+  /** The same of what differs on the wearer’s right, against the right pieces. */
+  readonly onRight: readonly Row[];
   /** Alterations usual in this wearer's finished jobs. */
   readonly usual: readonly Habit[];
   readonly refusal: Refusal | null;
@@ -79,6 +81,19 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
   const findings = [...unfit, ...unique(checks.flatMap((c) => c.report.findings)), ...halvesApart(sides), ...drafted];
   const left = checks[0]?.report;
   const planned = job.steps.map((x) => x.alteration);
+  const asked = (side: Side): readonly Recommendation[] =>
+    recommendationsOf(
+      sides[side],
+      {
+        contextOf: (on) => contextOf(on, side),
+        amountsOn: (on) => (bodyProblems.some((p) => p.grade === 'stop') ? null : amountsOn(on, start)),
+        planned: start.right ? planned.filter((_, i) => job.steps[i]?.side !== other(side)) : planned,
+        order: job.order ?? 'topDown',
+        uncertainty: start.uncertainty,
+      },
+      care === 'quick',
+    );
+  const asks = original.length === 0 ? [] : asked('left');
   const fitOfLeft = fitsOn(contextOf(sides.left));
   return {
     body,
@@ -105,23 +120,11 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
     faults: standIn ? [] : [...unfit, ...findings.filter((f) => SEWN.includes(f.code) && f.grade === 'fault')],
     followers: followers(findings, sides.left.pieces),
     meetings: meetingsOf(steps),
-    asks:
-      original.length === 0
-        ? []
-        : recommendationsOf(
-            sides.left,
-            {
-              contextOf,
-              amountsOn: (side) => (bodyProblems.some((p) => p.grade === 'stop') ? null : amountsOn(side, start)),
-              planned,
-              order: job.order ?? 'topDown',
-              uncertainty: start.uncertainty,
-            },
-            care === 'quick',
-          ),
+    asks: start.right && original.length > 0 ? bySides(asks, asked('right'), job.order ?? 'topDown') : asks,
     offers: original.length === 0 ? [] : offersOf(contextOf(sides.left), planned, start.uncertainty),
     usual: habitsFor(resolved.wearer.learnt ?? [], body, sides.left, fitOfLeft, planned),
     worksheet: worksheetOf(start, { sides, steps }),
+    onRight: onRightOf(start, { sides, steps }),
     refusal: start.refusal,
   };
 }
@@ -200,6 +203,16 @@ export const worksheetOf = (
         },
         only,
       );
+
+/** The rows of what was taken on the right, by the right body and the right pieces. */
+function onRightOf(start: Setup, { sides, steps }: Replayed): readonly Row[] {
+  const { body, right } = start;
+  if (!right) return [];
+  const differs = SIDED.filter((key) => right[key] !== undefined && right[key] !== body[key]);
+  return worksheetOf({ ...start, body: right }, { sides: { left: sides.right, right: sides.right }, steps }, differs);
+}
+
+const other = (side: Side): Side => (side === 'left' ? 'right' : 'left');
 
 const unique = (findings: readonly Finding[]): readonly Finding[] => {
   const seen = new Set<string>();

@@ -3,14 +3,19 @@ import type { Step } from '../../documents/index.ts';
 import type { Piece } from '../../pattern/index.ts';
 
 /** A step of the plan with nothing set by hand yet. */
-export const planStep = (id: string, alteration: string, values: Step['values'] = {}): Step => ({
+export const planStep = (
+  id: string,
+  alteration: string,
+  values: Step['values'] = {},
+  side: Step['side'] = 'both',
+): Step => ({
   id,
   alteration,
   revision: alterationById(alteration)?.revision ?? 1,
   school: 'auto',
   knitFactor: null,
   values,
-  side: 'both',
+  side,
   on: true,
 });
 

@@ -10,13 +10,16 @@ import {
 } from '../../alterations/index.ts';
 import type { Amounts, Uncertainty } from '../fit/index.ts';
 import type { MeasurementKey } from '../../pattern/index.ts';
-import { ADVICE } from '../../units/index.ts';
+import type { Step } from '../../documents/schema.ts';
+import { ADVICE, TOL } from '../../units/index.ts';
 import type { SidePieces } from './sides.ts';
 
 /** An alteration the measurements ask for on the pieces as the plan leaves them, and the sum. */
 export interface Recommendation {
   readonly alteration: string;
   readonly fit: Fit;
+  /** One side only, where the body differs there. */
+  readonly side: Step['side'];
 }
 
 /** Of each group of alternatives only the first that suits the pieces is recommended. */
@@ -71,6 +74,7 @@ function bustAsk(side: SidePieces, amounts: Amounts | null): Recommendation | nu
   const pattern = chosen.terms.find((t) => t.sign < 0 && t.code.startsWith('pattern.'))?.value;
   return {
     alteration: definition.id,
+    side: 'both',
     fit: {
       values: { ...definition.suggest(chosen.total), total: chosen.total },
       sum: {
@@ -90,6 +94,14 @@ function bustAsk(side: SidePieces, amounts: Amounts | null): Recommendation | nu
   };
 }
 
+function inOrderOfWork(asks: readonly Recommendation[], order: WorkOrder): readonly Recommendation[] {
+  const rank = (a: Recommendation): number => {
+    const d = CATALOGUE.find((x) => x.id === a.alteration);
+    return d ? rankOf(phaseOf(d), order) : 0;
+  };
+  return [...asks].sort((a, b) => rank(a) - rank(b));
+}
+
 /** What is measured and still differs, in the order of work; what the plan already does is not asked again. */
 function asksOn(
   fitOf: FitsOf,
@@ -104,13 +116,9 @@ function asksOn(
     if (!d.fits || d.offered || kin.some((id) => planned.includes(id) || out.some((a) => a.alteration === id)))
       continue;
     const fit = fitOf(d.id);
-    if (fit && isWorthAsking(fit, uncertainty)) out.push({ alteration: d.id, fit });
+    if (fit && isWorthAsking(fit, uncertainty)) out.push({ alteration: d.id, fit, side: 'both' });
   }
-  const rank = (a: Recommendation): number => {
-    const d = CATALOGUE.find((x) => x.id === a.alteration);
-    return d ? rankOf(phaseOf(d), order) : 0;
-  };
-  const sorted = out.sort((a, b) => rank(a) - rank(b));
+  const sorted = inOrderOfWork(out, order);
   // Each difference is recommended once, by the first alteration that reads it; any remainder follows when that is
   // planned.
   const key = (a: Recommendation): unknown => a.fit.sum.data['key'];
@@ -126,7 +134,7 @@ export function offersOf(
   const fitOf = fitsOn(context);
   return CATALOGUE.flatMap((d): readonly Recommendation[] => {
     const fit = d.offered && !planned.includes(d.id) ? fitOf(d.id) : null;
-    return fit && isWorthAsking(fit, uncertainty) ? [{ alteration: d.id, fit }] : [];
+    return fit && isWorthAsking(fit, uncertainty) ? [{ alteration: d.id, fit, side: 'both' }] : [];
   });
 }
 
@@ -164,4 +172,35 @@ export function recommendationsOf(
     if (run.ok) now = { pieces: run.value.pieces, seams: run.value.seams };
   }
   return out;
+}
+
+/** The same amounts, but for less than anybody would cut. */
+const sameAmounts = (a: Fit, b: Fit): boolean => {
+  const keys = [...new Set([...Object.keys(a.values), ...Object.keys(b.values)])];
+  return keys.every((key) => {
+    const [one, two] = [a.values[key], b.values[key]];
+    return typeof one === 'number' && typeof two === 'number'
+      ? Math.abs(one - two) < TOL.seam
+      : JSON.stringify(one) === JSON.stringify(two);
+  });
+};
+
+/**
+ * What both sides of a body that differ ask for, in the order of work: once for both where it is the same, else for each
+ * side that asks, in its own amount.
+ */
+export function bySides(
+  left: readonly Recommendation[],
+  right: readonly Recommendation[],
+  order: WorkOrder,
+): readonly Recommendation[] {
+  const match = (a: Recommendation, among: readonly Recommendation[]): boolean =>
+    among.some((b) => b.alteration === a.alteration && sameAmounts(a.fit, b.fit));
+  return inOrderOfWork(
+    [
+      ...left.map((a): Recommendation => ({ ...a, side: match(a, right) ? 'both' : 'left' })),
+      ...right.flatMap((a): Recommendation[] => (match(a, left) ? [] : [{ ...a, side: 'right' }])),
+    ],
+    order,
+  );
 }

@@ -72,10 +72,10 @@ function carryOut(
   cache: DraftCache | undefined,
   { brief, care }: Required<ReplayOptions>,
 ): Replayed {
-  const { body, size, amounts, ease, told, sewn } = start;
+  const { body, right: rightBody, size, amounts, ease, told, sewn } = start;
   let sides: BothSides = sameOnBoth(sewn);
   const steps: DraftStep[] = [];
-  const key = JSON.stringify([body, size, amounts?.chosen, ease, told]);
+  const key = JSON.stringify([body, rightBody, size, amounts?.chosen, ease, told]);
   for (const [i, step] of plan.entries()) {
     const own = JSON.stringify(step) + key;
     const kept = cache?.steps[i];
@@ -115,13 +115,16 @@ const sameOnBoth = (side: SidePieces): BothSides => ({ left: side, right: side }
 /** One step on the side it is for, and on both where they already differ. */
 function doStep(step: Step, start: Setup, sides: BothSides, how: RunOptions): DraftStep {
   const { contextOf, bodyProblems: problems } = start;
-  const side = step.side === 'right' ? sides.right : sides.left;
-  const context = contextOf(side);
+  const which = step.side === 'right' ? 'right' : 'left';
+  const side = sides[which];
+  const context = contextOf(side, which);
   const fit = fitOf(step, context);
   const amounts = isByBust(alterationById(step.alteration)) ? amountsOn(side, start) : null;
   const values = valuesOf(step, amounts, fit);
   const other =
-    step.side === 'both' && !alike(sides) ? runStep(step, values, contextOf(sides.right), problems, how) : null;
+    step.side === 'both' && !alike(sides)
+      ? runStep(step, values, contextOf(sides.right, 'right'), problems, how)
+      : null;
   const own = runStep(step, values, context, problems, how);
   // A step for both sides is done on both or on neither: a refusal on the right is reported like any other.
   const outcome = own.ok && other && !other.ok ? other : own;

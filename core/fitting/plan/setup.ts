@@ -2,7 +2,7 @@ import { flatOf, throughBody, type Context } from '../../alterations/index.ts';
 import {
   bodyFrom,
   bustAmounts,
-  checkBody,
+  checkSets,
   dropBy,
   cupChoice,
   easeOf,
@@ -10,7 +10,7 @@ import {
   enoughOf,
   inCup,
   methodFor,
-  newestFirst,
+  rightFrom,
   startingSize,
   uncertaintyOf,
   untoldOf,
@@ -40,7 +40,7 @@ import {
   yokeLineOf,
 } from '../../pattern/index.ts';
 import type { Refusal, Result } from '../../units/index.ts';
-import type { SidePieces } from './sides.ts';
+import type { Side, SidePieces } from './sides.ts';
 import { standInFor, toldNow, type StandIn } from './paper.ts';
 
 /** A job with its documents at hand. */
@@ -54,6 +54,8 @@ export interface ResolvedJob {
 /** What a job starts from: the body, the size, the pieces in it, and what an alteration may look at. */
 export interface Setup {
   readonly body: Body;
+  /** The same as the wearer’s right side is; null where both are alike. */
+  readonly right: Body | null;
   readonly bodyProblems: readonly BodyProblem[];
   readonly sizeChoice: Result<SizeChoice, SizeError>;
   readonly size: string | null;
@@ -79,7 +81,8 @@ export interface Setup {
   /** The same as they are cut, the yoke by itself. */
   readonly untouched: readonly Piece[];
   readonly sewn: SidePieces;
-  readonly contextOf: (side: SidePieces) => Context;
+  /** What an alteration may look at on pieces of one side: the body as that side is. */
+  readonly contextOf: (pieces: SidePieces, side?: Side) => Context;
   readonly refusal: Refusal | null;
 }
 
@@ -128,6 +131,7 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
   // An invalid pattern is not drafted; its problem is reported instead.
   const sold = broken ? { ...given, sizes: {}, seams: [] } : inView(given, job.view ?? null);
   const body = bodyFrom(wearer.sets);
+  const right = rightFrom(wearer.sets);
   const chosen = sizeAndCup(job, body, sold);
   const { pattern, size, sizeChoice } = chosen;
   const { standIn, original, sewn, untouched } = piecesAtStart(pattern, size, body, broken === null);
@@ -136,11 +140,11 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
   const enough = enoughOf(eases);
   const uncertainty = uncertaintyOf(wearer.sets, pattern);
   const told = standIn && size !== null ? toldFlat(pattern, size, ease) : null;
-  const contextOf = (side: SidePieces): Context => ({
-    ...side,
+  const contextOf = (on: SidePieces, side: Side = 'left'): Context => ({
+    ...on,
     original,
     originalSeams: sewn.seams,
-    wearer: body,
+    wearer: (side === 'right' && right) || body,
     ...(standIn ? {} : { nest: pinnedSizes(pattern) }),
     chart: pattern.chart,
     size,
@@ -155,7 +159,7 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
     ...(told
       ? {
           get flat() {
-            return toldNow(told, sewn, side);
+            return toldNow(told, sewn, on);
           },
         }
       : {}),
@@ -171,8 +175,8 @@ export function setupOf({ job, wearer, pattern: given }: ResolvedJob): Setup {
         });
   return {
     job,
-    body,
-    bodyProblems: checkBody(body, newestFirst(wearer.sets)[0], given.chart),
+    ...{ body, right },
+    bodyProblems: checkSets(wearer.sets, given.chart),
     ...chosen,
     view: viewOf(sold, job.view ?? null)?.name ?? null,
     ease,

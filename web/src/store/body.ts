@@ -11,20 +11,37 @@ const editWearer = (change: (w: Wearer) => Wearer): void =>
 const editSet = (id: string, change: (set: Set) => Set): void =>
   editWearer((w) => ({ ...w, sets: w.sets.map((x) => (x.id === id ? change(x) : x)) }));
 
+/** Readings with one put in or, null, taken away. */
+function withReading(was: readonly number[], index: 0 | 1, value: number | null): readonly number[] {
+  const now = [...was];
+  if (value === null) now.splice(index, 1);
+  else now[Math.min(index, now.length)] = value;
+  return now;
+}
+
 /** One reading of a set; null takes it away. A value taken again is no longer carried over. */
 export const setReading = (set: string, key: MeasurementKey, index: 0 | 1, value: number | null): void =>
   editSet(set, (s) => {
-    const now = [...(s.readings[key] ?? [])];
-    if (value === null) now.splice(index, 1);
     // The first reading of a carried value replaces all of it: the old one was another day's.
-    else if (s.carried.includes(key)) now.splice(0, now.length, value);
-    else now[Math.min(index, now.length)] = value;
+    const was = value !== null && s.carried.includes(key) ? [] : (s.readings[key] ?? []);
+    const now = withReading(was, index, value);
     const { [key]: _old, ...rest } = s.readings;
+    const { [key]: right, ...others } = s.right;
     return {
       ...s,
-      readings: now.length > 0 ? { ...rest, [key]: now } : rest,
+      readings: now.length > 0 ? { ...rest, [key]: [...now] } : rest,
+      // What differs on the right differs from something.
+      right: now.length > 0 && right ? { ...others, [key]: right } : others,
       carried: s.carried.filter((k) => k !== key),
     };
+  });
+
+/** One reading of what differs on the right; null takes it away, and with the last one the difference. */
+export const setRight = (set: string, key: MeasurementKey, index: 0 | 1, value: number | null): void =>
+  editSet(set, (s) => {
+    const now = withReading(s.right[key] ?? [], index, value);
+    const { [key]: _old, ...rest } = s.right;
+    return { ...s, right: now.length > 0 ? { ...rest, [key]: [...now] } : rest };
   });
 
 /** Where the difference in height lies. */
@@ -43,11 +60,12 @@ export function addSet(date: string, copy: boolean): string {
   const id = freshId('s');
   editWearer((w) => {
     const last = newestFirst(w.sets)[0];
-    const readings = copy && last ? last.readings : {};
+    const { readings = {}, right = {} } = copy && last ? last : {};
     const set: Set = {
       id,
       date,
       readings: readings as Set['readings'],
+      right: right as Set['right'],
       remarks: {},
       carried: Object.keys(readings) as MeasurementKey[],
       notes: '',

@@ -5,10 +5,10 @@ import { editJob, editStep } from './job.ts';
 import { freshId } from '../lib/ids.ts';
 
 /** Adds a step where it belongs in the order of work; its id is new. */
-export const addStep = (alteration: string, values: Step['values'] = {}): void =>
+export const addStep = (alteration: string, values: Step['values'] = {}, side: Step['side'] = 'both'): void =>
   editJob((j) => {
     const at = insertAt(j.steps, alteration, j.order);
-    const step = planStep(freshStepId(), alteration, values);
+    const step = planStep(freshStepId(), alteration, values, side);
     return { ...j, steps: [...j.steps.slice(0, at), step, ...j.steps.slice(at)] };
   });
 /** The whole plan put in the order of work. */
@@ -50,11 +50,11 @@ export const dropStep = (step: string, over: string): void =>
   });
 
 /** Several alterations at once, each where it belongs in the order of work. */
-export const addSteps = (alterations: readonly string[]): void =>
+export const addSteps = (asked: readonly Pick<Step, 'alteration' | 'side'>[]): void =>
   editJob((j) =>
-    alterations.reduce((job, alteration) => {
+    asked.reduce((job, { alteration, side }) => {
       const at = insertAt(job.steps, alteration, job.order);
-      const step = planStep(freshStepId(), alteration);
+      const step = planStep(freshStepId(), alteration, {}, side);
       return { ...job, steps: [...job.steps.slice(0, at), step, ...job.steps.slice(at)] };
     }, j),
   );

@@ -12,6 +12,8 @@ import { openLibrary, setDemo, startOwn, useLibrary } from './library.ts';
 import { copyPattern, editPattern, isOwn, paperPattern, patternOf } from './patterns.ts';
 import { addStep, addSteps, dropStep, takeAmounts } from './plan.ts';
 
+const asked = (...alterations: readonly string[]) =>
+  alterations.map((alteration) => ({ alteration, side: 'both' as const }));
 const plan = () => useJob.getState().job!.steps.map((s) => s.alteration);
 const pattern = () => patternOf(useJob.getState().job, useLibrary.getState().patterns)!;
 setDemo(DEMO);
@@ -27,14 +29,14 @@ beforeEach(async () => {
 
 describe('the plan', () => {
   it('takes several alterations at once, each in its place, and is one change to undo', () => {
-    addSteps(['hip-slash', 'shoulder-slash', 'length-line']);
+    addSteps(asked('hip-slash', 'shoulder-slash', 'length-line'));
     expect(plan()).toEqual(['length-line', 'shoulder-slash', 'full-bust-side-dart', 'hip-slash']);
     history().undo();
     expect(plan()).toEqual(['full-bust-side-dart']);
   });
 
   it('lets a slip be slid up and down, and stays as it is when dropped nowhere', () => {
-    addSteps(['hip-slash', 'shoulder-slash']);
+    addSteps(asked('hip-slash', 'shoulder-slash'));
     const id = (n: number) => useJob.getState().job!.steps[n]!.id;
     dropStep(id(2), id(0));
     expect(plan()).toEqual(['hip-slash', 'shoulder-slash', 'full-bust-side-dart']);

@@ -1,4 +1,4 @@
-import { shownOf, type Shown, type Worn } from '@ample/core/drape';
+import { figureUnder, shownOf, type Halves, type Shown } from '@ample/core/drape';
 import { moreOf, onForm, toSee, type Before, type Working } from '@ample/core/fitting/onForm';
 import { ok, telling, toEnd, type Result } from '@ample/core/units';
 import { PROTOCOL, type Draped, type DrapePart, type DrapeRequest, type Garments, type Reply } from './protocol.ts';
@@ -25,10 +25,11 @@ function tell(work: Working): void {
   const done = STAGES.indexOf(work.stage);
   if ('share' in work) return post((done + Math.min(1, work.share / USUAL)) / STAGES.length);
   if ('form' in work) return post(0, { kind: 'form', form: work.form });
-  post((done + 1) / STAGES.length, clothOf(work.stage, work.worn));
+  post((done + 1) / STAGES.length, clothOf(work.stage, work.halves));
 }
-const clothOf = (of: Garments, worn: Worn): DrapePart => ({
-  ...{ kind: 'cloth', of, figure: worn.figure, shown: shownOf(worn), settled: worn.settled },
+const clothOf = (of: Garments, halves: Halves): DrapePart => ({
+  ...{ kind: 'cloth', of, figure: figureUnder(halves), shown: shownOf(halves) },
+  settled: halves.left.settled && halves.right.settled,
 });
 
 function draped({ job, cloth, fineness, side, sleeves, more }: DrapeRequest['input']): Result<Draped> {
@@ -38,9 +39,9 @@ function draped({ job, cloth, fineness, side, sleeves, more }: DrapeRequest['inp
   if (!hung.ok) return hung;
   const { seen } = hung.value;
   kept = hung.value.kept;
-  const { drafted, planned, oneSided, size } = seen;
+  const { drafted, planned, differ, size } = seen;
   const longer = more ? toEnd(telling(moreOf(job, kept), ({ share }) => post(share))) : null;
-  return ok({ readings: { drafted: drafted.readings, planned: planned.readings }, more: longer, oneSided, side, size });
+  return ok({ readings: { drafted: drafted.readings, planned: planned.readings }, more: longer, differ, side, size });
 }
 
 /** Hangs a job on the wearer’s form. */

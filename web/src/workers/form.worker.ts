@@ -1,4 +1,4 @@
-import { formOf } from '@ample/core/form';
+import { formOfBoth } from '@ample/core/form';
 import { PROTOCOL, type FormRequest, type Reply } from './protocol.ts';
 
 /** Works out the form of a body; keeps nothing between questions. */
@@ -7,7 +7,7 @@ self.onmessage = (event: MessageEvent<FormRequest>) => {
   if (v !== PROTOCOL) return;
   let reply: Reply;
   try {
-    reply = { v: PROTOCOL, id, ok: true, value: formOf(input) };
+    reply = { v: PROTOCOL, id, ok: true, value: formOfBoth(input.body, input.right) };
   } catch (error) {
     reply = { v: PROTOCOL, id, ok: false, message: error instanceof Error ? error.message : String(error) };
   }

@@ -6,7 +6,8 @@ import type { PaperId, PieceDrawing } from '@ample/core/out';
 import type { PdfLabel, PdfLayer, PrintedRecord, PrintedSheet } from '@ample/core/out/pdf';
 import type { ClothId } from '@ample/core/cloth';
 import type { Fineness, Reading, Shown } from '@ample/core/drape';
-import type { More, Side } from '@ample/core/fitting/onForm';
+import type { More } from '@ample/core/fitting/onForm';
+import type { Side } from '@ample/core/fitting/plan';
 import type { Body, Figure, Form } from '@ample/core/form';
 import type { Path } from '@ample/core/geometry';
 import type { CameraSet, Flat, Grey, KnownPoint, Residual, Scene, Turn } from '@ample/core/in/photo';
@@ -70,7 +71,7 @@ export interface FormRequest {
   readonly v: typeof PROTOCOL;
   readonly id: number;
   readonly kind: 'form';
-  readonly input: Body;
+  readonly input: { readonly body: Body; readonly right: Body | null };
 }
 
 /** A job to be hung on the wearer’s form. */
@@ -82,7 +83,7 @@ export interface DrapeRequest {
     readonly job: ResolvedJob;
     readonly cloth: ClothId;
     readonly fineness: Fineness;
-    /** Which side is worn on both, where they differ. */
+    /** Which side is read, where they differ. */
     readonly side: Side;
     readonly sleeves: boolean;
     /** Also what takes longer to tell. */
@@ -105,7 +106,7 @@ export type DrapePart =
 export interface Draped {
   readonly readings: Readonly<Record<'drafted' | 'planned', readonly Reading[]>>;
   readonly more: More | null;
-  readonly oneSided: boolean;
+  readonly differ: boolean;
   readonly side: Side;
   readonly size: string;
 }

@@ -4,12 +4,13 @@ import {
   bodyFrom,
   changesBetween,
   checkAge,
-  checkBody,
+  checkSets,
   historyOf,
   MEASUREMENT_CATALOGUE,
   meanOf,
   neededFor,
   newestFirst,
+  rightFrom,
   type Body as BodyMeasured,
   type BodyProblem,
   type MeasurementDefinition,
@@ -47,7 +48,7 @@ function useSetInHand(wearer: Wearer | null, chart: Pattern['chart'] | undefined
   );
   const upTo = useMemo(() => sets.slice(index), [sets, index]);
   const problems = useMemo(
-    () => (upTo[0] ? [...checkBody(bodyFrom(upTo), upTo[0], chart), ...checkAge(upTo, today())] : []),
+    () => (upTo[0] ? [...checkSets(upTo, chart), ...checkAge(upTo, today())] : []),
     [upTo, chart],
   );
   return { sets, set: upTo[0], older: upTo[1], upTo, problems, setChosen };
@@ -103,14 +104,14 @@ export function Body() {
           history={historyOf(wearer.sets, focused)}
         />
       </div>
-      <TapeChecked body={bodyFrom(upTo)} name={wearer.name} />
+      <TapeChecked body={bodyFrom(upTo)} right={rightFrom(upTo)} name={wearer.name} />
       {tape && <TapeWindow onClose={() => setTape(false)} />}
     </Station>
   );
 }
 
 /** The measurements on a dress form, once it is opened: whether they go together. */
-function TapeChecked({ body, name }: { readonly body: BodyMeasured; readonly name: string }) {
+function TapeChecked(of: { readonly body: BodyMeasured; readonly right: BodyMeasured | null; readonly name: string }) {
   const [open, setOpen] = useState(false);
   return (
     <details className="card mt-6 p-4" onToggle={(e) => setOpen(e.currentTarget.open)}>
@@ -120,7 +121,7 @@ function TapeChecked({ body, name }: { readonly body: BodyMeasured; readonly nam
       </summary>
       {open && (
         <Suspense fallback={<p role="status">One moment …</p>}>
-          <OnForm body={body} name={name} />
+          <OnForm {...of} />
         </Suspense>
       )}
     </details>
@@ -163,6 +164,7 @@ function Row({
           grade: p.grade,
           says: sayBodyProblem(p, units),
           meant: typeof p.data['meant'] === 'number' ? p.data['meant'] : null,
+          right: p.right === true,
         }))}
       />
       {key === 'height' && body.height !== undefined && <HeightLies value={wearer.heightLies} />}

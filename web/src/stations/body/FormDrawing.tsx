@@ -17,11 +17,12 @@ const path = ({ points }: Contour): string =>
 /** A dress form in level lines, with tapes at the levels that were measured. */
 export function FormDrawing({ figure }: { readonly figure: Figure }) {
   const shape = shapeOf(figure);
+  const other = figure.right ? shapeOf(figure.right) : shape;
   const heights = heightsEvery(shape, STEP);
   const tapes = [figure.bust, underbustAt(figure), figure.waist, figure.hip];
   const all = VIEWS.map(([view]) => ({
-    lines: contoursOf(shape, view, heights),
-    tapes: contoursOf(shape, view, tapes),
+    lines: contoursOf(shape, view, heights, other),
+    tapes: contoursOf(shape, view, tapes, other),
   }));
   const points = all.flatMap((v) => v.lines.flatMap((l) => l.points));
   const [left, right] = [Math.min(...points.map((p) => p[0])), Math.max(...points.map((p) => p[0]))];

@@ -1,6 +1,6 @@
 import { Download } from 'lucide-react';
 import { useEffect, useState } from 'react';
-import { meshOf, shapeOf, writeStl, type Body, type Form } from '@ample/core/form';
+import { formMesh, writeStl, type Body, type Form } from '@ample/core/form';
 import { MEASUREMENT_WORDS, sayConflict } from '@ample/core/words';
 import { Length, Notice } from '../../shared/basics.tsx';
 import { download } from '../../store/export.ts';
@@ -8,14 +8,19 @@ import { useUnits } from '../../store/prefs.ts';
 import { startForm } from '../../workers/client.ts';
 import { FormDrawing } from './FormDrawing.tsx';
 
+/** A body, and how its right side differs. */
+interface Measured {
+  readonly body: Body;
+  readonly right: Body | null;
+}
 type Found = { readonly form: Form } | { readonly trouble: string };
 
 /** The form of a body, worked out beside the page; the last one stays until the next is there. */
-function useForm(body: Body): Found | null {
+function useForm(body: Body, right: Body | null): Found | null {
   const [found, setFound] = useState<Found | null>(null);
-  const key = JSON.stringify(body);
+  const key = JSON.stringify({ body, right });
   useEffect(() => {
-    const work = startForm(JSON.parse(key) as Body);
+    const work = startForm(JSON.parse(key) as Measured);
     let gone = false;
     work.done.then(
       (form) => !gone && setFound({ form }),
@@ -34,14 +39,14 @@ const enough = (body: Body): boolean =>
   body.waist !== undefined && (body.fullBust ?? body.highBust ?? body.hip) !== undefined;
 
 /** A dress form made to the measurements, measured back: what goes together, and what does not. */
-export function OnForm({ body, name }: { readonly body: Body; readonly name: string }) {
-  if (!enough(body)) return <p>Take the waist and the bust or the hip first: a form is made from them.</p>;
-  return <Solved body={body} name={name} />;
+export function OnForm(of: Measured & { readonly name: string }) {
+  if (!enough(of.body)) return <p>Take the waist and the bust or the hip first: a form is made from them.</p>;
+  return <Solved {...of} />;
 }
 
-function Solved({ body, name }: { readonly body: Body; readonly name: string }) {
+function Solved({ body, right, name }: Measured & { readonly name: string }) {
   const units = useUnits();
-  const found = useForm(body);
+  const found = useForm(body, right);
   if (!found) return <p role="status">Working out the form …</p>;
   if ('trouble' in found)
     return (
@@ -53,7 +58,7 @@ function Solved({ body, name }: { readonly body: Body; readonly name: string }) 
   const save = (scale: number): void =>
     download(
       `${name}-form${scale === 1 ? '' : '-half'}.stl`,
-      writeStl(meshOf(shapeOf(form.figure)), scale) as BlobPart,
+      writeStl(formMesh(form.figure, false), scale) as BlobPart,
       'model/stl',
     );
   return (
@@ -77,7 +82,7 @@ function Solved({ body, name }: { readonly body: Body; readonly name: string }) 
           <Notice grade="note">The measurements go together: a tape on the form reads each of them within 1 cm.</Notice>
         ) : (
           form.conflicts.map((row) => (
-            <div className="mb-2" key={row.key}>
+            <div className="mb-2" key={`${row.key}${row.right ? ' right' : ''}`}>
               <Notice grade="look">{sayConflict(row, units)}</Notice>
             </div>
           ))
@@ -101,9 +106,10 @@ function MeasuredBack({ form }: { readonly form: Form }) {
       </thead>
       <tbody>
         {form.rows.map((row) => (
-          <tr key={row.key} className="border-b border-line">
+          <tr key={`${row.key}${row.right ? ' right' : ''}`} className="border-b border-line">
             <th scope="row" className="py-1 text-left font-normal">
               {MEASUREMENT_WORDS[row.key].name}
+              {row.right && ', right'}
             </th>
             <td className="py-1 text-right">
               {row.body === null ? <span className="text-quiet">filled in</span> : <Length value={row.body} />}

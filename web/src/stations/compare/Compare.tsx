@@ -4,11 +4,11 @@ import { Link, useParams } from 'react-router';
 import { garmentOf } from '@ample/core/fitting/fit';
 import { type Row } from '@ample/core/fitting/compare';
 import type { MeasurementKey } from '@ample/core/pattern';
-import { GARMENT_WORDS, sayRefusal } from '@ample/core/words';
+import { GARMENT_WORDS, MEASUREMENT_WORDS, sayRefusal, saySum } from '@ample/core/words';
 import { useDraft } from '../../store/draft.ts';
 import { useJob } from '../../store/job.ts';
 import { useUnits } from '../../store/prefs.ts';
-import { Notice, Station } from '../../shared/basics.tsx';
+import { Length, Notice, Station } from '../../shared/basics.tsx';
 import { Example } from '../../shared/first/Example.tsx';
 import { First } from '../../shared/first/First.tsx';
 import { useFirstThing } from '../../shared/first/firstThing.ts';
@@ -77,6 +77,7 @@ export function Compare() {
             focused={row?.key ?? null}
             onFocus={setFocused}
           />
+          <OnRight rows={draft.onRight} />
           {rows.length > shown.length && (
             <button className="btn mt-3" onClick={() => setAll(true)}>
               Show {counted(rows.length - shown.length, 'row')} where body or pattern is not known
@@ -90,5 +91,31 @@ export function Compare() {
         </div>
       </div>
     </Station>
+  );
+}
+
+/** What was taken on the right because it differs there, against the right pieces. */
+function OnRight({ rows }: { readonly rows: readonly Row[] }) {
+  const units = useUnits();
+  const known = rows.filter(complete);
+  if (known.length === 0) return null;
+  return (
+    <section className="card mt-4 p-4" aria-label="On the right side">
+      <h2>On the right side</h2>
+      <p className="mb-2 text-sm text-quiet">The table above is the left; here is what was measured otherwise.</p>
+      <ul className="space-y-2">
+        {known.map((r) => (
+          <li key={r.key}>
+            <span className="font-bold">{MEASUREMENT_WORDS[r.key].name}</span>
+            <span className="num ml-3">{saySum(r, units)}</span>
+            {r.left !== null && r.left !== r.difference && (
+              <span className="ml-3 text-quiet">
+                after the plan <Length value={r.left} sign />
+              </span>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }

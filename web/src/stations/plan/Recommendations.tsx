@@ -1,5 +1,5 @@
 import type { Draft } from '@ample/core/fitting/plan';
-import { ALTERATION_WORDS, alterationName, sayFinding, sayFit } from '@ample/core/words';
+import { ALTERATION_WORDS, askName, sayFinding, sayFit } from '@ample/core/words';
 import { addStep, addSteps } from '../../store/plan.ts';
 import { useUnits } from '../../store/prefs.ts';
 import { Said } from '../../shared/Said.tsx';
@@ -13,7 +13,7 @@ export function Recommended({ draft }: { readonly draft: Draft }) {
       <div className="mb-2 flex flex-wrap items-center justify-between gap-3">
         <h2>Recommended by the measurements</h2>
         {draft.asks.length > 1 && (
-          <button className="btn" onClick={() => addSteps(draft.asks.map((a) => a.alteration))}>
+          <button className="btn" onClick={() => addSteps(draft.asks)}>
             Add all {draft.asks.length} in order
           </button>
         )}
@@ -22,17 +22,20 @@ export function Recommended({ draft }: { readonly draft: Draft }) {
         <p className="mb-3 text-sm text-quiet">In this order: each is worked out on what those above it leave.</p>
       )}
       <ul className="space-y-3">
-        {draft.asks.map(({ alteration, fit }) => {
-          const name = alterationName(alteration, fit.values['by'] ?? fit.values['total']);
-          return (
-            <li key={alteration} className="grid gap-x-4 gap-y-1 min-[800px]:grid-cols-[290px_minmax(0,1fr)]">
-              <button className="btn self-start !justify-start" onClick={() => addStep(alteration)}>
-                {name}
-              </button>
-              <p className="self-center">{sayFit(fit.sum, units)}</p>
-            </li>
-          );
-        })}
+        {draft.asks.map((ask) => (
+          <li
+            key={`${ask.alteration} ${ask.side}`}
+            className="grid gap-x-4 gap-y-1 min-[800px]:grid-cols-[290px_minmax(0,1fr)]"
+          >
+            <button
+              className="btn self-start !justify-start"
+              onClick={() => addStep(ask.alteration, {}, ask.side)}
+            >
+              {askName(ask)}
+            </button>
+            <p className="self-center">{sayFit(ask.fit.sum, units)}</p>
+          </li>
+        ))}
       </ul>
     </section>
   );

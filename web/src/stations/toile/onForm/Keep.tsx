@@ -44,7 +44,7 @@ export function Keep({
     if (!draped) return;
     const seen = signsOf(draped.readings[as]).map(({ sign, amount, from }) => ({
       ...{ sign, pinned: amount === null ? null : Math.round(10 * amount) / 10 },
-      ...(draped.oneSided ? { side: draped.side } : {}),
+      ...(draped.differ ? { side: draped.side } : {}),
       note: from
         .map(
           (r) =>

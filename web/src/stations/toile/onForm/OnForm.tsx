@@ -1,9 +1,8 @@
 import { useRef, useState } from 'react';
 import { CLOTH_IDS, usualCloth, type ClothId } from '@ample/core/cloth';
 import type { Fineness, ReadingId } from '@ample/core/drape';
-import type { Side } from '@ample/core/fitting/onForm';
 import { setInSleeves } from '@ample/core/sew';
-import type { Draft } from '@ample/core/fitting/plan';
+import type { Draft, Side } from '@ample/core/fitting/plan';
 import { CLOTH_WORDS, onFormIs, sayRefusal, stepName } from '@ample/core/words';
 import { Notice } from '../../../shared/basics.tsx';
 import { Example } from '../../../shared/first/Example.tsx';
@@ -98,11 +97,9 @@ export function OnForm({
         </div>
         <div>
           {look.refusal && <Notice grade="look">{sayRefusal(look.refusal, units)}</Notice>}
-          {look.draped?.oneSided && (
+          {look.draped?.differ && (
             <fieldset className="mb-3 flex flex-wrap items-center gap-3">
-              <legend className="mb-1">
-                Some steps are for one side only. Both sides of the form show the wearer’s
-              </legend>
+              <legend className="mb-1">The two sides differ: each hangs by itself. What is read is the wearer’s</legend>
               {(['left', 'right'] as const).map((s) => (
                 <Radio key={s} name="side" on={side === s} set={() => setSide(s)}>
                   {s}
