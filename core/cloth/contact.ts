@@ -4,9 +4,9 @@ import type { Pattern } from './matrix.ts';
 export interface Solid {
   /**
    * How far outside a place lies, m, below nothing inside, and which way is out, into `out`: distance, x, y, z. Far outside
-   * the distance may be anything above `near`.
+   * the distance may be anything above `near`. Where cloth lies on several bodies the point that asks tells which is its own.
    */
-  readonly at: (x: number, y: number, z: number, out: Float64Array) => void;
+  readonly at: (x: number, y: number, z: number, out: Float64Array, point?: number) => void;
 }
 
 /** How wide the fold between two bodies is filled, m: cloth caught in it would be pushed to and fro. */
@@ -74,7 +74,7 @@ export function addContact(
 ): number {
   let energy = 0;
   for (let i = 0; i < diagonal.length; i++) {
-    solid.at(x[3 * i]!, x[3 * i + 1]!, x[3 * i + 2]!, OUT);
+    solid.at(x[3 * i]!, x[3 * i + 1]!, x[3 * i + 2]!, OUT, i);
     const into = off - OUT[0]!;
     if (into <= 0) continue;
     energy += 0.5 * push * into * into;

@@ -1,4 +1,5 @@
 export * from './drags.ts';
+export * from './joined.ts';
 export * from './measure.ts';
 export * from './readings.ts';
 export * from './report.ts';

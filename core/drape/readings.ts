@@ -201,10 +201,9 @@ const inBackOf = (w: Worn, i: number): boolean => {
 
 /** How far above the nape the neckline ends at the centre back. */
 function riseBehind(w: Worn): number | null {
-  const behind = pointsAlong(w, 'neck', BACKS)
-    .map((i) => placeAt(w, i))
-    .filter((p) => p.x === 0);
-  return behind.length === 0 ? null : Math.max(...behind.map((p) => p.y)) - w.figure.nape;
+  const centre = new Set(pointsAlong(w, 'centreBack', BACKS));
+  const behind = pointsAlong(w, 'neck', BACKS).filter((i) => centre.has(i));
+  return behind.length === 0 ? null : Math.max(...behind.map((i) => placeAt(w, i).y)) - w.figure.nape;
 }
 
 /** The body’s front at the bust under a tape, both halves, from one side to the other, mm. */

@@ -47,6 +47,8 @@ export interface Worn {
   readonly toile: Toile;
   readonly sheet: Prepared;
   readonly x: Float64Array;
+  /** It hangs from its shoulders, not from the waist. */
+  readonly hangs: boolean;
   /** Whether it came to rest, and in how many steps. */
   readonly settled: boolean;
   readonly steps: number;
@@ -87,20 +89,20 @@ export type Fineness = keyof typeof EDGES;
 const LEG_EDGES = { ...EDGES, coarse: 18 } as const;
 
 /** What lies on what, N/m and m, and how it slides: freely while it finds its place, then as calico does on a form. */
-const TOUCH = { off: 0.0015, push: 300, friction: 0.02 } as const;
-const HOLDS = 0.3;
+export const TOUCH = { off: 0.0015, push: 300, friction: 0.02 } as const;
+export const HOLDS = 0.3;
 /** How far off the body cloth lies that lies on it, mm. */
 export const LIES_OFF = 1000 * TOUCH.off;
 /**
  * Steps that the shoulder seams stay where they were laid while all draws together, or the neck would ride up; that it slides
  * freely, from nothing (until it has nearly come to rest, m/s, and no longer) and from a place it has already found; and steps at most.
  */
-const STEPS = { pinned: 12, free: { cold: 16, warm: 8, most: 30, slow: 2e-3 }, most: 120 } as const;
+export const STEPS = { pinned: 12, free: { cold: 16, warm: 8, most: 30, slow: 2e-3 }, most: 120 } as const;
 /**
  * At rest: points move no faster than this on the whole, m/s, and for so many steps. By the implicit step what is out of balance is then
  * no more than mass · speed / step: below a thousandth of the weight.
  */
-const REST = { speed: 5e-4, steps: 3 } as const;
+export const atRest = { speed: 5e-4, steps: 3 } as const;
 
 /** How far the work has come, for who waits. */
 export interface Progress {
@@ -138,15 +140,15 @@ export function* wear(
   let still = 0;
   let steps = 0;
   let slides = true;
-  while (steps < STEPS.most && still < REST.steps) {
+  while (steps < STEPS.most && still < atRest.steps) {
     if (steps === STEPS.pinned && pinned.length > 0) held.set(heldFor(toile, hangs));
     const { speed } = step(on, PACE, slides ? TOUCH.friction : HOLDS);
     steps++;
-    still = !slides && speed < REST.speed ? still + 1 : 0;
+    still = !slides && speed < atRest.speed ? still + 1 : 0;
     slides &&= steps < free || (!before && steps < STEPS.free.most && speed > STEPS.free.slow);
     yield { steps, most: STEPS.most, x: on.x };
   }
-  return ok({ figure, solid, arms, cloth, toile, sheet, x: on.x, settled: still >= REST.steps, steps });
+  return ok({ figure, solid, arms, cloth, toile, sheet, x: on.x, hangs, settled: still >= atRest.steps, steps });
 }
 
 /** The points of the shoulder seams; of raglan sleeves those at the neck. */
@@ -169,7 +171,7 @@ export const worn = (...args: Parameters<typeof wear>): Result<Worn> => toEnd(we
  * The two halves are alike, so the cloth stays on the plane between them where it meets itself. What does not hang from the
  * shoulders keeps its waist where it was laid, as a waistband or a tape holds it.
  */
-function heldFor({ panels, edges, sheet }: Toile, hangs: boolean): Uint8Array {
+export function heldFor({ panels, edges, sheet }: Toile, hangs: boolean): Uint8Array {
   const held = new Uint8Array(3 * sheet.points);
   if (!hangs)
     for (const { piece } of panels)
@@ -180,9 +182,9 @@ function heldFor({ panels, edges, sheet }: Toile, hangs: boolean): Uint8Array {
 }
 /** What is sewn to its mirror image, or cut on the fold. */
 const CENTRES: readonly EdgeRole[] = ['centreFront', 'centreBack', 'crotch'];
-const atCentre = ({ panels, edges }: Pick<Toile, 'panels' | 'edges'>): readonly number[] =>
+export const centreEdges = ({ panels }: Pick<Toile, 'panels'>): readonly string[] =>
   panels.flatMap(({ piece }) =>
-    CENTRES.flatMap((role) => edgesWithRole(piece, role)).flatMap((e) => [
-      ...(edges.get(edgeKey(piece.id, e.id)) ?? []),
-    ]),
+    CENTRES.flatMap((role) => edgesWithRole(piece, role)).map((e) => edgeKey(piece.id, e.id)),
   );
+const atCentre = (toile: Pick<Toile, 'panels' | 'edges'>): readonly number[] =>
+  centreEdges(toile).flatMap((key) => [...(toile.edges.get(key) ?? [])]);

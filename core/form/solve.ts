@@ -68,6 +68,9 @@ const FREE: readonly Free[] = [
   { key: 'armRadius', loose: 200 },
 ];
 
+/** What may differ on a right half; all else it shares with the left. */
+const ONE_SIDED: readonly Free['key'][] = ['shoulder', 'shoulderDrop', 'armX', 'armZ', 'armRadius', 'hip'];
+
 /** How far the seat reaches back, on legs. */
 const SEAT: Free = { key: 'seat', loose: 60 };
 /** The crotch hangs from the waist, and so does the hip unless its depth was measured. */
@@ -113,11 +116,16 @@ export type Shift = Readonly<Partial<Record<Untold, number>>>;
  */
 export function formOf(body: Body, shift: Shift = {}, legs = false): Form {
   const usual = firstFigure(body, legs);
-  const shown = legs ? [...SHOWN, ...LEGS_SHOWN] : SHOWN;
   const first = { ...usual };
   for (const key of Object.keys(shift) as Untold[]) first[key] = usual[key] + (shift[key] ?? 0);
-  const free = freeFor(body, legs);
-  const rows = asked(body, legs ? [...SHOWN, 'crotchLength'] : SHOWN);
+  return solved(body, first, freeFor(body, legs));
+}
+
+/** A figure changed in what is free until every tape, or `only` some, reads what was measured. */
+function solved(body: Body, first: Figure, free: readonly Free[], only?: readonly MeasurementKey[]): Form {
+  const legs = first.legs !== null;
+  const shown = legs ? [...SHOWN, ...LEGS_SHOWN] : SHOWN;
+  const rows = asked(body, only ?? (legs ? [...SHOWN, 'crotchLength'] : SHOWN));
   const keys = rows.map((r) => r.key);
   const figureAt = (x: readonly number[]): Figure =>
     ordered({ ...first, ...Object.fromEntries(free.map((u, i) => [u.key, first[u.key] + (x[i] ?? 0)])) });
@@ -153,13 +161,17 @@ export function formOf(body: Body, shift: Shift = {}, legs = false): Form {
 }
 
 /**
- * The form of a body of which the right side was measured otherwise: its halves are solved each by its own tape, and meet in
- * the plane between them, where they lie within 3 mm of each other. `right` null gives one that is alike on both sides.
+ * The form of a body of which the right side was measured otherwise: the left half is solved by its tape, and then the right in
+ * shoulder, arm and hip level by its own; the rest they share. `right` null gives one that is alike on both sides.
  */
 export function formOfBoth(body: Body, right: Body | null, shift: Shift = {}, legs = false): Form {
   const left = formOf(body, shift, legs);
   if (!right) return left;
-  const other = formOf(right, shift, legs);
+  const free = freeFor(right, legs).filter((u) => ONE_SIDED.includes(u.key));
+  const { shoulderDrop } = left.figure;
+  // The cross widths are read at another level where the shoulder lies otherwise.
+  const only = SHOWN.filter((key) => right[key] !== body[key] || key === 'crossBack' || key === 'crossFront');
+  const other = solved(right, { ...left.figure, shoulderDrop: right.shoulderSlope ?? shoulderDrop }, free, only);
   const own = (rows: readonly FormRow[]): readonly FormRow[] =>
     rows.filter((r) => right[r.key] !== body[r.key]).map((r) => ({ ...r, right: true as const }));
   return {

@@ -1,16 +1,7 @@
-import {
-  compared,
-  formUnder,
-  plusMinus,
-  read,
-  standFor,
-  wear,
-  type PlusMinus,
-  type Reading,
-} from '../../drape/index.ts';
+import { compared, formUnder, plusMinus, read, type PlusMinus, type Reading } from '../../drape/index.ts';
 import { telling } from '../../units/index.ts';
 import type { ResolvedJob } from '../plan/index.ts';
-import { bodyInHand, toSee, type Before } from './onForm.ts';
+import { bodyInHand, both, onBoth, standsFor, toSee, type Before } from './onForm.ts';
 
 /** What the garment reads without one step of the plan, all others done. */
 export interface WithoutStep {
@@ -32,8 +23,7 @@ export interface More {
 export function* moreOf(job: ResolvedJob, on: Before): Generator<{ readonly share: number }, More> {
   const { wanted, planned, chart, cloth, fineness } = on;
   const { side } = wanted;
-  const body = bodyInHand(wanted);
-  const stand = standFor(formUnder(wanted.drafted, body).figure, wanted.drafted);
+  const stands = standsFor(formUnder(wanted.drafted, wanted.body, {}, wanted.right), wanted.drafted);
   const control = read(chart);
   const steps = job.job.steps.filter((s) => s.on);
   const parts = steps.length + 1;
@@ -45,11 +35,12 @@ export function* moreOf(job: ResolvedJob, on: Before): Generator<{ readonly shar
       wanted.drafted.sleeves,
     );
     if (!others.ok) continue;
-    const work = wear(others.value.planned?.[side] ?? others.value.drafted, stand, cloth, fineness, planned[side]);
-    const hung = yield* telling(work, (p) => ({ share: (i + p.steps / p.most) / parts }));
-    if (hung.ok) without.push({ step: id, alteration, readings: compared(read(hung.value), control, cloth) });
+    const garments = others.value.planned ?? both(others.value.drafted);
+    const work = onBoth('planned', garments, stands, { cloth, fineness, before: planned });
+    const hung = yield* telling(work, ({ share }) => ({ share: (i + share) / parts }));
+    if (hung.ok) without.push({ step: id, alteration, readings: compared(read(hung.value[side]), control, cloth) });
   }
-  const sure = plusMinus(wanted.planned?.[side] ?? wanted.drafted, body, planned[side]);
+  const sure = plusMinus(wanted.planned?.[side] ?? wanted.drafted, bodyInHand(wanted), planned[side]);
   const moves = yield* telling(sure, (share) => ({ share: (steps.length + share) / parts }));
   return { plusMinus: moves, without };
 }

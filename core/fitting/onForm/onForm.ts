@@ -1,6 +1,7 @@
 import {
   compared,
   formUnder,
+  joined,
   read,
   standFor,
   wear,
@@ -33,7 +34,7 @@ export interface OnForm {
   readonly drafted: Seen;
   /** The same as drafted where the plan is empty. */
   readonly planned: Seen;
-  /** The sides differ, in the body or in the steps: each hangs by itself, and this one is read. */
+  /** The sides differ, in the body or in the steps: the halves hang sewn together, and this one is read. */
   readonly differ: boolean;
   readonly side: Side;
 }
@@ -59,11 +60,11 @@ export interface ToSee {
   /** The side that is read. */
   readonly side: Side;
 }
-interface Both<T> {
+export interface Both<T> {
   readonly left: T;
   readonly right: T;
 }
-const both = <T>(one: T): Both<T> => ({ left: one, right: one });
+export const both = <T>(one: T): Both<T> => ({ left: one, right: one });
 /** The body of the side that is read. */
 export const bodyInHand = ({ body, right, side }: Pick<ToSee, 'body' | 'right' | 'side'>): Body =>
   (side === 'right' && right) || body;
@@ -119,8 +120,7 @@ export function* onForm(
   const { size, body, right, chart, drafted, planned, differ, side } = wanted;
   const form = formUnder(drafted, body, {}, right);
   yield { stage: 'drafted', form };
-  const stand = standFor(form.figure, drafted);
-  const stands: Both<Stand> = { left: stand, right: form.figure.right ? standFor(form.figure.right, drafted) : stand };
+  const stands = standsFor(form, drafted);
   const same =
     before &&
     before.cloth === cloth &&
@@ -138,7 +138,10 @@ export function* onForm(
   yield { stage: 'planned', halves: second.value };
   const third = again
     ? ok(again.chart)
-    : yield* dressed('chart', drafted, standFor(formUnder(drafted, chart).figure, drafted), cloth, fineness);
+    : yield* telling(
+        dressed(drafted, standFor(formUnder(drafted, chart).figure, drafted), cloth, fineness),
+        (share): Share => ({ stage: 'chart', share }),
+      );
   if (!third.ok) return third;
   yield { stage: 'chart', halves: both(third.value) };
   const control = read(third.value);
@@ -159,42 +162,54 @@ export function* onForm(
   });
 }
 
+/** What both halves of a garment hang on. */
+export function standsFor({ figure }: Form, garment: Garment): Both<Stand> {
+  const left = standFor(figure, garment);
+  return { left, right: figure.right ? standFor(figure.right, garment) : left };
+}
+
 interface Hanging<T> {
   readonly cloth: ClothId;
   readonly fineness: Fineness;
   readonly before?: T | undefined;
 }
 
-/** Both halves one after the other; one for both where body and pieces are alike. */
-function* onBoth(
+interface Share {
+  readonly stage: Stage;
+  readonly share: number;
+}
+
+/** Both halves one after the other, and then joined; one for both where body and pieces are alike. */
+export function* onBoth(
   stage: Stage,
   garments: Both<Garment>,
   stands: Both<Stand>,
   { cloth, fineness, before }: Hanging<Halves>,
-): Generator<Working, Result<Halves>> {
-  const left = yield* dressed(stage, garments.left, stands.left, cloth, fineness, before?.left);
+): Generator<Share, Result<Halves>> {
+  const alone = garments.left === garments.right && stands.left === stands.right;
+  const half = (side: Side) => dressed(garments[side], stands[side], cloth, fineness, before?.[side]);
+  const part = (done: number) => (share: number) => ({ stage, share: (done + share) / (alone ? 1 : 3) });
+  const left = yield* telling(half('left'), part(0));
   if (!left.ok) return left;
-  if (garments.left === garments.right && stands.left === stands.right) return ok(both(left.value));
-  const right = yield* dressed(stage, garments.right, stands.right, cloth, fineness, before?.right);
-  return right.ok ? ok({ left: left.value, right: right.value }) : right;
+  if (alone) return ok(both(left.value));
+  const right = yield* telling(half('right'), part(1));
+  if (!right.ok) return right;
+  return ok(yield* telling(joined({ left: left.value, right: right.value }), (p) => part(2)(p.steps / p.most)));
 }
 
-/** Coarse first: a fine mesh begins where a coarse one lies. */
+/** Coarse first: a fine mesh begins where a coarse one lies. Tells what share of the steps it may take is done. */
 function* dressed(
-  stage: Stage,
   garment: Garment,
   stand: Stand,
   cloth: ClothId,
   fineness: Fineness,
   before?: Worn,
-): Generator<Working, Result<Worn>> {
-  const rough = before ? ok(before) : yield* told(stage, wear(garment, stand, cloth, 'coarse'));
+): Generator<number, Result<Worn>> {
+  const share = (p: Progress): number => p.steps / p.most;
+  const rough = before ? ok(before) : yield* telling(wear(garment, stand, cloth, 'coarse'), share);
   if (!rough.ok || (fineness === 'coarse' && !before)) return rough;
-  return yield* told(stage, wear(garment, stand, cloth, fineness, rough.value));
+  return yield* telling(wear(garment, stand, cloth, fineness, rough.value), share);
 }
-
-const told = (stage: Stage, work: Generator<Progress, Result<Worn>>): Generator<Working, Result<Worn>> =>
-  telling(work, (p) => ({ stage, share: p.steps / p.most }));
 
 /** The whole of it at once. */
 export const allOnForm = (wanted: ToSee, cloth: ClothId, fineness: Fineness): Result<Hung> =>

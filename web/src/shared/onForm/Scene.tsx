@@ -12,28 +12,35 @@ const MARGIN = 0.05;
 const SLIMMER = 0.01;
 /** How much of the form is seen above trousers, m. */
 const ABOVE_WAIST = 0.06;
-/** Nearer to the middle of the body a point lies on it, m. */
-const AT_CENTRE = 1e-6;
-
 function geometryOf({ positions, triangles }: Mesh, colours?: Float32Array): BufferGeometry {
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(positions, 3));
   if (colours) geometry.setAttribute('color', new BufferAttribute(colours, 3));
   geometry.setIndex(new BufferAttribute(triangles, 1));
   geometry.computeVertexNormals();
-  smoothAtCentre(geometry);
+  smoothBetweenHalves(geometry);
   return geometry;
 }
 
-/** Where the two halves meet they are one surface: no edge is shaded there. */
-function smoothAtCentre(geometry: BufferGeometry): void {
+/** Where the two halves meet, each with a point of its own in the same place, they are one surface: no edge is shaded there. */
+function smoothBetweenHalves(geometry: BufferGeometry): void {
   const [place, normal] = [geometry.getAttribute('position'), geometry.getAttribute('normal')];
-  for (let i = 0; i < place.count; i++)
-    if (Math.abs(place.getX(i)) < AT_CENTRE) {
-      const [y, z] = [normal.getY(i), normal.getZ(i)];
-      const size = Math.hypot(y, z) || 1;
-      normal.setXYZ(i, 0, y / size, z / size);
+  const first = new Map<string, number>();
+  for (let i = 0; i < place.count; i++) {
+    const key = `${place.getX(i)} ${place.getY(i)} ${place.getZ(i)}`;
+    const other = first.get(key);
+    if (other === undefined) {
+      first.set(key, i);
+      continue;
     }
+    const sum = [
+      normal.getX(i) + normal.getX(other),
+      normal.getY(i) + normal.getY(other),
+      normal.getZ(i) + normal.getZ(other),
+    ] as const;
+    const size = Math.hypot(...sum) || 1;
+    for (const p of [i, other]) normal.setXYZ(p, sum[0] / size, sum[1] / size, sum[2] / size);
+  }
 }
 
 /** The surface of a form, m, drawn in by a little. */

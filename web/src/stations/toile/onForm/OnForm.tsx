@@ -99,7 +99,9 @@ export function OnForm({
           {look.refusal && <Notice grade="look">{sayRefusal(look.refusal, units)}</Notice>}
           {look.draped?.differ && (
             <fieldset className="mb-3 flex flex-wrap items-center gap-3">
-              <legend className="mb-1">The two sides differ: each hangs by itself. What is read is the wearer’s</legend>
+              <legend className="mb-1">
+                The two sides differ, and hang as they are. What is read here is the wearer’s
+              </legend>
               {(['left', 'right'] as const).map((s) => (
                 <Radio key={s} name="side" on={side === s} set={() => setSide(s)}>
                   {s}
