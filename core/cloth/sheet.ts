@@ -8,6 +8,11 @@ export interface Sheet {
   readonly triangles: Int32Array;
   /** u, v of every triangle’s three corners, m. */
   readonly flat: Float64Array;
+  /**
+   * How many layers of cloth lie at every triangle. More of them are heavier and stiffer to bend; to stretch they are not, as the
+   * others are sewn down along one edge only.
+   */
+  readonly layers: Float64Array;
 }
 
 /** A sheet with what the computation asks of it again and again. */
@@ -16,11 +21,11 @@ export interface Prepared extends Sheet {
   readonly area: Float64Array;
   /** How the corners make up the two directions: wu = b1·(x1 − x0) + b2·(x2 − x0), wv the same; b1, b2, c1, c2 of every triangle. */
   readonly slopes: Float64Array;
-  /** Area that hangs on every point, m². */
+  /** Area that hangs on every point, all layers of it, m². */
   readonly share: Float64Array;
   /** Four points of every fold: the two of its edge, and the two across from it. */
   readonly folds: Int32Array;
-  /** By how much each of the four counts in a fold’s bend, and the area it stands for. */
+  /** By how much each of the four counts in a fold’s bend, and the area it stands for: the less the more layers are bent there. */
   readonly weights: Float64Array;
   readonly foldArea: Float64Array;
 }
@@ -38,7 +43,7 @@ export function prepare(sheet: Sheet): Prepared {
     if (!(Math.abs(twice) > 0)) throw new Error(`prepare: expected an area, got none at triangle ${t}`);
     area[t] = Math.abs(twice) / 2;
     slopes.set([bv / twice, -av / twice, -bu / twice, au / twice], 4 * t);
-    for (let k = 0; k < 3; k++) share[sheet.triangles[3 * t + k]!]! += area[t]! / 3;
+    for (let k = 0; k < 3; k++) share[sheet.triangles[3 * t + k]!]! += (area[t]! * sheet.layers[t]!) / 3;
   }
   return { ...sheet, area, slopes, share, ...foldsOf(sheet, area) };
 }
@@ -61,7 +66,8 @@ function foldsOf(sheet: Sheet, area: Float64Array): Pick<Prepared, 'folds' | 'we
       const [one, two] = [cotangents(sheet, other, a), cotangents(sheet, { t, k }, a)];
       folds.push(a, b, ...across);
       weights.push(one.atB + two.atB, one.atA + two.atA, -(one.atA + one.atB), -(two.atA + two.atB));
-      foldArea.push(area[other.t]! + area[t]!);
+      const layers = (sheet.layers[other.t]! + sheet.layers[t]!) / 2;
+      foldArea.push((area[other.t]! + area[t]!) / layers);
     }
   return { folds: Int32Array.from(folds), weights: Float64Array.from(weights), foldArea: Float64Array.from(foldArea) };
 }

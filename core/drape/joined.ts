@@ -72,6 +72,7 @@ const sheetOf = (left: Worn, right: Worn, places: Places): Sheet => ({
   points: places.count,
   triangles: Int32Array.from([...left.sheet.triangles, ...right.sheet.triangles.map((i) => places.right[i]!)]),
   flat: Float64Array.from([...left.sheet.flat, ...right.sheet.flat]),
+  layers: Float64Array.from([...left.sheet.layers, ...right.sheet.layers]),
 });
 
 /** The bodies under both halves: each half feels its own, wherever its points lie. */

@@ -1,5 +1,6 @@
 export * from './carry.ts';
 export * from './garment.ts';
+export * from './intake.ts';
 export * from './sew.ts';
 export * from './place.ts';
 export * from './sleeve.ts';

@@ -4,7 +4,7 @@ import { doubleDartsOf, doubleDartShape, pieceArea, dartShape, type EdgeRole, ty
 import { distance } from '../geometry/index.ts';
 import { expectOk } from '../units/index.ts';
 import { alongTube, armTube, formOf, inLeg, legOf, shapeOf } from '../form/index.ts';
-import { edgeKey, haveLegs, placeOn, setInSleeves, sew, sewnPieces, type Toile } from './index.ts';
+import { edgeKey, haveLegs, layersOn, placeOn, setInSleeves, sew, sewnPieces, type Toile } from './index.ts';
 
 const SIZE = '4';
 const sewn = (id: SampleId, edge: number): Toile => {
@@ -12,7 +12,11 @@ const sewn = (id: SampleId, edge: number): Toile => {
   return expectOk(sew({ pieces: pattern.sizes[SIZE]!, seams: pattern.seams }, edge), id);
 };
 
-const triangleArea = (a: { x: number; y: number }, b: { x: number; y: number }, c: { x: number; y: number }): number =>
+interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+const triangleArea = (a: Place, b: Place, c: Place): number =>
   Math.abs((b.x - a.x) * (c.y - a.y) - (c.x - a.x) * (b.y - a.y)) / 2;
 
 /** What the darts of a piece cut out of it, mm². */
@@ -32,6 +36,45 @@ function dartsOf(piece: Piece): number {
 const CAPS = 0.01;
 
 const SEWABLE = SAMPLE_IDS;
+
+describe('what darts take in', () => {
+  it.each(['causeway', 'causeway-side', 'skerry-shoulder', 'landing'] as const)(
+    '%s: lies double on the cloth beside them, no more of it than was cut out',
+    (id) => {
+      const { sheet, panels } = sewn(id, 8);
+      for (const { piece, from, to, places, triangles } of panels) {
+        let over = 0;
+        for (let t = from; t < to; t++) {
+          const [a, b, c] = [0, 1, 2].map((k) => places[triangles[3 * (t - from) + k]!]!) as [Place, Place, Place];
+          expect([1, 3]).toContain(sheet.layers[t]);
+          over += triangleArea(a, b, c) * (sheet.layers[t]! - 1);
+        }
+        const taken = dartsOf(piece);
+        // Whole triangles of the mesh, and what reaches beyond an edge of the piece, are lost or gained.
+        if (taken === 0) expect(over).toBe(0);
+        else if (taken > 2000) expect(Math.abs(over / taken - 1)).toBeLessThan(0.2);
+      }
+    },
+  );
+
+  it('is pressed down from a side dart, and to the centre from one that runs down', () => {
+    const front = sewn('causeway-side', 8).panels.find((p) => p.piece.part === 'front')!;
+    const { piece } = front;
+    const layersAt = layersOn(piece);
+    for (const d of piece.darts) {
+      const { start, end, tip } = dartShape(piece, d);
+      const across = Math.abs(start.y - end.y) > Math.abs(start.x - end.x);
+      const [on, off] = across
+        ? [start, end].sort((p, q) => q.y - p.y)
+        : [start, end].sort((p, q) => Math.abs(p.x) - Math.abs(q.x));
+      const beyond = (p: Place, q: Place): Place => ({ x: p.x + 0.1 * (p.x - q.x), y: p.y + 0.1 * (p.y - q.y) });
+      const inward = (p: Place): Place => ({ x: p.x + 0.3 * (tip.x - p.x), y: p.y + 0.3 * (tip.y - p.y) });
+      expect(layersAt(inward(beyond(on!, off!)))).toBe(3);
+      expect(layersAt(inward(beyond(off!, on!)))).toBe(1);
+    }
+    expect(piece.darts.length).toBeGreaterThan(0);
+  });
+});
 
 describe('pieces sewn for the form', () => {
   it.each(SEWABLE.flatMap((id) => [22, 14].map((edge) => [id, edge] as const)))(

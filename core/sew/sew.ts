@@ -4,6 +4,7 @@ import type { Sheet } from '../cloth/index.ts';
 import { ok, refuse, TOL, type Result } from '../units/index.ts';
 import { cutOf, type Cut, type Spot, type Stretch } from './cut.ts';
 import { garmentOf, type Garment } from './garment.ts';
+import { layersOn } from './intake.ts';
 import { pairsOfDarts, pairsOfSeam } from './pairs.ts';
 import { triangulate, type Triangles } from './triangulate.ts';
 
@@ -157,15 +158,26 @@ function panelsOf(meshes: readonly Meshed[], first: readonly number[], of: Int32
 }
 
 function sheetOf(panels: readonly Panel[], points: number): Sheet {
-  const [triangles, flat]: [number[], number[]] = [[], []];
+  const [triangles, flat, layers]: [number[], number[], number[]] = [[], [], []];
   for (const panel of panels) {
     const turned = grainTurn(panel.piece);
+    const layersAt = layersOn(panel.piece);
     for (const k of panel.triangles) {
       triangles.push(panel.points[k]!);
       flat.push(...turned(panel.places[k]!));
     }
+    for (let t = 0; t < panel.triangles.length; t += 3) {
+      const corners = [0, 1, 2].map((k) => panel.places[panel.triangles[t + k]!]!);
+      const mean = (d: 'x' | 'y'): number => corners.reduce((sum, c) => sum + c[d], 0) / 3;
+      layers.push(layersAt({ x: mean('x'), y: mean('y') }));
+    }
   }
-  return { points, triangles: Int32Array.from(triangles), flat: Float64Array.from(flat) };
+  return {
+    points,
+    triangles: Int32Array.from(triangles),
+    flat: Float64Array.from(flat),
+    layers: Float64Array.from(layers),
+  };
 }
 
 /** A piece that nothing joins to the first one. */

@@ -49,6 +49,7 @@ export function rectangle(
     points: places.length,
     triangles: Int32Array.from(triangles),
     flat: Float64Array.from(flat),
+    layers: new Float64Array(triangles.length / 3).fill(1),
   });
   return { sheet, places };
 }
