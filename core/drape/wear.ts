@@ -8,6 +8,7 @@ import {
   step,
   unionOf,
   type ClothId,
+  type Layers,
   type Prepared,
   type Solid,
 } from '../cloth/index.ts';
@@ -36,6 +37,7 @@ import {
   type Garment,
   type Toile,
 } from '../sew/index.ts';
+import { layersOf } from './layered.ts';
 import { ok, toEnd, type Result } from '../units/index.ts';
 
 /** A garment on a form: where its cloth lies, m. */
@@ -47,6 +49,8 @@ export interface Worn {
   readonly toile: Toile;
   readonly sheet: Prepared;
   readonly x: Float64Array;
+  /** Where it may meet itself. */
+  readonly layers: Layers | null;
   /** It hangs from its shoulders, not from the waist. */
   readonly hangs: boolean;
   /** Whether it came to rest, and in how many steps. */
@@ -136,7 +140,8 @@ export function* wear(
   const held = heldFor(toile, hangs);
   const pinned = before ? [] : shoulders;
   for (const i of pinned) held.fill(1, 3 * i, 3 * i + 3);
-  const on = hang({ sheet, cloth: CLOTHS[cloth], solid, touch: TOUCH, held }, start);
+  const layers = layersOf(toile, laid, solid);
+  const on = hang({ sheet, cloth: CLOTHS[cloth], solid, touch: TOUCH, layers, held }, start);
   let still = 0;
   let steps = 0;
   let slides = true;
@@ -148,7 +153,19 @@ export function* wear(
     slides &&= steps < free || (!before && steps < STEPS.free.most && speed > STEPS.free.slow);
     yield { steps, most: STEPS.most, x: on.x };
   }
-  return ok({ figure, solid, arms, cloth, toile, sheet, x: on.x, hangs, settled: still >= atRest.steps, steps });
+  return ok({
+    figure,
+    solid,
+    arms,
+    cloth,
+    toile,
+    sheet,
+    x: on.x,
+    layers,
+    hangs,
+    settled: still >= atRest.steps,
+    steps,
+  });
 }
 
 /** The points of the shoulder seams; of raglan sleeves those at the neck. */

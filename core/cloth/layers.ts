@@ -1,0 +1,174 @@
+import type { Pattern } from './matrix.ts';
+import type { Prepared } from './sheet.ts';
+
+/** Cloth that may meet cloth. */
+export interface Layers {
+  /** How far apart two layers keep, m, and how hard they push each other, N/m. */
+  readonly apart: number;
+  readonly push: number;
+  /** Of every triangle 1 or −1: whether its corners run against the clock seen from outside the garment. */
+  readonly outward: Int8Array;
+  /** Which tube of the garment every triangle belongs to, such as body and sleeve: two of them lie side by side, outside to outside. */
+  readonly tube: Uint8Array;
+}
+
+/** What of layers stays the same while cloth moves, and what is remembered from step to step. */
+export interface Meeting {
+  readonly layers: Layers;
+  /** Which tube every point belongs to; `SHARED` where two are sewn together. */
+  readonly tube: Uint8Array;
+  /** The points that share a triangle with a point, and those that do with them: cloth so near is one piece. */
+  readonly near: readonly ReadonlySet<number>[];
+  /** The side on which a point was seen first beside a triangle of its own tube, by both. */
+  sides: ReadonlyMap<number, 1 | -1>;
+  readonly normals: Float64Array;
+  readonly head: Int32Array;
+  readonly next: Int32Array;
+  /** The point that looked at a triangle last: several cells may share a list. */
+  readonly seen: Int32Array;
+}
+
+const SHARED = 255;
+/** So far off a triangle a point is noticed, m: farther than it goes in one step, so that it does not come through unseen. */
+const NOTICED = 0.015;
+/** A point over the edge between two triangles lies over both: by this share of a triangle. */
+const OVER = 1e-3;
+/** Cells in which triangles are looked for, m, and how many lists they are kept in. */
+const CELL = 0.03;
+const LISTS = 8192;
+
+export function meetingOf(sheet: Prepared, layers: Layers): Meeting {
+  const { points, triangles } = sheet;
+  const ring: Set<number>[] = Array.from({ length: points }, () => new Set());
+  const tube = new Uint8Array(points).fill(SHARED - 1);
+  for (let k = 0; k < triangles.length; k++) {
+    const [i, t] = [triangles[k]!, Math.floor(k / 3)];
+    for (let c = 0; c < 3; c++) ring[i]!.add(triangles[3 * t + c]!);
+    const own = layers.tube[t]!;
+    tube[i] = tube[i] === SHARED - 1 || tube[i] === own ? own : SHARED;
+  }
+  const near = ring.map((own) => new Set([...own].flatMap((j) => [...ring[j]!])));
+  return {
+    ...{ layers, tube, near, sides: new Map() },
+    normals: new Float64Array(triangles.length),
+    head: new Int32Array(LISTS),
+    next: new Int32Array(triangles.length / 3),
+    seen: new Int32Array(triangles.length / 3),
+  };
+}
+
+const cellOf = (x: number, y: number, z: number): number =>
+  ((Math.imul(x, 73856093) ^ Math.imul(y, 19349663) ^ Math.imul(z, 83492791)) >>> 0) % LISTS;
+
+/** The normal of every triangle as its corners run, 1 long, and the lists of triangles by the cell their middle lies in. */
+function sorted({ triangles }: Prepared, { normals, head, next }: Meeting, x: Float64Array): void {
+  head.fill(-1);
+  for (let t = 0; t < next.length; t++) {
+    const [a, b, c] = [3 * triangles[3 * t]!, 3 * triangles[3 * t + 1]!, 3 * triangles[3 * t + 2]!];
+    const [ux, uy, uz] = [x[b]! - x[a]!, x[b + 1]! - x[a + 1]!, x[b + 2]! - x[a + 2]!];
+    const [vx, vy, vz] = [x[c]! - x[a]!, x[c + 1]! - x[a + 1]!, x[c + 2]! - x[a + 2]!];
+    const [nx, ny, nz] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx];
+    const size = Math.sqrt(nx * nx + ny * ny + nz * nz) || 1;
+    normals[3 * t] = nx / size;
+    normals[3 * t + 1] = ny / size;
+    normals[3 * t + 2] = nz / size;
+    const [p, q, r] = [0, 1, 2].map((d) => Math.floor((x[a + d]! + x[b + d]! + x[c + d]!) / (3 * CELL))) as [
+      number,
+      number,
+      number,
+    ];
+    const cell = cellOf(p, q, r);
+    next[t] = head[cell]!;
+    head[cell] = t;
+  }
+}
+
+/** The outward normals of the triangles around every point, added up. */
+function pointNormals({ points, triangles }: Prepared, { normals, layers }: Meeting): Float64Array {
+  const out = new Float64Array(3 * points);
+  for (let k = 0; k < triangles.length; k++) {
+    const t = Math.floor(k / 3);
+    for (let d = 0; d < 3; d++) out[3 * triangles[k]! + d]! += layers.outward[t]! * normals[3 * t + d]!;
+  }
+  return out;
+}
+
+/** Shares of a triangle’s corners at the place on it across from a point; null where the point lies beside it. */
+function sharesAt(
+  { triangles }: Prepared,
+  t: number,
+  x: Float64Array,
+  p: readonly [number, number, number],
+): readonly [number, number, number] | null {
+  const [a, b, c] = [3 * triangles[3 * t]!, 3 * triangles[3 * t + 1]!, 3 * triangles[3 * t + 2]!];
+  let [uu, uv, vv, pu, pv] = [0, 0, 0, 0, 0];
+  for (let d = 0; d < 3; d++) {
+    const [u, v, w] = [x[b + d]! - x[a + d]!, x[c + d]! - x[a + d]!, p[d]! - x[a + d]!];
+    uu += u * u;
+    uv += u * v;
+    vv += v * v;
+    pu += w * u;
+    pv += w * v;
+  }
+  const det = uu * vv - uv * uv;
+  if (!(det > 0)) return null;
+  const [s, r] = [(vv * pu - uv * pv) / det, (uu * pv - uv * pu) / det];
+  return s < -OVER || r < -OVER || s + r > 1 + OVER ? null : [1 - s - r, s, r];
+}
+
+/**
+ * Adds what layers do to each other where they meet, N: body and sleeve keep outside to outside, and cloth of one tube that folds on
+ * itself stays on the side on which it came near. How forces grow with the points is put on the diagonal alone, twice: too much, so
+ * that no step goes too far. Layers slide on each other without friction.
+ */
+export function addLayers(
+  sheet: Prepared,
+  meeting: Meeting,
+  x: Float64Array,
+  force: Float64Array,
+  { values, diagonal }: Pattern,
+): void {
+  sorted(sheet, meeting, x);
+  const outwards = pointNormals(sheet, meeting);
+  const { layers, tube, near, normals, head, next, seen } = meeting;
+  seen.fill(-1);
+  const { apart, push } = layers;
+  const sides = new Map<number, 1 | -1>();
+  for (let i = 0; i < sheet.points; i++) {
+    if (tube[i] === SHARED) continue;
+    const p = [x[3 * i]!, x[3 * i + 1]!, x[3 * i + 2]!] as const;
+    const [cx, cy, cz] = p.map((v) => Math.floor(v / CELL)) as [number, number, number];
+    for (let k = 0; k < 27; k++) {
+      const cell = cellOf(cx + (k % 3) - 1, cy + (Math.floor(k / 3) % 3) - 1, cz + Math.floor(k / 9) - 1);
+      for (let t = head[cell]!; t >= 0; t = next[t]!) {
+        if (seen[t] === i) continue;
+        seen[t] = i;
+        const a = 3 * sheet.triangles[3 * t]!;
+        const n = [normals[3 * t]!, normals[3 * t + 1]!, normals[3 * t + 2]!] as const;
+        const off = n[0] * (p[0] - x[a]!) + n[1] * (p[1] - x[a + 1]!) + n[2] * (p[2] - x[a + 2]!);
+        if (Math.abs(off) > NOTICED) continue;
+        const other = layers.tube[t] !== tube[i];
+        const facing = n[0] * outwards[3 * i]! + n[1] * outwards[3 * i + 1]! + n[2] * outwards[3 * i + 2]!;
+        if (other && facing * layers.outward[t]! > 0) continue;
+        const corners = [0, 1, 2].map((c) => sheet.triangles[3 * t + c]!);
+        if (corners.some((c) => near[i]!.has(c))) continue;
+        const shares = sharesAt(sheet, t, x, p);
+        if (!shares) continue;
+        const key = i * next.length + t;
+        const side = other ? layers.outward[t]! : (meeting.sides.get(key) ?? (off < 0 ? -1 : 1));
+        if (!other) sides.set(key, side as 1 | -1);
+        const into = apart - side * off;
+        if (into <= 0) continue;
+        const points = [i, ...corners];
+        [1, ...shares.map((s) => -s)].forEach((share, c) => {
+          const [at, m] = [3 * points[c]!, 9 * diagonal[points[c]!]!];
+          for (let d = 0; d < 3; d++) {
+            force[at + d]! += share * push * into * side * n[d]!;
+            for (let e = 0; e < 3; e++) values[m + 3 * d + e]! += 2 * Math.abs(share) * push * n[d]! * n[e]!;
+          }
+        });
+      }
+    }
+  }
+  meeting.sides = sides;
+}

@@ -1,0 +1,38 @@
+import { describe, expect, it } from 'vitest';
+import { samplePattern, type SampleId } from '../blocks/index.ts';
+import { farthestThrough } from '../testing/through.ts';
+import { expectOk } from '../units/index.ts';
+import { formUnder, standFor, worn } from './index.ts';
+
+function sleeved(id: SampleId) {
+  const pattern = samplePattern(id, ['4']);
+  const { body } = pattern.chart.find((r) => r.size === '4')!;
+  const garment = { pieces: pattern.sizes['4']!, seams: pattern.seams, sleeves: true };
+  const stand = standFor(formUnder(garment, body).figure, garment);
+  return expectOk(worn(garment, stand, 'calico', 'coarse'), id);
+}
+
+describe('a sleeve beside the body of its garment', () => {
+  // Without layers the sleeve of Quay lay 9 mm inside its body, that of Ebb, which is drawn tight there, 17.
+  it.each([
+    ['causeway', 1],
+    ['quay', 1],
+    ['skiff', 1],
+    ['ebb', 5],
+  ] as const)('%s: lies on it and not more than %d mm inside it, at rest', (id, most) => {
+    const on = sleeved(id);
+    expect(on.settled).toBe(true);
+    expect(farthestThrough(on.sheet, on.layers!, on.x)).toBeLessThan(most / 1000);
+  });
+
+  it('is left out of it where a cut-on sleeve hangs without an arm', () => {
+    const pattern = samplePattern('causeway-cut-on', ['4']);
+    const { body } = pattern.chart.find((r) => r.size === '4')!;
+    const garment = { pieces: pattern.sizes['4']!, seams: pattern.seams };
+    const on = expectOk(
+      worn(garment, standFor(formUnder(garment, body).figure, garment), 'calico', 'coarse'),
+      'cut on',
+    );
+    expect([on.layers, on.settled]).toEqual([null, true]);
+  });
+});
