@@ -27,10 +27,7 @@ export function Recommended({ draft }: { readonly draft: Draft }) {
             key={`${ask.alteration} ${ask.side}`}
             className="grid gap-x-4 gap-y-1 min-[800px]:grid-cols-[290px_minmax(0,1fr)]"
           >
-            <button
-              className="btn self-start !justify-start"
-              onClick={() => addStep(ask.alteration, {}, ask.side)}
-            >
+            <button className="btn self-start !justify-start" onClick={() => addStep(ask.alteration, {}, ask.side)}>
               {askName(ask)}
             </button>
             <p className="self-center">{sayFit(ask.fit.sum, units)}</p>
