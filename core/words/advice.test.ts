@@ -44,7 +44,7 @@ describe('what to do and what to leave, in one sentence', () => {
 describe('what leaving a step out would cost', () => {
   const units = { unit: 'cm', fraction: 8 } as const;
   const worth = (key: MeasurementKey | null, left: number, within = false) =>
-    sayWorth({ step: 's', key, left, cost: Math.abs(left), within }, units);
+    sayWorth({ step: 's', key, right: false, left, cost: Math.abs(left), within }, units);
   it('is said as one feels it: short and long, tight and wide', () => {
     expect(worth('fullBust', 48)).toBe('Left out, the full bust would be 4.8 cm too tight.');
     expect(worth('waist', -30)).toBe('Left out, the waist would be 3.0 cm too wide.');

@@ -205,7 +205,7 @@ export const worksheetOf = (
       );
 
 /** The rows of what was taken on the right, by the right body and the right pieces. */
-function onRightOf(start: Setup, { sides, steps }: Replayed): readonly Row[] {
+export function onRightOf(start: Setup, { sides, steps }: Replayed): readonly Row[] {
   const { body, right } = start;
   if (!right) return [];
   const differs = SIDED.filter((key) => right[key] !== undefined && right[key] !== body[key]);

@@ -8,10 +8,10 @@ const pattern = causewayPattern();
 const row = pattern.chart.find((r) => r.size === '4')?.body ?? {};
 const step = (alteration: string, values: Step['values'] = {}): Step =>
   stepSchema.parse({ id: alteration, alteration, revision: 1, values });
-const thin = (differs: Readings, steps: readonly Step[]) =>
+const thin = (differs: Readings, steps: readonly Step[], right: Readings = {}) =>
   thinned({
     job: { size: '4', sizeMethod: 'highBust', steps: [...steps] },
-    wearer: wearerWith({ ...row, ...differs }),
+    wearer: wearerWith({ ...row, ...differs }, right),
     pattern,
   });
 
@@ -46,6 +46,16 @@ describe('what leaving a step out would cost', () => {
       step('swayback-waist-seam', { by: 2 }),
     ]);
     expect(drop).toEqual(['swayback-waist-seam']);
+  });
+
+  it('is told on the right, where a step for the right side answers to what was measured there', () => {
+    const low = { ...step('shoulder-slope'), side: 'right' as const };
+    const { worth, drop } = thin({ shoulderSlope: 39 }, [low], { shoulderSlope: 54 });
+    expect(worth).toMatchObject([{ key: 'shoulderSlope', right: true, within: false }]);
+    expect(worth[0]?.left).toBeCloseTo(15, 0);
+    expect(drop).toEqual([]);
+    // Within what a tape can tell it can be done without.
+    expect(thin({ shoulderSlope: 39 }, [low], { shoulderSlope: 41 }).drop).toEqual(['shoulder-slope']);
   });
 
   it('leaves alone what the sewist set by herself: without a hip depth nothing tells what moving the hip is worth', () => {

@@ -1,5 +1,5 @@
 import { alterationById, isByBust } from '../../alterations/index.ts';
-import { setupOf, emptyCache, replay, worksheetOf, type ResolvedJob } from '../plan/index.ts';
+import { emptyCache, onRightOf, replay, setupOf, worksheetOf, type Replayed, type ResolvedJob } from '../plan/index.ts';
 import type { Row } from '../compare/index.ts';
 import type { Step } from '../../documents/schema.ts';
 import type { MeasurementKey } from '../../pattern/index.ts';
@@ -10,6 +10,8 @@ export interface Worth {
   readonly step: string;
   /** Null where nothing that is measured would differ. */
   readonly key: MeasurementKey | null;
+  /** As it was taken on the right. */
+  readonly right: boolean;
   /** What would be left there without the step, mm at the body: positive, the garment would lack it. */
   readonly left: number;
   /** How much more that is than the plan leaves, mm; never below nothing. */
@@ -38,12 +40,15 @@ function isMeasured({ alteration }: Step): boolean {
 export function thinned(resolved: ResolvedJob): Thinned {
   const start = setupOf(resolved);
   const cache = emptyCache();
-  const left = (steps: readonly Step[]): readonly Row[] =>
-    worksheetOf(start, replay(start, steps, cache, { brief: true }));
+  const rowsOf = (done: Replayed): readonly Sided[] => [
+    ...worksheetOf(start, done).map((r) => ({ ...r, right: false })),
+    ...onRightOf(start, done).map((r) => ({ ...r, right: true })),
+  ];
+  const left = (steps: readonly Step[]): readonly Sided[] => rowsOf(replay(start, steps, cache, { brief: true }));
   const all = resolved.job.steps;
   if (start.original.length === 0) return { worth: [], drop: [] };
   const done = replay(start, all, cache, { brief: true });
-  const whole = worksheetOf(start, done);
+  const whole = rowsOf(done);
   // A step that nothing measured asks for is the sewist's own: nothing here can tell what it is worth.
   const asDrafted = start.contextOf(start.sewn);
   const told = new Set(
@@ -68,23 +73,35 @@ export function thinned(resolved: ResolvedJob): Thinned {
   }
 }
 
+/** A row of the worksheet, or of what differs on the right. */
+type Sided = Row & { readonly right: boolean };
+
 /** What is left at a row: how far the bust point has fallen counts, where it has. */
 const restOf = (r: Row): number => (Math.abs(r.fallen) > Math.abs(r.left ?? 0) ? r.fallen : (r.left ?? 0));
 
-function worthOf(step: string, whole: readonly Row[], without: readonly Row[]): Worth {
+function worthOf(step: string, whole: readonly Sided[], without: readonly Sided[]): Worth {
   const at = without.flatMap((r) => {
-    const was = whole.find((w) => w.key === r.key);
+    const was = whole.find((w) => w.key === r.key && w.right === r.right);
     if (r.left === null || was?.left === null || was === undefined || r.from === 'chart') return [];
     const [now, then] = [restOf(r), restOf(was)];
     const cost = Math.abs(now) - Math.abs(then);
     // What the whole plan leaves as well is no cost of this step.
-    return [{ key: r.key, left: now, cost, over: Math.abs(now) > Math.max(r.within, Math.abs(then) + TOL.sums) }];
+    return [
+      {
+        key: r.key,
+        right: r.right,
+        left: now,
+        cost,
+        over: Math.abs(now) > Math.max(r.within, Math.abs(then) + TOL.sums),
+      },
+    ];
   });
   const worst = at.sort((a, b) => Number(b.over) - Number(a.over) || b.cost - a.cost)[0];
   const told = worst !== undefined && worst.cost > TOL.sums;
   return {
     step,
     key: told ? worst.key : null,
+    right: told && worst.right,
     left: told ? worst.left : 0,
     cost: told ? worst.cost : 0,
     within: !at.some((x) => x.over),

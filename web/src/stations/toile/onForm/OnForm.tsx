@@ -76,7 +76,7 @@ export function OnForm({
           <option value="coarse">Quickly</option>
           <option value="fine">Finely, takes longer</option>
         </Select>
-        {draft && setInSleeves(draft.pieces, draft.seams).length > 0 && (
+        {draft && setInSleeves(draft.sides.left.pieces, draft.seams).length > 0 && (
           <Check on={sleeves} set={setSleeves}>
             With its sleeves
           </Check>
