@@ -22,6 +22,8 @@ export interface Meeting {
   /** The side on which a point was seen first beside a triangle of its own tube, by both. */
   sides: ReadonlyMap<number, 1 | -1>;
   readonly normals: Float64Array;
+  readonly middles: Float64Array;
+  readonly reach: Float64Array;
   readonly head: Int32Array;
   readonly next: Int32Array;
   /** The point that looked at a triangle last: several cells may share a list. */
@@ -51,6 +53,8 @@ export function meetingOf(sheet: Prepared, layers: Layers): Meeting {
   return {
     ...{ layers, tube, near, sides: new Map() },
     normals: new Float64Array(triangles.length),
+    middles: new Float64Array(triangles.length),
+    reach: new Float64Array(triangles.length / 3),
     head: new Int32Array(LISTS),
     next: new Int32Array(triangles.length / 3),
     seen: new Int32Array(triangles.length / 3),
@@ -60,8 +64,8 @@ export function meetingOf(sheet: Prepared, layers: Layers): Meeting {
 const cellOf = (x: number, y: number, z: number): number =>
   ((Math.imul(x, 73856093) ^ Math.imul(y, 19349663) ^ Math.imul(z, 83492791)) >>> 0) % LISTS;
 
-/** The normal of every triangle as its corners run, 1 long, and the lists of triangles by the cell their middle lies in. */
-function sorted({ triangles }: Prepared, { normals, head, next }: Meeting, x: Float64Array): void {
+/** Of every triangle the normal as its corners run, 1 long, its middle and how far its corners lie from that, squared; and the lists of triangles by cell. */
+function sorted({ triangles }: Prepared, { normals, middles, reach, head, next }: Meeting, x: Float64Array): void {
   head.fill(-1);
   for (let t = 0; t < next.length; t++) {
     const [a, b, c] = [3 * triangles[3 * t]!, 3 * triangles[3 * t + 1]!, 3 * triangles[3 * t + 2]!];
@@ -72,12 +76,20 @@ function sorted({ triangles }: Prepared, { normals, head, next }: Meeting, x: Fl
     normals[3 * t] = nx / size;
     normals[3 * t + 1] = ny / size;
     normals[3 * t + 2] = nz / size;
-    const [p, q, r] = [0, 1, 2].map((d) => Math.floor((x[a + d]! + x[b + d]! + x[c + d]!) / (3 * CELL))) as [
-      number,
-      number,
-      number,
-    ];
-    const cell = cellOf(p, q, r);
+    let far = 0;
+    for (let d = 0; d < 3; d++) middles[3 * t + d] = (x[a + d]! + x[b + d]! + x[c + d]!) / 3;
+    for (let k = 3 * t; k < 3 * t + 3; k++) {
+      const i = 3 * triangles[k]!;
+      let apart = 0;
+      for (let d = 0; d < 3; d++) apart += (x[i + d]! - middles[3 * t + d]!) ** 2;
+      far = Math.max(far, apart);
+    }
+    reach[t] = far;
+    const cell = cellOf(
+      Math.floor(middles[3 * t]! / CELL),
+      Math.floor(middles[3 * t + 1]! / CELL),
+      Math.floor(middles[3 * t + 2]! / CELL),
+    );
     next[t] = head[cell]!;
     head[cell] = t;
   }
@@ -98,12 +110,12 @@ function sharesAt(
   { triangles }: Prepared,
   t: number,
   x: Float64Array,
-  p: readonly [number, number, number],
+  i: number,
 ): readonly [number, number, number] | null {
   const [a, b, c] = [3 * triangles[3 * t]!, 3 * triangles[3 * t + 1]!, 3 * triangles[3 * t + 2]!];
   let [uu, uv, vv, pu, pv] = [0, 0, 0, 0, 0];
   for (let d = 0; d < 3; d++) {
-    const [u, v, w] = [x[b + d]! - x[a + d]!, x[c + d]! - x[a + d]!, p[d]! - x[a + d]!];
+    const [u, v, w] = [x[b + d]! - x[a + d]!, x[c + d]! - x[a + d]!, x[3 * i + d]! - x[a + d]!];
     uu += u * u;
     uv += u * v;
     vv += v * v;
@@ -126,49 +138,83 @@ export function addLayers(
   meeting: Meeting,
   x: Float64Array,
   force: Float64Array,
-  { values, diagonal }: Pattern,
+  pattern: Pattern,
 ): void {
+  meeting.seen.fill(-1);
   sorted(sheet, meeting, x);
   const outwards = pointNormals(sheet, meeting);
-  const { layers, tube, near, normals, head, next, seen } = meeting;
-  seen.fill(-1);
-  const { apart, push } = layers;
+  const { layers, tube, next } = meeting;
   const sides = new Map<number, 1 | -1>();
   for (let i = 0; i < sheet.points; i++) {
     if (tube[i] === SHARED) continue;
-    const p = [x[3 * i]!, x[3 * i + 1]!, x[3 * i + 2]!] as const;
-    const [cx, cy, cz] = p.map((v) => Math.floor(v / CELL)) as [number, number, number];
-    for (let k = 0; k < 27; k++) {
-      const cell = cellOf(cx + (k % 3) - 1, cy + (Math.floor(k / 3) % 3) - 1, cz + Math.floor(k / 9) - 1);
-      for (let t = head[cell]!; t >= 0; t = next[t]!) {
-        if (seen[t] === i) continue;
-        seen[t] = i;
-        const a = 3 * sheet.triangles[3 * t]!;
-        const n = [normals[3 * t]!, normals[3 * t + 1]!, normals[3 * t + 2]!] as const;
-        const off = n[0] * (p[0] - x[a]!) + n[1] * (p[1] - x[a + 1]!) + n[2] * (p[2] - x[a + 2]!);
-        if (Math.abs(off) > NOTICED) continue;
-        const other = layers.tube[t] !== tube[i];
-        const facing = n[0] * outwards[3 * i]! + n[1] * outwards[3 * i + 1]! + n[2] * outwards[3 * i + 2]!;
-        if (other && facing * layers.outward[t]! > 0) continue;
-        const corners = [0, 1, 2].map((c) => sheet.triangles[3 * t + c]!);
-        if (corners.some((c) => near[i]!.has(c))) continue;
-        const shares = sharesAt(sheet, t, x, p);
-        if (!shares) continue;
-        const key = i * next.length + t;
-        const side = other ? layers.outward[t]! : (meeting.sides.get(key) ?? (off < 0 ? -1 : 1));
-        if (!other) sides.set(key, side as 1 | -1);
-        const into = apart - side * off;
-        if (into <= 0) continue;
-        const points = [i, ...corners];
-        [1, ...shares.map((s) => -s)].forEach((share, c) => {
-          const [at, m] = [3 * points[c]!, 9 * diagonal[points[c]!]!];
-          for (let d = 0; d < 3; d++) {
-            force[at + d]! += share * push * into * side * n[d]!;
-            for (let e = 0; e < 3; e++) values[m + 3 * d + e]! += 2 * Math.abs(share) * push * n[d]! * n[e]!;
-          }
-        });
-      }
-    }
+    forNearby(meeting, i, x, (t, off) => {
+      const other = layers.tube[t] !== tube[i];
+      const out = layers.outward[t]!;
+      if (other && out * along(meeting.normals, t, outwards, i) > 0) return;
+      if ([0, 1, 2].some((c) => meeting.near[i]!.has(sheet.triangles[3 * t + c]!))) return;
+      const shares = sharesAt(sheet, t, x, i);
+      if (!shares) return;
+      const key = i * next.length + t;
+      const side = other ? out : (meeting.sides.get(key) ?? (off < 0 ? -1 : 1));
+      if (!other) sides.set(key, side as 1 | -1);
+      const into = layers.apart - side * off;
+      if (into > 0) pushApart(sheet, meeting, { i, t, shares, by: layers.push * into * side }, force, pattern);
+    });
   }
   meeting.sides = sides;
+}
+
+const along = (a: Float64Array, i: number, b: Float64Array, j: number): number =>
+  a[3 * i]! * b[3 * j]! + a[3 * i + 1]! * b[3 * j + 1]! + a[3 * i + 2]! * b[3 * j + 2]!;
+
+/** Goes through the triangles that a point may lie across from, with how far it lies before each. */
+function forNearby(
+  { normals, middles, reach, head, next, seen }: Meeting,
+  i: number,
+  x: Float64Array,
+  found: (t: number, off: number) => void,
+): void {
+  const [px, py, pz] = [x[3 * i]!, x[3 * i + 1]!, x[3 * i + 2]!];
+  const [cx, cy, cz] = [Math.floor(px / CELL), Math.floor(py / CELL), Math.floor(pz / CELL)];
+  for (let k = 0; k < 27; k++) {
+    const cell = cellOf(cx + (k % 3) - 1, cy + (Math.floor(k / 3) % 3) - 1, cz + Math.floor(k / 9) - 1);
+    for (let t = head[cell]!; t >= 0; t = next[t]!) {
+      if (seen[t] === i) continue;
+      seen[t] = i;
+      const dx = px - middles[3 * t]!;
+      const dy = py - middles[3 * t + 1]!;
+      const dz = pz - middles[3 * t + 2]!;
+      const off = normals[3 * t]! * dx + normals[3 * t + 1]! * dy + normals[3 * t + 2]! * dz;
+      // Too far off, or beside it.
+      if (Math.abs(off) > NOTICED || dx * dx + dy * dy + dz * dz - off * off > reach[t]!) continue;
+      found(t, off);
+    }
+  }
+}
+
+interface Push {
+  readonly i: number;
+  readonly t: number;
+  readonly shares: readonly [number, number, number];
+  /** N along the normal. */
+  readonly by: number;
+}
+
+/** Pushes a point and the corners of a triangle apart. */
+function pushApart(
+  { triangles }: Prepared,
+  { layers, normals }: Meeting,
+  { i, t, shares, by }: Push,
+  force: Float64Array,
+  { values, diagonal }: Pattern,
+): void {
+  const n = normals.subarray(3 * t, 3 * t + 3);
+  const points = [i, triangles[3 * t]!, triangles[3 * t + 1]!, triangles[3 * t + 2]!];
+  [1, ...shares.map((s) => -s)].forEach((share, c) => {
+    const [at, m] = [3 * points[c]!, 9 * diagonal[points[c]!]!];
+    for (let d = 0; d < 3; d++) {
+      force[at + d]! += share * by * n[d]!;
+      for (let e = 0; e < 3; e++) values[m + 3 * d + e]! += 2 * Math.abs(share) * layers.push * n[d]! * n[e]!;
+    }
+  });
 }
