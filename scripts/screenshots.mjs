@@ -47,7 +47,7 @@ try {
   await page.goto(`${base}/job/marit-causeway/toile`);
   await page.getByRole('tab', { name: 'On the form' }).click();
   await page.getByText('The plan mends it.').first().waitFor({ timeout: 120_000 });
-  await page.getByRole('slider', { name: 'Turn the form' }).scrollIntoViewIfNeeded();
+  await page.getByRole('heading', { name: 'Toile', level: 1 }).scrollIntoViewIfNeeded();
   await page.waitForTimeout(1000);
   await shot('toile-form');
   await page.getByRole('radio', { name: 'Pull' }).check();
