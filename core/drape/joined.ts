@@ -77,13 +77,11 @@ const sheetOf = (left: Worn, right: Worn, places: Places): Sheet => ({
 });
 
 /** In a mirror image corners run the other way round. */
-const bothLayers = (left: Layers | null, right: Layers | null): Layers | null =>
-  left &&
-  right && {
-    ...left,
-    outward: Int8Array.from([...left.outward, ...right.outward.map((way) => -way)]),
-    tube: Uint8Array.from([...left.tube, ...right.tube]),
-  };
+const bothLayers = (left: Layers, right: Layers): Layers => ({
+  ...left,
+  outward: Int8Array.from([...left.outward, ...right.outward.map((way) => -way)]),
+  tube: Uint8Array.from([...left.tube, ...right.tube]),
+});
 
 /** The bodies under both halves: each half feels its own, wherever its points lie. */
 function sideBySide(left: Worn, right: Worn): Solid {

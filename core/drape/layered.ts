@@ -1,5 +1,4 @@
 import type { Layers, Solid } from '../cloth/index.ts';
-import { edgesWithRole } from '../pattern/index.ts';
 import { isSleeve, type Toile } from '../sew/index.ts';
 
 /** How far apart two layers keep, m: each as far as from a body. */
@@ -8,12 +7,8 @@ const PUSH = 300;
 /** The tubes of a garment. */
 const TUBE = { body: 0, sleeve: 1 } as const;
 
-/**
- * What of a garment that was just laid around a body may meet: its body and its sleeve, and cloth that folds on itself. Null for
- * a cut-on sleeve, which hangs without an arm and would collapse onto itself without end.
- */
-export function layersOf(toile: Toile, laid: Float64Array, solid: Solid): Layers | null {
-  if (toile.panels.some((p) => !isSleeve(p) && edgesWithRole(p.piece, 'underarm').length > 0)) return null;
+/** What of a garment that was just laid around a body may meet: its body and its sleeve, and cloth that folds on itself. */
+export function layersOf(toile: Toile, laid: Float64Array, solid: Solid): Layers {
   const { triangles } = toile.sheet;
   const outward = new Int8Array(triangles.length / 3);
   const tube = new Uint8Array(triangles.length / 3);

@@ -1,7 +1,7 @@
 import { CLOTHS, drawnAt } from '../cloth/index.ts';
 import { alongTube, tautOver, type ArmTube, type Vec3 } from '../form/index.ts';
 import { edgesWithRole, waistHeight, type EdgeRole, type Piece } from '../pattern/index.ts';
-import { edgeKey, isSleeve, type Panel } from '../sew/index.ts';
+import { edgeKey, isSleeve, onCutOnSleeve, type Panel } from '../sew/index.ts';
 import { LIES_OFF, type Worn } from './wear.ts';
 
 /** Where a point of the cloth lies, mm. */
@@ -109,7 +109,13 @@ export const girthAtLevel = (w: Worn, height: number): number => lengthAt(w, hei
 const trianglesOf = ({ from, to }: Panel): readonly number[] => Array.from({ length: to - from }, (_, k) => from + k);
 
 /** The triangles of the cloth on the torso: the sleeves are read by themselves. */
-const onTorso = ({ toile }: Worn): readonly number[] => toile.panels.filter((p) => !isSleeve(p)).flatMap(trianglesOf);
+function onTorso({ figure, toile }: Worn): readonly number[] {
+  const sleeve = onCutOnSleeve(figure, toile);
+  return toile.panels
+    .filter((p) => !isSleeve(p))
+    .flatMap(trianglesOf)
+    .filter((t) => !sleeve(t));
+}
 
 /** The points along all edges of a role, and of parts where given. */
 export const pointsAlong = ({ toile }: Worn, role: EdgeRole, parts?: readonly Piece['part'][]): readonly number[] =>

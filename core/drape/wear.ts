@@ -50,7 +50,7 @@ export interface Worn {
   readonly sheet: Prepared;
   readonly x: Float64Array;
   /** Where it may meet itself. */
-  readonly layers: Layers | null;
+  readonly layers: Layers;
   /** It hangs from its shoulders, not from the waist. */
   readonly hangs: boolean;
   /** Whether it came to rest, and in how many steps. */

@@ -41,9 +41,15 @@ export function raglanSleeves(pieces: readonly Piece[], seams: readonly Seam[]):
 const closes = (sleeve: Piece, seams: readonly Seam[]): boolean =>
   seams.some((s) => [s.first, s.second].every((side) => side.piece === sleeve.id));
 
+/** A front or back that runs on into a sleeve. */
+export const hasCutOnSleeve = (piece: Piece): boolean =>
+  piece.part !== 'sleeve' && edgesWithRole(piece, 'underarm').length > 0 && edgesWithRole(piece, 'shoulder').length > 0;
+
 /** Whether a garment is worn with the arms on: under sleeves that are wanted, or without which it does not hang. */
 export const wearsArms = ({ pieces, seams, sleeves }: Garment): boolean =>
-  raglanSleeves(pieces, seams).length > 0 || (sleeves === true && setInSleeves(pieces, seams).length > 0);
+  sewnPieces(pieces).some(hasCutOnSleeve) ||
+  raglanSleeves(pieces, seams).length > 0 ||
+  (sleeves === true && setInSleeves(pieces, seams).length > 0);
 
 /** Parts that lie on others or hang from them: the body of a garment is looked at without them. */
 const LEFT_OUT: readonly Piece['part'][] = [

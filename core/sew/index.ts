@@ -1,4 +1,5 @@
 export * from './carry.ts';
+export * from './cutOn.ts';
 export * from './garment.ts';
 export * from './intake.ts';
 export * from './sew.ts';

@@ -3,6 +3,7 @@ import { conjugate, partsOf, patternOf, roomFor } from '../cloth/solver.ts';
 import { pointOn, sectionOf, shapeOf, type Figure, type Shape, type Vec3 } from '../form/index.ts';
 import { edgesWithRole, type EdgeRole, type Piece, type Seam } from '../pattern/index.ts';
 import { edgeKey, grainTurn, type Toile } from './sew.ts';
+import { layCutOn } from './cutOn.ts';
 import { layOnLegs } from './legs.ts';
 import { isSleeve, layOnArm } from './sleeve.ts';
 
@@ -34,6 +35,7 @@ export function placeOn(figure: Figure, toile: Toile, seams: readonly Seam[]): F
     const p = at(found[i]!, found[i + 1]!);
     out.set([p.x + (fixed.get(i / 3)?.beyond ?? 0), p.y, p.z], i);
   }
+  layCutOn(figure, toile, out);
   const bodice = bodicePoints(toile);
   for (const panel of toile.panels) if (isSleeve(panel)) layOnArm(figure, panel, toile, seams, bodice, out);
   return out;

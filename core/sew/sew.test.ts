@@ -4,7 +4,17 @@ import { doubleDartsOf, doubleDartShape, pieceArea, dartShape, type EdgeRole, ty
 import { distance } from '../geometry/index.ts';
 import { expectOk } from '../units/index.ts';
 import { alongTube, armTube, formOf, inLeg, legOf, shapeOf } from '../form/index.ts';
-import { edgeKey, haveLegs, layersOn, placeOn, setInSleeves, sew, sewnPieces, type Toile } from './index.ts';
+import {
+  edgeKey,
+  haveLegs,
+  layersOn,
+  onCutOnSleeve,
+  placeOn,
+  setInSleeves,
+  sew,
+  sewnPieces,
+  type Toile,
+} from './index.ts';
 
 const SIZE = '4';
 const sewn = (id: SampleId, edge: number): Toile => {
@@ -36,6 +46,36 @@ function dartsOf(piece: Piece): number {
 const CAPS = 0.01;
 
 const SEWABLE = SAMPLE_IDS;
+
+describe('a cut-on sleeve', () => {
+  it('is laid around the arm from the bone to its hem, front before it and back behind it, clear of it', () => {
+    const toile = sewn('causeway-cut-on', 22);
+    const { figure } = formOf(samplePattern('causeway-cut-on', [SIZE]).chart.find((r) => r.size === SIZE)!.body);
+    const { seams } = samplePattern('causeway-cut-on', [SIZE]);
+    const x = placeOn(figure, toile, seams);
+    const tube = armTube(figure);
+    const at = (i: number) => ({ x: 1000 * x[3 * i]!, y: 1000 * x[3 * i + 1]!, z: 1000 * x[3 * i + 2]! });
+    const onSleeve = onCutOnSleeve(figure, toile);
+    for (const { piece, from, to, points, triangles } of toile.panels) {
+      const way = piece.part === 'front' ? 1 : -1;
+      const own = new Set<number>();
+      for (let t = from; t < to; t++)
+        if (onSleeve(t)) for (let k = 0; k < 3; k++) own.add(points[triangles[3 * (t - from) + k]!]!);
+      expect(own.size).toBeGreaterThan(30);
+      for (const i of own) {
+        const p = at(i);
+        const along = alongTube(tube, p);
+        const aside = (p.x - tube.from.x) * tube.out.x + (p.y - tube.from.y) * tube.out.y;
+        const off = Math.hypot(aside, p.z - tube.from.z);
+        if (along > 0 && along < tube.length) expect(off).toBeGreaterThan(tube.radiusAt(along));
+        expect(way * (p.z - tube.from.z)).toBeGreaterThan(-30);
+      }
+      // Its hem lies around the arm, as far along it as the overarm is long beyond the bone.
+      const hem = [...toile.edges.get(edgeKey(piece.id, 'sleeveHem'))!].map((i) => alongTube(tube, at(i)));
+      expect(Math.max(...hem)).toBeGreaterThan(130);
+    }
+  });
+});
 
 describe('what darts take in', () => {
   it.each(['causeway', 'causeway-side', 'skerry-shoulder', 'landing'] as const)(
