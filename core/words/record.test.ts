@@ -50,6 +50,9 @@ it('the record holds what was measured, altered and seen, in words a printer can
     Measured: '2026-10-01',
   });
   expect(r.measurements).toContainEqual(['Full bust', '92.0 cm']);
+  const uneven = { ...d, right: { ...d.body, fullBust: 930 } };
+  const both = recordOf(job, wearer, samplePattern('causeway', ['4']), uneven, cm, '2026-11-24');
+  expect(both.measurements).toContainEqual(['Full bust', '92.0 cm left, 93.0 cm right']);
   expect(r.steps).toEqual([{ name: 'Swayback, at the waist seam', amount: '1.2 cm at the centre back', note: '' }]);
   // Only what was changed is drawn: the back, here.
   expect(r.drawings.map((x) => x.name)).toEqual(['Bodice back']);

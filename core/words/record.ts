@@ -48,10 +48,10 @@ export function recordOf(
   return printableRecord({
     title: [job.title || 'Untitled', wearer.name].join(', '),
     facts,
-    measurements: (Object.entries(draft.body) as [MeasurementKey, number][]).map(([key, v]) => [
-      MEASUREMENT_WORDS[key].name,
-      len(v),
-    ]),
+    measurements: (Object.entries(draft.body) as [MeasurementKey, number][]).map(([key, v]) => {
+      const right = draft.right?.[key] ?? v;
+      return [MEASUREMENT_WORDS[key].name, right === v ? len(v) : `${len(v)} left, ${len(right)} right`];
+    }),
     steps: draft.steps
       .filter((s) => s.step.on)
       .map((s) => ({

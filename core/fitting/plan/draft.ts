@@ -18,7 +18,7 @@ import { habitsFor, type Habit } from './habits.ts';
 /** Everything shown or printed of a job. */
 export interface Draft extends Pick<
   Setup,
-  'body' | 'bodyProblems' | 'sizeChoice' | 'size' | 'cup' | 'cupChoice' | 'view'
+  'body' | 'right' | 'bodyProblems' | 'sizeChoice' | 'size' | 'cup' | 'cupChoice' | 'view'
 > {
   /** The sizes waist and hip ask for by themselves. */
   readonly levels: readonly LevelSize[];
@@ -97,6 +97,7 @@ export function draft(resolved: ResolvedJob, cache?: DraftCache, care: Care = 'c
   const fitOfLeft = fitsOn(contextOf(sides.left));
   return {
     body,
+    right: start.right,
     bodyProblems,
     sizeChoice: start.sizeChoice,
     size,

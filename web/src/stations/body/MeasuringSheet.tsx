@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router';
-import { MEASUREMENT_CATALOGUE, neededFor } from '@ample/core/fitting/fit';
+import { MEASUREMENT_CATALOGUE, neededFor, SIDED } from '@ample/core/fitting/fit';
 import { MEASUREMENT_WORDS } from '@ample/core/words';
 import { NumberedFigure } from '../../shared/figure/Figure.tsx';
 import { useJob } from '../../store/job.ts';
@@ -59,6 +59,7 @@ export function MeasuringSheet() {
                 <td className="py-1.5 pr-3">
                   <strong>{MEASUREMENT_WORDS[key].name}</strong>
                   {needed.includes(key) && ' (needed)'}. {MEASUREMENT_WORDS[key].how}
+                  {SIDED.includes(key) && ' On the left; where the right differs, write it beside.'}
                 </td>
                 <td className="border-l border-line" />
                 <td className="border-l border-line" />
