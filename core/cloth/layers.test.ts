@@ -33,7 +33,8 @@ function twoSheets(above: number, meet: 'not' | 'as one tube' | 'as two'): OnIts
   outward.fill(-upward(UP.sheet), TRIANGLES);
   const tube = new Uint8Array(count);
   if (meet === 'as two') tube.fill(1, TRIANGLES);
-  const layers: Layers | null = meet === 'not' ? null : { apart: APART, push: 300, outward, tube };
+  const layers: Layers | null =
+    meet === 'not' ? null : { apart: APART, push: 300, outward, tube, itself: meet !== 'as two' };
   const held = new Uint8Array(x.length).fill(1, 0, 3 * POINTS);
   const on = hang({ sheet, cloth: CLOTHS.calico, solid: null, touch: TOUCH, layers, held }, x);
   for (let i = 0; i < 30; i++) step(on, PACE);

@@ -10,6 +10,8 @@ export interface Layers {
   readonly outward: Int8Array;
   /** Which tube of the garment every triangle belongs to, such as body and sleeve: two of them lie side by side, outside to outside. */
   readonly tube: Uint8Array;
+  /** Whether cloth of one tube meets itself too. */
+  readonly itself: boolean;
 }
 
 /** What of layers stays the same while cloth moves, and what is remembered from step to step. */
@@ -149,6 +151,7 @@ export function addLayers(
     if (tube[i] === SHARED) continue;
     forNearby(meeting, i, x, (t, off) => {
       const other = layers.tube[t] !== tube[i];
+      if (!other && !layers.itself) return;
       const out = layers.outward[t]!;
       if (other && out * along(meeting.normals, t, outwards, i) > 0) return;
       if ([0, 1, 2].some((c) => meeting.near[i]!.has(sheet.triangles[3 * t + c]!))) return;

@@ -64,10 +64,13 @@ export const lengthAt = (w: Worn, height: number, over?: (p: Vec3) => boolean): 
 const lengthOn = (w: Worn, height: number, over?: (p: Vec3) => boolean): number =>
   2 * cutLength(w, onTorso(w), (p) => p.y - height, over);
 
-/** How long the cloth of the front or of the back is across a level, both halves, mm: from one armhole to the other. */
+/** Levels around which a front or back is narrowest between its armholes, mm: it may hang a little higher or lower than the body’s level. */
+const AROUND: readonly number[] = [-30, -20, -10, 0, 10, 20, 30];
+
+/** How long the cloth of the front or of the back is across where it is narrowest near a level, both halves, mm: from one armhole to the other. */
 export function widthAt(w: Worn, height: number, parts: readonly Piece['part'][]): number {
   const triangles = w.toile.panels.filter((p) => parts.includes(p.piece.part)).flatMap(trianglesOf);
-  return LEVELS.reduce((sum, d) => sum + 2 * cutLength(w, triangles, (p) => p.y - height - d), 0) / LEVELS.length;
+  return Math.min(...AROUND.map((d) => 2 * cutLength(w, triangles, (p) => p.y - height - d)));
 }
 
 /** How long the line is in which cloth crosses a plane (or only where `over` holds), mm: `off` tells how far before it a place lies. */
