@@ -98,7 +98,7 @@ describe('the form as triangles', () => {
           .map(([, y]) => y),
       );
     expect(top(1) - top(-1)).toBeGreaterThan(12);
-    // In the middle the two lie within 4 mm, from the hip to the neck.
+    // In the middle the two lie within 4 mm, from the hip to the underarm.
     const [one, two] = [sectionOf(shapeOf(of.figure)), sectionOf(shapeOf(right))];
     for (let y = of.figure.hip; y < of.figure.neckPit; y += 10) {
       const depth = (ring: ReturnType<typeof one>, way: 1 | -1): number =>
