@@ -15,6 +15,7 @@ import {
 import {
   armMesh,
   formOfBoth,
+  halfMesh,
   legMesh,
   legOf,
   meshOf,
@@ -67,7 +68,7 @@ export interface Stand {
 }
 export function standOf(figure: Figure, arms = false): Stand {
   const shape = shapeOf(figure);
-  const solid = solidIn(meshOf(shape));
+  const solid = solidIn(figure.beside ? halfMesh(shape, shapeOf(figure.beside)) : meshOf(shape));
   if (figure.legs) {
     const leg = solidIn(legMesh(legOf(figure, figure.legs, shape)));
     return { figure, arms, solid: leftHalfOf(unionOf(solid, leg), TOUCH.off) };

@@ -44,6 +44,8 @@ export interface Figure {
   readonly seated: number;
   /** The right half where it was measured otherwise; null where the right mirrors the left. */
   readonly right: Figure | null;
+  /** Of a right half the left, into which it runs at the middle; null of one that stands by itself. */
+  readonly beside: Figure | null;
 }
 
 /** From the bust down to under it, and from the waist to the high hip, mm. */

@@ -9,6 +9,7 @@ import {
   meshOf,
   sectionOf,
   shapeOf,
+  surfaceOf,
   writeStl,
   type Mesh,
 } from './index.ts';
@@ -98,12 +99,12 @@ describe('the form as triangles', () => {
           .map(([, y]) => y),
       );
     expect(top(1) - top(-1)).toBeGreaterThan(12);
-    // In the middle the two lie within 4 mm, from the hip to the underarm.
-    const [one, two] = [sectionOf(shapeOf(of.figure)), sectionOf(shapeOf(right))];
-    for (let y = of.figure.hip; y < right.underarm; y += 10) {
-      const depth = (ring: ReturnType<typeof one>, way: 1 | -1): number =>
-        ring.z + way * (way === 1 ? ring.front : ring.back);
-      for (const way of [1, -1] as const) expect(Math.abs(depth(one(y), way) - depth(two(y), way))).toBeLessThan(4);
+    // In the middle the two are one, at the side each is its own.
+    const [one, two] = [surfaceOf(shapeOf(of.figure), null), surfaceOf(shapeOf(right), shapeOf(of.figure))];
+    const alone = surfaceOf(shapeOf(right), null);
+    for (let y = of.figure.hip; y < of.figure.neckPoint; y += 10) {
+      for (const middle of [0, Math.PI]) expect(two(y, middle).z).toBeCloseTo(one(y, middle).z, 9);
+      expect(two(y, Math.PI / 2)).toEqual(alone(y, Math.PI / 2));
     }
     // Alike on both sides it is what it was.
     expect(formOfBoth(body, null)).toEqual(formOf(body));

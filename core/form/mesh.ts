@@ -1,4 +1,4 @@
-import { levelsOf, type Shape, type Vec3 } from './shape.ts';
+import { levelsOf, surfaceOf, type Shape, type Vec3 } from './shape.ts';
 
 /** A closed surface of triangles, outward by the right-hand rule; mm, y up. */
 export interface Mesh {
@@ -30,8 +30,15 @@ function heightsOf({ rings }: Shape): readonly number[] {
 }
 
 /** The form as triangles: sections joined by bands, closed by a flat lid at both ends; its right half of a shape of its own on request. */
-export function meshOf(shape: Shape, right: Shape = shape): Mesh {
-  const at = levelsOf(shape, right);
+export const meshOf = (shape: Shape, right: Shape = shape): Mesh => meshAt(shape, levelsOf(shape, right));
+
+/** A half beside another as a whole body, alike on both sides: what cloth of that half lies on. */
+export function halfMesh(own: Shape, beside: Shape): Mesh {
+  const at = surfaceOf(own, beside);
+  return meshAt(own, (y, count) => Array.from({ length: count }, (_, i) => at(y, (2 * Math.PI * i) / count)));
+}
+
+function meshAt(shape: Shape, at: (y: number, count: number) => readonly Vec3[]): Mesh {
   const rows = heightsOf(shape).map((y) => at(y, ROUND));
   const middle = (row: readonly Vec3[]): Vec3 => ({
     x: 0,

@@ -118,7 +118,13 @@ export function firstFigure(body: Body, withLegs = false): Figure {
     ...{ armX: g.crossBack / 2 - ARM.in * scale, armZ: ARM.z, armRadius },
     armLength: body.shoulderToWrist ?? ARM.length * height,
     wristRadius: body.wrist === undefined ? ARM.wrist * armRadius : body.wrist / (2 * Math.PI),
-    ...{ legs: withLegs ? legsFor(body, g.hip, height, height * WAIST) : null, seat: 0, seated: SEATED, right: null },
+    ...{
+      legs: withLegs ? legsFor(body, g.hip, height, height * WAIST) : null,
+      seat: 0,
+      seated: SEATED,
+      right: null,
+      beside: null,
+    },
   };
 }
 

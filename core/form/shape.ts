@@ -126,19 +126,38 @@ export function pointOn(ring: Ring, mounds: readonly Mound[], direction: number)
   return { x, y: ring.y, z: ring.z + radius * cos + side * rise };
 }
 
-/** Points of a level all round as `around` gives them, of two bodies each of which is one half; in the plane between them, between the two. */
+/** From the middle, in front or behind, a half has become all its own by this direction, radians. */
+const OWN_FROM = Math.PI / 4;
+
+/** How much a half beside another is its own in a direction: nothing in the middle, where both are one, all of it at the side. */
+function ownShare(direction: number): number {
+  const t = Math.min(1, Math.abs(Math.asin(Math.sin(direction))) / OWN_FROM);
+  return t * t * (3 - 2 * t);
+}
+
+const mix = (a: Vec3, b: Vec3, share: number): Vec3 => ({
+  x: a.x + share * (b.x - a.x),
+  y: a.y,
+  z: a.z + share * (b.z - a.z),
+});
+
+/** The surface of a body by height and direction; of a half `beside` another it runs into that at the middle. */
+export function surfaceOf(own: Shape, beside: Shape | null): (y: number, direction: number) => Vec3 {
+  const at = sectionOf(own);
+  const one = (y: number, direction: number): Vec3 => pointOn(at(y), own.mounds, direction);
+  if (!beside) return one;
+  const other = sectionOf(beside);
+  return (y, direction) => mix(pointOn(other(y), beside.mounds, direction), one(y, direction), ownShare(direction));
+}
+
+/** Points of a level all round as `around` gives them, of a body whose right half is of a shape of its own. */
 export function levelsOf(left: Shape, right: Shape): (y: number, count: number) => readonly Vec3[] {
-  const [one, two] = [sectionOf(left), sectionOf(right)];
-  return (y, count) => {
-    const own = around(one(y), left.mounds, count);
-    if (left === right) return own;
-    const other = around(two(y), right.mounds, count);
-    return own.map((p, i) => {
-      const q = other[i] ?? p;
-      if (i % (count / 2) === 0) return { x: 0, y, z: (p.z + q.z) / 2 };
-      return i < count / 2 ? p : q;
+  const [one, two] = [surfaceOf(left, null), surfaceOf(right, left)];
+  return (y, count) =>
+    Array.from({ length: count }, (_, i) => {
+      const direction = (2 * Math.PI * i) / count;
+      return left === right || i <= count / 2 ? one(y, direction) : two(y, direction);
     });
-  };
 }
 
 /** Points of a section all round, from the front by the left, `count` of them. */

@@ -41,7 +41,7 @@ export const metWithin = (key: MeasurementKey): number => (GIRTHS.includes(key) 
 
 /** What is solved for, and how hard it is held where it begins. */
 interface Free {
-  readonly key: Exclude<keyof Figure, 'scale' | 'legs' | 'right'>;
+  readonly key: Exclude<keyof Figure, 'scale' | 'legs' | 'right' | 'beside'>;
   /** Millimetres it may lie off for the price of one millimetre at a row that was measured. */
   readonly loose: number;
 }
@@ -175,7 +175,7 @@ export function formOfBoth(body: Body, right: Body | null, shift: Shift = {}, le
   const own = (rows: readonly FormRow[]): readonly FormRow[] =>
     rows.filter((r) => right[r.key] !== body[r.key]).map((r) => ({ ...r, right: true as const }));
   return {
-    figure: { ...left.figure, right: other.figure },
+    figure: { ...left.figure, right: { ...other.figure, beside: left.figure } },
     rows: [...left.rows, ...own(other.rows)],
     conflicts: [...left.conflicts, ...own(other.conflicts)],
   };

@@ -1,6 +1,6 @@
 import { prepare } from '../cloth/index.ts';
 import { conjugate, partsOf, patternOf, roomFor } from '../cloth/solver.ts';
-import { pointOn, sectionOf, shapeOf, type Figure, type Shape, type Vec3 } from '../form/index.ts';
+import { shapeOf, surfaceOf, type Figure, type Vec3 } from '../form/index.ts';
 import { edgesWithRole, type EdgeRole, type Piece, type Seam } from '../pattern/index.ts';
 import { edgeKey, grainTurn, type Toile } from './sew.ts';
 import { layCutOn } from './cutOn.ts';
@@ -29,7 +29,7 @@ export function placeOn(figure: Figure, toile: Toile, seams: readonly Seam[]): F
   const fixed = fixedOn(figure, toile, seams);
   const found = spread(toile, fixed);
   if (figure.legs) return layOnLegs(figure, figure.legs, toile, found);
-  const at = surfaceAt(shapeOf(figure));
+  const at = surfaceAt(surfaceOf(shapeOf(figure), figure.beside && shapeOf(figure.beside)));
   const out = new Float64Array(found.length);
   for (let i = 0; i < found.length; i += 3) {
     const p = at(found[i]!, found[i + 1]!);
@@ -182,9 +182,7 @@ const fromNeck = (piece: Piece): number => (edgesWithRole(piece, 'neck').length 
 const MOST_STEP = 40;
 
 /** A point off the surface of a form, m. */
-function surfaceAt(shape: Shape): (direction: number, height: number) => Vec3 {
-  const section = sectionOf(shape);
-  const on = (height: number, direction: number): Vec3 => pointOn(section(height), shape.mounds, direction);
+function surfaceAt(on: ReturnType<typeof surfaceOf>): (direction: number, height: number) => Vec3 {
   return (direction, height) => {
     const mm = 1000 * height;
     const p = on(mm, direction);
