@@ -99,9 +99,11 @@ test('dart work: turned to where it is dragged, drawn to a notch that is named',
   await page.getByRole('region', { name: 'Add to the plan' }).locator('summary', { hasText: 'Darts' }).click();
   await page.getByRole('button', { name: 'Dart to another place' }).click();
   await page.getByRole('button', { name: 'Remove' }).first().click();
-  // The slips follow with the draft.
-  await expect(page.getByRole('link', { name: 'Open the table' })).toHaveCount(1);
-  await page.getByRole('link', { name: 'Open the table' }).click();
+  // The slips follow with the draft: the new one comes, the bust's goes.
+  const dart = page.getByRole('region', { name: 'Dart to another place' });
+  await expect(dart).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Full bust, with a side dart' })).toBeHidden();
+  await dart.getByRole('link', { name: 'Open the table' }).click();
   const place = page.getByRole('slider', { name: 'New place', exact: true });
   await page.getByRole('combobox', { name: 'If there is a dart already' }).selectOption('new');
   await page.getByRole('combobox', { name: 'New place' }).selectOption('armhole');
