@@ -1,5 +1,5 @@
 import { CLOTHS, hang, PACE, prepare, step, type Layers, type Sheet, type Solid } from '../cloth/index.ts';
-import { atRest, HOLDS, heldFor, centreEdges, STEPS, TOUCH, type Progress, type Worn } from './wear.ts';
+import { centreEdges, heldFor, HOLDS, REST, STEPS, TOUCH, type Progress, type Worn } from './wear.ts';
 import type { Halves } from './whole.ts';
 
 /** Which point of the whole garment each point of both halves is. */
@@ -36,14 +36,14 @@ export function* joined({ left, right }: Halves): Generator<Progress, Halves> {
   const layers = bothLayers(left.layers, right.layers);
   const on = hang({ sheet, cloth: CLOTHS[left.cloth], solid, touch: TOUCH, layers, held }, start);
   let [steps, still] = [0, 0];
-  while (steps < STEPS.most && still < atRest.steps) {
+  while (steps < STEPS.most && still < REST.steps) {
     const slides = steps < STEPS.free.warm;
     const { speed } = step(on, PACE, slides ? TOUCH.friction : HOLDS);
     steps++;
-    still = !slides && speed < atRest.speed ? still + 1 : 0;
+    still = !slides && speed < REST.speed ? still + 1 : 0;
     yield { steps, most: STEPS.most, x: on.x };
   }
-  const settled = still >= atRest.steps;
+  const settled = still >= REST.steps;
   const half = (was: Worn, of: Int32Array, way: 1 | -1): Worn => {
     const x = new Float64Array(was.x.length);
     of.forEach((from, i) => x.set([way * on.x[3 * from]!, on.x[3 * from + 1]!, on.x[3 * from + 2]!], 3 * i));

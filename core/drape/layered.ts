@@ -1,9 +1,6 @@
 import type { Layers, Solid } from '../cloth/index.ts';
 import { haveLegs, isSleeve, type Toile } from '../sew/index.ts';
 
-/** How far apart two layers keep, m: each as far as from a body. */
-const APART = 0.003;
-const PUSH = 300;
 /** The tubes of a garment. */
 const TUBE = { body: 0, sleeve: 1 } as const;
 
@@ -11,7 +8,7 @@ const TUBE = { body: 0, sleeve: 1 } as const;
  * What of a garment that was just laid around a body may meet: its body and its sleeve, and cloth that folds on itself. Trousers meet
  * their mirror image between the legs and not themselves: laid there front to back, they would push each other up into the crotch.
  */
-export function layersOf(toile: Toile, laid: Float64Array, solid: Solid): Layers {
+export function layersOf(toile: Toile, laid: Float64Array, solid: Solid): Omit<Layers, 'apart' | 'push'> {
   const { triangles } = toile.sheet;
   const outward = new Int8Array(triangles.length / 3);
   const tube = new Uint8Array(triangles.length / 3);
@@ -19,7 +16,7 @@ export function layersOf(toile: Toile, laid: Float64Array, solid: Solid): Layers
     outward.fill(wayOut(panel.from, panel.to, triangles, laid, solid), panel.from, panel.to);
     tube.fill(isSleeve(panel) ? TUBE.sleeve : TUBE.body, panel.from, panel.to);
   }
-  return { apart: APART, push: PUSH, outward, tube, itself: !haveLegs(toile.panels.map((p) => p.piece)) };
+  return { outward, tube, itself: !haveLegs(toile.panels.map((p) => p.piece)) };
 }
 
 /** Whether the triangles of a panel run against the clock seen from outside, on the whole: 1, else −1. */

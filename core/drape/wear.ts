@@ -107,7 +107,7 @@ export const STEPS = { pinned: 12, free: { cold: 16, warm: 8, most: 30, slow: 2e
  * At rest: points move no faster than this on the whole, m/s, and for so many steps. By the implicit step what is out of balance is then
  * no more than mass · speed / step: below a thousandth of the weight.
  */
-export const atRest = { speed: 5e-4, steps: 3 } as const;
+export const REST = { speed: 5e-4, steps: 3 } as const;
 
 /** How far the work has come, for who waits. */
 export interface Progress {
@@ -141,16 +141,16 @@ export function* wear(
   const held = heldFor(toile, hangs);
   const pinned = before ? [] : shoulders;
   for (const i of pinned) held.fill(1, 3 * i, 3 * i + 3);
-  const layers = layersOf(toile, laid, solid);
+  const layers = { ...layersOf(toile, laid, solid), apart: 2 * TOUCH.off, push: TOUCH.push };
   const on = hang({ sheet, cloth: CLOTHS[cloth], solid, touch: TOUCH, layers, held }, start);
   let still = 0;
   let steps = 0;
   let slides = true;
-  while (steps < STEPS.most && still < atRest.steps) {
+  while (steps < STEPS.most && still < REST.steps) {
     if (steps === STEPS.pinned && pinned.length > 0) held.set(heldFor(toile, hangs));
     const { speed } = step(on, PACE, slides ? TOUCH.friction : HOLDS);
     steps++;
-    still = !slides && speed < atRest.speed ? still + 1 : 0;
+    still = !slides && speed < REST.speed ? still + 1 : 0;
     slides &&= steps < free || (!before && steps < STEPS.free.most && speed > STEPS.free.slow);
     yield { steps, most: STEPS.most, x: on.x };
   }
@@ -164,7 +164,7 @@ export function* wear(
     x: on.x,
     layers,
     hangs,
-    settled: still >= atRest.steps,
+    settled: still >= REST.steps,
     steps,
   });
 }

@@ -3,9 +3,7 @@ import { distance, type Point } from '../geometry/index.ts';
 import { edgesWithRole, type EdgeRole } from '../pattern/index.ts';
 import { edgeKey, type Panel, type Toile } from './sew.ts';
 import { hasCutOnSleeve } from './garment.ts';
-
-/** How far off the arm a sleeve is laid on it, mm. */
-const OFF = 12;
+import { OFF_ARM } from './sleeve.ts';
 
 /** The corners of a cut-on sleeve on its paper: at the bone and at the underarm, and where the overarm and the underarm seam end at its hem. */
 interface Corners {
@@ -107,7 +105,7 @@ function clear(
   const [dx, dy] = [1000 * x[at]! - from.x, 1000 * x[at + 1]! - from.y];
   const along = dx * down.x + dy * down.y;
   const off = dx * aside.x + dy * aside.y;
-  const radius = radiusAt(along) + OFF;
+  const radius = radiusAt(along) + OFF_ARM;
   if (along < 0 || along > length || Math.abs(off) >= radius) return;
   const least = from.z + way * Math.sqrt(radius * radius - off * off);
   if (way * (1000 * x[at + 2]! - least) < 0) x[at + 2] = least / 1000;
@@ -122,6 +120,6 @@ function onArm(
   const long = (1 - down) * distance(bone, over) + down * distance(underarm, under);
   const half = (1 - along) * distance(bone, underarm) + along * distance(over, under);
   const from = along * long;
-  const p = onTube(tube, from, way * down * Math.PI, Math.max(tube.radiusAt(from), half / Math.PI) + OFF);
+  const p = onTube(tube, from, way * down * Math.PI, Math.max(tube.radiusAt(from), half / Math.PI) + OFF_ARM);
   return [p.x / 1000, p.y / 1000, p.z / 1000];
 }

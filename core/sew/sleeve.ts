@@ -4,7 +4,7 @@ import { edgesWithRole, partsOfSide, type EdgeRole, type Seam } from '../pattern
 import { edgeKey, type Panel, type Toile } from './sew.ts';
 
 /** How far off the arm a sleeve is laid on it, mm. */
-const OFF = 12;
+export const OFF_ARM = 12;
 
 export const isSleeve = ({ piece }: Pick<Panel, 'piece'>): boolean => piece.part === 'sleeve';
 
@@ -41,7 +41,7 @@ export function layOnArm(
     const [from, to] = [biceps.from + down * (below.from - biceps.from), biceps.to + down * (below.to - biceps.to)];
     const share = (2 * x - from - to) / (to - from);
     const along = y - begins;
-    const radius = Math.max(tube.radiusAt(along), (to - from) / (2 * Math.PI)) + OFF;
+    const radius = Math.max(tube.radiusAt(along), (to - from) / (2 * Math.PI)) + OFF_ARM;
     const angle = front * share * Math.PI;
     const p =
       along < 0 && raglan.length > 0 ? overShoulder(figure, -along, angle, radius) : onTube(tube, along, angle, radius);
@@ -58,7 +58,7 @@ function overShoulder(f: Figure, inward: number, angle: number, radius: number):
   const { y, z } = shoulderTopOf(f);
   return {
     x: f.shoulder + share * (f.neckHalf - f.shoulder),
-    y: y + share * f.shoulderDrop + OFF - radius * (1 - Math.cos(angle)),
+    y: y + share * f.shoulderDrop + OFF_ARM - radius * (1 - Math.cos(angle)),
     z: z + radius * Math.sin(angle),
   };
 }

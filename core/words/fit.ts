@@ -147,8 +147,7 @@ export const BODY_WORDS: Readonly<Record<BodyProblemCode, Sentence>> = {
     `These measurements are ${s.text('months')} months old. Bodies change: take them again before cutting, at least bust, waist and hip.`,
   'value-moved': (s) =>
     `${s.signed('by')} since the last set (${s.len('before')}). Take it again to be sure; if it is right, what was fitted before may not fit now.`,
-  'sides-far-apart': (s) =>
-    `The right side differs by ${s.len('by')}. If that is not so on the body, take both sides again.`,
+  'sides-far-apart': (s) => `The right side differs by ${s.len('by')}. Measure both sides again to be sure.`,
   'value-carried': () => 'Carried over from the set before, not taken again.',
   'readings-far-apart': (s) =>
     `The two readings cannot both be right: ${s.len('first')} and ${s.len('second')}. Is one of them in inches? Correct it, or take both again.`,

@@ -14,6 +14,10 @@ export function rightFrom(sets: readonly MeasurementSet[]): Body | null {
   return right.length === 0 ? null : { ...bodyFrom(sets), ...Object.fromEntries(right) };
 }
 
+/** What differs on the right of a body. */
+export const differingOn = (body: Body, right: Body): readonly MeasurementKey[] =>
+  SIDED.filter((key) => right[key] !== undefined && right[key] !== body[key]);
+
 /** Both sides differ by more than this only on few bodies, mm. */
 const SIDES_APART = 30;
 
@@ -22,7 +26,7 @@ export function checkSets(sets: readonly MeasurementSet[], chart: readonly Chart
   const [body, right, set] = [bodyFrom(sets), rightFrom(sets), newestFirst(sets)[0]];
   const left = checkBody(body, set, chart);
   if (!right) return left;
-  const differs = SIDED.filter((key) => right[key] !== undefined && right[key] !== body[key]);
+  const differs = differingOn(body, right);
   const own = checkBody(right, set && { ...set, readings: { ...set.readings, ...set.right } }, chart)
     .filter((p) => differs.includes(p.key))
     .map((p) => ({ ...p, right: true as const }));

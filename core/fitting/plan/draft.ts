@@ -1,5 +1,13 @@
 import { alterationById, fallenBy, heightsApart } from '../../alterations/index.ts';
-import { levelSizes, mayLeaveBust, SIDED, type Amounts, type Body, type Ease, type LevelSize } from '../fit/index.ts';
+import {
+  levelSizes,
+  mayLeaveBust,
+  differingOn,
+  type Amounts,
+  type Body,
+  type Ease,
+  type LevelSize,
+} from '../fit/index.ts';
 import { worksheet, type Row } from '../compare/index.ts';
 import { inspectPiece, inspectSeams, type Care } from '../../paper/guard/index.ts';
 import { sideDirection, type MeasurementKey, type Piece, type Seam } from '../../pattern/index.ts';
@@ -209,8 +217,11 @@ export const worksheetOf = (
 export function onRightOf(start: Setup, { sides, steps }: Replayed): readonly Row[] {
   const { body, right } = start;
   if (!right) return [];
-  const differs = SIDED.filter((key) => right[key] !== undefined && right[key] !== body[key]);
-  return worksheetOf({ ...start, body: right }, { sides: { left: sides.right, right: sides.right }, steps }, differs);
+  return worksheetOf(
+    { ...start, body: right },
+    { sides: { left: sides.right, right: sides.right }, steps },
+    differingOn(body, right),
+  );
 }
 
 const other = (side: Side): Side => (side === 'left' ? 'right' : 'left');

@@ -59,7 +59,7 @@ export function MeasuringSheet() {
                 <td className="py-1.5 pr-3">
                   <strong>{MEASUREMENT_WORDS[key].name}</strong>
                   {needed.includes(key) && ' (needed)'}. {MEASUREMENT_WORDS[key].how}
-                  {SIDED.includes(key) && ' On the left; where the right differs, write it beside.'}
+                  {SIDED.includes(key) && ' Take it on the left; if the right differs, note that as well.'}
                 </td>
                 <td className="border-l border-line" />
                 <td className="border-l border-line" />

@@ -102,7 +102,9 @@ function OnRight({ rows }: { readonly rows: readonly Row[] }) {
   return (
     <section className="card mt-4 p-4" aria-label="On the right side">
       <h2>On the right side</h2>
-      <p className="mb-2 text-sm text-quiet">The table above is the left; here is what was measured otherwise.</p>
+      <p className="mb-2 text-sm text-quiet">
+        The table above is for the left side; this is what differs on the right.
+      </p>
       <ul className="space-y-2">
         {known.map((r) => (
           <li key={r.key}>
