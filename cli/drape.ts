@@ -3,6 +3,7 @@ import { figureUnder, shows, wholeMesh, type Reading } from '@ample/core/drape';
 import { allOnForm, moreOf, signsOf, toSee, type Seen } from '@ample/core/fitting/onForm';
 import { formMesh, writeStl, type Mesh } from '@ample/core/form';
 import { writeGlb, writeObj, type Part } from '@ample/core/out/model';
+import { leftOut } from '@ample/core/sew';
 import { ok, refuse, toEnd, type Result } from '@ample/core/units';
 import { onFormIs, READING_WORDS, sayConflict, sayReading } from '@ample/core/words';
 import { UNITS } from './commands.ts';
@@ -43,12 +44,14 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
   const { form, size, planned, differ, side } = seen;
   const plan = options.drafted ? { ...job.value, job: { ...job.value.job, steps: [] } } : job.value;
   const more = options.quick ? null : toEnd(moreOf(plan, kept));
+  const notOn = leftOut(planned.garment);
   const report = {
     ...{
       size,
       cloth,
       as: options.drafted ? 'drafted' : 'planned',
-      says: onFormIs(),
+      says: onFormIs(notOn.map((p) => p.name)),
+      leftOut: notOn.map(({ id, name }) => ({ id, name })),
       ...(differ ? { side } : {}),
     },
     form: form.rows.map(formRow),

@@ -57,7 +57,7 @@ export interface Touch {
 }
 
 /** A point moves by less than this from one step to the next, m, where friction holds it. */
-const STILL = 2e-5;
+export const STILL = 2e-5;
 const OUT = new Float64Array(4);
 
 /**

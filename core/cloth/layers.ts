@@ -1,3 +1,4 @@
+import { STILL } from './contact.ts';
 import type { Pattern } from './matrix.ts';
 import type { Prepared } from './sheet.ts';
 
@@ -12,6 +13,8 @@ export interface Layers {
   readonly tube: Uint8Array;
   /** Whether cloth of one tube meets itself too. */
   readonly itself: boolean;
+  /** A tube that is turned over at its seam: there it meets the others from the next row of triangles on. */
+  readonly turned?: number;
 }
 
 /** What of layers stays the same while cloth moves, and what is remembered from step to step. */
@@ -19,7 +22,8 @@ export interface Meeting {
   readonly layers: Layers;
   /** Which tube every point belongs to; `SHARED` where two are sewn together. */
   readonly tube: Uint8Array;
-  /** The points that share a triangle with a point, and those that do with them: cloth so near is one piece. */
+  /** The points that share a triangle with a point, and with those that do with them: cloth so near is one piece. */
+  readonly beside: readonly ReadonlySet<number>[];
   readonly near: readonly ReadonlySet<number>[];
   /** The side on which a point was seen first beside a triangle of its own tube, by both. */
   sides: ReadonlyMap<number, 1 | -1>;
@@ -53,7 +57,7 @@ export function meetingOf(sheet: Prepared, layers: Layers): Meeting {
   }
   const near = ring.map((own) => new Set([...own].flatMap((j) => [...ring[j]!])));
   return {
-    ...{ layers, tube, near, sides: new Map() },
+    ...{ layers, tube, beside: ring, near, sides: new Map() },
     normals: new Float64Array(triangles.length),
     middles: new Float64Array(triangles.length),
     reach: new Float64Array(triangles.length / 3),
@@ -130,15 +134,22 @@ function sharesAt(
   return s < -OVER || r < -OVER || s + r > 1 + OVER ? null : [1 - s - r, s, r];
 }
 
+/** How points moved in the last step, m, and friction as a share of the pressure; none while cloth still finds its place. */
+interface Slid {
+  readonly moved: Float64Array;
+  readonly friction: number;
+}
+
 /**
  * Adds what layers do to each other where they meet, N: body and sleeve keep outside to outside, and cloth of one tube that folds on
  * itself stays on the side on which it came near. How forces grow with the points is put on the diagonal alone, twice: too much, so
- * that no step goes too far. Layers slide on each other without friction.
+ * that no step goes too far. Layers slide on each other without friction, but for what is turned over at its seam: that would swing to and fro.
  */
 export function addLayers(
   sheet: Prepared,
   meeting: Meeting,
   x: Float64Array,
+  { moved, friction }: Slid,
   force: Float64Array,
   pattern: Pattern,
 ): void {
@@ -154,14 +165,19 @@ export function addLayers(
       if (!other && !layers.itself) return;
       const out = layers.outward[t]!;
       if (other && out * along(meeting.normals, t, outwards, i) > 0) return;
-      if ([0, 1, 2].some((c) => meeting.near[i]!.has(sheet.triangles[3 * t + c]!))) return;
+      const turned = other && (tube[i] === layers.turned || layers.tube[t] === layers.turned);
+      const near = (turned ? meeting.beside : meeting.near)[i]!;
+      if ([0, 1, 2].some((c) => near.has(sheet.triangles[3 * t + c]!))) return;
       const shares = sharesAt(sheet, t, x, i);
       if (!shares) return;
       const key = i * next.length + t;
       const side = other ? out : (meeting.sides.get(key) ?? (off < 0 ? -1 : 1));
       if (!other) sides.set(key, side as 1 | -1);
       const into = layers.apart - side * off;
-      if (into > 0) pushApart(sheet, meeting, { i, t, shares, by: layers.push * into * side }, force, pattern);
+      if (into <= 0) return;
+      const push = { i, t, shares, by: layers.push * into * side };
+      pushApart(sheet, meeting, push, force, pattern);
+      if (turned && friction > 0) holdBack(sheet, meeting, push, moved, friction, pattern);
     });
   }
   meeting.sides = sides;
@@ -219,5 +235,29 @@ function pushApart(
       force[at + d]! += share * by * n[d]!;
       for (let e = 0; e < 3; e++) values[m + 3 * d + e]! += 2 * Math.abs(share) * layers.push * n[d]! * n[e]!;
     }
+  });
+}
+
+/** Holds a point and the corners of a triangle back as they slid on each other in the last step. */
+function holdBack(
+  { triangles }: Prepared,
+  { normals }: Meeting,
+  { i, t, shares, by }: Push,
+  moved: Float64Array,
+  friction: number,
+  { values, diagonal }: Pattern,
+): void {
+  const n = normals.subarray(3 * t, 3 * t + 3);
+  const points = [i, triangles[3 * t]!, triangles[3 * t + 1]!, triangles[3 * t + 2]!];
+  const slid = [0, 1, 2].map((d) =>
+    [1, ...shares.map((s) => -s)].reduce((sum, share, c) => sum + share * moved[3 * points[c]! + d]!, 0),
+  );
+  const along = slid.reduce((sum, v, d) => sum + v * n[d]!, 0);
+  const far = Math.sqrt(slid.reduce((sum, v, d) => sum + (v - along * n[d]!) ** 2, 0));
+  const hold = (friction * Math.abs(by)) / Math.max(far, STILL);
+  [1, ...shares].forEach((share, c) => {
+    const m = 9 * diagonal[points[c]!]!;
+    for (let d = 0; d < 3; d++)
+      for (let e = 0; e < 3; e++) values[m + 3 * d + e]! += share * hold * ((d === e ? 1 : 0) - n[d]! * n[e]!);
   });
 }

@@ -91,8 +91,10 @@ export function step({ hanging, x, v, work }: OnItsWay, pace: Pace, friction?: n
   addMembrane(sheet, cloth, x, force, pattern);
   bend(sheet, cloth.bending, x, force);
   for (let i = 0; i < dx.length; i++) dx[i] = v[i]! * dt;
-  if (solid) addContact(solid, { ...touch, friction: friction ?? touch.friction }, x, dx, force, pattern);
-  if (meeting) addLayers(sheet, meeting, x, force, pattern);
+  const slides = friction ?? touch.friction;
+  if (solid) addContact(solid, { ...touch, friction: slides }, x, dx, force, pattern);
+  if (meeting)
+    addLayers(sheet, meeting, x, { moved: dx, friction: slides > touch.friction ? slides : 0 }, force, pattern);
   for (let i = 0; i < sheet.points; i++) {
     const mass = cloth.mass * sheet.share[i]!;
     const m = 9 * pattern.diagonal[i]!;

@@ -13,6 +13,8 @@ export interface Sheet {
    * others are sewn down along one edge only.
    */
   readonly layers: Float64Array;
+  /** Edges pressed to a crease, which lie folded of themselves, each as its lower point · `points` + its higher one. */
+  readonly pressed?: ReadonlySet<number>;
 }
 
 /** A sheet with what the computation asks of it again and again. */
@@ -62,6 +64,7 @@ function foldsOf(sheet: Sheet, area: Float64Array): Pick<Prepared, 'folds' | 'we
         continue;
       }
       open.delete(key);
+      if (sheet.pressed?.has(key)) continue;
       const across = [sheet.triangles[3 * other.t + other.k]!, sheet.triangles[3 * t + k]!];
       const [one, two] = [cotangents(sheet, other, a), cotangents(sheet, { t, k }, a)];
       folds.push(a, b, ...across);

@@ -24,9 +24,9 @@ function sample(id: SampleId, size: string): { readonly garment: Garment; readon
 const DRAFTED = { level: 15, end: 20, pull: 0.35, into: 1 } as const;
 /** Arms held up draw by themselves, and a cut-on sleeve with its whole front and back. */
 const CUT_ON = { pull: 0.6, into: 6 } as const;
-/** A dartless front rises over a bust, more the fuller it is; so does one let down into a long dart, a little. */
+/** A dartless front rises over a bust, more the fuller it is; so does one let down into a long dart, a little. A collar weighs on the back. */
 const RISES: Readonly<Partial<Record<SampleId, number>>> = {
-  ...{ 'causeway-shirt': 45, 'causeway-low-armhole': 30, 'causeway-cut-on': 40, quay: 30 },
+  ...{ 'causeway-shirt': 45, 'causeway-low-armhole': 30, 'causeway-cut-on': 40, quay: 36 },
   ...{ 'causeway-side': 22, 'causeway-french': 22, 'causeway-wide-neck': 22, 'causeway-buttons': 22, skiff: 30 },
 };
 /** Every sample with shoulders, in a small, a middling or a large size; the first in all three. */

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { samplePattern } from '../blocks/index.ts';
 import { formOfBoth, type Figure } from '../form/index.ts';
 import { expectOk, toEnd } from '../units/index.ts';
-import { centreEdges, joined, read, standOf, worn, type Halves, type ReadingId, type Worn } from './index.ts';
+import { joined, read, standOf, worn, type Halves, type ReadingId, type Worn } from './index.ts';
 
 const pattern = samplePattern('causeway', ['4']);
 const row = pattern.chart.find((r) => r.size === '4')!.body;
@@ -12,7 +12,7 @@ const half = (figure: Figure): Worn => expectOk(worn(garment, standOf(figure), '
 /** How far the points of the middle of one half lie from those of the other, m. */
 function apart({ left, right }: Halves): number {
   let most = 0;
-  for (const key of centreEdges(left.toile)) {
+  for (const key of left.toile.centres) {
     const [a, b] = [left.toile.edges.get(key)!, right.toile.edges.get(key)!];
     a.forEach((i, k) => {
       const at = (w: Worn, p: number, d: number, way: 1 | -1 = 1) => way * w.x[3 * p + d]!;

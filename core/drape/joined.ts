@@ -1,5 +1,5 @@
 import { CLOTHS, hang, PACE, prepare, step, type Layers, type Sheet, type Solid } from '../cloth/index.ts';
-import { centreEdges, heldFor, HOLDS, REST, STEPS, TOUCH, type Progress, type Worn } from './wear.ts';
+import { heldFor, HOLDS, REST, STEPS, TOUCH, type Progress, type Worn } from './wear.ts';
 import type { Halves } from './whole.ts';
 
 /** Which point of the whole garment each point of both halves is. */
@@ -54,7 +54,7 @@ export function* joined({ left, right }: Halves): Generator<Progress, Halves> {
 
 function placesOf({ toile: one }: Worn, { toile: two }: Worn): Places {
   const pair = new Map<number, number>();
-  for (const key of centreEdges(one)) {
+  for (const key of one.centres) {
     const [a, b] = [one.edges.get(key), two.edges.get(key)];
     if (a && b && a.length === b.length) b.forEach((i, k) => pair.set(i, a[k]!));
   }
@@ -71,10 +71,18 @@ function placesOf({ toile: one }: Worn, { toile: two }: Worn): Places {
 /** Both halves as one sheet. A mirror image stretches and bends as its original does, so the right stays as it was cut. */
 const sheetOf = (left: Worn, right: Worn, places: Places): Sheet => ({
   points: places.count,
+  pressed: new Set([...pressedIn(left, places.left, places.count), ...pressedIn(right, places.right, places.count)]),
   triangles: Int32Array.from([...left.sheet.triangles, ...right.sheet.triangles.map((i) => places.right[i]!)]),
   flat: Float64Array.from([...left.sheet.flat, ...right.sheet.flat]),
   layers: Float64Array.from([...left.sheet.layers, ...right.sheet.layers]),
 });
+
+/** The pressed edges of a half, by the points of the whole. */
+const pressedIn = ({ sheet }: Worn, of: Int32Array, count: number): readonly number[] =>
+  Array.from(sheet.pressed ?? [], (key) => {
+    const [a, b] = [of[Math.floor(key / sheet.points)]!, of[key % sheet.points]!];
+    return Math.min(a, b) * count + Math.max(a, b);
+  });
 
 /** In a mirror image corners run the other way round. */
 const bothLayers = (left: Layers, right: Layers): Layers => ({

@@ -2,7 +2,7 @@ import type { Layers, Solid } from '../cloth/index.ts';
 import { haveLegs, isSleeve, type Toile } from '../sew/index.ts';
 
 /** The tubes of a garment. */
-const TUBE = { body: 0, sleeve: 1 } as const;
+const TUBE = { body: 0, sleeve: 1, collar: 2 } as const;
 
 /**
  * What of a garment that was just laid around a body may meet: its body and its sleeve, and cloth that folds on itself. Trousers meet
@@ -13,10 +13,17 @@ export function layersOf(toile: Toile, laid: Float64Array, solid: Solid): Omit<L
   const outward = new Int8Array(triangles.length / 3);
   const tube = new Uint8Array(triangles.length / 3);
   for (const panel of toile.panels) {
-    outward.fill(wayOut(panel.from, panel.to, triangles, laid, solid), panel.from, panel.to);
-    tube.fill(isSleeve(panel) ? TUBE.sleeve : TUBE.body, panel.from, panel.to);
+    const band = toile.bands.find((b) => b.piece === panel.piece);
+    const away = wayOut(panel.from, panel.to, triangles, laid, solid);
+    // A collar has been turned over: its outside lies on the outside of what is below it.
+    outward.fill(band?.falls ? -away : away, panel.from, panel.to);
+    tube.fill(
+      band?.falls ? TUBE.collar : isSleeve(panel) || band?.cuff ? TUBE.sleeve : TUBE.body,
+      panel.from,
+      panel.to,
+    );
   }
-  return { outward, tube, itself: !haveLegs(toile.panels.map((p) => p.piece)) };
+  return { outward, tube, itself: !haveLegs(toile.panels.map((p) => p.piece)), turned: TUBE.collar };
 }
 
 /** Whether the triangles of a panel run against the clock seen from outside, on the whole: 1, else −1. */

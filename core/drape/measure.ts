@@ -1,7 +1,7 @@
 import { CLOTHS, drawnAt } from '../cloth/index.ts';
 import { alongTube, tautOver, type ArmTube, type Vec3 } from '../form/index.ts';
 import { edgesWithRole, waistHeight, type EdgeRole, type Piece } from '../pattern/index.ts';
-import { edgeKey, isSleeve, onCutOnSleeve, type Panel } from '../sew/index.ts';
+import { edgeKey, isBand, isSleeve, onCutOnSleeve, type Panel } from '../sew/index.ts';
 import { LIES_OFF, type Worn } from './wear.ts';
 
 /** Where a point of the cloth lies, mm. */
@@ -111,11 +111,11 @@ export const girthAtLevel = (w: Worn, height: number): number => lengthAt(w, hei
 
 const trianglesOf = ({ from, to }: Panel): readonly number[] => Array.from({ length: to - from }, (_, k) => from + k);
 
-/** The triangles of the cloth on the torso: the sleeves are read by themselves. */
+/** The triangles of the cloth on the torso: the sleeves are read by themselves, bands and collars not at all. */
 function onTorso({ figure, toile }: Worn): readonly number[] {
   const sleeve = onCutOnSleeve(figure, toile);
   return toile.panels
-    .filter((p) => !isSleeve(p))
+    .filter((p) => !isSleeve(p) && !isBand(p))
     .flatMap(trianglesOf)
     .filter((t) => !sleeve(t));
 }

@@ -26,7 +26,7 @@ import {
   type Mesh,
   type Shift,
 } from '../form/index.ts';
-import { edgesWithRole, type EdgeRole } from '../pattern/index.ts';
+import { edgesWithRole } from '../pattern/index.ts';
 import {
   carryOver,
   edgeKey,
@@ -189,20 +189,15 @@ export const worn = (...args: Parameters<typeof wear>): Result<Worn> => toEnd(we
  * The two halves are alike, so the cloth stays on the plane between them where it meets itself. What does not hang from the
  * shoulders keeps its waist where it was laid, as a waistband or a tape holds it.
  */
-export function heldFor({ panels, edges, sheet }: Toile, hangs: boolean): Uint8Array {
+export function heldFor(toile: Toile, hangs: boolean): Uint8Array {
+  const { panels, edges, sheet } = toile;
   const held = new Uint8Array(3 * sheet.points);
   if (!hangs)
     for (const { piece } of panels)
       for (const e of edgesWithRole(piece, 'waist'))
         for (const i of edges.get(edgeKey(piece.id, e.id)) ?? []) held[3 * i + 1] = 1;
-  for (const i of atCentre({ panels, edges })) held[3 * i] = 1;
+  for (const i of atCentre(toile)) held[3 * i] = 1;
   return held;
 }
-/** What is sewn to its mirror image, or cut on the fold. */
-const CENTRES: readonly EdgeRole[] = ['centreFront', 'centreBack', 'crotch'];
-export const centreEdges = ({ panels }: Pick<Toile, 'panels'>): readonly string[] =>
-  panels.flatMap(({ piece }) =>
-    CENTRES.flatMap((role) => edgesWithRole(piece, role)).map((e) => edgeKey(piece.id, e.id)),
-  );
-const atCentre = (toile: Pick<Toile, 'panels' | 'edges'>): readonly number[] =>
-  centreEdges(toile).flatMap((key) => [...(toile.edges.get(key) ?? [])]);
+const atCentre = ({ centres, edges }: Toile): readonly number[] =>
+  centres.flatMap((key) => [...(edges.get(key) ?? [])]);

@@ -1,5 +1,5 @@
 import type { Point } from '../geometry/index.ts';
-import type { Panel, Toile } from './sew.ts';
+import type { Panel, Toile } from './toile.ts';
 
 /**
  * Where the points of one toile lie, taken over from another of the same pieces that has come to rest: of a coarser mesh, or

@@ -1,7 +1,7 @@
 import { armTube, onTube, type ArmTube, type Figure } from '../form/index.ts';
 import { distance, type Point } from '../geometry/index.ts';
 import { edgesWithRole, type EdgeRole } from '../pattern/index.ts';
-import { edgeKey, type Panel, type Toile } from './sew.ts';
+import { edgeKey, type Panel, type Toile } from './toile.ts';
 import { hasCutOnSleeve } from './garment.ts';
 import { OFF_ARM } from './sleeve.ts';
 

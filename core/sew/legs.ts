@@ -10,7 +10,8 @@ import {
   type Shape,
   type Vec3,
 } from '../form/index.ts';
-import type { Toile } from './sew.ts';
+import { isBand } from './bands.ts';
+import type { Toile } from './toile.ts';
 
 /** How far off the body trousers are laid on it, and how closely the way out is looked for, mm. */
 const OFF = 12;
@@ -27,7 +28,7 @@ export function layOnLegs(figure: Figure, legs: Legs, toile: Toile, found: Float
   const place = placeAround(shape, legOf(figure, legs, shape));
   const out = new Float64Array(found.length);
   const times = new Uint8Array(found.length / 3);
-  for (const { piece, points } of toile.panels) {
+  for (const { piece, points } of toile.panels.filter((p) => !isBand(p))) {
     const way = piece.part === 'trouserFront' ? 1 : -1;
     for (const i of points) {
       const p = place(way, found[3 * i]!, 1000 * found[3 * i + 1]!);

@@ -2,9 +2,12 @@ import { prepare } from '../cloth/index.ts';
 import { conjugate, partsOf, patternOf, roomFor } from '../cloth/solver.ts';
 import { shapeOf, surfaceOf, type Figure, type Vec3 } from '../form/index.ts';
 import { edgesWithRole, type EdgeRole, type Piece, type Seam } from '../pattern/index.ts';
-import { edgeKey, grainTurn, type Toile } from './sew.ts';
+import { isBand } from './bands.ts';
 import { layCutOn } from './cutOn.ts';
+import { layBands } from './layBands.ts';
 import { layOnLegs } from './legs.ts';
+import { edgeKey, type Panel, type Toile } from './toile.ts';
+import { grainTurn } from './sheet.ts';
 import { isSleeve, layOnArm } from './sleeve.ts';
 
 /** How far off the form the pieces are laid on it, m: clear of it everywhere, and not so far that they have a long way to go. */
@@ -28,7 +31,11 @@ interface Place {
 export function placeOn(figure: Figure, toile: Toile, seams: readonly Seam[]): Float64Array {
   const fixed = fixedOn(figure, toile, seams);
   const found = spread(toile, fixed);
-  if (figure.legs) return layOnLegs(figure, figure.legs, toile, found);
+  if (figure.legs) {
+    const legs = layOnLegs(figure, figure.legs, toile, found);
+    layBands(figure, toile, seams, legs);
+    return legs;
+  }
   const at = surfaceAt(surfaceOf(shapeOf(figure), figure.beside && shapeOf(figure.beside)));
   const out = new Float64Array(found.length);
   for (let i = 0; i < found.length; i += 3) {
@@ -38,12 +45,14 @@ export function placeOn(figure: Figure, toile: Toile, seams: readonly Seam[]): F
   layCutOn(figure, toile, out);
   const bodice = bodicePoints(toile);
   for (const panel of toile.panels) if (isSleeve(panel)) layOnArm(figure, panel, toile, seams, bodice, out);
+  layBands(figure, toile, seams, out);
   return out;
 }
 
-/** What is laid around the torso: all but the sleeves, whose caps it shares. */
+/** What is laid around the torso: all but the sleeves and bands, which share its seams. */
+const onBody = (panel: Panel): boolean => !isSleeve(panel) && !isBand(panel);
 const bodicePoints = ({ panels }: Toile): ReadonlySet<number> =>
-  new Set(panels.filter((p) => !isSleeve(p)).flatMap((p) => [...p.points]));
+  new Set(panels.filter(onBody).flatMap((p) => [...p.points]));
 
 type Fixed = ReadonlyMap<number, Partial<Place>>;
 
@@ -56,7 +65,7 @@ function fixedOn(figure: Figure, toile: Toile, seams: readonly Seam[]): Fixed {
   onShoulders(figure, toile, seams, fix);
   byRaglan(figure, toile, fix);
   const hangs = fixed.size > 0;
-  for (const { piece } of toile.panels) {
+  for (const { piece } of toile.panels.filter(onBody)) {
     const along = (role: EdgeRole): readonly number[] =>
       edgesWithRole(piece, role).flatMap((e) => [...(toile.edges.get(edgeKey(piece.id, e.id)) ?? [])]);
     if (!hangs) fix(along('waist'), { height: figure.waist / 1000 });
@@ -79,7 +88,7 @@ function byRaglan(
   { panels, edges }: Toile,
   fix: (points: Iterable<number>, place: Partial<Place>) => void,
 ): void {
-  for (const { piece } of panels.filter((p) => !isSleeve(p))) {
+  for (const { piece } of panels.filter(onBody)) {
     const along = (role: EdgeRole): readonly number[] =>
       edgesWithRole(piece, role).flatMap((e) => [...(edges.get(edgeKey(piece.id, e.id)) ?? [])]);
     const [raglan, neck, side] = [along('raglan'), along('neck'), along('side')];
@@ -110,7 +119,7 @@ function spread(toile: Toile, fixed: Fixed): Float64Array {
   const sheet = prepare(toile.sheet);
   const matrix = patternOf(sheet);
   const b = new Float64Array(3 * sheet.points);
-  for (const panel of toile.panels.filter((p) => !isSleeve(p))) {
+  for (const panel of toile.panels.filter(onBody)) {
     const [upU, upV] = grainTurn(panel.piece)({ x: 0, y: -1000 });
     for (let t = panel.from; t < panel.to; t++) {
       const [b1, b2, c1, c2] = sheet.slopes.subarray(4 * t, 4 * t + 4) as unknown as [number, number, number, number];

@@ -1,36 +1,14 @@
-import { pointAt, type Point } from '../geometry/index.ts';
+import { pointAt } from '../geometry/index.ts';
 import type { Piece } from '../pattern/index.ts';
-import type { Sheet } from '../cloth/index.ts';
 import { ok, refuse, TOL, type Result } from '../units/index.ts';
+import { bandsOn, sidesOf, type Banded } from './bands.ts';
+import { centresOf } from './centre.ts';
 import { cutOf, type Cut, type Spot, type Stretch } from './cut.ts';
 import { garmentOf, type Garment } from './garment.ts';
-import { layersOn } from './intake.ts';
 import { pairsOfDarts, pairsOfSeam } from './pairs.ts';
+import { sheetOf } from './sheet.ts';
+import { edgeKey, type Panel, type Sewn, type Toile } from './toile.ts';
 import { triangulate, type Triangles } from './triangulate.ts';
-
-/** Where the triangles of one piece stand in a toile, and its points on paper. */
-export interface Panel {
-  readonly piece: Piece;
-  readonly from: number;
-  readonly to: number;
-  /** The point of the toile that each point of the piece is, and where it lies on the paper, mm. */
-  readonly points: Int32Array;
-  readonly places: readonly Point[];
-  /** Three of its own points for every triangle. */
-  readonly triangles: Int32Array;
-}
-
-/** Pieces sewn together: the wearer’s left half of a garment that is alike on both sides. */
-export interface Toile {
-  readonly sheet: Sheet;
-  readonly panels: readonly Panel[];
-  /** The points along every edge of every piece, in outline order, by piece and edge. */
-  readonly edges: ReadonlyMap<string, Int32Array>;
-  /** Lines of points that are sewn, for a drawing. */
-  readonly seams: readonly Int32Array[];
-}
-
-export const edgeKey = (piece: string, edge: string): string => `${piece} ${edge}`;
 
 /** A piece as triangles, and what each of its points is called: its stretch and how far along. */
 interface Meshed {
@@ -73,6 +51,9 @@ function samples(s: Stretch, spots: readonly Spot[], edge: number): readonly num
   return Array.from({ length: count + 1 }, (_, k) => (s.length * k) / count);
 }
 
+/** Bands are low: edges of their mesh are no longer than this, mm, or they could not bend as cloth does. */
+const BAND_EDGE = 12;
+
 /** A mesh that the triangulation stumbles over is tried again with edges so many times as long. */
 const TRIES = [1, 1.04, 0.97] as const;
 
@@ -83,20 +64,38 @@ const TRIES = [1, 1.04, 0.97] as const;
 export function sew(whole: Garment, edge: number): Result<Toile> {
   const garment = garmentOf(whole);
   if (!garment.ok) return garment;
+  const banded = bandsOn(garment.value.pieces, whole.pieces, whole.seams);
   for (const times of TRIES) {
-    const toile = sewnWith(garment.value, edge * times);
+    const toile = sewnWith(garment.value, banded, edge * times);
     if (toile) return toile;
   }
   return refuse('form-mesh-fails');
 }
 
+/** What is not sewn on for the form: facings, pockets, sleeves that are not asked for, and bands sewn in a way that is not known. */
+export function leftOut(garment: Garment): readonly Piece[] {
+  const worn = garmentOf(garment);
+  if (!worn.ok) return [];
+  const { bands } = bandsOn(worn.value.pieces, garment.pieces, garment.seams);
+  const on = new Set([...worn.value.pieces, ...bands.map((b) => b.piece)].map((p) => p.id));
+  return garment.pieces.filter((p) => !on.has(p.id));
+}
+
 /** A garment’s points, its triangles and what is sewn; null where the triangulation stumbles. */
-function sewnWith({ pieces, seams }: Garment, edge: number): Result<Toile> | null {
+function sewnWith(garment: Garment, banded: Banded, edge: number): Result<Toile> | null {
+  const pieces = [...garment.pieces, ...banded.bands.map((b) => b.piece)];
+  const seams = [...garment.seams, ...banded.seams];
   const byId = new Map(pieces.map((p) => [p.id, p]));
   const cuts = pieces.map(cutOf);
-  const lines = [...seams.map((s) => pairsOfSeam(byId, s, edge)), ...cuts.flatMap((c) => pairsOfDarts(c, edge))];
+  const narrow = new Set(banded.bands.map((b) => b.piece.id));
+  const edgeOn = (...ids: readonly string[]): number =>
+    ids.some((id) => narrow.has(id)) ? Math.min(edge, BAND_EDGE) : edge;
+  const lines = [
+    ...seams.map((s) => pairsOfSeam(byId, s, edgeOn(...sidesOf(s).map((x) => x.piece)))),
+    ...cuts.flatMap((c) => pairsOfDarts(c, edge)),
+  ];
   const spots = lines.flat(2);
-  const meshes = meshesOf(cuts, spots, edge);
+  const meshes = meshesOf(cuts, spots, edgeOn);
   if (!meshes) return null;
   const first: number[] = [];
   let count = 0;
@@ -113,7 +112,6 @@ function sewnWith({ pieces, seams }: Garment, edge: number): Result<Toile> | nul
   const sewn = lines.map((line) => line.map((pair): readonly [number, number] => [pointOf(pair[0]), pointOf(pair[1])]));
   const { points, of } = welded(count, sewn.flat());
   const panels = panelsOf(meshes, first, of);
-  const sheet = sheetOf(panels, points);
   const loose = looseIn(panels, points);
   if (loose) return refuse('form-piece-loose', { piece: loose.name });
   const edges = new Map(
@@ -126,16 +124,35 @@ function sewnWith({ pieces, seams }: Garment, edge: number): Result<Toile> | nul
     ),
   );
   const drawn = sewn.filter((line) => line.length > 0).map((line) => Int32Array.from(line, ([a]) => of[a]!));
-  return ok({ sheet, panels, edges, seams: drawn });
+  const bands = banded.bands.map((band): Sewn => {
+    const i = meshes.findIndex((m) => m.cut.piece === band.piece);
+    return { ...band, line: lineOf(meshes[i]!, band.edges, (k) => of[first[i]! + k]!) };
+  });
+  const sheet = sheetOf(panels, points, drawn, bands);
+  return ok({ sheet, panels, edges, seams: drawn, bands, centres: centresOf(panels, edges, bands) });
 }
 
-function meshesOf(cuts: readonly Cut[], spots: readonly Spot[], edge: number): readonly Meshed[] | null {
+/** Points along edges that follow on one another. */
+function lineOf({ cut, along }: Meshed, edges: readonly string[], pointOf: (k: number) => number): Sewn['line'] {
+  let from = 0;
+  return edges.flatMap((id, n) => {
+    const points = along.get(id)!.map(({ at, point }) => ({ at: from + at, point: pointOf(point) }));
+    from += cut.outline.find((s) => s.id === id)!.length;
+    return n === 0 ? points : points.slice(1);
+  });
+}
+
+function meshesOf(
+  cuts: readonly Cut[],
+  spots: readonly Spot[],
+  edgeOn: (piece: string) => number,
+): readonly Meshed[] | null {
   try {
     return cuts.map((c) =>
       meshed(
         c,
         spots.filter((p) => p.piece === c.piece.id),
-        edge,
+        edgeOn(c.piece.id),
       ),
     );
   } catch {
@@ -155,29 +172,6 @@ function panelsOf(meshes: readonly Meshed[], first: readonly number[], of: Int32
     from = to;
     return panel;
   });
-}
-
-function sheetOf(panels: readonly Panel[], points: number): Sheet {
-  const [triangles, flat, layers]: [number[], number[], number[]] = [[], [], []];
-  for (const panel of panels) {
-    const turned = grainTurn(panel.piece);
-    const layersAt = layersOn(panel.piece);
-    for (const k of panel.triangles) {
-      triangles.push(panel.points[k]!);
-      flat.push(...turned(panel.places[k]!));
-    }
-    for (let t = 0; t < panel.triangles.length; t += 3) {
-      const corners = [0, 1, 2].map((k) => panel.places[panel.triangles[t + k]!]!);
-      const mean = (d: 'x' | 'y'): number => corners.reduce((sum, c) => sum + c[d], 0) / 3;
-      layers.push(layersAt({ x: mean('x'), y: mean('y') }));
-    }
-  }
-  return {
-    points,
-    triangles: Int32Array.from(triangles),
-    flat: Float64Array.from(flat),
-    layers: Float64Array.from(layers),
-  };
 }
 
 /** A piece that nothing joins to the first one. */
@@ -209,13 +203,4 @@ function welded(count: number, pairs: readonly (readonly [number, number])[]): {
   let points = 0;
   for (let i = 0; i < count; i++) of[i] = root(i) === i ? points++ : of[root(i)]!;
   return { points, of };
-}
-
-/** From a place on the paper, mm, to across and along the grain, m. */
-export function grainTurn(piece: Piece): (p: Point) => readonly [number, number] {
-  const grain = piece.marks.find((m) => m.kind === 'grain');
-  const [dx, dy] = grain ? [grain.to.x - grain.from.x, grain.to.y - grain.from.y] : [0, 1];
-  const size = Math.hypot(dx, dy) || 1;
-  const [gx, gy] = [dx / size / 1000, dy / size / 1000];
-  return (p) => [p.x * gy - p.y * gx, p.x * gx + p.y * gy];
 }

@@ -1,7 +1,7 @@
 import { armTube, onTube, shoulderTopOf, type Figure, type Vec3 } from '../form/index.ts';
 import type { Point } from '../geometry/index.ts';
 import { edgesWithRole, partsOfSide, type EdgeRole, type Seam } from '../pattern/index.ts';
-import { edgeKey, type Panel, type Toile } from './sew.ts';
+import { edgeKey, type Panel, type Toile } from './toile.ts';
 
 /** How far off the arm a sleeve is laid on it, mm. */
 export const OFF_ARM = 12;

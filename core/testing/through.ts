@@ -11,8 +11,16 @@ const unit = (a: V): V => {
 /** Farther inside a point has nothing to do with a triangle, m. */
 const FAR = 0.02;
 
-/** How far points of one tube of a garment lie inside another where their outsides face each other, at most, m; 0 where none does. */
-export function farthestThrough({ triangles, points }: Prepared, layers: Layers, x: Float64Array): number {
+/**
+ * How far points of one tube of a garment lie inside another where their outsides face each other, at most, m; 0 where none does.
+ * Points of `but` are left out of it.
+ */
+export function farthestThrough(
+  { triangles, points }: Prepared,
+  layers: Layers,
+  x: Float64Array,
+  but: ReadonlySet<number> = new Set(),
+): number {
   const at = (i: number): V => [x[3 * i]!, x[3 * i + 1]!, x[3 * i + 2]!];
   const all = Array.from({ length: triangles.length / 3 }, (_, t) => {
     const corners = [...triangles.subarray(3 * t, 3 * t + 3)];
@@ -33,7 +41,7 @@ export function farthestThrough({ triangles, points }: Prepared, layers: Layers,
     for (const { a, u, v, out, tube } of all) {
       const p = less(at(i), a);
       const off = dot(out, p);
-      if (off >= 0 || off < -FAR || tubes[i]!.has(tube) || dot(out, facing[i]!) > 0) continue;
+      if (but.has(i) || off >= 0 || off < -FAR || tubes[i]!.has(tube) || dot(out, facing[i]!) > 0) continue;
       const [uu, uv, vv, pu, pv] = [dot(u, u), dot(u, v), dot(v, v), dot(p, u), dot(p, v)];
       const [s, r] = [(vv * pu - uv * pv) / (uu * vv - uv * uv), (uu * pv - uv * pu) / (uu * vv - uv * uv)];
       if (s >= 0 && r >= 0 && s + r <= 1) most = Math.max(most, -off);

@@ -227,6 +227,8 @@ export function sayMoved(r: Pick<Reading, 'unit'>, by: number, units: Units): st
 export const sayReading = (r: Reading): string =>
   shows(r) ? READING_WORDS[r.id][r.off > 0 ? 'more' : 'less'] : 'As on the body it was drafted for.';
 
-/** What the whole is, and is not. */
-export const onFormIs = (): string =>
-  en`Computed; sew the toile before you cut good cloth. The form is made of the tape alone, the cloth is a middling one of its kind, and facings, cuffs and linings are left out. Under sleeves the arms are held away from the sides and do not move; under trousers the legs stand a little apart, and the waist is held where it belongs.`;
+/** What the whole is, and is not; with the names of pieces that are not sewn on. */
+export const onFormIs = (leftOut: readonly string[] = []): string => {
+  const is = en`Computed; sew the toile before you cut good cloth. The form is made of the tape alone, the cloth is a middling one of its kind, and collars, cuffs and bands are stiffened with interfacing. Under sleeves the arms are held away from the sides and do not move; under trousers the legs stand a little apart, and the waist is held where it belongs.`;
+  return leftOut.length === 0 ? is : `${is} Not sewn on here: ${leftOut.join(', ')}.`;
+};
