@@ -3,7 +3,7 @@ import { samplePattern, type SampleId } from '../blocks/index.ts';
 import { alongTube, armTube } from '../form/index.ts';
 import { farthestThrough } from '../testing/through.ts';
 import { expectOk } from '../units/index.ts';
-import { formUnder, standFor, worn, type Worn } from './index.ts';
+import { formUnder, read, standFor, worn, type Worn } from './index.ts';
 import { girthAround, placeAt } from './measure.ts';
 
 const hung = (id: SampleId): Worn => {
@@ -69,6 +69,10 @@ describe('a sleeve gathered into a cuff, at rest', () => {
     const tube = armTube(on.figure);
     const end = Math.min(...places.map((p) => alongTube(tube, p)));
     expect(girthAround(on, tube, end - 30) - cut).toBeGreaterThan(40);
+    // Its sleeves hang below the waist, its body does not.
+    const r = read(on);
+    expect([r['ease-waist'], r['pull-waist']]).toEqual([null, null]);
+    expect(r['ease-bust']).toBeGreaterThan(0);
   });
 });
 

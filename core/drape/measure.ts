@@ -120,6 +120,13 @@ function onTorso({ figure, toile }: Worn): readonly number[] {
     .filter((t) => !sleeve(t));
 }
 
+/** How far down the cloth on the torso reaches, mm: a sleeve may hang lower. */
+export const lowestOn = (w: Worn): number =>
+  onTorso(w).reduce(
+    (least, t) => Math.min(least, ...[0, 1, 2].map((k) => placeAt(w, w.sheet.triangles[3 * t + k]!).y)),
+    Infinity,
+  );
+
 /** The points along all edges of a role, and of parts where given. */
 export const pointsAlong = ({ toile }: Worn, role: EdgeRole, parts?: readonly Piece['part'][]): readonly number[] =>
   toile.panels

@@ -19,6 +19,7 @@ import {
   girthAround,
   girthAtLevel,
   lengthAt,
+  lowestOn,
   placeAt,
   pointsAlong,
   pullOver,
@@ -81,7 +82,7 @@ export function read(w: Worn): Readings {
   const shape = shapeOf(figure);
   const section = sectionOf(shape);
   const girth = (y: number): number => girthOf(around(section(y), shape.mounds, ROUND));
-  const lowest = Math.min(...Array.from({ length: w.sheet.points }, (_, i) => placeAt(w, i).y));
+  const lowest = lowestOn(w);
   const near = (y: number) => (p: Vec3) => Math.abs(p.y - y) < BAND;
   const inFront = (p: Vec3): boolean => p.z > section(p.y).z;
   const reaches = (y: number): boolean => lowest < y - BAND;

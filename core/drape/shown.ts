@@ -1,6 +1,7 @@
 import { CLOTHS, drawnAt } from '../cloth/index.ts';
 import type { Mesh } from '../form/index.ts';
 import { dragsOf } from './drags.ts';
+import { edgeKey } from '../sew/index.ts';
 import { LIES_OFF, type Worn } from './wear.ts';
 import { wholeMesh, type Halves } from './whole.ts';
 
@@ -12,7 +13,7 @@ export interface Shown {
   readonly pull: Float32Array;
   /** mm */
   readonly standOff: Float32Array;
-  /** Pairs of points: the lines of the seams. */
+  /** Pairs of points: the lines of the seams, and the free edges of bands. */
   readonly seams: Uint32Array;
   /** Strokes, m: see `dragsOf`. */
   readonly drags: Float32Array;
@@ -44,9 +45,21 @@ function feltBy(worn: Worn): { readonly pull: Float32Array; readonly standOff: F
   return { pull, standOff };
 }
 
+/** The edges of bands that are free: without them a collar would not be seen on the cloth below it. */
+const freeEdges = ({ bands, edges, centres }: Worn['toile']): readonly Int32Array[] =>
+  bands.flatMap(({ piece, edges: seam, ends, cuff }) =>
+    piece.edges
+      .filter(
+        (e) => !seam.includes(e.id) && !(cuff && ends.includes(e.id)) && !centres.includes(edgeKey(piece.id, e.id)),
+      )
+      .flatMap((e) => edges.get(edgeKey(piece.id, e.id)) ?? []),
+  );
+
 /** Pairs of points along the seams of a half whose points begin at `from`. */
 const seamsOf = ({ toile }: Worn, from: number): readonly number[] =>
-  toile.seams.flatMap((line) => Array.from(line.subarray(1)).flatMap((b, k) => [from + line[k]!, from + b]));
+  [...toile.seams, ...freeEdges(toile)].flatMap((line) =>
+    Array.from(line.subarray(1)).flatMap((b, k) => [from + line[k]!, from + b]),
+  );
 
 /** Both halves of a garment as a picture shows them. */
 export function shownOf(halves: Halves): Shown {
