@@ -82,8 +82,10 @@ test.describe('a job on the wearer’s form', () => {
     await page.getByText('All readings').click();
     const arm = page.getByRole('table', { name: 'All readings' }).getByRole('row').filter({ hasText: 'upper arm' });
     await expect(arm).toHaveCount(0);
+    await expect(page.getByText(/Not sewn on here: .*Sleeve/)).toBeVisible();
     await page.getByRole('checkbox', { name: 'With its sleeves' }).click();
     await expect(arm).toHaveCount(2, { timeout: HANGS });
+    await expect(page.getByText(/Not sewn on here: .*Sleeve/)).toHaveCount(0);
   });
 
   test('trousers hang on its legs: a fuller seat makes the crotch cut in', async ({ page }) => {
@@ -93,6 +95,8 @@ test.describe('a job on the wearer’s form', () => {
     await expect(cuts).toContainText(/Pull at the crotch: 0\.\d\d % as drafted/, { timeout: HANGS });
     await expect(page.locator('canvas')).toBeVisible();
     await expect(page.getByRole('checkbox', { name: 'With its sleeves' })).toHaveCount(0);
+    // Its waistband is sewn on; what is not is named.
+    await expect(page.getByText(/Not sewn on here: Fly facing, Pocket bag\.$/)).toBeVisible();
     // Kept, it is a sign of trousers, whose causes are looked for.
     await page.getByRole('button', { name: 'Keep as a fitting' }).click();
     await expect(page.getByRole('heading', { name: 'On the form' })).toBeVisible();

@@ -3,6 +3,7 @@ export * from './joined.ts';
 export * from './measure.ts';
 export * from './readings.ts';
 export * from './report.ts';
+export * from './rest.ts';
 export * from './shown.ts';
 export * from './untold.ts';
 export * from './wear.ts';

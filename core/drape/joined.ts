@@ -1,5 +1,6 @@
-import { CLOTHS, hang, PACE, prepare, step, type Layers, type Sheet, type Solid } from '../cloth/index.ts';
-import { heldFor, HOLDS, REST, STEPS, TOUCH, type Progress, type Worn } from './wear.ts';
+import { CLOTHS, hang, prepare, type Layers, type Sheet, type Solid } from '../cloth/index.ts';
+import { toRest, TOUCH, type Progress } from './rest.ts';
+import { heldFor, type Worn } from './wear.ts';
 import type { Halves } from './whole.ts';
 
 /** Which point of the whole garment each point of both halves is. */
@@ -35,15 +36,7 @@ export function* joined({ left, right }: Halves): Generator<Progress, Halves> {
   const solid = sideBySide(left, right);
   const layers = bothLayers(left.layers, right.layers);
   const on = hang({ sheet, cloth: CLOTHS[left.cloth], solid, touch: TOUCH, layers, held }, start);
-  let [steps, still] = [0, 0];
-  while (steps < STEPS.most && still < REST.steps) {
-    const slides = steps < STEPS.free.warm;
-    const { speed } = step(on, PACE, slides ? TOUCH.friction : HOLDS);
-    steps++;
-    still = !slides && speed < REST.speed ? still + 1 : 0;
-    yield { steps, most: STEPS.most, x: on.x };
-  }
-  const settled = still >= REST.steps;
+  const { settled, steps } = yield* toRest(on, 'warm');
   const half = (was: Worn, of: Int32Array, way: 1 | -1): Worn => {
     const x = new Float64Array(was.x.length);
     of.forEach((from, i) => x.set([way * on.x[3 * from]!, on.x[3 * from + 1]!, on.x[3 * from + 2]!], 3 * i));

@@ -2,7 +2,8 @@ import { CLOTHS, drawnAt } from '../cloth/index.ts';
 import { alongTube, tautOver, type ArmTube, type Vec3 } from '../form/index.ts';
 import { edgesWithRole, waistHeight, type EdgeRole, type Piece } from '../pattern/index.ts';
 import { edgeKey, isBand, isSleeve, onCutOnSleeve, type Panel } from '../sew/index.ts';
-import { LIES_OFF, type Worn } from './wear.ts';
+import { LIES_OFF } from './rest.ts';
+import type { Worn } from './wear.ts';
 
 /** Where a point of the cloth lies, mm. */
 export const placeAt = ({ x }: Worn, i: number): Vec3 => ({

@@ -28,7 +28,8 @@ import {
   waistOn,
   widthAt,
 } from './measure.ts';
-import { LIES_OFF, type Worn } from './wear.ts';
+import { LIES_OFF } from './rest.ts';
+import type { Worn } from './wear.ts';
 
 /** What a garment on a form is read for, in the order told. The ids are kept in files. */
 export const READINGS = [
@@ -136,8 +137,7 @@ export function read(w: Worn): Readings {
     'hem-front': hem.front,
     'hem-side': hem.side,
     'hem-back': hem.back,
-    'shoulder-end':
-      cutOn || shoulder.length === 0 ? null : Math.max(...shoulder.map((i) => placeAt(w, i).x)) - figure.shoulder,
+    'shoulder-end': cutOn || shoulder.length === 0 ? null : beyondBone(w, shoulder),
     'side-seam-lean': leanOf(w),
     'neck-rise-back': riseBehind(w),
   };
@@ -192,6 +192,15 @@ function legsOf(w: Worn): LegReadings {
     'ease-thigh': ease(thigh),
     'ease-knee': ease(kneeLevel(figure, legs)),
   };
+}
+
+/** How far beyond the bone the shoulder seam ends, along the slope of the shoulder, mm. */
+function beyondBone(w: Worn, seam: readonly number[]): number {
+  const { shoulder, neckHalf, neckPoint, shoulderDrop: drop } = w.figure;
+  const across = shoulder - neckHalf;
+  const long = Math.hypot(across, drop);
+  const along = ({ x, y }: Vec3): number => ((x - neckHalf) * across + (neckPoint - y) * drop) / long;
+  return Math.max(...seam.map((i) => along(placeAt(w, i)))) - long;
 }
 
 /** From the shoulder blades to the hip. */

@@ -2,7 +2,8 @@ import { CLOTHS, drawnAt } from '../cloth/index.ts';
 import type { Mesh } from '../form/index.ts';
 import { dragsOf } from './drags.ts';
 import { edgeKey } from '../sew/index.ts';
-import { LIES_OFF, type Worn } from './wear.ts';
+import { LIES_OFF } from './rest.ts';
+import type { Worn } from './wear.ts';
 import { wholeMesh, type Halves } from './whole.ts';
 
 /** Cloth as a picture shows it: both halves, and for every point how it pulls and how far it stands off. */

@@ -2,10 +2,8 @@ import {
   CLOTHS,
   hang,
   leftHalfOf,
-  PACE,
   prepare,
   solidOf,
-  step,
   unionOf,
   type ClothId,
   type Layers,
@@ -39,6 +37,7 @@ import {
   type Toile,
 } from '../sew/index.ts';
 import { layersOf } from './layered.ts';
+import { STEPS, toRest, TOUCH, type Progress } from './rest.ts';
 import { ok, toEnd, type Result } from '../units/index.ts';
 
 /** A garment on a form: where its cloth lies, m. */
@@ -93,29 +92,6 @@ export type Fineness = keyof typeof EDGES;
 /** Between the legs a mesh as coarse as a bodice’s catches on itself. */
 const LEG_EDGES = { ...EDGES, coarse: 18 } as const;
 
-/** What lies on what, N/m and m, and how it slides: freely while it finds its place, then as calico does on a form. */
-export const TOUCH = { off: 0.0015, push: 300, friction: 0.02 } as const;
-export const HOLDS = 0.3;
-/** How far off the body cloth lies that lies on it, mm. */
-export const LIES_OFF = 1000 * TOUCH.off;
-/**
- * Steps that the shoulder seams stay where they were laid while all draws together, or the neck would ride up; that it slides
- * freely, from nothing (until it has nearly come to rest, m/s, and no longer) and from a place it has already found; and steps at most.
- */
-export const STEPS = { pinned: 12, free: { cold: 16, warm: 8, most: 30, slow: 2e-3 }, most: 120 } as const;
-/**
- * At rest: points move no faster than this on the whole, m/s, and for so many steps. By the implicit step what is out of balance is then
- * no more than mass · speed / step: below a thousandth of the weight.
- */
-export const REST = { speed: 5e-4, steps: 3 } as const;
-
-/** How far the work has come, for who waits. */
-export interface Progress {
-  readonly steps: number;
-  readonly most: number;
-  readonly x: Float64Array;
-}
-
 /**
  * Puts a garment on and lets it come to rest; each step is told on the way. With another one already on, the cloth begins
  * where that lies. Refused where the pieces cannot be sewn.
@@ -135,7 +111,6 @@ export function* wear(
   const laid = placeOn(figure, toile, seams);
   const start = before ? carryOver(before.toile, before.x, toile, laid) : laid;
   for (const i of atCentre(toile)) start[3 * i] = 0;
-  const free = before ? STEPS.free.warm : STEPS.free.cold;
   const shoulders = shouldersOf(toile, seams);
   const hangs = shoulders.length > 0;
   const held = heldFor(toile, hangs);
@@ -143,17 +118,10 @@ export function* wear(
   for (const i of pinned) held.fill(1, 3 * i, 3 * i + 3);
   const layers = { ...layersOf(toile, laid, solid), apart: 2 * TOUCH.off, push: TOUCH.push };
   const on = hang({ sheet, cloth: CLOTHS[cloth], solid, touch: TOUCH, layers, held }, start);
-  let still = 0;
-  let steps = 0;
-  let slides = true;
-  while (steps < STEPS.most && still < REST.steps) {
+  const letGo = (steps: number): void => {
     if (steps === STEPS.pinned && pinned.length > 0) held.set(heldFor(toile, hangs));
-    const { speed } = step(on, PACE, slides ? TOUCH.friction : HOLDS);
-    steps++;
-    still = !slides && speed < REST.speed ? still + 1 : 0;
-    slides &&= steps < free || (!before && steps < STEPS.free.most && speed > STEPS.free.slow);
-    yield { steps, most: STEPS.most, x: on.x };
-  }
+  };
+  const rest = yield* toRest(on, before ? 'warm' : 'cold', letGo);
   return ok({
     figure,
     solid,
@@ -164,8 +132,7 @@ export function* wear(
     x: on.x,
     layers,
     hangs,
-    settled: still >= REST.steps,
-    steps,
+    ...rest,
   });
 }
 

@@ -43,7 +43,6 @@ export interface Banded {
 
 const BANDS: readonly Piece['part'][] = ['band', 'waistband', 'collar', 'cuff'];
 export const isBand = ({ piece }: { readonly piece: Pick<Piece, 'part'> }): boolean => BANDS.includes(piece.part);
-const TUBES: readonly Piece['part'][] = ['sleeve'];
 
 /** All that a seam is sewn on, piece by piece. */
 export const sidesOf = (s: Seam): readonly SeamSide[] => [s.first, s.second].flatMap(partsOfSide);
@@ -70,7 +69,7 @@ export function bandsOn(pieces: readonly Piece[], all: readonly Piece[], seams: 
     });
     const places = own.flatMap((s) => sidesOf(s).filter((x) => x.piece !== piece.id));
     const keys = places.flatMap((x) => x.edges.map((e) => `${x.piece} ${e}`));
-    const cuff = places.every((x) => TUBES.includes(on.get(x.piece)!.part));
+    const cuff = places.every((x) => on.get(x.piece)!.part === 'sleeve');
     if (own.length === 0 || keys.some((k) => taken.has(k)) || piece.half === cuff) return false;
     const worn = closed(piece, own, cuff);
     if (!worn) return false;

@@ -73,15 +73,16 @@ describe('a job on the form', () => {
       job: { size: '4', sizeMethod: 'highBust', steps },
     });
     const low = planStep('low', 'shoulder-slope', {}, 'right');
-    const neck = (side: Side) => {
-      const work = onForm(expectOk(toSee(uneven([low]), side), side), 'calico');
-      const { seen } = expectOk(toEnd(work), 'hung');
+    const neck = (side: Side, before: Before | null = null) => {
+      const work = onForm(expectOk(toSee(uneven([low]), side), side), 'calico', 'coarse', before);
+      const { seen, kept } = expectOk(toEnd(work), 'hung');
       const of = (s: typeof seen.drafted) => s.readings.find((r) => r.id === 'neck-rise-back')!.off;
       expect(seen.differ).toBe(true);
       expect(figureUnder(seen.planned.halves).right?.shoulderDrop).toBeCloseTo(slope + 25, 0);
-      return { drafted: of(seen.drafted), planned: of(seen.planned), halves: seen.planned.halves };
+      return { drafted: of(seen.drafted), planned: of(seen.planned), halves: seen.planned.halves, kept };
     };
-    const [left, right] = [neck('left'), neck('right')];
+    const left = neck('left');
+    const right = neck('right', left.kept);
     // Sewn together they slide down together, less than two sloping sides would; the step for one side lifts them again.
     const even = hung(job({ ...row, shoulderSlope: slope })).seen.drafted.readings.find(
       (r) => r.id === 'neck-rise-back',
