@@ -106,10 +106,11 @@ export function step({ hanging, x, v, work }: OnItsWay, pace: Pace, friction?: n
     }
   }
   const rounds = conjugate(pattern, b, dx, pace, room);
+  const share = swings(dx, v, dt) ? 0.5 : 1;
   let sum = 0;
   for (let i = 0; i < sheet.points; i++) {
     const size = Math.sqrt(dx[3 * i]! ** 2 + dx[3 * i + 1]! ** 2 + dx[3 * i + 2]! ** 2);
-    const shorter = size > farthest ? farthest / size : 1;
+    const shorter = share * Math.min(1, farthest / (share * size || 1));
     for (let d = 0; d < 3; d++) {
       const k = 3 * i + d;
       x[k]! += shorter * dx[k]!;
@@ -118,6 +119,19 @@ export function step({ hanging, x, v, work }: OnItsWay, pace: Pace, friction?: n
     sum += (shorter * size) / dt;
   }
   return { speed: sum / sheet.points, rounds };
+}
+
+/** From which share of the last step a step takes back it is one to and fro. */
+const SWINGS = 0.1;
+
+/** Whether a step takes back some of what the last one did. Cloth that touches a body and leaves it by turns would do so for ever: half a step ends it. */
+function swings(dx: Float64Array, v: Float64Array, dt: number): boolean {
+  let [back, before] = [0, 0];
+  for (let k = 0; k < dx.length; k++) {
+    back += dx[k]! * v[k]! * dt;
+    before += (v[k]! * dt) ** 2;
+  }
+  return back < -SWINGS * before;
 }
 
 /** All the energy of cloth that is at rest: in its plane, in its folds and in its height, J; without what presses on a body. */

@@ -20,8 +20,8 @@ function sample(id: SampleId, size: string): { readonly garment: Garment; readon
   };
 }
 
-/** Readings may lie so far off on the body a draft was made for: mm above or below, mm past the bone, per cent of pull. */
-const DRAFTED = { level: 15, end: 20, pull: 0.35, into: 1 } as const;
+/** Readings may lie so far off on the body a draft was made for: mm above or below, mm past the bone along the slope, per cent of pull. */
+const DRAFTED = { level: 15, end: 22, pull: 0.35, into: 1 } as const;
 /** Arms held up draw by themselves, and a cut-on sleeve with its whole front and back. */
 const CUT_ON = { pull: 0.6, into: 6 } as const;
 /** A dartless front rises over a bust, more the fuller it is; so does one let down into a long dart, a little. A collar weighs on the back. */
