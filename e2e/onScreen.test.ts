@@ -2,6 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { draftSample } from '@ample/core/blocks';
+import { nth } from '@ample/core/units';
 import type { Page } from '@playwright/test';
 import { PLAIN, printAtHome, sheetOf } from '../core/testing/printAtHome/index.ts';
 import { expect, STATIONS, test } from './app.ts';
@@ -24,17 +25,19 @@ const PLACES = [
   '/job/marit-causeway/nowhere',
 ];
 
-for (const [width, height] of WIDTHS)
-  test(`every view at ${width} px: nothing cut off, nothing too small to read or to press`, async ({ page }) => {
-    test.setTimeout(180_000);
-    await page.setViewportSize({ width, height });
-    for (const place of PLACES) {
-      await page.goto(place);
+/** Each place is opened at one width, by turns, and then made narrower and wider. */
+PLACES.forEach((place, i) => {
+  const widths = WIDTHS.map((_, k) => nth(WIDTHS, (i + k) % WIDTHS.length));
+  test(`${place} from 390 to 1920 px: nothing cut off, nothing too small to read or to press`, async ({ page }) => {
+    for (const [n, [width, height]] of widths.entries()) {
+      await page.setViewportSize({ width, height });
+      if (n === 0) await page.goto(place);
       await expect(page.locator('main')).toBeVisible();
       await settled(page);
-      await expect.poll(() => seenWrong(page), { message: place }).toEqual([]);
+      await expect.poll(() => seenWrong(page), { message: `${width} px` }).toEqual([]);
     }
   });
+});
 
 /** A printed pattern whose pieces are picked one by one. */
 function printedPattern(): string {
