@@ -44,7 +44,7 @@ export async function drape(file: string, options: DrapeOptions): Promise<Result
   const { form, size, planned, differ, side } = seen;
   const plan = options.drafted ? { ...job.value, job: { ...job.value.job, steps: [] } } : job.value;
   const more = options.quick ? null : toEnd(moreOf(plan, kept));
-  const notOn = leftOut(planned.garment);
+  const notOn = leftOut(planned.garment, planned.worn.toile);
   const report = {
     ...{
       size,

@@ -65,21 +65,19 @@ export function sew(whole: Garment, edge: number): Result<Toile> {
   const garment = garmentOf(whole);
   if (!garment.ok) return garment;
   const banded = bandsOn(garment.value.pieces, whole.pieces, whole.seams);
-  for (const times of TRIES) {
-    const toile = sewnWith(garment.value, banded, edge * times);
-    if (toile) return toile;
-  }
+  // A garment hangs without a band that cannot be divided.
+  for (const bands of banded.bands.length > 0 ? [banded, BARE] : [BARE])
+    for (const times of TRIES) {
+      const toile = sewnWith(garment.value, bands, edge * times);
+      if (toile) return toile;
+    }
   return refuse('form-mesh-fails');
 }
+const BARE: Banded = { bands: [], seams: [] };
 
-/** What is not sewn on for the form: facings, pockets, sleeves that are not asked for, and bands sewn in a way that is not known. */
-export function leftOut(garment: Garment): readonly Piece[] {
-  const worn = garmentOf(garment);
-  if (!worn.ok) return [];
-  const { bands } = bandsOn(worn.value.pieces, garment.pieces, garment.seams);
-  const on = new Set([...worn.value.pieces, ...bands.map((b) => b.piece)].map((p) => p.id));
-  return garment.pieces.filter((p) => !on.has(p.id));
-}
+/** The pieces of a garment that are not in its toile: facings, pockets, sleeves that are not asked for, and bands sewn in a way that is not known. */
+export const leftOut = ({ pieces }: Garment, { panels }: Toile): readonly Piece[] =>
+  pieces.filter((p) => panels.every((q) => q.piece.id !== p.id));
 
 /** A garment’s points, its triangles and what is sewn; null where the triangulation stumbles. */
 function sewnWith(garment: Garment, banded: Banded, edge: number): Result<Toile> | null {

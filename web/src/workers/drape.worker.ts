@@ -1,5 +1,6 @@
 import { figureUnder, shownOf, type Halves, type Shown } from '@ample/core/drape';
 import { moreOf, onForm, toSee, type Before, type Working } from '@ample/core/fitting/onForm';
+import { leftOut } from '@ample/core/sew';
 import { ok, telling, toEnd, type Result } from '@ample/core/units';
 import { PROTOCOL, type Draped, type DrapePart, type DrapeRequest, type Garments, type Reply } from './protocol.ts';
 
@@ -41,7 +42,12 @@ function draped({ job, cloth, fineness, side, sleeves, more }: DrapeRequest['inp
   kept = hung.value.kept;
   const { drafted, planned, differ, size } = seen;
   const longer = more ? toEnd(telling(moreOf(job, kept), ({ share }) => post(share))) : null;
-  return ok({ readings: { drafted: drafted.readings, planned: planned.readings }, more: longer, differ, side, size });
+  return ok({
+    readings: { drafted: drafted.readings, planned: planned.readings },
+    more: longer,
+    ...{ differ, side, size },
+    leftOut: leftOut(planned.garment, planned.worn.toile).map((p) => p.name),
+  });
 }
 
 /** Hangs a job on the wearer’s form. */

@@ -109,6 +109,8 @@ export interface Draped {
   readonly differ: boolean;
   readonly side: Side;
   readonly size: string;
+  /** The names of pieces that are not sewn on. */
+  readonly leftOut: readonly string[];
 }
 
 /** A file to be taken apart into lines. */

@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { CLOTH_IDS, usualCloth, type ClothId } from '@ample/core/cloth';
 import type { Fineness, ReadingId } from '@ample/core/drape';
-import { leftOut, setInSleeves } from '@ample/core/sew';
+import { setInSleeves } from '@ample/core/sew';
 import type { Draft, Side } from '@ample/core/fitting/plan';
 import { CLOTH_WORDS, onFormIs, sayRefusal, stepName } from '@ample/core/words';
 import { Notice } from '../../../shared/basics.tsx';
@@ -49,7 +49,6 @@ export function OnForm({
   const cloth = chosen ?? usualCloth(whole?.pattern.fabric ?? { kind: 'woven' });
   const job = whole && { ...whole, job: { ...whole.job, steps: whole.job.steps.filter((s) => !off.includes(s.id)) } };
   const { look, stop, again, askMore } = useDraped(id, job, { cloth, fineness, side, sleeves });
-  const out = draft ? leftOut({ pieces: draft.sides[side].pieces, seams: draft.seams, sleeves }) : [];
   const drawing = useRef<HTMLDivElement>(null);
   const both = steps.some((s) => !off.includes(s.step.id));
   const show = (reading: ReadingId): void => {
@@ -94,7 +93,7 @@ export function OnForm({
             name={id}
             whole={steps.every((s) => !off.includes(s.step.id))}
           />
-          <p className="mt-2 text-quiet">{onFormIs(out.map((p) => p.name))}</p>
+          <p className="mt-2 text-quiet">{onFormIs(look.draped?.leftOut)}</p>
         </div>
         <div>
           {look.refusal && <Notice grade="look">{sayRefusal(look.refusal, units)}</Notice>}
