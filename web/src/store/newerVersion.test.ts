@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { newerVersion } from './newerVersion.ts';
+import { newerVersion, offerNewer } from './newerVersion.ts';
 
 /** A worker that waits, as far as taking it goes. */
 class Waiting extends EventTarget {
@@ -70,5 +70,60 @@ describe('taking a newer version', () => {
     waiting.becomes('activated');
     await settled();
     expect(reload).toHaveBeenCalledTimes(1);
+  });
+});
+
+/** A registration whose versions come and go as they do in a browser. */
+class Registered extends EventTarget {
+  installing: Waiting | null = null;
+  waiting: Waiting | null = null;
+  active: Waiting | null = null;
+  fetches(): Waiting {
+    this.installing = new Waiting();
+    this.installing.state = 'installing';
+    this.dispatchEvent(new Event('updatefound'));
+    return this.installing;
+  }
+  hasFetched(): void {
+    const done = this.installing!;
+    this.installing = null;
+    this.waiting = done;
+    done.becomes('installed');
+  }
+}
+function watched(set: (registered: Registered) => void) {
+  const registered = new Registered();
+  set(registered);
+  const offer = vi.fn();
+  offerNewer(registered as unknown as ServiceWorkerRegistration, offer);
+  return { registered, offer };
+}
+
+describe('offering a newer version', () => {
+  const active = new Waiting();
+
+  it('offers one that waited before the page was there, at once', () => {
+    expect(watched((r) => Object.assign(r, { active, waiting: new Waiting() })).offer).toHaveBeenCalledTimes(1);
+  });
+
+  it('offers one that was being fetched already for another window, and one that is found later', () => {
+    const early = watched((r) => {
+      r.active = active;
+      r.fetches();
+    });
+    expect(early.offer).not.toHaveBeenCalled();
+    early.registered.hasFetched();
+    expect(early.offer).toHaveBeenCalledTimes(1);
+    const late = watched((r) => (r.active = active));
+    late.registered.fetches();
+    late.registered.hasFetched();
+    expect(late.offer).toHaveBeenCalledTimes(1);
+  });
+
+  it('does not offer the very first', () => {
+    const { registered, offer } = watched(() => undefined);
+    registered.fetches();
+    registered.hasFetched();
+    expect(offer).not.toHaveBeenCalled();
   });
 });

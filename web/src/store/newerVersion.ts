@@ -32,3 +32,22 @@ export function newerVersion(
       waiting.postMessage({ type: 'SKIP_WAITING' });
     });
 }
+
+/** What tells of versions that come in. */
+type Watched = Pick<ServiceWorkerRegistration, 'waiting' | 'installing' | 'active' | 'addEventListener'>;
+
+/**
+ * Offers a version that waits, at once or as soon as it does: one that waited before the page was there, or was being fetched already
+ * for another window, is not told of again. The very first version is none to offer.
+ */
+export function offerNewer(registration: Watched, offer: () => void): void {
+  const look = (): void => {
+    if (registration.active && registration.waiting) offer();
+  };
+  const follow = (): void => {
+    if (registration.active) registration.installing?.addEventListener('statechange', look);
+  };
+  look();
+  follow();
+  registration.addEventListener('updatefound', follow);
+}
