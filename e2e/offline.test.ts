@@ -94,6 +94,20 @@ test('a newer version is offered and waits; taken, it is the one that runs', asy
   await expect(page.getByRole('heading', { name: 'Wearers' })).toBeVisible();
 });
 
+test('a window opened while a newer version waits is offered it as well', async ({ page, context, serve }) => {
+  const { base, release } = await releases(serve);
+  await page.goto(`${base}/`);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Wearers' })).toBeVisible();
+  release();
+  await lookForNewer(page);
+  await expect(page.getByText('A newer version is ready.')).toBeVisible();
+  const other = await context.newPage();
+  await other.goto(`${base}/`);
+  await expect(other.getByText('A newer version is ready.')).toBeVisible();
+});
+
 test('taken in the very first visit, on a slow machine, in the middle of an edit: it runs, and the edit is kept', async ({
   page,
   serve,
