@@ -78,9 +78,8 @@ const releaseOf = (page: Page) => page.evaluate(() => document.documentElement.d
 const lookForNewer = (page: Page) =>
   page.evaluate(async () => void (await (await navigator.serviceWorker.getRegistration())?.update()));
 
-test('a newer version is offered and waits; taken, it is the one that runs', async ({ page, serve }) => {
-  test.setTimeout(LONG);
-  const { base, release } = await releases(serve);
+/** A page that a worker controls, and to which a newer version is offered. */
+async function offeredIn(page: Page, base: string, release: () => void): Promise<void> {
   await page.goto(`${base}/`);
   await page.evaluate(() => navigator.serviceWorker.ready);
   await page.reload();
@@ -88,6 +87,12 @@ test('a newer version is offered and waits; taken, it is the one that runs', asy
   release();
   await lookForNewer(page);
   await expect(page.getByText('A newer version is ready.')).toBeVisible();
+}
+
+test('a newer version is offered and waits; taken, it is the one that runs', async ({ page, serve }) => {
+  test.setTimeout(LONG);
+  const { base, release } = await releases(serve);
+  await offeredIn(page, base, release);
   expect(await releaseOf(page)).toBeUndefined();
   await page.getByRole('button', { name: 'Use it now' }).click();
   await expect.poll(() => releaseOf(page), TAKEN_OVER).toBe('next');
@@ -96,13 +101,7 @@ test('a newer version is offered and waits; taken, it is the one that runs', asy
 
 test('a window opened while a newer version waits is offered it as well', async ({ page, context, serve }) => {
   const { base, release } = await releases(serve);
-  await page.goto(`${base}/`);
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  await page.reload();
-  await expect(page.getByRole('heading', { name: 'Wearers' })).toBeVisible();
-  release();
-  await lookForNewer(page);
-  await expect(page.getByText('A newer version is ready.')).toBeVisible();
+  await offeredIn(page, base, release);
   const other = await context.newPage();
   await other.goto(`${base}/`);
   await expect(other.getByText('A newer version is ready.')).toBeVisible();
