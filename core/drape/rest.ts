@@ -12,7 +12,7 @@ export const LIES_OFF = 1000 * TOUCH.off;
 export const STEPS = { pinned: 12, free: { cold: 16, warm: 8, most: 30, slow: 2e-3 }, most: 120 } as const;
 /**
  * At rest: points move no faster than this on the whole, m/s, and for so many steps. By the implicit step what is out of balance is then
- * no more than mass · speed / step: below a thousandth of the weight.
+ * no more than mass · speed / step, or twice that where a step was taken by half: about a thousandth of the weight at most.
  */
 export const REST = { speed: 5e-4, steps: 3 } as const;
 
