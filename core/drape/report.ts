@@ -45,7 +45,7 @@ const THRESHOLDS: Readonly<Record<ReadingId, { readonly unit: ReadingUnit; reado
   'hem-front': { unit: 'mm', from: 8 },
   'hem-side': { unit: 'mm', from: 8 },
   'hem-back': { unit: 'mm', from: 8 },
-  'shoulder-end': { unit: 'mm', from: 7 },
+  'shoulder-end': { unit: 'mm', from: 8 },
   'side-seam-lean': { unit: '°', from: 3 },
   'neck-rise-back': { unit: 'mm', from: 10 },
 };
