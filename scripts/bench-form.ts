@@ -1,18 +1,24 @@
 import { samplePattern } from '@ample/core/blocks';
-import { standOf, worn, type Worn } from '@ample/core/drape';
+import { standOf, worn, type Fineness, type Worn } from '@ample/core/drape';
 import { formMesh, formOf, type Body } from '@ample/core/form';
+import type { Garment } from '@ample/core/sew';
 import { expectOk } from '@ample/core/units';
+import { withOwnSteps } from '../core/testing/ownSteps.ts';
 
-/** A dress on the body it was drafted for: how long the form takes, the cloth from nothing, and after one change. */
+/**
+ * A dress with a full bust step on a body: how long the form takes, the cloth from nothing (coarse, and on from there), and after
+ * the amount of the step is changed by 4 mm.
+ */
 export function formBench() {
   const pattern = samplePattern('causeway', ['4']);
-  const garment = { pieces: pattern.sizes['4'] ?? [], seams: pattern.seams };
-  const body: Body = pattern.chart.find((r) => r.size === '4')?.body ?? {};
+  const body: Body = { ...pattern.chart.find((r) => r.size === '4')?.body, fullBust: 960 };
+  const garment = withOwnSteps(pattern, '4', body).sides.left;
+  const changed = withOwnSteps(pattern, '4', { ...body, fullBust: 964 }).sides.left;
   const stand = standOf(formOf(body).figure);
-  const hung = (fineness: 'coarse' | 'fine', before?: Worn): Worn =>
-    expectOk(worn(garment, stand, 'calico', fineness, before), 'bench form');
+  const hung = (fineness: Fineness, before?: Worn, what: Garment = garment): Worn =>
+    expectOk(worn(what, stand, 'calico', fineness, before), 'bench form');
   const coarse = hung('coarse');
-  const other = standOf(formOf({ ...body, hip: 1000 }).figure);
+  const fine = hung('fine', coarse);
   const { positions } = formMesh(stand.figure, false);
   const out = new Float64Array(4);
   return {
@@ -40,8 +46,9 @@ export function formBench() {
     form: () => formOf(body),
     field: () => standOf(stand.figure),
     coarse: () => hung('coarse'),
-    fine: () => hung('fine', coarse),
-    again: () => expectOk(worn(garment, other, 'calico', 'coarse', coarse), 'bench form'),
-    points: { coarse: coarse.sheet.points, fine: hung('fine', coarse).sheet.points },
+    fine: () => hung('fine', hung('coarse')),
+    again: () => hung('coarse', coarse, changed),
+    againFine: () => hung('fine', fine, changed),
+    points: { coarse: coarse.sheet.points, fine: fine.sheet.points },
   };
 }

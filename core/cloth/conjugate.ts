@@ -1,5 +1,6 @@
-import { factor, solve, type Parts } from './direct.ts';
+import { factor, solve } from './direct.ts';
 import { multiply, type Blocks } from './matrix.ts';
+import type { Parts } from './parts.ts';
 
 /** What the solving needs from step to step, so that nothing is made anew in it. */
 export interface Room {

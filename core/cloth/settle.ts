@@ -3,7 +3,7 @@ import type { Cloth } from './cloths.ts';
 import { conjugate, roomFor, type Room } from './conjugate.ts';
 import { addContact, type Solid, type Touch } from './contact.ts';
 import { addLayers, meetingOf, type Layers, type Meeting } from './layers.ts';
-import { partsOf } from './direct.ts';
+import { partsOf } from './parts.ts';
 import { patternOf, type Pattern } from './matrix.ts';
 import { addMembrane, membraneEnergy } from './membrane.ts';
 import type { Prepared } from './sheet.ts';
@@ -33,7 +33,7 @@ export interface Pace {
   readonly within: number;
   readonly rounds: number;
 }
-export const PACE: Pace = { step: 0.1, damping: 2, farthest: 0.012, within: 1e-3, rounds: 100 };
+export const PACE: Pace = { step: 0.1, damping: 2, farthest: 0.012, within: 1e-2, rounds: 100 };
 
 /** Cloth on its way to rest. It is changed from step to step; a copy of `x` is what a picture is made of. */
 export interface OnItsWay {

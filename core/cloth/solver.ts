@@ -2,3 +2,4 @@
 export * from './conjugate.ts';
 export * from './matrix.ts';
 export * from './direct.ts';
+export * from './parts.ts';

@@ -120,13 +120,14 @@ export function* onForm(
   const { size, body, right, chart, drafted, planned, differ, side } = wanted;
   const form = formUnder(drafted, body, {}, right);
   yield { stage: 'drafted', form };
-  const stands = standsFor(form, drafted);
   const same =
     before &&
     before.cloth === cloth &&
     before.fineness === fineness &&
     alike([before.wanted.body, before.wanted.right], [body, right]);
   const again = same && alike(before.wanted.drafted, drafted) ? before : null;
+  // What hangs already hangs on the same body.
+  const stands: Both<Stand> = again ? again.drafted : standsFor(form, drafted);
   const first = again ? ok(again.drafted) : yield* onBoth('drafted', both(drafted), stands, { cloth, fineness });
   if (!first.ok) return first;
   yield { stage: 'drafted', halves: first.value };
