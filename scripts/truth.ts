@@ -32,6 +32,11 @@ const BODIES: Readonly<Partial<Record<SampleId, Bodies>>> = {
     ['narrow hip −40', { hip: 950 }],
     ['wide hip +50', { hip: 1040 }],
   ],
+  'causeway-shirt': [
+    ['hollow back, nape to waist −20', { napeToWaist: 384 }],
+    ['round back, nape to waist +20', { napeToWaist: 424 }, ['round-back', { by: 20 }]],
+  ],
+  jetty: [['hollow back, nape to waist −20', { napeToWaist: 384 }]],
   'skerry-shoulder': [
     ['full bust +60', { fullBust: 980 }],
     ['small bust −35', { fullBust: 885 }],

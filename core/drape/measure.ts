@@ -68,10 +68,18 @@ const lengthOn = (w: Worn, height: number, over?: (p: Vec3) => boolean): number 
 /** Levels around which a front or back is narrowest between its armholes, mm: it may hang a little higher or lower than the body’s level. */
 const AROUND: readonly number[] = [-30, -20, -10, 0, 10, 20, 30];
 
-/** How long the cloth of the front or of the back is across where it is narrowest near a level, both halves, mm: from one armhole to the other. */
-export function widthAt(w: Worn, height: number, parts: readonly Piece['part'][]): number {
+/**
+ * How long the cloth of the front or of the back is across where it is narrowest near a level, both halves, mm: from one armhole to
+ * the other. Only above the lowest place of the armholes and below the neckline; null where there is no such level near.
+ */
+export function widthAt(w: Worn, height: number, parts: readonly Piece['part'][]): number | null {
+  const lowestAlong = (role: EdgeRole): number =>
+    Math.min(...pointsAlong(w, role, parts).map((i) => placeAt(w, i).y));
+  const [underarm, neck] = [lowestAlong('armhole'), lowestAlong('neck')];
+  const levels = AROUND.map((d) => height + d).filter((y) => y > underarm && y < neck);
+  if (levels.length === 0) return null;
   const triangles = w.toile.panels.filter((p) => parts.includes(p.piece.part)).flatMap(trianglesOf);
-  return Math.min(...AROUND.map((d) => 2 * cutLength(w, triangles, (p) => p.y - height - d)));
+  return Math.min(...levels.map((y) => 2 * cutLength(w, triangles, (p) => p.y - y)));
 }
 
 /** How long the line is in which cloth crosses a plane (or only where `over` holds), mm: `off` tells how far before it a place lies. */

@@ -105,9 +105,11 @@ export function read(w: Worn): Readings {
   const hem = hemOf(w);
   const cross = crossAt(figure);
   const bust = (p: Vec3): boolean => near(figure.bust)(p) && inFront(p);
-  /** From armhole to armhole less the tape from arm to arm; null where no armhole ends front or back. */
-  const across = (tape: 'crossFront' | 'crossBack', parts: readonly Piece['part'][]): number | null =>
-    along('armhole', parts).length === 0 ? null : widthAt(w, cross, parts) - (tapesOn(figure, [tape])[0] ?? 0);
+  /** From armhole to armhole less the tape from arm to arm; null where no armhole ends front or back, or the neckline lies lower. */
+  const across = (tape: 'crossFront' | 'crossBack', parts: readonly Piece['part'][]): number | null => {
+    const width = along('armhole', parts).length > 0 ? widthAt(w, cross, parts) : null;
+    return width && width - (tapesOn(figure, [tape])[0] ?? 0);
+  };
   return {
     'pull-bust': top(() => pullOver(w, bust)),
     'pull-waist': at(waistAt, () => pullOver(w, near(waistAt))),

@@ -6,6 +6,7 @@ import {
   insidePolygon,
   intersectPaths,
   lerp,
+  nearestOnPath,
   pathFromSpans,
   pointAt,
   polyline,
@@ -16,7 +17,7 @@ import { TOL, nth, cyclic, once } from '../units/index.ts';
 import { bustPointOf, dartShape, edgesWithRole, levelOf, outlineOf } from './access.ts';
 import { wedgesOf, type Wedge } from './marks.ts';
 import { sideDirection } from './measure.ts';
-import type { TapeStretch, Edge, Piece } from './types.ts';
+import type { Edge, EdgeRole, Piece, TapeStretch } from './types.ts';
 
 const FRONTS: readonly Piece['part'][] = ['front', 'sideFront'];
 const BODICE: readonly Piece['part'][] = ['front', 'sideFront', 'back', 'sideBack'];
@@ -177,6 +178,9 @@ export function settledBustLine(piece: Piece): Piece {
 function settledEnds(piece: Piece, line: readonly TapeStretch[]): TapeStretch {
   const [first, last] = [nth(line, 0), nth(line, line.length - 1)];
   const outline = outlineOf(piece);
+  const underarm = edgesWithRole(piece, 'side')
+    .flatMap((e) => [e.path.start, endOf(e.path)])
+    .sort((a, b) => a.y - b.y)[0];
   /** Where the stretch from `inner` through `end` meets the outline nearest to its end. */
   const settle = (inner: Point, end: Point): Point => {
     const size = distance(inner, end);
@@ -184,10 +188,15 @@ function settledEnds(piece: Piece, line: readonly TapeStretch[]): TapeStretch {
     const far = lerp(inner, end, 1 + REACH / size);
     const hits = intersectPaths(polyline([lerp(inner, end, 0.5), far]), outline).map((h) => h.point);
     const best = hits.sort((a, b) => distance(a, end) - distance(b, end))[0];
+    // Where the armhole now reaches lower than the tape, that goes to where the side begins.
+    if (best && underarm && onEdge(piece, 'armhole', best)) return underarm;
     return best && distance(best, end) < REACH ? best : end;
   };
   return { from: settle(first.to, first.from), to: settle(last.from, last.to) };
 }
+
+const onEdge = (piece: Piece, role: EdgeRole, at: Point): boolean =>
+  edgesWithRole(piece, role).some((e) => nearestOnPath(e.path, at).distance < TOL.touches);
 
 /** A piece whose line is laid when it is asked for: what it was drafted on no longer counts. */
 export function withoutBustLine(piece: Piece): Piece {

@@ -3,7 +3,7 @@ import { requireEdge, type Piece } from '../../pattern/index.ts';
 import { edgeAfter, edgeBefore } from '../../paper/truing/index.ts';
 import { ok, refuse, type Result } from '../../units/index.ts';
 import type { Context } from '../contract.ts';
-import { meetingOn, meetings } from './across.ts';
+import { centreEdge, meetingOn, meetings, upperEnd } from './across.ts';
 import { cutPlace, shoulderPair, type ShoulderOn } from './shoulder.ts';
 
 /** The block's lower edge runs into the side this far below the underarm, mm. */
@@ -39,10 +39,12 @@ export function blockOf(context: Pick<Context, 'pieces' | 'seams'>, half: Half):
   return ok({ on, piece, side, cut: cutPlace(on), foot: foot.at, underarm, out: on.neckFirst ? 1 : -1 });
 }
 
-/** Half the width across at mid-armhole, on this piece. */
+/** Half the width across at mid-armhole, on this piece; from the line of its centre where a low neckline runs through there. */
 export function acrossAt(on: ShoulderOn): number {
-  const y = on.hinge.at.y;
-  const all = meetings(on.piece, y);
+  const all = meetings(on.piece, on.hinge.at.y);
   const [first, last] = [all[0], all.at(-1)];
-  return first && last ? last.at.x - first.at.x : 0;
+  if (!first || !last) return 0;
+  const [inner, outer] = on.neckFirst ? [first, last] : [last, first];
+  const centre = inner.edge.role === 'neck' ? centreEdge(on.piece) : null;
+  return Math.abs(outer.at.x - (centre ? upperEnd(centre).x : inner.at.x));
 }
