@@ -4,7 +4,6 @@ import { samplePattern } from '../blocks/index.ts';
 import type { Body } from '../form/index.ts';
 import type { Garment } from '../sew/index.ts';
 import { withOwnSteps } from '../testing/ownSteps.ts';
-import type { Readings } from '../testing/wearers.ts';
 import { expectOk } from '../units/index.ts';
 import { compared, formUnder, read, shows, standFor, worn, type ReadingId } from './index.ts';
 
@@ -17,10 +16,10 @@ const on = (garment: Garment, body: Body) =>
 describe.each(['causeway-shirt', 'jetty'] as const)('the back of %s, which hangs without slack at the waist', (id) => {
   const pattern = samplePattern(id, ['4']);
   const garment = { pieces: pattern.sizes['4']!, seams: pattern.seams };
-  const row = pattern.chart.find((r) => r.size === '4')!.body as Readings;
+  const row = pattern.chart.find((r) => r.size === '4')!.body;
   const control = on(garment, row);
   /** How far a reading is off on a body, as drafted and with the app’s own steps. */
-  function off(body: Readings, reading: ReadingId, first?: readonly [string, Values]) {
+  function off(body: Body, reading: ReadingId, first?: readonly [string, Values]) {
     const planned = withOwnSteps(pattern, '4', body, first).sides.left;
     const of = (g: Garment) => compared(on(g, body), control).find((r) => r.id === reading)!;
     return [of(garment), of(planned)] as const;
@@ -45,7 +44,7 @@ describe.each(['causeway-shirt', 'jetty'] as const)('the back of %s, which hangs
 describe('a front with a wide, low neckline', () => {
   const pattern = samplePattern('causeway-wide-neck', ['4']);
   const garment = { pieces: pattern.sizes['4']!, seams: pattern.seams };
-  const row = pattern.chart.find((r) => r.size === '4')!.body as Readings;
+  const row = pattern.chart.find((r) => r.size === '4')!.body;
 
   it('is read across below the neckline: a bust point a little higher changes nothing there', () => {
     const control = on(garment, row);
