@@ -8,7 +8,7 @@ import { draft, planStep, type ResolvedJob } from './index.ts';
 const DRAFTED = 39;
 const SLOPES: readonly number[] = [-14, -7, 7, 14].map((by) => DRAFTED + by);
 
-const tops = SAMPLE_IDS.filter((id) => samplePattern(id).garment !== 'trousers');
+const tops = SAMPLE_IDS.filter((id) => samplePattern(id).garment === 'top');
 
 function jobOn(id: (typeof tops)[number], slope: number): ResolvedJob {
   const pattern = samplePattern(id);
