@@ -26,6 +26,7 @@ export type { Flat } from './flatMeasure.ts';
 import { SLEEVE_MEASURES } from './flatSleeve.ts';
 import { TROUSER_MEASURES } from './flatTrousers.ts';
 import { shoulderDrop, shoulderLength } from './flatShoulder.ts';
+import { once } from '../../units/index.ts';
 import { pieceOverHip } from './overHip.ts';
 import { sideOn, targetAt } from './sides.ts';
 
@@ -246,11 +247,12 @@ const MEASURES: Readonly<Partial<Record<MeasurementKey, Measure>>> = {
   ...SLEEVE_MEASURES,
 };
 
-const known = new WeakMap<readonly Piece[], Map<MeasurementKey, Flat | null>>();
+const knownOf = once((_pieces: readonly Piece[]) =>
+  once((_seams: OnPieces['seams']) => new Map<MeasurementKey, Flat | null>()),
+);
 /** The flat measurement a body measurement is compared with; null where these pieces do not show it. Worked out once. */
 export function flatOf(on: OnPieces, key: MeasurementKey): Flat | null {
-  const had = known.get(on.pieces) ?? new Map<MeasurementKey, Flat | null>();
-  known.set(on.pieces, had);
+  const had = knownOf(on.pieces)(on.seams);
   const kept = had.get(key);
   if (kept !== undefined) return kept;
   const found = MEASURES[key]?.(on) ?? null;

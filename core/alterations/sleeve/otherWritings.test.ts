@@ -80,7 +80,11 @@ describe('a sleeve with a cuff', () => {
   it('of which the seam is not known tells no wrist, and its gathered hem is not taken for one', () => {
     const { pieces, seams } = sampleIn('causeway-cuff', '4');
     const unknown = seams.filter((s) => s.id !== 'cuff');
-    for (const key of ['wrist', 'shoulderToWrist'] as const) expect(flatOf({ pieces, seams: unknown }, key)).toBeNull();
+    for (const key of ['wrist', 'shoulderToWrist'] as const) {
+      expect(flatOf({ pieces, seams }, key)).not.toBeNull();
+      // What was worked out with the seam does not stand without it.
+      expect(flatOf({ pieces, seams: unknown }, key)).toBeNull();
+    }
     const context = { ...contextOn('causeway-cuff', '4'), seams: unknown, originalSeams: unknown };
     const code = (id: string) => {
       const r = runAlteration(alterationById(id)!, context, { by: 10 });

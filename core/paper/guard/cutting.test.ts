@@ -1,27 +1,22 @@
-import { describe, expect, it, vi } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { polyline } from '../../geometry/index.ts';
 import { rectangle } from '../../testing/shapes.ts';
 import { cuttingFaults } from './cutting.ts';
 
-/** What the maker of cutting lines is made to say: the box drawn out by a distance that need not be its allowance. */
-let out = 15;
-vi.mock('../../pattern/index.ts', async (original) => ({
-  ...(await original<object>()),
-  cuttingLine: () =>
-    polyline([
-      { x: -out, y: -out },
-      { x: 200 + out, y: -out },
-      { x: 200 + out, y: 100 + out },
-      { x: -out, y: 100 + out },
-      { x: -out, y: -out },
-    ]),
-}));
-
-const said = (by: number) => {
-  out = by;
+/** What is said of a box whose cutting line lies so far outside, which need not be its allowance of 15. */
+const said = (out: number) => {
+  const line = polyline([
+    { x: -out, y: -out },
+    { x: 200 + out, y: -out },
+    { x: 200 + out, y: 100 + out },
+    { x: -out, y: 100 + out },
+    { x: -out, y: -out },
+  ]);
   const faults: unknown[] = [];
-  cuttingFaults(rectangle(200, 100), (code, data) =>
-    faults.push([code, Math.round((data?.['by'] as number) * 100) / 100]),
+  cuttingFaults(
+    rectangle(200, 100),
+    (code, data) => faults.push([code, Math.round((data?.['by'] as number) * 100) / 100]),
+    line,
   );
   return faults;
 };

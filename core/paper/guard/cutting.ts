@@ -6,6 +6,7 @@ import {
   MITRE_LIMIT,
   sub,
   turnBetween,
+  type Path,
   type Point,
 } from '../../geometry/index.ts';
 import { cuttingEdges, cuttingLine, type Piece } from '../../pattern/index.ts';
@@ -28,8 +29,8 @@ const STEP = 1;
  * at every place be as far from it as the allowance of the seam it lies beside; at a corner between two allowances no
  * nearer than the smaller and no farther than its mitre reaches.
  */
-export function cuttingFaults(piece: Piece, say: Say): void {
-  const cut = flatten(cuttingLine(piece), CHORD);
+export function cuttingFaults(piece: Piece, say: Say, line: Path = cuttingLine(piece)): void {
+  const cut = flatten(line, CHORD);
   if (!isSimplePolygon(cut)) {
     say('cutting-line-crosses');
     return;
