@@ -1,4 +1,5 @@
 import type { Point } from '../geometry/index.ts';
+import { TOL } from '../units/index.ts';
 import type { Panel, Toile } from './toile.ts';
 
 /**
@@ -30,24 +31,27 @@ interface Found {
   readonly shares: readonly [number, number, number];
 }
 
-/** The triangle of a panel that a place on the paper lies in, or nearest to. */
-function finder(panel: Panel): (p: Point) => Found {
-  const local = panel.triangles;
+/** The triangle of a panel that a place on the paper lies in, or nearest to. Places asked for one after another lie close by. */
+function finder({ triangles, places, points }: Panel): (p: Point) => Found {
+  const count = triangles.length / 3;
+  let last = 0;
   return (p) => {
     let best: Found | null = null;
-    let least = Infinity;
-    for (let t = 0; t < local.length; t += 3) {
-      const [i, j, k] = [local[t]!, local[t + 1]!, local[t + 2]!];
-      const [a, b, c] = [panel.places[i]!, panel.places[j]!, panel.places[k]!];
+    let [least, at] = [Infinity, last];
+    // From the triangle found last to both sides of it: n and count − n away are looked at in turn.
+    for (let n = 0; n < count && least > TOL.zero; n++) {
+      const t = (last + (n % 2 === 0 ? n / 2 : count - (n + 1) / 2)) % count;
+      const [i, j, k] = [triangles[3 * t]!, triangles[3 * t + 1]!, triangles[3 * t + 2]!];
+      const [a, b, c] = [places[i]!, places[j]!, places[k]!];
       const twice = (b.x - a.x) * (c.y - a.y) - (c.x - a.x) * (b.y - a.y);
       const s = ((p.x - a.x) * (c.y - a.y) - (c.x - a.x) * (p.y - a.y)) / twice;
       const r = ((b.x - a.x) * (p.y - a.y) - (p.x - a.x) * (b.y - a.y)) / twice;
       const outside = Math.max(0, -s, -r, s + r - 1);
       if (outside >= least) continue;
-      least = outside;
-      best = { corners: [panel.points[i]!, panel.points[j]!, panel.points[k]!], shares: [1 - s - r, s, r] };
-      if (outside === 0) break;
+      [least, at] = [outside, t];
+      best = { corners: [points[i]!, points[j]!, points[k]!], shares: [1 - s - r, s, r] };
     }
+    last = at;
     return best!;
   };
 }
