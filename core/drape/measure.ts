@@ -73,8 +73,7 @@ const AROUND: readonly number[] = [-30, -20, -10, 0, 10, 20, 30];
  * the other. Only above the lowest place of the armholes and below the neckline; null where there is no such level near.
  */
 export function widthAt(w: Worn, height: number, parts: readonly Piece['part'][]): number | null {
-  const lowestAlong = (role: EdgeRole): number =>
-    Math.min(...pointsAlong(w, role, parts).map((i) => placeAt(w, i).y));
+  const lowestAlong = (role: EdgeRole): number => Math.min(...pointsAlong(w, role, parts).map((i) => placeAt(w, i).y));
   const [underarm, neck] = [lowestAlong('armhole'), lowestAlong('neck')];
   const levels = AROUND.map((d) => height + d).filter((y) => y > underarm && y < neck);
   if (levels.length === 0) return null;
