@@ -115,7 +115,7 @@ function eliminate({ own, places, columns, left }: Part): void {
       to[corner + 7]! -= s7;
       to[corner + 8]! -= s8;
       if (i === j && solved) rootOf(columns, corner);
-      else if (solved) divide(columns, corner, columns, j * first + 3 * j);
+      else if (solved) divide(columns, corner, j * first + 3 * j);
     }
 }
 
@@ -134,12 +134,12 @@ function rootOf(a: Float64Array, at: number): void {
   a[at + 8] = Math.sqrt(a[at + 8]! - far * far - beside * beside);
 }
 
-/** A block divided by the root on the diagonal of its columns. */
-function divide(a: Float64Array, at: number, root: Float64Array, by: number): void {
+/** A block divided by the root on the diagonal of its columns, which stands at `by`. */
+function divide(a: Float64Array, at: number, by: number): void {
   for (let d = at; d < at + 3; d++) {
-    a[d]! /= root[by]!;
-    a[d + 3] = (a[d + 3]! - a[d]! * root[by + 1]!) / root[by + 4]!;
-    a[d + 6] = (a[d + 6]! - a[d]! * root[by + 2]! - a[d + 3]! * root[by + 5]!) / root[by + 8]!;
+    a[d]! /= a[by]!;
+    a[d + 3] = (a[d + 3]! - a[d]! * a[by + 1]!) / a[by + 4]!;
+    a[d + 6] = (a[d + 6]! - a[d]! * a[by + 2]! - a[d + 3]! * a[by + 5]!) / a[by + 8]!;
   }
 }
 
