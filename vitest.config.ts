@@ -14,7 +14,7 @@ export default defineConfig({
         test: {
           name: 'core',
           include: ['core', 'cli', 'samples', 'server', 'scripts'].map((part) => `${part}/**/*.test.ts`),
-          // Nothing in these keeps a state of its own: what one file has loaded serves the next.
+          // Between files these keep nothing but caches: what one has loaded serves the next.
           isolate: false,
         },
       },

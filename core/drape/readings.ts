@@ -108,7 +108,7 @@ export function read(w: Worn): Readings {
   /** From armhole to armhole less the tape from arm to arm; null where no armhole ends front or back, or the neckline lies lower. */
   const across = (tape: 'crossFront' | 'crossBack', parts: readonly Piece['part'][]): number | null => {
     const width = along('armhole', parts).length > 0 ? widthAt(w, cross, parts) : null;
-    return width && width - (tapesOn(figure, [tape])[0] ?? 0);
+    return width === null ? null : width - (tapesOn(figure, [tape])[0] ?? 0);
   };
   return {
     'pull-bust': top(() => pullOver(w, bust)),

@@ -188,9 +188,9 @@ function settledEnds(piece: Piece, line: readonly TapeStretch[]): TapeStretch {
     const far = lerp(inner, end, 1 + REACH / size);
     const hits = intersectPaths(polyline([lerp(inner, end, 0.5), far]), outline).map((h) => h.point);
     const best = hits.sort((a, b) => distance(a, end) - distance(b, end))[0];
+    if (!best || distance(best, end) >= REACH) return end;
     // Where the armhole now reaches lower than the tape, that goes to where the side begins.
-    if (best && underarm && onEdge(piece, 'armhole', best)) return underarm;
-    return best && distance(best, end) < REACH ? best : end;
+    return underarm && onEdge(piece, 'armhole', best) ? underarm : best;
   };
   return { from: settle(first.to, first.from), to: settle(last.from, last.to) };
 }

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import { compared, formUnder, read, standFor, worn, type Readings } from '../drape/index.ts';
+import { compared, read, type Readings } from '../drape/index.ts';
 import type { SymptomId } from '../fitting/fit/index.ts';
 import { signsOf, toSee } from '../fitting/onForm/index.ts';
 import type { ResolvedJob } from '../fitting/plan/index.ts';
 import { CAUSES } from '../fitting/toile/index.ts';
 import type { Body } from '../form/index.ts';
 import type { Garment } from '../sew/index.ts';
+import { onBody } from '../testing/onBody.ts';
 import { expectOk, nth } from '../units/index.ts';
 import { BESIDES, drawFrom, mended, speaksFor, toileOf, toileWith, TOILES, TOILE_SIZES } from './index.ts';
 
@@ -22,8 +23,7 @@ const causeBy = (id: string) =>
 const seedFor = (on: string, cause: string): number =>
   SEEDS.find((s) => toileOf(s).on === on && toileOf(s).right === cause) ?? NaN;
 
-const on = (garment: Garment, body: Body): Readings =>
-  read(expectOk(worn(garment, standFor(formUnder(garment, body).figure, garment), 'calico', 'coarse'), 'worn'));
+const on = (garment: Garment, body: Body): Readings => read(onBody(garment, body));
 /** What a job shows as drafted, and with its steps. Bodies of the chart are hung once. */
 const controls = new Map<string, Readings>();
 function signsOn(job: ResolvedJob): { readonly drafted: readonly string[]; readonly planned: () => readonly string[] } {

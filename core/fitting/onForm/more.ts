@@ -1,7 +1,7 @@
-import { compared, formUnder, plusMinus, read, type PlusMinus, type Reading } from '../../drape/index.ts';
+import { compared, plusMinus, read, type PlusMinus, type Reading } from '../../drape/index.ts';
 import { telling } from '../../units/index.ts';
 import type { ResolvedJob } from '../plan/index.ts';
-import { bodyInHand, both, onBoth, standsFor, toSee, type Before } from './onForm.ts';
+import { bodyInHand, both, onBoth, toSee, type Before } from './onForm.ts';
 
 /** What the garment reads without one step of the plan, all others done. */
 export interface WithoutStep {
@@ -21,9 +21,8 @@ export interface More {
  * pieces cannot be sewn is left out.
  */
 export function* moreOf(job: ResolvedJob, on: Before): Generator<{ readonly share: number }, More> {
-  const { wanted, planned, chart, cloth, fineness } = on;
+  const { wanted, drafted, planned, chart, cloth, fineness } = on;
   const { side } = wanted;
-  const stands = standsFor(formUnder(wanted.drafted, wanted.body, {}, wanted.right), wanted.drafted);
   const control = read(chart);
   const steps = job.job.steps.filter((s) => s.on);
   const parts = steps.length + 1;
@@ -36,7 +35,7 @@ export function* moreOf(job: ResolvedJob, on: Before): Generator<{ readonly shar
     );
     if (!others.ok) continue;
     const garments = others.value.planned ?? both(others.value.drafted);
-    const work = onBoth('planned', garments, stands, { cloth, fineness, before: planned });
+    const work = onBoth('planned', garments, drafted, { cloth, fineness, before: planned });
     const hung = yield* telling(work, ({ share }) => ({ share: (i + share) / parts }));
     if (hung.ok) without.push({ step: id, alteration, readings: compared(read(hung.value[side]), control, cloth) });
   }

@@ -164,7 +164,7 @@ export function* onForm(
 }
 
 /** What both halves of a garment hang on. */
-export function standsFor({ figure }: Form, garment: Garment): Both<Stand> {
+function standsFor({ figure }: Form, garment: Garment): Both<Stand> {
   const left = standFor(figure, garment);
   return { left, right: figure.right ? standFor(figure.right, garment) : left };
 }
